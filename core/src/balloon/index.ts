@@ -1,0 +1,5 @@
+export * from './circumference';
+export * from './model';
+export * from './shape';
+export * from './silhouette';
+export * from './volume';

@@ -1,0 +1,5 @@
+export * from './fitCalibration';
+export * from './nextReading';
+export * from './predict';
+export * from './reading';
+export * from './shapeLaw';

@@ -1,0 +1,142 @@
+import { DOSE_STEP, roundDose } from '../inflator';
+import { STEP_MM } from '../units';
+import { t95 } from '../statistics';
+import { TRADE } from '../trade';
+import type { CalibrationFit } from './fitCalibration';
+import { doseForWidth, predictWidth, volumeVariance } from './predict';
+import { volumeSlopeL } from './shapeLaw';
+
+/** The dose worth measuring next, and why. */
+export interface NextReading {
+  dose: number;
+  /** It is not above the last dose given, or the last balloon burst: take a fresh balloon. */
+  freshBalloon: boolean;
+  /** What the curve expects there, mm; `null` before the first reading. */
+  expectedWidthMm: number | null;
+  purpose:
+    | 'first'
+    /** Narrows the curve at the tiers. */
+    | 'narrow-the-curve'
+    /** The curve is good; how far the balloon stays round is not known yet. */
+    | 'find-round-limit'
+    /** More readings would not move a target by a step. */
+    | 'enough';
+  /** Root mean square half width of the tiers' 95 % intervals now and after this reading, mm. */
+  halfWidthNowMm: number | null;
+  halfWidthThenMm: number | null;
+}
+
+/** One step ahead goes at most this share of nominal past the widest seen: a stroke or two at a time. */
+const STRIDE_FRACTION = 0.2;
+/** Past this share of nominal no reading is proposed: it teaches little and may burst. */
+const FURTHEST_FRACTION = 1;
+/** A target known to half an eighth of an inch either way does not move by a step of an eighth. */
+const GOOD_ENOUGH_MM = STEP_MM.eighthInch / 2;
+
+/**
+ * Proposes the next dose, to the half stroke: the one that would lower the mean variance of width at the `tiers` most,
+ * by the rank-one update of the covariance (Sherman and Morrison) for a reading with the usual uncertainty. Once the
+ * targets are known to a sixteenth of an inch, it asks for the round limit if that is not shown yet. `fit` is `null`
+ * before the first reading: then one stroke. The balloon in hand is filled on, as letting air out leaves it stretched; once it
+ * is as full as it should go, a fresh one is asked for. Never proposes a dose expected beyond nominal or near a burst.
+ */
+export function nextReading({
+  fit,
+  tiers,
+}: {
+  fit: CalibrationFit | null;
+  tiers: readonly { fraction: number }[];
+}): NextReading {
+  if (!fit) {
+    return {
+      dose: 1,
+      freshBalloon: true,
+      expectedWidthMm: null,
+      purpose: 'first',
+      halfWidthNowMm: null,
+      halfWidthThenMm: null,
+    };
+  }
+  const wanted = tiers.flatMap(({ fraction }) => {
+    const widthMm = fraction * fit.nominalMm;
+    const dose = doseForWidth({ fit, widthMm });
+    return dose.ok ? [{ dose: dose.value.dose, slopeL: volumeSlopeL({ law: fit.shape, widthMm }) }] : [];
+  });
+  const t = t95(fit.degreesOfFreedom);
+  const halfWidth = (covariance: CalibrationFit['covariance']) =>
+    t * Math.sqrt(mean(wanted.map(({ dose, slopeL }) => volumeVariance({ covariance, dose }) / slopeL ** 2)));
+
+  const mostDose = furthestDose(fit);
+  const now = halfWidth(fit.covariance);
+  const reach = reachOf(fit, mostDose);
+  let best = { dose: reach.from, then: Infinity };
+  for (let dose = reach.from; dose <= reach.to; dose += DOSE_STEP) {
+    const then = halfWidth(covarianceAfter(fit, dose));
+    if (then < best.then - 1e-9) best = { dose, then };
+  }
+  const curveIsGood = fit.distinctDoses >= 3 && now <= GOOD_ENOUGH_MM;
+  if (!curveIsGood) return proposal(fit, best.dose, 'narrow-the-curve', now, best.then);
+  if (fit.shape.roundLimit.kind === 'shown' || fit.highestDose >= mostDose) {
+    return proposal(fit, best.dose, 'enough', now, best.then);
+  }
+  const ahead = doseForWidth({ fit, widthMm: fit.largestWidthMm + 0.04 * fit.nominalMm });
+  const further = Math.max(fit.highestDose + DOSE_STEP, ahead.ok ? roundDose(ahead.value.dose) : 0);
+  const dose = Math.min(mostDose, further);
+  return proposal(fit, dose, 'find-round-limit', now, halfWidth(covarianceAfter(fit, dose)));
+}
+
+/** The doses to choose from: onwards with the balloon in hand while it may grow, else all of them with a fresh one. */
+function reachOf(fit: CalibrationFit, mostDose: number): { from: number; to: number } {
+  const ahead = doseForWidth({ fit, widthMm: fit.largestWidthMm + STRIDE_FRACTION * fit.nominalMm });
+  const to = Math.min(mostDose, ahead.ok ? roundDose(ahead.value.dose) : fit.highestDose + 1);
+  const from = (fit.lastDose ?? Infinity) + DOSE_STEP;
+  return from <= to ? { from: roundDose(from), to } : { from: DOSE_STEP, to: Math.max(DOSE_STEP, to) };
+}
+
+function proposal(
+  fit: CalibrationFit,
+  dose: number,
+  purpose: NextReading['purpose'],
+  halfWidthNowMm: number,
+  halfWidthThenMm: number,
+): NextReading {
+  const width = predictWidth({ fit, dose });
+  return {
+    dose,
+    freshBalloon: fit.lastDose === null || dose <= fit.lastDose,
+    expectedWidthMm: width.ok ? width.value.widthMm : null,
+    purpose,
+    halfWidthNowMm,
+    halfWidthThenMm,
+  };
+}
+
+function furthestDose(fit: CalibrationFit): number {
+  const { burstMm, hardMm } = fit.limits;
+  const widthMm = Math.min(
+    FURTHEST_FRACTION * fit.nominalMm,
+    burstMm === null ? Infinity : burstMm * TRADE.burstMargin.value,
+    hardMm ?? Infinity,
+  );
+  const dose = doseForWidth({ fit, widthMm });
+  return dose.ok ? Math.max(DOSE_STEP, Math.floor(dose.value.dose / DOSE_STEP) * DOSE_STEP) : DOSE_STEP;
+}
+
+function covarianceAfter(fit: CalibrationFit, dose: number): CalibrationFit['covariance'] {
+  const [[c00, c01], [, c11]] = fit.covariance;
+  const width = predictWidth({ fit, dose });
+  const widthMm = width.ok ? Math.max(width.value.widthMm, 1) : 1;
+  const noise = fit.varianceRatio * (volumeSlopeL({ law: fit.shape, widthMm }) * TRADE.widthSdMm.value) ** 2;
+  const u = c00 + c01 * dose;
+  const v = c01 + c11 * dose;
+  const total = noise + volumeVariance({ covariance: fit.covariance, dose });
+  const cross = c01 - (u * v) / total;
+  return [
+    [c00 - (u * u) / total, cross],
+    [cross, c11 - (v * v) / total],
+  ];
+}
+
+function mean(values: readonly number[]): number {
+  return values.length === 0 ? 0 : values.reduce((a, b) => a + b, 0) / values.length;
+}

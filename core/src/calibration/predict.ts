@@ -1,0 +1,97 @@
+import { ok, problem, type Result } from '../result';
+import { t95 } from '../statistics';
+import { TRADE } from '../trade';
+import type { CalibrationFit } from './fitCalibration';
+import { volumeAtL, volumeSlopeL, widthAtVolumeMm } from './shapeLaw';
+
+/** The width a dose gives. */
+export interface WidthPrediction {
+  widthMm: number;
+  /** 95 % interval of the curve: where the mean of many balloons lies. */
+  lowMm: number;
+  highMm: number;
+  /** 95 % interval of the next single balloon, with what one measurement adds. */
+  nextLowMm: number;
+  nextHighMm: number;
+  /** The dose lies outside the doses that were read. */
+  extrapolated: boolean;
+}
+
+/** The dose that gives a width. */
+export interface DosePrediction {
+  /** Strokes, not rounded. */
+  dose: number;
+  low: number;
+  high: number;
+  extrapolated: boolean;
+}
+
+/** Variance of the fitted volume at a dose, litre^2: x' C x with x = (1, dose). */
+export function volumeVariance({
+  covariance,
+  dose,
+}: {
+  covariance: CalibrationFit['covariance'];
+  dose: number;
+}): number {
+  const [[c00, c01], [, c11]] = covariance;
+  return c00 + 2 * c01 * dose + c11 * dose * dose;
+}
+
+/**
+ * The width that `dose` strokes give, with 95 % intervals by Student's t on the volume, carried over to width by the
+ * shape law (which keeps an interval of the volume an interval of the width, as width grows with volume).
+ *
+ * Problem: `bad-dose` (not above 0).
+ */
+export function predictWidth({
+  fit,
+  dose,
+}: {
+  fit: CalibrationFit;
+  dose: number;
+}): Result<WidthPrediction, 'bad-dose'> {
+  if (!(dose > 0 && Number.isFinite(dose))) return problem('bad-dose', { field: 'dose' });
+  const law = fit.shape;
+  const volumeL = fit.deadVolumeL + fit.strokeVolumeL * dose;
+  const widthMm = widthAtVolumeMm({ law, volumeL });
+  const t = t95(fit.degreesOfFreedom);
+  const variance = volumeVariance({ covariance: fit.covariance, dose });
+  const half = t * Math.sqrt(variance);
+  const oneSdL = volumeSlopeL({ law, widthMm }) * TRADE.widthSdMm.value;
+  const nextHalf = t * Math.sqrt(variance + fit.varianceRatio * oneSdL * oneSdL);
+  const at = (litres: number) => widthAtVolumeMm({ law, volumeL: litres });
+  return ok({
+    widthMm,
+    lowMm: at(volumeL - half),
+    highMm: at(volumeL + half),
+    nextLowMm: at(volumeL - nextHalf),
+    nextHighMm: at(volumeL + nextHalf),
+    extrapolated: dose < fit.lowestDose || dose > fit.highestDose,
+  });
+}
+
+/**
+ * The dose that gives `widthMm`, with a 95 % interval by the delta method on (V - V0) / s.
+ *
+ * Problems: `bad-width` (not above 0); `below-first-stroke` (the curve is wider than that before any stroke).
+ */
+export function doseForWidth({
+  fit,
+  widthMm,
+}: {
+  fit: CalibrationFit;
+  widthMm: number;
+}): Result<DosePrediction, 'bad-width' | 'below-first-stroke'> {
+  if (!(widthMm > 0 && Number.isFinite(widthMm))) return problem('bad-width', { field: 'widthMm' });
+  const dose = (volumeAtL({ law: fit.shape, widthMm }) - fit.deadVolumeL) / fit.strokeVolumeL;
+  if (!(dose > 0)) return problem('below-first-stroke', { field: 'widthMm' });
+  const sd = Math.sqrt(volumeVariance({ covariance: fit.covariance, dose })) / fit.strokeVolumeL;
+  const half = t95(fit.degreesOfFreedom) * sd;
+  return ok({
+    dose,
+    low: Math.max(0, dose - half),
+    high: dose + half,
+    extrapolated: dose < fit.lowestDose || dose > fit.highestDose,
+  });
+}

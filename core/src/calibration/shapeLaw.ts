@@ -1,0 +1,136 @@
+import { bodyVolumeL, widthForVolumeMm } from '../balloon';
+import { monotoneRegression } from '../statistics';
+import { TRADE } from '../trade';
+import type { Reading } from './reading';
+
+/** Where a balloon turns from round to oval, or why the readings do not show it. */
+export type RoundLimit =
+  | { kind: 'shown'; widthMm: number; sdMm: number }
+  /** Round as far as it was filled: the limit lies above `widthMm`. */
+  | { kind: 'above'; widthMm: number }
+  /** Oval from the smallest width seen: the limit lies below `widthMm`. */
+  | { kind: 'below'; widthMm: number }
+  | { kind: 'no-shapes-seen' };
+
+/** One corner of the aspect law. */
+export interface ShapeKnot {
+  widthMm: number;
+  aspect: number;
+}
+
+/** Aspect (height / width) against width: level to the first knot, straight between knots, level from the last. */
+export interface ShapeLaw {
+  /** Rising in both; empty when no shape was seen, and the aspect is then taken as 1. */
+  knots: ShapeKnot[];
+  roundLimit: RoundLimit;
+}
+
+interface AspectSeen {
+  x: number;
+  value: number;
+  weight: number;
+}
+
+/**
+ * Fits the aspect law to readings with a height or a shape answer: weighted least squares among the laws that never
+ * fall. The round limit is where the law, straight between its knots, reaches `TRADE.roundAspect`. Its uncertainty
+ * joins what the two neighbouring knots' uncertainties do to the crossing, and half the standard deviation of a
+ * uniform law over their gap, for the shape between them that was not seen.
+ */
+export function fitShapeLaw({ readings }: { readings: readonly Reading[] }): ShapeLaw {
+  const seen: AspectSeen[] = [];
+  for (const reading of readings) {
+    const aspect = aspectSeen(reading);
+    if (aspect) seen.push(aspect);
+  }
+  if (seen.length === 0) return { knots: [], roundLimit: { kind: 'no-shapes-seen' } };
+
+  seen.sort((a, b) => a.x - b.x);
+  const blocks = monotoneRegression(seen);
+  const knots = blocks.map(({ x, value }) => ({ widthMm: x, aspect: value }));
+  const limit = TRADE.roundAspect.value;
+  const above = blocks.findIndex((block) => block.value > limit);
+  if (above < 0) return { knots, roundLimit: { kind: 'above', widthMm: seen.at(-1)!.x } };
+  const right = blocks[above]!;
+  const left = blocks[above - 1];
+  if (!left) return { knots, roundLimit: { kind: 'below', widthMm: seen[0]!.x } };
+
+  const gap = right.x - left.x;
+  const rise = right.value - left.value;
+  const share = (limit - left.value) / rise;
+  const slope = rise / gap;
+  const noise = Math.hypot((1 - share) / Math.sqrt(left.weight), share / Math.sqrt(right.weight)) / slope;
+  return {
+    knots,
+    roundLimit: {
+      kind: 'shown',
+      widthMm: left.x + share * gap,
+      sdMm: Math.hypot(noise, gap / (2 * Math.sqrt(12))),
+    },
+  };
+}
+
+function aspectSeen({ widthMm, heightMm, sdMm, shape }: Reading): AspectSeen | null {
+  if (widthMm === undefined) return null;
+  if (heightMm !== undefined) {
+    const value = heightMm / widthMm;
+    const widthSd = sdMm ?? TRADE.widthSdMm.value;
+    const sd = value * Math.hypot(widthSd / widthMm, TRADE.heightSdMm.value / heightMm);
+    return { x: widthMm, value, weight: 1 / (sd * sd) };
+  }
+  if (shape === undefined) return null;
+  const sd = TRADE.shapeAnswerSd.value;
+  return { x: widthMm, value: TRADE.shapeAnswerAspect.value[shape], weight: 1 / (sd * sd) };
+}
+
+/** Aspect at a width, with the rise of the law there (per mm). */
+export function aspectAt({ law, widthMm }: { law: ShapeLaw; widthMm: number }): {
+  aspect: number;
+  slopePerMm: number;
+} {
+  const { knots } = law;
+  const right = knots.findIndex((knot) => knot.widthMm > widthMm);
+  if (knots.length === 0) return { aspect: 1, slopePerMm: 0 };
+  if (right < 0) return { aspect: knots.at(-1)!.aspect, slopePerMm: 0 };
+  if (right === 0) return { aspect: knots[0]!.aspect, slopePerMm: 0 };
+  const from = knots[right - 1]!;
+  const to = knots[right]!;
+  const slopePerMm = (to.aspect - from.aspect) / (to.widthMm - from.widthMm);
+  return { aspect: from.aspect + slopePerMm * (widthMm - from.widthMm), slopePerMm };
+}
+
+/** Body volume (litres) at a width, by the aspect law. */
+export function volumeAtL({ law, widthMm }: { law: ShapeLaw; widthMm: number }): number {
+  return bodyVolumeL({ widthMm, heightMm: widthMm * aspectAt({ law, widthMm }).aspect });
+}
+
+/** How fast the body volume grows with width there, litres per mm. */
+export function volumeSlopeL({ law, widthMm }: { law: ShapeLaw; widthMm: number }): number {
+  const { aspect, slopePerMm } = aspectAt({ law, widthMm });
+  return ((Math.PI / 6) * widthMm * widthMm * (3 * aspect + widthMm * slopePerMm)) / 1e6;
+}
+
+/** The width (mm) at which a body of this aspect law holds `volumeL`: the inverse of `volumeAtL`; 0 for none. */
+export function widthAtVolumeMm({ law, volumeL }: { law: ShapeLaw; volumeL: number }): number {
+  if (!(volumeL > 0)) return 0;
+  const { knots } = law;
+  const right = knots.findIndex((knot) => bodyVolumeOf(knot) > volumeL);
+  if (right <= 0) {
+    return widthForVolumeMm({ volumeL, aspect: (right === 0 ? knots[0] : knots.at(-1))?.aspect ?? 1 });
+  }
+  // Volume is convex and rising within a segment, so Newton's steps from its right end come down on the root.
+  let widthMm = knots[right]!.widthMm;
+  const inside = { knots: [knots[right - 1]!, knots[right]!], roundLimit: law.roundLimit };
+  for (let i = 0; i < 20; i += 1) {
+    const step =
+      (volumeAtL({ law: inside, widthMm }) - volumeL) /
+      volumeSlopeL({ law: inside, widthMm: Math.min(widthMm, knots[right]!.widthMm - 1e-9) });
+    widthMm -= step;
+    if (Math.abs(step) < 1e-9) break;
+  }
+  return widthMm;
+}
+
+function bodyVolumeOf({ widthMm, aspect }: ShapeKnot): number {
+  return bodyVolumeL({ widthMm, heightMm: widthMm * aspect });
+}

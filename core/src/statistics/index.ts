@@ -1,0 +1,6 @@
+export * from './incompleteBeta';
+export * from './leastSquares';
+export * from './monotoneRegression';
+export * from './normal';
+export * from './shareInterval';
+export * from './studentT';

@@ -1,0 +1,3 @@
+export * from './resolveTarget';
+export * from './standing';
+export * from './tier';

@@ -1,0 +1,3 @@
+export * from './formatLength';
+export * from './length';
+export * from './parseLength';

@@ -1,0 +1,14 @@
+const node = (name, extra = {}) => ({
+  displayName: name,
+  rootDir: `${__dirname}/${name}`,
+  testEnvironment: 'node',
+  testMatch: ['**/*.test.ts', '**/*.test.mjs'],
+  moduleFileExtensions: ['ts', 'tsx', 'mjs', 'js', 'json', 'node'],
+  transform: { '\\.(ts|tsx|mjs|js)$': ['@swc/jest', { jsc: { target: 'es2022' }, module: { type: 'commonjs' } }] },
+  ...extra,
+});
+
+/** The app's project has a set-up of its own, in app/jest.config.cjs. */
+module.exports = {
+  projects: [node('core'), node('contract'), node('server'), node('scripts'), node('e2e'), '<rootDir>/app'],
+};
