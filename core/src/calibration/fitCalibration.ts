@@ -169,7 +169,7 @@ function volumeSeen(reading: Reading, widthMm: number, law: ShapeLaw): { volumeL
     return { volumeL, weight: 1 / (volumeSlopeL({ law, widthMm }) * widthSd) ** 2 };
   }
   const volumeL = volumeAtL({
-    law: { knots: [{ widthMm, aspect: reading.heightMm / widthMm }], roundLimit: law.roundLimit },
+    law: { knots: [{ widthMm, aspect: reading.heightMm / widthMm, sd: 0 }], roundLimit: law.roundLimit },
     widthMm,
   });
   const relative = Math.hypot((2 * widthSd) / widthMm, TRADE.heightSdMm.value / reading.heightMm);
@@ -226,7 +226,8 @@ function worstPoint(
     const free = 1 - leverage;
     if (free < 1e-9) return;
     const square = (point.weight * residuals[i]! ** 2) / free;
-    const variance = (prior + chiSquare - square) / (prior + degreesOfFreedom - 1);
+    // Never stricter than the assumed uncertainty: readings that happen to agree are no ground for a charge.
+    const variance = Math.max(1, (prior + chiSquare - square) / (prior + degreesOfFreedom - 1));
     const deviations = Math.sqrt(square / variance);
     if (!worst || deviations > worst.deviations) worst = { point, deviations };
   });

@@ -2,7 +2,7 @@ import { ok, problem, type Result } from '../result';
 import { t95 } from '../statistics';
 import { TRADE } from '../trade';
 import type { CalibrationFit } from './fitCalibration';
-import { volumeAtL, volumeSlopeL, widthAtVolumeMm } from './shapeLaw';
+import { aspectAt, volumeAtL, volumeSlopeL, widthAtVolumeMm } from './shapeLaw';
 
 /** The width a dose gives. */
 export interface WidthPrediction {
@@ -38,9 +38,15 @@ export function volumeVariance({
   return c00 + 2 * c01 * dose + c11 * dose * dose;
 }
 
+/** What the uncertainty of the aspect at a width is worth in volume there, litre^2. */
+function shapeVariance(fit: CalibrationFit, widthMm: number): number {
+  const { aspect, sd } = aspectAt({ law: fit.shape, widthMm });
+  return ((volumeAtL({ law: fit.shape, widthMm }) * sd) / aspect) ** 2;
+}
+
 /**
- * The width that `dose` strokes give, with 95 % intervals by Student's t on the volume, carried over to width by the
- * shape law (which keeps an interval of the volume an interval of the width, as width grows with volume).
+ * The width that `dose` strokes give, with 95 % intervals by Student's t on the volume (the dose law's variance and
+ * the shape law's, taken as independent), carried over to width by the shape law (which keeps an interval of the volume an interval of the width, as width grows with volume).
  *
  * Problem: `bad-dose` (not above 0).
  */
@@ -56,7 +62,7 @@ export function predictWidth({
   const volumeL = fit.deadVolumeL + fit.strokeVolumeL * dose;
   const widthMm = widthAtVolumeMm({ law, volumeL });
   const t = t95(fit.degreesOfFreedom);
-  const variance = volumeVariance({ covariance: fit.covariance, dose });
+  const variance = volumeVariance({ covariance: fit.covariance, dose }) + shapeVariance(fit, widthMm);
   const half = t * Math.sqrt(variance);
   const oneSdL = volumeSlopeL({ law, widthMm }) * TRADE.widthSdMm.value;
   const nextHalf = t * Math.sqrt(variance + fit.varianceRatio * oneSdL * oneSdL);
@@ -86,7 +92,8 @@ export function doseForWidth({
   if (!(widthMm > 0 && Number.isFinite(widthMm))) return problem('bad-width', { field: 'widthMm' });
   const dose = (volumeAtL({ law: fit.shape, widthMm }) - fit.deadVolumeL) / fit.strokeVolumeL;
   if (!(dose > 0)) return problem('below-first-stroke', { field: 'widthMm' });
-  const sd = Math.sqrt(volumeVariance({ covariance: fit.covariance, dose })) / fit.strokeVolumeL;
+  const variance = volumeVariance({ covariance: fit.covariance, dose }) + shapeVariance(fit, widthMm);
+  const sd = Math.sqrt(variance) / fit.strokeVolumeL;
   const half = t95(fit.degreesOfFreedom) * sd;
   return ok({
     dose,

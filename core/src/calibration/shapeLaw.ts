@@ -1,5 +1,5 @@
 import { bodyVolumeL, widthForVolumeMm } from '../balloon';
-import { monotoneRegression } from '../statistics';
+import { monotoneRegression, type MonotoneBlock } from '../statistics';
 import { TRADE } from '../trade';
 import type { Reading } from './reading';
 
@@ -16,6 +16,9 @@ export type RoundLimit =
 export interface ShapeKnot {
   widthMm: number;
   aspect: number;
+  /** Standard uncertainty of the aspect; 0 when no height was measured, as the law then only carries a width over to a
+   * volume and back. */
+  sd: number;
 }
 
 /** Aspect (height / width) against width: level to the first knot, straight between knots, level from the last. */
@@ -34,8 +37,8 @@ interface AspectSeen {
 /**
  * Fits the aspect law to readings with a height or a shape answer: weighted least squares among the laws that never
  * fall. The round limit is where the law, straight between its knots, reaches `TRADE.roundAspect`. Its uncertainty
- * joins what the two neighbouring knots' uncertainties do to the crossing, and half the standard deviation of a
- * uniform law over their gap, for the shape between them that was not seen.
+ * joins half the way between where the law, moved up and down by its own uncertainty, reaches that aspect, and half the
+ * standard deviation of a uniform law over the gap between the neighbouring knots, for the shape that was not seen there.
  */
 export function fitShapeLaw({ readings }: { readings: readonly Reading[] }): ShapeLaw {
   const seen: AspectSeen[] = [];
@@ -47,27 +50,44 @@ export function fitShapeLaw({ readings }: { readings: readonly Reading[] }): Sha
 
   seen.sort((a, b) => a.x - b.x);
   const blocks = monotoneRegression(seen);
-  const knots = blocks.map(({ x, value }) => ({ widthMm: x, aspect: value }));
-  const limit = TRADE.roundAspect.value;
-  const above = blocks.findIndex((block) => block.value > limit);
-  if (above < 0) return { knots, roundLimit: { kind: 'above', widthMm: seen.at(-1)!.x } };
-  const right = blocks[above]!;
-  const left = blocks[above - 1];
-  if (!left) return { knots, roundLimit: { kind: 'below', widthMm: seen[0]!.x } };
+  const measured = readings.some((reading) => reading.heightMm !== undefined);
+  const knots = blocks.map(({ x, value, weight }) => ({
+    widthMm: x,
+    aspect: value,
+    sd: measured ? 1 / Math.sqrt(weight) : 0,
+  }));
+  return { knots, roundLimit: roundLimitOf(blocks, seen) };
+}
 
-  const gap = right.x - left.x;
-  const rise = right.value - left.value;
-  const share = (limit - left.value) / rise;
-  const slope = rise / gap;
-  const noise = Math.hypot((1 - share) / Math.sqrt(left.weight), share / Math.sqrt(right.weight)) / slope;
+function roundLimitOf(blocks: readonly MonotoneBlock[], seen: readonly AspectSeen[]): RoundLimit {
+  const smallestMm = seen[0]!.x;
+  const largestMm = seen.at(-1)!.x;
+  const best = crossing(blocks, 0);
+  if (!best) return { kind: 'above', widthMm: largestMm };
+  if (best.gapMm === 0) return { kind: 'below', widthMm: smallestMm };
+  const lowMm = crossing(blocks, 1)?.widthMm ?? smallestMm;
+  const highMm = crossing(blocks, -1)?.widthMm ?? largestMm + best.gapMm;
   return {
-    knots,
-    roundLimit: {
-      kind: 'shown',
-      widthMm: left.x + share * gap,
-      sdMm: Math.hypot(noise, gap / (2 * Math.sqrt(12))),
-    },
+    kind: 'shown',
+    widthMm: best.widthMm,
+    sdMm: Math.hypot((highMm - lowMm) / 2, best.gapMm / (2 * Math.sqrt(12))),
   };
+}
+
+/** Where the law, moved up by so many of its own uncertainties, passes the round limit; gap 0 when it starts above. */
+function crossing(
+  blocks: readonly MonotoneBlock[],
+  deviations: number,
+): { widthMm: number; gapMm: number } | null {
+  const limit = TRADE.roundAspect.value;
+  const moved = blocks.map(({ x, value, weight }) => ({ x, value: value + deviations / Math.sqrt(weight) }));
+  const above = moved.findIndex((block) => block.value > limit);
+  if (above < 0) return null;
+  const right = moved[above]!;
+  const left = moved[above - 1];
+  if (!left) return { widthMm: right.x, gapMm: 0 };
+  const gapMm = right.x - left.x;
+  return { widthMm: left.x + (gapMm * (limit - left.value)) / (right.value - left.value), gapMm };
 }
 
 function aspectSeen({ widthMm, heightMm, sdMm, shape }: Reading): AspectSeen | null {
@@ -83,20 +103,25 @@ function aspectSeen({ widthMm, heightMm, sdMm, shape }: Reading): AspectSeen | n
   return { x: widthMm, value: TRADE.shapeAnswerAspect.value[shape], weight: 1 / (sd * sd) };
 }
 
-/** Aspect at a width, with the rise of the law there (per mm). */
+/** Aspect at a width, with its standard uncertainty and the rise of the law there (per mm). */
 export function aspectAt({ law, widthMm }: { law: ShapeLaw; widthMm: number }): {
   aspect: number;
+  sd: number;
   slopePerMm: number;
 } {
   const { knots } = law;
   const right = knots.findIndex((knot) => knot.widthMm > widthMm);
-  if (knots.length === 0) return { aspect: 1, slopePerMm: 0 };
-  if (right < 0) return { aspect: knots.at(-1)!.aspect, slopePerMm: 0 };
-  if (right === 0) return { aspect: knots[0]!.aspect, slopePerMm: 0 };
+  const end = right === 0 ? knots[0] : right < 0 ? knots.at(-1) : undefined;
+  if (knots.length === 0) return { aspect: 1, sd: 0, slopePerMm: 0 };
+  if (end) return { aspect: end.aspect, sd: end.sd, slopePerMm: 0 };
   const from = knots[right - 1]!;
   const to = knots[right]!;
-  const slopePerMm = (to.aspect - from.aspect) / (to.widthMm - from.widthMm);
-  return { aspect: from.aspect + slopePerMm * (widthMm - from.widthMm), slopePerMm };
+  const along = (widthMm - from.widthMm) / (to.widthMm - from.widthMm);
+  return {
+    aspect: from.aspect + along * (to.aspect - from.aspect),
+    sd: Math.hypot((1 - along) * from.sd, along * to.sd),
+    slopePerMm: (to.aspect - from.aspect) / (to.widthMm - from.widthMm),
+  };
 }
 
 /** Body volume (litres) at a width, by the aspect law. */

@@ -1,0 +1,9 @@
+/** The part of jStat that the checks use; it ships no types. */
+declare module 'jstat' {
+  const jstat: {
+    normal: { inv(p: number, mean: number, sd: number): number };
+    binomial: { pdf(k: number, n: number, p: number): number };
+    ibeta(x: number, a: number, b: number): number | false;
+  };
+  export default jstat;
+}
