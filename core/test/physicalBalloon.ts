@@ -1,4 +1,4 @@
-import { aspectAt, widthAtVolumeMm, type Reading, type ShapeLaw } from '../src';
+import { aspectAt, normalFrom, randomFrom, widthAtVolumeMm, type Reading, type ShapeLaw } from '../src';
 
 /** A balloon whose truth is known: what readings of it would be, with noise from a seed. */
 export interface PhysicalBalloon {
@@ -20,23 +20,6 @@ export const ELEVEN: PhysicalBalloon = {
     roundLimit: { kind: 'no-shapes-seen' },
   },
 };
-
-/** Uniform numbers in [0, 1) from a seed (mulberry32, public domain). */
-export function randomFrom(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let z = state;
-    z = Math.imul(z ^ (z >>> 15), z | 1);
-    z ^= z + Math.imul(z ^ (z >>> 7), z | 61);
-    return ((z ^ (z >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
-
-/** A standard normal number (Box and Muller 1958). */
-export function normalFrom(random: () => number): number {
-  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-}
 
 /** Readings of the balloon at `doses`, with heights, each width off by `sdMm` and each height by half as much again. */
 export function readingsOf({

@@ -12,8 +12,10 @@ import {
 import { ELEVEN, readingsOf } from './physicalBalloon';
 
 const inch = (inches: number) => inches * 25.4;
-const tierCalled = (name: string) => STANDARD_TIERS.find((tier) => tier.name === name)!;
-const [full, classic, bud] = ['Full', 'Classic', 'Bud'].map(tierCalled) as [Tier, Tier, Tier];
+const tierCalled = (name: string): Tier => STANDARD_TIERS.find((tier) => tier.name === name)!;
+const full = tierCalled('Full');
+const classic = tierCalled('Classic');
+const bud = tierCalled('Bud');
 const measured = fitCalibration({
   nominalMm: inch(11),
   readings: readingsOf({ balloon: ELEVEN, doses: [1, 2, 3, 4, 5, 6, 7, 8, 9], sdMm: 0.5 }),

@@ -1,0 +1,53 @@
+import { OUTCOMES, SHAPES, type Reading } from '@leggero/core';
+import { z } from 'zod';
+
+import { demoSchema, doseSchema, idSchema, instantSchema, lengthMmSchema } from './common';
+
+/** What was seen after one dose; a burst may lack its width. */
+export const readingSchema = z.object({
+  id: idSchema,
+  calibrationId: idSchema,
+  dose: doseSchema,
+  widthMm: lengthMmSchema.nullable(),
+  heightMm: lengthMmSchema.nullable(),
+  sdMm: z.number().positive().max(100).nullable(),
+  shape: z.enum(SHAPES).nullable(),
+  outcome: z.enum(OUTCOMES),
+  takenAt: instantSchema,
+});
+export type ReadingRecord = z.infer<typeof readingSchema>;
+
+export const readingCreateSchema = readingSchema.refine(
+  (reading) => reading.widthMm !== null || reading.outcome === 'burst',
+  { path: ['widthMm'], message: 'A width is needed unless the balloon burst' },
+);
+export type ReadingCreate = z.infer<typeof readingCreateSchema>;
+
+/** All readings of one model with one pump, prepared one way. */
+export const calibrationSchema = z.object({
+  id: idSchema,
+  modelId: idSchema,
+  pumpId: idSchema,
+  preStretched: z.boolean(),
+  roundedOff: z.boolean(),
+  startedAt: instantSchema,
+  /** In the order taken. */
+  readings: z.array(readingSchema),
+  demo: demoSchema,
+});
+export type CalibrationRecord = z.infer<typeof calibrationSchema>;
+
+export const calibrationCreateSchema = calibrationSchema.omit({ readings: true, demo: true });
+export type CalibrationCreate = z.infer<typeof calibrationCreateSchema>;
+
+/** A stored reading as the core takes it. */
+export function coreReading(record: ReadingRecord): Reading {
+  return {
+    dose: record.dose,
+    widthMm: record.widthMm ?? undefined,
+    heightMm: record.heightMm ?? undefined,
+    sdMm: record.sdMm ?? undefined,
+    shape: record.shape ?? undefined,
+    outcome: record.outcome,
+  };
+}

@@ -1,0 +1,14 @@
+import { z } from 'zod';
+
+/** An error as RFC 9457 has it, with the fields it lies in. */
+export const problemSchema = z.object({
+  type: z.string(),
+  title: z.string(),
+  status: z.int(),
+  detail: z.string().optional(),
+  /** What is wrong where; `path` is dotted ("holes.2.widthMm"). */
+  fields: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
+});
+export type ProblemDocument = z.infer<typeof problemSchema>;
+
+export const healthSchema = z.object({ status: z.literal('ok'), database: z.literal('ok') });

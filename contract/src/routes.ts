@@ -1,0 +1,102 @@
+import { z } from 'zod';
+
+import {
+  calibrationCreateSchema,
+  calibrationSchema,
+  readingCreateSchema,
+  readingSchema,
+} from './calibration';
+import { checkCreateSchema, checkResultSchema, checkSchema } from './check';
+import {
+  modelCreateSchema,
+  modelDetailSchema,
+  modelPatchSchema,
+  modelSchema,
+  shelfModelSchema,
+} from './model';
+import { healthSchema } from './problem';
+import { pumpCreateSchema, pumpPatchSchema, pumpSchema } from './pump';
+import { sizerCreateSchema, sizerPatchSchema, sizerSchema } from './sizer';
+import { studioPatchSchema, studioSchema } from './studio';
+import { acceptedTargetCreateSchema, acceptedTargetSchema } from './target';
+import { tierCreateSchema, tierPatchSchema, tierSchema } from './tier';
+
+export interface Route {
+  method: 'GET' | 'POST' | 'PATCH' | 'DELETE';
+  /** Express style; parameters are ids. */
+  path: string;
+  request?: z.ZodType;
+  /** What a success carries; none for 204. */
+  response?: z.ZodType;
+}
+
+/**
+ * Every route. A create carries its own id: the first request answers 201, a repeated one 200 with what is stored, and
+ * neither changes anything the second time. A delete answers 204, also when there is nothing left to delete.
+ */
+export const ROUTES = {
+  health: { method: 'GET', path: '/api/health', response: healthSchema },
+  readStudio: { method: 'GET', path: '/api/studio', response: studioSchema },
+  changeStudio: { method: 'PATCH', path: '/api/studio', request: studioPatchSchema, response: studioSchema },
+  listTiers: { method: 'GET', path: '/api/tiers', response: z.array(tierSchema) },
+  createTier: { method: 'POST', path: '/api/tiers', request: tierCreateSchema, response: tierSchema },
+  changeTier: { method: 'PATCH', path: '/api/tiers/:id', request: tierPatchSchema, response: tierSchema },
+  deleteTier: { method: 'DELETE', path: '/api/tiers/:id' },
+  listModels: { method: 'GET', path: '/api/models', response: z.array(shelfModelSchema) },
+  readModel: { method: 'GET', path: '/api/models/:id', response: modelDetailSchema },
+  createModel: { method: 'POST', path: '/api/models', request: modelCreateSchema, response: modelSchema },
+  changeModel: { method: 'PATCH', path: '/api/models/:id', request: modelPatchSchema, response: modelSchema },
+  deleteModel: { method: 'DELETE', path: '/api/models/:id' },
+  listPumps: { method: 'GET', path: '/api/pumps', response: z.array(pumpSchema) },
+  createPump: { method: 'POST', path: '/api/pumps', request: pumpCreateSchema, response: pumpSchema },
+  changePump: { method: 'PATCH', path: '/api/pumps/:id', request: pumpPatchSchema, response: pumpSchema },
+  deletePump: { method: 'DELETE', path: '/api/pumps/:id' },
+  listSizers: { method: 'GET', path: '/api/sizers', response: z.array(sizerSchema) },
+  createSizer: { method: 'POST', path: '/api/sizers', request: sizerCreateSchema, response: sizerSchema },
+  changeSizer: { method: 'PATCH', path: '/api/sizers/:id', request: sizerPatchSchema, response: sizerSchema },
+  deleteSizer: { method: 'DELETE', path: '/api/sizers/:id' },
+  createCalibration: {
+    method: 'POST',
+    path: '/api/calibrations',
+    request: calibrationCreateSchema,
+    response: calibrationSchema,
+  },
+  deleteCalibration: { method: 'DELETE', path: '/api/calibrations/:id' },
+  createReading: {
+    method: 'POST',
+    path: '/api/readings',
+    request: readingCreateSchema,
+    response: readingSchema,
+  },
+  deleteReading: { method: 'DELETE', path: '/api/readings/:id' },
+  acceptTarget: {
+    method: 'POST',
+    path: '/api/targets',
+    request: acceptedTargetCreateSchema,
+    response: acceptedTargetSchema,
+  },
+  deleteTarget: { method: 'DELETE', path: '/api/targets/:id' },
+  createCheck: { method: 'POST', path: '/api/checks', request: checkCreateSchema, response: checkSchema },
+  deleteCheck: { method: 'DELETE', path: '/api/checks/:id' },
+  createCheckResult: {
+    method: 'POST',
+    path: '/api/check-results',
+    request: checkResultSchema,
+    response: checkResultSchema,
+  },
+  deleteCheckResult: { method: 'DELETE', path: '/api/check-results/:id' },
+} as const satisfies Record<string, Route>;
+
+export type RouteName = keyof typeof ROUTES;
+
+type Of<Name extends RouteName, Key extends string> =
+  (typeof ROUTES)[Name] extends Record<Key, infer S extends z.ZodType> ? S : never;
+/** What a route takes, as the caller writes it. */
+export type RequestOf<Name extends RouteName> = z.input<Of<Name, 'request'>>;
+/** What a route answers. */
+export type ResponseOf<Name extends RouteName> = z.output<Of<Name, 'response'>>;
+
+/** A route's path with its id filled in. */
+export function pathOf(name: RouteName, id?: string): string {
+  return ROUTES[name].path.replace(':id', encodeURIComponent(id ?? ''));
+}

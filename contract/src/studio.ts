@@ -1,0 +1,17 @@
+import { z } from 'zod';
+
+import { idSchema, nameSchema } from './common';
+
+/** How a studio shows lengths, and how long its pieces usually stand. */
+export const studioSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  unit: z.enum(['in', 'cm']),
+  /** Rounding of figures, mm: a quarter or an eighth of an inch, or a millimetre. */
+  stepMm: z.number().min(0.5).max(13),
+  daysStanding: z.int().min(0).max(365),
+});
+export type Studio = z.infer<typeof studioSchema>;
+
+export const studioPatchSchema = studioSchema.omit({ id: true }).partial();
+export type StudioPatch = z.infer<typeof studioPatchSchema>;

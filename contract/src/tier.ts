@@ -1,0 +1,17 @@
+import { z } from 'zod';
+
+import { fractionSchema, idSchema, nameSchema } from './common';
+
+/** A studio's named level of under-inflation. */
+export const tierSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  fraction: fractionSchema,
+  purpose: z.string().trim().max(120),
+  /** Place in the list, 0 first. */
+  position: z.int().min(0).max(99),
+});
+export type TierRecord = z.infer<typeof tierSchema>;
+
+export const tierCreateSchema = tierSchema;
+export const tierPatchSchema = tierSchema.omit({ id: true }).partial();

@@ -1,0 +1,9 @@
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+/** The checkout. */
+export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
+/** What running leaves behind: databases, sockets, logs. Git ignores it. */
+export const STATE = path.join(ROOT, '.leggero');
+/** The built web app. */
+export const WEB = path.join(ROOT, 'app/dist');

@@ -1,0 +1,75 @@
+import path from 'node:path';
+
+import { startMariadb } from './mariadb.mjs';
+import { own } from './owner.mjs';
+import { ensurePackages } from './packages.mjs';
+import { STATE } from './paths.mjs';
+import { isFree } from './processes.mjs';
+import { Refusal, say } from './refusal.mjs';
+import { startService } from './service.mjs';
+import { ensureWeb } from './web.mjs';
+
+const DEFAULT_PORT = 8787;
+
+/** The port asked for; refuses what is none. */
+export function wantedPort(text = process.env.PORT) {
+  if (text === undefined || text === '') return DEFAULT_PORT;
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) {
+    throw new Refusal(`PORT is "${text}": give a number from 1 to 65535, such as PORT=${DEFAULT_PORT}.`);
+  }
+  return port;
+}
+
+/**
+ * Runs Leggero until Ctrl-C: database, server, app. `name` is the state folder and the database; `url` names an
+ * existing server instead.
+ */
+export async function serve({ name, demo, url: existing }) {
+  const port = wantedPort();
+  if (!(await isFree(port))) {
+    throw new Refusal(
+      `Port ${port} is in use: stop what runs there, or choose another, such as PORT=${port + 1}.`,
+    );
+  }
+  const folder = path.join(STATE, name);
+  const giveBack = existing ? () => {} : own(folder);
+  const stops = [];
+  let ending = null;
+  const end = (code) => {
+    ending ??= (async () => {
+      for (const stop of stops.reverse()) await stop();
+      giveBack();
+      process.exit(code);
+    })();
+    return ending;
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {
+    process.on(signal, () => {
+      if (!ending) say('\nStopping…');
+      void end(0);
+    });
+  }
+  try {
+    await ensurePackages();
+    const webFolder = await ensureWeb();
+    let url = existing;
+    if (!url) {
+      const database = await startMariadb({ folder, name: `leggero_${name}` });
+      stops.push(database.stop);
+      url = database.url;
+    }
+    const service = await startService({ url, port, demo, webFolder });
+    stops.push(service.stop);
+    say(`Leggero is open at http://127.0.0.1:${service.port}  (Ctrl-C stops it)`);
+    const code = await service.ended;
+    if (!ending) {
+      process.stderr.write('The server ended by itself.\n');
+      await end(code || 1);
+    }
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    process.stderr.write(`${error.message}\n`);
+    await end(1);
+  }
+}

@@ -1,0 +1,41 @@
+import { fork } from 'node:child_process';
+import path from 'node:path';
+
+import { ROOT } from './paths.mjs';
+import { Refusal } from './refusal.mjs';
+
+/** Starts the server process; answers its port, a promise of its end, and `stop`. */
+export async function startService({ url, port, demo = false, webFolder, logLevel = 'warn', watch = false }) {
+  let said = '';
+  const child = fork(path.join(ROOT, 'server/src/main.ts'), [], {
+    cwd: ROOT,
+    execArgv: watch ? ['--watch', '--import', 'tsx'] : ['--import', 'tsx'],
+    detached: true,
+    stdio: ['ignore', 'inherit', 'pipe', 'ipc'],
+    env: {
+      ...process.env,
+      DATABASE_URL: url,
+      PORT: String(port),
+      LEGGERO_DEMO: demo ? '1' : '0',
+      LOG_LEVEL: process.env.LOG_LEVEL ?? logLevel,
+      NODE_ENV: process.env.NODE_ENV ?? 'production',
+      ...(webFolder ? { WEB_FOLDER: webFolder } : {}),
+    },
+  });
+  child.stderr.on('data', (chunk) => {
+    said = `${said}${chunk}`.slice(-4000);
+    if (child.connected && said.length > 0) process.stderr.write(chunk);
+  });
+  const ended = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 1)));
+  const listening = new Promise((resolve) => child.on('message', (message) => resolve(message.listening)));
+  const first = await Promise.race([listening, ended.then(() => null)]);
+  if (first === null) throw new Refusal(said.trim().split('\n')[0] || 'The server ended as it started.');
+  return {
+    port: first,
+    ended,
+    async stop() {
+      if (child.exitCode === null) child.kill('SIGTERM');
+      await ended;
+    },
+  };
+}

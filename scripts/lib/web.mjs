@@ -1,0 +1,60 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+
+import { ROOT, WEB } from './paths.mjs';
+import { runCommand } from './processes.mjs';
+import { Refusal, say } from './refusal.mjs';
+
+const STAMP = path.join(WEB, '.built-from');
+const SOURCES = ['app', 'core/src', 'contract/src', 'package-lock.json'];
+const LEFT_OUT = new Set(['node_modules', 'dist', '.expo', 'test', 'expo-env.d.ts', 'nativewind-env.d.ts']);
+
+/** What the web app is built from, as one number. */
+function sourcesHash() {
+  const hash = createHash('sha256');
+  const take = (file) => hash.update(file).update(readFileSync(path.join(ROOT, file)));
+  const walk = (entry) => {
+    const full = path.join(ROOT, entry);
+    if (path.extname(entry) && existsSync(full) && !isFolder(full)) return take(entry);
+    for (const child of readdirSync(full, { withFileTypes: true }).sort((a, b) =>
+      a.name < b.name ? -1 : 1,
+    )) {
+      if (LEFT_OUT.has(child.name)) continue;
+      const inner = `${entry}/${child.name}`;
+      if (child.isDirectory()) walk(inner);
+      else take(inner);
+    }
+  };
+  SOURCES.forEach(walk);
+  return hash.digest('hex');
+}
+
+function isFolder(full) {
+  try {
+    readdirSync(full);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** The environment Expo's tools run in: no calls outside. */
+export const EXPO_ENV = { EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1' };
+export const EXPO_CLI = path.join(ROOT, 'node_modules/expo/bin/cli');
+
+/** Builds the web app unless it was built from these very sources. Answers its folder. */
+export async function ensureWeb() {
+  const wanted = sourcesHash();
+  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted) return WEB;
+  say('Building the web app…');
+  const { code, output } = await runCommand(
+    process.execPath,
+    [EXPO_CLI, 'export', '--platform', 'web', '--output-dir', 'dist'],
+    { quiet: true, cwd: path.join(ROOT, 'app'), env: { ...EXPO_ENV, NODE_ENV: 'production' } },
+  );
+  if (code !== 0)
+    throw new Refusal(`The web app could not be built:\n${output.trim().split('\n').slice(-25).join('\n')}`);
+  writeFileSync(STAMP, sourcesHash());
+  return WEB;
+}

@@ -1,0 +1,71 @@
+import {
+  coreReading,
+  type CalibrationCreate,
+  type CalibrationRecord,
+  type ReadingCreate,
+  type ReadingRecord,
+} from '@leggero/contract';
+import { readingProblem } from '@leggero/core';
+import { and, asc, eq } from 'drizzle-orm';
+
+import { insertOnce, type Scope } from '../db/records';
+import { calibrations, models, readings } from '../db/schema';
+import { HttpProblem } from '../http/problem';
+
+type CalibrationRow = typeof calibrations.$inferSelect;
+type ReadingRow = typeof readings.$inferSelect;
+
+/** A calibration as the contract has it. */
+export function calibrationOf(row: CalibrationRow, taken: ReadingRecord[]): CalibrationRecord {
+  const { studioId: _, startedAt, ...rest } = row;
+  return { ...rest, startedAt: startedAt.toISOString(), readings: taken };
+}
+
+/** A reading as the contract has it. */
+export function readingOf(row: ReadingRow): ReadingRecord {
+  const { studioId: _, takenAt, ...rest } = row;
+  return { ...rest, takenAt: takenAt.toISOString() };
+}
+
+/** Creates a calibration; repeated, answers it with the readings it has by then. */
+export async function createCalibration(
+  scope: Scope,
+  create: CalibrationCreate,
+): Promise<{ row: CalibrationRecord; created: boolean }> {
+  const outcome = await insertOnce(scope, calibrations, { ...create, startedAt: new Date(create.startedAt) });
+  const taken = outcome.created
+    ? []
+    : await scope.database
+        .select()
+        .from(readings)
+        .where(and(eq(readings.calibrationId, create.id), eq(readings.studioId, scope.studioId)))
+        .orderBy(asc(readings.takenAt), asc(readings.dose));
+  return { row: calibrationOf(outcome.row, taken.map(readingOf)), created: outcome.created };
+}
+
+/** Adds a reading to one of the studio's calibrations; refuses one that the core could not use, naming the field. */
+export async function createReading(
+  scope: Scope,
+  create: ReadingCreate,
+): Promise<{ row: ReadingRecord; created: boolean }> {
+  const [model] = await scope.database
+    .select({ nominalMm: models.nominalMm })
+    .from(calibrations)
+    .innerJoin(models, eq(models.id, calibrations.modelId))
+    .where(and(eq(calibrations.id, create.calibrationId), eq(calibrations.studioId, scope.studioId)));
+  if (!model) {
+    throw new HttpProblem(404, 'There is nothing by that id.', [
+      { path: 'calibrationId', message: 'Nothing is known by this id' },
+    ]);
+  }
+  const bad = readingProblem({ reading: coreReading(create), nominalMm: model.nominalMm });
+  if (bad) {
+    const field = { path: bad.field ?? '', message: `Not possible for this balloon (${bad.code})` };
+    throw new HttpProblem(400, 'Some of what was sent cannot be used.', [field]);
+  }
+  const { row, created } = await insertOnce(scope, readings, {
+    ...create,
+    takenAt: new Date(create.takenAt),
+  });
+  return { row: readingOf(row), created };
+}

@@ -1,0 +1,45 @@
+import type { CheckCreate, CheckRecord, CheckResultRecord } from '@leggero/contract';
+import { and, asc, eq } from 'drizzle-orm';
+
+import { insertOnce, type Scope } from '../db/records';
+import { checkResults, checks } from '../db/schema';
+
+/** A check as the contract has it. */
+export function checkOf(row: typeof checks.$inferSelect, results: CheckResultRecord[]): CheckRecord {
+  const { studioId: _, startedAt, ...rest } = row;
+  return { ...rest, startedAt: startedAt.toISOString(), results };
+}
+
+/** One balloon's result as the contract has it. */
+export function checkResultOf(row: typeof checkResults.$inferSelect): CheckResultRecord {
+  const { studioId: _, takenAt, ...rest } = row;
+  return { ...rest, takenAt: takenAt.toISOString() };
+}
+
+/** Creates a check; repeated, answers it with the results it has by then. */
+export async function createCheck(
+  scope: Scope,
+  create: CheckCreate,
+): Promise<{ row: CheckRecord; created: boolean }> {
+  const outcome = await insertOnce(scope, checks, { ...create, startedAt: new Date(create.startedAt) });
+  const results = outcome.created
+    ? []
+    : await scope.database
+        .select()
+        .from(checkResults)
+        .where(and(eq(checkResults.checkId, create.id), eq(checkResults.studioId, scope.studioId)))
+        .orderBy(asc(checkResults.position));
+  return { row: checkOf(outcome.row, results.map(checkResultOf)), created: outcome.created };
+}
+
+/** Adds the result of one balloon to one of the studio's checks. */
+export async function createCheckResult(
+  scope: Scope,
+  create: CheckResultRecord,
+): Promise<{ row: CheckResultRecord; created: boolean }> {
+  const { row, created } = await insertOnce(scope, checkResults, {
+    ...create,
+    takenAt: new Date(create.takenAt),
+  });
+  return { row: checkResultOf(row), created };
+}

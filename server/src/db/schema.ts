@@ -1,0 +1,234 @@
+import { sql } from 'drizzle-orm';
+import {
+  boolean,
+  char,
+  check,
+  datetime,
+  decimal,
+  foreignKey,
+  index,
+  int,
+  mysqlEnum,
+  mysqlTable,
+  smallint,
+  unique,
+  varchar,
+  type AnyMySqlColumn,
+} from 'drizzle-orm/mysql-core';
+
+const id = () => char('id', { length: 36 }).primaryKey();
+const studioId = () =>
+  char('studio_id', { length: 36 })
+    .notNull()
+    .references(() => studios.id, { onDelete: 'cascade' });
+/** A length that someone typed or measured, mm. */
+const lengthMm = (name: string) => decimal(name, { precision: 9, scale: 4, mode: 'number' });
+const dose = (name: string) => decimal(name, { precision: 7, scale: 3, mode: 'number' });
+const instant = (name: string) => datetime(name, { mode: 'date', fsp: 3 });
+const demo = () => boolean('demo').notNull().default(false);
+
+export const studios = mysqlTable('studios', {
+  id: id(),
+  name: varchar('name', { length: 80 }).notNull(),
+  unit: mysqlEnum('unit', ['in', 'cm']).notNull(),
+  stepMm: lengthMm('step_mm').notNull(),
+  daysStanding: smallint('days_standing').notNull(),
+  demo: demo(),
+});
+
+export const tiers = mysqlTable(
+  'tiers',
+  {
+    id: id(),
+    studioId: studioId(),
+    name: varchar('name', { length: 80 }).notNull(),
+    fraction: decimal('fraction', { precision: 6, scale: 4, mode: 'number' }).notNull(),
+    purpose: varchar('purpose', { length: 120 }).notNull(),
+    position: smallint('position').notNull(),
+  },
+  (t) => [
+    unique('tiers_scope').on(t.id, t.studioId),
+    index('tiers_list').on(t.studioId, t.position),
+    check('tiers_fraction', sql`fraction > 0 and fraction <= 1.2`),
+  ],
+);
+
+export const pumps = mysqlTable(
+  'pumps',
+  {
+    id: id(),
+    studioId: studioId(),
+    name: varchar('name', { length: 80 }).notNull(),
+    kind: mysqlEnum('kind', ['hand']).notNull(),
+    strokeVolumeL: decimal('stroke_volume_l', { precision: 8, scale: 4, mode: 'number' }),
+    demo: demo(),
+  },
+  (t) => [unique('pumps_scope').on(t.id, t.studioId), index('pumps_list').on(t.studioId, t.name)],
+);
+
+export const sizers = mysqlTable(
+  'sizers',
+  {
+    id: id(),
+    studioId: studioId(),
+    name: varchar('name', { length: 80 }).notNull(),
+    demo: demo(),
+  },
+  (t) => [unique('sizers_scope').on(t.id, t.studioId), index('sizers_list').on(t.studioId, t.name)],
+);
+
+export const sizerHoles = mysqlTable(
+  'sizer_holes',
+  {
+    id: id(),
+    studioId: studioId(),
+    sizerId: char('sizer_id', { length: 36 }).notNull(),
+    label: varchar('label', { length: 20 }).notNull(),
+    widthMm: lengthMm('width_mm').notNull(),
+  },
+  (t) => [
+    owned('sizer_holes_sizer', [t.sizerId, t.studioId], [sizers.id, sizers.studioId], 'cascade'),
+    unique('sizer_holes_width').on(t.sizerId, t.widthMm),
+    check('sizer_holes_positive', sql`width_mm > 0`),
+  ],
+);
+
+export const models = mysqlTable(
+  'models',
+  {
+    id: id(),
+    studioId: studioId(),
+    line: varchar('line', { length: 80 }).notNull(),
+    kind: mysqlEnum('kind', ['round', 'linking']).notNull(),
+    nominalMm: lengthMm('nominal_mm').notNull(),
+    finish: mysqlEnum('finish', ['matte', 'pearl', 'mirror', 'clear']).notNull(),
+    colourName: varchar('colour_name', { length: 40 }).notNull(),
+    colourHex: char('colour_hex', { length: 7 }).notNull(),
+    demo: demo(),
+  },
+  (t) => [
+    unique('models_scope').on(t.id, t.studioId),
+    index('models_list').on(t.studioId, t.line, t.nominalMm),
+    check('models_nominal', sql`nominal_mm > 0`),
+  ],
+);
+
+export const calibrations = mysqlTable(
+  'calibrations',
+  {
+    id: id(),
+    studioId: studioId(),
+    modelId: char('model_id', { length: 36 }).notNull(),
+    pumpId: char('pump_id', { length: 36 }).notNull(),
+    preStretched: boolean('pre_stretched').notNull(),
+    roundedOff: boolean('rounded_off').notNull(),
+    startedAt: instant('started_at').notNull(),
+    demo: demo(),
+  },
+  (t) => [
+    unique('calibrations_scope').on(t.id, t.studioId),
+    owned('calibrations_model', [t.modelId, t.studioId], [models.id, models.studioId], 'cascade'),
+    owned('calibrations_pump', [t.pumpId, t.studioId], [pumps.id, pumps.studioId], 'restrict'),
+    index('calibrations_list').on(t.studioId, t.modelId, t.startedAt),
+  ],
+);
+
+export const readings = mysqlTable(
+  'readings',
+  {
+    id: id(),
+    studioId: studioId(),
+    calibrationId: char('calibration_id', { length: 36 }).notNull(),
+    dose: dose('dose').notNull(),
+    widthMm: lengthMm('width_mm'),
+    heightMm: lengthMm('height_mm'),
+    sdMm: lengthMm('sd_mm'),
+    shape: mysqlEnum('shape', ['round', 'oval', 'pear']),
+    outcome: mysqlEnum('outcome', ['ok', 'hard', 'burst']).notNull(),
+    takenAt: instant('taken_at').notNull(),
+  },
+  (t) => [
+    owned(
+      'readings_calibration',
+      [t.calibrationId, t.studioId],
+      [calibrations.id, calibrations.studioId],
+      'cascade',
+    ),
+    index('readings_list').on(t.calibrationId, t.takenAt),
+    check('readings_dose', sql`dose > 0`),
+    check('readings_width', sql`(width_mm is not null and width_mm > 0) or outcome = 'burst'`),
+  ],
+);
+
+export const acceptedTargets = mysqlTable(
+  'accepted_targets',
+  {
+    id: id(),
+    studioId: studioId(),
+    modelId: char('model_id', { length: 36 }).notNull(),
+    // The target outlives its tier: the name at the time is kept beside it.
+    tierId: char('tier_id', { length: 36 }).references(() => tiers.id, { onDelete: 'set null' }),
+    tierName: varchar('tier_name', { length: 80 }).notNull(),
+    revision: int('revision').notNull(),
+    widthMm: lengthMm('width_mm').notNull(),
+    toleranceMm: lengthMm('tolerance_mm').notNull(),
+    dose: dose('dose'),
+    origin: mysqlEnum('origin', ['measured', 'estimated', 'rule']).notNull(),
+    daysStanding: smallint('days_standing').notNull(),
+    acceptedAt: instant('accepted_at').notNull(),
+  },
+  (t) => [
+    owned('accepted_targets_model', [t.modelId, t.studioId], [models.id, models.studioId], 'cascade'),
+    unique('accepted_targets_revision').on(t.modelId, t.tierName, t.revision),
+    check('accepted_targets_width', sql`width_mm > 0 and tolerance_mm > 0`),
+  ],
+);
+
+export const checks = mysqlTable(
+  'checks',
+  {
+    id: id(),
+    studioId: studioId(),
+    modelId: char('model_id', { length: 36 }).notNull(),
+    tierName: varchar('tier_name', { length: 80 }).notNull(),
+    targetMm: lengthMm('target_mm').notNull(),
+    toleranceMm: lengthMm('tolerance_mm').notNull(),
+    size: smallint('size').notNull(),
+    startedAt: instant('started_at').notNull(),
+    demo: demo(),
+  },
+  (t) => [
+    unique('checks_scope').on(t.id, t.studioId),
+    owned('checks_model', [t.modelId, t.studioId], [models.id, models.studioId], 'cascade'),
+    index('checks_list').on(t.studioId, t.modelId, t.startedAt),
+    check('checks_size', sql`size > 0`),
+  ],
+);
+
+export const checkResults = mysqlTable(
+  'check_results',
+  {
+    id: id(),
+    studioId: studioId(),
+    checkId: char('check_id', { length: 36 }).notNull(),
+    position: smallint('position').notNull(),
+    answer: mysqlEnum('answer', ['stops', 'passes', 'falls']),
+    widthMm: lengthMm('width_mm'),
+    takenAt: instant('taken_at').notNull(),
+  },
+  (t) => [
+    owned('check_results_check', [t.checkId, t.studioId], [checks.id, checks.studioId], 'cascade'),
+    unique('check_results_place').on(t.checkId, t.position),
+    check('check_results_one', sql`(answer is null) <> (width_mm is null)`),
+  ],
+);
+
+/** A foreign key that carries the studio along, so that no row can hang on another studio's. */
+function owned(
+  name: string,
+  columns: [AnyMySqlColumn, AnyMySqlColumn],
+  foreignColumns: [AnyMySqlColumn, AnyMySqlColumn],
+  onDelete: 'cascade' | 'restrict',
+) {
+  return foreignKey({ name, columns, foreignColumns: foreignColumns as never }).onDelete(onDelete);
+}

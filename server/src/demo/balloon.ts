@@ -1,0 +1,40 @@
+import { aspectAt, normalFrom, widthAtVolumeMm, type ShapeLaw } from '@leggero/core';
+
+/** A balloon as physics would have it: what the demo's readings are drawn from. */
+export interface DemoBalloon {
+  nominalMm: number;
+  /** Share of nominal up to which it stays round. */
+  roundTo: number;
+  deadVolumeL: number;
+  strokeVolumeL: number;
+}
+
+/** Level to half its round limit, rising slowly to it and fast beyond it. */
+function shapeLawOf({ nominalMm, roundTo }: DemoBalloon): ShapeLaw {
+  return {
+    knots: [
+      { widthMm: 0.5 * nominalMm, aspect: 0.99, sd: 0 },
+      { widthMm: roundTo * nominalMm, aspect: 1.06, sd: 0 },
+      { widthMm: (roundTo + 0.15) * nominalMm, aspect: 1.26, sd: 0 },
+    ],
+    roundLimit: { kind: 'no-shapes-seen' },
+  };
+}
+
+/** Width and height that a tape would read after `dose` strokes, mm, rounded as people read a tape. */
+export function measure({
+  balloon,
+  dose,
+  random,
+}: {
+  balloon: DemoBalloon;
+  dose: number;
+  random: () => number;
+}): { widthMm: number; heightMm: number } {
+  const law = shapeLawOf(balloon);
+  const volumeL = balloon.deadVolumeL + balloon.strokeVolumeL * dose * (1 + 0.006 * normalFrom(random));
+  const widthMm = widthAtVolumeMm({ law, volumeL });
+  const heightMm = widthMm * aspectAt({ law, widthMm }).aspect;
+  const tape = (mm: number, sdMm: number) => Math.round((mm + sdMm * normalFrom(random)) / 1.5875) * 1.5875;
+  return { widthMm: tape(widthMm, 1.2), heightMm: tape(heightMm, 1.6) };
+}

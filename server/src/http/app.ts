@@ -1,0 +1,83 @@
+import path from 'node:path';
+
+import compression from 'compression';
+import express, { Router, type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+
+import { calibrationRoutes } from '../calibration/routes';
+import { checkRoutes } from '../check/routes';
+import type { Scope } from '../db/records';
+import { healthRoutes } from '../health/routes';
+import { modelRoutes } from '../model/routes';
+import { pumpRoutes } from '../pump/routes';
+import { sizerRoutes } from '../sizer/routes';
+import { studioRoutes } from '../studio/routes';
+import { targetRoutes } from '../target/routes';
+import { tierRoutes } from '../tier/routes';
+import { answerProblems } from './errors';
+import { HttpProblem } from './problem';
+
+/** The largest body taken: a sizer with all its holes is a few kilobytes. */
+const MOST_BODY = '100kb';
+
+interface AppOptions extends Scope {
+  logger?: Logger;
+  /** Folder of the built web app, served beside the API; none in tests of the API. */
+  webFolder?: string;
+}
+
+/** The whole service: API under /api, the app everywhere else. */
+export function createApp({ database, studioId, logger, webFolder }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  if (logger) app.use(pinoHttp({ logger, quietReqLogger: true }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          // The app is served over plain HTTP on loopback; upgrading would send it to a port that is not there.
+          'upgrade-insecure-requests': null,
+        },
+      },
+    }),
+  );
+  app.use(compression());
+  app.use(apiRouter({ database, studioId }));
+  if (webFolder) serveWeb(app, webFolder);
+  app.use(answerProblems);
+  return app;
+}
+
+/** The routes of the contract, whose paths are whole (/api/…), and a 404 for every other path under /api. */
+function apiRouter(scope: Scope): Router {
+  const router = Router();
+  router.use('/api', express.json({ limit: MOST_BODY }), (_, response, next) => {
+    response.setHeader('Cache-Control', 'no-store');
+    next();
+  });
+  const nouns = [
+    healthRoutes, studioRoutes, tierRoutes, modelRoutes, pumpRoutes, sizerRoutes, calibrationRoutes, targetRoutes,
+    checkRoutes,
+  ]; // prettier-ignore
+  for (const mountNoun of nouns) mountNoun(router, scope);
+  router.use('/api', () => {
+    throw HttpProblem.notFound();
+  });
+  return router;
+}
+
+function serveWeb(app: Express, folder: string): void {
+  for (const hashed of ['_expo', 'assets']) {
+    app.use(
+      `/${hashed}`,
+      express.static(path.join(folder, hashed), { immutable: true, maxAge: '1y', fallthrough: false }),
+    );
+  }
+  app.use(express.static(folder, { index: false }));
+  app.get('/{*splat}', (_, response) => {
+    response.setHeader('Cache-Control', 'no-cache');
+    response.sendFile(path.join(folder, 'index.html'));
+  });
+}

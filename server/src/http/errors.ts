@@ -1,0 +1,52 @@
+import type { ErrorRequestHandler } from 'express';
+
+import { databaseError, isAway } from '../db/connect';
+import { HttpProblem } from './problem';
+
+/** Seconds after which it is worth asking again while the database is away. */
+const RETRY_SECONDS = 2;
+
+/** Turns whatever was thrown into a problem document. */
+export const answerProblems: ErrorRequestHandler = (error, request, response, next) => {
+  if (response.headersSent) return next(error);
+  const known = toProblem(error);
+  if (known.status >= 500) request.log?.error({ err: error }, known.message);
+  if (known.status === 503) response.setHeader('Retry-After', String(RETRY_SECONDS));
+  response.status(known.status).type('application/problem+json').json(known.document());
+};
+
+function toProblem(error: unknown): HttpProblem {
+  if (error instanceof HttpProblem) return error;
+  const parser = parserProblem(error);
+  if (parser) return parser;
+  const database = databaseError(error);
+  if (!database) return new HttpProblem(500, 'Something went wrong here. Nothing was saved.');
+  if (isAway(database.code)) return new HttpProblem(503, 'The records cannot be reached just now.');
+  if (database.code === 'ER_NO_REFERENCED_ROW_2') return unknownReference(database.message);
+  if (database.code === 'ER_ROW_IS_REFERENCED_2') {
+    return HttpProblem.conflict('This is still in use elsewhere, so it was kept.');
+  }
+  if (database.code === 'ER_DUP_ENTRY') return HttpProblem.conflict('This place is already taken.');
+  return new HttpProblem(500, 'The records refused this. Nothing was saved.');
+}
+
+/** What Express' body parser refuses: too large, or not JSON. */
+function parserProblem(error: unknown): HttpProblem | null {
+  const type = (error as { type?: unknown } | null)?.type;
+  if (type === 'entity.too.large') return new HttpProblem(413, 'That is more than is taken at once.');
+  if (type === 'entity.parse.failed') return new HttpProblem(400, 'What was sent is not JSON.');
+  if (type === 'charset.unsupported' || type === 'encoding.unsupported') {
+    return new HttpProblem(415, 'What was sent is in an encoding that is not read here.');
+  }
+  if (error instanceof URIError) return new HttpProblem(400, 'The address cannot be read.');
+  return null;
+}
+
+/** A reference to a row that is not the studio's; the constraint tells which field. */
+function unknownReference(message: string): HttpProblem {
+  const column = /FOREIGN KEY \(`(\w+)`/.exec(message)?.[1] ?? '';
+  const path = column.replace(/_(\w)/g, (_, letter: string) => letter.toUpperCase());
+  return new HttpProblem(404, 'There is nothing by that id.', [
+    { path, message: 'Nothing is known by this id' },
+  ]);
+}

@@ -1,0 +1,35 @@
+import type { ProblemDocument } from '@leggero/contract';
+import type { z } from 'zod';
+
+/** An error that is answered as an RFC 9457 problem document. */
+export class HttpProblem extends Error {
+  constructor(
+    readonly status: number,
+    title: string,
+    readonly fields: { path: string; message: string }[] = [],
+  ) {
+    super(title);
+  }
+
+  static notFound(): HttpProblem {
+    return new HttpProblem(404, 'There is nothing here by that id.');
+  }
+
+  static conflict(title: string): HttpProblem {
+    return new HttpProblem(409, title);
+  }
+
+  /** A body that the contract refuses, field by field. */
+  static invalid(error: z.ZodError): HttpProblem {
+    return new HttpProblem(
+      400,
+      'Some of what was sent cannot be used.',
+      error.issues.map(({ path, message }) => ({ path: path.join('.'), message })),
+    );
+  }
+
+  document(): ProblemDocument {
+    const base = { type: 'about:blank', title: this.message, status: this.status };
+    return this.fields.length > 0 ? { ...base, fields: this.fields } : base;
+  }
+}

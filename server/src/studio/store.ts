@@ -1,0 +1,46 @@
+import { randomUUID } from 'node:crypto';
+
+import type { Studio, StudioPatch } from '@leggero/contract';
+import { STANDARD_TIERS, STEP_MM } from '@leggero/core';
+import { eq } from 'drizzle-orm';
+
+import type { Database } from '../db/connect';
+import type { Scope } from '../db/records';
+import { pumps, studios, tiers } from '../db/schema';
+import { HttpProblem } from '../http/problem';
+
+/** The studio of this installation; the first start makes it, with the standard tiers and one hand pump. */
+export async function openStudio({ database }: { database: Database }): Promise<string> {
+  const [existing] = await database.select({ id: studios.id }).from(studios).limit(1);
+  if (existing) return existing.id;
+  const studioId = randomUUID();
+  await database.transaction(async (tx) => {
+    await tx
+      .insert(studios)
+      .values({ id: studioId, name: 'My studio', unit: 'in', stepMm: STEP_MM.eighthInch, daysStanding: 1 });
+    await tx
+      .insert(tiers)
+      .values(STANDARD_TIERS.map((tier, position) => ({ ...tier, id: randomUUID(), studioId, position })));
+    await tx.insert(pumps).values({ id: randomUUID(), studioId, name: 'Hand pump', kind: 'hand' });
+  });
+  return studioId;
+}
+
+/** The studio's settings. */
+export async function readStudio({ database, studioId }: Scope): Promise<Studio> {
+  const [row] = await database.select().from(studios).where(eq(studios.id, studioId));
+  if (!row) throw HttpProblem.notFound();
+  const { demo: _, ...studio } = row;
+  return studio;
+}
+
+/** Changes the settings named, and answers all of them. */
+export async function changeStudio(scope: Scope, change: StudioPatch): Promise<Studio> {
+  if (Object.keys(change).length > 0) {
+    await scope.database
+      .update(studios)
+      .set(change as Partial<Studio>)
+      .where(eq(studios.id, scope.studioId));
+  }
+  return readStudio(scope);
+}
