@@ -1,0 +1,20 @@
+import type { RequestOf, RouteName } from '@leggero/contract';
+
+/** The routes that write. */
+export type WriteName = Exclude<RouteName, 'health' | `read${string}` | `list${string}`>;
+
+/** One thing the user did, as it will be sent. It waits in the outbox until the server has it. */
+export type Command = {
+  [Name in WriteName]: { key: string; name: Name } & CommandParts<Name>;
+}[WriteName];
+
+type CommandParts<Name extends WriteName> = Name extends `delete${string}`
+  ? { id: string }
+  : Name extends 'changeStudio'
+    ? { body: RequestOf<Name> }
+    : Name extends `change${string}`
+      ? { id: string; body: RequestOf<Name> }
+      : { body: RequestOf<Name> };
+
+/** A command before it has its place in the outbox. */
+export type NewCommand = Command extends infer C ? (C extends Command ? Omit<C, 'key'> : never) : never;

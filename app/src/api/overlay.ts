@@ -1,0 +1,146 @@
+import type {
+  AcceptedTarget, CalibrationRecord, CheckRecord, ModelDetail, PumpRecord, ShelfModel, SizerRecord, Studio, TierRecord,
+} from '@leggero/contract'; // prettier-ignore
+
+import type { Command } from './command';
+
+/**
+ * What the records will be once a command has arrived. Pages show the server's records with the waiting commands laid
+ * over them, so that nothing entered disappears while it is on its way. Every function gives its input back when the
+ * command does not concern it.
+ */
+
+type Row = { id: string };
+
+function put<T extends Row>(rows: readonly T[], row: T): T[] {
+  return rows.some(({ id }) => id === row.id) ? [...rows] : [...rows, row];
+}
+
+function change<T extends Row>(rows: readonly T[], id: string, by: object): T[] {
+  return rows.map((row) => (row.id === id ? { ...row, ...defined(by) } : row));
+}
+
+function remove<T extends Row>(rows: readonly T[], id: string): T[] {
+  return rows.filter((row) => row.id !== id);
+}
+
+function defined(by: object): object {
+  return Object.fromEntries(Object.entries(by).filter(([, value]) => value !== undefined));
+}
+
+export function overlayStudio(studio: Studio, command: Command): Studio {
+  return command.name === 'changeStudio'
+    ? { ...studio, ...(defined(command.body) as Partial<Studio>) }
+    : studio;
+}
+
+export function overlayTiers(tiers: readonly TierRecord[], command: Command): TierRecord[] {
+  if (command.name === 'createTier') return put(tiers, command.body);
+  if (command.name === 'changeTier') return change(tiers, command.id, command.body);
+  if (command.name === 'deleteTier') return remove(tiers, command.id);
+  return [...tiers];
+}
+
+export function overlayPumps(pumps: readonly PumpRecord[], command: Command): PumpRecord[] {
+  if (command.name === 'createPump') return put(pumps, { ...command.body, demo: false });
+  if (command.name === 'changePump') return change(pumps, command.id, command.body);
+  if (command.name === 'deletePump') return remove(pumps, command.id);
+  return [...pumps];
+}
+
+export function overlaySizers(sizers: readonly SizerRecord[], command: Command): SizerRecord[] {
+  if (command.name === 'createSizer') return put(sizers, { ...command.body, demo: false });
+  if (command.name === 'changeSizer') return change(sizers, command.id, command.body);
+  if (command.name === 'deleteSizer') return remove(sizers, command.id);
+  return [...sizers];
+}
+
+export function overlayShelf(models: readonly ShelfModel[], command: Command): ShelfModel[] {
+  if (command.name === 'createModel') return put(models, { ...command.body, demo: false, calibrations: [] });
+  if (command.name === 'deleteModel') return remove(models, command.id);
+  if (command.name === 'changeModel') return change(models, command.id, command.body);
+  return models.map((model) => ({
+    ...model,
+    calibrations: overlayCalibrations(model.id, model.calibrations, command),
+  }));
+}
+
+/** `undefined` stands for a model the server has not got yet, or does not have. */
+export function overlayModel(
+  id: string,
+  model: ModelDetail | undefined,
+  command: Command,
+): ModelDetail | undefined {
+  if (command.name === 'createModel' && command.body.id === id && !model) {
+    return { ...command.body, demo: false, calibrations: [], targets: [], checks: [] };
+  }
+  if (!model) return undefined;
+  if (command.name === 'deleteModel' && command.id === id) return undefined;
+  if (command.name === 'changeModel' && command.id === id)
+    return { ...model, ...(defined(command.body) as object) };
+  return {
+    ...model,
+    calibrations: overlayCalibrations(id, model.calibrations, command),
+    targets: overlayTargets(id, model.targets, command),
+    checks: overlayChecks(id, model.checks, command),
+  };
+}
+
+function overlayCalibrations(
+  modelId: string,
+  rows: CalibrationRecord[],
+  command: Command,
+): CalibrationRecord[] {
+  switch (command.name) {
+    case 'createCalibration': {
+      if (command.body.modelId !== modelId || rows.some(({ id }) => id === command.body.id)) return rows;
+      return [{ ...command.body, readings: [], demo: false }, ...rows];
+    }
+    case 'deleteCalibration':
+      return remove(rows, command.id);
+    case 'createReading': {
+      const { body } = command;
+      return rows.map((row) =>
+        row.id === body.calibrationId
+          ? { ...row, readings: put(row.readings, body).sort((a, b) => a.takenAt.localeCompare(b.takenAt)) }
+          : row,
+      );
+    }
+    case 'deleteReading':
+      return rows.map((row) => ({ ...row, readings: remove(row.readings, command.id) }));
+    default:
+      return rows;
+  }
+}
+
+function overlayTargets(modelId: string, rows: AcceptedTarget[], command: Command): AcceptedTarget[] {
+  if (command.name === 'deleteTarget') return remove(rows, command.id);
+  if (command.name !== 'acceptTarget' || command.body.modelId !== modelId) return rows;
+  const { body } = command;
+  if (rows.some(({ id }) => id === body.id)) return rows;
+  const earlier = rows.filter(({ tierName }) => tierName === body.tierName).map(({ revision }) => revision);
+  return [{ ...body, revision: Math.max(0, ...earlier) + 1 }, ...rows];
+}
+
+function overlayChecks(modelId: string, rows: CheckRecord[], command: Command): CheckRecord[] {
+  switch (command.name) {
+    case 'createCheck': {
+      if (command.body.modelId !== modelId || rows.some(({ id }) => id === command.body.id)) return rows;
+      return [{ ...command.body, results: [], demo: false }, ...rows];
+    }
+    case 'deleteCheck':
+      return remove(rows, command.id);
+    case 'createCheckResult': {
+      const { body } = command;
+      return rows.map((row) =>
+        row.id === body.checkId
+          ? { ...row, results: put(row.results, body).sort((a, b) => a.position - b.position) }
+          : row,
+      );
+    }
+    case 'deleteCheckResult':
+      return rows.map((row) => ({ ...row, results: remove(row.results, command.id) }));
+    default:
+      return rows;
+  }
+}

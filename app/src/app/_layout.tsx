@@ -1,0 +1,37 @@
+import '../../global.css';
+
+import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesque/700Bold';
+import { HankenGrotesk_400Regular } from '@expo-google-fonts/hanken-grotesk/400Regular';
+import { HankenGrotesk_600SemiBold } from '@expo-google-fonts/hanken-grotesk/600SemiBold';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { useFonts } from 'expo-font';
+import { Slot } from 'expo-router';
+import { useEffect, useState } from 'react';
+
+import { createQueryClient, useDelivery } from '@/api/queries';
+import { Frame } from '@/features/frame/Frame';
+import { followTheme } from '@/ui/theme';
+
+export default function RootLayout() {
+  const [client] = useState(createQueryClient);
+  const [fontsReady, fontsFailed] = useFonts({
+    BricolageGrotesque_700Bold,
+    HankenGrotesk_400Regular,
+    HankenGrotesk_600SemiBold,
+  });
+  useEffect(followTheme, []);
+  if (!fontsReady && !fontsFailed) return null;
+  return (
+    <QueryClientProvider client={client}>
+      <Delivery />
+      <Frame>
+        <Slot />
+      </Frame>
+    </QueryClientProvider>
+  );
+}
+
+function Delivery() {
+  useDelivery();
+  return null;
+}

@@ -1,0 +1,8 @@
+import { useLocalSearchParams } from 'expo-router';
+
+import { SizerPage } from '@/features/gauge/SizerPage';
+
+export default function Sizer() {
+  const { sizerId } = useLocalSearchParams<{ sizerId: string }>();
+  return <SizerPage key={sizerId} sizerId={sizerId} />;
+}

@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+
+import { CheckPage } from '@/features/check/CheckPage';
+import { WithModel } from '@/features/model/WithModel';
+
+export default function Check() {
+  const { modelId, checkId } = useLocalSearchParams<{ modelId: string; checkId: string }>();
+  return <WithModel modelId={modelId}>{(shown) => <CheckPage {...shown} checkId={checkId} />}</WithModel>;
+}

@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+
+import { ModelForm } from '@/features/shelf/ModelForm';
+import { WithModel } from '@/features/model/WithModel';
+
+export default function EditModel() {
+  const { modelId } = useLocalSearchParams<{ modelId: string }>();
+  return <WithModel modelId={modelId}>{({ model }) => <ModelForm model={model} />}</WithModel>;
+}

@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+
+import { WithModel } from '@/features/model/WithModel';
+import { ReadingPage } from '@/features/reading/ReadingPage';
+
+export default function AddReading() {
+  const { modelId } = useLocalSearchParams<{ modelId: string }>();
+  return <WithModel modelId={modelId}>{(shown) => <ReadingPage {...shown} />}</WithModel>;
+}

@@ -1,0 +1,5 @@
+import { ModelForm } from '@/features/shelf/ModelForm';
+
+export default function NewModel() {
+  return <ModelForm />;
+}

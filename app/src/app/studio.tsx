@@ -1,0 +1,5 @@
+import { StudioPage } from '@/features/studio/StudioPage';
+
+export default function StudioRoute() {
+  return <StudioPage />;
+}

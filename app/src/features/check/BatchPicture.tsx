@@ -1,0 +1,72 @@
+import { coreCheckResult, type CheckRecord, type CheckResultRecord } from '@leggero/contract';
+import { judgeBatch } from '@leggero/core';
+import { View } from 'react-native';
+import Svg, { Circle } from 'react-native-svg';
+
+import { useLengths } from '@/api/lengths';
+import { figureOf } from '@/api/modelView';
+import type { ShownModel } from '@/features/model/WithModel';
+import { Aperture } from '@/ui/Aperture';
+import { usePalette } from '@/ui/theme';
+import { Words } from '@/ui/Words';
+import { ANSWER_WORDS } from '@/wording/trade';
+
+const SIZE = 50;
+
+/** The batch as silhouettes over the band: those checked in their colour, those to come as empty rings. */
+export function BatchPicture({ model, view, check }: ShownModel & { check: CheckRecord }) {
+  const { text } = useLengths();
+  const palette = usePalette();
+  const { targetMm, toleranceMm, size } = check;
+  const byPlace = new Map(check.results.map((result) => [result.position, result]));
+  const judged = judgeBatch({ targetMm, toleranceMm, results: check.results.map(coreCheckResult) });
+  const off = judged.ok ? [...judged.value.tooLarge, ...judged.value.tooSmall] : [];
+  const outside = new Set(off.map((index) => check.results[index]?.id));
+  return (
+    <View role="list" aria-label="The batch" className="flex-row flex-wrap justify-center gap-x-2 gap-y-1">
+      {Array.from({ length: size }, (_, place) => {
+        const result = byPlace.get(place);
+        return (
+          <View key={place} role="listitem" className="items-center">
+            {result ? (
+              <Aperture
+                {...figureOf(model, view.fit, shownWidth(result, targetMm, toleranceMm))}
+                target={{ widthMm: targetMm, toleranceMm }}
+                size={SIZE}
+                outside={outside.has(result.id)}
+                label={`Number ${place + 1}: ${resultText(result, text)}`}
+              />
+            ) : (
+              <Svg width={SIZE} height={SIZE * 1.13} viewBox="-25 -25 50 56.5" aria-hidden>
+                <Circle r={21} fill="none" stroke={palette.line} strokeWidth={1.5} strokeDasharray="4 4" />
+              </Svg>
+            )}
+            <Words
+              look="quiet"
+              className={`text-[13px] leading-4 tabular-nums ${result && outside.has(result.id) ? 'font-strong text-out' : ''}`}
+            >
+              {`${place + 1}${result && outside.has(result.id) ? ` ${sideOf(result, targetMm)}` : ''}`}
+            </Words>
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+/** An answer is drawn just beyond the tolerance on its side, as no more is known. */
+function shownWidth({ answer, widthMm }: CheckResultRecord, targetMm: number, toleranceMm: number): number {
+  if (widthMm !== null) return widthMm;
+  if (answer === 'passes') return targetMm;
+  return targetMm + (answer === 'stops' ? 1.6 : -1.6) * toleranceMm;
+}
+
+function sideOf({ answer, widthMm }: CheckResultRecord, targetMm: number): string {
+  return answer === 'stops' || (widthMm ?? 0) > targetMm ? 'big' : 'small';
+}
+
+function resultText({ answer, widthMm }: CheckResultRecord, text: (mm: number) => string): string {
+  if (answer === null) return text(widthMm ?? 0);
+  const { title, means } = ANSWER_WORDS[answer];
+  return `${title.toLowerCase()}, ${means}`;
+}

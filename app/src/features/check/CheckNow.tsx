@@ -1,0 +1,48 @@
+import type { CheckRecord } from '@leggero/contract';
+import { View } from 'react-native';
+
+import { useLengths } from '@/api/lengths';
+import { figureOf, type SizerChoice } from '@/api/modelView';
+import type { ShownModel } from '@/features/model/WithModel';
+import { Aperture } from '@/ui/Aperture';
+import { useWide } from '@/ui/layout';
+import { Words } from '@/ui/Words';
+
+interface CheckNowProps extends ShownModel {
+  check: CheckRecord;
+  hole: SizerChoice | null;
+}
+
+/** Which balloon of the batch is on, and how to hold it. */
+export function CheckNow({ model, view, check, hole }: CheckNowProps) {
+  const lengths = useLengths();
+  const wide = useWide();
+  const { targetMm: widthMm, toleranceMm, size, results } = check;
+  return (
+    <View className="items-center gap-2">
+      <View role="status" className="flex-row items-baseline gap-2">
+        <Words look="quiet">Balloon</Words>
+        <Words look="figure" className="text-[44px] leading-[50px]">
+          {results.length + 1}
+        </Words>
+        <Words look="quiet">{`of ${size}`}</Words>
+      </View>
+      <Aperture
+        {...figureOf({ ...model, colourHex: '#b9b0a2', finish: 'matte' }, view.fit, widthMm)}
+        target={{ widthMm, toleranceMm }}
+        size={wide ? 320 : 200}
+        marks
+        label={`Target ${lengths.text(widthMm)}, ${lengths.text(toleranceMm)} either way`}
+      />
+      <Words className="text-center">{howTo(hole, lengths.text)}</Words>
+    </View>
+  );
+}
+
+function howTo(choice: SizerChoice | null, text: (mm: number) => string): string {
+  if (!choice) return 'No sizer has a hole for this. Measure each one, or go by a reference balloon.';
+  const { hole } = choice.choice;
+  return choice.choice.how === 'gap'
+    ? `Hold it centred in the ${hole.label} hole, with a ${text(choice.choice.gapMm)} gap in all.`
+    : `Hold it centred in the ${hole.label} hole: it should just pass.`;
+}

@@ -1,0 +1,29 @@
+import { View } from 'react-native';
+
+import { Sheet } from '@/ui/Sheet';
+import { Words } from '@/ui/Words';
+
+const KEYS = [
+  ['?', 'These keys'],
+  ['/', 'Search the shelf'],
+  ['n', 'New: a balloon on the shelf, a reading on its page'],
+  ['c', 'Check a batch, on a balloon’s page'],
+  ['1  2  3', 'Stops, just passes, falls through'],
+  ['u', 'Undo the last answer'],
+] as const;
+
+/** The keys that work, for those with a keyboard. */
+export function KeysSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Sheet title="Keys" open={open} onClose={onClose}>
+      {KEYS.map(([key, does]) => (
+        <View key={key} className="flex-row items-center gap-4">
+          <Words look="figure" className="w-20 text-[20px]">
+            {key}
+          </Words>
+          <Words className="flex-1">{does}</Words>
+        </View>
+      ))}
+    </Sheet>
+  );
+}

@@ -1,0 +1,123 @@
+import type { SizerRecord } from '@leggero/contract';
+import { Link, router, usePathname, type Href } from 'expo-router';
+import type { ReactNode } from 'react';
+import { Pressable, View } from 'react-native';
+
+import { usePumps, useSizers } from '@/api/queries';
+import { Button } from '@/ui/Button';
+import { Page } from '@/ui/Page';
+import { Empty, Failed, Loading } from '@/ui/States';
+import { Words } from '@/ui/Words';
+import { counted } from '@/wording/trade';
+
+import { SizerDrawing } from './SizerDrawing';
+
+/** The tools a studio sizes and doses with. */
+export function GaugeList() {
+  const sizers = useSizers();
+  const pumps = usePumps();
+  const path = usePathname();
+  if (!sizers.data || !pumps.data) {
+    const error = sizers.error ?? pumps.error;
+    return (
+      <Page title="Gauges">
+        {error ? (
+          <Failed sentence="The gauges could not be read." onRetry={sizers.refetch} />
+        ) : (
+          <Loading what="the gauges" />
+        )}
+      </Page>
+    );
+  }
+  return (
+    <Page title="Gauges">
+      <Section title="Sizers" add="Add a sizer" href="/gauges/sizers/new">
+        {sizers.data.length === 0 ? (
+          <Empty sentence="Add the plate or box you size with, and targets name the hole to use." />
+        ) : null}
+        {sizers.data.map((sizer) => (
+          <Row
+            key={sizer.id}
+            href={`/gauges/sizers/${sizer.id}`}
+            path={path}
+            name={sizer.name}
+            note={holesText(sizer)}
+          >
+            <SizerDrawing holes={sizer.holes} height={44} />
+          </Row>
+        ))}
+      </Section>
+      <Section title="Pumps" add="Add a pump" href="/gauges/pumps/new">
+        {pumps.data.length === 0 ? (
+          <Empty sentence="Add the pump you fill with: doses are counted in its strokes." />
+        ) : null}
+        {pumps.data.map(({ id, name, strokeVolumeL }) => (
+          <Row
+            key={id}
+            href={`/gauges/pumps/${id}`}
+            path={path}
+            name={name}
+            note={
+              strokeVolumeL === null
+                ? 'hand pump, stroke not known'
+                : `hand pump, ${strokeVolumeL.toFixed(2)} L a stroke`
+            }
+          />
+        ))}
+      </Section>
+    </Page>
+  );
+}
+
+function holesText({ holes }: SizerRecord): string {
+  const first = holes[0];
+  const last = holes.at(-1);
+  return first && last ? `${counted(holes.length, 'hole')}, ${first.label} to ${last.label}` : 'no holes yet';
+}
+
+function Section({
+  title,
+  add,
+  href,
+  children,
+}: {
+  title: string;
+  add: string;
+  href: Href;
+  children: ReactNode;
+}) {
+  return (
+    <View className="gap-2">
+      <Words look="heading" level={2}>
+        {title}
+      </Words>
+      {children}
+      <Button title={add} onPress={() => router.navigate(href)} />
+    </View>
+  );
+}
+
+interface RowProps {
+  href: Href;
+  path: string;
+  name: string;
+  note: string;
+  children?: ReactNode;
+}
+
+function Row({ href, path, name, note, children }: RowProps) {
+  const here = path === href;
+  return (
+    <Link href={href} asChild>
+      <Pressable
+        role="link"
+        aria-label={name}
+        className={`min-h-[56px] gap-1 rounded-card border p-3 active:bg-sunk ${here ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
+      >
+        <Words look="strong">{name}</Words>
+        <Words look="quiet">{note}</Words>
+        {children}
+      </Pressable>
+    </Link>
+  );
+}

@@ -1,0 +1,98 @@
+import { pumpCreateSchema, type PumpCreate, type PumpRecord } from '@leggero/contract';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { router } from 'expo-router';
+import { Controller, useForm } from 'react-hook-form';
+
+import { newId } from '@/api/id';
+import { useCommand, usePumps } from '@/api/queries';
+import { Button } from '@/ui/Button';
+import { Field } from '@/ui/Field';
+import { useWide } from '@/ui/layout';
+import { Page } from '@/ui/Page';
+import { Empty, Loading } from '@/ui/States';
+
+/** A pump to be looked at and changed; `new` makes one. */
+export function PumpPage({ pumpId }: { pumpId: string }) {
+  const pumps = usePumps().data;
+  if (!pumps) {
+    return (
+      <Page title=" " back="/gauges">
+        <Loading what="the pump" />
+      </Page>
+    );
+  }
+  const pump = pumps.find(({ id }) => id === pumpId);
+  if (pump || pumpId === 'new') return <PumpForm pump={pump} />;
+  return (
+    <Page title="No such pump" back="/gauges">
+      <Empty sentence="No pump is known at this address. It may have been deleted." />
+    </Page>
+  );
+}
+
+function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
+  const send = useCommand();
+  const wide = useWide();
+  const { control, handleSubmit } = useForm<PumpCreate>({
+    resolver: zodResolver(pumpCreateSchema),
+    defaultValues: pump ?? { id: newId(), name: '', kind: 'hand', strokeVolumeL: null },
+  });
+  const save = handleSubmit((values) => {
+    const { id, ...change } = values;
+    if (pump) send({ name: 'changePump', id, body: change });
+    else send({ name: 'createPump', body: values });
+    router.navigate('/gauges');
+  });
+  const remove = () => {
+    if (pump) send({ name: 'deletePump', id: pump.id });
+    router.navigate('/gauges');
+  };
+  return (
+    <Page
+      title={pump ? pump.name : 'Add a pump'}
+      subtitle={pump?.demo ? 'demo data' : undefined}
+      back={wide ? undefined : '/gauges'}
+      actions={
+        <>
+          {pump ? <Button title="Delete" look="danger" tall onPress={remove} /> : null}
+          <Button title="Save pump" look="primary" tall className="flex-1" onPress={() => void save()} />
+        </>
+      }
+    >
+      <Controller
+        control={control}
+        name="name"
+        render={({ field, fieldState }) => (
+          <Field
+            label="Name"
+            value={field.value}
+            onChangeText={field.onChange}
+            onBlur={field.onBlur}
+            error={fieldState.error ? 'Give the pump a name of 1 to 80 characters.' : undefined}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="strokeVolumeL"
+        render={({ field, fieldState }) => (
+          <Field
+            label="Litres a stroke, if known"
+            hint="Each calibration measures it; a known figure helps to notice a change of pump."
+            inputMode="decimal"
+            defaultValue={field.value === null ? '' : String(field.value)}
+            onChangeText={(text) =>
+              field.onChange(text.trim() === '' ? null : Number(text.replace(',', '.')))
+            }
+            onBlur={field.onBlur}
+            error={
+              fieldState.error
+                ? 'Give litres above 0 and up to 20, such as 0.18, or leave it empty.'
+                : undefined
+            }
+          />
+        )}
+      />
+    </Page>
+  );
+}

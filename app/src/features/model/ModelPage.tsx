@@ -1,0 +1,141 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import Pencil from 'lucide-react-native/icons/pencil';
+import { View } from 'react-native';
+
+import { newId, nowUtc } from '@/api/id';
+import { firstTarget, modelName } from '@/api/modelView';
+import { useCommand } from '@/api/queries';
+import { Button, IconButton } from '@/ui/Button';
+import { useWide } from '@/ui/layout';
+import { Page } from '@/ui/Page';
+import { Segmented } from '@/ui/Segmented';
+import { useKeys } from '@/ui/useKeys';
+import { Words } from '@/ui/Words';
+import { FILLING_CAUTION } from '@/wording/cautions';
+import { counted, FINISH_WORDS, KIND_WORDS } from '@/wording/trade';
+
+import { CurveCard } from './CurveCard';
+import { PastChecks } from './PastChecks';
+import { ReadingsCard } from './ReadingsCard';
+import { StandingChoice } from './StandingChoice';
+import { TargetPanel } from './TargetPanel';
+import { TargetSheet } from './TargetSheet';
+import { WithModel, type ShownModel } from './WithModel';
+
+const BATCH_SIZE = 12;
+
+/** A balloon's page: its target, how to reach it, and what that rests on. The tier and the days stand in the address. */
+export function ModelPage({ modelId }: { modelId: string }) {
+  const { tier, days } = useLocalSearchParams<{ tier?: string; days?: string }>();
+  const asked = Number(days);
+  const daysStanding =
+    days !== undefined && Number.isInteger(asked) && asked >= 0 && asked <= 365 ? asked : undefined;
+  return (
+    <WithModel modelId={modelId} daysStanding={daysStanding}>
+      {(shown) => <Shown {...shown} tierId={tier} daysStanding={daysStanding ?? shown.studio.daysStanding} />}
+    </WithModel>
+  );
+}
+
+interface ShownProps extends ShownModel {
+  tierId: string | undefined;
+  daysStanding: number;
+}
+
+function Shown(props: ShownProps) {
+  const { model, view, sizers, tierId, daysStanding } = props;
+  const wide = useWide();
+  const send = useCommand();
+  const chosen = view.targets.find(({ tier }) => tier.id === tierId) ?? firstTarget(view);
+  const count = view.calibration?.readings.length ?? 0;
+
+  const addReading = () => router.navigate(`/shelf/${model.id}/reading`);
+  const checkBatch = () => {
+    if (!chosen) return;
+    const { widthMm: targetMm, toleranceMm } = chosen.target;
+    const id = newId();
+    send({
+      name: 'createCheck',
+      body: {
+        id,
+        modelId: model.id,
+        tierName: chosen.tier.name,
+        targetMm,
+        toleranceMm,
+        size: BATCH_SIZE,
+        startedAt: nowUtc(),
+      },
+    });
+    router.navigate(`/shelf/${model.id}/check/${id}`);
+  };
+  useKeys({ n: addReading, c: checkBatch });
+
+  const target = chosen ? (
+    <>
+      <Segmented
+        label="Tier"
+        options={view.targets.map(({ tier }) => ({ value: tier.id, title: tier.name }))}
+        value={chosen.tier.id}
+        onChange={(id) => router.setParams({ tier: id })}
+      />
+      <TargetPanel {...props} chosen={chosen} />
+      <StandingChoice days={daysStanding} onChange={(to) => router.setParams({ days: String(to) })} />
+    </>
+  ) : (
+    <Words>The studio has no tiers. Add one under Studio to get targets.</Words>
+  );
+  const evidence = (
+    <>
+      <CurveCard {...props} target={chosen?.target ?? null} />
+      <TargetSheet view={view} sizers={sizers} chosenId={chosen?.tier.id} />
+      <ReadingsCard model={model} view={view} />
+      <PastChecks model={model} />
+      <Words look="quiet">{FILLING_CAUTION}</Words>
+    </>
+  );
+  return (
+    <Page
+      title={modelName(model)}
+      subtitle={`${KIND_WORDS[model.kind].toLowerCase()}, ${FINISH_WORDS[model.finish].toLowerCase()} · ${model.colourName} · ${counted(count, 'reading')}${model.demo ? ' · demo data' : ''}`}
+      back={wide ? undefined : '/shelf'}
+      aside={
+        <IconButton
+          label="Change details"
+          icon={Pencil}
+          onPress={() => router.navigate(`/shelf/${model.id}/edit`)}
+        />
+      }
+      actions={
+        <>
+          <Button
+            title="Add reading"
+            tall
+            className="flex-1"
+            look={count === 0 ? 'primary' : 'secondary'}
+            onPress={addReading}
+          />
+          <Button
+            title="Check a batch"
+            tall
+            className="flex-1"
+            look={count === 0 ? 'secondary' : 'primary'}
+            disabled={!chosen}
+            onPress={checkBatch}
+          />
+        </>
+      }
+    >
+      {wide ? (
+        <View className="flex-row items-start gap-5">
+          <View className="flex-1 gap-4">{target}</View>
+          <View className="flex-1 gap-4">{evidence}</View>
+        </View>
+      ) : (
+        <>
+          {target}
+          {evidence}
+        </>
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,50 @@
+import { coreCheckResult, type CheckRecord, type ModelDetail } from '@leggero/contract';
+import { judgeBatch } from '@leggero/core';
+import { Link } from 'expo-router';
+import { Pressable, View } from 'react-native';
+
+import { useLengths } from '@/api/lengths';
+import { Card } from '@/ui/Card';
+import { Chip } from '@/ui/Chip';
+import { Words } from '@/ui/Words';
+import { VERDICT_WORDS, verdictText } from '@/wording/batch';
+
+/** The newest few are enough on this page. */
+const SHOWN = 5;
+
+/** Batches checked before, newest first, each with its verdict. */
+export function PastChecks({ model }: { model: ModelDetail }) {
+  const started = model.checks.filter((check) => check.results.length > 0).slice(0, SHOWN);
+  if (started.length === 0) return null;
+  return (
+    <Card title="Batches checked">
+      <View role="list">
+        {started.map((check) => (
+          <PastCheck key={check.id} check={check} />
+        ))}
+      </View>
+    </Card>
+  );
+}
+
+function PastCheck({ check }: { check: CheckRecord }) {
+  const { text } = useLengths();
+  const { targetMm, toleranceMm } = check;
+  const judged = judgeBatch({ targetMm, toleranceMm, results: check.results.map(coreCheckResult) });
+  if (!judged.ok) return null;
+  const { word, tone } = VERDICT_WORDS[judged.value.verdict];
+  const day = new Date(check.startedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
+  return (
+    <View role="listitem" className="border-b border-line">
+      <Link href={`/shelf/${check.modelId}/check/${check.id}`} asChild>
+        <Pressable role="link" className="min-h-[56px] flex-row items-center gap-3 px-2 py-1 active:bg-sunk">
+          <View className="flex-1">
+            <Words look="strong">{`${check.tierName} ${text(targetMm)}, ${day}`}</Words>
+            <Words look="quiet">{verdictText(judged.value)}</Words>
+          </View>
+          <Chip tone={tone} word={word} />
+        </Pressable>
+      </Link>
+    </View>
+  );
+}

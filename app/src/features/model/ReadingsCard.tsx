@@ -1,0 +1,101 @@
+import type { ModelDetail, ReadingRecord } from '@leggero/contract';
+import { shapeOf } from '@leggero/core';
+import Trash from 'lucide-react-native/icons/trash';
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { useLengths } from '@/api/lengths';
+import type { ModelView } from '@/api/modelView';
+import { useCommand } from '@/api/queries';
+import { Button, IconButton } from '@/ui/Button';
+import { Card } from '@/ui/Card';
+import { Words } from '@/ui/Words';
+import { doseText, OUTCOME_WORDS, SHAPE_WORDS } from '@/wording/trade';
+
+const COLUMNS = ['Strokes', 'Across', 'Shape', 'Felt'] as const;
+/** Longer lists open on request. */
+const SHORT = 12;
+
+/** The readings behind the curve, in the order taken; each can be deleted, and the last deletion undone. */
+export function ReadingsCard({ model, view }: { model: ModelDetail; view: ModelView }) {
+  const send = useCommand();
+  const [deleted, setDeleted] = useState<ReadingRecord | null>(null);
+  const [all, setAll] = useState(false);
+  const readings = view.calibration?.readings ?? [];
+  const shown = all ? readings : readings.slice(0, SHORT);
+  const outliers = new Set(view.fit?.outliers.map(({ index }) => readings[index]?.id));
+  if (readings.length === 0 && !deleted) return null;
+  const remove = (reading: ReadingRecord) => {
+    send({ name: 'deleteReading', id: reading.id });
+    setDeleted(reading);
+  };
+  const restore = () => {
+    if (deleted) send({ name: 'createReading', body: deleted });
+    setDeleted(null);
+  };
+  return (
+    <Card title={model.demo ? 'Readings (demo data)' : 'Readings'}>
+      <View role="table" aria-label="Readings">
+        <View role="row" className="flex-row items-center border-b border-line pb-1">
+          {COLUMNS.map((column) => (
+            <Words key={column} role="columnheader" look="quiet" className="flex-1">
+              {column}
+            </Words>
+          ))}
+          <View role="columnheader" aria-label="Delete" className="w-11" />
+        </View>
+        {shown.map((reading) => (
+          <ReadingRow
+            key={reading.id}
+            reading={reading}
+            setAside={outliers.has(reading.id)}
+            onDelete={() => remove(reading)}
+          />
+        ))}
+      </View>
+      {shown.length < readings.length ? (
+        <Button title={`Show all ${readings.length}`} look="plain" onPress={() => setAll(true)} />
+      ) : null}
+      {deleted ? (
+        <View role="status" className="mt-3 flex-row items-center gap-3">
+          <Words className="flex-1">{`Reading of ${doseText(deleted.dose)} deleted.`}</Words>
+          <Button title="Undo" onPress={restore} />
+        </View>
+      ) : null}
+    </Card>
+  );
+}
+
+interface ReadingRowProps {
+  reading: ReadingRecord;
+  setAside: boolean;
+  onDelete: () => void;
+}
+
+function ReadingRow({ reading, setAside, onDelete }: ReadingRowProps) {
+  const lengths = useLengths();
+  const { dose, widthMm, heightMm, outcome } = reading;
+  const shape = widthMm !== null && heightMm !== null ? shapeOf({ widthMm, heightMm }) : reading.shape;
+  const cells = [
+    doseText(dose),
+    widthMm === null ? '–' : lengths.text(widthMm),
+    shape ? SHAPE_WORDS[shape].toLowerCase() : '–',
+    setAside ? 'set aside' : OUTCOME_WORDS[outcome].toLowerCase(),
+  ];
+  return (
+    <View role="row" className="min-h-[44px] flex-row items-center border-b border-line">
+      {cells.map((cell, i) => (
+        <Words
+          key={COLUMNS[i]}
+          role="cell"
+          className={`flex-1 tabular-nums ${i === 3 && setAside ? 'text-edge' : ''}`}
+        >
+          {cell}
+        </Words>
+      ))}
+      <View role="cell">
+        <IconButton label={`Delete reading of ${doseText(dose)}`} icon={Trash} onPress={onDelete} />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,23 @@
+import { View } from 'react-native';
+
+import { Segmented } from '@/ui/Segmented';
+import { Words } from '@/ui/Words';
+import { standing } from '@/wording/trade';
+
+const CHOICES = [1, 3, 7, 21] as const;
+
+/** How long the piece must stand. */
+export function StandingChoice({ days, onChange }: { days: number; onChange: (days: number) => void }) {
+  const choices = CHOICES.some((choice) => choice === days) ? [...CHOICES] : [days, ...CHOICES];
+  return (
+    <View className="gap-1">
+      <Words look="label">Stands</Words>
+      <Segmented
+        label="Stands"
+        options={choices.map((choice) => ({ value: String(choice), title: standing(choice) }))}
+        value={String(days)}
+        onChange={(value) => onChange(Number(value))}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,128 @@
+import { useState } from 'react';
+import { Pressable, useWindowDimensions, View } from 'react-native';
+
+import { useLengths } from '@/api/lengths';
+import { bestHole, figureOf, modelName, type SizerChoice, type TierTarget } from '@/api/modelView';
+import { Aperture } from '@/ui/Aperture';
+import { inkOn } from '@/ui/Balloon';
+import { Chip } from '@/ui/Chip';
+import { useWide } from '@/ui/layout';
+import { LengthFigure } from '@/ui/LengthFigure';
+import { Words } from '@/ui/Words';
+import { heldBecause } from '@/wording/target';
+import { doseText, ORIGIN_WORDS } from '@/wording/trade';
+
+import { WhySheet } from './WhySheet';
+import type { ShownModel } from './WithModel';
+
+interface TargetPanelProps extends ShownModel {
+  chosen: TierTarget;
+  daysStanding: number;
+}
+
+const MOST_PX = 330;
+
+/** One target: the aperture with its width, the tools that reach it side by side, where it comes from and why. */
+export function TargetPanel(props: TargetPanelProps) {
+  const { model, view, sizers, chosen } = props;
+  const { target, tier } = chosen;
+  const lengths = useLengths();
+  const [whyOpen, setWhyOpen] = useState(false);
+  const window = useWindowDimensions();
+  const wide = useWide();
+  const size = wide ? MOST_PX : Math.min(window.width - 90, MOST_PX, window.height * 0.36);
+  const { dose } = target;
+  const sure = dose ? ` ±${lengths.bare((dose.highMm - dose.lowMm) / 2) || '0'}` : '';
+  return (
+    <View className="gap-4">
+      <View className="items-center">
+        <View>
+          <Aperture
+            {...figureOf(model, view.fit, target.widthMm)}
+            target={target}
+            size={size}
+            marks
+            label={`${modelName(model)}, ${tier.name}: ${lengths.text(target.widthMm)} across, ${lengths.text(target.toleranceMm)} either way`}
+          />
+          <View
+            aria-hidden
+            pointerEvents="none"
+            className="absolute inset-x-0 items-center"
+            style={{ top: size * 0.3 }}
+          >
+            <LengthFigure
+              parts={lengths.parts(target.widthMm)}
+              size={Math.min(104, Math.max(88, size * 0.32))}
+              colour={inkOn(model.colourHex)}
+            />
+            <Words style={{ color: inkOn(model.colourHex) }}>{`${lengths.unit} across`}</Words>
+          </View>
+        </View>
+      </View>
+      <View className="flex-row gap-2">
+        <HoleTool
+          choice={bestHole(sizers, target.widthMm)}
+          many={sizers.length > 1}
+          none={sizers.length === 0}
+        />
+        <Tool
+          title="Pump strokes"
+          figure={dose ? doseText(dose.dose) : '–'}
+          note={
+            dose
+              ? `lands ${lengths.bare(dose.nextLowMm)} to ${lengths.bare(dose.nextHighMm)}`
+              : 'after a reading'
+          }
+        />
+        <Tool
+          title="Tape around"
+          figure={lengths.bare(target.circumferenceMm)}
+          note={lengths.unit === 'in' ? 'inches' : 'cm'}
+        />
+      </View>
+      <View className="flex-row items-center gap-2">
+        <Chip
+          tone={target.origin === 'measured' ? 'measured' : 'plain'}
+          word={`${ORIGIN_WORDS[target.origin]}${sure}`}
+        />
+        <Words look="label" className="flex-1">
+          {heldBecause(target, lengths.text)}
+        </Words>
+        <Pressable
+          role="button"
+          aria-label="Why this target"
+          onPress={() => setWhyOpen(true)}
+          className="min-h-[44px] min-w-[44px] items-center justify-center"
+        >
+          <Words look="strong" className="text-pine underline">
+            Why
+          </Words>
+        </Pressable>
+      </View>
+      <WhySheet {...props} open={whyOpen} onClose={() => setWhyOpen(false)} />
+    </View>
+  );
+}
+
+function HoleTool({ choice, many, none }: { choice: SizerChoice | null; many: boolean; none: boolean }) {
+  const lengths = useLengths();
+  if (!choice)
+    return <Tool title="Sizer hole" figure="–" note={none ? 'no sizer yet' : 'none is large enough'} />;
+  const { hole } = choice.choice;
+  const how = choice.choice.how === 'gap' ? `leave ${lengths.text(choice.choice.gapMm)} gap` : 'just passes';
+  return <Tool title="Sizer hole" figure={hole.label} note={many ? `${how}, ${choice.sizer.name}` : how} />;
+}
+
+function Tool({ title, figure, note }: { title: string; figure: string; note: string }) {
+  return (
+    <View className="flex-1 rounded-card border border-line bg-surface px-3 py-2">
+      <Words look="quiet" numberOfLines={1}>
+        {title}
+      </Words>
+      <Words look="figure" numberOfLines={1}>
+        {figure}
+      </Words>
+      <Words look="quiet">{note}</Words>
+    </View>
+  );
+}

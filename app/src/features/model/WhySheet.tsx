@@ -1,0 +1,94 @@
+import { View } from 'react-native';
+
+import { newId, nowUtc } from '@/api/id';
+import { useLengths } from '@/api/lengths';
+import type { TierTarget } from '@/api/modelView';
+import { useCommand } from '@/api/queries';
+import { Button } from '@/ui/Button';
+import { Chip } from '@/ui/Chip';
+import { Sheet } from '@/ui/Sheet';
+import { Words } from '@/ui/Words';
+import { cautionText, noteText, reasonText } from '@/wording/target';
+import { strokes } from '@/wording/trade';
+
+import type { ShownModel } from './WithModel';
+
+interface WhySheetProps extends ShownModel {
+  chosen: TierTarget;
+  daysStanding: number;
+  open: boolean;
+  onClose: () => void;
+}
+
+/** The chain of reasons of a target, what to mind, and the target that was kept. */
+export function WhySheet({
+  model,
+  view,
+  chosen: { tier, target },
+  daysStanding,
+  open,
+  onClose,
+}: WhySheetProps) {
+  const { text } = useLengths();
+  const send = useCommand();
+  const kept = model.targets.find(({ tierName }) => tierName === tier.name);
+  const keep = () =>
+    send({
+      name: 'acceptTarget',
+      body: {
+        id: newId(),
+        modelId: model.id,
+        tierId: tier.id,
+        tierName: tier.name,
+        widthMm: target.widthMm,
+        toleranceMm: target.toleranceMm,
+        dose: target.dose?.dose ?? null,
+        origin: target.origin,
+        daysStanding,
+        acceptedAt: nowUtc(),
+      },
+    });
+  return (
+    <Sheet title={`Why ${text(target.widthMm)}`} open={open} onClose={onClose}>
+      <View role="list" className="gap-3">
+        {target.reasons.map((reason) => (
+          <View key={reason.code} role="listitem" className="flex-row items-start gap-3">
+            <View className="w-[104px]">
+              <Chip tone={'acted' in reason && reason.acted ? 'edge' : 'plain'} word={reasonState(reason)} />
+            </View>
+            <Words className="flex-1">{reasonText(reason, text, tier.name)}</Words>
+          </View>
+        ))}
+      </View>
+      {target.dose ? (
+        <Words>
+          {`${strokes(target.dose.dose)} ${target.dose.dose === 1 ? 'gives' : 'give'} ${text(target.dose.widthMm)} on average; the next single balloon lands between ${text(target.dose.nextLowMm)} and ${text(target.dose.nextHighMm)}.`}
+        </Words>
+      ) : null}
+      {[
+        ...target.cautions.map((caution) => cautionText(caution, text)),
+        ...(view.fit?.notes ?? []).map(noteText),
+      ].map((sentence) => (
+        <View key={sentence} className="flex-row items-start gap-3">
+          <View className="w-[104px]">
+            <Chip tone="edge" word="mind" />
+          </View>
+          <Words className="flex-1">{sentence}</Words>
+        </View>
+      ))}
+      <View className="gap-2 border-t border-line pt-4">
+        <Words look="quiet">
+          {kept
+            ? `Kept: ${text(kept.widthMm)} on ${new Date(kept.acceptedAt).toLocaleDateString()}, revision ${kept.revision}. Later readings do not change it.`
+            : 'Use this target to keep it as it is now; later readings then do not change it.'}
+        </Words>
+        <Button title="Use this target" onPress={keep} />
+      </View>
+    </Sheet>
+  );
+}
+
+function reasonState(reason: TierTarget['target']['reasons'][number]): string {
+  if (reason.code === 'tier') return 'wish';
+  return reason.acted ? 'holds' : 'leaves room';
+}

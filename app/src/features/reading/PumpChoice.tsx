@@ -1,0 +1,99 @@
+import { useState } from 'react';
+import { Switch, View } from 'react-native';
+
+import { newId, nowUtc } from '@/api/id';
+import { useCommand } from '@/api/queries';
+import type { ShownModel } from '@/features/model/WithModel';
+import { Button } from '@/ui/Button';
+import { Labelled } from '@/ui/Field';
+import { Segmented } from '@/ui/Segmented';
+import { Words } from '@/ui/Words';
+
+/** How the next reading's calibration is chosen: the one there is, or a new one with another pump or preparation. */
+export interface CalibrationStart {
+  /** A new calibration will be started with these; null while the present one goes on. */
+  fresh: { pumpId: string | null; preStretched: boolean } | null;
+  setFresh: (fresh: CalibrationStart['fresh']) => void;
+  /** The calibration to add to, made if need be. */
+  ensure: () => string;
+}
+
+/** Keeps the choice of calibration for the reading page. */
+export function useCalibrationStart({ model, view, pumps }: ShownModel): CalibrationStart {
+  const send = useCommand();
+  const present = view.calibration;
+  const [asked, setFresh] = useState<CalibrationStart['fresh']>(null);
+  const fresh = asked ?? (present ? null : { pumpId: pumps[0]?.id ?? null, preStretched: false });
+  return {
+    fresh,
+    setFresh,
+    ensure() {
+      if (!fresh && present) return present.id;
+      const id = newId();
+      const pumpId = fresh?.pumpId ?? pumps[0]?.id ?? newPump();
+      send({
+        name: 'createCalibration',
+        body: {
+          id,
+          modelId: model.id,
+          pumpId,
+          preStretched: fresh?.preStretched ?? false,
+          roundedOff: false,
+          startedAt: nowUtc(),
+        },
+      });
+      setFresh(null);
+      return id;
+    },
+  };
+
+  /** Someone who has deleted all pumps still has one in hand. */
+  function newPump(): string {
+    const id = newId();
+    send({ name: 'createPump', body: { id, name: 'Hand pump', kind: 'hand', strokeVolumeL: null } });
+    return id;
+  }
+}
+
+/** With which pump, and prepared how. */
+export function PumpChoice({ view, pumps, start }: ShownModel & { start: CalibrationStart }) {
+  const { fresh, setFresh } = start;
+  if (!fresh) {
+    const { calibration } = view;
+    const pump = pumps.find(({ id }) => id === calibration?.pumpId);
+    return (
+      <View className="flex-row items-center gap-2">
+        <Words look="quiet" className="flex-1">
+          {`${pump?.name ?? 'Pump'} · ${calibration?.preStretched ? 'pre-stretched' : 'not pre-stretched'}`}
+        </Words>
+        <Button
+          title="Start another"
+          look="plain"
+          onPress={() => setFresh({ pumpId: pump?.id ?? null, preStretched: false })}
+        />
+      </View>
+    );
+  }
+  return (
+    <View className="gap-3">
+      {pumps.length > 1 ? (
+        <Labelled label="Pump">
+          <Segmented
+            label="Pump"
+            options={pumps.map(({ id, name }) => ({ value: id, title: name }))}
+            value={fresh.pumpId}
+            onChange={(pumpId) => setFresh({ ...fresh, pumpId })}
+          />
+        </Labelled>
+      ) : null}
+      <View className="min-h-[44px] flex-row items-center justify-between">
+        <Words>Pre-stretched</Words>
+        <Switch
+          aria-label="Pre-stretched"
+          value={fresh.preStretched}
+          onValueChange={(preStretched) => setFresh({ ...fresh, preStretched })}
+        />
+      </View>
+    </View>
+  );
+}

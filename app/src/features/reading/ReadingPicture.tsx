@@ -1,0 +1,46 @@
+import { TRADE } from '@leggero/core';
+import { View } from 'react-native';
+
+import type { Lengths } from '@/api/lengths';
+import { figureOf } from '@/api/modelView';
+import type { ShownModel } from '@/features/model/WithModel';
+import { Aperture } from '@/ui/Aperture';
+import { CurveChart } from '@/ui/CurveChart';
+import { useWide } from '@/ui/layout';
+
+import type { Draft } from './draft';
+
+interface ReadingPictureProps extends ShownModel {
+  draft: Draft;
+  lengths: Lengths;
+}
+
+/** The balloon as it stands now, to scale in its nominal outline, and the curve that forms. */
+export function ReadingPicture({ model, view, draft, lengths }: ReadingPictureProps) {
+  const wide = useWide();
+  const figure = figureOf(model, view.fit, draft.widthMm);
+  const aspect = draft.shape ? TRADE.shapeAnswerAspect.value[draft.shape] : figure.heightMm / figure.widthMm;
+  const heightMm = draft.heightMm ?? draft.widthMm * aspect;
+  const readings = view.calibration?.readings ?? [];
+  return (
+    <View className={wide ? 'items-center gap-4' : 'flex-row items-center gap-3'}>
+      <Aperture
+        {...figure}
+        heightMm={heightMm}
+        size={wide ? 260 : 128}
+        label={`${lengths.text(draft.widthMm)} across in the outline of its nominal size`}
+      />
+      {readings.length > 0 ? (
+        <View className={wide ? 'w-full' : 'flex-1'}>
+          <CurveChart
+            nominalMm={model.nominalMm}
+            readings={readings}
+            fit={view.fit}
+            lengths={lengths}
+            height={wide ? 260 : 160}
+          />
+        </View>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,75 @@
+import { router, usePathname } from 'expo-router';
+import Plus from 'lucide-react-native/icons/plus';
+import { useMemo, useRef, useState } from 'react';
+import { View, type TextInput } from 'react-native';
+
+import { modelName } from '@/api/modelView';
+import { useShelf, useStudio, useTiers } from '@/api/queries';
+import { Button, IconButton } from '@/ui/Button';
+import { Page } from '@/ui/Page';
+import { SearchField } from '@/ui/SearchField';
+import { Empty, Failed, Loading } from '@/ui/States';
+import { useKeys } from '@/ui/useKeys';
+import { counted } from '@/wording/trade';
+
+import { ShelfRow } from './ShelfRow';
+
+const addBalloon = () => router.navigate('/shelf/new');
+/** From here on a list wants searching. */
+const MANY = 6;
+
+/** Every balloon model, each with its first target as a small aperture. */
+export function ShelfList() {
+  const shelf = useShelf();
+  const tiers = useTiers().data;
+  const studio = useStudio().data;
+  const path = usePathname();
+  const [sought, setSought] = useState('');
+  const search = useRef<TextInput>(null);
+  const onShelf = path === '/shelf';
+  useKeys({ '/': () => search.current?.focus(), ...(onShelf ? { n: addBalloon } : {}) });
+
+  const models = shelf.data;
+  const found = useMemo(() => {
+    const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+    const textOf = (model: NonNullable<typeof models>[number]) =>
+      `${modelName(model)} ${model.colourName} ${model.finish} ${model.kind}`.toLowerCase();
+    return models?.filter((model) => words.every((word) => textOf(model).includes(word)));
+  }, [models, sought]);
+
+  const ready = models && found && tiers && studio;
+  return (
+    <Page
+      title="Shelf"
+      subtitle={ready ? counted(models.length, 'balloon') : undefined}
+      aside={<IconButton label="Add a balloon" icon={Plus} onPress={addBalloon} />}
+    >
+      {shelf.error && !ready ? (
+        <Failed sentence="The shelf could not be read." onRetry={shelf.refetch} />
+      ) : !ready ? (
+        <Loading what="the shelf" />
+      ) : models.length === 0 ? (
+        <Empty
+          sentence="Add the first balloon: its line, size and colour are on the bag."
+          action={<Button title="Add a balloon" look="primary" tall onPress={addBalloon} />}
+        />
+      ) : (
+        <View className="gap-2">
+          {models.length >= MANY ? (
+            <SearchField ref={search} label="Search the shelf" value={sought} onChangeText={setSought} />
+          ) : null}
+          {found.map((model) => (
+            <ShelfRow
+              key={model.id}
+              model={model}
+              tiers={tiers}
+              studio={studio}
+              chosen={path.startsWith(`/shelf/${model.id}`)}
+            />
+          ))}
+          {found.length === 0 ? <Empty sentence={`No balloon here matches “${sought}”.`} /> : null}
+        </View>
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,66 @@
+import type { ShelfModel, Studio, TierRecord } from '@leggero/contract';
+import { Link } from 'expo-router';
+import { memo, useMemo } from 'react';
+import { Pressable, View } from 'react-native';
+
+import { useLengths } from '@/api/lengths';
+import { figureOf, firstTarget, modelName, viewModel } from '@/api/modelView';
+import { Aperture } from '@/ui/Aperture';
+import { Words } from '@/ui/Words';
+import { counted, FINISH_WORDS, KIND_WORDS, ORIGIN_WORDS } from '@/wording/trade';
+
+interface ShelfRowProps {
+  model: ShelfModel;
+  tiers: TierRecord[];
+  studio: Studio;
+  chosen: boolean;
+}
+
+/** A model in the list: its aperture, its name, its first target and how well that is known. */
+export const ShelfRow = memo(function ShelfRow({ model, tiers, studio, chosen }: ShelfRowProps) {
+  const lengths = useLengths();
+  const view = useMemo(() => viewModel({ model, tiers, studio }), [model, tiers, studio]);
+  const first = firstTarget(view);
+  const name = modelName(model);
+  const count = view.calibration?.readings.length ?? 0;
+  return (
+    <Link href={`/shelf/${model.id}`} asChild>
+      <Pressable
+        role="link"
+        aria-label={`${name}, ${model.colourName}`}
+        aria-current={chosen ? 'page' : undefined}
+        className={`flex-row items-center gap-3 rounded-card border p-3 active:bg-sunk ${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
+      >
+        <Aperture
+          {...figureOf(model, view.fit, first?.target.widthMm ?? model.nominalMm)}
+          target={first?.target}
+          size={60}
+          label={
+            first
+              ? `${model.colourName}, ${first.tier.name} ${lengths.text(first.target.widthMm)}`
+              : model.colourName
+          }
+        />
+        <View className="flex-1">
+          <Words look="strong" numberOfLines={1}>
+            {name}
+          </Words>
+          <Words look="quiet" numberOfLines={1}>
+            {`${model.colourName} · ${KIND_WORDS[model.kind].toLowerCase()}, ${FINISH_WORDS[model.finish].toLowerCase()}`}
+          </Words>
+          <Words look="quiet" numberOfLines={1}>
+            {count === 0 ? 'not calibrated yet' : counted(count, 'reading')}
+          </Words>
+        </View>
+        {first ? (
+          <View className="items-end">
+            <Words look="figure" className="text-[24px] leading-8">
+              {lengths.bare(first.target.widthMm)}
+            </Words>
+            <Words look="quiet">{ORIGIN_WORDS[first.target.origin]}</Words>
+          </View>
+        ) : null}
+      </Pressable>
+    </Link>
+  );
+});

@@ -1,0 +1,80 @@
+import { STEP_MM } from '@leggero/core';
+import type { Studio } from '@leggero/contract';
+import { View } from 'react-native';
+
+import { useCommand, useStudio, useTiers } from '@/api/queries';
+import { Card } from '@/ui/Card';
+import { Labelled } from '@/ui/Field';
+import { Page } from '@/ui/Page';
+import { Segmented } from '@/ui/Segmented';
+import { Failed, Loading } from '@/ui/States';
+import { useThemeChoice, type ThemeChoice } from '@/ui/theme';
+import { Words } from '@/ui/Words';
+
+import { StudioName } from './StudioName';
+import { TierList } from './TierList';
+
+type Rounding = 'quarter' | 'eighth' | 'metric';
+const ROUNDINGS: readonly { value: Rounding; title: string; patch: Pick<Studio, 'unit' | 'stepMm'> }[] = [
+  { value: 'quarter', title: 'Inches, ¼', patch: { unit: 'in', stepMm: STEP_MM.quarterInch } },
+  { value: 'eighth', title: 'Inches, ⅛', patch: { unit: 'in', stepMm: STEP_MM.eighthInch } },
+  { value: 'metric', title: 'cm', patch: { unit: 'cm', stepMm: STEP_MM.millimetre } },
+];
+const THEMES: readonly { value: ThemeChoice; title: string }[] = [
+  { value: 'system', title: 'As the device' },
+  { value: 'light', title: 'Light' },
+  { value: 'dark', title: 'Evening' },
+];
+
+/** How this studio speaks of lengths, its tiers, and how the app looks on this device. */
+export function StudioPage() {
+  const studio = useStudio();
+  const tiers = useTiers();
+  const send = useCommand();
+  const { choice, choose } = useThemeChoice();
+  if (!studio.data || !tiers.data) {
+    return (
+      <Page title="Studio">
+        {studio.error ? (
+          <Failed sentence="The studio could not be read." onRetry={studio.refetch} />
+        ) : (
+          <Loading what="the studio" />
+        )}
+      </Page>
+    );
+  }
+  const { unit, stepMm } = studio.data;
+  const rounding = ROUNDINGS.find(
+    ({ patch }) => patch.unit === unit && Math.abs(patch.stepMm - stepMm) < 0.01,
+  );
+  const round = (value: Rounding) => {
+    const patch = ROUNDINGS.find((each) => each.value === value)?.patch;
+    if (patch) send({ name: 'changeStudio', body: patch });
+  };
+  return (
+    <Page title="Studio">
+      <View className="w-full max-w-[640px] gap-4">
+        <Card>
+          <View className="gap-4">
+            <StudioName key={studio.data.id} name={studio.data.name} />
+            <Labelled label="Lengths">
+              <Segmented
+                label="Lengths"
+                options={ROUNDINGS}
+                value={rounding?.value ?? null}
+                onChange={round}
+              />
+            </Labelled>
+            <Labelled label="Theme on this device">
+              <Segmented label="Theme" options={THEMES} value={choice} onChange={choose} />
+            </Labelled>
+          </View>
+        </Card>
+        <TierList tiers={tiers.data} />
+        <Words look="quiet">
+          Leggero gives estimates, not engineering approval. Local rules and licensed practice come first.
+        </Words>
+      </View>
+    </Page>
+  );
+}

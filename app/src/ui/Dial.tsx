@@ -1,0 +1,135 @@
+import Minus from 'lucide-react-native/icons/minus';
+import Plus from 'lucide-react-native/icons/plus';
+import { useMemo, useRef, useState } from 'react';
+import { PanResponder, View, type LayoutChangeEvent } from 'react-native';
+import Svg, { Line, Polygon, Text as SvgText } from 'react-native-svg';
+
+import { usePalette } from './theme';
+import { StepButton } from './Stepper';
+
+interface DialProps {
+  label: string;
+  /** mm */
+  value: number;
+  /** What the value reads as, for those who hear it. */
+  spoken: string;
+  least: number;
+  most: number;
+  /** mm between two places the dial can stand. */
+  step: number;
+  /** Steps from one long mark to the next, and what stands at them. */
+  stepsPerMark: number;
+  markOf: (mm: number) => string;
+  onChange: (mm: number) => void;
+}
+
+const HEIGHT = 64;
+const PX_PER_STEP = 14;
+
+/** A ruler under a needle: drag it, tap its ends, or use the arrow keys. */
+export function Dial({ label, value, spoken, least, most, step, stepsPerMark, markOf, onChange }: DialProps) {
+  const palette = usePalette();
+  const [width, setWidth] = useState(240);
+  const at = Math.round(value / step);
+  const clamp = (count: number) =>
+    Math.min(Math.floor(most / step), Math.max(Math.ceil(least / step), count));
+  const move = (count: number) => onChange(clamp(count) * step);
+
+  // The responder is made once; what it needs of the present lies in a ref.
+  const present = useRef({ at, move });
+  present.current = { at, move };
+  const responder = useMemo(() => {
+    let from = 0;
+    return PanResponder.create({
+      onStartShouldSetPanResponder: () => true,
+      onMoveShouldSetPanResponder: (_, { dx, dy }) => Math.abs(dx) > Math.abs(dy),
+      onPanResponderTerminationRequest: () => false,
+      onPanResponderGrant: () => {
+        from = present.current.at;
+      },
+      onPanResponderMove: (_, { dx }) => present.current.move(from - Math.round(dx / PX_PER_STEP)),
+    });
+  }, []);
+
+  const half = Math.ceil(width / 2 / PX_PER_STEP) + 1;
+  const marks = Array.from({ length: 2 * half + 1 }, (_, i) => at - half + i).filter(
+    (count) => clamp(count) === count,
+  );
+  const keys = {
+    onKeyDown: (event: { key: string; preventDefault(): void }) => {
+      const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: stepsPerMark, PageDown: -stepsPerMark }[event.key];
+      if (by === undefined) return;
+      event.preventDefault();
+      move(at + by);
+    },
+  }; // prettier-ignore
+
+  return (
+    <View className="flex-row items-center gap-2">
+      <StepButton
+        icon={Minus}
+        label={`Smaller: ${label}`}
+        disabled={clamp(at - 1) === at}
+        onPress={() => move(at - 1)}
+      />
+      <View
+        {...responder.panHandlers}
+        {...(keys as object)}
+        role="slider"
+        tabIndex={0}
+        aria-label={label}
+        aria-valuemin={least}
+        aria-valuemax={most}
+        aria-valuenow={value}
+        aria-valuetext={spoken}
+        onLayout={(event: LayoutChangeEvent) => setWidth(event.nativeEvent.layout.width)}
+        className="flex-1 cursor-grab touch-none select-none overflow-hidden rounded-card border border-line bg-surface"
+        style={{ height: HEIGHT }}
+      >
+        <Svg width={width} height={HEIGHT} aria-hidden>
+          {marks.map((count) => {
+            const x = width / 2 + (count - at) * PX_PER_STEP;
+            const long = count % stepsPerMark === 0;
+            return (
+              <Line
+                key={count}
+                x1={x}
+                x2={x}
+                y1={0}
+                y2={long ? 24 : count % (stepsPerMark / 2) === 0 ? 17 : 11}
+                stroke={long ? palette.ink : palette.quiet}
+                strokeWidth={long ? 2 : 1}
+              />
+            );
+          })}
+          {marks
+            .filter((count) => count % stepsPerMark === 0)
+            .map((count) => (
+              <SvgText
+                key={count}
+                x={width / 2 + (count - at) * PX_PER_STEP}
+                y={44}
+                fontSize={15}
+                fontFamily="BricolageGrotesque_700Bold"
+                fill={palette.quiet}
+                textAnchor="middle"
+              >
+                {markOf(count * step)}
+              </SvgText>
+            ))}
+          <Line x1={width / 2} x2={width / 2} y1={0} y2={HEIGHT - 10} stroke={palette.kiln} strokeWidth={3} />
+          <Polygon
+            points={`${width / 2 - 7},${HEIGHT} ${width / 2 + 7},${HEIGHT} ${width / 2},${HEIGHT - 12}`}
+            fill={palette.kiln}
+          />
+        </Svg>
+      </View>
+      <StepButton
+        icon={Plus}
+        label={`Larger: ${label}`}
+        disabled={clamp(at + 1) === at}
+        onPress={() => move(at + 1)}
+      />
+    </View>
+  );
+}

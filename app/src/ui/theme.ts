@@ -1,0 +1,35 @@
+import { colorScheme, useColorScheme } from 'nativewind';
+import { create } from 'zustand';
+import { createJSONStorage, persist } from 'zustand/middleware';
+
+import { DAY, EVENING, type Palette } from './palette';
+
+/** Light, Evening, or as the device has it. */
+export type ThemeChoice = 'system' | 'light' | 'dark';
+
+interface ThemeState {
+  choice: ThemeChoice;
+  choose(choice: ThemeChoice): void;
+}
+
+/** The theme this device was set to. */
+export const useThemeChoice = create<ThemeState>()(
+  persist(
+    (set) => ({
+      choice: 'system',
+      choose: (choice) => set({ choice }),
+    }),
+    { name: 'leggero-theme', storage: createJSONStorage(() => localStorage) },
+  ),
+);
+
+/** Puts the chosen theme on the page, now and when the choice changes. */
+export function followTheme(): () => void {
+  colorScheme.set(useThemeChoice.getState().choice);
+  return useThemeChoice.subscribe(({ choice }) => colorScheme.set(choice));
+}
+
+/** The colours drawings use under the theme in force. */
+export function usePalette(): Palette {
+  return useColorScheme().colorScheme === 'dark' ? EVENING : DAY;
+}

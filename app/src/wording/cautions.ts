@@ -1,0 +1,3 @@
+/** The usual cautions, where they apply. Not a replacement for local rules or licensed practice. */
+export const FILLING_CAUTION =
+  'Size at arm’s length and mind eyes and ears when filling towards the limit. Latex allergy: ask the client. Broken pieces choke small children: collect them at once.';
