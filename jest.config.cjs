@@ -4,9 +4,7 @@ const node = (name, extra = {}) => ({
   testEnvironment: 'node',
   testMatch: ['**/*.test.ts', '**/*.test.mjs'],
   moduleFileExtensions: ['ts', 'tsx', 'mjs', 'js', 'json', 'node'],
-  transform: {
-    '\\.(ts|tsx|mjs|js)$': ['@swc/jest', { jsc: { target: 'es2022' }, module: { type: 'commonjs' } }],
-  },
+  transform: { '\\.(ts|tsx|mjs)$': `${__dirname}/scripts/jest-esbuild.cjs` },
   ...extra,
 });
 

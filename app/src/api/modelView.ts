@@ -68,10 +68,10 @@ export interface SizerChoice {
   choice: HoleChoice<HoleRecord>;
 }
 
-/** The best hole among the studio's sizers: one of the target's own size before any gap, then the smallest gap. */
+/** The best hole among the studio's sizers: one of the target's own size before any gap, then the smallest gap, then the sizer with most holes. */
 export function bestHole(sizers: readonly SizerRecord[], targetMm: number): SizerChoice | null {
   let best: SizerChoice | null = null;
-  for (const sizer of sizers) {
+  for (const sizer of [...sizers].sort((a, b) => b.holes.length - a.holes.length)) {
     const result = chooseHole({ targetMm, holes: sizer.holes });
     if (!result.ok) continue;
     if (!best || gapOf(result.value) < gapOf(best.choice)) best = { sizer, choice: result.value };

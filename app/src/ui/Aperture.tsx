@@ -32,8 +32,8 @@ export function Aperture(props: ApertureProps) {
   const heightMm = useTween(props.heightMm);
   const ringMm = useTween(target?.widthMm ?? nominalMm);
   // The view is cut to the nominal size, so that a fuller balloon fills more of it.
-  const reach = nominalMm * (marks ? 0.62 : 0.54);
-  const below = nominalMm * (marks ? 0.66 : 0.68);
+  const reach = nominalMm * (marks ? 0.575 : 0.54);
+  const below = nominalMm * (marks ? 0.62 : 0.68);
   const scale = size / (2 * reach);
   const hair = 1.6 / scale;
   return (
@@ -44,7 +44,7 @@ export function Aperture(props: ApertureProps) {
         viewBox={`${-reach} ${-reach} ${2 * reach} ${reach + below}`}
         aria-hidden
       >
-        {marks ? <Marks radiusMm={nominalMm * 0.575} hair={hair} colour={palette.line} /> : null}
+        {marks ? <Marks radiusMm={nominalMm * 0.535} hair={hair} colour={palette.line} /> : null}
         {target ? (
           <Circle r={ringMm / 2} fill="none" stroke={palette.pineWash} strokeWidth={2 * target.toleranceMm} />
         ) : (
@@ -68,7 +68,7 @@ export function Aperture(props: ApertureProps) {
             r={ringMm / 2}
             fill="none"
             stroke={outside ? palette.out : palette.ink}
-            strokeWidth={outside ? 2 * hair : hair}
+            strokeWidth={outside ? 1.5 * hair : hair}
           />
         ) : null}
       </Svg>

@@ -19,7 +19,7 @@ interface CurveChartProps {
   height?: number;
 }
 
-const MARGIN = { top: 10, right: 12, bottom: 30, left: 40 };
+const MARGIN = { top: 10, right: 12, bottom: 42, left: 40 };
 const SAMPLES = 48;
 const FONT = 'HankenGrotesk_400Regular';
 
@@ -30,12 +30,12 @@ interface CurvePoint {
   highMm: number;
 }
 
-function curveOf(fit: CalibrationFit, toDose: number): CurvePoint[] {
+function curveOf(fit: CalibrationFit, toDose: number, leastMm: number): CurvePoint[] {
   const points: CurvePoint[] = [];
   for (let i = 1; i <= SAMPLES; i += 1) {
     const dose = (toDose * i) / SAMPLES;
     const width = predictWidth({ fit, dose });
-    if (width.ok && width.value.lowMm > 0) points.push({ dose, ...width.value });
+    if (width.ok && width.value.lowMm > leastMm) points.push({ dose, ...width.value });
   }
   return points;
 }
@@ -55,14 +55,15 @@ export function CurveChart({
   const mostDose = Math.max(2, ...readings.map(({ dose }) => dose), target?.dose?.dose ?? 0) * 1.12;
   const mostMm = Math.max(nominalMm, ...seen.map(({ widthMm }) => widthMm)) * 1.04;
   const leastMm = Math.min(0.5 * nominalMm, ...seen.map(({ widthMm }) => widthMm)) * 0.85;
-  const curve = useMemo(() => (fit ? curveOf(fit, mostDose) : []), [fit, mostDose]);
+  const curve = useMemo(() => (fit ? curveOf(fit, mostDose, leastMm) : []), [fit, mostDose, leastMm]);
 
   const x = scaleLinear([0, mostDose], [MARGIN.left, width - MARGIN.right]);
   const y = scaleLinear([leastMm, mostMm], [height - MARGIN.bottom, MARGIN.top]).clamp(true);
   const unitMm = lengths.unit === 'in' ? 25.4 : 10;
-  const widthTicks = scaleLinear([leastMm / unitMm, mostMm / unitMm])
+  const widthTicks = scaleLinear()
+    .domain([leastMm / unitMm, mostMm / unitMm])
     .ticks(5)
-    .filter(Number.isInteger);
+    .filter((tick) => Number.isInteger(tick) && tick * unitMm < mostMm - 0.06 * nominalMm);
   const oval = fit?.shape.roundLimit.kind === 'shown' ? fit.shape.roundLimit.widthMm : null;
   const outliers = new Set(fit?.outliers.map(({ index }) => readings[index]?.id));
   const bandPath = area<CurvePoint>()
@@ -142,12 +143,22 @@ export function CurveChart({
           <SvgText
             x={width - MARGIN.right}
             y={height - 1}
-            fontSize={12}
+            fontSize={13}
             fontFamily={FONT}
             fill={palette.quiet}
             textAnchor="end"
           >
-            {`strokes → , ${lengths.unit} across ↑`}
+            strokes
+          </SvgText>
+          <SvgText
+            x={MARGIN.left - 8}
+            y={y(mostMm) + 5}
+            fontSize={13}
+            fontFamily={FONT}
+            fill={palette.quiet}
+            textAnchor="end"
+          >
+            {lengths.unit}
           </SvgText>
           <Path d={bandPath(curve) ?? ''} fill={palette.pine} opacity={0.16} />
           <Path d={curvePath(curve) ?? ''} fill="none" stroke={palette.pine} strokeWidth={2.5} />

@@ -1,7 +1,7 @@
 import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
-import { useMemo, useRef, useState } from 'react';
-import { PanResponder, View, type LayoutChangeEvent } from 'react-native';
+import { useRef, useState } from 'react';
+import { View, type GestureResponderEvent, type LayoutChangeEvent } from 'react-native';
 import Svg, { Line, Polygon, Text as SvgText } from 'react-native-svg';
 
 import { usePalette } from './theme';
@@ -35,21 +35,19 @@ export function Dial({ label, value, spoken, least, most, step, stepsPerMark, ma
     Math.min(Math.floor(most / step), Math.max(Math.ceil(least / step), count));
   const move = (count: number) => onChange(clamp(count) * step);
 
-  // The responder is made once; what it needs of the present lies in a ref.
-  const present = useRef({ at, move });
-  present.current = { at, move };
-  const responder = useMemo(() => {
-    let from = 0;
-    return PanResponder.create({
-      onStartShouldSetPanResponder: () => true,
-      onMoveShouldSetPanResponder: (_, { dx, dy }) => Math.abs(dx) > Math.abs(dy),
-      onPanResponderTerminationRequest: () => false,
-      onPanResponderGrant: () => {
-        from = present.current.at;
-      },
-      onPanResponderMove: (_, { dx }) => present.current.move(from - Math.round(dx / PX_PER_STEP)),
-    });
-  }, []);
+  const grip = useRef({ pageX: 0, at: 0 });
+  const drag = {
+    onStartShouldSetResponder: () => true,
+    onMoveShouldSetResponder: () => true,
+    onResponderTerminationRequest: () => false,
+    onResponderGrant: ({ nativeEvent }: GestureResponderEvent) => {
+      grip.current = { pageX: nativeEvent.pageX, at };
+    },
+    onResponderMove: ({ nativeEvent }: GestureResponderEvent) => {
+      const to = grip.current.at - Math.round((nativeEvent.pageX - grip.current.pageX) / PX_PER_STEP);
+      if (clamp(to) !== at) move(to);
+    },
+  };
 
   const half = Math.ceil(width / 2 / PX_PER_STEP) + 1;
   const marks = Array.from({ length: 2 * half + 1 }, (_, i) => at - half + i).filter(
@@ -73,7 +71,7 @@ export function Dial({ label, value, spoken, least, most, step, stepsPerMark, ma
         onPress={() => move(at - 1)}
       />
       <View
-        {...responder.panHandlers}
+        {...drag}
         {...(keys as object)}
         role="slider"
         tabIndex={0}

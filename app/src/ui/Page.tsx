@@ -28,7 +28,7 @@ export function Page({ title, subtitle, back, aside, actions, children }: PagePr
           </View>
         ) : null}
         <View className="flex-1">
-          <Words look="title" level={1} numberOfLines={1}>
+          <Words look="title" level={1} numberOfLines={1} className={back ? 'text-[22px] leading-7' : ''}>
             {title}
           </Words>
           {subtitle ? (
@@ -39,7 +39,7 @@ export function Page({ title, subtitle, back, aside, actions, children }: PagePr
         </View>
         {aside}
       </View>
-      <ScrollView className="flex-1" contentContainerClassName="gap-4 px-4 pb-6 pt-1">
+      <ScrollView className="flex-1" contentContainerClassName="gap-3 px-4 pb-6 pt-1">
         {children}
       </ScrollView>
       {actions ? (

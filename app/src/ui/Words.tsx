@@ -1,4 +1,10 @@
 import { Text as NativeText, type TextProps } from 'react-native';
+import { extendTailwindMerge } from 'tailwind-merge';
+
+/** Joins classes so that a later one replaces an earlier one of its kind, whatever their order in the style sheet. */
+const merge = extendTailwindMerge({
+  extend: { classGroups: { 'font-family': [{ font: ['title', 'figure', 'body', 'strong'] }] } },
+});
 
 const LOOKS = {
   title: 'font-title text-[26px] leading-8 text-ink',
@@ -21,5 +27,5 @@ export interface WordsProps extends TextProps {
 /** All text of the app, in one of a few looks. */
 export function Words({ look = 'body', className = '', level, ...rest }: WordsProps) {
   const heading = level ? ({ role: 'heading', 'aria-level': level } as object) : {};
-  return <NativeText {...heading} {...rest} className={`${LOOKS[look]} ${className}`} />;
+  return <NativeText {...heading} {...rest} className={merge(LOOKS[look], className)} />;
 }

@@ -3,7 +3,9 @@ import { useEffect, useRef } from 'react';
 /** Calls a function for a key, unless someone is typing or holds a modifier. */
 export function useKeys(keys: Readonly<Record<string, () => void>>): void {
   const present = useRef(keys);
-  present.current = keys;
+  useEffect(() => {
+    present.current = keys;
+  });
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const typing =

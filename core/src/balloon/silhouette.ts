@@ -15,6 +15,7 @@ export interface Silhouette {
 }
 
 const POINTS_A_SIDE = 36;
+const POINTS_A_NECK = 24;
 
 /**
  * The outline of a balloon `widthMm` wide and `heightMm` high (crown to neck), crown up. The crown is half an
@@ -50,12 +51,13 @@ export function silhouetteOf({
   const neckHalf = nominalMm * 0.028;
   const neckLong = nominalMm * (0.06 + 0.09 * softness);
   const top = lowerMm * 0.985;
-  const neckSide: Point[] = [
-    { xMm: neckHalf * 1.15, yMm: top },
-    { xMm: neckHalf * 0.8, yMm: top + neckLong * 0.35 },
-    { xMm: neckHalf * 0.95, yMm: top + neckLong * 0.7 },
-    { xMm: neckHalf * 1.7, yMm: top + neckLong },
-  ];
+  // Wide where it leaves the body, narrow in the middle, flaring into the lip, whose edge is rolled.
+  const neckSide = Array.from({ length: POINTS_A_NECK + 1 }, (_, i): Point => {
+    const along = i / POINTS_A_NECK;
+    const flare = 0.75 + 0.6 * (1 - along) ** 4 + 1.1 * along ** 5;
+    const rolled = along > 0.97 ? 0.9 : 1;
+    return { xMm: neckHalf * flare * rolled, yMm: top + neckLong * along };
+  });
   return {
     body,
     neck: [...neckSide, ...mirrored(neckSide)],

@@ -28,6 +28,8 @@ export interface NextReading {
 
 /** One step ahead goes at most this share of nominal past the widest seen: a stroke or two at a time. */
 const STRIDE_FRACTION = 0.2;
+/** Below this share of nominal the skin is not taut yet: a width there says little about the targets (from memory). */
+const TAUT_FRACTION = 0.35;
 /** Past this share of nominal no reading is proposed: it teaches little and may burst. */
 const FURTHEST_FRACTION = 1;
 /** A target known to half an eighth of an inch either way does not move by a step of an eighth. */
@@ -89,8 +91,14 @@ export function nextReading({
 function reachOf(fit: CalibrationFit, mostDose: number): { from: number; to: number } {
   const ahead = doseForWidth({ fit, widthMm: fit.largestWidthMm + STRIDE_FRACTION * fit.nominalMm });
   const to = Math.min(mostDose, ahead.ok ? roundDose(ahead.value.dose) : fit.highestDose + 1);
-  const from = (fit.lastDose ?? Infinity) + DOSE_STEP;
-  return from <= to ? { from: roundDose(from), to } : { from: DOSE_STEP, to: Math.max(DOSE_STEP, to) };
+  const onwards = (fit.lastDose ?? Infinity) + DOSE_STEP;
+  if (onwards <= to) return { from: roundDose(onwards), to };
+  const taut = doseForWidth({ fit, widthMm: TAUT_FRACTION * fit.nominalMm });
+  const from = Math.min(
+    to,
+    taut.ok ? Math.max(DOSE_STEP, Math.ceil(taut.value.dose / DOSE_STEP) * DOSE_STEP) : DOSE_STEP,
+  );
+  return { from, to };
 }
 
 function proposal(

@@ -9,13 +9,14 @@ export interface DemoBalloon {
   strokeVolumeL: number;
 }
 
-/** Level to half its round limit, rising slowly to it and fast beyond it. */
+/** Round and level at first; close to its round limit it begins to lengthen, fast beyond it. */
 function shapeLawOf({ nominalMm, roundTo }: DemoBalloon): ShapeLaw {
   return {
     knots: [
-      { widthMm: 0.5 * nominalMm, aspect: 0.99, sd: 0 },
+      { widthMm: 0.4 * nominalMm, aspect: 0.985, sd: 0 },
+      { widthMm: (roundTo - 0.05) * nominalMm, aspect: 1.01, sd: 0 },
       { widthMm: roundTo * nominalMm, aspect: 1.06, sd: 0 },
-      { widthMm: (roundTo + 0.15) * nominalMm, aspect: 1.26, sd: 0 },
+      { widthMm: (roundTo + 0.1) * nominalMm, aspect: 1.24, sd: 0 },
     ],
     roundLimit: { kind: 'no-shapes-seen' },
   };

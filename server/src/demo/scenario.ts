@@ -42,7 +42,7 @@ export const DEMO_SIZERS = [
 export const DEMO_MODELS: readonly DemoModel[] = [
   {
     line: 'Fennimore Standard', kind: 'round', nominalMm: inch(11), finish: 'matte', colourName: 'kelp green',
-    colourHex: '#3f7a4a', pump: 'floor', roundTo: 0.895, doses: [1, 2.5, 4, 5.5, 7, 8, 9, 9.5], endsHard: true,
+    colourHex: '#3f7a4a', pump: 'floor', roundTo: 0.895, doses: [1, 2.5, 4, 5.5, 6.5, 7.5, 8, 8.5, 9, 9.5], endsHard: true,
   },
   {
     line: 'Fennimore Standard', kind: 'round', nominalMm: inch(5), finish: 'matte', colourName: 'roe orange',
@@ -50,11 +50,11 @@ export const DEMO_MODELS: readonly DemoModel[] = [
   },
   {
     line: 'Fennimore Standard', kind: 'round', nominalMm: inch(16), finish: 'matte', colourName: 'lighthouse white',
-    colourHex: '#ece7db', pump: 'floor', roundTo: 0.88, doses: [4, 10, 16, 22, 27, 30],
+    colourHex: '#ece7db', pump: 'floor', roundTo: 0.88, doses: [4, 10, 16, 22, 25, 27, 30],
   },
   {
     line: 'Fennimore Mirror', kind: 'round', nominalMm: inch(7), finish: 'mirror', colourName: 'herring silver',
-    colourHex: '#a9b4bd', pump: 'hand', roundTo: 0.9, doses: [2, 5, 8, 11],
+    colourHex: '#a9b4bd', pump: 'hand', roundTo: 0.9, doses: [2, 5, 8, 11, 13],
   },
   {
     line: 'Fennimore Mirror', kind: 'round', nominalMm: inch(11), finish: 'mirror', colourName: 'lamp gold',
@@ -70,6 +70,6 @@ export const DEMO_MODELS: readonly DemoModel[] = [
   },
   {
     line: 'Tarn Satin', kind: 'round', nominalMm: inch(11), finish: 'pearl', colourName: 'tide blue',
-    colourHex: '#3d6fa6', pump: 'floor', roundTo: 0.915, doses: [2, 4, 6, 7.5, 8.5, 9],
+    colourHex: '#3d6fa6', pump: 'floor', roundTo: 0.915, doses: [2, 4, 6, 7.5, 8.5, 9, 9.5],
   },
 ]; // prettier-ignore

@@ -11,13 +11,16 @@ import { usePalette } from '@/ui/theme';
 import { Words } from '@/ui/Words';
 import { ANSWER_WORDS } from '@/wording/trade';
 
-const SIZE = 50;
+/** Small beside the balloon at hand, larger once the batch is through, px. */
+const SMALL = 50;
+const LARGE = 78;
 
 /** The batch as silhouettes over the band: those checked in their colour, those to come as empty rings. */
 export function BatchPicture({ model, view, check }: ShownModel & { check: CheckRecord }) {
   const { text } = useLengths();
   const palette = usePalette();
   const { targetMm, toleranceMm, size } = check;
+  const side = check.results.length >= size ? LARGE : SMALL;
   const byPlace = new Map(check.results.map((result) => [result.position, result]));
   const judged = judgeBatch({ targetMm, toleranceMm, results: check.results.map(coreCheckResult) });
   const off = judged.ok ? [...judged.value.tooLarge, ...judged.value.tooSmall] : [];
@@ -32,12 +35,12 @@ export function BatchPicture({ model, view, check }: ShownModel & { check: Check
               <Aperture
                 {...figureOf(model, view.fit, shownWidth(result, targetMm, toleranceMm))}
                 target={{ widthMm: targetMm, toleranceMm }}
-                size={SIZE}
+                size={side}
                 outside={outside.has(result.id)}
                 label={`Number ${place + 1}: ${resultText(result, text)}`}
               />
             ) : (
-              <Svg width={SIZE} height={SIZE * 1.13} viewBox="-25 -25 50 56.5" aria-hidden>
+              <Svg width={side} height={side * 1.13} viewBox="-25 -25 50 56.5" aria-hidden>
                 <Circle r={21} fill="none" stroke={palette.line} strokeWidth={1.5} strokeDasharray="4 4" />
               </Svg>
             )}

@@ -13,7 +13,9 @@ export function SizerDrawing({ holes, height }: { holes: readonly HoleRecord[]; 
   const total = holes.reduce((sum, { widthMm }) => sum + widthMm + gapMm, gapMm);
   const largest = Math.max(1, ...holes.map(({ widthMm }) => widthMm));
   const scale = Math.min(width / total, (height - 4) / largest);
-  let x = gapMm;
+  const lefts = holes.map((_, i) =>
+    holes.slice(0, i).reduce((sum, { widthMm }) => sum + widthMm + gapMm, gapMm),
+  );
   const label =
     holes.length === 0 ? 'No holes' : `Holes of ${holes.map((hole) => hole.label).join(', ')}, to scale`;
   return (
@@ -25,9 +27,8 @@ export function SizerDrawing({ holes, height }: { holes: readonly HoleRecord[]; 
     >
       {width === 0 ? null : (
         <Svg width={width} height={height} aria-hidden>
-          {holes.map(({ id, widthMm }) => {
-            const cx = (x + widthMm / 2) * scale;
-            x += widthMm + gapMm;
+          {holes.map(({ id, widthMm }, i) => {
+            const cx = (lefts[i]! + widthMm / 2) * scale;
             return (
               <Circle
                 key={id}

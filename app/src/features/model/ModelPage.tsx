@@ -96,7 +96,7 @@ function Shown(props: ShownProps) {
   return (
     <Page
       title={modelName(model)}
-      subtitle={`${KIND_WORDS[model.kind].toLowerCase()}, ${FINISH_WORDS[model.finish].toLowerCase()} · ${model.colourName} · ${counted(count, 'reading')}${model.demo ? ' · demo data' : ''}`}
+      subtitle={`${KIND_WORDS[model.kind].toLowerCase()}, ${FINISH_WORDS[model.finish].toLowerCase()} · ${model.colourName} · ${counted(count, 'reading')}`}
       back={wide ? undefined : '/shelf'}
       aside={
         <IconButton

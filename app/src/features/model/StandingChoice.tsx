@@ -10,14 +10,16 @@ const CHOICES = [1, 3, 7, 21] as const;
 export function StandingChoice({ days, onChange }: { days: number; onChange: (days: number) => void }) {
   const choices = CHOICES.some((choice) => choice === days) ? [...CHOICES] : [days, ...CHOICES];
   return (
-    <View className="gap-1">
+    <View className="flex-row items-center gap-3">
       <Words look="label">Stands</Words>
-      <Segmented
-        label="Stands"
-        options={choices.map((choice) => ({ value: String(choice), title: standing(choice) }))}
-        value={String(days)}
-        onChange={(value) => onChange(Number(value))}
-      />
+      <View className="flex-1">
+        <Segmented
+          label="Stands"
+          options={choices.map((choice) => ({ value: String(choice), title: standing(choice) }))}
+          value={String(days)}
+          onChange={(value) => onChange(Number(value))}
+        />
+      </View>
     </View>
   );
 }

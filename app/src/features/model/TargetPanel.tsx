@@ -30,11 +30,13 @@ export function TargetPanel(props: TargetPanelProps) {
   const [whyOpen, setWhyOpen] = useState(false);
   const window = useWindowDimensions();
   const wide = useWide();
-  const size = wide ? MOST_PX : Math.min(window.width - 90, MOST_PX, window.height * 0.36);
+  const size = wide ? MOST_PX : Math.min(window.width - 90, MOST_PX, window.height * 0.33);
   const { dose } = target;
-  const sure = dose ? ` ±${lengths.bare((dose.highMm - dose.lowMm) / 2) || '0'}` : '';
+  // Rounded up to a step: no figure here is surer than the studio reads.
+  const half = dose ? Math.ceil((dose.highMm - dose.lowMm) / 2 / lengths.stepMm) * lengths.stepMm : 0;
+  const sure = dose ? ` ±${lengths.bare(half)}` : '';
   return (
-    <View className="gap-4">
+    <View className="gap-3">
       <View className="items-center">
         <View>
           <Aperture
@@ -55,22 +57,20 @@ export function TargetPanel(props: TargetPanelProps) {
               size={Math.min(104, Math.max(88, size * 0.32))}
               colour={inkOn(model.colourHex)}
             />
-            <Words style={{ color: inkOn(model.colourHex) }}>{`${lengths.unit} across`}</Words>
+            <Words
+              style={{ color: inkOn(model.colourHex) }}
+            >{`${lengths.unit} across, ±${lengths.bare(target.toleranceMm)}`}</Words>
           </View>
         </View>
       </View>
       <View className="flex-row gap-2">
-        <HoleTool
-          choice={bestHole(sizers, target.widthMm)}
-          many={sizers.length > 1}
-          none={sizers.length === 0}
-        />
+        <HoleTool choice={bestHole(sizers, target.widthMm)} none={sizers.length === 0} />
         <Tool
           title="Pump strokes"
           figure={dose ? doseText(dose.dose) : '–'}
           note={
             dose
-              ? `lands ${lengths.bare(dose.nextLowMm)} to ${lengths.bare(dose.nextHighMm)}`
+              ? `lands ${lengths.bare(dose.nextLowMm)}–${lengths.bare(dose.nextHighMm)}`
               : 'after a reading'
           }
         />
@@ -104,13 +104,13 @@ export function TargetPanel(props: TargetPanelProps) {
   );
 }
 
-function HoleTool({ choice, many, none }: { choice: SizerChoice | null; many: boolean; none: boolean }) {
+function HoleTool({ choice, none }: { choice: SizerChoice | null; none: boolean }) {
   const lengths = useLengths();
   if (!choice)
     return <Tool title="Sizer hole" figure="–" note={none ? 'no sizer yet' : 'none is large enough'} />;
   const { hole } = choice.choice;
-  const how = choice.choice.how === 'gap' ? `leave ${lengths.text(choice.choice.gapMm)} gap` : 'just passes';
-  return <Tool title="Sizer hole" figure={hole.label} note={many ? `${how}, ${choice.sizer.name}` : how} />;
+  const how = choice.choice.how === 'gap' ? `leave ${lengths.bare(choice.choice.gapMm)} gap` : 'just passes';
+  return <Tool title="Sizer hole" figure={hole.label} note={how} />;
 }
 
 function Tool({ title, figure, note }: { title: string; figure: string; note: string }) {

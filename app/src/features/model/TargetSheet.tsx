@@ -49,7 +49,7 @@ function TierRow({
       >
         <View className="flex-1">
           <Words look="strong">{tier.name}</Words>
-          <Words look="quiet" numberOfLines={1}>
+          <Words look="quiet" numberOfLines={2}>
             {tier.purpose}
           </Words>
         </View>

@@ -29,12 +29,12 @@ export const ShelfRow = memo(function ShelfRow({ model, tiers, studio, chosen }:
         role="link"
         aria-label={`${name}, ${model.colourName}`}
         aria-current={chosen ? 'page' : undefined}
-        className={`flex-row items-center gap-3 rounded-card border p-3 active:bg-sunk ${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
+        className={`flex-row items-center gap-3 rounded-card border p-2.5 active:bg-sunk ${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
       >
         <Aperture
           {...figureOf(model, view.fit, first?.target.widthMm ?? model.nominalMm)}
           target={first?.target}
-          size={60}
+          size={56}
           label={
             first
               ? `${model.colourName}, ${first.tier.name} ${lengths.text(first.target.widthMm)}`
@@ -42,23 +42,25 @@ export const ShelfRow = memo(function ShelfRow({ model, tiers, studio, chosen }:
           }
         />
         <View className="flex-1">
-          <Words look="strong" numberOfLines={1}>
+          <Words look="strong" numberOfLines={1} className="text-[15px]">
             {name}
           </Words>
           <Words look="quiet" numberOfLines={1}>
             {`${model.colourName} · ${KIND_WORDS[model.kind].toLowerCase()}, ${FINISH_WORDS[model.finish].toLowerCase()}`}
           </Words>
           <Words look="quiet" numberOfLines={1}>
-            {count === 0 ? 'not calibrated yet' : counted(count, 'reading')}
+            {[
+              count === 0 ? 'no readings' : counted(count, 'reading'),
+              first && ORIGIN_WORDS[first.target.origin],
+            ]
+              .filter(Boolean)
+              .join(' · ')}
           </Words>
         </View>
         {first ? (
-          <View className="items-end">
-            <Words look="figure" className="text-[24px] leading-8">
-              {lengths.bare(first.target.widthMm)}
-            </Words>
-            <Words look="quiet">{ORIGIN_WORDS[first.target.origin]}</Words>
-          </View>
+          <Words look="figure" className="text-[24px] leading-8">
+            {lengths.bare(first.target.widthMm)}
+          </Words>
         ) : null}
       </Pressable>
     </Link>

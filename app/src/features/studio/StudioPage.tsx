@@ -21,7 +21,7 @@ const ROUNDINGS: readonly { value: Rounding; title: string; patch: Pick<Studio, 
   { value: 'metric', title: 'cm', patch: { unit: 'cm', stepMm: STEP_MM.millimetre } },
 ];
 const THEMES: readonly { value: ThemeChoice; title: string }[] = [
-  { value: 'system', title: 'As the device' },
+  { value: 'system', title: 'Device' },
   { value: 'light', title: 'Light' },
   { value: 'dark', title: 'Evening' },
 ];

@@ -62,7 +62,7 @@ function TierRow({ tier: { id, name, fraction, purpose } }: { tier: TierRecord }
     <View role="listitem" className="min-h-[56px] flex-row items-center border-b border-line">
       <View className="flex-1">
         <Words look="strong">{name}</Words>
-        <Words look="quiet" numberOfLines={1}>
+        <Words look="quiet" numberOfLines={2}>
           {purpose || 'no purpose noted'}
         </Words>
       </View>

@@ -1,0 +1,20 @@
+const preset = require('jest-expo/web/jest-preset');
+
+module.exports = {
+  ...preset,
+  displayName: 'app',
+  rootDir: __dirname,
+  testMatch: ['<rootDir>/test/**/*.test.{ts,tsx}'],
+  setupFilesAfterEnv: ['<rootDir>/test/setup.ts'],
+  moduleNameMapper: {
+    ...preset.moduleNameMapper,
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '^lucide-react-native/icons/(.*)$': require
+      .resolve('lucide-react-native')
+      .replace(/dist\/cjs.*$/, 'dist/cjs/icons/$1.js'),
+    '\\.css$': '<rootDir>/test/noStyles.js',
+  },
+  transformIgnorePatterns: [
+    'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|expo-.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|standard-navigation|nativewind|react-native-css-interop|react-native-svg|lucide-react-native|d3-.*|internmap))',
+  ],
+};

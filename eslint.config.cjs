@@ -1,0 +1,127 @@
+const expo = require('eslint-config-expo/flat');
+const prettier = require('eslint-config-prettier');
+
+/** Which workspaces each may not import: core <- contract <- server; core, contract <- app; nothing imports e2e or scripts. */
+const FORBIDDEN = {
+  core: ['contract', 'server', 'app', 'e2e'],
+  contract: ['server', 'app', 'e2e'],
+  server: ['app', 'e2e'],
+  app: ['server', 'e2e'],
+  e2e: ['server', 'app'],
+};
+/** A computing core has no interface, no I/O, no clock and no chance. */
+const NOT_IN_CORE = [
+  'react',
+  'react-native',
+  'express',
+  'zod',
+  'drizzle-orm',
+  'fs',
+  'path',
+  'http',
+  'node:*',
+];
+
+const directions = Object.entries(FORBIDDEN).map(([workspace, others]) => ({
+  files: [`${workspace}/**/*.{ts,tsx}`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...others.map((other) => ({
+            group: [`@leggero/${other}`, `**/${other}/src/**`],
+            message: 'Imports point the other way.',
+          })),
+          { group: ['**/scripts/**'], message: 'Nothing imports from scripts.' },
+        ],
+      },
+    ],
+  },
+}));
+
+module.exports = [
+  {
+    ignores: [
+      '**/node_modules/**',
+      'app/dist/**',
+      'app/.expo/**',
+      '.leggero/**',
+      'bench/.work/**',
+      'server/src/db/migrations/**',
+    ],
+  },
+  ...expo,
+  ...directions,
+  {
+    files: ['core/src/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            ...FORBIDDEN.core.map((other) => ({ group: [`@leggero/${other}`] })),
+            { group: NOT_IN_CORE, message: 'The core is pure TypeScript.' },
+          ],
+        },
+      ],
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage'],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'Pass a seed.' },
+        { selector: "MemberExpression[object.name='Date'][property.name='now']", message: 'Pass the time.' },
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Pass the time.' },
+      ],
+    },
+  },
+  {
+    // A feature does not reach into another one's inside. The model's frame of records is shared by its pages.
+    files: ['app/src/{ui,api,wording}/**/*.{ts,tsx}'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: [{ group: ['@/features/*', '@leggero/server'] }] }],
+    },
+  },
+  {
+    rules: {
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+      'no-console': 'error',
+      'no-var': 'error',
+      'prefer-const': 'error',
+      // Resolution is TypeScript's business; the compiler checks it.
+      'import/no-unresolved': 'off',
+      'import/no-named-as-default-member': 'off',
+      'import/no-named-as-default': 'off',
+      'import/namespace': 'off',
+      'import/named': 'off',
+    },
+  },
+  {
+    files: ['scripts/**', 'bench/**', 'server/**', 'core/**', 'contract/**', 'e2e/**'],
+    rules: {
+      'no-console': 'off',
+      'react-hooks/rules-of-hooks': 'off',
+      'expo/no-env-var-destructuring': 'off',
+      'expo/no-dynamic-env-var': 'off',
+    },
+  },
+  {
+    files: ['**/*.cjs', '**/*.config.js'],
+    languageOptions: { globals: { __dirname: 'readonly', __filename: 'readonly' } },
+  },
+  {
+    files: ['**/test/**', 'e2e/**'],
+    languageOptions: {
+      globals: {
+        describe: 'readonly',
+        it: 'readonly',
+        expect: 'readonly',
+        beforeAll: 'readonly',
+        afterAll: 'readonly',
+        beforeEach: 'readonly',
+        afterEach: 'readonly',
+        jest: 'readonly',
+      },
+    },
+  },
+  prettier,
+];

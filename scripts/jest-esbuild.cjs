@@ -1,0 +1,18 @@
+const { transformSync } = require('esbuild');
+
+/** Jest's transform for everything but the app: types off, modules to CommonJS. */
+module.exports = {
+  process(source, file) {
+    const { code, map } = transformSync(source, {
+      loader: file.endsWith('.mjs') ? 'js' : 'ts',
+      format: 'cjs',
+      target: 'node20',
+      sourcemap: 'external',
+      sourcefile: file,
+      // CommonJS has no import.meta; the few that ask for their own place get it this way.
+      define: { 'import.meta.url': '__import_meta_url' },
+      banner: "const __import_meta_url = require('node:url').pathToFileURL(__filename).href;",
+    });
+    return { code, map };
+  },
+};

@@ -1,0 +1,98 @@
+import { fork } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+
+import { ensureChromium } from './lib/chromium.mjs';
+import { ensurePackages } from './lib/packages.mjs';
+import { ROOT } from './lib/paths.mjs';
+import { run, say } from './lib/refusal.mjs';
+
+const PHONE = { width: 390, height: 844, deviceScaleFactor: 2 };
+const WIDE = { width: 1280, height: 800, deviceScaleFactor: 1 };
+const FOLDER = path.join(ROOT, 'docs/screenshots');
+
+/** Renews docs/screenshots/ from the demo data. */
+await run(async () => {
+  await ensurePackages();
+  const executablePath = await ensureChromium();
+  const { default: puppeteer } = await import('puppeteer-core');
+  const world = fork(path.join(ROOT, 'scripts/world.mjs'), ['demo']);
+  const { url } = await new Promise((resolve) => world.once('message', resolve));
+  const models = await (await fetch(`${url}/api/models`)).json();
+  const eleven = models.find(
+    ({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279,
+  );
+  const fresh = models.find(
+    ({ line, nominalMm }) => line === 'Fennimore Mirror' && Math.round(nominalMm) === 279,
+  );
+  const [check] = (await (await fetch(`${url}/api/models/${eleven.id}`)).json()).checks;
+  const sizers = await (await fetch(`${url}/api/sizers`)).json();
+  const model = `/shelf/${eleven.id}`;
+  const half = await halfCheck(url, eleven.id, check);
+  const views = [
+    ['shelf-phone', '/shelf', PHONE],
+    ['model-phone', model, PHONE],
+    ['model-evening-phone', model, PHONE, 'dark'],
+    ['reading-phone', `/shelf/${fresh.id}/reading`, PHONE],
+    ['check-phone', `${model}/check/${half}`, PHONE],
+    ['verdict-phone', `${model}/check/${check.id}`, PHONE],
+    ['new-balloon-phone', '/shelf/new', PHONE],
+    ['gauges-phone', '/gauges', PHONE],
+    ['studio-phone', '/studio', PHONE],
+    ['model-wide', model, WIDE],
+    ['model-evening-wide', model, WIDE, 'dark'],
+    ['reading-wide', `${model}/reading`, WIDE],
+    ['check-wide', `${model}/check/${half}`, WIDE],
+    ['sizer-wide', `/gauges/sizers/${sizers[0].id}`, WIDE],
+  ];
+  mkdirSync(FOLDER, { recursive: true });
+  const browser = await puppeteer.launch({
+    executablePath,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+    ],
+  });
+  for (const [name, address, viewport, choice = 'light'] of views) {
+    const page = await browser.newPage();
+    await page.setViewport(viewport);
+    const theme = JSON.stringify({ state: { choice }, version: 0 });
+    await page.evaluateOnNewDocument((value) => localStorage.setItem('leggero-theme', value), theme);
+    await page.goto(`${url}${address}`, { waitUntil: 'networkidle0' });
+    await page.evaluate(() => document.fonts.ready);
+    await new Promise((resolve) => setTimeout(resolve, 500));
+    await page.screenshot({ path: path.join(FOLDER, `${name}.png`) });
+    await page.close();
+    say(`docs/screenshots/${name}.png`);
+  }
+  await browser.close();
+  world.disconnect();
+});
+
+/** A check that stands at its eighth balloon. */
+async function halfCheck(url, modelId, { id: _, results: __, demo: ___, ...rest }) {
+  const post = (route, body) =>
+    fetch(`${url}/api/${route}`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+  const id = crypto.randomUUID();
+  await post('checks', { ...rest, id, modelId });
+  const answers = ['passes', 'passes', 'passes', 'stops', 'passes', 'falls', 'passes'];
+  for (const [position, answer] of answers.entries()) {
+    const takenAt = new Date(Date.UTC(2026, 10, 22, 18, position)).toISOString();
+    await post('check-results', {
+      id: crypto.randomUUID(),
+      checkId: id,
+      position,
+      answer,
+      widthMm: null,
+      takenAt,
+    });
+  }
+  return id;
+}
