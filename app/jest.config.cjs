@@ -1,4 +1,5 @@
-const preset = require('jest-expo/web/jest-preset');
+// Watch plug-ins belong to the root's configuration, not to one project's.
+const { watchPlugins: _, ...preset } = require('jest-expo/web/jest-preset');
 
 module.exports = {
   ...preset,

@@ -21,7 +21,7 @@ export interface ShapeKnot {
   sd: number;
 }
 
-/** Aspect (height / width) against width: level to the first knot, straight between knots, level from the last. */
+/** Aspect (height / width) against width: level to the first knot and from the last, straight in between. */
 export interface ShapeLaw {
   /** Rising in both; empty when no shape was seen, and the aspect is then taken as 1. */
   knots: ShapeKnot[];
@@ -36,9 +36,10 @@ interface AspectSeen {
 
 /**
  * Fits the aspect law to readings with a height or a shape answer: weighted least squares among the laws that never
- * fall. The round limit is where the law, straight between its knots, reaches `TRADE.roundAspect`. Its uncertainty
- * joins half the way between where the law, moved up and down by its own uncertainty, reaches that aspect, and half the
- * standard deviation of a uniform law over the gap between the neighbouring knots, for the shape that was not seen there.
+ * fall, level over each stretch that pooling makes, straight between stretches. The round limit is where the law, straight between its knots, reaches `TRADE.roundAspect`. Its uncertainty
+ * joins half the way between where the law, moved up and down by one of its own deviations (or, halved again, by two), reaches
+ * that aspect, and half the standard deviation of a uniform law over the gap between the neighbouring knots, for the shape
+ * that was not seen there.
  */
 export function fitShapeLaw({ readings }: { readings: readonly Reading[] }): ShapeLaw {
   const seen: AspectSeen[] = [];
@@ -51,11 +52,10 @@ export function fitShapeLaw({ readings }: { readings: readonly Reading[] }): Sha
   seen.sort((a, b) => a.x - b.x);
   const blocks = monotoneRegression(seen);
   const measured = readings.some((reading) => reading.heightMm !== undefined);
-  const knots = blocks.map(({ x, value, weight }) => ({
-    widthMm: x,
-    aspect: value,
-    sd: measured ? 1 / Math.sqrt(weight) : 0,
-  }));
+  const knots = blocks.flatMap(({ from, to, value, weight }) => {
+    const knot = { aspect: value, sd: measured ? 1 / Math.sqrt(weight) : 0 };
+    return [...new Set([from, to])].map((widthMm) => ({ widthMm, ...knot }));
+  });
   return { knots, roundLimit: roundLimitOf(blocks, seen) };
 }
 
@@ -65,12 +65,16 @@ function roundLimitOf(blocks: readonly MonotoneBlock[], seen: readonly AspectSee
   const best = crossing(blocks, 0);
   if (!best) return { kind: 'above', widthMm: largestMm };
   if (best.gapMm === 0) return { kind: 'below', widthMm: smallestMm };
-  const lowMm = crossing(blocks, 1)?.widthMm ?? smallestMm;
-  const highMm = crossing(blocks, -1)?.widthMm ?? largestMm + best.gapMm;
+  // Where the law rises fast, one deviation says little of two: the wider of both measures counts.
+  const reach = (deviations: number) => {
+    const lowMm = crossing(blocks, deviations)?.widthMm ?? smallestMm;
+    const highMm = crossing(blocks, -deviations)?.widthMm ?? largestMm + best.gapMm;
+    return (highMm - lowMm) / (2 * deviations);
+  };
   return {
     kind: 'shown',
     widthMm: best.widthMm,
-    sdMm: Math.hypot((highMm - lowMm) / 2, best.gapMm / (2 * Math.sqrt(12))),
+    sdMm: Math.hypot(Math.max(reach(1), reach(2)), best.gapMm / (2 * Math.sqrt(12))),
   };
 }
 
@@ -80,14 +84,18 @@ function crossing(
   deviations: number,
 ): { widthMm: number; gapMm: number } | null {
   const limit = TRADE.roundAspect.value;
-  const moved = blocks.map(({ x, value, weight }) => ({ x, value: value + deviations / Math.sqrt(weight) }));
+  const moved = blocks.map(({ from, to, value, weight }) => ({
+    from,
+    to,
+    value: value + deviations / Math.sqrt(weight),
+  }));
   const above = moved.findIndex((block) => block.value > limit);
   if (above < 0) return null;
   const right = moved[above]!;
   const left = moved[above - 1];
-  if (!left) return { widthMm: right.x, gapMm: 0 };
-  const gapMm = right.x - left.x;
-  return { widthMm: left.x + (gapMm * (limit - left.value)) / (right.value - left.value), gapMm };
+  if (!left) return { widthMm: right.from, gapMm: 0 };
+  const gapMm = right.from - left.to;
+  return { widthMm: left.to + (gapMm * (limit - left.value)) / (right.value - left.value), gapMm };
 }
 
 function aspectSeen({ widthMm, heightMm, sdMm, shape }: Reading): AspectSeen | null {

@@ -1,7 +1,8 @@
 /** One level stretch of a rising step law: the pooled value over the points from `from` to `to`. */
 export interface MonotoneBlock {
-  /** Weighted mean of the points' x. */
-  x: number;
+  /** x of its first and its last point. */
+  from: number;
+  to: number;
   value: number;
   /** Sum of the weights pooled. */
   weight: number;
@@ -19,9 +20,9 @@ export function monotoneRegression(
 ): MonotoneBlock[] {
   const blocks: MonotoneBlock[] = [];
   for (const { x, value, weight } of points) {
-    const next: MonotoneBlock = { x, value, weight, count: 1 };
+    const next: MonotoneBlock = { from: x, to: x, value, weight, count: 1 };
     let last = blocks.at(-1);
-    while (last && (last.value >= next.value || last.x === next.x)) {
+    while (last && (last.value >= next.value || last.to === next.from)) {
       pool(next, last);
       blocks.pop();
       last = blocks.at(-1);
@@ -33,7 +34,8 @@ export function monotoneRegression(
 
 function pool(into: MonotoneBlock, other: MonotoneBlock): void {
   const weight = into.weight + other.weight;
-  into.x = (into.x * into.weight + other.x * other.weight) / weight;
+  into.from = Math.min(into.from, other.from);
+  into.to = Math.max(into.to, other.to);
   into.value = (into.value * into.weight + other.value * other.weight) / weight;
   into.weight = weight;
   into.count += other.count;

@@ -25,11 +25,10 @@ const AWAY = new Set([
 
 /** The database's own error behind what Drizzle throws. */
 export function databaseError(error: unknown): { code: string; message: string } | null {
-  for (let at: unknown = error; at instanceof Error; at = at.cause) {
-    const code = (at as Error & { code?: unknown }).code;
-    if (typeof code === 'string') return { code, message: at.message };
-    if (/closed state|Pool is closed/.test(at.message))
-      return { code: 'PROTOCOL_CONNECTION_LOST', message: at.message };
+  for (let at = error; typeof at === 'object' && at !== null; at = (at as Error).cause) {
+    const { code, message } = at as Error & { code?: unknown };
+    if (typeof code === 'string') return { code, message };
+    if (/closed state|Pool is closed/.test(message)) return { code: 'PROTOCOL_CONNECTION_LOST', message };
   }
   return null;
 }

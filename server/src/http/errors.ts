@@ -17,8 +17,8 @@ export const answerProblems: ErrorRequestHandler = (error, request, response, ne
 
 function toProblem(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error;
-  const parser = parserProblem(error);
-  if (parser) return parser;
+  const refused = requestProblem(error);
+  if (refused) return refused;
   const database = databaseError(error);
   if (!database) return new HttpProblem(500, 'Something went wrong here. Nothing was saved.');
   if (isAway(database.code)) return new HttpProblem(503, 'The records cannot be reached just now.');
@@ -30,16 +30,16 @@ function toProblem(error: unknown): HttpProblem {
   return new HttpProblem(500, 'The records refused this. Nothing was saved.');
 }
 
-/** What Express' body parser refuses: too large, or not JSON. */
-function parserProblem(error: unknown): HttpProblem | null {
-  const type = (error as { type?: unknown } | null)?.type;
+/** What Express' own parts refuse: a body too large or not JSON, an address that cannot be read, a file that is not there. */
+function requestProblem(error: unknown): HttpProblem | null {
+  const { type, status } = (error ?? {}) as { type?: unknown; status?: unknown };
   if (type === 'entity.too.large') return new HttpProblem(413, 'That is more than is taken at once.');
   if (type === 'entity.parse.failed') return new HttpProblem(400, 'What was sent is not JSON.');
-  if (type === 'charset.unsupported' || type === 'encoding.unsupported') {
-    return new HttpProblem(415, 'What was sent is in an encoding that is not read here.');
+  if (status === 404) return new HttpProblem(404, 'There is no such file.');
+  if (typeof status === 'number' && status >= 400 && status < 500) {
+    return new HttpProblem(status, 'The request cannot be read.');
   }
-  if (error instanceof URIError) return new HttpProblem(400, 'The address cannot be read.');
-  return null;
+  return error instanceof URIError ? new HttpProblem(400, 'The address cannot be read.') : null;
 }
 
 /** A reference to a row that is not the studio's; the constraint tells which field. */

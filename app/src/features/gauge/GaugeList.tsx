@@ -111,7 +111,6 @@ function Row({ href, path, name, note, children }: RowProps) {
     <Link href={href} asChild>
       <Pressable
         role="link"
-        aria-label={name}
         className={`min-h-[56px] gap-1 rounded-card border p-3 active:bg-sunk ${here ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
       >
         <Words look="strong">{name}</Words>

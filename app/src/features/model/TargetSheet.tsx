@@ -43,7 +43,6 @@ function TierRow({
     <View role="listitem" className="border-b border-line">
       <Pressable
         role="button"
-        aria-label={`Show ${tier.name}`}
         onPress={() => router.setParams({ tier: tier.id })}
         className={`min-h-[56px] flex-row items-center gap-3 px-2 py-1 active:bg-sunk ${chosen ? 'bg-pine-wash' : ''}`}
       >

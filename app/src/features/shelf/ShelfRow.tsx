@@ -27,7 +27,6 @@ export const ShelfRow = memo(function ShelfRow({ model, tiers, studio, chosen }:
     <Link href={`/shelf/${model.id}`} asChild>
       <Pressable
         role="link"
-        aria-label={`${name}, ${model.colourName}`}
         aria-current={chosen ? 'page' : undefined}
         className={`flex-row items-center gap-3 rounded-card border p-2.5 active:bg-sunk ${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
       >

@@ -1,0 +1,112 @@
+import type { ModelDetail, ShelfModel } from '@leggero/contract';
+
+import type { Command, NewCommand } from '@/api/command';
+import { overlayModel, overlayPumps, overlayShelf, overlayStudio, overlayTiers } from '@/api/overlay';
+
+const keyed = (command: NewCommand) => ({ ...command, key: 'k' }) as Command;
+const shelfModel = {
+  id: 'm', line: 'Tarn Satin', kind: 'round', nominalMm: 279.4, finish: 'pearl', colourName: 'tide blue', colourHex: '#3d6fa6', demo: false,
+  calibrations: [],
+} satisfies ShelfModel; // prettier-ignore
+const detail: ModelDetail = { ...shelfModel, targets: [], checks: [] };
+const calibration = keyed({
+  name: 'createCalibration',
+  body: {
+    id: 'c',
+    modelId: 'm',
+    pumpId: 'p',
+    preStretched: false,
+    roundedOff: false,
+    startedAt: '2026-11-16T17:00:00.000Z',
+  },
+});
+const reading = (id: string, takenAt: string) =>
+  keyed({
+    name: 'createReading',
+    body: {
+      id,
+      calibrationId: 'c',
+      dose: 2,
+      widthMm: 150,
+      heightMm: null,
+      sdMm: null,
+      shape: null,
+      outcome: 'ok',
+      takenAt,
+    },
+  });
+const lay = (commands: Command[], from: ModelDetail | undefined = detail) =>
+  commands.reduce<ModelDetail | undefined>((model, command) => overlayModel('m', model, command), from);
+
+describe('what waits in the outbox is shown as if it had arrived', () => {
+  it('shows a balloon that the server has not got yet', () => {
+    const { demo: _, calibrations: __, ...body } = shelfModel;
+    const create = keyed({ name: 'createModel', body });
+    expect(lay([create], undefined)).toEqual(detail);
+    expect(overlayModel('other', undefined, create)).toBeUndefined();
+    expect(overlayShelf([], create)).toEqual([shelfModel]);
+  });
+
+  it('adds readings in the order taken, once each, and takes them away again', () => {
+    const first = reading('r1', '2026-11-16T17:01:00.000Z');
+    const second = reading('r2', '2026-11-16T17:02:00.000Z');
+    const ids = (model: ModelDetail | undefined) => model?.calibrations[0]?.readings.map(({ id }) => id);
+    expect(ids(lay([calibration, second, first, first]))).toEqual(['r1', 'r2']);
+    expect(ids(lay([calibration, first, second, keyed({ name: 'deleteReading', id: 'r1' })]))).toEqual([
+      'r2',
+    ]);
+  });
+
+  it('counts the revisions of a kept target', () => {
+    const keep = (id: string) =>
+      keyed({
+        name: 'acceptTarget',
+        body: {
+          id, modelId: 'm', tierId: 't', tierName: 'Classic', widthMm: 254, toleranceMm: 6, dose: 7.5, origin: 'measured', daysStanding: 1,
+          acceptedAt: '2026-11-16T17:00:00.000Z',
+        },
+      }); // prettier-ignore
+    expect(lay([keep('a'), keep('b')])?.targets.map(({ revision }) => revision)).toEqual([2, 1]);
+  });
+
+  it('keeps a batch’s results by their place', () => {
+    const check = keyed({
+      name: 'createCheck',
+      body: {
+        id: 'k',
+        modelId: 'm',
+        tierName: 'Classic',
+        targetMm: 254,
+        toleranceMm: 6,
+        size: 12,
+        startedAt: '2026-11-16T17:00:00.000Z',
+      },
+    });
+    const result = (id: string, position: number) =>
+      keyed({
+        name: 'createCheckResult',
+        body: {
+          id,
+          checkId: 'k',
+          position,
+          answer: 'passes',
+          widthMm: null,
+          takenAt: '2026-11-16T17:00:00.000Z',
+        },
+      });
+    const model = lay([check, result('b', 1), result('a', 0), keyed({ name: 'deleteCheckResult', id: 'b' })]);
+    expect(model?.checks[0]?.results.map(({ id }) => id)).toEqual(['a']);
+  });
+
+  it('changes what a patch names and nothing else', () => {
+    const studio = { id: 's', name: 'Mine', unit: 'in', stepMm: 3.175, daysStanding: 1 } as const;
+    const patch = keyed({ name: 'changeStudio', body: { unit: 'cm', name: undefined } });
+    expect(overlayStudio(studio, patch)).toEqual({ ...studio, unit: 'cm' });
+    const tier = { id: 't', name: 'Bud', fraction: 0.5, purpose: '', position: 4 };
+    expect(overlayTiers([tier], keyed({ name: 'changeTier', id: 't', body: { fraction: 0.52 } }))[0]).toEqual(
+      { ...tier, fraction: 0.52 },
+    );
+    expect(overlayPumps([], keyed({ name: 'deletePump', id: 'p' }))).toEqual([]);
+    expect(lay([keyed({ name: 'deleteModel', id: 'm' })])).toBeUndefined();
+  });
+});

@@ -1,0 +1,59 @@
+import type { ModelDetail, ShelfModel } from '@leggero/contract';
+import type { Browser } from 'puppeteer-core';
+
+import { openBrowser, PHONE, startWorld, Visitor, type World } from '../world';
+
+jest.setTimeout(180_000);
+
+let world: World;
+let browser: Browser;
+let model: ShelfModel;
+beforeAll(async () => {
+  [world, browser] = await Promise.all([startWorld('demo'), openBrowser()]);
+  const shelf = (await (await fetch(`${world.url}/api/models`)).json()) as ShelfModel[];
+  model = shelf.find(({ line, calibrations }) => line === 'Tarn Satin' && calibrations.length > 0)!;
+});
+afterAll(async () => {
+  await browser?.close();
+  await world?.end();
+});
+
+const stored = async () => (await (await fetch(`${world.url}/api/models/${model.id}`)).json()) as ModelDetail;
+
+describe('when the database goes away while the app is open', () => {
+  it('keeps every tap, says so calmly, survives a reload, and catches up by itself', async () => {
+    const before = model.calibrations[0]!.readings.length;
+    const visitor = await Visitor.open(browser, `${world.url}/shelf/${model.id}/reading`, PHONE);
+    await visitor.sees(`${before} readings`);
+    await world.tell('stop-database');
+    await visitor.tap('radio', 'Round');
+    await visitor.tap('button', 'Add reading');
+    await visitor.sees('The records are out of reach just now. 1 entry wait');
+    await visitor.sees(`${before + 1} readings`);
+    await visitor.tap('button', 'Add reading');
+    await visitor.sees(`${before + 2} readings`);
+    expect((await fetch(`${world.url}/api/health`)).status).toBe(503);
+
+    await visitor.page.reload({ waitUntil: 'domcontentloaded' });
+    await visitor.sees('2 entries wait');
+    await world.tell('start-database');
+    await visitor.sees(`${before + 2} readings`);
+    await visitor.page.waitForFunction(() => !document.body.innerText.includes('out of reach'), {
+      timeout: 20_000,
+    });
+    expect((await stored()).calibrations[0]?.readings).toHaveLength(before + 2);
+    expect(visitor.complaints).toEqual([]);
+  });
+
+  it('undoes a deleted reading', async () => {
+    const visitor = await Visitor.open(browser, `${world.url}/shelf/${model.id}`, PHONE);
+    const all = (await stored()).calibrations[0]!.readings;
+    await visitor.tap('button', 'Delete reading of 4');
+    await visitor.sees('Reading of 4 deleted.');
+    await visitor.sees(`${all.length - 1} readings`);
+    await visitor.tap('button', 'Undo');
+    await visitor.sees(`${all.length} readings`);
+    await visitor.page.waitForNetworkIdle();
+    expect((await stored()).calibrations[0]?.readings).toEqual(all);
+  });
+});

@@ -1,0 +1,146 @@
+import { readFileSync } from 'node:fs';
+
+import type { ModelDetail, ShelfModel, SizerRecord } from '@leggero/contract';
+import type { AxeResults } from 'axe-core';
+import type { Browser, KeyInput } from 'puppeteer-core';
+
+import { openBrowser, PHONE, startWorld, Visitor, WIDE, type World } from '../world';
+
+jest.setTimeout(240_000);
+
+const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+
+let world: World;
+let browser: Browser;
+let views: [name: string, address: string][];
+let eleven: ModelDetail;
+beforeAll(async () => {
+  [world, browser] = await Promise.all([startWorld('demo'), openBrowser()]);
+  const get = async <T>(path: string) => (await (await fetch(`${world.url}/api/${path}`)).json()) as T;
+  const shelf = await get<ShelfModel[]>('models');
+  const found = shelf.find(
+    ({ line, nominalMm }) => line === 'Fennimore Standard' && nominalMm > 270 && nominalMm < 300,
+  )!;
+  eleven = await get<ModelDetail>(`models/${found.id}`);
+  const [sizer] = await get<SizerRecord[]>('sizers');
+  views = [
+    ['shelf', '/shelf'],
+    ['balloon', `/shelf/${eleven.id}`],
+    ['reading', `/shelf/${eleven.id}/reading`],
+    ['verdict', `/shelf/${eleven.id}/check/${eleven.checks[0]!.id}`],
+    ['new balloon', '/shelf/new'],
+    ['details', `/shelf/${eleven.id}/edit`],
+    ['gauges', '/gauges'],
+    ['sizer', `/gauges/sizers/${sizer!.id}`],
+    ['new pump', '/gauges/pumps/new'],
+    ['studio', '/studio'],
+  ];
+});
+afterAll(async () => {
+  await browser?.close();
+  await world?.end();
+});
+
+async function faultsOf(visitor: Visitor): Promise<string[]> {
+  await visitor.page.evaluate(AXE);
+  const results = (await visitor.page.evaluate(
+    'axe.run(document, { runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"] })',
+  )) as AxeResults;
+  return results.violations.flatMap(({ id, nodes }) =>
+    nodes.map((node) => `${id}: ${node.html.slice(0, 160)}`),
+  );
+}
+
+describe.each([
+  ['a phone', PHONE],
+  ['a wide window', WIDE],
+] as const)('every view on %s', (_, viewport) => {
+  it.each(['light', 'dark'])(
+    'is accessible by WCAG 2.2 AA in the %s theme, fits its width, and raises no error',
+    async (choice) => {
+      const faults: string[] = [];
+      const visitor = await Visitor.open(browser, 'about:blank', viewport);
+      await visitor.page.evaluateOnNewDocument(
+        (theme) =>
+          localStorage.setItem('leggero-theme', JSON.stringify({ state: { choice: theme }, version: 0 })),
+        choice,
+      );
+      for (const [name, address] of views) {
+        await visitor.page.goto(`${world.url}${address}`, { waitUntil: 'networkidle2' });
+        await visitor.sees(/\w/);
+        faults.push(...(await faultsOf(visitor)).map((fault) => `${name}: ${fault}`));
+        const over = await visitor.page.evaluate(
+          () => document.documentElement.scrollWidth - window.innerWidth,
+        );
+        if (over > 0) faults.push(`${name}: ${over} px wider than the window`);
+        faults.push(...visitor.complaints.splice(0).map((complaint) => `${name}: ${complaint}`));
+      }
+      await visitor.page.browserContext().close();
+      expect(faults).toEqual([]);
+    },
+  );
+});
+
+describe('addresses', () => {
+  it('can be reloaded and shared: tier and days stand in them', async () => {
+    const visitor = await Visitor.open(browser, `${world.url}/shelf/${eleven.id}`, PHONE);
+    await visitor.tap('radio', 'Supple');
+    await visitor.tap('radio', '3 weeks');
+    await visitor.page.waitForFunction(
+      () => /tier=/.test(location.search) && /days=21/.test(location.search),
+    );
+    await visitor.page.reload({ waitUntil: 'networkidle2' });
+    await visitor.find('radio', 'Supple');
+    await visitor.sees('Held so that it stands (3 weeks)');
+  });
+
+  it('that lead nowhere say so and lead back', async () => {
+    const visitor = await Visitor.open(
+      browser,
+      `${world.url}/shelf/3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a`,
+      PHONE,
+    );
+    await visitor.sees('No balloon is known at this address');
+    await visitor.tap('button', 'Go to the shelf');
+    await visitor.sees('8 balloons');
+    await visitor.page.goto(`${world.url}/nowhere`, { waitUntil: 'networkidle2' });
+    await visitor.sees('There is no page at this address');
+  });
+
+  it('of files and routes that are not there are 404, not the app', async () => {
+    const status = async (path: string) => (await fetch(`${world.url}${path}`)).status;
+    expect(await status('/_expo/none.js')).toBe(404);
+    expect(await status('/api/none')).toBe(404);
+    expect(await status('/shelf')).toBe(200);
+  });
+});
+
+describe('a wide window', () => {
+  it('shows the list beside the detail, and works by keys', async () => {
+    const visitor = await Visitor.open(browser, `${world.url}/shelf`, WIDE);
+    await visitor.sees('Choose a balloon to see its target');
+    await visitor.page.keyboard.press('/');
+    await visitor.page.keyboard.type('mirror');
+    await visitor.page.waitForFunction(() => !document.body.innerText.includes('Ketteridge'));
+    await visitor.tapText('Fennimore Mirror 7');
+    await visitor.sees('Target sheet');
+    await visitor.page.keyboard.press('c');
+    await visitor.sees(/of 12/);
+    for (const key of ['2', '1', '2', '3', 'u', '2'] satisfies KeyInput[]) {
+      await visitor.page.keyboard.press(key);
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    await visitor.sees('1 of 4 is outside');
+    await visitor.page.keyboard.press('?');
+    await visitor.sees('Search the shelf');
+  });
+
+  it('speaks centimetres once the studio does', async () => {
+    const visitor = await Visitor.open(browser, `${world.url}/studio`, WIDE);
+    await visitor.tap('radio', 'cm');
+    await visitor.page.waitForNetworkIdle();
+    await visitor.page.goto(`${world.url}/shelf/${eleven.id}`, { waitUntil: 'networkidle2' });
+    await visitor.sees(/2[3-6]\.\d/);
+    await visitor.sees('cm across');
+  });
+});

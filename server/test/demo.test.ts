@@ -1,0 +1,70 @@
+import { modelDetailSchema, type ModelDetail, type ShelfModel } from '@leggero/contract';
+import { fitCalibration, resolveTarget, STANDARD_TIERS } from '@leggero/core';
+import { coreReading } from '@leggero/contract';
+import supertest from 'supertest';
+
+import { fillDemo } from '../src/demo/fill';
+import { DEMO_MODELS, DEMO_PUMPS } from '../src/demo/scenario';
+import { createApp } from '../src/http/app';
+
+import { startService, type Service } from './service';
+
+let service: Service;
+let request: ReturnType<typeof supertest>;
+let studioId: string;
+beforeAll(async () => {
+  service = await startService();
+  studioId = await fillDemo(service);
+  request = supertest(createApp({ database: service.database, studioId }));
+}, 60_000);
+afterAll(() => service.close());
+
+async function details(): Promise<ModelDetail[]> {
+  const shelf = (await request.get('/api/models')).body as ShelfModel[];
+  return Promise.all(
+    shelf.map(async ({ id }) => modelDetailSchema.parse((await request.get(`/api/models/${id}`)).body)),
+  );
+}
+
+describe('the demo', () => {
+  it('is filled once, and marked as demo data', async () => {
+    expect(await fillDemo(service)).toBe(studioId);
+    const models = await details();
+    expect(models).toHaveLength(DEMO_MODELS.length);
+    expect(models.every(({ demo, calibrations }) => demo && calibrations.every((c) => c.demo))).toBe(true);
+  });
+
+  it('has readings whose fit finds the pumps they were made with, and names the one slip', async () => {
+    let outliers = 0;
+    for (const model of await details()) {
+      const source = DEMO_MODELS.find(
+        (m) => m.line === model.line && Math.abs(m.nominalMm - model.nominalMm) < 0.1,
+      )!;
+      const readings = model.calibrations[0]?.readings.map(coreReading) ?? [];
+      if (readings.length < 4) continue;
+      const fit = fitCalibration({ nominalMm: model.nominalMm, readings });
+      if (!fit.ok) throw new Error(`${model.line}: ${fit.problem.code}`);
+      const { strokeVolumeL } = DEMO_PUMPS[source.pump];
+      expect(Math.abs(fit.value.strokeVolumeL / strokeVolumeL - 1)).toBeLessThan(0.12);
+      outliers += fit.value.outliers.length;
+      const [classic] = STANDARD_TIERS.filter(({ name }) => name === 'Classic');
+      const target = resolveTarget({
+        nominalMm: model.nominalMm,
+        tier: classic!,
+        fit: fit.value,
+        daysStanding: 1,
+        step: 3.175,
+      });
+      expect(target.ok && target.value.dose).not.toBeNull();
+    }
+    expect(outliers).toBe(1);
+  });
+
+  it('has a batch of twelve with one small balloon', async () => {
+    const checks = (await details()).flatMap((model) => model.checks);
+    expect(checks).toHaveLength(1);
+    expect(checks[0]!.results.map(({ answer }) => answer).filter((answer) => answer !== 'passes')).toEqual([
+      'falls',
+    ]);
+  });
+});

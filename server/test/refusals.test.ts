@@ -1,0 +1,130 @@
+import { randomUUID } from 'node:crypto';
+
+import { problemSchema } from '@leggero/contract';
+import { sql } from 'drizzle-orm';
+import supertest from 'supertest';
+
+import { connect, databaseError } from '../src/db/connect';
+import { createApp } from '../src/http/app';
+
+import { calibration, model, pump, reading, startService, type Service } from './service';
+
+let service: Service;
+let calibrationId: string;
+let pumpId: string;
+beforeAll(async () => {
+  service = await startService();
+  const theModel = model();
+  const thePump = pump();
+  const theCalibration = calibration(theModel.id, thePump.id);
+  await service.request.post('/api/models').send(theModel);
+  await service.request.post('/api/pumps').send(thePump);
+  await service.request.post('/api/calibrations').send(theCalibration);
+  calibrationId = theCalibration.id;
+  pumpId = thePump.id;
+}, 60_000);
+afterAll(() => service.close());
+
+describe('bad input', () => {
+  it.each([
+    ['a negative width', { widthMm: -3 }, 'widthMm'],
+    ['an absurd width', { widthMm: 2000 }, 'widthMm'],
+    ['a width beyond all lengths', { widthMm: 1e300 }, 'widthMm'],
+    ['no strokes', { dose: 0 }, 'dose'],
+    ['too many strokes', { dose: 5000 }, 'dose'],
+    ['text in a number', { dose: 'three' }, 'dose'],
+    ['a missing width', { widthMm: null }, 'widthMm'],
+    ['a height no balloon has', { heightMm: 900 }, 'heightMm'],
+    ['an unknown shape', { shape: 'cube' }, 'shape'],
+    ['a moment that is none', { takenAt: 'yesterday' }, 'takenAt'],
+    ['an id that is none', { id: '1; drop table readings' }, 'id'],
+  ])('%s is refused by name of its field, as a problem document', async (_, wrong, path) => {
+    const answer = await service.request
+      .post('/api/readings')
+      .send(reading(calibrationId, wrong))
+      .expect(400);
+    expect(answer.headers['content-type']).toMatch('application/problem+json');
+    const document = problemSchema.parse(answer.body);
+    expect(document.fields?.map((field) => field.path)).toContain(path);
+  });
+
+  it('a burst needs no width', async () => {
+    await service.request
+      .post('/api/readings')
+      .send(reading(calibrationId, { widthMm: null, outcome: 'burst' }))
+      .expect(201);
+  });
+
+  it.each([
+    ['a forged id', 'get', '/api/models/not-an-id', 404],
+    ['an unknown id', 'get', `/api/models/${randomUUID()}`, 404],
+    ['an unknown id to change', 'patch', `/api/pumps/${randomUUID()}`, 404],
+    ['an unknown route', 'get', '/api/balloons', 404],
+    ['an address that cannot be read', 'get', '/api/models/%E0%A4%A', 400],
+  ] as const)('%s is answered with %s %s: %d', async (_, method, url, status) => {
+    const answer = await service.request[method](url).send(method === 'patch' ? { name: 'x' } : undefined);
+    expect([answer.status, problemSchema.parse(answer.body).status]).toEqual([status, status]);
+  });
+
+  it('what is not JSON, or more than is taken at once, is refused', async () => {
+    const send = (text: string) =>
+      service.request.post('/api/models').set('Content-Type', 'application/json').send(text);
+    await send('{"id": ').expect(400);
+    await send(JSON.stringify({ line: 'x'.repeat(200_000) })).expect(413);
+    await service.request.post('/api/models').send([1, 2]).expect(400);
+  });
+
+  it('a pump that calibrations hang on is kept', async () => {
+    await service.request.delete(`/api/pumps/${pumpId}`).expect(409);
+    expect(
+      (await service.request.get('/api/pumps')).body.some(({ id }: { id: string }) => id === pumpId),
+    ).toBe(true);
+  });
+});
+
+describe('the database itself', () => {
+  it('refuses what the code would let through: a width of zero, no width without a burst, a row of no studio', async () => {
+    const { studioId, database } = service;
+    const refusalOf = (values: string) =>
+      database
+        .execute(
+          sql.raw(
+            `insert into readings (id, studio_id, calibration_id, dose, width_mm, outcome, taken_at) values ${values}`,
+          ),
+        )
+        .then(() => 'taken')
+        .catch((error: unknown) => databaseError(error)?.message);
+    expect(await refusalOf(`(uuid(), '${studioId}', '${calibrationId}', 1, 0, 'ok', now())`)).toMatch(
+      /readings_width/,
+    );
+    expect(await refusalOf(`(uuid(), '${studioId}', '${calibrationId}', 1, null, 'ok', now())`)).toMatch(
+      /readings_width/,
+    );
+    expect(await refusalOf(`(uuid(), '${randomUUID()}', '${calibrationId}', 1, 9, 'ok', now())`)).toMatch(
+      /readings_calibration|studios/,
+    );
+  });
+});
+
+describe('headers', () => {
+  it('carry a strict policy, no server name, and no caching of records', async () => {
+    const { headers } = await service.request.get('/api/health').expect(200);
+    expect(headers['content-security-policy']).toMatch("default-src 'self'");
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['x-powered-by']).toBeUndefined();
+    expect(headers['cache-control']).toBe('no-store');
+  });
+});
+
+describe('with the database away', () => {
+  it('says so with 503 and when to come back, for health and records alike', async () => {
+    const database = connect({ url: 'mysql://leggero:x@127.0.0.1:9/leggero_none' });
+    const away = supertest(createApp({ database, studioId: randomUUID() }));
+    for (const url of ['/api/health', '/api/models', `/api/models/${randomUUID()}`]) {
+      const answer = await away.get(url).expect(503);
+      expect(answer.headers['retry-after']).toBe('2');
+      expect(problemSchema.parse(answer.body).title).toMatch('cannot be reached');
+    }
+    await database.$client.end();
+  });
+});

@@ -1,0 +1,109 @@
+import { randomUUID } from 'node:crypto';
+
+import { ROUTES, type RouteName } from '@leggero/contract';
+import { sql } from 'drizzle-orm';
+import supertest from 'supertest';
+
+import { connect, type Database } from '../src/db/connect';
+import { applyMigrations } from '../src/db/migrate';
+import { createApp } from '../src/http/app';
+import { openStudio } from '../src/studio/store';
+
+/** The service over a database of its own on the real server. */
+export interface Service {
+  database: Database;
+  studioId: string;
+  request: ReturnType<typeof supertest>;
+  close(): Promise<void>;
+}
+
+/** A new empty database with its migrations and its studio, and the service over it. */
+export async function startService(): Promise<Service> {
+  const base = process.env['LEGGERO_TEST_DATABASE'];
+  if (!base) throw new Error('run the server tests with npm run test:server');
+  const name = `leggero_${randomUUID().replaceAll('-', '')}`;
+  const first = connect({ url: base });
+  await first.execute(sql.raw(`create database ${name}`));
+  await first.$client.end();
+  const database = connect({ url: base.replace(/[^/]+$/, name) });
+  await applyMigrations(database);
+  const studioId = await openStudio({ database });
+  return {
+    database,
+    studioId,
+    request: supertest(createApp({ database, studioId })),
+    async close() {
+      await database.execute(sql.raw(`drop database ${name}`));
+      await database.$client.end();
+    },
+  };
+}
+
+/** A second studio in the same database: whatever it owns must stay out of reach. */
+export async function strangerOf({ database }: Service): Promise<ReturnType<typeof supertest>> {
+  const studioId = randomUUID();
+  await database.execute(
+    sql`insert into studios (id, name, unit, step_mm, days_standing) values (${studioId}, 'Next door', 'cm', 1, 1)`,
+  );
+  return supertest(createApp({ database, studioId }));
+}
+
+/** Checks an answer against what the contract promises for the route, and gives it back typed. */
+export function promised<T>(name: RouteName, body: unknown): T {
+  const route = ROUTES[name];
+  if (!('response' in route)) throw new Error(`${name} answers nothing`);
+  return route.response.parse(body) as T;
+}
+
+export const model = (more: object = {}) => ({
+  id: randomUUID(),
+  line: 'Fennimore Standard',
+  kind: 'round',
+  nominalMm: 279.4,
+  finish: 'matte',
+  colourName: 'kelp green',
+  colourHex: '#3f7a4a',
+  ...more,
+});
+
+export const pump = (more: object = {}) => ({
+  id: randomUUID(),
+  name: 'Skiff',
+  kind: 'hand',
+  strokeVolumeL: 0.18,
+  ...more,
+});
+
+export const calibration = (modelId: string, pumpId: string, more: object = {}) => ({
+  id: randomUUID(),
+  modelId,
+  pumpId,
+  preStretched: false,
+  roundedOff: false,
+  startedAt: '2026-11-16T17:00:00.000Z',
+  ...more,
+});
+
+export const reading = (calibrationId: string, more: object = {}) => ({
+  id: randomUUID(),
+  calibrationId,
+  dose: 2.5,
+  widthMm: 171.45,
+  heightMm: null,
+  sdMm: null,
+  shape: 'round',
+  outcome: 'ok',
+  takenAt: '2026-11-16T17:01:00.000Z',
+  ...more,
+});
+
+export const check = (modelId: string, more: object = {}) => ({
+  id: randomUUID(),
+  modelId,
+  tierName: 'Classic',
+  targetMm: 254,
+  toleranceMm: 6.35,
+  size: 12,
+  startedAt: '2026-11-17T09:00:00.000Z',
+  ...more,
+});
