@@ -10,7 +10,7 @@ import { Refusal, run, say } from './lib/refusal.mjs';
 import { ensureWeb } from './lib/web.mjs';
 
 const bin = (file) => path.join(ROOT, 'node_modules', file);
-const WORKSPACES = ['core', 'contract', 'server', 'app', 'e2e'];
+const TYPED = ['core', 'contract', 'server', 'app', 'e2e', 'bench'];
 
 /** One tool that passes or fails as a whole. */
 async function tool(title, file, args) {
@@ -73,7 +73,7 @@ const PARTS = {
   format: () => tool('format', 'prettier/bin/prettier.cjs', ['--check', '--log-level=warn', '.']),
   async types() {
     const results = [];
-    for (const workspace of WORKSPACES)
+    for (const workspace of TYPED)
       results.push(await tool(`types of ${workspace}`, 'typescript/bin/tsc', ['-p', workspace]));
     return total(results);
   },

@@ -1,10 +1,10 @@
-import { STEP_MM } from '@leggero/core';
+import { formatLength, lengthParts, STEP_MM } from '@leggero/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 
 import type { Lengths } from '@/api/lengths';
-import { formatLength, lengthParts } from '@leggero/core';
+
 import { AnswerButtons } from '@/features/check/AnswerButtons';
 import { LengthEntry } from '@/ui/LengthEntry';
 import { Segmented } from '@/ui/Segmented';

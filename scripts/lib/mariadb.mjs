@@ -19,14 +19,14 @@ const LONGEST_SOCKET = 100;
 
 /**
  * Starts a private MariaDB whose data, socket, log and password live in `folder`, on `port` of loopback (a free one by
- * default). Makes what is missing, clears what a crash left. Answers `url` of the database `name` and `stop`, which ends it in order.
+ * default, never `notPort`). Makes what is missing, clears what a crash left. Answers `url` of the database `name` and `stop`, which ends it in order.
  */
-export async function startMariadb({ folder, name, port: wanted }) {
+export async function startMariadb({ folder, name, port: wanted, notPort }) {
   const mariadbd = await ensureProgram({ names: ['mariadbd'], debianPackage: DEBIAN_PACKAGE, title: TITLE });
   const place = layOut(folder);
   await clearLeftovers(place);
   await initialise(place);
-  const port = wanted ?? (await freePort());
+  const port = wanted ?? (await freePort({ not: notPort }));
   writeStartStatements(place);
   const log = openSync(place.log, 'w');
   // A process group of its own: Ctrl-C in the terminal reaches this script alone, which then ends things in order.

@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url';
 
 /** The checkout. */
 export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
-/** What running leaves behind: databases, sockets, logs. Git ignores it. */
-export const STATE = path.join(ROOT, '.leggero');
+/** What running leaves behind: databases, sockets, logs. Git ignores it; LEGGERO_STATE names another place. */
+export const STATE = process.env.LEGGERO_STATE ?? path.join(ROOT, '.leggero');
 /** The built web app. */
 export const WEB = path.join(ROOT, 'app/dist');

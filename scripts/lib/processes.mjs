@@ -65,8 +65,13 @@ export function pause(ms) {
   return new Promise((resolve) => setTimeout(resolve, ms));
 }
 
-/** A port of loopback that nobody listens on just now. */
-export function freePort() {
+/** A port of loopback that nobody listens on just now, other than `not`, which is about to be taken. */
+export async function freePort({ not } = {}) {
+  const port = await anyPort();
+  return port === not ? freePort({ not }) : port;
+}
+
+function anyPort() {
   return new Promise((resolve, reject) => {
     const server = net.createServer();
     server.once('error', reject);

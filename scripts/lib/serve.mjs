@@ -55,7 +55,7 @@ export async function serve({ name, demo, url: existing }) {
     const webFolder = await ensureWeb();
     let url = existing;
     if (!url) {
-      const database = await startMariadb({ folder, name: `leggero_${name}` });
+      const database = await startMariadb({ folder, name: `leggero_${name}`, notPort: port });
       stops.push(database.stop);
       url = database.url;
     }

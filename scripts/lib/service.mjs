@@ -7,6 +7,7 @@ import { Refusal } from './refusal.mjs';
 /** Starts the server process; answers its port, a promise of its end, and `stop`. */
 export async function startService({ url, port, demo = false, webFolder, logLevel = 'warn', watch = false }) {
   let said = '';
+  let open = false;
   const child = fork(path.join(ROOT, 'server/src/main.ts'), [], {
     cwd: ROOT,
     execArgv: watch ? ['--watch', '--import', 'tsx'] : ['--import', 'tsx'],
@@ -23,13 +24,15 @@ export async function startService({ url, port, demo = false, webFolder, logLeve
     },
   });
   child.stderr.on('data', (chunk) => {
-    said = `${said}${chunk}`.slice(-4000);
-    if (child.connected && said.length > 0) process.stderr.write(chunk);
+    // Until it listens, what it says becomes the one sentence of a refusal.
+    if (open) process.stderr.write(chunk);
+    else said = `${said}${chunk}`.slice(-4000);
   });
   const ended = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 1)));
   const listening = new Promise((resolve) => child.on('message', (message) => resolve(message.listening)));
   const first = await Promise.race([listening, ended.then(() => null)]);
   if (first === null) throw new Refusal(said.trim().split('\n')[0] || 'The server ended as it started.');
+  open = true;
   return {
     port: first,
     ended,

@@ -1,0 +1,40 @@
+import { fitCalibration, type Reading } from '@leggero/core';
+import { PolynomialRegression } from 'ml-regression-polynomial';
+
+import { ELEVEN, readingsOf } from '../core/test/physicalBalloon';
+import { median, report } from './report';
+
+const CALIBRATIONS = 1000;
+const DOSES = [1, 2, 2.5, 3, 4, 5, 5.5, 6, 7, 8, 8.5, 9];
+const ROUNDS = 9;
+
+/** 1,000 calibrations of 12 readings with heights, against a library's plain quadratic fit of the same points. */
+export function benchFit(): void {
+  const sets = Array.from({ length: CALIBRATIONS }, (_, seed) =>
+    readingsOf({ balloon: ELEVEN, doses: DOSES, seed: seed + 1 }),
+  );
+  const ours: number[] = [];
+  const theirs: number[] = [];
+  for (let round = 0; round < ROUNDS; round += 1) {
+    ours.push(time(() => sets.forEach((readings) => fitCalibration({ nominalMm: 279.4, readings }))));
+    theirs.push(time(() => sets.forEach((readings) => new PolynomialRegression(...pointsOf(readings), 2))));
+  }
+  report({
+    what: '1,000 calibrations of 12 readings',
+    ours: median(ours),
+    yardstick: 'plain quadratic fits of the same points (ml-regression-polynomial)',
+    theirs: median(theirs),
+    unit: 'ms',
+    most: 20,
+  });
+}
+
+function pointsOf(readings: readonly Reading[]): [number[], number[]] {
+  return [readings.map(({ dose }) => dose), readings.map(({ widthMm }) => widthMm ?? 0)];
+}
+
+function time(work: () => void): number {
+  const start = performance.now();
+  work();
+  return performance.now() - start;
+}
