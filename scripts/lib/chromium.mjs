@@ -4,7 +4,7 @@ import { ensureProgram } from './debian.mjs';
 export function ensureChromium() {
   return ensureProgram({
     names: ['chromium', 'chromium-browser', 'google-chrome'],
-    debianPackage: 'chromium',
+    debianPackages: ['chromium'],
     title: 'Chromium',
   });
 }

@@ -28,12 +28,12 @@ export function placesOf(name) {
   return [...new Set(folders.filter(Boolean))].map((folder) => `${folder}/${name}`);
 }
 
-/** Finds a program, installing the Debian package that brings it where that is allowed; else says which command to run. */
-export async function ensureProgram({ names, debianPackage, title }) {
+/** Finds a program, installing the Debian packages that bring it where that is allowed; else says which command to run. */
+export async function ensureProgram({ names, debianPackages, title }) {
   const candidates = names.flatMap(placesOf);
   const found = findProgram(candidates);
   if (found) return found;
-  const byHand = `run "sudo apt-get install ${debianPackage}" (or your system's like), then try again`;
+  const byHand = `run "sudo apt-get install ${debianPackages.join(' ')}" (or your system's like), then try again`;
   if (!findProgram(placesOf('apt-get'))) throw new Refusal(`${title} is not installed: ${byHand}.`);
   const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
   if (sudo.length > 0) {
@@ -41,13 +41,13 @@ export async function ensureProgram({ names, debianPackage, title }) {
       findProgram(placesOf('sudo')) && (await runCommand('sudo', ['-n', 'true'], { quiet: true })).code === 0;
     if (!may) throw new Refusal(`${title} is not installed, and this user may not install it: ${byHand}.`);
   }
-  say(`Installing ${title} (${debianPackage}) from Debian's packages…`);
+  say(`Installing ${title} (${debianPackages.join(', ')}) from Debian's packages…`);
   const apt = async (...args) => {
     const [command, ...rest] = [...sudo, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', '-q', ...args];
     return runCommand(command, rest, { quiet: true });
   };
   await apt('update');
-  const { code, output } = await apt('install', '-y', '--no-install-recommends', debianPackage);
+  const { code, output } = await apt('install', '-y', '--no-install-recommends', ...debianPackages);
   const installed = findProgram(candidates);
   if (code === 0 && installed) return installed;
   throw new Refusal(`${title} could not be installed (${output.trim().split('\n').at(-1)}): ${byHand}.`);

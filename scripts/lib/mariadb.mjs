@@ -10,8 +10,10 @@ import { ensureProgram } from './debian.mjs';
 import { answers, commandLineOf, endProcess, freePort, isAlive, pause, runCommand } from './processes.mjs';
 import { Refusal, say } from './refusal.mjs';
 
-const DEBIAN_PACKAGE = 'mariadb-server-core';
 const TITLE = 'MariaDB';
+/** The programs alone, without the system's own service; the set-up needs one of the client's. */
+const DEBIAN_PACKAGES = ['mariadb-server-core', 'mariadb-client-core'];
+const program = (name) => ensureProgram({ names: [name], debianPackages: DEBIAN_PACKAGES, title: TITLE });
 /** A start on a healthy folder takes half a second; after a crash, recovery may take a while. */
 const START_SECONDS = 60;
 /** Sockets have short paths: the system's limit is 107 characters. */
@@ -22,7 +24,7 @@ const LONGEST_SOCKET = 100;
  * default, never `notPort`). Makes what is missing, clears what a crash left. Answers `url` of the database `name` and `stop`, which ends it in order.
  */
 export async function startMariadb({ folder, name, port: wanted, notPort }) {
-  const mariadbd = await ensureProgram({ names: ['mariadbd'], debianPackage: DEBIAN_PACKAGE, title: TITLE });
+  const mariadbd = await program('mariadbd');
   const place = layOut(folder);
   await clearLeftovers(place);
   await initialise(place);
@@ -121,11 +123,8 @@ async function initialise({ data, ready, log, socket }) {
   }
   rmSync(data, { recursive: true, force: true });
   mkdirSync(data, { mode: 0o700 });
-  const installer = await ensureProgram({
-    names: ['mariadb-install-db'],
-    debianPackage: DEBIAN_PACKAGE,
-    title: TITLE,
-  });
+  await program('my_print_defaults');
+  const installer = await program('mariadb-install-db');
   const { code, output } = await runCommand(
     installer,
     [

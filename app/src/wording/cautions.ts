@@ -1,3 +1,6 @@
 /** The usual cautions, where they apply. Not a replacement for local rules or licensed practice. */
 export const FILLING_CAUTION =
   'Size at arm’s length and mind eyes and ears when filling towards the limit. Latex allergy: ask the client. Broken pieces choke small children: collect them at once.';
+
+/** How to close it so that it keeps its width: common practice. */
+export const TIE_ADVICE = 'Wrap the neck twice before the knot: wrapped once, it is smaller in the morning.';

@@ -27,7 +27,7 @@ export function AnswerButtons({ onAnswer, onMeasure }: AnswerButtonsProps) {
 }
 
 const BALLOON: Record<HoleAnswer, { r: number; cy: number }> = {
-  stops: { r: 15, cy: 13 },
+  stops: { r: 15, cy: 12 },
   passes: { r: 10.5, cy: 22 },
   falls: { r: 7, cy: 26 },
 };
@@ -44,7 +44,7 @@ function AnswerButton({ answer, onPress }: { answer: HoleAnswer; onPress: () => 
       onPress={onPress}
       className={`min-h-[108px] flex-1 items-center justify-center gap-1 rounded-card border px-1 ${right ? 'border-pine bg-pine active:opacity-80' : 'border-line bg-surface active:bg-sunk'}`}
     >
-      <Svg width={44} height={40} viewBox="0 0 44 40" aria-hidden>
+      <Svg width={44} height={40} viewBox="0 -4 44 40" aria-hidden>
         <Circle cx={22} cy={cy} r={r} fill={right ? palette.onPine : palette.quiet} opacity={0.45} />
         <Circle
           cx={22}

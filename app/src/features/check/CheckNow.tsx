@@ -30,7 +30,7 @@ export function CheckNow({ model, view, check, hole }: CheckNowProps) {
       <Aperture
         {...figureOf({ ...model, colourHex: '#b9b0a2', finish: 'matte' }, view.fit, widthMm)}
         target={{ widthMm, toleranceMm }}
-        size={wide ? 320 : 200}
+        size={wide ? 320 : 164}
         marks
         label={`Target ${lengths.text(widthMm)}, ${lengths.text(toleranceMm)} either way`}
       />

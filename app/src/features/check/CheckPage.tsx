@@ -21,7 +21,7 @@ import { AnswerButtons } from './AnswerButtons';
 import { BatchPicture } from './BatchPicture';
 import { CheckNow } from './CheckNow';
 import { MeasureEntry } from './MeasureEntry';
-import { VerdictCard } from './VerdictCard';
+import { VerdictCard, VerdictLine } from './VerdictCard';
 
 /** A batch held against its target, a tap for each balloon; the verdict grows with it. */
 export function CheckPage({ checkId, ...shown }: ShownModel & { checkId: string }) {
@@ -65,7 +65,13 @@ function Run(props: ShownModel & { check: CheckRecord }) {
     ...Object.fromEntries(HOLE_ANSWERS.map((answer, i) => [String(i + 1), () => keep(answer, null)])),
   });
 
-  const verdict = judged.ok ? <VerdictCard judgement={judged.value} done={done} /> : null;
+  const verdict = judged.ok ? (
+    done || wide ? (
+      <VerdictCard judgement={judged.value} done={done} />
+    ) : (
+      <VerdictLine judgement={judged.value} />
+    )
+  ) : null;
   const batch = <BatchPicture {...props} />;
   const answer = measuring ? (
     <MeasureEntry

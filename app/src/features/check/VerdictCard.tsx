@@ -7,6 +7,21 @@ import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';
 import { adviceText, outsideText, VERDICT_WORDS, verdictText } from '@/wording/batch';
 
+/** The verdict so far in two lines, for a page that is about the next balloon. */
+export function VerdictLine({ judgement }: { judgement: BatchJudgement }) {
+  const { text } = useLengths();
+  const { word, tone } = VERDICT_WORDS[judgement.verdict];
+  const [first] = judgement.advice;
+  return (
+    <View role="status" className="flex-row items-center gap-3">
+      <Chip tone={tone} word={word} />
+      <Words look="label" className="flex-1">
+        {`${verdictText(judgement)} ${first ? adviceText(first, text) : ''}`}
+      </Words>
+    </View>
+  );
+}
+
 /** The verdict in words with what to do; mean and spread once the batch is through. */
 export function VerdictCard({ judgement, done }: { judgement: BatchJudgement; done: boolean }) {
   const { text } = useLengths();

@@ -9,7 +9,7 @@ const KEYS = [
   ['n', 'New: a balloon on the shelf, a reading on its page'],
   ['c', 'Check a batch, on a balloon’s page'],
   ['1  2  3', 'Stops, just passes, falls through'],
-  ['u', 'Undo the last answer'],
+  ['u', 'Undo the last answer or reading'],
 ] as const;
 
 /** The keys that work, for those with a keyboard. */

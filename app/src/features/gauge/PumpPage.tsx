@@ -6,6 +6,7 @@ import { Controller, useForm } from 'react-hook-form';
 import { newId } from '@/api/id';
 import { useCommand, usePumps } from '@/api/queries';
 import { Button } from '@/ui/Button';
+import { DeleteButton } from '@/ui/DeleteButton';
 import { Field } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
@@ -54,7 +55,13 @@ function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
       back={wide ? undefined : '/gauges'}
       actions={
         <>
-          {pump ? <Button title="Delete" look="danger" tall onPress={remove} /> : null}
+          {pump ? (
+            <DeleteButton
+              what={pump.name}
+              consequence="A pump that a calibration was made with is kept by the records; any other goes for good."
+              onDelete={remove}
+            />
+          ) : null}
           <Button title="Save pump" look="primary" tall className="flex-1" onPress={() => void save()} />
         </>
       }

@@ -10,6 +10,7 @@ import { useLengths } from '@/api/lengths';
 import { useCommand, useSizers } from '@/api/queries';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
+import { DeleteButton } from '@/ui/DeleteButton';
 import { Field } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
@@ -80,7 +81,13 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
       back={wide ? undefined : '/gauges'}
       actions={
         <>
-          {sizer ? <Button title="Delete" look="danger" tall onPress={remove} /> : null}
+          {sizer ? (
+            <DeleteButton
+              what={sizer.name}
+              consequence="Its holes go with it. Targets and past checks stay."
+              onDelete={remove}
+            />
+          ) : null}
           <Button title="Save sizer" look="primary" tall className="flex-1" onPress={save} />
         </>
       }

@@ -11,7 +11,7 @@ import { Page } from '@/ui/Page';
 import { Segmented } from '@/ui/Segmented';
 import { useKeys } from '@/ui/useKeys';
 import { Words } from '@/ui/Words';
-import { FILLING_CAUTION } from '@/wording/cautions';
+import { FILLING_CAUTION, TIE_ADVICE } from '@/wording/cautions';
 import { counted, FINISH_WORDS, KIND_WORDS } from '@/wording/trade';
 
 import { CurveCard } from './CurveCard';
@@ -80,6 +80,7 @@ function Shown(props: ShownProps) {
       />
       <TargetPanel {...props} chosen={chosen} />
       <StandingChoice days={daysStanding} onChange={(to) => router.setParams({ days: String(to) })} />
+      <Words look="quiet">{TIE_ADVICE}</Words>
     </>
   ) : (
     <Words>The studio has no tiers. Add one under Studio to get targets.</Words>

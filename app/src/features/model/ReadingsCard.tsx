@@ -9,6 +9,7 @@ import type { ModelView } from '@/api/modelView';
 import { useCommand } from '@/api/queries';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
+import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
 import { doseText, OUTCOME_WORDS, SHAPE_WORDS } from '@/wording/trade';
 
@@ -57,10 +58,7 @@ export function ReadingsCard({ model, view }: { model: ModelDetail; view: ModelV
         <Button title={`Show all ${readings.length}`} look="plain" onPress={() => setAll(true)} />
       ) : null}
       {deleted ? (
-        <View role="status" className="mt-3 flex-row items-center gap-3">
-          <Words className="flex-1">{`Reading of ${doseText(deleted.dose)} deleted.`}</Words>
-          <Button title="Undo" onPress={restore} />
-        </View>
+        <UndoLine sentence={`Reading of ${doseText(deleted.dose)} deleted.`} onUndo={restore} />
       ) : null}
     </Card>
   );

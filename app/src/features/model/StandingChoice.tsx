@@ -15,7 +15,10 @@ export function StandingChoice({ days, onChange }: { days: number; onChange: (da
       <View className="flex-1">
         <Segmented
           label="Stands"
-          options={choices.map((choice) => ({ value: String(choice), title: standing(choice) }))}
+          options={choices.map((choice) => ({
+            value: String(choice),
+            title: choice <= 1 ? 'today' : standing(choice),
+          }))}
           value={String(days)}
           onChange={(value) => onChange(Number(value))}
         />

@@ -1,5 +1,6 @@
 import { nextReading, OUTCOMES, SHAPES, WIDEST_FRACTION, DOSE_STEP, MOST_STROKES } from '@leggero/core';
 import { router } from 'expo-router';
+import Undo from 'lucide-react-native/icons/undo-2';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -8,13 +9,14 @@ import { useLengths } from '@/api/lengths';
 import { modelName } from '@/api/modelView';
 import { useCommand } from '@/api/queries';
 import type { ShownModel } from '@/features/model/WithModel';
-import { Button } from '@/ui/Button';
+import { Button, IconButton } from '@/ui/Button';
 import { useWide } from '@/ui/layout';
 import { Labelled } from '@/ui/Field';
 import { LengthEntry } from '@/ui/LengthEntry';
 import { Page } from '@/ui/Page';
 import { Segmented } from '@/ui/Segmented';
 import { Stepper } from '@/ui/Stepper';
+import { useKeys } from '@/ui/useKeys';
 import { Words } from '@/ui/Words';
 import { FILLING_CAUTION } from '@/wording/cautions';
 import { nextText } from '@/wording/target';
@@ -60,6 +62,12 @@ export function ReadingPage(shown: ShownModel) {
     setTouched({});
     setTall(false);
   };
+  const undo = () => {
+    const last = readings.at(-1);
+    if (last) send({ name: 'deleteReading', id: last.id });
+    setTouched({});
+  };
+  useKeys({ u: undo });
   const mostMm = WIDEST_FRACTION * nominalMm;
   const burst = draft.outcome === 'burst';
   const form = (
@@ -140,6 +148,14 @@ export function ReadingPage(shown: ShownModel) {
       title={modelName(model)}
       subtitle={`Calibrate · ${counted(readings.length, 'reading')}`}
       back={`/shelf/${model.id}`}
+      aside={
+        <IconButton
+          label="Undo the last reading"
+          icon={Undo}
+          disabled={readings.length === 0}
+          onPress={undo}
+        />
+      }
       actions={
         <>
           {readings.length >= ENOUGH_TO_OFFER || next.purpose === 'enough' ? (

@@ -7,6 +7,7 @@ import type { ShownModel } from '@/features/model/WithModel';
 import { Aperture } from '@/ui/Aperture';
 import { CurveChart } from '@/ui/CurveChart';
 import { useWide } from '@/ui/layout';
+import { Words } from '@/ui/Words';
 
 import type { Draft } from './draft';
 
@@ -40,7 +41,11 @@ export function ReadingPicture({ model, view, draft, lengths }: ReadingPicturePr
             height={wide ? 260 : 160}
           />
         </View>
-      ) : null}
+      ) : (
+        <Words look="quiet" className={wide ? 'text-center' : 'flex-1'}>
+          The dashed ring is the nominal size. The curve forms with the first reading.
+        </Words>
+      )}
     </View>
   );
 }

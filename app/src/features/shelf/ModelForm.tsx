@@ -6,9 +6,10 @@ import { Controller, useForm } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 
 import { newId } from '@/api/id';
-import { nominalInches } from '@/api/modelView';
+import { modelName, nominalInches } from '@/api/modelView';
 import { useCommand } from '@/api/queries';
 import { Button } from '@/ui/Button';
+import { DeleteButton } from '@/ui/DeleteButton';
 import { Field, Labelled } from '@/ui/Field';
 import { Page } from '@/ui/Page';
 import { Segmented } from '@/ui/Segmented';
@@ -42,18 +43,31 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
     else send({ name: 'createModel', body: values });
     router.replace(`/shelf/${id}`);
   });
+  const remove = () => {
+    if (model) send({ name: 'deleteModel', id: model.id });
+    router.replace('/shelf');
+  };
   return (
     <Page
       title={model ? 'Change details' : 'Add a balloon'}
       back={model ? `/shelf/${model.id}` : '/shelf'}
       actions={
-        <Button
-          title={model ? 'Save details' : 'Put it on the shelf'}
-          look="primary"
-          tall
-          className="flex-1"
-          onPress={() => void save()}
-        />
+        <>
+          {model ? (
+            <DeleteButton
+              what={modelName(model)}
+              consequence="Its readings, kept targets and checks go with it, and cannot be brought back."
+              onDelete={remove}
+            />
+          ) : null}
+          <Button
+            title={model ? 'Save details' : 'Put it on the shelf'}
+            look="primary"
+            tall
+            className="flex-1"
+            onPress={() => void save()}
+          />
+        </>
       }
     >
       <Controller

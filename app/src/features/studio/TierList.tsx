@@ -10,6 +10,7 @@ import { useCommand } from '@/api/queries';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Field } from '@/ui/Field';
+import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
 
 const STEP = 0.01;
@@ -21,6 +22,7 @@ export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
   const send = useCommand();
   const [name, setName] = useState('');
   const [error, setError] = useState<string>();
+  const [deleted, setDeleted] = useState<TierRecord | null>(null);
   const add = () => {
     const wanted = name.trim();
     if (wanted === '' || wanted.length > 80) return setError('Give the tier a name of 1 to 80 characters.');
@@ -29,13 +31,22 @@ export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
     setName('');
     setError(undefined);
   };
+  const remove = (tier: TierRecord) => {
+    send({ name: 'deleteTier', id: tier.id });
+    setDeleted(tier);
+  };
+  const restore = () => {
+    if (deleted) send({ name: 'createTier', body: deleted });
+    setDeleted(null);
+  };
   return (
     <Card title="Tiers">
       <View role="list">
         {tiers.map((tier) => (
-          <TierRow key={tier.id} tier={tier} />
+          <TierRow key={tier.id} tier={tier} onDelete={() => remove(tier)} />
         ))}
       </View>
+      {deleted ? <UndoLine sentence={`${deleted.name} deleted.`} onUndo={restore} /> : null}
       <View className="mt-3 flex-row items-start gap-3">
         <View className="flex-1">
           <Field
@@ -52,7 +63,13 @@ export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
   );
 }
 
-function TierRow({ tier: { id, name, fraction, purpose } }: { tier: TierRecord }) {
+function TierRow({
+  tier: { id, name, fraction, purpose },
+  onDelete,
+}: {
+  tier: TierRecord;
+  onDelete: () => void;
+}) {
   const send = useCommand();
   const move = (by: number) => {
     const moved = Math.round((fraction + by) * 100) / 100;
@@ -81,7 +98,7 @@ function TierRow({ tier: { id, name, fraction, purpose } }: { tier: TierRecord }
         disabled={fraction + STEP > MOST}
         onPress={() => move(STEP)}
       />
-      <IconButton label={`Delete ${name}`} icon={Trash} onPress={() => send({ name: 'deleteTier', id })} />
+      <IconButton label={`Delete ${name}`} icon={Trash} onPress={onDelete} />
     </View>
   );
 }

@@ -1,0 +1,31 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { Button } from './Button';
+import { Sheet } from './Sheet';
+import { Words } from './Words';
+
+interface DeleteButtonProps {
+  /** What goes: "Plywood plate". */
+  what: string;
+  /** What goes with it, and that it cannot come back. */
+  consequence: string;
+  onDelete: () => void;
+}
+
+/** Deletes what cannot be brought back, after asking once. */
+export function DeleteButton({ what, consequence, onDelete }: DeleteButtonProps) {
+  const [asking, setAsking] = useState(false);
+  return (
+    <>
+      <Button title="Delete" look="danger" tall onPress={() => setAsking(true)} />
+      <Sheet title={`Delete ${what}?`} open={asking} onClose={() => setAsking(false)}>
+        <Words>{consequence}</Words>
+        <View className="flex-row gap-3">
+          <Button title="Keep it" tall className="flex-1" onPress={() => setAsking(false)} />
+          <Button title="Delete for good" look="danger" tall className="flex-1" onPress={onDelete} />
+        </View>
+      </Sheet>
+    </>
+  );
+}
