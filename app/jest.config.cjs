@@ -13,6 +13,9 @@ module.exports = {
     '^lucide-react-native/icons/(.*)$': require
       .resolve('lucide-react-native')
       .replace(/dist\/cjs.*$/, 'dist/cjs/icons/$1.js'),
+    // The builds for browsers: the others are modules, which this preset leaves untouched.
+    '^(d3-[a-z-]+|internmap)$': '<rootDir>/../node_modules/$1/dist/$1.js',
+    '^expo-router$': '<rootDir>/test/router.tsx',
     '\\.css$': '<rootDir>/test/noStyles.js',
   },
   transformIgnorePatterns: [

@@ -13,6 +13,7 @@ import { ensureWeb } from './lib/web.mjs';
 const demo = process.argv[2] === 'demo';
 mkdirSync(STATE, { recursive: true });
 const folder = mkdtempSync(path.join(STATE, 'world-'));
+process.once('exit', () => rmSync(folder, { recursive: true, force: true }));
 const webFolder = await ensureWeb();
 const name = demo ? 'leggero_demo' : 'leggero_studio';
 
@@ -36,7 +37,6 @@ const commands = {
 async function end() {
   await service.stop();
   await database.stop();
-  rmSync(folder, { recursive: true, force: true });
   process.exit(0);
 }
 

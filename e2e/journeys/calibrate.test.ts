@@ -10,7 +10,8 @@ let browser: Browser;
 let visitor: Visitor;
 let modelPath: string;
 beforeAll(async () => {
-  [world, browser] = await Promise.all([startWorld('empty'), openBrowser()]);
+  world = await startWorld('empty');
+  browser = await openBrowser();
   visitor = await Visitor.open(browser, world.url, PHONE);
 });
 afterAll(async () => {

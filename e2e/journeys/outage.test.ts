@@ -9,7 +9,8 @@ let world: World;
 let browser: Browser;
 let model: ShelfModel;
 beforeAll(async () => {
-  [world, browser] = await Promise.all([startWorld('demo'), openBrowser()]);
+  world = await startWorld('demo');
+  browser = await openBrowser();
   const shelf = (await (await fetch(`${world.url}/api/models`)).json()) as ShelfModel[];
   model = shelf.find(({ line, calibrations }) => line === 'Tarn Satin' && calibrations.length > 0)!;
 });

@@ -15,7 +15,8 @@ let browser: Browser;
 let views: [name: string, address: string][];
 let eleven: ModelDetail;
 beforeAll(async () => {
-  [world, browser] = await Promise.all([startWorld('demo'), openBrowser()]);
+  world = await startWorld('demo');
+  browser = await openBrowser();
   const get = async <T>(path: string) => (await (await fetch(`${world.url}/api/${path}`)).json()) as T;
   const shelf = await get<ShelfModel[]>('models');
   const found = shelf.find(

@@ -1,13 +1,21 @@
 import { spawn } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
 import {
-  accessSync, closeSync, constants, existsSync, mkdirSync, openSync, readdirSync, readFileSync, rmSync, writeFileSync,
-} from 'node:fs'; // prettier-ignore
+  closeSync,
+  existsSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 
 import { ensureProgram } from './debian.mjs';
-import { answers, commandLineOf, endProcess, freePort, isAlive, pause, runCommand } from './processes.mjs';
+import { ensureFolder, ensureWritable } from './folder.mjs';
+import { commandLineOf, endProcess, freePort, greets, isAlive, pause, runCommand } from './processes.mjs';
 import { Refusal, say } from './refusal.mjs';
 
 const TITLE = 'MariaDB';
@@ -42,7 +50,7 @@ export async function startMariadb({ folder, name, port: wanted, notPort }) {
   void exited.then(() => (running = false));
   child.once('error', () => (running = false));
   const until = Date.now() + START_SECONDS * 1000;
-  while (running && !(await answers(port))) {
+  while (running && !(await greets(port, 'MariaDB'))) {
     if (Date.now() > until) {
       await endProcess(child.pid);
       throw new Refusal(`${TITLE} did not answer within ${START_SECONDS} s; its log is ${place.log}.`);
@@ -75,20 +83,8 @@ function layOut(folder) {
     startStatements: path.join(folder, 'start.sql'),
     socket: socket.length <= LONGEST_SOCKET ? socket : path.join(os.tmpdir(), short),
   };
-  try {
-    mkdirSync(folder, { recursive: true, mode: 0o700 });
-    accessSync(folder, constants.R_OK | constants.W_OK | constants.X_OK);
-    if (existsSync(place.data)) accessSync(place.data, constants.R_OK | constants.W_OK | constants.X_OK);
-  } catch (error) {
-    if (error.code === 'EEXIST' || error.code === 'ENOTDIR') {
-      throw new Refusal(
-        `${folder} should be a folder for the records but is a file: move it away and try again.`,
-      );
-    }
-    throw new Refusal(
-      `This user has no right to write in ${folder}: change its owner or its rights and try again.`,
-    );
-  }
+  ensureFolder(folder);
+  ensureWritable(place.data);
   return place;
 }
 

@@ -1,6 +1,7 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 
+import { ensureFolder } from './folder.mjs';
 import { commandLineOf, isAlive } from './processes.mjs';
 import { Refusal } from './refusal.mjs';
 
@@ -15,18 +16,7 @@ export function own(folder) {
       );
     }
   }
-  try {
-    mkdirSync(folder, { recursive: true, mode: 0o700 });
-    writeFileSync(file, String(process.pid));
-  } catch (error) {
-    if (error.code === 'EEXIST' || error.code === 'ENOTDIR') {
-      throw new Refusal(
-        `${folder} should be a folder for the records but is a file: move it away and try again.`,
-      );
-    }
-    throw new Refusal(
-      `This user has no right to write in ${folder}: change its owner or its rights and try again.`,
-    );
-  }
+  ensureFolder(folder);
+  writeFileSync(file, String(process.pid));
   return () => rmSync(file, { force: true });
 }

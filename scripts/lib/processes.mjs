@@ -91,15 +91,20 @@ export function isFree(port) {
   });
 }
 
-/** Whether something answers on this port of loopback. */
-export function answers(port) {
+/**
+ * Whether the server on this port of loopback speaks first, and says `word` in its greeting. That it can be connected to
+ * is not enough: a port is open some time before the server behind it is ready, or may be somebody else's.
+ */
+export function greets(port, word, { patience = 1000 } = {}) {
   return new Promise((resolve) => {
     const socket = net.connect(port, '127.0.0.1');
     const end = (value) => {
       socket.destroy();
       resolve(value);
     };
-    socket.once('connect', () => end(true));
+    socket.setTimeout(patience, () => end(false));
+    socket.once('data', (chunk) => end(chunk.includes(word)));
     socket.once('error', () => end(false));
+    socket.once('close', () => end(false));
   });
 }

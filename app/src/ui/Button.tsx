@@ -59,8 +59,24 @@ interface IconButtonProps {
   disabled?: boolean;
 }
 
-/** A button that is a picture; its name is heard, and shown by the browser. */
-export function IconButton({ label, icon: Icon, onPress, disabled }: IconButtonProps) {
+/** A button that is a picture; its name is heard. */
+export function IconButton(props: IconButtonProps) {
+  return <PictureButton {...props} size={24} box="h-11 w-11" />;
+}
+
+/** A large square button of one step, for a thumb. */
+export function StepButton(props: IconButtonProps) {
+  return <PictureButton {...props} size={28} box="h-16 w-16 border border-line bg-surface" />;
+}
+
+function PictureButton({
+  label,
+  icon: Icon,
+  onPress,
+  disabled,
+  size,
+  box,
+}: IconButtonProps & { size: number; box: string }) {
   const palette = usePalette();
   return (
     <Pressable
@@ -69,9 +85,9 @@ export function IconButton({ label, icon: Icon, onPress, disabled }: IconButtonP
       aria-disabled={disabled}
       disabled={disabled}
       onPress={onPress}
-      className={`h-11 w-11 items-center justify-center rounded-card active:bg-sunk ${disabled ? 'opacity-40' : ''}`}
+      className={`items-center justify-center rounded-card active:bg-sunk ${box} ${disabled ? 'opacity-40' : ''}`}
     >
-      <Icon size={24} color={palette.pine} />
+      <Icon size={size} color={palette.pine} />
     </Pressable>
   );
 }

@@ -4,8 +4,8 @@ import { useRef, useState } from 'react';
 import { View, type GestureResponderEvent, type LayoutChangeEvent } from 'react-native';
 import Svg, { Line, Polygon, Text as SvgText } from 'react-native-svg';
 
+import { StepButton } from './Button';
 import { usePalette } from './theme';
-import { StepButton } from './Stepper';
 
 interface DialProps {
   label: string;

@@ -17,12 +17,10 @@ interface SheetProps {
 export function Sheet({ title, open, onClose, children }: SheetProps) {
   const wide = useWide();
   return (
-    <Modal visible={open} transparent animationType="none" onRequestClose={onClose}>
+    <Modal aria-label={title} visible={open} transparent animationType="none" onRequestClose={onClose}>
       <View className={`flex-1 ${wide ? 'items-center justify-center' : 'justify-end'}`}>
         <Pressable role="none" tabIndex={-1} onPress={onClose} className="absolute inset-0 bg-black/50" />
         <View
-          role="dialog"
-          aria-label={title}
           className={`max-h-[85%] border border-line bg-ground ${wide ? 'w-[520px] rounded-card' : 'w-full rounded-t-[20px]'}`}
         >
           <View className="flex-row items-center justify-between border-b border-line py-2 pl-5 pr-2">

@@ -1,9 +1,8 @@
 import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
-import type { LucideIcon } from 'lucide-react-native';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 
-import { usePalette } from './theme';
+import { StepButton } from './Button';
 import { Words } from './Words';
 
 interface StepperProps {
@@ -40,29 +39,5 @@ export function Stepper({ label, value, shown, step, least, most, onChange }: St
         onPress={() => onChange(value + step)}
       />
     </View>
-  );
-}
-
-interface StepButtonProps {
-  icon: LucideIcon;
-  label: string;
-  disabled?: boolean;
-  onPress: () => void;
-}
-
-/** A square button of one step. */
-export function StepButton({ icon: Icon, label, disabled, onPress }: StepButtonProps) {
-  const palette = usePalette();
-  return (
-    <Pressable
-      role="button"
-      aria-label={label}
-      aria-disabled={disabled}
-      disabled={disabled}
-      onPress={onPress}
-      className={`h-16 w-16 items-center justify-center rounded-card border border-line bg-surface active:bg-sunk ${disabled ? 'opacity-40' : ''}`}
-    >
-      <Icon size={28} color={palette.pine} />
-    </Pressable>
   );
 }

@@ -49,7 +49,7 @@ export function heldBecause(target: Target, text: Write): string {
     case 'burst':
       return `Held well under ${text(acted.seenMm)}, where one burst`;
     default:
-      return target.origin === 'rule' ? 'From the tier alone: no readings yet' : 'No limit holds it down';
+      return target.origin === 'rule' ? 'From the tier alone: no curve yet' : 'No limit holds it down';
   }
 }
 

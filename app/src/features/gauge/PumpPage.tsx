@@ -10,24 +10,16 @@ import { DeleteButton } from '@/ui/DeleteButton';
 import { Field } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
-import { Empty, Loading } from '@/ui/States';
+
+import { WithGauge } from './WithGauge';
 
 /** A pump to be looked at and changed; `new` makes one. */
 export function PumpPage({ pumpId }: { pumpId: string }) {
-  const pumps = usePumps().data;
-  if (!pumps) {
-    return (
-      <Page title=" " back="/gauges">
-        <Loading what="the pump" />
-      </Page>
-    );
-  }
-  const pump = pumps.find(({ id }) => id === pumpId);
-  if (pump || pumpId === 'new') return <PumpForm pump={pump} />;
+  const { data } = usePumps();
   return (
-    <Page title="No such pump" back="/gauges">
-      <Empty sentence="No pump is known at this address. It may have been deleted." />
-    </Page>
+    <WithGauge what="pump" id={pumpId} gauges={data}>
+      {(pump) => <PumpForm pump={pump} />}
+    </WithGauge>
   );
 }
 

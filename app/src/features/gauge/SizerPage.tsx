@@ -14,28 +14,19 @@ import { DeleteButton } from '@/ui/DeleteButton';
 import { Field } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
-import { Empty, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { LENGTH_PROBLEMS } from '@/wording/length';
 
 import { SizerDrawing } from './SizerDrawing';
+import { WithGauge } from './WithGauge';
 
 /** A sizer to be looked at and changed; `new` makes one. */
 export function SizerPage({ sizerId }: { sizerId: string }) {
-  const sizers = useSizers().data;
-  if (!sizers) {
-    return (
-      <Page title=" " back="/gauges">
-        <Loading what="the sizer" />
-      </Page>
-    );
-  }
-  const sizer = sizers.find(({ id }) => id === sizerId);
-  if (sizer || sizerId === 'new') return <SizerForm sizer={sizer} />;
+  const { data } = useSizers();
   return (
-    <Page title="No such sizer" back="/gauges">
-      <Empty sentence="No sizer is known at this address. It may have been deleted." />
-    </Page>
+    <WithGauge what="sizer" id={sizerId} gauges={data}>
+      {(sizer) => <SizerForm sizer={sizer} />}
+    </WithGauge>
   );
 }
 

@@ -2,7 +2,7 @@ import type { Target } from '@leggero/core';
 
 import { useLengths } from '@/api/lengths';
 import { Card } from '@/ui/Card';
-import { CurveChart } from '@/ui/CurveChart';
+import { CurveChart } from '@/ui/chart/CurveChart';
 import { Words } from '@/ui/Words';
 import { FIT_PROBLEMS } from '@/wording/fit';
 import { outlierText, roundLimitText } from '@/wording/target';

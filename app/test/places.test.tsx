@@ -1,0 +1,214 @@
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+
+import { useOutbox } from '@/api/outbox';
+import { Frame } from '@/features/frame/Frame';
+import { GaugeList } from '@/features/gauge/GaugeList';
+import { PumpPage } from '@/features/gauge/PumpPage';
+import { SizerPage } from '@/features/gauge/SizerPage';
+import { ModelForm } from '@/features/shelf/ModelForm';
+import { ShelfList } from '@/features/shelf/ShelfList';
+import { StudioPage } from '@/features/studio/StudioPage';
+import { useThemeChoice } from '@/ui/theme';
+
+import { goTo, visited } from './router';
+import { done, lastDone, PUMP_ID, serve, show, someRecords } from './studio';
+
+describe('the shelf', () => {
+  beforeEach(() => goTo('/shelf'));
+
+  it('lists every balloon with its first target and how well that is known', async () => {
+    show(<ShelfList />);
+    expect(await screen.findByText('2 balloons')).toBeTruthy();
+    expect(screen.getByText('7 readings · measured')).toBeTruthy();
+    expect(screen.getByText('no readings · rule of thumb')).toBeTruthy();
+  });
+
+  it('narrows as one types, once it is long enough to need it', async () => {
+    const records = someRecords();
+    const [first] = records.models;
+    records.models.push(
+      ...[5, 7, 9, 12].map((size, i) => ({
+        ...first!,
+        id: `00000000-0000-4000-8000-00000000050${i}`,
+        nominalMm: size * 25.4,
+      })),
+    );
+    show(<ShelfList />, records);
+    await userEvent.type(await screen.findByRole('textbox', { name: 'Search the shelf' }), 'satin blue');
+    expect(screen.getAllByRole('link')).toHaveLength(1);
+    await userEvent.type(screen.getByRole('textbox', { name: 'Search the shelf' }), ' none');
+    expect(screen.getByText(/No balloon here matches/)).toBeTruthy();
+  });
+
+  it('when empty teaches the first step', async () => {
+    show(<ShelfList />, { ...someRecords(), models: [] });
+    expect(await screen.findByText(/Add the first balloon/)).toBeTruthy();
+    fireEvent.keyDown(window, { key: 'n' });
+    expect(visited).toEqual(['/shelf/new']);
+  });
+});
+
+describe('a new balloon', () => {
+  it('wants a name, and keeps everything else that was chosen', async () => {
+    show(<ModelForm />);
+    await userEvent.click(screen.getByRole('radio', { name: '16 in' }));
+    await userEvent.click(screen.getByRole('radio', { name: 'Mirror' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }));
+    expect(await screen.findByText('Give the line a name of 1 to 80 characters.')).toBeTruthy();
+    expect(done()).toEqual([]);
+    await userEvent.type(screen.getByRole('textbox', { name: 'Maker’s line' }), '  Tarn Clear ');
+    await userEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }));
+    await waitFor(() =>
+      expect(lastDone()).toMatchObject({
+        name: 'createModel',
+        body: { line: 'Tarn Clear', finish: 'mirror', nominalMm: expect.closeTo(406.4, 6) },
+      }),
+    );
+    expect(visited[0]).toMatch(/^\/shelf\/[0-9a-f-]{36}$/);
+  });
+
+  it('that is there already can be changed, and deleted after asking', async () => {
+    const [model] = someRecords().models;
+    show(<ModelForm model={model!} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Delete' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+    expect(done()).toEqual([]);
+    await userEvent.click(screen.getByRole('radio', { name: 'Linking' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save details' }));
+    await waitFor(() =>
+      expect(lastDone()).toMatchObject({ name: 'changeModel', id: model!.id, body: { kind: 'linking' } }),
+    );
+    await userEvent.click(screen.getByRole('button', { name: 'Delete' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Delete for good' }));
+    expect(lastDone()).toEqual({ name: 'deleteModel', id: model!.id });
+  });
+});
+
+describe('the gauges', () => {
+  it('list sizers with their holes to scale, and pumps with their stroke', async () => {
+    show(<GaugeList />);
+    expect(await screen.findByText('3 holes, 9 to 11')).toBeTruthy();
+    expect(screen.getByRole('img', { name: 'Holes of 9, 10, 11, to scale' })).toBeTruthy();
+    expect(screen.getByText('hand pump, 1.10 L a stroke')).toBeTruthy();
+  });
+
+  it.each([
+    ['abc', 'This cannot be read as a length'], ['0', 'A hole is wider than zero'], ['3000', 'more than 30 m'], ['10', 'This hole is there already'],
+    ['', 'Enter a length'],
+  ])('a hole of %j is refused beside its field', async (typed, reason) => {
+    show(<SizerPage sizerId={someRecords().sizers[0]!.id} />);
+    const field = await screen.findByRole('textbox', { name: 'Hole to add' });
+    if (typed) await userEvent.type(field, typed);
+    await userEvent.click(screen.getByRole('button', { name: 'Add hole' }));
+    expect(screen.getByRole('alert').textContent).toMatch(new RegExp(reason));
+    expect((field as HTMLInputElement).value).toBe(typed);
+  }); // prettier-ignore
+
+  it('a sizer is changed whole', async () => {
+    const [sizer] = someRecords().sizers;
+    show(<SizerPage sizerId={sizer!.id} />);
+    await userEvent.type(await screen.findByRole('textbox', { name: 'Hole to add' }), '9 1/2');
+    await userEvent.click(screen.getByRole('button', { name: 'Add hole' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Delete hole 11' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save sizer' }));
+    const command = lastDone() as { name: string; body: { holes: { label: string; widthMm: number }[] } };
+    expect(command.name).toBe('changeSizer');
+    expect(command.body.holes.map(({ label }) => label)).toEqual(['9', '9 1/2', '10']);
+  });
+
+  it('a pump’s stroke is read with a comma, and refused when it cannot be', async () => {
+    show(<PumpPage pumpId={PUMP_ID} />);
+    const field = await screen.findByRole('textbox', { name: 'Litres a stroke, if known' });
+    await userEvent.clear(field);
+    await userEvent.type(field, '-2');
+    await userEvent.click(screen.getByRole('button', { name: 'Save pump' }));
+    expect(await screen.findByText(/Give litres above 0 and up to 20/)).toBeTruthy();
+    await userEvent.clear(field);
+    await userEvent.type(field, '0,18');
+    await userEvent.click(screen.getByRole('button', { name: 'Save pump' }));
+    await waitFor(() =>
+      expect(lastDone()).toMatchObject({ name: 'changePump', id: PUMP_ID, body: { strokeVolumeL: 0.18 } }),
+    );
+  });
+
+  it('that are not there say so', async () => {
+    show(<SizerPage sizerId="none" />);
+    expect(await screen.findByText(/No sizer is known at this address/)).toBeTruthy();
+  });
+});
+
+describe('the studio', () => {
+  it('chooses how lengths are spoken and how the app looks', async () => {
+    show(<StudioPage />);
+    await userEvent.click(await screen.findByRole('radio', { name: 'cm' }));
+    expect(lastDone()).toEqual({ name: 'changeStudio', body: { unit: 'cm', stepMm: 1 } });
+    await userEvent.click(screen.getByRole('radio', { name: 'Evening' }));
+    expect(useThemeChoice.getState().choice).toBe('dark');
+  });
+
+  it('moves a tier by a hundredth, adds one, deletes one and brings it back', async () => {
+    show(<StudioPage />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Raise Bud' }));
+    expect(lastDone()).toMatchObject({ name: 'changeTier', body: { fraction: 0.51 } });
+    expect(screen.getByText('51 %')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Add tier' }));
+    expect(screen.getByText('Give the tier a name of 1 to 80 characters.')).toBeTruthy();
+    await userEvent.type(screen.getByRole('textbox', { name: 'Tier to add' }), 'Pea');
+    await userEvent.click(screen.getByRole('button', { name: 'Add tier' }));
+    expect(lastDone()).toMatchObject({ name: 'createTier', body: { name: 'Pea', position: 5 } });
+    await userEvent.click(screen.getByRole('button', { name: 'Delete Full' }));
+    expect(screen.queryByText('95 %')).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
+    expect(screen.getByText('95 %')).toBeTruthy();
+  });
+
+  it('keeps its name only when it is one', async () => {
+    show(<StudioPage />);
+    const field = await screen.findByRole('textbox', { name: 'Name' });
+    await userEvent.clear(field);
+    await userEvent.tab();
+    expect(done()).toEqual([]);
+    expect(screen.getByText('Give the studio a name of 1 to 80 characters.')).toBeTruthy();
+    await userEvent.type(field, 'Low Tide');
+    await userEvent.tab();
+    expect(lastDone()).toEqual({ name: 'changeStudio', body: { name: 'Low Tide' } });
+  });
+});
+
+describe('the frame', () => {
+  it('leads to the places, says where one is, and shows the keys', async () => {
+    goTo('/gauges');
+    show(<Frame>{null}</Frame>);
+    const places = within(screen.getByRole('navigation', { name: 'Places' }));
+    expect(places.getByRole('link', { name: 'Gauges' }).getAttribute('aria-current')).toBe('page');
+    await userEvent.click(places.getByRole('link', { name: 'Studio' }));
+    expect(visited).toEqual(['/studio']);
+    fireEvent.keyDown(window, { key: '?' });
+    expect(within(screen.getByRole('dialog')).getByText('Search the shelf')).toBeTruthy();
+  });
+
+  it('says calmly how much waits, and what was not taken', async () => {
+    show(<Frame>{null}</Frame>);
+    serve(someRecords());
+    act(() => {
+      useOutbox.getState().add({ name: 'deleteReading', id: 'x' });
+      useOutbox.setState({ stuck: true });
+    });
+    expect((await screen.findByRole('status')).textContent).toMatch(
+      '1 entry wait here and will be saved by themselves',
+    );
+    const [command] = done();
+    act(() => {
+      useOutbox.setState({
+        stuck: false,
+        refused: { command: command!, title: 'This is still in use elsewhere.' },
+      });
+    });
+    expect((await screen.findByRole('alert')).textContent).toMatch(
+      'The last entry was not taken: This is still in use elsewhere.',
+    );
+    await userEvent.click(screen.getByRole('button', { name: 'Dismiss' }));
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+});

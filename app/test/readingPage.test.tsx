@@ -1,0 +1,119 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+
+import { WithModel } from '@/features/model/WithModel';
+import { ReadingPage } from '@/features/reading/ReadingPage';
+
+import { done, FRESH_ID, lastDone, MODEL_ID, PUMP_ID, show, someRecords } from './studio';
+
+const open = async (id: string, records = someRecords()) => {
+  show(<WithModel modelId={id}>{(shown) => <ReadingPage {...shown} />}</WithModel>, records);
+  await screen.findByText(/^Calibrate/);
+};
+const dial = (name = 'Width') => screen.getByRole('slider', { name });
+const add = () => userEvent.click(screen.getByRole('button', { name: 'Add reading' }));
+
+describe('a reading is added by taps', () => {
+  it('the first one starts the calibration: one stroke, then measure', async () => {
+    await open(FRESH_ID);
+    expect(screen.getByText('Take a fresh balloon. One stroke, then measure.')).toBeTruthy();
+    fireEvent.keyDown(dial(), { key: 'ArrowRight' });
+    await userEvent.click(screen.getByRole('radio', { name: 'Round' }));
+    await add();
+    const [calibration, reading] = done();
+    expect(calibration).toMatchObject({
+      name: 'createCalibration',
+      body: { modelId: FRESH_ID, pumpId: PUMP_ID, preStretched: false },
+    });
+    expect(reading).toMatchObject({
+      name: 'createReading',
+      body: { dose: 1, shape: 'round', outcome: 'ok', heightMm: null },
+    });
+    expect(await screen.findByText('Calibrate · 1 reading')).toBeTruthy();
+    expect(screen.getByText(/^Give .* more, .* in all, then measure\.$/)).toBeTruthy();
+  });
+
+  it('keeps how the balloon was prepared', async () => {
+    await open(FRESH_ID);
+    await userEvent.click(screen.getByRole('switch', { name: 'Pre-stretched' }));
+    await add();
+    expect(done()[0]).toMatchObject({ body: { preStretched: true } });
+    expect(await screen.findByText('Barge · pre-stretched')).toBeTruthy();
+  });
+
+  it('further ones go to the same calibration, and each moves the proposal on', async () => {
+    await open(FRESH_ID);
+    await add();
+    await screen.findByText('Calibrate · 1 reading');
+    await add();
+    await screen.findByText('Calibrate · 2 readings');
+    expect(done().map(({ name }) => name)).toEqual(['createCalibration', 'createReading', 'createReading']);
+    const doses = done()
+      .slice(1)
+      .map((command) => (command.name === 'createReading' ? command.body.dose : 0));
+    expect(doses[1]).toBeGreaterThan(doses[0]!);
+  });
+
+  it('a burst keeps its strokes and no width', async () => {
+    await open(MODEL_ID);
+    await userEvent.click(screen.getByRole('radio', { name: 'Burst' }));
+    expect(screen.queryByRole('slider')).toBeNull();
+    await add();
+    expect(lastDone()).toMatchObject({
+      body: { outcome: 'burst', widthMm: null, heightMm: null, shape: null },
+    });
+  });
+
+  it('a measured height takes the place of the shape', async () => {
+    await open(MODEL_ID);
+    await userEvent.click(screen.getByRole('button', { name: 'Measure the height instead' }));
+    fireEvent.keyDown(dial('Height, crown to neck'), { key: 'PageUp' });
+    await add();
+    const command = lastDone() as { body: { heightMm: number; widthMm: number; shape: null } };
+    expect(command.body.heightMm - command.body.widthMm).toBeCloseTo(25.4, 0);
+    expect(command.body.shape).toBeNull();
+  });
+
+  it('a tape around gives the width across', async () => {
+    await open(MODEL_ID);
+    const across = Number(dial().getAttribute('aria-valuenow'));
+    await userEvent.click(screen.getByRole('radio', { name: 'Tape around' }));
+    expect(Number(dial('Around').getAttribute('aria-valuenow'))).toBeCloseTo(across * Math.PI, 6);
+  });
+
+  it('a width this balloon cannot have is refused beside the dial, and nothing is lost', async () => {
+    await open(FRESH_ID);
+    await userEvent.click(screen.getByRole('button', { name: 'Type width' }));
+    const field = screen.getByRole('textbox', { name: 'Width, typed' });
+    await userEvent.type(field, '40');
+    expect(screen.getByText(/This balloon cannot be 40 in across/)).toBeTruthy();
+    expect((screen.getByRole('button', { name: 'Add reading' }) as HTMLButtonElement).disabled).toBe(true);
+    expect((field as HTMLInputElement).value).toBe('40');
+    expect(done()).toEqual([]);
+    await userEvent.clear(field);
+    await userEvent.type(field, '10 cm');
+    await add();
+    expect(lastDone()).toMatchObject({ body: { widthMm: 100 } });
+  });
+
+  it('the last one can be undone, and the targets are offered from six on', async () => {
+    await open(MODEL_ID);
+    expect(screen.getByRole('button', { name: 'Target sheet' })).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Undo the last reading' }));
+    expect(lastDone()).toMatchObject({ name: 'deleteReading' });
+    await waitFor(() => expect(screen.getByText('Calibrate · 6 readings')).toBeTruthy());
+  });
+
+  it('another calibration is started for another pump or preparation', async () => {
+    await open(MODEL_ID);
+    await userEvent.click(screen.getByRole('button', { name: 'Start another' }));
+    await add();
+    expect(done().map(({ name }) => name)).toEqual(['createCalibration', 'createReading']);
+  });
+
+  it('goes on for someone who has deleted every pump', async () => {
+    await open(FRESH_ID, { ...someRecords(), pumps: [] });
+    await add();
+    expect(done().map(({ name }) => name)).toEqual(['createPump', 'createCalibration', 'createReading']);
+  });
+});

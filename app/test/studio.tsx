@@ -1,0 +1,125 @@
+import type {
+  ModelDetail,
+  PumpRecord,
+  ReadingRecord,
+  SizerRecord,
+  Studio,
+  TierRecord,
+} from '@leggero/contract';
+import { STANDARD_TIERS, type Outcome } from '@leggero/core';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import type { ReactElement } from 'react';
+
+import { useOutbox } from '@/api/outbox';
+import { createQueryClient } from '@/api/queries';
+
+import { visited } from './router';
+
+const inch = (inches: number) => inches * 25.4;
+
+/** What the server holds in a test. */
+export interface Records {
+  studio: Studio;
+  tiers: TierRecord[];
+  pumps: PumpRecord[];
+  sizers: SizerRecord[];
+  models: ModelDetail[];
+}
+
+export const READINGS: [dose: number, widthInches: number, heightInches: number][] = [
+  [1, 5, 5], [2, 6.25, 6.25], [4, 7.875, 7.9], [6, 9, 9.1], [7, 9.5, 9.75], [8, 9.875, 10.3], [9, 10.25, 11.4],
+]; // prettier-ignore
+
+function reading(
+  index: number,
+  [dose, width, height]: (typeof READINGS)[number],
+  outcome: Outcome = 'ok',
+): ReadingRecord {
+  return {
+    id: `00000000-0000-4000-8000-00000000010${index}`, calibrationId: CALIBRATION_ID, dose, widthMm: inch(width), heightMm: inch(height),
+    sdMm: null, shape: null, outcome, takenAt: `2026-11-16T17:0${index}:00.000Z`,
+  }; // prettier-ignore
+}
+
+export const MODEL_ID = '00000000-0000-4000-8000-000000000001';
+export const FRESH_ID = '00000000-0000-4000-8000-000000000002';
+export const CHECK_ID = '00000000-0000-4000-8000-000000000003';
+const CALIBRATION_ID = '00000000-0000-4000-8000-000000000004';
+export const PUMP_ID = '00000000-0000-4000-8000-000000000005';
+
+const fresh: ModelDetail = {
+  id: FRESH_ID, line: 'Tarn Satin', kind: 'round', nominalMm: inch(11), finish: 'pearl', colourName: 'tide blue', colourHex: '#3d6fa6',
+  demo: false, calibrations: [], targets: [], checks: [],
+}; // prettier-ignore
+
+/** A studio with one balloon calibrated, one fresh, a pump, a sizer and a batch at its third balloon. */
+export function someRecords(): Records {
+  return {
+    studio: { id: '00000000-0000-4000-8000-000000000009', name: 'Saltmarsh', unit: 'in', stepMm: inch(1 / 8), daysStanding: 1 },
+    tiers: STANDARD_TIERS.map((tier, position) => ({ ...tier, id: `00000000-0000-4000-8000-00000000020${position}`, position })),
+    pumps: [{ id: PUMP_ID, name: 'Barge', kind: 'hand', strokeVolumeL: 1.1, demo: false }],
+    sizers: [
+      {
+        id: '00000000-0000-4000-8000-000000000006', name: 'Plate', demo: false,
+        holes: [9, 10, 11].map((size) => ({ id: `00000000-0000-4000-8000-00000000030${size - 9}`, label: String(size), widthMm: inch(size) })),
+      },
+    ],
+    models: [
+      {
+        ...fresh, id: MODEL_ID, line: 'Fennimore Standard', finish: 'matte', colourName: 'kelp green', colourHex: '#3f7a4a',
+        calibrations: [
+          {
+            id: CALIBRATION_ID, modelId: MODEL_ID, pumpId: PUMP_ID, preStretched: false, roundedOff: false,
+            startedAt: '2026-11-16T17:00:00.000Z', demo: false, readings: READINGS.map((values, i) => reading(i, values)),
+          },
+        ],
+        checks: [
+          {
+            id: CHECK_ID, modelId: MODEL_ID, tierName: 'Classic', targetMm: inch(9.5), toleranceMm: inch(0.25), size: 4,
+            startedAt: '2026-11-17T09:00:00.000Z', demo: false,
+            results: (['passes', 'falls'] as const).map((answer, position) => ({
+              id: `00000000-0000-4000-8000-00000000040${position}`, checkId: CHECK_ID, position, answer, widthMm: null,
+              takenAt: `2026-11-17T09:0${position}:00.000Z`,
+            })),
+          },
+        ],
+      },
+      fresh,
+    ],
+  };
+} // prettier-ignore
+
+const answer = (status: number, body: unknown) =>
+  ({ ok: status < 400, status, json: async () => body }) as Response;
+
+/** Answers reads from the records; writes are left to wait in the outbox, where tests look at them. */
+export function serve(records: Records): void {
+  globalThis.fetch = (async (url: unknown) => {
+    const path = String(url).replace('/api/', '');
+    if (path === 'models') return answer(200, records.models);
+    const model = records.models.find(({ id }) => path === `models/${id}`);
+    if (model) return answer(200, model);
+    if (path in records) return answer(200, records[path as keyof Records]);
+    return answer(404, { type: 'about:blank', title: 'nothing', status: 404 });
+  }) as typeof fetch;
+}
+
+/** Renders a page over the records, with an empty outbox. */
+export function show(page: ReactElement, records: Records = someRecords()) {
+  visited.length = 0;
+  useOutbox.setState({ waiting: [], stuck: false, refused: null });
+  serve(records);
+  return render(<QueryClientProvider client={createQueryClient()}>{page}</QueryClientProvider>);
+}
+
+/** What the user has done so far, oldest first. */
+export function done() {
+  return useOutbox.getState().waiting;
+}
+
+/** The last thing done, without its key. */
+export function lastDone() {
+  const { key: _, ...command } = done().at(-1) ?? { key: '' };
+  return command;
+}
