@@ -30,7 +30,7 @@ import { DEMO_MODELS, DEMO_PUMPS, DEMO_SIZERS, DEMO_STUDIO, type DemoModel } fro
 
 const SEED = 20261204;
 /** The evening of the first readings; the demo's days are always the same. */
-const FIRST_DAY = Date.UTC(2026, 10, 16, 17, 0);
+const FIRST_DAY = Date.UTC(2026, 9, 5, 17, 0);
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
 /** A batch of twelve for the kelp columns: one is small. */

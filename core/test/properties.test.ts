@@ -1,0 +1,240 @@
+import fc from 'fast-check';
+
+import {
+  aspectAt, chooseHole, doseForWidth, fitCalibration, floorToStep, judgeBatch, predictWidth, resolveTarget, roundDose, roundToStep, shareInterval,
+  standingFraction, volumeAtL, widthAtVolumeMm, type CalibrationFit, type CheckResult, type Reading, type ShapeLaw,
+} from '../src'; // prettier-ignore
+
+const INCH = 25.4;
+const nominal = fc.constantFrom(5, 6, 9, 11, 16, 36).map((inches) => inches * INCH);
+
+/** A balloon and a pump, and readings of them with a little noise: whatever a careful artist might enter. */
+const careful = fc
+  .record({
+    nominalMm: nominal,
+    fullStrokes: fc.integer({ min: 4, max: 60 }),
+    count: fc.integer({ min: 2, max: 12 }),
+    noise: fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 12, maxLength: 12 }),
+    heights: fc.boolean(),
+  })
+  .map(({ nominalMm, fullStrokes, count, noise, heights }) => {
+    const strokeL = ((Math.PI / 6) * nominalMm ** 3) / 1e6 / fullStrokes;
+    const readings = Array.from({ length: count }, (_, i): Reading => {
+      const dose = ((i + 1) * fullStrokes) / count;
+      const widthMm = Math.cbrt((6e6 * strokeL * dose) / Math.PI) * (1 + 0.004 * noise[i]!);
+      return heights ? { dose, widthMm, heightMm: widthMm, outcome: 'ok' } : { dose, widthMm, outcome: 'ok' };
+    });
+    return { nominalMm, readings, strokeL };
+  });
+
+function fitOf({ nominalMm, readings }: { nominalMm: number; readings: Reading[] }): CalibrationFit {
+  const fit = fitCalibration({ nominalMm, readings });
+  if (!fit.ok) throw new Error(fit.problem.code);
+  return fit.value;
+}
+
+describe('whatever careful readings are entered', () => {
+  it('the fit finds the pump to a few per cent', () => {
+    fc.assert(
+      fc.property(careful, (made) => {
+        expect(Math.abs(fitOf(made).strokeVolumeL / made.strokeL - 1)).toBeLessThan(0.08);
+      }),
+    );
+  });
+
+  it('more strokes never make a smaller balloon, and every interval holds its width', () => {
+    fc.assert(
+      fc.property(careful, fc.double({ min: 0.5, max: 80, noNaN: true }), (made, dose) => {
+        const fit = fitOf(made);
+        const at = (strokes: number) => {
+          const width = predictWidth({ fit, dose: strokes });
+          if (!width.ok) throw new Error(width.problem.code);
+          return width.value;
+        };
+        const here = at(dose);
+        expect(at(dose + 0.5).widthMm).toBeGreaterThanOrEqual(here.widthMm - 1e-9);
+        expect(here.nextLowMm).toBeLessThanOrEqual(here.lowMm + 1e-9);
+        expect(here.lowMm).toBeLessThanOrEqual(here.widthMm + 1e-9);
+        expect(here.widthMm).toBeLessThanOrEqual(here.highMm + 1e-9);
+        expect(here.highMm).toBeLessThanOrEqual(here.nextHighMm + 1e-9);
+      }),
+    );
+  });
+
+  it('the order in which they are entered changes nothing but the last dose', () => {
+    fc.assert(
+      fc.property(careful, (made) => {
+        const { lastDose: _, outliers: __, ...one } = fitOf(made);
+        const {
+          lastDose: ___,
+          outliers: ____,
+          ...other
+        } = fitOf({ ...made, readings: [...made.readings].reverse() });
+        expect(other.strokeVolumeL).toBeCloseTo(one.strokeVolumeL, 9);
+        expect(other.deadVolumeL).toBeCloseTo(one.deadVolumeL, 9);
+        expect(other.shape.roundLimit.kind).toBe(one.shape.roundLimit.kind);
+      }),
+    );
+  });
+
+  it('lengths scale: twice the balloon, pump and uncertainty give twice the width', () => {
+    fc.assert(
+      fc.property(careful, (made) => {
+        const sized = made.readings.map((r) => ({ ...r, sdMm: 2, heightMm: undefined }));
+        const doubled = sized.map((r) => ({ ...r, widthMm: 2 * (r.widthMm ?? 0), sdMm: 4 }));
+        const dose = made.readings[0]!.dose * 1.5;
+        const small = predictWidth({ fit: fitOf({ nominalMm: made.nominalMm, readings: sized }), dose });
+        const large = predictWidth({
+          fit: fitOf({ nominalMm: 2 * made.nominalMm, readings: doubled }),
+          dose,
+        });
+        expect(large.ok && small.ok && large.value.widthMm / small.value.widthMm).toBeCloseTo(2, 6);
+      }),
+    );
+  });
+
+  it('a target keeps under every limit, sits on the step, and its dose leads back near it', () => {
+    const step = fc.constantFrom(INCH / 4, INCH / 8, 1);
+    const days = fc.integer({ min: 0, max: 60 });
+    const fraction = fc.double({ min: 0.4, max: 1.1, noNaN: true });
+    fc.assert(
+      fc.property(careful, step, days, fraction, (made, stepMm, daysStanding, share) => {
+        const fit = fitOf(made);
+        const target = resolveTarget({
+          nominalMm: made.nominalMm,
+          tier: { fraction: share },
+          fit,
+          daysStanding,
+          step: stepMm,
+        });
+        if (!target.ok) throw new Error(target.problem.code);
+        const { widthMm, reasons, dose } = target.value;
+        expect(widthMm / stepMm).toBeCloseTo(Math.round(widthMm / stepMm), 6);
+        for (const reason of reasons)
+          if ('limitMm' in reason) expect(widthMm).toBeLessThanOrEqual(reason.limitMm + 1e-6);
+        const exact = doseForWidth({ fit, widthMm });
+        if (dose && exact.ok) expect(Math.abs(dose.dose - exact.value.dose)).toBeLessThanOrEqual(0.5 + 1e-9);
+      }),
+    );
+  });
+});
+
+describe('whatever is entered, careful or not', () => {
+  const wild = fc.record({
+    dose: fc.oneof(fc.double(), fc.constant(0), fc.integer({ min: -5, max: 300 })),
+    widthMm: fc.oneof(fc.double(), fc.constant(undefined), fc.integer({ min: -100, max: 900 })),
+    heightMm: fc.oneof(fc.double(), fc.constant(undefined), fc.integer({ min: -100, max: 900 })),
+    outcome: fc.constantFrom('ok', 'hard', 'burst'),
+  }) as fc.Arbitrary<Reading>;
+
+  it('a fit is given or refused with a code and a field, never thrown, and never without numbers', () => {
+    fc.assert(
+      fc.property(fc.array(wild, { maxLength: 8 }), nominal, (readings, nominalMm) => {
+        const fit = fitCalibration({ nominalMm, readings });
+        if (!fit.ok) return expect(fit.problem.field).toMatch(/^readings/);
+        expect(
+          [fit.value.strokeVolumeL, fit.value.deadVolumeL, ...fit.value.covariance.flat()].every(
+            Number.isFinite,
+          ),
+        ).toBe(true);
+        expect(fit.value.strokeVolumeL).toBeGreaterThan(0);
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  it('a batch is judged or refused, and its counts add up', () => {
+    const result: fc.Arbitrary<CheckResult> = fc.oneof(
+      fc.record({
+        kind: fc.constant('measured' as const),
+        widthMm: fc.double({ min: 200, max: 300, noNaN: true }),
+      }),
+      fc.record({
+        kind: fc.constant('answer' as const),
+        answer: fc.constantFrom('stops', 'passes', 'falls'),
+      }),
+    ) as fc.Arbitrary<CheckResult>;
+    fc.assert(
+      fc.property(fc.array(result, { minLength: 1, maxLength: 40 }), (results) => {
+        const judged = judgeBatch({ targetMm: 254, toleranceMm: 6, results });
+        if (!judged.ok) throw new Error(judged.problem.code);
+        const { count, tooLarge, tooSmall, outside, spreadMm, advice } = judged.value;
+        expect(outside.share).toBeCloseTo((tooLarge.length + tooSmall.length) / count, 12);
+        expect(outside.low <= outside.share && outside.share <= outside.high).toBe(true);
+        expect(new Set([...tooLarge, ...tooSmall]).size).toBe(tooLarge.length + tooSmall.length);
+        expect(spreadMm === null || spreadMm >= 0).toBe(true);
+        expect(advice.length).toBeGreaterThan(0);
+      }),
+    );
+  });
+});
+
+describe('small parts', () => {
+  const law: fc.Arbitrary<ShapeLaw> = fc
+    .array(
+      fc.tuple(fc.double({ min: 5, max: 80, noNaN: true }), fc.double({ min: 0.001, max: 0.2, noNaN: true })),
+      { minLength: 1, maxLength: 6 },
+    )
+    .map((steps) => {
+      let widthMm = 50;
+      let aspect = 0.95;
+      const knots = steps.map(([wider, taller]) => ({
+        widthMm: (widthMm += wider),
+        aspect: (aspect += taller),
+        sd: 0,
+      }));
+      return { knots, roundLimit: { kind: 'no-shapes-seen' } };
+    });
+
+  it('width and volume turn into one another on any rising aspect law', () => {
+    fc.assert(
+      fc.property(law, fc.double({ min: 20, max: 600, noNaN: true }), (shape, widthMm) => {
+        const volumeL = volumeAtL({ law: shape, widthMm });
+        expect(widthAtVolumeMm({ law: shape, volumeL })).toBeCloseTo(widthMm, 5);
+        expect(aspectAt({ law: shape, widthMm }).slopePerMm).toBeGreaterThanOrEqual(0);
+      }),
+    );
+  });
+
+  it('rounding to a step moves at most half of one, and down never up', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 3000, noNaN: true }),
+        fc.constantFrom(1, INCH / 8, INCH / 4),
+        (mm, step) => {
+          expect(Math.abs(roundToStep({ mm, step }) - mm)).toBeLessThanOrEqual(step / 2 + 1e-9);
+          const floored = floorToStep({ mm, step });
+          expect(floored <= mm + 1e-6 && floored > mm - step - 1e-6).toBe(true);
+          expect(roundDose(mm)).toBeGreaterThanOrEqual(0.5);
+        },
+      ),
+    );
+  });
+
+  it('the chosen hole is never smaller than the target by more than its own width’s uncertainty', () => {
+    const holes = fc.array(
+      fc.double({ min: 40, max: 400, noNaN: true }).map((widthMm) => ({ widthMm })),
+      { minLength: 1, maxLength: 12 },
+    );
+    fc.assert(
+      fc.property(holes, fc.double({ min: 40, max: 400, noNaN: true }), (all, targetMm) => {
+        const choice = chooseHole({ targetMm, holes: all });
+        if (!choice.ok) return expect(Math.max(...all.map(({ widthMm }) => widthMm))).toBeLessThan(targetMm);
+        expect(choice.value.hole.widthMm).toBeGreaterThanOrEqual(targetMm - 1);
+        const better = all.filter(({ widthMm }) => widthMm > targetMm && widthMm < choice.value.hole.widthMm);
+        if (choice.value.how === 'gap') expect(better).toEqual([]);
+      }),
+    );
+  });
+
+  it('a longer stand never allows more, and a larger sample never tells less', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 200 }), fc.integer({ min: 1, max: 50 }), (days, more) => {
+        expect(standingFraction({ days: days + more })).toBeLessThanOrEqual(standingFraction({ days }));
+        const small = shareInterval({ count: 1, of: 10 });
+        const large = shareInterval({ count: more, of: 10 * more });
+        expect(large.high - large.low).toBeLessThanOrEqual(small.high - small.low + 1e-9);
+      }),
+    );
+  });
+});
