@@ -3,4 +3,4 @@ export const FILLING_CAUTION =
   'Size at arm’s length and mind eyes and ears when filling towards the limit. Latex allergy: ask the client. Broken pieces choke small children: collect them at once.';
 
 /** How to close it so that it keeps its width: common practice. */
-export const TIE_ADVICE = 'Wrap the neck twice before the knot: wrapped once, it is smaller in the morning.';
+export const TIE_ADVICE = 'Wrap the neck twice before the knot, so that it keeps overnight.';

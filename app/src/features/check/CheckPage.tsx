@@ -121,7 +121,7 @@ function Run(props: ShownModel & { check: CheckRecord }) {
           </View>
         </View>
       )}
-      {done ? null : <Words look="quiet">Same hole, same hands, same wait for each.</Words>}
+      {done || !wide ? null : <Words look="quiet">Same hole, same hands, same wait for each.</Words>}
     </Page>
   );
 }
