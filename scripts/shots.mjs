@@ -43,6 +43,10 @@ await run(async () => {
     ['model-evening-wide', model, WIDE, 'dark'],
     ['reading-wide', `${model}/reading`, WIDE],
     ['check-wide', `${model}/check/${half}`, WIDE],
+    ['verdict-wide', `${model}/check/${check.id}`, WIDE],
+    ['new-balloon-wide', '/shelf/new', WIDE],
+    ['studio-wide', '/studio', WIDE],
+    ['sizer-phone', `/gauges/sizers/${sizers[0].id}`, PHONE],
     ['sizer-wide', `/gauges/sizers/${sizers[0].id}`, WIDE],
   ];
   mkdirSync(FOLDER, { recursive: true });
