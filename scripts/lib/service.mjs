@@ -5,12 +5,12 @@ import { ROOT } from './paths.mjs';
 import { Refusal } from './refusal.mjs';
 
 /** Starts the server process; answers its port, a promise of its end, and `stop`. */
-export async function startService({ url, port, demo = false, webFolder, logLevel = 'warn', watch = false }) {
+export async function startService({ url, port, demo = false, webFolder, logLevel = 'warn' }) {
   let said = '';
   let open = false;
   const child = fork(path.join(ROOT, 'server/src/main.ts'), [], {
     cwd: ROOT,
-    execArgv: watch ? ['--watch', '--import', 'tsx'] : ['--import', 'tsx'],
+    execArgv: ['--import', 'tsx'],
     detached: true,
     stdio: ['ignore', 'inherit', 'pipe', 'ipc'],
     env: {

@@ -1,5 +1,5 @@
-import { coreCheckResult, type CheckRecord, type CheckResultRecord } from '@leggero/contract';
-import { judgeBatch } from '@leggero/core';
+import type { CheckRecord, CheckResultRecord } from '@leggero/contract';
+import type { BatchJudgement } from '@leggero/core';
 import { View } from 'react-native';
 import Svg, { Circle } from 'react-native-svg';
 
@@ -15,15 +15,20 @@ import { ANSWER_WORDS } from '@/wording/trade';
 const SMALL = 50;
 const LARGE = 78;
 
+interface BatchPictureProps extends ShownModel {
+  check: CheckRecord;
+  /** None before the first result. */
+  judgement: BatchJudgement | null;
+}
+
 /** The batch as silhouettes over the band: those checked in their colour, those to come as empty rings. */
-export function BatchPicture({ model, view, check }: ShownModel & { check: CheckRecord }) {
+export function BatchPicture({ model, view, check, judgement }: BatchPictureProps) {
   const { text } = useLengths();
   const palette = usePalette();
   const { targetMm, toleranceMm, size } = check;
   const side = check.results.length >= size ? LARGE : SMALL;
   const byPlace = new Map(check.results.map((result) => [result.position, result]));
-  const judged = judgeBatch({ targetMm, toleranceMm, results: check.results.map(coreCheckResult) });
-  const off = judged.ok ? [...judged.value.tooLarge, ...judged.value.tooSmall] : [];
+  const off = judgement ? [...judgement.tooLarge, ...judgement.tooSmall] : [];
   const outside = new Set(off.map((index) => check.results[index]?.id));
   return (
     <View role="list" aria-label="The batch" className="flex-row flex-wrap justify-center gap-x-2 gap-y-1">

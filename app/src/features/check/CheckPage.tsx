@@ -72,7 +72,7 @@ function Run(props: ShownModel & { check: CheckRecord }) {
       <VerdictLine judgement={judged.value} />
     )
   ) : null;
-  const batch = <BatchPicture {...props} />;
+  const batch = <BatchPicture {...props} judgement={judged.ok ? judged.value : null} />;
   const answer = measuring ? (
     <MeasureEntry
       targetMm={targetMm}
