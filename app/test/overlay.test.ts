@@ -6,7 +6,7 @@ import { overlayModel, overlayPumps, overlayShelf, overlayStudio, overlayTiers }
 const keyed = (command: NewCommand) => ({ ...command, key: 'k' }) as Command;
 const shelfModel = {
   id: 'm', line: 'Tarn Satin', kind: 'round', nominalMm: 279.4, finish: 'pearl', colourName: 'tide blue', colourHex: '#3d6fa6', demo: false,
-  calibrations: [],
+  calibrations: [], holdTests: [], uses: 0,
 } satisfies ShelfModel; // prettier-ignore
 const detail: ModelDetail = { ...shelfModel, targets: [], checks: [] };
 const calibration = keyed({
@@ -28,6 +28,10 @@ const reading = (id: string, takenAt: string) =>
       calibrationId: 'c',
       dose: 2,
       widthMm: 150,
+      way: 'tape',
+      stopsMm: null,
+      passesMm: null,
+      nozzle: null,
       heightMm: null,
       sdMm: null,
       shape: null,
@@ -99,10 +103,10 @@ describe('what waits in the outbox is shown as if it had arrived', () => {
   });
 
   it('changes what a patch names and nothing else', () => {
-    const studio = { id: 's', name: 'Mine', unit: 'in', stepMm: 3.175, daysStanding: 1 } as const;
+    const studio = { id: 's', name: 'Mine', unit: 'in', stepMm: 3.175, daysStanding: 1, workroomTempC: 21, workroomAltitudeM: 0 } as const;
     const patch = keyed({ name: 'changeStudio', body: { unit: 'cm', name: undefined } });
     expect(overlayStudio(studio, patch)).toEqual({ ...studio, unit: 'cm' });
-    const tier = { id: 't', name: 'Bud', fraction: 0.5, purpose: '', position: 4 };
+    const tier = { id: 't', name: 'Bud', fraction: 0.5, leastFraction: 0.45, mostFraction: 0.6, purpose: '', position: 4 };
     expect(overlayTiers([tier], keyed({ name: 'changeTier', id: 't', body: { fraction: 0.52 } }))[0]).toEqual(
       { ...tier, fraction: 0.52 },
     );

@@ -128,7 +128,7 @@ describe('the gauges', () => {
     await userEvent.type(field, '0,18');
     await userEvent.click(screen.getByRole('button', { name: 'Save pump' }));
     await waitFor(() =>
-      expect(lastDone()).toMatchObject({ name: 'changePump', id: PUMP_ID, body: { strokeVolumeL: 0.18 } }),
+      expect(lastDone()).toMatchObject({ name: 'changePump', id: PUMP_ID, body: { doseVolumeL: 0.18 } }),
     );
   });
 

@@ -11,6 +11,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 
+import { KnowledgeProvider } from '@/api/knowledge';
 import { useOutbox } from '@/api/outbox';
 import { createQueryClient } from '@/api/queries';
 
@@ -38,7 +39,7 @@ function reading(
 ): ReadingRecord {
   return {
     id: `00000000-0000-4000-8000-00000000010${index}`, calibrationId: CALIBRATION_ID, dose, widthMm: inch(width), heightMm: inch(height),
-    sdMm: null, shape: null, outcome, takenAt: `2026-11-16T17:0${index}:00.000Z`,
+    way: 'tape', stopsMm: null, passesMm: null, nozzle: null, sdMm: null, shape: null, outcome, takenAt: `2026-11-16T17:0${index}:00.000Z`,
   }; // prettier-ignore
 }
 
@@ -50,15 +51,15 @@ export const PUMP_ID = '00000000-0000-4000-8000-000000000005';
 
 const fresh: ModelDetail = {
   id: FRESH_ID, line: 'Tarn Satin', kind: 'round', nominalMm: inch(11), finish: 'pearl', colourName: 'tide blue', colourHex: '#3d6fa6',
-  demo: false, calibrations: [], targets: [], checks: [],
+  demo: false, calibrations: [], holdTests: [], uses: 0, targets: [], checks: [],
 }; // prettier-ignore
 
 /** A studio with one balloon calibrated, one fresh, a pump, a sizer and a batch at its third balloon. */
 export function someRecords(): Records {
   return {
-    studio: { id: '00000000-0000-4000-8000-000000000009', name: 'Saltmarsh', unit: 'in', stepMm: inch(1 / 8), daysStanding: 1 },
+    studio: { id: '00000000-0000-4000-8000-000000000009', name: 'Saltmarsh', unit: 'in', stepMm: inch(1 / 8), daysStanding: 1, workroomTempC: 21, workroomAltitudeM: 0 },
     tiers: STANDARD_TIERS.map((tier, position) => ({ ...tier, id: `00000000-0000-4000-8000-00000000020${position}`, position })),
-    pumps: [{ id: PUMP_ID, name: 'Barge', kind: 'hand', strokeVolumeL: 1.1, demo: false }],
+    pumps: [{ id: PUMP_ID, name: 'Barge', kind: 'hand', doseVolumeL: 1.1, demo: false }],
     sizers: [
       {
         id: '00000000-0000-4000-8000-000000000006', name: 'Plate', demo: false,
@@ -110,7 +111,11 @@ export function show(page: ReactElement, records: Records = someRecords()) {
   visited.length = 0;
   useOutbox.setState({ waiting: [], stuck: false, refused: null });
   serve(records);
-  return render(<QueryClientProvider client={createQueryClient()}>{page}</QueryClientProvider>);
+  return render(
+    <QueryClientProvider client={createQueryClient()}>
+      <KnowledgeProvider>{page}</KnowledgeProvider>
+    </QueryClientProvider>,
+  );
 }
 
 /** What the user has done so far, oldest first. */

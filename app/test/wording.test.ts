@@ -6,14 +6,14 @@ import { inkOn } from '@/ui/Balloon';
 import { DAY, EVENING } from '@/ui/palette';
 import { adviceText, outsideText, verdictText } from '@/wording/batch';
 import { heldBecause, nextText, outlierText, reasonText, roundLimitText } from '@/wording/target';
-import { counted, doseText, numbersOf, standing, strokes } from '@/wording/trade';
+import { counted, dosed, doseText, numbersOf, standing } from '@/wording/trade';
 
 const inches = (mm: number) => `${Math.round((mm / 25.4) * 8) / 8} in`;
 
 describe('wording', () => {
   it('speaks of strokes, counts and days as people do', () => {
-    expect([0.5, 1, 3.5, 47].map(strokes)).toEqual(['½ stroke', '1 stroke', '3½ strokes', '47 strokes']);
-    expect(doseText(2.25)).toBe('2.25');
+    expect([0.5, 1, 3.5, 47].map((dose) => dosed(dose, 'hand'))).toEqual(['½ stroke', '1 stroke', '3½ strokes', '47 strokes']);
+    expect([doseText(2.25), dosed(2.4, 'timed')]).toEqual(['2.25', '2.4 s']);
     expect([counted(1, 'reading'), counted(0, 'reading')]).toEqual(['1 reading', '0 readings']);
     expect([1, 3, 7, 21].map(standing)).toEqual(['same day', '3 days', '1 week', '3 weeks']);
     expect([numbersOf([5]), numbersOf([0, 3, 8])]).toEqual(['number 6', 'numbers 1, 4 and 9']);
@@ -39,7 +39,7 @@ describe('wording', () => {
     expect(held).toMatch(/^Held there: yours turns oval at 9/);
     expect(roundLimitText({ kind: 'no-shapes-seen' }, inches)).toMatch('do not show');
     const outlier = { index: 2, dose: 3, widthMm: 228.6, expectedWidthMm: 190.5, deviations: 9 };
-    expect(outlierText(outlier, inches)).toMatch(
+    expect(outlierText(outlier, 'hand', inches)).toMatch(
       '3 strokes, 9 in, does not fit the others (they say 7.5 in)',
     );
   });
@@ -68,8 +68,8 @@ describe('wording', () => {
       halfWidthNowMm: 3,
       halfWidthThenMm: 2,
     } as const;
-    expect(nextText(next, 2.5)).toBe('Give 1½ strokes more, 4 in all, then measure.');
-    expect(nextText({ ...next, freshBalloon: true }, 9)).toBe(
+    expect(nextText(next, 2.5, 'hand')).toBe('Give 1½ strokes more, 4 in all, then measure.');
+    expect(nextText({ ...next, freshBalloon: true }, 9, 'hand')).toBe(
       'Take a fresh balloon and give it 4 strokes, then measure.',
     );
   });
@@ -84,7 +84,7 @@ describe('a reading before it is added', () => {
     halfWidthNowMm: null,
     halfWidthThenMm: null,
   } as const;
-  const draft = proposedDraft(first, 279.4, 3.175);
+  const draft = proposedDraft(first, { nominalMm: 279.4, stepMm: 3.175, kind: 'hand' });
 
   it('starts from the proposal', () => {
     expect(draft).toMatchObject({ dose: 1, outcome: 'ok', shape: null });
@@ -92,8 +92,8 @@ describe('a reading before it is added', () => {
   });
 
   it('names the field this balloon cannot have', () => {
-    expect(draftProblem({ ...draft, widthMm: 900 }, 279.4)).toBe('widthMm');
-    expect(draftProblem({ ...draft, heightMm: 5 }, 279.4)).toBe('heightMm');
+    expect(draftProblem({ ...draft, widthMm: 900 }, 279.4)).toMatchObject({ code: 'bad-width', field: 'widthMm' });
+    expect(draftProblem({ ...draft, heightMm: 5 }, 279.4)).toMatchObject({ code: 'bad-height', field: 'heightMm' });
   });
 
   it('keeps no width of a burst', () => {

@@ -1,14 +1,21 @@
-import { OUTCOMES, SHAPES, type Reading } from '@leggero/core';
+import { NOZZLES, OUTCOMES, SHAPES, WAYS, type Reading } from '@leggero/core';
 import { z } from 'zod';
 
 import { demoSchema, doseSchema, idSchema, instantSchema, lengthMmSchema } from './common';
 
-/** What was seen after one dose; a burst may lack its width. */
+/** What was seen after one dose: a width, or the two holes it lies between. A burst may lack both. */
 export const readingSchema = z.object({
   id: idSchema,
   calibrationId: idSchema,
   dose: doseSchema,
   widthMm: lengthMmSchema.nullable(),
+  /** How the width was taken. */
+  way: z.enum(WAYS),
+  /** The hole it stops at and the larger one it passes, for a width between two holes. */
+  stopsMm: lengthMmSchema.nullable(),
+  passesMm: lengthMmSchema.nullable(),
+  /** Which nozzle of a two-nozzle inflator filled it. */
+  nozzle: z.enum(NOZZLES).nullable(),
   heightMm: lengthMmSchema.nullable(),
   sdMm: z.number().positive().max(100).nullable(),
   shape: z.enum(SHAPES).nullable(),
@@ -17,10 +24,19 @@ export const readingSchema = z.object({
 });
 export type ReadingRecord = z.infer<typeof readingSchema>;
 
-export const readingCreateSchema = readingSchema.refine(
-  (reading) => reading.widthMm !== null || reading.outcome === 'burst',
-  { path: ['widthMm'], message: 'A width is needed unless the balloon burst' },
-);
+export const readingCreateSchema = readingSchema
+  .refine(({ stopsMm, passesMm }) => (stopsMm === null) === (passesMm === null), {
+    path: ['passesMm'],
+    message: 'Both holes are needed: the one it stops at and the one it passes',
+  })
+  .refine(({ stopsMm, widthMm }) => stopsMm === null || widthMm === null, {
+    path: ['widthMm'],
+    message: 'Give a width or two holes, not both',
+  })
+  .refine(({ widthMm, stopsMm, outcome }) => widthMm !== null || stopsMm !== null || outcome === 'burst', {
+    path: ['widthMm'],
+    message: 'A width is needed unless the balloon burst',
+  });
 export type ReadingCreate = z.infer<typeof readingCreateSchema>;
 
 /** All readings of one model with one pump, prepared one way. */
@@ -45,6 +61,12 @@ export function coreReading(record: ReadingRecord): Reading {
   return {
     dose: record.dose,
     widthMm: record.widthMm ?? undefined,
+    bracket:
+      record.stopsMm !== null && record.passesMm !== null
+        ? { stopsMm: record.stopsMm, passesMm: record.passesMm }
+        : undefined,
+    way: record.way,
+    nozzle: record.nozzle ?? undefined,
     heightMm: record.heightMm ?? undefined,
     sdMm: record.sdMm ?? undefined,
     shape: record.shape ?? undefined,

@@ -1,4 +1,4 @@
-import { MOST_STROKES } from '@leggero/core';
+import { MOST_DOSE } from '@leggero/core';
 import { z } from 'zod';
 
 /** Ids are UUIDs made where the record is made, so that a repeated request is the same request. */
@@ -10,8 +10,8 @@ export const nameSchema = z.string().trim().min(1).max(80);
 /** A length people may have typed or measured, mm; 5 m is more than any balloon or hole. */
 export const lengthMmSchema = z.number().positive().max(5000);
 
-/** Strokes, to the quarter at the finest. */
-export const doseSchema = z.number().positive().max(MOST_STROKES);
+/** Strokes or seconds. */
+export const doseSchema = z.number().positive().max(MOST_DOSE);
 
 /** ISO 8601, UTC. */
 export const instantSchema = z.iso.datetime();

@@ -1,14 +1,15 @@
+import { INFLATOR_KINDS, type Inflator } from '@leggero/core';
 import { z } from 'zod';
 
 import { demoSchema, idSchema, nameSchema } from './common';
 
-/** A hand pump. */
+/** A hand pump, a timed inflator or one with two nozzles. */
 export const pumpSchema = z.object({
   id: idSchema,
   name: nameSchema,
-  kind: z.literal('hand'),
-  /** Litres a stroke moves, where the maker says or it was measured. */
-  strokeVolumeL: z.number().positive().max(20).nullable(),
+  kind: z.enum(INFLATOR_KINDS),
+  /** Litres a stroke or a second moves, where the maker says or it was measured. */
+  doseVolumeL: z.number().positive().max(20).nullable(),
   demo: demoSchema,
 });
 export type PumpRecord = z.infer<typeof pumpSchema>;
@@ -16,3 +17,8 @@ export type PumpRecord = z.infer<typeof pumpSchema>;
 export const pumpCreateSchema = pumpSchema.omit({ demo: true });
 export type PumpCreate = z.infer<typeof pumpCreateSchema>;
 export const pumpPatchSchema = pumpCreateSchema.omit({ id: true }).partial();
+
+/** A stored pump as the core takes it. */
+export function coreInflator({ kind, doseVolumeL }: Pick<PumpRecord, 'kind' | 'doseVolumeL'>): Inflator {
+  return { kind, doseVolumeL: doseVolumeL ?? undefined };
+}

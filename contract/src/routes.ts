@@ -6,7 +6,9 @@ import {
   readingCreateSchema,
   readingSchema,
 } from './calibration';
+import { calibrationFileSchema } from './calibrationFile';
 import { checkCreateSchema, checkResultSchema, checkSchema } from './check';
+import { holdReadingSchema, holdTestCreateSchema, holdTestSchema } from './hold';
 import {
   modelCreateSchema,
   modelDetailSchema,
@@ -69,6 +71,26 @@ export const ROUTES = {
     response: readingSchema,
   },
   deleteReading: { method: 'DELETE', path: '/api/readings/:id' },
+  importCalibration: {
+    method: 'POST',
+    path: '/api/calibrations/import',
+    request: calibrationFileSchema,
+    response: calibrationSchema,
+  },
+  createHoldTest: {
+    method: 'POST',
+    path: '/api/hold-tests',
+    request: holdTestCreateSchema,
+    response: holdTestSchema,
+  },
+  deleteHoldTest: { method: 'DELETE', path: '/api/hold-tests/:id' },
+  createHoldReading: {
+    method: 'POST',
+    path: '/api/hold-readings',
+    request: holdReadingSchema,
+    response: holdReadingSchema,
+  },
+  deleteHoldReading: { method: 'DELETE', path: '/api/hold-readings/:id' },
   acceptTarget: {
     method: 'POST',
     path: '/api/targets',

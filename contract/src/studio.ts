@@ -1,3 +1,4 @@
+import { COLDEST_C, HIGHEST_ALTITUDE_M, LOWEST_ALTITUDE_M, WARMEST_C } from '@leggero/core';
 import { z } from 'zod';
 
 import { idSchema, nameSchema } from './common';
@@ -10,6 +11,9 @@ export const studioSchema = z.object({
   /** Rounding of figures, mm: a quarter or an eighth of an inch, or a millimetre. */
   stepMm: z.number().min(0.5).max(13),
   daysStanding: z.int().min(0).max(365),
+  /** Where balloons are made. */
+  workroomTempC: z.number().min(COLDEST_C).max(WARMEST_C),
+  workroomAltitudeM: z.number().min(LOWEST_ALTITUDE_M).max(HIGHEST_ALTITUDE_M),
 });
 export type Studio = z.infer<typeof studioSchema>;
 

@@ -6,7 +6,10 @@ import { fractionSchema, idSchema, nameSchema } from './common';
 export const tierSchema = z.object({
   id: idSchema,
   name: nameSchema,
+  /** Share of nominal aimed at, and the shares that still count as this tier. */
   fraction: fractionSchema,
+  leastFraction: fractionSchema,
+  mostFraction: fractionSchema,
   purpose: z.string().trim().max(120),
   /** Place in the list, 0 first. */
   position: z.int().min(0).max(99),

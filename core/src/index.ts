@@ -1,6 +1,7 @@
 export * from './balloon';
 export * from './calibration';
 export * from './consistency';
+export * from './environment';
 export * from './gauge';
 export * from './inflator';
 export * from './result';

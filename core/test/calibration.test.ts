@@ -24,7 +24,7 @@ const width = (fit: CalibrationFit, dose: number) => {
 describe('fitCalibration', () => {
   it('finds the pump and the shape of a balloon read without error', () => {
     const fit = fitted(readingsOf({ balloon: ELEVEN, doses: DOSES, sdMm: 0 }));
-    expect(fit.strokeVolumeL).toBeCloseTo(1.12, 6);
+    expect(fit.doseVolumeL).toBeCloseTo(1.12, 6);
     expect(fit.deadVolumeL).toBeCloseTo(-0.15, 6);
     expect(fit.shape.roundLimit.kind).toBe('shown');
   });
@@ -137,7 +137,7 @@ describe('fitCalibration', () => {
 
   it('tells when the pump seems to be another one', () => {
     const readings = readingsOf({ balloon: ELEVEN, doses: DOSES, sdMm: 0 });
-    const fit = fitCalibration({ nominalMm, readings, pump: { kind: 'hand', strokeVolumeL: 0.6 } });
+    const fit = fitCalibration({ nominalMm, readings, pump: { kind: 'hand', doseVolumeL: 0.6 } });
     expect(fit.ok && fit.value.notes.map((n) => n.code)).toEqual(['stroke-unlike-pump']);
   });
 
@@ -154,7 +154,7 @@ describe('fitCalibration', () => {
 
   it('fits 500 readings', () => {
     const doses = Array.from({ length: 500 }, (_, i) => 1 + (i % 16) / 2);
-    expect(fitted(readingsOf({ balloon: ELEVEN, doses, seed: 9 })).strokeVolumeL).toBeCloseTo(1.12, 1);
+    expect(fitted(readingsOf({ balloon: ELEVEN, doses, seed: 9 })).doseVolumeL).toBeCloseTo(1.12, 1);
   });
 });
 

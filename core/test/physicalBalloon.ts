@@ -3,14 +3,14 @@ import { aspectAt, normalFrom, randomFrom, widthAtVolumeMm, type Reading, type S
 /** A balloon whose truth is known: what readings of it would be, with noise from a seed. */
 export interface PhysicalBalloon {
   deadVolumeL: number;
-  strokeVolumeL: number;
+  doseVolumeL: number;
   law: ShapeLaw;
 }
 
 /** An 11 in balloon on a large pump: about 8 strokes to 10 in; round to 9.9 in. */
 export const ELEVEN: PhysicalBalloon = {
   deadVolumeL: -0.15,
-  strokeVolumeL: 1.12,
+  doseVolumeL: 1.12,
   law: {
     knots: [
       { widthMm: 200, aspect: 1, sd: 0 },
@@ -48,5 +48,5 @@ export function readingsOf({
 
 /** The width the balloon really has after a dose, mm. */
 export function trueWidth(balloon: PhysicalBalloon, dose: number): number {
-  return widthAtVolumeMm({ law: balloon.law, volumeL: balloon.deadVolumeL + balloon.strokeVolumeL * dose });
+  return widthAtVolumeMm({ law: balloon.law, volumeL: balloon.deadVolumeL + balloon.doseVolumeL * dose });
 }

@@ -37,7 +37,7 @@ describe('whatever careful readings are entered', () => {
   it('the fit finds the pump to a few per cent', () => {
     fc.assert(
       fc.property(careful, (made) => {
-        expect(Math.abs(fitOf(made).strokeVolumeL / made.strokeL - 1)).toBeLessThan(0.08);
+        expect(Math.abs(fitOf(made).doseVolumeL / made.strokeL - 1)).toBeLessThan(0.08);
       }),
     );
   });
@@ -70,7 +70,7 @@ describe('whatever careful readings are entered', () => {
           outliers: ____,
           ...other
         } = fitOf({ ...made, readings: [...made.readings].reverse() });
-        expect(other.strokeVolumeL).toBeCloseTo(one.strokeVolumeL, 9);
+        expect(other.doseVolumeL).toBeCloseTo(one.doseVolumeL, 9);
         expect(other.deadVolumeL).toBeCloseTo(one.deadVolumeL, 9);
         expect(other.shape.roundLimit.kind).toBe(one.shape.roundLimit.kind);
       }),
@@ -133,11 +133,11 @@ describe('whatever is entered, careful or not', () => {
         const fit = fitCalibration({ nominalMm, readings });
         if (!fit.ok) return expect(fit.problem.field).toMatch(/^readings/);
         expect(
-          [fit.value.strokeVolumeL, fit.value.deadVolumeL, ...fit.value.covariance.flat()].every(
+          [fit.value.doseVolumeL, fit.value.deadVolumeL, ...fit.value.covariance.flat()].every(
             Number.isFinite,
           ),
         ).toBe(true);
-        expect(fit.value.strokeVolumeL).toBeGreaterThan(0);
+        expect(fit.value.doseVolumeL).toBeGreaterThan(0);
       }),
       { numRuns: 400 },
     );
@@ -205,7 +205,7 @@ describe('small parts', () => {
           expect(Math.abs(roundToStep({ mm, step }) - mm)).toBeLessThanOrEqual(step / 2 + 1e-9);
           const floored = floorToStep({ mm, step });
           expect(floored <= mm + 1e-6 && floored > mm - step - 1e-6).toBe(true);
-          expect(roundDose(mm)).toBeGreaterThanOrEqual(0.5);
+          expect(roundDose({ dose: mm, kind: 'hand' })).toBeGreaterThanOrEqual(0.5);
         },
       ),
     );

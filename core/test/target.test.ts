@@ -7,12 +7,12 @@ import {
   standingFraction,
   STEP_MM,
   type CheckResult,
-  type Tier,
+  type Aim,
 } from '../src';
 import { ELEVEN, readingsOf } from './physicalBalloon';
 
 const inch = (inches: number) => inches * 25.4;
-const tierCalled = (name: string): Tier => STANDARD_TIERS.find((tier) => tier.name === name)!;
+const tierCalled = (name: string): Aim => STANDARD_TIERS.find((tier) => tier.name === name)!;
 const full = tierCalled('Full');
 const classic = tierCalled('Classic');
 const bud = tierCalled('Bud');
@@ -39,7 +39,7 @@ function target(options: Partial<Parameters<typeof resolveTarget>[0]> = {}) {
 describe('resolveTarget', () => {
   it('holds an 11 in balloon at its round limit when the tier asks for more', () => {
     const held = target({ fit, tier: full });
-    expect(held.reasons[1]).toMatchObject({ code: 'round-limit', acted: true });
+    expect(held.reasons[1]).toMatchObject({ code: 'round-limit', state: 'acts' });
     expect(held.widthMm).toBeLessThanOrEqual(
       fit.shape.roundLimit.kind === 'shown' ? fit.shape.roundLimit.widthMm : 0,
     );
@@ -48,7 +48,12 @@ describe('resolveTarget', () => {
 
   it('keeps the limits that did not act, after those that did', () => {
     const soft = target({ fit, tier: bud });
-    expect(soft.reasons.map((r) => ('acted' in r ? r.acted : 'tier'))).toEqual(['tier', false, false]);
+    expect(soft.reasons.map((r) => ('state' in r ? r.state : 'tier'))).toEqual([
+      'tier',
+      'room',
+      'room',
+      'room',
+    ]);
   });
 
   it('goes smaller the longer a piece stands', () => {
@@ -73,7 +78,7 @@ describe('resolveTarget', () => {
     });
     const held = target({ fit: burst.ok ? burst.value : null });
     expect(held.widthMm).toBeLessThanOrEqual(245 * 0.9);
-    expect(held.reasons[1]).toMatchObject({ code: 'burst', acted: true });
+    expect(held.reasons[1]).toMatchObject({ code: 'burst', state: 'acts' });
   });
 
   it('says what is only estimated and what is out of proportion', () => {
@@ -82,7 +87,9 @@ describe('resolveTarget', () => {
     expect(target({ fit: one.ok ? one.value : null }).cautions.map((c) => c.code)).toContain(
       'dead-volume-assumed-zero',
     );
-    expect(target({ tier: { fraction: 0.4 } }).cautions).toMatchObject([{ code: 'nominal-too-large' }]);
+    expect(target({ tier: { fraction: 0.4 } }).cautions).toMatchObject([
+      { code: 'nominal-too-large', fraction: 0.4 },
+    ]);
     expect(target()).toMatchObject({ origin: 'rule', dose: null });
   });
 

@@ -44,8 +44,8 @@ describe('the demo', () => {
       if (readings.length < 4) continue;
       const fit = fitCalibration({ nominalMm: model.nominalMm, readings });
       if (!fit.ok) throw new Error(`${model.line}: ${fit.problem.code}`);
-      const { strokeVolumeL } = DEMO_PUMPS[source.pump];
-      expect(Math.abs(fit.value.strokeVolumeL / strokeVolumeL - 1)).toBeLessThan(0.12);
+      const { doseVolumeL } = DEMO_PUMPS[source.pump];
+      expect(Math.abs(fit.value.doseVolumeL / doseVolumeL - 1)).toBeLessThan(0.12);
       outliers += fit.value.outliers.length;
       const [classic] = STANDARD_TIERS.filter(({ name }) => name === 'Classic');
       const target = resolveTarget({

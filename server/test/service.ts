@@ -70,7 +70,7 @@ export const pump = (more: object = {}) => ({
   id: randomUUID(),
   name: 'Skiff',
   kind: 'hand',
-  strokeVolumeL: 0.18,
+  doseVolumeL: 0.18,
   ...more,
 });
 
@@ -89,6 +89,10 @@ export const reading = (calibrationId: string, more: object = {}) => ({
   calibrationId,
   dose: 2.5,
   widthMm: 171.45,
+  way: 'tape',
+  stopsMm: null,
+  passesMm: null,
+  nozzle: null,
   heightMm: null,
   sdMm: null,
   shape: 'round',

@@ -1,9 +1,13 @@
 import {
-  coreReading, type CalibrationRecord, type HoleRecord, type ShelfModel, type SizerRecord, type Studio, type TierRecord,
+  coreBalloon, coreHoldTest, coreInflator, coreReading, type CalibrationRecord, type HoleRecord, type PumpRecord, type ShelfModel, type SizerRecord,
+  type Studio, type TierRecord,
 } from '@leggero/contract'; // prettier-ignore
 import {
-  chooseHole, fitCalibration, heightAtMm, MM_PER_INCH, resolveTarget, type CalibrationFit, type FitProblemCode, type HoleChoice, type Target,
+  chooseHole, defaultHoldRate, estimateFor, fitCalibration, fitHold, heightAtMm, MM_PER_INCH, resolveTarget, sdsOf, showingOf, type CalibrationFit,
+  type ComparedModel, type DoseCurve, type EstimatedCurve, type FitProblemCode, type HoldRate, type HoleChoice, type Showing, type Target,
 } from '@leggero/core'; // prettier-ignore
+
+import type { Knowledge } from './knowledge';
 
 /** A tier with the target it gives this balloon. */
 export interface TierTarget {
@@ -11,44 +15,102 @@ export interface TierTarget {
   target: Target;
 }
 
+/** Where and when a piece is shown, beside the studio's workroom. */
+export interface Venue {
+  tempC: number;
+  altitudeM: number;
+  /** Hours from the knot to the show. */
+  hours: number;
+  wraps: 1 | 2;
+}
+
 /** What is computed from a model's records, for every page that shows it. */
 export interface ModelView {
-  /** The newest calibration. */
+  /** The calibration asked for, or the newest. */
   calibration: CalibrationRecord | null;
+  /** The inflator of that calibration, or the studio's first. */
+  pump: PumpRecord | null;
   fit: CalibrationFit | null;
+  /** Stands in for the fit while there is none. */
+  estimate: EstimatedCurve | null;
+  /** The fit, or the estimate. */
+  curve: DoseCurve | null;
   /** Why the readings give no curve; null when they do, or when there are none. */
   fitProblem: FitProblemCode | null;
+  hold: HoldRate;
+  /** The way to the show; null where the piece is made and shown in one place at one time. */
+  showing: Showing | null;
   targets: TierTarget[];
 }
 
 interface ViewOptions {
   model: ShelfModel;
+  knowledge: Knowledge;
   tiers: readonly TierRecord[];
   studio: Studio;
-  daysStanding?: number;
-  strokeVolumeL?: number | null | undefined;
+  daysStanding?: number | undefined;
+  venue?: Venue | null | undefined;
+  calibrationId?: string | undefined;
 }
 
-/** Fits the newest calibration and resolves every tier's target from it. */
-export function viewModel({
-  model,
-  tiers,
-  studio,
-  daysStanding = studio.daysStanding,
-  strokeVolumeL,
-}: ViewOptions): ModelView {
-  const { nominalMm } = model;
-  const calibration = model.calibrations[0] ?? null;
+/** Fits the calibration asked for, or estimates a curve, and resolves every tier's target from it. */
+export function viewModel(options: ViewOptions): ModelView {
+  const { model, knowledge, tiers, studio, venue = null, calibrationId } = options;
+  const { nominalMm, finish } = model;
+  const { daysStanding = studio.daysStanding } = options;
+  const calibration =
+    model.calibrations.find(({ id }) => id === calibrationId) ?? model.calibrations[0] ?? null;
+  const pump = knowledge.pumps.find(({ id }) => id === calibration?.pumpId) ?? knowledge.pumps[0] ?? null;
   const readings = calibration?.readings.map(coreReading) ?? [];
-  const pump = { kind: 'hand', strokeVolumeL: strokeVolumeL ?? undefined } as const;
-  const result = fitCalibration({ nominalMm, readings, pump });
+  const ways = sdsOf(knowledge.shelf.ways);
+  const result = fitCalibration({ nominalMm, readings, ways, ...(pump ? { pump: coreInflator(pump) } : {}) });
   const fit = result.ok ? result.value : null;
+  const estimate = fit || !pump ? null : estimateWith(model, pump, knowledge);
+  const hold = holdOf(model, venue?.wraps ?? 2);
+  const showing = venue ? showingAt(studio, venue, hold) : null;
   const targets = tiers.flatMap((tier): TierTarget[] => {
-    const target = resolveTarget({ nominalMm, tier, fit, daysStanding, step: studio.stepMm });
+    const step = studio.stepMm;
+    const target = resolveTarget({ nominalMm, finish, tier, fit, estimate, daysStanding, step, showing });
     return target.ok ? [{ tier, target: target.value }] : [];
   });
   const fitProblem = result.ok || readings.length === 0 ? null : result.problem.code;
-  return { calibration, fit, fitProblem, targets };
+  return { calibration, pump, fit, estimate, curve: fit ?? estimate, fitProblem, hold, showing, targets };
+}
+
+/** The curve that a balloon is expected to have with an inflator, from all else on the shelf. */
+export function estimateWith(
+  model: ShelfModel,
+  pump: PumpRecord,
+  { shelf }: Knowledge,
+): EstimatedCurve | null {
+  const { id: inflatorId } = pump;
+  return estimateFor({ balloon: coreBalloon(model), inflatorId, inflator: coreInflator(pump), shelf });
+}
+
+function holdOf({ holdTests }: ShelfModel, wraps: 1 | 2): HoldRate {
+  const closing = { wraps, stuffed: false };
+  const fitted = fitHold({ tests: holdTests.map(coreHoldTest), closing });
+  return fitted.ok ? fitted.value : defaultHoldRate(closing);
+}
+
+function showingAt(studio: Studio, venue: Venue, hold: HoldRate): Showing | null {
+  const workroom = { tempC: studio.workroomTempC, altitudeM: studio.workroomAltitudeM };
+  const showing = showingOf({ workroom, venue, hours: venue.hours, hold });
+  return showing.ok ? showing.value : null;
+}
+
+/** A model as comparing needs it. */
+export function comparedModel(model: ShelfModel, { fit, curve, hold }: ModelView): ComparedModel {
+  const readings = model.calibrations.flatMap((calibration) => calibration.readings);
+  // Balloons, not readings: a dose not above the one before began with a fresh balloon.
+  const filled = model.calibrations.reduce(
+    (sum, calibration) =>
+      sum + calibration.readings.filter(({ dose }, i, all) => i === 0 || dose <= all[i - 1]!.dose).length,
+    0,
+  );
+  const burst = readings.filter(({ outcome }) => outcome === 'burst').length;
+  const { nominalMm, finish } = model;
+  return { nominalMm, finish, fit, curve, hold, filled: Math.max(filled, burst), burst };
 }
 
 /** The target shown first: Classic's place, the second tier, or the only one. */
@@ -57,7 +119,7 @@ export function firstTarget({ targets }: ModelView): TierTarget | undefined {
 }
 
 /** What the picture of a balloon needs. */
-export function figureOf(model: ShelfModel, fit: CalibrationFit | null, widthMm: number) {
+export function figureOf(model: ShelfModel, fit: Pick<DoseCurve, 'shape'> | null, widthMm: number) {
   const { nominalMm, colourHex, finish } = model;
   return { nominalMm, colourHex, finish, widthMm, heightMm: heightAtMm({ fit, widthMm }) };
 }

@@ -1,5 +1,5 @@
 import type {
-  AcceptedTarget, CalibrationRecord, CheckRecord, ModelDetail, PumpRecord, ShelfModel, SizerRecord, Studio, TierRecord,
+  AcceptedTarget, CalibrationRecord, CheckRecord, HoldTestRecord, ModelDetail, PumpRecord, ShelfModel, SizerRecord, Studio, TierRecord,
 } from '@leggero/contract'; // prettier-ignore
 
 import type { Command } from './command';
@@ -56,14 +56,18 @@ export function overlaySizers(sizers: readonly SizerRecord[], command: Command):
 }
 
 export function overlayShelf(models: readonly ShelfModel[], command: Command): ShelfModel[] {
-  if (command.name === 'createModel') return put(models, { ...command.body, demo: false, calibrations: [] });
+  if (command.name === 'createModel') return put(models, { ...command.body, ...EMPTY });
   if (command.name === 'deleteModel') return remove(models, command.id);
   if (command.name === 'changeModel') return change(models, command.id, command.body);
   return models.map((model) => ({
     ...model,
     calibrations: overlayCalibrations(model.id, model.calibrations, command),
+    holdTests: overlayHoldTests(model.id, model.holdTests, command),
   }));
 }
+
+/** What a new model has. */
+const EMPTY = { demo: false, calibrations: [], holdTests: [], uses: 0 };
 
 /** `undefined` stands for a model the server has not got yet, or does not have. */
 export function overlayModel(
@@ -72,7 +76,7 @@ export function overlayModel(
   command: Command,
 ): ModelDetail | undefined {
   if (command.name === 'createModel' && command.body.id === id && !model) {
-    return { ...command.body, demo: false, calibrations: [], targets: [], checks: [] };
+    return { ...command.body, ...EMPTY, targets: [], checks: [] };
   }
   if (!model) return undefined;
   if (command.name === 'deleteModel' && command.id === id) return undefined;
@@ -81,6 +85,7 @@ export function overlayModel(
   return {
     ...model,
     calibrations: overlayCalibrations(id, model.calibrations, command),
+    holdTests: overlayHoldTests(id, model.holdTests, command),
     targets: overlayTargets(id, model.targets, command),
     checks: overlayChecks(id, model.checks, command),
   };
@@ -107,6 +112,31 @@ function overlayCalibrations(
       );
     }
     case 'deleteReading':
+      return rows.map((row) => ({ ...row, readings: remove(row.readings, command.id) }));
+    default:
+      return rows;
+  }
+}
+
+function overlayHoldTests(modelId: string, rows: HoldTestRecord[], command: Command): HoldTestRecord[] {
+  switch (command.name) {
+    case 'createHoldTest': {
+      const { firstReadingId: id, firstWidthMm: widthMm, ...test } = command.body;
+      if (test.modelId !== modelId || rows.some((row) => row.id === test.id)) return rows;
+      const first = { id, holdTestId: test.id, hours: 0, widthMm };
+      return [{ ...test, readings: [first], demo: false }, ...rows];
+    }
+    case 'deleteHoldTest':
+      return remove(rows, command.id);
+    case 'createHoldReading': {
+      const { body } = command;
+      return rows.map((row) =>
+        row.id === body.holdTestId
+          ? { ...row, readings: put(row.readings, body).sort((a, b) => a.hours - b.hours) }
+          : row,
+      );
+    }
+    case 'deleteHoldReading':
       return rows.map((row) => ({ ...row, readings: remove(row.readings, command.id) }));
     default:
       return rows;

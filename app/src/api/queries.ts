@@ -1,6 +1,6 @@
 import type { ModelDetail, PumpRecord, ShelfModel, SizerRecord, Studio, TierRecord } from '@leggero/contract';
 import { QueryClient, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useMemo } from 'react';
 
 import { ApiError, call } from './client';
 import type { Command } from './command';
@@ -59,7 +59,11 @@ function useOverlaid<Data>(
   overlay: (data: Data, command: Command) => Data,
 ): Records<Data> {
   const waiting = useOutbox((state) => state.waiting);
-  return recordsOf(query, query.data === undefined ? undefined : waiting.reduce(overlay, query.data));
+  const data = useMemo(
+    () => (query.data === undefined ? undefined : waiting.reduce(overlay, query.data)),
+    [query.data, waiting, overlay],
+  );
+  return recordsOf(query, data);
 }
 
 export function useStudio(): Records<Studio> {
@@ -104,10 +108,15 @@ export function useModel(id: string): Records<ModelDetail> {
     queryFn: ({ signal }) => call('readModel', { id, signal }),
   });
   const waiting = useOutbox((state) => state.waiting);
-  return recordsOf(
-    query,
-    waiting.reduce<ModelDetail | undefined>((model, command) => overlayModel(id, model, command), query.data),
+  const data = useMemo(
+    () =>
+      waiting.reduce<ModelDetail | undefined>(
+        (model, command) => overlayModel(id, model, command),
+        query.data,
+      ),
+    [id, query.data, waiting],
   );
+  return recordsOf(query, data);
 }
 
 /** Lays a command the server has taken over the cached records, so that nothing flickers until they are read anew. */
@@ -145,4 +154,10 @@ export function useDelivery(): void {
 /** Does something: kept at once, sent as soon as it can be. */
 export function useCommand(): ReturnType<typeof useOutbox.getState>['add'] {
   return useOutbox((state) => state.add);
+}
+
+/** Reads everything anew: after something was written past the outbox. */
+export function useRefresh(): () => void {
+  const client = useQueryClient();
+  return () => void client.invalidateQueries();
 }

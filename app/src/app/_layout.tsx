@@ -8,6 +8,7 @@ import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { useEffect, useState } from 'react';
 
+import { KnowledgeProvider } from '@/api/knowledge';
 import { createQueryClient, useDelivery } from '@/api/queries';
 import { Frame } from '@/features/frame/Frame';
 import { followTheme } from '@/ui/theme';
@@ -24,9 +25,11 @@ export default function RootLayout() {
   return (
     <QueryClientProvider client={client}>
       <Delivery />
-      <Frame>
-        <Slot />
-      </Frame>
+      <KnowledgeProvider>
+        <Frame>
+          <Slot />
+        </Frame>
+      </KnowledgeProvider>
     </QueryClientProvider>
   );
 }

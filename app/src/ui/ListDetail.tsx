@@ -9,7 +9,7 @@ export function ListDetail({ list, children }: { list: ReactNode; children: Reac
   if (!wide) return <>{children}</>;
   return (
     <View className="flex-1 flex-row">
-      <View className="w-[348px] border-r border-line">{list}</View>
+      <View className="no-print w-[348px] border-r border-line">{list}</View>
       <View className="flex-1">{children}</View>
     </View>
   );

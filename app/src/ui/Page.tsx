@@ -43,7 +43,7 @@ export function Page({ title, subtitle, back, aside, actions, children }: PagePr
         {children}
       </ScrollView>
       {actions ? (
-        <View className="flex-row gap-3 border-t border-line bg-ground px-4 py-3">{actions}</View>
+        <View className="no-print flex-row gap-3 border-t border-line bg-ground px-4 py-3">{actions}</View>
       ) : null}
     </View>
   );

@@ -1,16 +1,19 @@
 import type {
-  FitNote,
-  NextReading,
-  Outlier,
-  RoundLimit,
-  Target,
-  TargetCaution,
-  TargetReason,
-} from '@leggero/core';
+  CalibrationFit, EstimatedCurve, FitNote, InflatorKind, LimitState, NextReading, Outlier, RoundLimit, Target, TargetCaution, TargetReason, UnsuitedReason,
+} from '@leggero/core'; // prettier-ignore
 
-import { doseText, standing, strokes } from './trade';
+import type { Tone } from '@/ui/Chip';
+
+import { counted, dosed, doseText, percent, standing } from './trade';
 
 type Write = (mm: number) => string;
+
+/** Whether a link of the chain holds the target, nearly does, or leaves room. */
+export const STATE_WORDS: Record<LimitState, { word: string; tone: Tone }> = {
+  acts: { word: 'holds', tone: 'edge' },
+  near: { word: 'nearly', tone: 'plain' },
+  room: { word: 'has room', tone: 'good' },
+};
 
 /** One link of the chain of reasons. */
 export function reasonText(reason: TargetReason, text: Write, tierName: string): string {
@@ -18,36 +21,71 @@ export function reasonText(reason: TargetReason, text: Write, tierName: string):
     case 'tier':
       return `${tierName} asks for ${percent(reason.fraction)} of nominal: ${text(reason.widthMm)}.`;
     case 'round-limit':
-      return reason.acted
-        ? `Held there: yours turns oval at ${text(reason.limitMm)}, give or take ${text(1.96 * reason.sdMm)}.`
-        : `Your round limit of ${text(reason.limitMm)} leaves room.`;
+      return roundReason(reason, text);
     case 'standing':
-      return reason.acted
+      return reason.state === 'acts'
         ? `Held there so that it stands (${standing(reason.days)}): ${percent(reason.fraction)} of nominal, a rule of thumb.`
         : `Standing (${standing(reason.days)}) allows up to ${text(reason.limitMm)}, a rule of thumb.`;
     case 'felt-hard':
-      return reason.acted
+      return reason.state === 'acts'
         ? `Held there: one felt hard at ${text(reason.seenMm)}.`
         : `One felt hard at ${text(reason.seenMm)}; this stays under it.`;
     case 'burst':
-      return reason.acted
+      return reason.state === 'acts'
         ? `Held there: one burst at about ${text(reason.seenMm)}.`
         : `One burst at about ${text(reason.seenMm)}; this stays well under it.`;
+    case 'smallest-useful':
+      return `${reason.state === 'acts' ? 'Held up' : 'Smallest useful'}: below ${text(reason.limitMm)} ${reason.why === 'shine' ? 'mirror finish dulls. To go smaller, squeeze the air to the crown and tie low' : 'the neck hangs out'}.`;
+    case 'warmth':
+      return `${reason.toC} °C at the venue after ${reason.fromC} °C here: ${changeText(reason.byMm, text)}.`;
+    case 'altitude':
+      return `${reason.toM} m above the sea after ${reason.fromM} m here: ${changeText(reason.byMm, text)}.`;
+    case 'hold':
+      return `${counted(reason.hours, 'hour')} before the show cost ${(100 * reason.lostShare).toFixed(1)} % of the width (${reason.tests > 0 ? `from ${counted(reason.tests, 'hold test')}` : 'from memory, no hold test yet'}): ${changeText(reason.byMm, text)}.`;
   }
+}
+
+function roundReason(reason: Extract<TargetReason, { code: 'round-limit' }>, text: Write): string {
+  const limit = `${text(reason.limitMm)}, give or take ${text(1.96 * reason.sdMm)}`;
+  if (reason.from === 'line') {
+    return `Its line’s other sizes say it turns oval at ${limit}${reason.state === 'acts' ? ': held there' : ''}.`;
+  }
+  return reason.state === 'acts'
+    ? `Held there: yours turns oval at ${limit}.`
+    : `Your round limit of ${text(reason.limitMm)} leaves ${reason.state === 'near' ? 'little room' : 'room'}.`;
+}
+
+/** "make it ⅛ in smaller", with a tenth of a millimetre where the step would hide it. */
+function changeText(byMm: number, text: Write): string {
+  const size = Math.abs(byMm);
+  if (size < 0.05) return 'no difference';
+  const written = text(size);
+  const amount = /^0(?![.½¼¾⅛⅜⅝⅞])/.test(written) ? `${size.toFixed(1)} mm` : written;
+  return `made ${amount} ${byMm > 0 ? 'larger' : 'smaller'} for it`;
 }
 
 /** The one line beside the origin: what held the target, or that nothing did. */
 export function heldBecause(target: Target, text: Write): string {
-  const acted = target.reasons.find((reason) => 'acted' in reason && reason.acted);
+  const acting = target.reasons.filter((reason) => 'state' in reason && reason.state === 'acts');
+  const acted =
+    acting.find(({ code }) => code !== 'warmth' && code !== 'altitude' && code !== 'hold') ?? acting[0];
   switch (acted?.code) {
     case 'round-limit':
-      return `Held at your round limit of ${text(acted.limitMm)}`;
+      return `Held at ${acted.from === 'own' ? 'your' : 'its line’s'} round limit of ${text(acted.limitMm)}`;
     case 'standing':
       return `Held so that it stands (${standing(acted.days)})`;
     case 'felt-hard':
       return `Held under ${text(acted.seenMm)}, where one felt hard`;
     case 'burst':
       return `Held well under ${text(acted.seenMm)}, where one burst`;
+    case 'smallest-useful':
+      return acted.why === 'shine' ? 'Held up: smaller, it dulls' : 'Held up: smaller, the neck hangs out';
+    case 'warmth':
+      return `Made ${acted.byMm > 0 ? 'larger' : 'smaller'} for ${acted.toC} °C at the venue`;
+    case 'altitude':
+      return `Made ${acted.byMm > 0 ? 'larger' : 'smaller'} for ${acted.toM} m of altitude`;
+    case 'hold':
+      return `Made larger for ${counted(acted.hours, 'hour')} of waiting`;
     default:
       return target.origin === 'rule' ? 'From the tier alone: no curve yet' : 'No limit holds it down';
   }
@@ -58,15 +96,54 @@ export function cautionText(caution: TargetCaution, text: Write): string {
     case 'nominal-too-small':
       return `This is ${percent(caution.fraction)} of nominal: hard and likely oval. A larger nominal would serve better.`;
     case 'nominal-too-large':
-      return `This is only ${percent(caution.fraction)} of nominal: floppy, with a long neck. A smaller nominal would serve better.`;
+      return `${percent(caution.fraction)} of nominal is asked for: floppy, with a long neck. A smaller nominal would serve better.`;
+    case 'below-tier':
+      return `This is only ${percent(caution.fraction)} of nominal, below this tier’s ${percent(caution.leastFraction)}: it will feel like the tier below.`;
+    case 'smaller-than-useful':
+      return `The limits leave less than the smallest useful size of ${text(caution.smallestMm)}. Another nominal would serve better.`;
     case 'round-limit-unknown':
       return 'Nobody has noted its shape yet, so the round limit is not known. Note the shape with the next reading.';
     case 'beyond-readings':
       return `This lies beyond the largest reading (${text(caution.largestMm)}): the curve is drawn on from there.`;
     case 'dead-volume-assumed-zero':
-      return 'Only one dose was read: the curve is drawn from an empty balloon at zero strokes. A second dose settles it.';
+      return 'Only one dose was read: the curve is drawn from an empty balloon at no dose. A second dose settles it.';
+    case 'estimated-from':
+      return `Never measured. ${estimateText(caution.doses, caution.doseCalibrations, caution.shapeCalibrations)}`;
     case 'dose-outside-tolerance':
-      return `Whole and half strokes come no nearer than ${text(caution.givesMm)}. Size it at the hole or with the tape.`;
+      return `The inflator comes no nearer than ${text(caution.givesMm)}. Size it at the hole or with the tape.`;
+  }
+}
+
+/** Where an estimated curve comes from. */
+function estimateText(
+  doses: EstimatedCurve['dosesFrom'],
+  doseCalibrations: number,
+  shapeCalibrations: number,
+): string {
+  const count = counted(doseCalibrations, 'calibration');
+  const from =
+    doses === 'line'
+      ? `Doses from ${count} of the line’s other sizes`
+      : doses === 'inflator'
+        ? `Doses from ${count} made with this inflator`
+        : 'Doses from the volume on record for this inflator';
+  const shape = shapeCalibrations > 0 ? 'shape from the line' : 'shape as is usual';
+  return `${from}, ${shape}. A reading of its own settles it.`;
+}
+
+/** Why a nominal does not suit a width. */
+export function unsuitedText(reason: UnsuitedReason, text: Write): string {
+  switch (reason.code) {
+    case 'too-small':
+      return `${percent(reason.fraction)} of nominal: hard and oval`;
+    case 'too-large':
+      return `${percent(reason.fraction)} of nominal: the neck hangs out`;
+    case 'dulls':
+      return `${percent(reason.fraction)} of nominal: mirror finish dulls`;
+    case 'stands-too-short':
+      return `${percent(reason.fraction)} of nominal: at most ${percent(reason.mostFraction)} stands that long`;
+    case 'oval':
+      return `turns oval at ${text(reason.limitMm)}`;
   }
 }
 
@@ -83,24 +160,40 @@ export function roundLimitText(limit: RoundLimit, text: Write): string {
   }
 }
 
-export function outlierText({ dose, widthMm, expectedWidthMm }: Outlier, text: Write): string {
-  return `${strokes(dose)}, ${text(widthMm)}, does not fit the others (they say ${text(expectedWidthMm)}), so it is set aside. Measure again, or delete it.`;
+export function outlierText(
+  { dose, widthMm, expectedWidthMm }: Outlier,
+  kind: InflatorKind,
+  text: Write,
+): string {
+  return `${dosed(dose, kind)}, ${text(widthMm)}, does not fit the others (they say ${text(expectedWidthMm)}), so it is set aside. Measure again, or delete it.`;
 }
 
-export function noteText(note: FitNote): string {
+export function noteText(note: FitNote, kind: InflatorKind): string {
+  const each = kind === 'hand' ? 'a stroke' : 'a second';
   return note.code === 'dead-volume-assumed-zero'
-    ? 'The curve rests on one dose, so it is drawn from zero strokes.'
-    : `This pump seems to move ${note.fittedL.toFixed(2)} L a stroke; ${note.onRecordL.toFixed(2)} L is on record. Is it the same pump?`;
+    ? 'The curve rests on one dose, so it is drawn from nothing.'
+    : `This inflator seems to move ${note.fittedL.toFixed(2)} L ${each}; ${note.onRecordL.toFixed(2)} L is on record. Is it the same one?`;
+}
+
+/** What the start of a timed inflator costs; empty for hand pumps, and while it is not known. */
+export function lagText({ inflator, deadVolumeL, doseVolumeL, distinctDoses }: CalibrationFit): string {
+  const lag = -deadVolumeL / doseVolumeL;
+  if (inflator === 'hand' || distinctDoses < 2 || lag < 0.05) return '';
+  return `The first ${lag.toFixed(1)} s move nothing: it starts that late.`;
 }
 
 /** What to do next while calibrating. */
-export function nextText({ dose, purpose, freshBalloon }: NextReading, lastDose: number): string {
+export function nextText(
+  { dose, purpose, freshBalloon }: NextReading,
+  lastDose: number,
+  kind: InflatorKind,
+): string {
   const how = freshBalloon
-    ? `Take a fresh balloon and give it ${strokes(dose)}`
-    : `Give ${strokes(dose - lastDose)} more, ${doseText(dose)} in all`;
+    ? `Take a fresh balloon and give it ${dosed(dose, kind)}`
+    : `Give ${dosed(dose - lastDose, kind)} more, ${doseText(dose, kind)} in all`;
   switch (purpose) {
     case 'first':
-      return 'Take a fresh balloon. One stroke, then measure.';
+      return `Take a fresh balloon. ${kind === 'hand' ? 'One stroke' : 'One second'}, then measure.`;
     case 'narrow-the-curve':
       return `${how}, then measure.`;
     case 'find-round-limit':
@@ -108,8 +201,4 @@ export function nextText({ dose, purpose, freshBalloon }: NextReading, lastDose:
     case 'enough':
       return 'The targets are known well enough. More readings would not move them by a step.';
   }
-}
-
-function percent(fraction: number): string {
-  return `${Math.round(100 * fraction)} %`;
 }

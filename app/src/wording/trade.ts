@@ -1,4 +1,15 @@
-import type { BalloonKind, Finish, HoleAnswer, Origin, Outcome, Shape } from '@leggero/core';
+import {
+  DOSE_SCALES,
+  type BalloonKind,
+  type Finish,
+  type HoleAnswer,
+  type InflatorKind,
+  type Nozzle,
+  type Origin,
+  type Outcome,
+  type Shape,
+  type Way,
+} from '@leggero/core';
 
 /** Plain words for the trade's codes. */
 export const KIND_WORDS: Record<BalloonKind, string> = { round: 'Round', linking: 'Linking' };
@@ -21,13 +32,34 @@ export const ANSWER_WORDS: Record<HoleAnswer, { title: string; means: string }> 
   falls: { title: 'Falls through', means: 'too small' },
 };
 
-/** "3½ strokes". */
-export function strokes(dose: number): string {
-  return `${doseText(dose)} ${dose === 1 || dose === 0.5 ? 'stroke' : 'strokes'}`;
+export const WAY_WORDS: Record<Way, { title: string; means: string }> = {
+  tape: { title: 'Tape', means: 'around the widest place' },
+  caliper: { title: 'Caliper', means: 'across the widest place' },
+  hole: { title: 'Hole', means: 'the hole it just passes' },
+  bracket: { title: 'Two holes', means: 'stops at one, passes the next' },
+  reference: { title: 'By eye', means: 'beside a balloon of known size' },
+};
+export const INFLATOR_WORDS: Record<InflatorKind, { title: string; means: string }> = {
+  hand: { title: 'Hand pump', means: 'hand pump' },
+  timed: { title: 'Timed', means: 'timed inflator' },
+  twin: { title: 'Two nozzles', means: 'two-nozzle inflator' },
+};
+export const NOZZLE_WORDS: Record<Nozzle, string> = { left: 'Left', right: 'Right' };
+
+/** "strokes" or "seconds". */
+export function doseUnit(kind: InflatorKind): 'strokes' | 'seconds' {
+  return DOSE_SCALES[kind].unit === 'stroke' ? 'strokes' : 'seconds';
 }
 
-/** "3½": doses go in halves; finer ones, from other sources, as decimals. */
-export function doseText(dose: number): string {
+/** "3½ strokes", "2.4 s". */
+export function dosed(dose: number, kind: InflatorKind): string {
+  if (DOSE_SCALES[kind].unit === 'second') return `${doseText(dose, kind)} s`;
+  return `${doseText(dose, kind)} ${dose === 1 || dose === 0.5 ? 'stroke' : 'strokes'}`;
+}
+
+/** "3½" strokes: they go in halves; "2.4" seconds. Finer strokes, from other sources, as decimals. */
+export function doseText(dose: number, kind: InflatorKind = 'hand'): string {
+  if (DOSE_SCALES[kind].unit === 'second') return dose.toFixed(1);
   const whole = Math.floor(dose);
   if (dose === whole) return String(whole);
   if (dose - whole === 0.5) return `${whole === 0 ? '' : whole}½`;
@@ -47,7 +79,36 @@ export function standing(days: number): string {
 
 /** "number 6", "numbers 2, 5 and 9" from places counted from 0. */
 export function numbersOf(indices: readonly number[]): string {
-  const numbers = indices.map((index) => String(index + 1));
-  if (numbers.length === 1) return `number ${numbers[0]}`;
-  return `numbers ${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1)}`;
+  return `${indices.length === 1 ? 'number' : 'numbers'} ${listed(indices.map((index) => String(index + 1)))}`;
+}
+
+/** "a, b and c". */
+export function listed(words: readonly string[]): string {
+  return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+}
+
+/** "95 %". */
+export function percent(fraction: number): string {
+  return `${Math.round(100 * fraction)} %`;
+}
+
+/** "pre-stretched, rounded off"; "as it comes" for neither. */
+export function preparation({
+  preStretched,
+  roundedOff,
+}: {
+  preStretched: boolean;
+  roundedOff: boolean;
+}): string {
+  const words = [preStretched && 'pre-stretched', roundedOff && 'rounded off'].filter(Boolean);
+  return words.length > 0 ? words.join(', ') : 'as it comes';
+}
+
+/** How a share of nominal feels in the hand. */
+export function feelOf(fraction: number): string {
+  if (fraction > 0.93) return 'hard, shiny, quick to pop';
+  if (fraction > 0.86) return 'firm, gives a little';
+  if (fraction > 0.75) return 'soft, springs back';
+  if (fraction > 0.6) return 'very soft, nests well';
+  return 'slack, with a long neck';
 }

@@ -1,8 +1,23 @@
-import type { HandPump } from '../inflator';
+import type { Inflator } from '../inflator';
 import { ok, problem, type Result } from '../result';
-import { leastSquares, type LinearFit } from '../statistics';
+import {
+  censoredLeastSquares,
+  leastSquares,
+  type IntervalSeen,
+  type LinearFit,
+  type ValueSeen,
+} from '../statistics';
 import { TRADE } from '../trade';
-import { readingProblem, type Reading, type ReadingProblemCode } from './reading';
+import { designRow, volumeAtDoseL, type DoseCurve } from './doseCurve';
+import {
+  readingProblem,
+  widthSdOf,
+  widthSeenMm,
+  type Reading,
+  type ReadingProblemCode,
+  type Way,
+  type WaySds,
+} from './reading';
 import { aspectAt, fitShapeLaw, volumeAtL, volumeSlopeL, widthAtVolumeMm, type ShapeLaw } from './shapeLaw';
 
 /** A reading that does not fit the others. It is set aside from the curve, and named. */
@@ -19,9 +34,9 @@ export interface Outlier {
 
 /** What the user should know about how a fit was made. */
 export type FitNote =
-  /** Only one dose is known: the curve is drawn from an empty balloon at zero strokes. */
+  /** Only one dose is known: the curve is drawn from an empty balloon at no dose. */
   | { code: 'dead-volume-assumed-zero' }
-  /** The pump seems to move another volume than the one on record. */
+  /** The inflator seems to move another volume than the one on record. */
   | { code: 'stroke-unlike-pump'; fittedL: number; onRecordL: number };
 
 /** Widths at which a balloon gave way or felt hard; `null` where none did. */
@@ -30,67 +45,70 @@ export interface SeenLimits {
   burstMm: number | null;
 }
 
+/** How far a width was from the curve, for learning how sure its way of measuring is. */
+export interface WayResidual {
+  way: Way;
+  /** Residual over the uncertainty assumed, with what the curve's own freedom took away given back. */
+  standardised: number;
+  /** Uncertainty assumed, mm. */
+  sdMm: number;
+}
+
 /** What a calibration knows: how width follows from dose, and shape from width. */
-export interface CalibrationFit {
-  nominalMm: number;
-  /** Volume at zero strokes, litres; below zero when the first stroke is partly lost. */
-  deadVolumeL: number;
-  /** Volume one stroke adds, litres. */
-  strokeVolumeL: number;
-  /** Covariance of dead volume (L) and stroke volume (L per stroke). */
-  covariance: [[number, number], [number, number]];
-  /** Degrees of freedom of the intervals: readings less coefficients, plus what the assumed uncertainty counts for. */
-  degreesOfFreedom: number;
-  /** Variance of the readings over the variance expected from their uncertainties. */
-  varianceRatio: number;
+export interface CalibrationFit extends DoseCurve {
   /** Readings the curve rests on. */
   readingsUsed: number;
   distinctDoses: number;
-  lowestDose: number;
-  highestDose: number;
   /** Dose of the last reading given; `null` when that balloon burst. */
   lastDose: number | null;
   smallestWidthMm: number;
   largestWidthMm: number;
-  shape: ShapeLaw;
   limits: SeenLimits;
   outliers: Outlier[];
   notes: FitNote[];
+  /** Of the measured widths that the curve rests on. */
+  residuals: WayResidual[];
 }
 
 export type FitProblemCode = ReadingProblemCode | 'bad-nominal' | 'no-readings' | 'no-widths' | 'not-rising';
 
+/** A reading as the dose law takes it: a volume with its uncertainty, and the bounds where two holes gave it. */
 interface Point {
   index: number;
-  dose: number;
+  reading: Reading;
+  row: number[];
   widthMm: number;
   volumeL: number;
   /** Inverse variance of the volume, litre^-2. */
   weight: number;
+  bounds: { lowL: number; highL: number; sdL: number } | null;
 }
 
 /**
- * Fits a calibration. Dose law: body volume = dead volume + stroke volume x dose, by least squares weighted with the
- * inverse variance that the uncertainty of width (and height) gives each volume. The variance ratio joins the
- * readings' own chi-square with `TRADE.priorReadings` readings' worth of trust in the assumed uncertainty (the
- * scaled inverse chi-square prior of Gelman et al., Bayesian Data Analysis, section 3.3), so that three lucky
- * readings do not pass for certainty. Shape law: `fitShapeLaw`.
+ * Fits a calibration. Dose law: body volume = dead volume + dose volume x dose, by least squares weighted with the
+ * inverse variance that the uncertainty of width (and height) gives each volume; brackets enter as intervals by
+ * maximum likelihood (`censoredLeastSquares`). Readings from both nozzles of a two-nozzle inflator share the dead volume and give
+ * each nozzle its own rate. The variance ratio joins the readings' own chi-square with `TRADE.priorReadings` readings' worth
+ * of trust in the assumed uncertainty (the scaled inverse chi-square prior of Gelman et al., Bayesian Data Analysis,
+ * section 3.3), so that three lucky readings do not pass for certainty. Shape law: `fitShapeLaw`.
  *
- * One dose is enough to start: the curve then comes from zero, give or take `TRADE.firstStrokeSdStrokes`. Bursts count as limits, not as points of
- * the curve. A reading more than `TRADE.outlierLimit` externally studentised residuals away is set aside and named
- * (at most one in five).
+ * One dose is enough to start: the curve then comes from zero, give or take `TRADE.firstDoseSd`. Bursts count as limits, not
+ * as points of the curve. A reading more than `TRADE.outlierLimit` externally studentised residuals away is set aside and
+ * named (at most one in five). `ways` are the uncertainties to assume, `TRADE.measureSdMm` unless learned ones are given.
  *
- * Problems: `bad-nominal`, `no-readings`, `no-widths` (bursts only), `not-rising` (widths fall as strokes rise), and those of
+ * Problems: `bad-nominal`, `no-readings`, `no-widths` (bursts only), `not-rising` (widths fall as doses rise), and those of
  * `readingProblem` with the field `readings.<i>.<field>`.
  */
 export function fitCalibration({
   nominalMm,
   readings,
-  pump,
+  pump = { kind: 'hand' },
+  ways,
 }: {
   nominalMm: number;
   readings: readonly Reading[];
-  pump?: HandPump;
+  pump?: Inflator;
+  ways?: WaySds;
 }): Result<CalibrationFit, FitProblemCode> {
   if (!(nominalMm > 0 && Number.isFinite(nominalMm))) return problem('bad-nominal', { field: 'nominalMm' });
   const last = readings.at(-1);
@@ -100,48 +118,36 @@ export function fitCalibration({
     if (bad) return { ok: false, problem: bad };
   }
 
-  const whole = readings.filter((reading) => reading.outcome !== 'burst');
-  const shape = fitShapeLaw({ readings: whole });
-  const points: Point[] = [];
-  readings.forEach((reading, index) => {
-    const { dose, widthMm } = reading;
-    if (reading.outcome === 'burst' || widthMm === undefined) return;
-    points.push({ index, dose, widthMm, ...volumeSeen(reading, widthMm, shape) });
-  });
+  const shape = fitShapeLaw({ readings: readings.filter((reading) => reading.outcome !== 'burst'), ways });
+  const points = pointsOf(readings, shape, ways);
   if (points.length === 0) return problem('no-widths', { field: 'readings' });
 
-  const { kept, fit, setAside } = fitWithoutOutliers(points);
+  const firstDoseSd = TRADE.firstDoseSd.value[pump.kind];
+  const { kept, fit: rough, setAside } = fitWithoutOutliers(points, firstDoseSd);
+  const fit = rough && refine(kept, rough);
   if (!fit || !(fit.coefficients[1]! > 0)) return problem('not-rising', { field: 'readings' });
 
-  const [deadVolumeL, strokeVolumeL] = fit.coefficients as [number, number];
-  const varianceRatio = pooledVariance(fit);
-  const [[c00, c01], [c10, c11]] = fit.unitCovariance as [[number, number], [number, number]];
-  const doses = kept.map((point) => point.dose);
+  const [deadVolumeL, doseVolumeL, nozzleVolumeL = 0] = fit.coefficients as [number, number, number?];
+  const doses = kept.map(({ reading }) => reading.dose);
   const widths = kept.map((point) => point.widthMm);
   const distinctDoses = new Set(doses).size;
   const notes: FitNote[] = [];
   if (distinctDoses === 1) notes.push({ code: 'dead-volume-assumed-zero' });
-  const sd = Math.sqrt(varianceRatio * c11);
-  const onRecordL = pump?.strokeVolumeL;
-  if (
-    distinctDoses > 1 &&
-    onRecordL !== undefined &&
-    Math.abs(strokeVolumeL - onRecordL) > 3 * sd + 0.1 * onRecordL
-  ) {
-    notes.push({ code: 'stroke-unlike-pump', fittedL: strokeVolumeL, onRecordL });
+  const onRecordL = pump.doseVolumeL;
+  const slackL = 3 * Math.sqrt(fit.covariance[1]![1]!) + 0.1 * (onRecordL ?? 0);
+  if (distinctDoses > 1 && onRecordL !== undefined && Math.abs(doseVolumeL - onRecordL) > slackL) {
+    notes.push({ code: 'stroke-unlike-pump', fittedL: doseVolumeL, onRecordL });
   }
-  const widthOf = (dose: number) =>
-    widthAtVolumeMm({ law: shape, volumeL: deadVolumeL + strokeVolumeL * dose });
+  const law = { deadVolumeL, doseVolumeL, nozzleVolumeL };
+  const widthOf = ({ dose, nozzle }: Reading) =>
+    widthAtVolumeMm({ law: shape, volumeL: volumeAtDoseL(law, dose, nozzle) });
   return ok({
     nominalMm,
-    deadVolumeL,
-    strokeVolumeL,
-    covariance: [
-      [c00 * varianceRatio, c01 * varianceRatio],
-      [c10 * varianceRatio, c11 * varianceRatio],
-    ],
+    inflator: pump.kind,
+    ...law,
+    covariance: fit.covariance,
     degreesOfFreedom: fit.degreesOfFreedom + TRADE.priorReadings.value,
-    varianceRatio,
+    varianceRatio: fit.varianceRatio,
     readingsUsed: kept.length,
     distinctDoses,
     lowestDose: least(doses),
@@ -153,50 +159,106 @@ export function fitCalibration({
     limits: seenLimits(readings, widthOf),
     outliers: setAside.map(({ point, deviations }) => ({
       index: point.index,
-      dose: point.dose,
+      dose: point.reading.dose,
       widthMm: point.widthMm,
-      expectedWidthMm: widthOf(point.dose),
+      expectedWidthMm: widthOf(point.reading),
       deviations,
     })),
     notes,
+    residuals: residualsOf(kept, rough, ways),
   });
 }
 
-function volumeSeen(reading: Reading, widthMm: number, law: ShapeLaw): { volumeL: number; weight: number } {
-  const widthSd = reading.sdMm ?? TRADE.widthSdMm.value;
+function pointsOf(readings: readonly Reading[], shape: ShapeLaw, ways: WaySds | undefined): Point[] {
+  // Only where both nozzles were read can they be told apart; one alone speaks for the inflator.
+  const bothNozzles = new Set(readings.map(({ nozzle }) => nozzle).filter(Boolean)).size === 2;
+  const points: Point[] = [];
+  readings.forEach((reading, index) => {
+    const widthMm = widthSeenMm(reading);
+    if (reading.outcome === 'burst' || widthMm === undefined) return;
+    const row = designRow(reading);
+    if (!bothNozzles) row.pop();
+    points.push({ index, reading, row, widthMm, ...volumeSeen(reading, widthMm, shape, ways) });
+  });
+  return points;
+}
+
+function volumeSeen(
+  reading: Reading,
+  widthMm: number,
+  law: ShapeLaw,
+  ways: WaySds | undefined,
+): Pick<Point, 'volumeL' | 'weight' | 'bounds'> {
+  const widthSd = widthSdOf(reading, ways);
+  const slopeL = volumeSlopeL({ law, widthMm });
+  if (reading.widthMm === undefined && reading.bracket) {
+    const { stopsMm, passesMm } = reading.bracket;
+    const lowL = volumeAtL({ law, widthMm: stopsMm });
+    const highL = volumeAtL({ law, widthMm: passesMm });
+    const sdL = slopeL * widthSd;
+    // For a first look, a width anywhere between the holes is as likely: the variance of a uniform law.
+    const weight = 1 / (sdL ** 2 + (highL - lowL) ** 2 / 12);
+    return { volumeL: volumeAtL({ law, widthMm }), weight, bounds: { lowL, highL, sdL } };
+  }
   if (reading.heightMm === undefined) {
-    const volumeL = volumeAtL({ law, widthMm });
-    return { volumeL, weight: 1 / (volumeSlopeL({ law, widthMm }) * widthSd) ** 2 };
+    return { volumeL: volumeAtL({ law, widthMm }), weight: 1 / (slopeL * widthSd) ** 2, bounds: null };
   }
   const volumeL = volumeAtL({
     law: { knots: [{ widthMm, aspect: reading.heightMm / widthMm, sd: 0 }], roundLimit: law.roundLimit },
     widthMm,
   });
   const relative = Math.hypot((2 * widthSd) / widthMm, TRADE.heightSdMm.value / reading.heightMm);
-  return { volumeL, weight: 1 / (volumeL * relative) ** 2 };
+  return { volumeL, weight: 1 / (volumeL * relative) ** 2, bounds: null };
 }
 
-/** The straight line through the points; from zero, within what a first stroke may lose, when they share one dose. */
-function fitLine(points: readonly Point[]): LinearFit | null {
-  const rows = points.map((point) => [1, point.dose]);
+/** The straight line through the points; from zero, within what a first dose may lose, when they share one dose. */
+function fitLine(points: readonly Point[], firstDoseSd: number): LinearFit | null {
+  const rows = points.map(({ row }) => row);
   const observed = points.map((point) => point.volumeL);
   const weights = points.map((point) => point.weight);
   const first = points[0]!;
-  if (points.every((point) => point.dose === first.dose)) {
-    const strokeL = first.volumeL / first.dose;
-    rows.push([1, 0]);
+  if (points.every(({ reading }) => reading.dose === first.reading.dose)) {
+    const stepL = first.volumeL / first.reading.dose;
+    rows.push(first.row.map((_, j) => (j === 0 ? 1 : 0)));
     observed.push(0);
-    weights.push(1 / (strokeL * TRADE.firstStrokeSdStrokes.value) ** 2);
+    weights.push(1 / (stepL * firstDoseSd) ** 2);
   }
   return leastSquares({ rows, observed, weights });
 }
 
-function pooledVariance(fit: LinearFit): number {
-  const prior = TRADE.priorReadings.value;
-  return (prior + fit.chiSquare) / (prior + fit.degreesOfFreedom);
+interface RefinedFit {
+  coefficients: number[];
+  covariance: number[][];
+  varianceRatio: number;
+  degreesOfFreedom: number;
 }
 
-function fitWithoutOutliers(points: readonly Point[]): {
+/** The line as it stands when all points are values; else the likeliest line for values and intervals together. */
+function refine(points: readonly Point[], line: LinearFit): RefinedFit | null {
+  const prior = TRADE.priorReadings.value;
+  const bracketed = points.some(({ bounds }) => bounds);
+  if (!bracketed || line.residuals.length > points.length) {
+    const varianceRatio = (prior + line.chiSquare) / (prior + line.degreesOfFreedom);
+    return {
+      coefficients: line.coefficients,
+      covariance: line.unitCovariance.map((row) => row.map((value) => value * varianceRatio)),
+      varianceRatio,
+      degreesOfFreedom: line.degreesOfFreedom,
+    };
+  }
+  const values: ValueSeen[] = [];
+  const intervals: IntervalSeen[] = [];
+  for (const { row, volumeL, weight, bounds } of points) {
+    if (bounds) intervals.push({ row, low: bounds.lowL, high: bounds.highL, sd: bounds.sdL });
+    else values.push({ row, value: volumeL, sd: 1 / Math.sqrt(weight) });
+  }
+  return censoredLeastSquares({ values, intervals, start: line.coefficients, priorWorth: prior });
+}
+
+function fitWithoutOutliers(
+  points: readonly Point[],
+  firstDoseSd: number,
+): {
   kept: readonly Point[];
   fit: LinearFit | null;
   setAside: { point: Point; deviations: number }[];
@@ -205,7 +267,7 @@ function fitWithoutOutliers(points: readonly Point[]): {
   const most = points.length < 4 ? 0 : Math.max(1, Math.floor(points.length / 5));
   let kept = points;
   for (;;) {
-    const fit = fitLine(kept);
+    const fit = fitLine(kept, firstDoseSd);
     const worst = fit && setAside.length < most ? worstPoint(kept, fit) : null;
     if (!worst || worst.deviations <= TRADE.outlierLimit.value) return { kept, fit, setAside };
     setAside.push(worst);
@@ -213,30 +275,42 @@ function fitWithoutOutliers(points: readonly Point[]): {
   }
 }
 
+/** Squared residual over its variance, freed of the point's own pull on the line; `null` when the line rests on it alone. */
+function freedSquare({ row, weight }: Point, residual: number, { unitCovariance }: LinearFit): number | null {
+  let leverage = 0;
+  row.forEach((x, i) => row.forEach((y, j) => (leverage += weight * x * unitCovariance[i]![j]! * y)));
+  const free = 1 - leverage;
+  return free < 1e-9 ? null : (weight * residual ** 2) / free;
+}
+
 /** The point furthest from the line of the others, by the externally studentised residual (Cook and Weisberg 1982). */
-function worstPoint(
-  points: readonly Point[],
-  { unitCovariance, residuals, chiSquare, degreesOfFreedom }: LinearFit,
-): { point: Point; deviations: number } | null {
+function worstPoint(points: readonly Point[], fit: LinearFit): { point: Point; deviations: number } | null {
   const prior = TRADE.priorReadings.value;
-  const [[c00, c01], [, c11]] = unitCovariance as [[number, number], [number, number]];
   let worst: { point: Point; deviations: number } | null = null;
   points.forEach((point, i) => {
-    const leverage = point.weight * (c00 + 2 * c01 * point.dose + c11 * point.dose ** 2);
-    const free = 1 - leverage;
-    if (free < 1e-9) return;
-    const square = (point.weight * residuals[i]! ** 2) / free;
+    const square = freedSquare(point, fit.residuals[i]!, fit);
+    if (square === null) return;
     // Never stricter than the assumed uncertainty: readings that happen to agree are no ground for a charge.
-    const variance = Math.max(1, (prior + chiSquare - square) / (prior + degreesOfFreedom - 1));
+    const variance = Math.max(1, (prior + fit.chiSquare - square) / (prior + fit.degreesOfFreedom - 1));
     const deviations = Math.sqrt(square / variance);
     if (!worst || deviations > worst.deviations) worst = { point, deviations };
   });
   return worst;
 }
 
-function seenLimits(readings: readonly Reading[], widthOf: (dose: number) => number): SeenLimits {
+function residualsOf(points: readonly Point[], fit: LinearFit, ways: WaySds | undefined): WayResidual[] {
+  return points.flatMap((point, i): WayResidual[] => {
+    const { reading, bounds } = point;
+    const square = bounds ? null : freedSquare(point, fit.residuals[i]!, fit);
+    if (square === null) return [];
+    const standardised = Math.sign(fit.residuals[i]!) * Math.sqrt(square);
+    return [{ way: reading.way ?? 'tape', standardised, sdMm: widthSdOf(reading, ways) }];
+  });
+}
+
+function seenLimits(readings: readonly Reading[], widthOf: (reading: Reading) => number): SeenLimits {
   const widthsOf = (outcome: Reading['outcome']) =>
-    readings.filter((r) => r.outcome === outcome).map((r) => r.widthMm ?? widthOf(r.dose));
+    readings.filter((r) => r.outcome === outcome).map((r) => widthSeenMm(r) ?? widthOf(r));
   const hard = widthsOf('hard');
   const burst = widthsOf('burst');
   return {
@@ -253,7 +327,13 @@ function most(values: readonly number[]): number {
   return values.reduce((a, b) => Math.max(a, b));
 }
 
-/** The silhouette's height (mm) that the fit expects at a width; as high as wide without a fit. */
-export function heightAtMm({ fit, widthMm }: { fit: CalibrationFit | null; widthMm: number }): number {
+/** The silhouette's height (mm) that a curve expects at a width; as high as wide without one. */
+export function heightAtMm({
+  fit,
+  widthMm,
+}: {
+  fit: Pick<DoseCurve, 'shape'> | null;
+  widthMm: number;
+}): number {
   return fit ? widthMm * aspectAt({ law: fit.shape, widthMm }).aspect : widthMm;
 }

@@ -1,9 +1,10 @@
-import { DOSE_STEP, roundDose } from '../inflator';
+import { DOSE_SCALES, floorDose, roundDose } from '../inflator';
 import { STEP_MM } from '../units';
 import { t95 } from '../statistics';
 import { TRADE } from '../trade';
+import { designRow, volumeVariance } from './doseCurve';
 import type { CalibrationFit } from './fitCalibration';
-import { doseForWidth, predictWidth, volumeVariance } from './predict';
+import { doseForWidth, predictWidth } from './predict';
 import { volumeSlopeL } from './shapeLaw';
 
 /** The dose worth measuring next, and why. */
@@ -32,22 +33,24 @@ const STRIDE_FRACTION = 0.2;
 const TAUT_FRACTION = 0.35;
 /** Past this share of nominal no reading is proposed: it teaches little and may burst. */
 const FURTHEST_FRACTION = 1;
-/** A target known to half an eighth of an inch either way does not move by a step of an eighth. */
-const GOOD_ENOUGH_MM = STEP_MM.eighthInch / 2;
 
 /**
- * Proposes the next dose, to the half stroke: the one that would lower the mean variance of width at the `tiers` most,
- * by the rank-one update of the covariance (Sherman and Morrison) for a reading with the usual uncertainty. Once the
- * targets are known to a sixteenth of an inch, it asks for the round limit if that is not shown yet. `fit` is `null`
- * before the first reading: then one stroke. The balloon in hand is filled on, as letting air out leaves it stretched; once it
+ * Proposes the next dose, to the half stroke or tenth of a second: the one that would lower the mean variance of width at the
+ * `tiers` and at the `wantedMm` (targets already in use) most, by the rank-one update of the covariance (Sherman and Morrison) for a reading with the usual uncertainty. Once the
+ * targets are known to half a `step` (mm; an eighth of an inch by default) either way, more readings would not move them by a step: it then asks for the round limit if that is not shown yet. `fit` is `null`
+ * before the first reading: then one dose of the `inflator`. The balloon in hand is filled on, as letting air out leaves it stretched; once it
  * is as full as it should go, a fresh one is asked for. Never proposes a dose expected beyond nominal or near a burst.
  */
 export function nextReading({
   fit,
   tiers,
+  wantedMm = [],
+  step = STEP_MM.eighthInch,
 }: {
   fit: CalibrationFit | null;
   tiers: readonly { fraction: number }[];
+  wantedMm?: readonly number[];
+  step?: number;
 }): NextReading {
   if (!fit) {
     return {
@@ -59,8 +62,8 @@ export function nextReading({
       halfWidthThenMm: null,
     };
   }
-  const wanted = tiers.flatMap(({ fraction }) => {
-    const widthMm = fraction * fit.nominalMm;
+  const widths = [...tiers.map(({ fraction }) => fraction * fit.nominalMm), ...wantedMm];
+  const wanted = widths.flatMap((widthMm) => {
     const dose = doseForWidth({ fit, widthMm });
     return dose.ok ? [{ dose: dose.value.dose, slopeL: volumeSlopeL({ law: fit.shape, widthMm }) }] : [];
   });
@@ -71,18 +74,23 @@ export function nextReading({
   const mostDose = furthestDose(fit);
   const now = halfWidth(fit.covariance);
   const reach = reachOf(fit, mostDose);
+  const doseStep = DOSE_SCALES[fit.inflator].step;
   let best = { dose: reach.from, then: Infinity };
-  for (let dose = reach.from; dose <= reach.to; dose += DOSE_STEP) {
+  for (
+    let dose = reach.from;
+    dose <= reach.to;
+    dose = roundDose({ dose: dose + doseStep, kind: fit.inflator })
+  ) {
     const then = halfWidth(covarianceAfter(fit, dose));
     if (then < best.then - 1e-9) best = { dose, then };
   }
-  const curveIsGood = fit.distinctDoses >= 3 && now <= GOOD_ENOUGH_MM;
+  const curveIsGood = fit.distinctDoses >= 3 && now <= step / 2;
   if (!curveIsGood) return proposal(fit, best.dose, 'narrow-the-curve', now, best.then);
   if (fit.shape.roundLimit.kind === 'shown' || fit.highestDose >= mostDose) {
     return proposal(fit, best.dose, 'enough', now, best.then);
   }
   const ahead = doseForWidth({ fit, widthMm: fit.largestWidthMm + 0.04 * fit.nominalMm });
-  const further = Math.max(fit.highestDose + DOSE_STEP, ahead.ok ? roundDose(ahead.value.dose) : 0);
+  const further = Math.max(fit.highestDose + doseStep, ahead.ok ? roundedDose(fit, ahead.value.dose) : 0);
   const dose = Math.min(mostDose, further);
   return proposal(fit, dose, 'find-round-limit', now, halfWidth(covarianceAfter(fit, dose)));
 }
@@ -90,15 +98,17 @@ export function nextReading({
 /** The doses to choose from: onwards with the balloon in hand while it may grow, else all of them with a fresh one. */
 function reachOf(fit: CalibrationFit, mostDose: number): { from: number; to: number } {
   const ahead = doseForWidth({ fit, widthMm: fit.largestWidthMm + STRIDE_FRACTION * fit.nominalMm });
-  const to = Math.min(mostDose, ahead.ok ? roundDose(ahead.value.dose) : fit.highestDose + 1);
-  const onwards = (fit.lastDose ?? Infinity) + DOSE_STEP;
-  if (onwards <= to) return { from: roundDose(onwards), to };
+  const to = Math.min(mostDose, ahead.ok ? roundedDose(fit, ahead.value.dose) : fit.highestDose + 1);
+  const { step } = DOSE_SCALES[fit.inflator];
+  const onwards = (fit.lastDose ?? Infinity) + step;
+  if (onwards <= to) return { from: roundedDose(fit, onwards), to };
   const taut = doseForWidth({ fit, widthMm: TAUT_FRACTION * fit.nominalMm });
-  const from = Math.min(
-    to,
-    taut.ok ? Math.max(DOSE_STEP, Math.ceil(taut.value.dose / DOSE_STEP) * DOSE_STEP) : DOSE_STEP,
-  );
-  return { from, to };
+  const tautDose = taut.ok ? floorDose({ dose: taut.value.dose + 0.999 * step, kind: fit.inflator }) : step;
+  return { from: Math.min(to, tautDose), to };
+}
+
+function roundedDose({ inflator }: CalibrationFit, dose: number): number {
+  return roundDose({ dose, kind: inflator });
 }
 
 function proposal(
@@ -127,22 +137,19 @@ function furthestDose(fit: CalibrationFit): number {
     hardMm ?? Infinity,
   );
   const dose = doseForWidth({ fit, widthMm });
-  return dose.ok ? Math.max(DOSE_STEP, Math.floor(dose.value.dose / DOSE_STEP) * DOSE_STEP) : DOSE_STEP;
+  return dose.ok ? floorDose({ dose: dose.value.dose, kind: fit.inflator }) : DOSE_SCALES[fit.inflator].step;
 }
 
 function covarianceAfter(fit: CalibrationFit, dose: number): CalibrationFit['covariance'] {
-  const [[c00, c01], [, c11]] = fit.covariance;
+  const { covariance } = fit;
   const width = predictWidth({ fit, dose });
   const widthMm = width.ok ? Math.max(width.value.widthMm, 1) : 1;
-  const noise = fit.varianceRatio * (volumeSlopeL({ law: fit.shape, widthMm }) * TRADE.widthSdMm.value) ** 2;
-  const u = c00 + c01 * dose;
-  const v = c01 + c11 * dose;
-  const total = noise + volumeVariance({ covariance: fit.covariance, dose });
-  const cross = c01 - (u * v) / total;
-  return [
-    [c00 - (u * u) / total, cross],
-    [cross, c11 - (v * v) / total],
-  ];
+  const noise =
+    fit.varianceRatio * (volumeSlopeL({ law: fit.shape, widthMm }) * TRADE.measureSdMm.value.tape) ** 2;
+  const x = designRow({ dose });
+  const cx = covariance.map((row) => row.reduce((sum, value, j) => sum + value * x[j]!, 0));
+  const total = noise + volumeVariance({ covariance, dose });
+  return covariance.map((row, i) => row.map((value, j) => value - (cx[i]! * cx[j]!) / total));
 }
 
 function mean(values: readonly number[]): number {

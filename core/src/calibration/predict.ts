@@ -1,7 +1,8 @@
+import type { Nozzle } from '../inflator';
 import { ok, problem, type Result } from '../result';
 import { t95 } from '../statistics';
 import { TRADE } from '../trade';
-import type { CalibrationFit } from './fitCalibration';
+import { nozzleRateL, volumeAtDoseL, volumeVariance, type DoseCurve } from './doseCurve';
 import { aspectAt, volumeAtL, volumeSlopeL, widthAtVolumeMm } from './shapeLaw';
 
 /** The width a dose gives. */
@@ -19,33 +20,21 @@ export interface WidthPrediction {
 
 /** The dose that gives a width. */
 export interface DosePrediction {
-  /** Strokes, not rounded. */
+  /** Strokes or seconds, not rounded. */
   dose: number;
   low: number;
   high: number;
   extrapolated: boolean;
 }
 
-/** Variance of the fitted volume at a dose, litre^2: x' C x with x = (1, dose). */
-export function volumeVariance({
-  covariance,
-  dose,
-}: {
-  covariance: CalibrationFit['covariance'];
-  dose: number;
-}): number {
-  const [[c00, c01], [, c11]] = covariance;
-  return c00 + 2 * c01 * dose + c11 * dose * dose;
-}
-
-/** What the uncertainty of the aspect at a width is worth in volume there, litre^2. */
-function shapeVariance(fit: CalibrationFit, widthMm: number): number {
-  const { aspect, sd } = aspectAt({ law: fit.shape, widthMm });
-  return ((volumeAtL({ law: fit.shape, widthMm }) * sd) / aspect) ** 2;
+/** What the uncertainty of the aspect at a width is worth in volume there, litre^2: hands that measure widths badly measure heights so. */
+function shapeVariance({ shape, varianceRatio }: DoseCurve, widthMm: number): number {
+  const { aspect, sd } = aspectAt({ law: shape, widthMm });
+  return varianceRatio * ((volumeAtL({ law: shape, widthMm }) * sd) / aspect) ** 2;
 }
 
 /**
- * The width that `dose` strokes give, with 95 % intervals by Student's t on the volume (the dose law's variance and
+ * The width that a dose gives, with 95 % intervals by Student's t on the volume (the dose law's variance and
  * the shape law's, taken as independent), carried over to width by the shape law (which keeps an interval of the volume an interval of the width, as width grows with volume).
  *
  * Problem: `bad-dose` (not above 0).
@@ -53,18 +42,20 @@ function shapeVariance(fit: CalibrationFit, widthMm: number): number {
 export function predictWidth({
   fit,
   dose,
+  nozzle,
 }: {
-  fit: CalibrationFit;
+  fit: DoseCurve;
   dose: number;
+  nozzle?: Nozzle;
 }): Result<WidthPrediction, 'bad-dose'> {
   if (!(dose > 0 && Number.isFinite(dose))) return problem('bad-dose', { field: 'dose' });
   const law = fit.shape;
-  const volumeL = fit.deadVolumeL + fit.strokeVolumeL * dose;
+  const volumeL = volumeAtDoseL(fit, dose, nozzle);
   const widthMm = widthAtVolumeMm({ law, volumeL });
   const t = t95(fit.degreesOfFreedom);
-  const variance = volumeVariance({ covariance: fit.covariance, dose }) + shapeVariance(fit, widthMm);
+  const variance = volumeVariance({ covariance: fit.covariance, dose, nozzle }) + shapeVariance(fit, widthMm);
   const half = t * Math.sqrt(variance);
-  const oneSdL = volumeSlopeL({ law, widthMm }) * TRADE.widthSdMm.value;
+  const oneSdL = volumeSlopeL({ law, widthMm }) * TRADE.measureSdMm.value.tape;
   const nextHalf = t * Math.sqrt(variance + fit.varianceRatio * oneSdL * oneSdL);
   const at = (litres: number) => widthAtVolumeMm({ law, volumeL: litres });
   return ok({
@@ -80,21 +71,23 @@ export function predictWidth({
 /**
  * The dose that gives `widthMm`, with a 95 % interval by the delta method on (V - V0) / s.
  *
- * Problems: `bad-width` (not above 0); `below-first-stroke` (the curve is wider than that before any stroke).
+ * Problems: `bad-width` (not above 0); `below-first-stroke` (the curve is wider than that before any dose).
  */
 export function doseForWidth({
   fit,
   widthMm,
+  nozzle,
 }: {
-  fit: CalibrationFit;
+  fit: DoseCurve;
   widthMm: number;
+  nozzle?: Nozzle;
 }): Result<DosePrediction, 'bad-width' | 'below-first-stroke'> {
   if (!(widthMm > 0 && Number.isFinite(widthMm))) return problem('bad-width', { field: 'widthMm' });
-  const dose = (volumeAtL({ law: fit.shape, widthMm }) - fit.deadVolumeL) / fit.strokeVolumeL;
+  const rateL = nozzleRateL(fit, nozzle);
+  const dose = (volumeAtL({ law: fit.shape, widthMm }) - fit.deadVolumeL) / rateL;
   if (!(dose > 0)) return problem('below-first-stroke', { field: 'widthMm' });
-  const variance = volumeVariance({ covariance: fit.covariance, dose }) + shapeVariance(fit, widthMm);
-  const sd = Math.sqrt(variance) / fit.strokeVolumeL;
-  const half = t95(fit.degreesOfFreedom) * sd;
+  const variance = volumeVariance({ covariance: fit.covariance, dose, nozzle }) + shapeVariance(fit, widthMm);
+  const half = (t95(fit.degreesOfFreedom) * Math.sqrt(variance)) / rateL;
   return ok({
     dose,
     low: Math.max(0, dose - half),

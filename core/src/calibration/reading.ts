@@ -1,33 +1,72 @@
 import type { Shape } from '../balloon';
-import { MOST_STROKES } from '../inflator';
+import { MOST_DOSE, type Nozzle } from '../inflator';
 import { problem, type Problem } from '../result';
+import { TRADE } from '../trade';
 
 /** How a reading ended: as wished, hard to the touch, or with a burst. */
 export const OUTCOMES = ['ok', 'hard', 'burst'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
 
+/** Ways to take a width: tape around, caliper across, a hole it just passes, between two holes, against a balloon of known size. */
+export const WAYS = ['tape', 'caliper', 'hole', 'bracket', 'reference'] as const;
+export type Way = (typeof WAYS)[number];
+
+/** Standard uncertainty (mm) of one width by each way. */
+export type WaySds = Readonly<Record<Way, number>>;
+
+/** A width known only to lie between two holes. */
+export interface Bracket {
+  /** The hole it stops at, mm. */
+  stopsMm: number;
+  /** The larger hole it passes, mm. */
+  passesMm: number;
+}
+
 /** What was seen after one dose. */
 export interface Reading {
-  /** Strokes given in all, counted from empty. */
+  /** Strokes or seconds given in all, counted from empty. */
   dose: number;
-  /** Largest diameter across, mm. Only a burst may lack it. */
+  /** Largest diameter across, mm. Absent with a bracket, and where a burst left none. */
   widthMm?: number | undefined;
+  /** The two holes that the width lies between, in place of a width. */
+  bracket?: Bracket | undefined;
+  /** How the width was taken; a tape when absent. */
+  way?: Way | undefined;
+  /** Which nozzle of a two-nozzle inflator filled it. */
+  nozzle?: Nozzle | undefined;
   /** Crown to where the neck starts, mm. */
   heightMm?: number | undefined;
-  /** Standard uncertainty of the width, mm; `TRADE.widthSdMm` when absent. */
+  /** Standard uncertainty of the width, mm; that of its way when absent. */
   sdMm?: number | undefined;
   /** The shape seen, when the height was not measured. */
   shape?: Shape | undefined;
   outcome: Outcome;
 }
 
-export type ReadingProblemCode = 'bad-dose' | 'bad-width' | 'bad-height' | 'bad-uncertainty';
+export type ReadingProblemCode =
+  | 'bad-dose'
+  | 'bad-width'
+  | 'bad-height'
+  | 'bad-uncertainty'
+  | 'bad-bracket'
+  /** The hole it stops at is not smaller than the one it passes. */
+  | 'bracket-upside-down';
 
 /** Latex stretches past its nominal size before it bursts, but not to twice it: wider is a slip of unit or finger. */
 export const WIDEST_FRACTION = 1.6;
-const NARROWEST_FRACTION = 0.1;
+export const NARROWEST_FRACTION = 0.1;
 const TALLEST_ASPECT = 2.5;
 const FLATTEST_ASPECT = 0.5;
+
+/** Standard uncertainty (mm) of a reading's width. */
+export function widthSdOf({ sdMm, way, bracket }: Reading, ways: WaySds = TRADE.measureSdMm.value): number {
+  return sdMm ?? ways[bracket ? 'bracket' : (way ?? 'tape')];
+}
+
+/** The width a reading stands for: as measured, or the middle of its bracket; `undefined` for a burst without one. */
+export function widthSeenMm({ widthMm, bracket }: Reading): number | undefined {
+  return widthMm ?? (bracket && (bracket.stopsMm + bracket.passesMm) / 2);
+}
 
 /** The first thing about a reading that cannot be, with its field under `path`; `null` when it can be used. */
 export function readingProblem({
@@ -39,28 +78,35 @@ export function readingProblem({
   nominalMm: number;
   path?: string;
 }): Problem<ReadingProblemCode> | null {
-  const { dose, widthMm, heightMm, sdMm, outcome } = reading;
-  if (!(dose > 0 && dose <= MOST_STROKES)) {
-    return problem('bad-dose', { field: `${path}dose`, detail: { most: MOST_STROKES } }).problem;
-  }
-  if (widthMm === undefined) {
-    return outcome === 'burst' ? null : problem('bad-width', { field: `${path}widthMm` }).problem;
-  }
+  const { dose, widthMm, bracket, sdMm, outcome } = reading;
+  const refuse = (code: ReadingProblemCode, field: string, detail?: Record<string, number>) =>
+    problem(code, { field: `${path}${field}`, ...(detail ? { detail } : {}) }).problem;
+  if (!(dose > 0 && dose <= MOST_DOSE)) return refuse('bad-dose', 'dose', { most: MOST_DOSE });
   const leastMm = nominalMm * NARROWEST_FRACTION;
   const mostMm = nominalMm * WIDEST_FRACTION;
-  if (!(widthMm >= leastMm && widthMm <= mostMm)) {
-    return problem('bad-width', { field: `${path}widthMm`, detail: { leastMm, mostMm } }).problem;
+  const possible = (mm: number) => mm >= leastMm && mm <= mostMm;
+  if (bracket && widthMm === undefined) {
+    const { stopsMm, passesMm } = bracket;
+    if (!possible(passesMm)) return refuse('bad-bracket', 'passesMm', { leastMm, mostMm });
+    if (!(stopsMm > 0)) return refuse('bad-bracket', 'stopsMm', { leastMm: 0, mostMm: passesMm });
+    if (!(stopsMm < passesMm)) return refuse('bracket-upside-down', 'stopsMm', { stopsMm, passesMm });
+  } else if (widthMm === undefined) {
+    if (outcome !== 'burst') return refuse('bad-width', 'widthMm');
+  } else if (!possible(widthMm)) {
+    return refuse('bad-width', 'widthMm', { leastMm, mostMm });
   }
-  if (heightMm !== undefined) {
-    const least = widthMm * FLATTEST_ASPECT;
-    const most = widthMm * TALLEST_ASPECT;
-    if (!(heightMm >= least && heightMm <= most)) {
-      const detail = { leastMm: least, mostMm: most };
-      return problem('bad-height', { field: `${path}heightMm`, detail }).problem;
-    }
-  }
-  if (sdMm !== undefined && !(sdMm > 0 && sdMm <= nominalMm)) {
-    return problem('bad-uncertainty', { field: `${path}sdMm` }).problem;
-  }
+  const high = heightProblem(reading);
+  if (high) return refuse('bad-height', 'heightMm', high);
+  if (sdMm !== undefined && !(sdMm > 0 && sdMm <= nominalMm)) return refuse('bad-uncertainty', 'sdMm');
   return null;
+}
+
+/** The heights that a body of this reading's width can have, when its own is not among them. */
+function heightProblem(reading: Reading): { leastMm: number; mostMm: number } | null {
+  const { heightMm } = reading;
+  const widthMm = widthSeenMm(reading);
+  if (heightMm === undefined || widthMm === undefined) return null;
+  const leastMm = widthMm * FLATTEST_ASPECT;
+  const mostMm = widthMm * TALLEST_ASPECT;
+  return heightMm >= leastMm && heightMm <= mostMm ? null : { leastMm, mostMm };
 }

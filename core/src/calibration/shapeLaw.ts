@@ -1,7 +1,7 @@
 import { bodyVolumeL, widthForVolumeMm } from '../balloon';
 import { monotoneRegression, type MonotoneBlock } from '../statistics';
 import { TRADE } from '../trade';
-import type { Reading } from './reading';
+import { widthSdOf, widthSeenMm, type Reading, type WaySds } from './reading';
 
 /** Where a balloon turns from round to oval, or why the readings do not show it. */
 export type RoundLimit =
@@ -16,8 +16,8 @@ export type RoundLimit =
 export interface ShapeKnot {
   widthMm: number;
   aspect: number;
-  /** Standard uncertainty of the aspect; 0 when no height was measured, as the law then only carries a width over to a
-   * volume and back. */
+  /** Standard uncertainty of the aspect. Small where no height was measured: the law then only carries a width over to a
+   * volume and back, and a constant error cancels. */
   sd: number;
 }
 
@@ -41,10 +41,16 @@ interface AspectSeen {
  * that aspect, and half the standard deviation of a uniform law over the gap between the neighbouring knots, for the shape
  * that was not seen there.
  */
-export function fitShapeLaw({ readings }: { readings: readonly Reading[] }): ShapeLaw {
+export function fitShapeLaw({
+  readings,
+  ways,
+}: {
+  readings: readonly Reading[];
+  ways?: WaySds | undefined;
+}): ShapeLaw {
   const seen: AspectSeen[] = [];
   for (const reading of readings) {
-    const aspect = aspectSeen(reading);
+    const aspect = aspectSeen(reading, ways);
     if (aspect) seen.push(aspect);
   }
   if (seen.length === 0) return { knots: [], roundLimit: { kind: 'no-shapes-seen' } };
@@ -53,7 +59,10 @@ export function fitShapeLaw({ readings }: { readings: readonly Reading[] }): Sha
   const blocks = monotoneRegression(seen);
   const measured = readings.some((reading) => reading.heightMm !== undefined);
   const knots = blocks.flatMap(({ from, to, value, weight }) => {
-    const knot = { aspect: value, sd: measured ? 1 / Math.sqrt(weight) : 0 };
+    const sd = measured
+      ? Math.hypot(1 / Math.sqrt(weight), TRADE.aspectLawSd.value)
+      : TRADE.unseenAspectSd.value;
+    const knot = { aspect: value, sd };
     return [...new Set([from, to])].map((widthMm) => ({ widthMm, ...knot }));
   });
   return { knots, roundLimit: roundLimitOf(blocks, seen) };
@@ -98,17 +107,19 @@ function crossing(
   return { widthMm: left.to + (gapMm * (limit - left.value)) / (right.value - left.value), gapMm };
 }
 
-function aspectSeen({ widthMm, heightMm, sdMm, shape }: Reading): AspectSeen | null {
-  if (widthMm === undefined) return null;
-  if (heightMm !== undefined) {
+function aspectSeen(reading: Reading, ways: WaySds | undefined): AspectSeen | null {
+  const { widthMm, heightMm, shape } = reading;
+  // Over the middle of a bracket a height would tell more of where in it the width lies than of the shape.
+  if (heightMm !== undefined && widthMm !== undefined) {
     const value = heightMm / widthMm;
-    const widthSd = sdMm ?? TRADE.widthSdMm.value;
+    const widthSd = widthSdOf(reading, ways);
     const sd = value * Math.hypot(widthSd / widthMm, TRADE.heightSdMm.value / heightMm);
     return { x: widthMm, value, weight: 1 / (sd * sd) };
   }
-  if (shape === undefined) return null;
+  const x = widthSeenMm(reading);
+  if (shape === undefined || x === undefined) return null;
   const sd = TRADE.shapeAnswerSd.value;
-  return { x: widthMm, value: TRADE.shapeAnswerAspect.value[shape], weight: 1 / (sd * sd) };
+  return { x, value: TRADE.shapeAnswerAspect.value[shape], weight: 1 / (sd * sd) };
 }
 
 /** Aspect at a width, with its standard uncertainty and the rise of the law there (per mm). */
@@ -120,8 +131,12 @@ export function aspectAt({ law, widthMm }: { law: ShapeLaw; widthMm: number }): 
   const { knots } = law;
   const right = knots.findIndex((knot) => knot.widthMm > widthMm);
   const end = right === 0 ? knots[0] : right < 0 ? knots.at(-1) : undefined;
-  if (knots.length === 0) return { aspect: 1, sd: 0, slopePerMm: 0 };
-  if (end) return { aspect: end.aspect, sd: end.sd, slopePerMm: 0 };
+  if (knots.length === 0) return { aspect: 1, sd: TRADE.unseenAspectSd.value, slopePerMm: 0 };
+  if (end) {
+    // Past the last shape seen it may lengthen: the law stays level there and owns up to it.
+    const beyond = end.sd > 0 ? Math.max(0, widthMm / end.widthMm - 1) * TRADE.aspectBeyond.value : 0;
+    return { aspect: end.aspect, sd: right < 0 ? Math.hypot(end.sd, beyond) : end.sd, slopePerMm: 0 };
+  }
   const from = knots[right - 1]!;
   const to = knots[right]!;
   const along = (widthMm - from.widthMm) / (to.widthMm - from.widthMm);

@@ -1,1 +1,1 @@
-export * from './handPump';
+export * from './inflator';

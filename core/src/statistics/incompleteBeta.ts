@@ -1,17 +1,4 @@
-const LANCZOS = [
-  676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905,
-  -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
-];
-
-/** ln of the gamma function for x > 0. Source: Lanczos (1964), g = 7, nine terms. */
-function logGamma(x: number): number {
-  let sum = 0.99999999999980993;
-  LANCZOS.forEach((c, i) => {
-    sum += c / (x + i);
-  });
-  const t = x + 6.5;
-  return 0.5 * Math.log(2 * Math.PI) + (x - 0.5) * Math.log(t) - t + Math.log(sum);
-}
+import { logGamma } from './gamma';
 
 /**
  * The regularised incomplete beta function I_x(a, b) for a, b > 0 and 0 <= x <= 1: the probability that a beta(a, b)

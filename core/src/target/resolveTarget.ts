@@ -1,36 +1,64 @@
-import { circumferenceMm } from '../balloon';
-import { doseForWidth, predictWidth, type CalibrationFit } from '../calibration';
+import { circumferenceMm, type Finish } from '../balloon';
+import {
+  doseForWidth,
+  predictWidth,
+  type CalibrationFit,
+  type DoseCurve,
+  type EstimatedCurve,
+} from '../calibration';
+import { keptShare } from '../environment';
 import { roundDose } from '../inflator';
 import { ok, problem, type Result } from '../result';
 import { TRADE } from '../trade';
 import { floorToStep, roundToStep } from '../units';
-import { standingFraction } from './standing';
-import type { Tier } from './tier';
+import {
+  LIMIT_STATES,
+  lowerLimit,
+  upperLimits,
+  type LimitState,
+  type LowerLimit,
+  type UpperLimit,
+} from './limits';
+import type { Showing } from './showing';
+import type { Aim } from './tier';
 
 /** Where a figure comes from. */
 export const ORIGINS = ['measured', 'estimated', 'rule'] as const;
 export type Origin = (typeof ORIGINS)[number];
 
-/** One thing that decided about a target. `acted` tells the limits that held it from those that stood by. */
+/** What the way from the workroom to the show does; `byMm` is how much wider it must be made for that (below 0: smaller). */
+export type JourneyEffect =
+  | { code: 'warmth'; fromC: number; toC: number; byMm: number }
+  | { code: 'altitude'; fromM: number; toM: number; byMm: number }
+  | { code: 'hold'; hours: number; lostShare: number; tests: number; byMm: number };
+
+/** One thing that decided about a target, and whether it acted, nearly did or left room. */
 export type TargetReason =
   | { code: 'tier'; fraction: number; widthMm: number }
-  | { code: 'round-limit'; limitMm: number; sdMm: number; acted: boolean }
-  | { code: 'standing'; days: number; fraction: number; limitMm: number; acted: boolean }
-  | { code: 'felt-hard'; seenMm: number; limitMm: number; acted: boolean }
-  | { code: 'burst'; seenMm: number; limitMm: number; acted: boolean };
+  | ((UpperLimit | LowerLimit | JourneyEffect) & { state: LimitState });
 
 /** What to mind about a target. */
 export type TargetCaution =
   | { code: 'nominal-too-small'; fraction: number }
   | { code: 'nominal-too-large'; fraction: number }
+  /** A limit holds it below the tier's own range: it will look and feel like a lower tier. */
+  | { code: 'below-tier'; fraction: number; leastFraction: number }
+  /** The smallest useful width lies above what the limits allow. */
+  | { code: 'smaller-than-useful'; smallestMm: number }
   | { code: 'round-limit-unknown' }
   | { code: 'beyond-readings'; largestMm: number }
   | { code: 'dead-volume-assumed-zero' }
+  | {
+      code: 'estimated-from';
+      doses: EstimatedCurve['dosesFrom'];
+      doseCalibrations: number;
+      shapeCalibrations: number;
+    }
   | { code: 'dose-outside-tolerance'; givesMm: number };
 
-/** How to reach a target with the pump. */
+/** How to reach a target with the inflator. */
 export interface TargetDose {
-  /** To the half stroke. */
+  /** To the half stroke or tenth of a second. */
   dose: number;
   /** The width that dose really gives, mm, with the 95 % interval of the curve and of the next balloon. */
   widthMm: number;
@@ -42,155 +70,269 @@ export interface TargetDose {
 
 /** What to fill a balloon to, and why. */
 export interface Target {
-  /** To the step, mm. */
+  /** For making: what it is filled to in the workroom. To the step, mm. */
   widthMm: number;
   /** Either way, mm. */
   toleranceMm: number;
   /** What a tape reads around it, mm. */
   circumferenceMm: number;
+  /** For showing: what it will be at the venue when the show opens, and after the days it must stand. Not rounded, mm. */
+  showing: { widthMm: number; afterDaysMm: number };
   origin: Origin;
-  /** `null` without a calibration, or for widths below the first stroke. */
+  /** `null` without a curve, or for widths below the first dose. */
   dose: TargetDose | null;
-  /** The tier first, then every limit that is known, those that acted before those that did not. */
+  /** The tier first, then everything that acted, that nearly acted, and that left room. */
   reasons: TargetReason[];
   cautions: TargetCaution[];
 }
 
 export type TargetProblemCode = 'bad-nominal' | 'bad-fraction' | 'bad-days' | 'bad-step';
 
-type LimitReason = Exclude<TargetReason, { code: 'tier' }>;
-
 /** Where readings still speak for a width: this share past the largest. */
 const BEYOND_READINGS = 1.03;
+const STILL = { warmth: 1, altitude: 1, kept: 1 };
+
+interface TargetOptions {
+  nominalMm: number;
+  finish?: Finish;
+  tier: Aim;
+  fit: CalibrationFit | null;
+  /** Stands in where there is no calibration. */
+  estimate?: EstimatedCurve | null;
+  daysStanding: number;
+  /** mm */
+  step: number;
+  /** The way from the workroom to the show; as if both were one when absent. */
+  showing?: Showing | null;
+}
 
 /**
- * The target of one tier. It starts at the tier's share of nominal, is held down by the round limit that the
- * calibration shows, by how long the piece stands and by widths at which a balloon felt hard or burst, and is rounded to
- * `step` (mm): to the nearest, or down where a limit holds it. Origin: `measured` when the readings reach that far and
- * have two doses or more, `estimated` when the curve is drawn on beyond them, `rule` without a calibration.
+ * The target of one tier. The tier's share of nominal is the width wanted at the show. The width to make it in the workroom follows from the gas law
+ * and the loss by standing; it is held down so that neither at its making nor at the venue it passes the round limit, the
+ * widths at which a balloon felt hard or burst, or what stands so many days; and held up to the smallest useful
+ * size, unless those leave no room for it. Rounded to `step`: to the nearest, or away from the limit that holds it. Origin:
+ * `measured` when the readings reach that far and have two doses or more, `estimated` when the curve is drawn on beyond them or
+ * taken from other balloons, `rule` without any curve.
  *
  * Problems: `bad-nominal`, `bad-fraction` (0 to 1.2), `bad-days` (0 to 365), `bad-step`.
  */
-export function resolveTarget({
-  nominalMm,
-  tier,
-  fit,
-  daysStanding,
-  step,
-}: {
-  nominalMm: number;
-  tier: Tier;
-  fit: CalibrationFit | null;
-  daysStanding: number;
-  step: number;
-}): Result<Target, TargetProblemCode> {
+export function resolveTarget(options: TargetOptions): Result<Target, TargetProblemCode> {
+  const {
+    nominalMm,
+    finish = 'matte',
+    tier,
+    fit,
+    estimate = null,
+    daysStanding,
+    step,
+    showing = null,
+  } = options;
   if (!(nominalMm > 0 && Number.isFinite(nominalMm))) return problem('bad-nominal', { field: 'nominalMm' });
   if (!(tier.fraction > 0 && tier.fraction <= 1.2))
     return problem('bad-fraction', { field: 'tier.fraction' });
   if (!(daysStanding >= 0 && daysStanding <= 365)) return problem('bad-days', { field: 'daysStanding' });
   if (!(step > 0 && step <= nominalMm / 4)) return problem('bad-step', { field: 'step' });
 
-  const wishedMm = tier.fraction * nominalMm;
-  const nearestMm = roundToStep({ mm: wishedMm, step });
-  const limits = limitsOn({ nominalMm, fit, daysStanding });
-  const lowestMm = Math.min(...limits.map((limit) => limit.limitMm));
-  const heldMm = floorToStep({ mm: lowestMm, step });
-  const widthMm = Math.max(step, Math.min(nearestMm, heldMm));
-
-  const reasons = limits
-    .map((limit) => ({
-      ...limit,
-      acted: floorToStep({ mm: limit.limitMm, step }) === widthMm && widthMm < nearestMm,
-    }))
-    .sort((a, b) => Number(b.acted) - Number(a.acted) || a.limitMm - b.limitMm);
+  const curve = fit ?? estimate;
+  const frame: Frame = {
+    wishMm: tier.fraction * nominalMm,
+    upper: upperLimits({ nominalMm, fit, curve, daysStanding }),
+    lower: lowerLimit({ nominalMm, finish }),
+    step,
+    nearlyMm: TRADE.nearlyShare.value * nominalMm,
+  };
+  const change = showing ? { ...showing.growth, kept: showing.kept } : STILL;
+  const made = making(frame, change);
   const tolerance = nominalMm * (tier.toleranceFraction ?? TRADE.toleranceFraction.value);
   const toleranceMm = Math.max(step, roundToStep({ mm: tolerance, step }));
-  const dose = fit ? doseFor(fit, widthMm) : null;
+  const dose = curve ? doseFor(curve, made.widthMm) : null;
+  const shownMm = made.widthMm * change.warmth * change.altitude * change.kept;
   return ok({
-    widthMm,
+    widthMm: made.widthMm,
     toleranceMm,
-    circumferenceMm: circumferenceMm({ widthMm }),
-    origin: originOf(fit, widthMm),
+    circumferenceMm: circumferenceMm({ widthMm: made.widthMm }),
+    showing: {
+      widthMm: shownMm,
+      afterDaysMm: showing ? shownMm * keptShare({ rate: showing.hold, hours: 24 * daysStanding }) : shownMm,
+    },
+    origin: originOf(fit, estimate, made.widthMm),
     dose,
-    reasons: [{ code: 'tier', fraction: tier.fraction, widthMm: wishedMm }, ...reasons],
-    cautions: cautionsOn({ nominalMm, widthMm, toleranceMm, fit, dose }),
+    reasons: [
+      { code: 'tier', fraction: tier.fraction, widthMm: frame.wishMm },
+      ...reasonsOf(frame, made, showing).sort(byState),
+    ],
+    cautions: cautionsOn({ nominalMm, tier, frame, made, fit, estimate, toleranceMm, dose }),
   });
 }
 
-function limitsOn({
-  nominalMm,
-  fit,
-  daysStanding,
-}: {
-  nominalMm: number;
-  fit: CalibrationFit | null;
-  daysStanding: number;
-}): LimitReason[] {
-  const fraction = standingFraction({ days: daysStanding });
-  const limits: LimitReason[] = [
-    { code: 'standing', days: daysStanding, fraction, limitMm: fraction * nominalMm, acted: false },
-  ];
-  if (!fit) return limits;
-  const { roundLimit } = fit.shape;
-  if (roundLimit.kind === 'shown') {
-    limits.push({ code: 'round-limit', limitMm: roundLimit.widthMm, sdMm: roundLimit.sdMm, acted: false });
-  }
-  const { hardMm, burstMm } = fit.limits;
-  if (hardMm !== null) {
-    limits.push({
-      code: 'felt-hard',
-      seenMm: hardMm,
-      limitMm: hardMm * TRADE.hardMargin.value,
-      acted: false,
-    });
-  }
-  if (burstMm !== null) {
-    limits.push({ code: 'burst', seenMm: burstMm, limitMm: burstMm * TRADE.burstMargin.value, acted: false });
-  }
-  return limits;
+/** What a target is worked out in. */
+interface Frame {
+  wishMm: number;
+  upper: UpperLimit[];
+  lower: LowerLimit;
+  step: number;
+  nearlyMm: number;
 }
 
-function doseFor(fit: CalibrationFit, widthMm: number): TargetDose | null {
-  const exact = doseForWidth({ fit, widthMm });
+/** Factors from making to showing. */
+interface Change {
+  warmth: number;
+  altitude: number;
+  kept: number;
+}
+
+/** A width to make, and how it came about. */
+interface Making {
+  widthMm: number;
+  /** Before rounding. */
+  exactMm: number;
+  /** The wish alone, for making, rounded. */
+  nearestMm: number;
+  /** The width of making at which the balloon is a given width at its widest, and at the show. */
+  atWidest: (mm: number) => number;
+  atShow: (mm: number) => number;
+}
+
+function making({ wishMm, upper, lower, step }: Frame, { warmth, altitude, kept }: Change): Making {
+  const growth = warmth * altitude;
+  const atWidest = (mm: number) => mm / Math.max(1, growth);
+  const atShow = (mm: number) => mm / (growth * kept);
+  const highestMm = atWidest(Math.min(...upper.map(({ limitMm }) => limitMm)));
+  const lowestMm = atShow(lower.limitMm);
+  const wantedMm = atShow(wishMm);
+  const nearestMm = roundToStep({ mm: wantedMm, step });
+  const raisedMm = Math.max(nearestMm, roundToStep({ mm: lowestMm, step }));
+  const widthMm = Math.max(step, Math.min(raisedMm, floorToStep({ mm: highestMm, step })));
+  const exactMm = Math.min(Math.max(wantedMm, lowestMm), highestMm);
+  return { widthMm, exactMm, nearestMm, atWidest, atShow };
+}
+
+function reasonsOf(
+  frame: Frame,
+  made: Making,
+  showing: Showing | null,
+): Exclude<TargetReason, { code: 'tier' }>[] {
+  const { step, nearlyMm } = frame;
+  const { widthMm, nearestMm, atWidest, atShow } = made;
+  const upper = frame.upper.map((limit) => {
+    const allowedMm = atWidest(limit.limitMm);
+    const acts = floorToStep({ mm: allowedMm, step }) === widthMm && widthMm < nearestMm;
+    return { ...limit, state: stateOf(acts, allowedMm - widthMm <= nearlyMm) };
+  });
+  const lowestMm = atShow(frame.lower.limitMm);
+  const lower = { ...frame.lower, state: stateOf(widthMm > nearestMm, widthMm - lowestMm <= nearlyMm) };
+  return [...upper, lower, ...(showing ? journeyReasons(frame, made, showing) : [])];
+}
+
+function stateOf(acts: boolean, near: boolean): LimitState {
+  return acts ? 'acts' : near ? 'near' : 'room';
+}
+
+/** Each part of the journey by what the target would be without it. */
+function journeyReasons(
+  frame: Frame,
+  made: Making,
+  showing: Showing,
+): (JourneyEffect & { state: LimitState })[] {
+  const { workroom, venue, hours, hold, growth, kept } = showing;
+  const change: Change = { ...growth, kept };
+  const effect = (without: Partial<Change>) => {
+    const other = making(frame, { ...change, ...without });
+    const byMm = made.exactMm - other.exactMm;
+    const state = stateOf(made.widthMm !== other.widthMm, Math.abs(byMm) >= frame.step / 4);
+    return { byMm, state };
+  };
+  const effects: (JourneyEffect & { state: LimitState })[] = [];
+  if (venue.tempC !== workroom.tempC) {
+    effects.push({ code: 'warmth', fromC: workroom.tempC, toC: venue.tempC, ...effect({ warmth: 1 }) });
+  }
+  if (venue.altitudeM !== workroom.altitudeM) {
+    const { altitudeM: fromM } = workroom;
+    effects.push({ code: 'altitude', fromM, toM: venue.altitudeM, ...effect({ altitude: 1 }) });
+  }
+  if (hours > 0) {
+    effects.push({ code: 'hold', hours, lostShare: 1 - kept, tests: hold.tests, ...effect({ kept: 1 }) });
+  }
+  return effects;
+}
+
+type OrderedReason = Exclude<TargetReason, { code: 'tier' }>;
+
+function byState(a: OrderedReason, b: OrderedReason): number {
+  const first = LIMIT_STATES.indexOf(a.state) - LIMIT_STATES.indexOf(b.state);
+  if (first !== 0) return first;
+  const limit = (reason: OrderedReason) => ('limitMm' in reason ? reason.limitMm : Infinity);
+  return limit(a) === limit(b) ? 0 : limit(a) - limit(b);
+}
+
+function doseFor(curve: DoseCurve, widthMm: number): TargetDose | null {
+  const exact = doseForWidth({ fit: curve, widthMm });
   if (!exact.ok) return null;
-  const dose = roundDose(exact.value.dose);
-  const gives = predictWidth({ fit, dose });
+  const dose = roundDose({ dose: exact.value.dose, kind: curve.inflator });
+  const gives = predictWidth({ fit: curve, dose });
   if (!gives.ok) return null;
   const { extrapolated: _, ...width } = gives.value;
   return { dose, ...width };
 }
 
-function originOf(fit: CalibrationFit | null, widthMm: number): Origin {
-  if (!fit) return 'rule';
+function originOf(fit: CalibrationFit | null, estimate: EstimatedCurve | null, widthMm: number): Origin {
+  if (!fit) return estimate ? 'estimated' : 'rule';
   return fit.distinctDoses >= 2 && widthMm <= fit.largestWidthMm * BEYOND_READINGS ? 'measured' : 'estimated';
+}
+
+interface CautionOptions {
+  nominalMm: number;
+  tier: Aim;
+  frame: Frame;
+  made: Making;
+  fit: CalibrationFit | null;
+  estimate: EstimatedCurve | null;
+  toleranceMm: number;
+  dose: TargetDose | null;
 }
 
 function cautionsOn({
   nominalMm,
-  widthMm,
-  toleranceMm,
+  tier,
+  frame,
+  made,
   fit,
+  estimate,
+  toleranceMm,
   dose,
-}: {
-  nominalMm: number;
-  widthMm: number;
-  toleranceMm: number;
-  fit: CalibrationFit | null;
-  dose: TargetDose | null;
-}): TargetCaution[] {
+}: CautionOptions): TargetCaution[] {
   const cautions: TargetCaution[] = [];
+  const { widthMm } = made;
   const fraction = widthMm / nominalMm;
   if (fraction > TRADE.largestFraction.value) cautions.push({ code: 'nominal-too-small', fraction });
-  if (fraction < TRADE.smallestFraction.value) cautions.push({ code: 'nominal-too-large', fraction });
-  if (!fit) return cautions;
+  // A wish that low is held up to the smallest useful width: a smaller nominal would serve it better.
+  const wanted = Math.min(fraction, tier.fraction);
+  if (wanted < TRADE.smallestFraction.value) cautions.push({ code: 'nominal-too-large', fraction: wanted });
+  const { leastFraction = 0 } = tier;
+  const leastMm = floorToStep({ mm: made.atShow(leastFraction * nominalMm), step: frame.step });
+  if (widthMm < leastMm) cautions.push({ code: 'below-tier', fraction, leastFraction });
+  const smallestMm = made.atShow(frame.lower.limitMm);
+  if (widthMm < floorToStep({ mm: smallestMm, step: frame.step })) {
+    cautions.push({ code: 'smaller-than-useful', smallestMm });
+  }
+  if (fit) cautions.push(...fitCautions(fit, widthMm));
+  else if (estimate) {
+    const { dosesFrom: doses, doseCalibrations, shapeCalibrations } = estimate;
+    cautions.push({ code: 'estimated-from', doses, doseCalibrations, shapeCalibrations });
+  }
+  if (dose && Math.abs(dose.widthMm - widthMm) > toleranceMm) {
+    cautions.push({ code: 'dose-outside-tolerance', givesMm: dose.widthMm });
+  }
+  return cautions;
+}
+
+function fitCautions(fit: CalibrationFit, widthMm: number): TargetCaution[] {
+  const cautions: TargetCaution[] = [];
   if (fit.distinctDoses === 1) cautions.push({ code: 'dead-volume-assumed-zero' });
   if (widthMm > fit.largestWidthMm * BEYOND_READINGS) {
     cautions.push({ code: 'beyond-readings', largestMm: fit.largestWidthMm });
   } else if (fit.shape.roundLimit.kind === 'no-shapes-seen') {
     cautions.push({ code: 'round-limit-unknown' });
-  }
-  if (dose && Math.abs(dose.widthMm - widthMm) > toleranceMm) {
-    cautions.push({ code: 'dose-outside-tolerance', givesMm: dose.widthMm });
   }
   return cautions;
 }

@@ -1,9 +1,19 @@
-/** A named level of under-inflation: the share of nominal to fill to. */
-export interface Tier {
+import { problem, type Problem } from '../result';
+
+/** What a target aims at. */
+export interface Aim {
   /** Share of nominal wanted. */
   fraction: number;
+  /** The least share that still serves the purpose; none when absent. */
+  leastFraction?: number;
   /** Tolerance either way as a share of nominal; `TRADE.toleranceFraction` when absent. */
   toleranceFraction?: number | undefined;
+}
+
+/** A level of under-inflation: the share of nominal to fill to, and the shares that still count as it. */
+export interface Tier extends Aim {
+  leastFraction: number;
+  mostFraction: number;
 }
 
 /** A tier with what a studio calls it. */
@@ -12,11 +22,71 @@ export interface NamedTier extends Tier {
   purpose: string;
 }
 
-/** The tiers a new studio starts with; fractions are common practice (handbooks of the trade give 0.9, 0.8, 0.65 to 0.75 and 0.5). */
+/** The tiers a new studio starts with; fractions are common practice (handbooks of the trade give 0.9, 0.8, 0.65 to 0.75 and 0.5), ranges ours. */
 export const STANDARD_TIERS: readonly NamedTier[] = [
-  { name: 'Full', fraction: 0.95, purpose: 'Garlands for one evening' },
-  { name: 'Classic', fraction: 0.91, purpose: 'Columns, arches, spirals' },
-  { name: 'Supple', fraction: 0.8, purpose: 'Pieces that stand for days' },
-  { name: 'Soft', fraction: 0.7, purpose: 'Organic work, weeks on show' },
-  { name: 'Bud', fraction: 0.5, purpose: 'Fillers and minis' },
+  { name: 'Full', fraction: 0.95, leastFraction: 0.93, mostFraction: 1, purpose: 'Garlands for one evening' },
+  {
+    name: 'Classic',
+    fraction: 0.91,
+    leastFraction: 0.86,
+    mostFraction: 0.93,
+    purpose: 'Columns, arches, spirals',
+  },
+  {
+    name: 'Supple',
+    fraction: 0.8,
+    leastFraction: 0.75,
+    mostFraction: 0.86,
+    purpose: 'Pieces that stand for days',
+  },
+  {
+    name: 'Soft',
+    fraction: 0.7,
+    leastFraction: 0.6,
+    mostFraction: 0.75,
+    purpose: 'Organic work, weeks on show',
+  },
+  { name: 'Bud', fraction: 0.5, leastFraction: 0.45, mostFraction: 0.6, purpose: 'Fillers and minis' },
 ];
+
+/** The shares of nominal that a tier may reach over: below, latex hangs loose; above, it is hard. */
+export const LEAST_TIER_FRACTION = 0.3;
+export const MOST_TIER_FRACTION = 1;
+
+export type TierProblemCode =
+  /** A range that leaves 30 to 100 % of nominal. */
+  | 'outside-range'
+  /** A range whose end is not above its start. */
+  | 'empty-range'
+  /** The share aimed at lies outside the tier's own range. */
+  | 'aim-outside'
+  /** The range shares room with another tier's; the detail names it. */
+  | 'overlaps';
+
+/** Touching ends are no overlap, nor are the last bits of a percentage. */
+const TOUCH = 1e-6;
+
+/** The first thing about a tier that cannot be beside the others, with its field; `null` when it can stand. */
+export function tierProblem({
+  tier,
+  others,
+}: {
+  tier: Tier;
+  others: readonly NamedTier[];
+}): Problem<TierProblemCode> | null {
+  const { fraction, leastFraction, mostFraction } = tier;
+  const detail = { least: LEAST_TIER_FRACTION, most: MOST_TIER_FRACTION };
+  const refuse = (code: TierProblemCode, field: string, more: Record<string, number | string> = {}) =>
+    problem(code, { field, detail: { ...detail, ...more } }).problem;
+  if (!(leastFraction >= LEAST_TIER_FRACTION)) return refuse('outside-range', 'leastFraction');
+  if (!(mostFraction <= MOST_TIER_FRACTION)) return refuse('outside-range', 'mostFraction');
+  if (!(mostFraction > leastFraction)) return refuse('empty-range', 'mostFraction');
+  if (!(fraction >= leastFraction && fraction <= mostFraction)) return refuse('aim-outside', 'fraction');
+  for (const other of others) {
+    const apart = other.mostFraction <= leastFraction + TOUCH || other.leastFraction >= mostFraction - TOUCH;
+    if (apart) continue;
+    const field = other.leastFraction < leastFraction ? 'leastFraction' : 'mostFraction';
+    return refuse('overlaps', field, { name: other.name });
+  }
+  return null;
+}

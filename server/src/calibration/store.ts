@@ -60,7 +60,8 @@ export async function createReading(
   }
   const bad = readingProblem({ reading: coreReading(create), nominalMm: model.nominalMm });
   if (bad) {
-    const field = { path: bad.field ?? '', message: `Not possible for this balloon (${bad.code})` };
+    const path = bad.field ?? '';
+    const field = { path, message: `Not possible for this balloon (${bad.code})` };
     throw new HttpProblem(400, 'Some of what was sent cannot be used.', [field]);
   }
   const { row, created } = await insertOnce(scope, readings, {

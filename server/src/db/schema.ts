@@ -1,3 +1,13 @@
+import {
+  FINISHES,
+  INFLATOR_KINDS,
+  BALLOON_KINDS,
+  NOZZLES,
+  ORIGINS,
+  OUTCOMES,
+  SHAPES,
+  WAYS,
+} from '@leggero/core';
 import { sql } from 'drizzle-orm';
 import {
   boolean,
@@ -24,6 +34,7 @@ const studioId = () =>
 /** A length that someone typed or measured, mm. */
 const lengthMm = (name: string) => decimal(name, { precision: 9, scale: 4, mode: 'number' });
 const dose = (name: string) => decimal(name, { precision: 7, scale: 3, mode: 'number' });
+const share = (name: string) => decimal(name, { precision: 6, scale: 4, mode: 'number' });
 const instant = (name: string) => datetime(name, { mode: 'date', fsp: 3 });
 const demo = () => boolean('demo').notNull().default(false);
 
@@ -33,6 +44,10 @@ export const studios = mysqlTable('studios', {
   unit: mysqlEnum('unit', ['in', 'cm']).notNull(),
   stepMm: lengthMm('step_mm').notNull(),
   daysStanding: smallint('days_standing').notNull(),
+  workroomTempC: decimal('workroom_temp_c', { precision: 5, scale: 2, mode: 'number' }).notNull().default(21),
+  workroomAltitudeM: decimal('workroom_altitude_m', { precision: 7, scale: 2, mode: 'number' })
+    .notNull()
+    .default(0),
   demo: demo(),
 });
 
@@ -42,7 +57,9 @@ export const tiers = mysqlTable(
     id: id(),
     studioId: studioId(),
     name: varchar('name', { length: 80 }).notNull(),
-    fraction: decimal('fraction', { precision: 6, scale: 4, mode: 'number' }).notNull(),
+    fraction: share('fraction').notNull(),
+    leastFraction: share('least_fraction').notNull(),
+    mostFraction: share('most_fraction').notNull(),
     purpose: varchar('purpose', { length: 120 }).notNull(),
     position: smallint('position').notNull(),
   },
@@ -50,6 +67,7 @@ export const tiers = mysqlTable(
     unique('tiers_scope').on(t.id, t.studioId),
     index('tiers_list').on(t.studioId, t.position),
     check('tiers_fraction', sql`fraction > 0 and fraction <= 1.2`),
+    check('tiers_range', sql`least_fraction <= fraction and fraction <= most_fraction`),
   ],
 );
 
@@ -59,8 +77,9 @@ export const pumps = mysqlTable(
     id: id(),
     studioId: studioId(),
     name: varchar('name', { length: 80 }).notNull(),
-    kind: mysqlEnum('kind', ['hand']).notNull(),
-    strokeVolumeL: decimal('stroke_volume_l', { precision: 8, scale: 4, mode: 'number' }),
+    kind: mysqlEnum('kind', INFLATOR_KINDS).notNull(),
+    // Litres a stroke or a second.
+    doseVolumeL: decimal('stroke_volume_l', { precision: 8, scale: 4, mode: 'number' }),
     demo: demo(),
   },
   (t) => [unique('pumps_scope').on(t.id, t.studioId), index('pumps_list').on(t.studioId, t.name)],
@@ -99,9 +118,9 @@ export const models = mysqlTable(
     id: id(),
     studioId: studioId(),
     line: varchar('line', { length: 80 }).notNull(),
-    kind: mysqlEnum('kind', ['round', 'linking']).notNull(),
+    kind: mysqlEnum('kind', BALLOON_KINDS).notNull(),
     nominalMm: lengthMm('nominal_mm').notNull(),
-    finish: mysqlEnum('finish', ['matte', 'pearl', 'mirror', 'clear']).notNull(),
+    finish: mysqlEnum('finish', FINISHES).notNull(),
     colourName: varchar('colour_name', { length: 40 }).notNull(),
     colourHex: char('colour_hex', { length: 7 }).notNull(),
     demo: demo(),
@@ -141,10 +160,14 @@ export const readings = mysqlTable(
     calibrationId: char('calibration_id', { length: 36 }).notNull(),
     dose: dose('dose').notNull(),
     widthMm: lengthMm('width_mm'),
+    way: mysqlEnum('way', WAYS).notNull().default('tape'),
+    stopsMm: lengthMm('stops_mm'),
+    passesMm: lengthMm('passes_mm'),
+    nozzle: mysqlEnum('nozzle', NOZZLES),
     heightMm: lengthMm('height_mm'),
     sdMm: lengthMm('sd_mm'),
-    shape: mysqlEnum('shape', ['round', 'oval', 'pear']),
-    outcome: mysqlEnum('outcome', ['ok', 'hard', 'burst']).notNull(),
+    shape: mysqlEnum('shape', SHAPES),
+    outcome: mysqlEnum('outcome', OUTCOMES).notNull(),
     takenAt: instant('taken_at').notNull(),
   },
   (t) => [
@@ -156,7 +179,43 @@ export const readings = mysqlTable(
     ),
     index('readings_list').on(t.calibrationId, t.takenAt),
     check('readings_dose', sql`dose > 0`),
-    check('readings_width', sql`(width_mm is not null and width_mm > 0) or outcome = 'burst'`),
+    check('readings_width', sql`coalesce(width_mm > 0, stops_mm < passes_mm, false) or outcome = 'burst'`),
+    check('readings_bracket', sql`(stops_mm is null) = (passes_mm is null)`),
+  ],
+);
+
+export const holdTests = mysqlTable(
+  'hold_tests',
+  {
+    id: id(),
+    studioId: studioId(),
+    modelId: char('model_id', { length: 36 }).notNull(),
+    wraps: smallint('wraps').notNull(),
+    stuffed: boolean('stuffed').notNull(),
+    startedAt: instant('started_at').notNull(),
+    demo: demo(),
+  },
+  (t) => [
+    unique('hold_tests_scope').on(t.id, t.studioId),
+    owned('hold_tests_model', [t.modelId, t.studioId], [models.id, models.studioId], 'cascade'),
+    index('hold_tests_list').on(t.studioId, t.modelId, t.startedAt),
+    check('hold_tests_wraps', sql`wraps in (1, 2)`),
+  ],
+);
+
+export const holdReadings = mysqlTable(
+  'hold_readings',
+  {
+    id: id(),
+    studioId: studioId(),
+    holdTestId: char('hold_test_id', { length: 36 }).notNull(),
+    hours: decimal('hours', { precision: 8, scale: 3, mode: 'number' }).notNull(),
+    widthMm: lengthMm('width_mm').notNull(),
+  },
+  (t) => [
+    owned('hold_readings_test', [t.holdTestId, t.studioId], [holdTests.id, holdTests.studioId], 'cascade'),
+    unique('hold_readings_hour').on(t.holdTestId, t.hours),
+    check('hold_readings_positive', sql`hours >= 0 and width_mm > 0`),
   ],
 );
 
@@ -173,7 +232,7 @@ export const acceptedTargets = mysqlTable(
     widthMm: lengthMm('width_mm').notNull(),
     toleranceMm: lengthMm('tolerance_mm').notNull(),
     dose: dose('dose'),
-    origin: mysqlEnum('origin', ['measured', 'estimated', 'rule']).notNull(),
+    origin: mysqlEnum('origin', ORIGINS).notNull(),
     daysStanding: smallint('days_standing').notNull(),
     acceptedAt: instant('accepted_at').notNull(),
   },

@@ -6,18 +6,24 @@ export interface DemoBalloon {
   /** Share of nominal up to which it stays round. */
   roundTo: number;
   deadVolumeL: number;
-  strokeVolumeL: number;
+  doseVolumeL: number;
+  /** Rounding off presses air toward the neck: so much less height to the width. */
+  roundedOff?: boolean;
+  /** Pre-stretched latex gives more: the same air makes it so much wider. */
+  preStretched?: boolean;
 }
 
 /** Round and level at first; close to its round limit it begins to lengthen, fast beyond it. */
-function shapeLawOf({ nominalMm, roundTo }: DemoBalloon): ShapeLaw {
+function shapeLawOf({ nominalMm, roundTo, roundedOff = false, preStretched = false }: DemoBalloon): ShapeLaw {
+  const lower = (roundedOff ? 0.03 : 0) + (preStretched ? 0.02 : 0);
+  const knots = [
+    [0.4, 0.985],
+    [roundTo - 0.05, 1.01],
+    [roundTo, 1.06],
+    [roundTo + 0.1, 1.24],
+  ] as const;
   return {
-    knots: [
-      { widthMm: 0.4 * nominalMm, aspect: 0.985, sd: 0 },
-      { widthMm: (roundTo - 0.05) * nominalMm, aspect: 1.01, sd: 0 },
-      { widthMm: roundTo * nominalMm, aspect: 1.06, sd: 0 },
-      { widthMm: (roundTo + 0.1) * nominalMm, aspect: 1.24, sd: 0 },
-    ],
+    knots: knots.map(([share, aspect]) => ({ widthMm: share * nominalMm, aspect: aspect - lower, sd: 0 })),
     roundLimit: { kind: 'no-shapes-seen' },
   };
 }
@@ -33,7 +39,7 @@ export function measure({
   random: () => number;
 }): { widthMm: number; heightMm: number } {
   const law = shapeLawOf(balloon);
-  const volumeL = balloon.deadVolumeL + balloon.strokeVolumeL * dose * (1 + 0.006 * normalFrom(random));
+  const volumeL = balloon.deadVolumeL + balloon.doseVolumeL * dose * (1 + 0.006 * normalFrom(random));
   const widthMm = widthAtVolumeMm({ law, volumeL });
   const heightMm = widthMm * aspectAt({ law, widthMm }).aspect;
   const tape = (mm: number, sdMm: number) => Math.round((mm + sdMm * normalFrom(random)) / 1.5875) * 1.5875;

@@ -7,6 +7,7 @@ import {
   resolveTarget,
   STANDARD_TIERS,
   type HoleAnswer,
+  type Nozzle,
   type Reading,
   type Target,
 } from '@leggero/core';
@@ -17,6 +18,8 @@ import {
   calibrations,
   checkResults,
   checks,
+  holdReadings,
+  holdTests,
   models,
   pumps,
   readings,
@@ -26,7 +29,14 @@ import {
   tiers,
 } from '../db/schema';
 import { measure } from './balloon';
-import { DEMO_MODELS, DEMO_PUMPS, DEMO_SIZERS, DEMO_STUDIO, type DemoModel } from './scenario';
+import {
+  DEMO_MODELS,
+  DEMO_PUMPS,
+  DEMO_SIZERS,
+  DEMO_STUDIO,
+  type DemoCalibration,
+  type DemoModel,
+} from './scenario';
 
 const SEED = 20261204;
 /** The evening of the first readings; the demo's days are always the same. */
@@ -52,16 +62,19 @@ export async function fillDemo({ database }: { database: Database }): Promise<st
     await fillSizers(tx, studioId);
     const random = randomFrom(SEED);
     for (const [index, model] of DEMO_MODELS.entries()) {
-      await fillModel(tx, { studioId, pumpId: pumpIds[model.pump], model, index, random });
+      await fillModel(tx, { studioId, pumpIds, model, index, random });
     }
   });
   return studioId;
 }
 
-async function fillPumps(tx: Transaction, studioId: string): Promise<Record<DemoModel['pump'], string>> {
-  const ids = { hand: randomUUID(), floor: randomUUID() };
-  for (const key of ['hand', 'floor'] as const) {
-    await tx.insert(pumps).values({ ...DEMO_PUMPS[key], id: ids[key], studioId, kind: 'hand', demo: true });
+type PumpIds = Record<keyof typeof DEMO_PUMPS, string>;
+
+async function fillPumps(tx: Transaction, studioId: string): Promise<PumpIds> {
+  const ids = { hand: randomUUID(), floor: randomUUID(), timed: randomUUID(), twin: randomUUID() };
+  for (const key of ['hand', 'floor', 'timed', 'twin'] as const) {
+    const { name, kind, doseVolumeL } = DEMO_PUMPS[key];
+    await tx.insert(pumps).values({ id: ids[key], studioId, name, kind, doseVolumeL, demo: true });
   }
   return ids;
 }
@@ -84,51 +97,93 @@ async function fillSizers(tx: Transaction, studioId: string): Promise<void> {
 
 interface FillModel {
   studioId: string;
-  pumpId: string;
+  pumpIds: PumpIds;
   model: DemoModel;
   index: number;
   random: () => number;
 }
 
-async function fillModel(
-  tx: Transaction,
-  { studioId, pumpId, model, index, random }: FillModel,
-): Promise<void> {
-  const { pump, roundTo, doses, endsHard, slip, ...record } = model;
+async function fillModel(tx: Transaction, options: FillModel): Promise<void> {
+  const { studioId, pumpIds, model, index, random } = options;
+  const { roundTo: _, calibrations: made, held = [], ...record } = model;
   const modelId = randomUUID();
   await tx.insert(models).values({ ...record, id: modelId, studioId, demo: true });
-  if (doses.length === 0) return;
-  const startedAt = new Date(FIRST_DAY + index * DAY_MS);
-  const calibrationId = randomUUID();
-  await tx.insert(calibrations).values({
-    id: calibrationId,
-    studioId,
-    modelId,
-    pumpId,
-    preStretched: false,
-    roundedOff: false,
-    startedAt,
-    demo: true,
-  });
-  const { strokeVolumeL } = DEMO_PUMPS[pump];
-  const balloon = { nominalMm: model.nominalMm, roundTo, strokeVolumeL, deadVolumeL: -0.12 * strokeVolumeL };
-  const taken = doses.map((dose, i): Reading => {
+  for (const [age, calibration] of made.entries()) {
+    // The newest comes first; each older one is of the evening before.
+    const startedAt = new Date(FIRST_DAY + (index - age) * DAY_MS);
+    const calibrationId = randomUUID();
+    const { pump, preStretched = false, roundedOff = false } = calibration;
+    await tx.insert(calibrations).values({
+      id: calibrationId, studioId, modelId, pumpId: pumpIds[pump], preStretched, roundedOff, startedAt, demo: true,
+    }); // prettier-ignore
+    const taken = takeReadings(model, calibration, random);
+    await tx.insert(readings).values(
+      taken.map(({ bracket, way = 'tape', ...reading }, i) => ({
+        ...reading,
+        ...bracket,
+        way,
+        id: randomUUID(),
+        studioId,
+        calibrationId,
+        takenAt: new Date(startedAt.getTime() + (i + 1) * MINUTE_MS),
+      })),
+    );
+    if (index === 0 && age === 0) {
+      await fillCheck(tx, { studioId, modelId, target: classicTarget(model, taken), random });
+    }
+  }
+  for (const test of held) await fillHoldTest(tx, { ...options, modelId, test });
+}
+
+/** Half an inch between the holes of a bracket. */
+const BRACKET_MM = 12.7;
+
+/** Readings as a decorator would take them from the physical balloon. */
+function takeReadings(
+  { nominalMm, roundTo }: DemoModel,
+  { pump, doses, endsHard, slip, bracketed = [], preStretched = false, roundedOff = false }: DemoCalibration,
+  random: () => number,
+): Reading[] {
+  const { doseVolumeL, lost, uneven, kind } = DEMO_PUMPS[pump];
+  return doses.map((dose, i): Reading => {
+    const nozzle: Nozzle | undefined = kind === 'twin' ? (i % 2 === 0 ? 'left' : 'right') : undefined;
+    const rateL = doseVolumeL * (1 + (nozzle === 'left' ? uneven : nozzle === 'right' ? -uneven : 0));
+    const deadVolumeL = -lost * doseVolumeL;
+    const balloon = { nominalMm, roundTo, doseVolumeL: rateL, deadVolumeL, preStretched, roundedOff };
     const { widthMm, heightMm } = measure({ balloon, dose, random });
     const outcome = endsHard && i === doses.length - 1 ? 'hard' : 'ok';
-    return slip?.at === i
-      ? { dose, widthMm: widthMm + slip.byMm, outcome }
-      : { dose, widthMm, heightMm, outcome };
+    const base = { dose, outcome, ...(nozzle ? { nozzle } : {}) } as const;
+    if (slip?.at === i) return { ...base, widthMm: widthMm + slip.byMm };
+    if (!bracketed.includes(i)) return { ...base, widthMm, heightMm };
+    const stopsMm = Math.floor(widthMm / BRACKET_MM) * BRACKET_MM;
+    return { ...base, way: 'bracket', bracket: { stopsMm, passesMm: stopsMm + BRACKET_MM } };
   });
-  await tx.insert(readings).values(
-    taken.map((reading, i) => ({
-      ...reading,
+}
+
+interface FillHold extends FillModel {
+  modelId: string;
+  test: NonNullable<DemoModel['held']>[number];
+}
+
+async function fillHoldTest(
+  tx: Transaction,
+  { studioId, modelId, model, index, test, random }: FillHold,
+): Promise<void> {
+  const holdTestId = randomUUID();
+  const startedAt = new Date(FIRST_DAY + index * DAY_MS + 60 * MINUTE_MS);
+  await tx.insert(holdTests).values({
+    id: holdTestId, studioId, modelId, wraps: test.wraps, stuffed: false, startedAt, demo: true,
+  }); // prettier-ignore
+  const firstMm = 0.86 * model.nominalMm;
+  await tx.insert(holdReadings).values(
+    [0, ...test.hours].map((hours) => ({
       id: randomUUID(),
       studioId,
-      calibrationId,
-      takenAt: new Date(startedAt.getTime() + (i + 1) * MINUTE_MS),
+      holdTestId,
+      hours,
+      widthMm: firstMm * Math.exp(-test.lossPerHour * hours) + (hours === 0 ? 0 : 0.6 * normalFrom(random)),
     })),
   );
-  if (index === 0) await fillCheck(tx, { studioId, modelId, target: classicTarget(model, taken), random });
 }
 
 function classicTarget({ nominalMm }: DemoModel, taken: readonly Reading[]): Target {

@@ -1,4 +1,4 @@
-import type { BalloonKind, Finish } from '@leggero/core';
+import type { BalloonKind, Finish, InflatorKind } from '@leggero/core';
 
 const inch = (inches: number) => inches * 25.4;
 
@@ -10,15 +10,25 @@ export interface DemoModel {
   finish: Finish;
   colourName: string;
   colourHex: string;
-  pump: 'hand' | 'floor';
   /** Share of nominal up to which it stays round. */
   roundTo: number;
-  /** Doses read; empty for a balloon nobody has calibrated yet. */
+  /** Newest first; none for a balloon nobody has calibrated yet. */
+  calibrations: DemoCalibration[];
+  /** Balloons left standing: hours and what share of the width is lost an hour. */
+  held?: { wraps: 1 | 2; hours: number[]; lossPerHour: number }[];
+}
+
+export interface DemoCalibration {
+  pump: keyof typeof DEMO_PUMPS;
   doses: number[];
+  preStretched?: boolean;
+  roundedOff?: boolean;
   /** The last reading felt hard. */
   endsHard?: boolean;
   /** One reading with a slip: its place, and by how much the tape was misread, mm. */
   slip?: { at: number; byMm: number };
+  /** Places of readings taken between two holes, half an inch apart. */
+  bracketed?: number[];
 }
 
 export const DEMO_STUDIO = {
@@ -29,10 +39,16 @@ export const DEMO_STUDIO = {
 } as const;
 
 /** Strokes of the two pumps, litres. */
+/** The inflators, with litres a stroke or a second, what is lost at the start and how unequal two nozzles are. */
 export const DEMO_PUMPS = {
-  hand: { name: 'Skiff hand pump', strokeVolumeL: 0.18 },
-  floor: { name: 'Barge floor pump', strokeVolumeL: 1.1 },
-} as const;
+  hand: { name: 'Skiff hand pump', kind: 'hand', doseVolumeL: 0.18, lost: 0.12, uneven: 0 },
+  floor: { name: 'Barge floor pump', kind: 'hand', doseVolumeL: 1.1, lost: 0.12, uneven: 0 },
+  timed: { name: 'Breakwater timer', kind: 'timed', doseVolumeL: 2.4, lost: 0.25, uneven: 0 },
+  twin: { name: 'Catamaran twin', kind: 'twin', doseVolumeL: 3.1, lost: 0.2, uneven: 0.03 },
+} as const satisfies Record<
+  string,
+  { name: string; kind: InflatorKind; doseVolumeL: number; lost: number; uneven: number }
+>;
 
 export const DEMO_SIZERS = [
   { name: 'Plywood plate', inches: [2.5, 3, 3.5, 4, 4.5, 5, 6, 7, 8, 9, 10, 11, 12] },
@@ -41,35 +57,39 @@ export const DEMO_SIZERS = [
 
 export const DEMO_MODELS: readonly DemoModel[] = [
   {
-    line: 'Fennimore Standard', kind: 'round', nominalMm: inch(11), finish: 'matte', colourName: 'kelp green',
-    colourHex: '#3f7a4a', pump: 'floor', roundTo: 0.895, doses: [1, 2.5, 4, 5.5, 6.5, 7.5, 8, 8.5, 9, 9.5], endsHard: true,
+    line: 'Fennimore Standard', kind: 'round', nominalMm: inch(11), finish: 'matte', colourName: 'kelp green', colourHex: '#3f7a4a', roundTo: 0.895,
+    calibrations: [
+      { pump: 'floor', doses: [1, 2.5, 4, 5.5, 6.5, 7.5, 8, 8.5, 9, 9.5], endsHard: true },
+      { pump: 'floor', doses: [2, 4, 6, 7, 8, 8.5, 9], preStretched: true, roundedOff: true },
+    ],
+    held: [{ wraps: 2, hours: [12, 36], lossPerHour: 0.0004 }, { wraps: 1, hours: [12, 36], lossPerHour: 0.0011 }],
   },
   {
-    line: 'Fennimore Standard', kind: 'round', nominalMm: inch(5), finish: 'matte', colourName: 'roe orange',
-    colourHex: '#d9682b', pump: 'hand', roundTo: 0.93, doses: [1, 2, 3, 4, 4.5, 5],
+    line: 'Fennimore Standard', kind: 'round', nominalMm: inch(5), finish: 'matte', colourName: 'roe orange', colourHex: '#d9682b', roundTo: 0.93,
+    calibrations: [{ pump: 'hand', doses: [1, 2, 3, 4, 4.5, 5] }],
   },
   {
-    line: 'Fennimore Standard', kind: 'round', nominalMm: inch(16), finish: 'matte', colourName: 'lighthouse white',
-    colourHex: '#ece7db', pump: 'floor', roundTo: 0.88, doses: [4, 10, 16, 22, 25, 27, 30],
+    line: 'Fennimore Standard', kind: 'round', nominalMm: inch(16), finish: 'matte', colourName: 'lighthouse white', colourHex: '#ece7db', roundTo: 0.88,
+    calibrations: [{ pump: 'timed', doses: [2, 5, 8, 10.5, 11.5, 12.5, 13.5] }],
   },
   {
-    line: 'Fennimore Mirror', kind: 'round', nominalMm: inch(7), finish: 'mirror', colourName: 'herring silver',
-    colourHex: '#a9b4bd', pump: 'hand', roundTo: 0.9, doses: [2, 5, 8, 11, 13],
+    line: 'Fennimore Mirror', kind: 'round', nominalMm: inch(7), finish: 'mirror', colourName: 'herring silver', colourHex: '#a9b4bd', roundTo: 0.9,
+    calibrations: [{ pump: 'hand', doses: [2, 5, 8, 11, 13] }],
   },
   {
-    line: 'Fennimore Mirror', kind: 'round', nominalMm: inch(11), finish: 'mirror', colourName: 'lamp gold',
-    colourHex: '#c9973f', pump: 'floor', roundTo: 0.87, doses: [],
+    line: 'Fennimore Mirror', kind: 'round', nominalMm: inch(11), finish: 'mirror', colourName: 'lamp gold', colourHex: '#c9973f', roundTo: 0.87, calibrations: [],
   },
   {
-    line: 'Ketteridge Link', kind: 'linking', nominalMm: inch(6), finish: 'matte', colourName: 'anemone pink',
-    colourHex: '#d2577e', pump: 'hand', roundTo: 0.8, doses: [1, 2, 3, 3.5, 4, 5], slip: { at: 2, byMm: -22 },
+    line: 'Ketteridge Link', kind: 'linking', nominalMm: inch(6), finish: 'matte', colourName: 'anemone pink', colourHex: '#d2577e', roundTo: 0.8,
+    calibrations: [{ pump: 'hand', doses: [1, 2, 3, 3.5, 4, 4.5, 5, 5.5], slip: { at: 2, byMm: -22 }, bracketed: [3, 5] }],
   },
   {
-    line: 'Tarn Clear', kind: 'round', nominalMm: inch(18), finish: 'clear', colourName: 'clear', colourHex: '#b9d3da',
-    pump: 'floor', roundTo: 0.9, doses: [12],
+    line: 'Tarn Clear', kind: 'round', nominalMm: inch(18), finish: 'clear', colourName: 'clear', colourHex: '#b9d3da', roundTo: 0.9,
+    calibrations: [{ pump: 'floor', doses: [12] }],
   },
   {
-    line: 'Tarn Satin', kind: 'round', nominalMm: inch(11), finish: 'pearl', colourName: 'tide blue',
-    colourHex: '#3d6fa6', pump: 'floor', roundTo: 0.915, doses: [2, 4, 6, 7.5, 8.5, 9, 9.5],
+    line: 'Tarn Satin', kind: 'round', nominalMm: inch(11), finish: 'pearl', colourName: 'tide blue', colourHex: '#3d6fa6', roundTo: 0.915,
+    calibrations: [{ pump: 'twin', doses: [0.8, 1.2, 1.6, 1.9, 2.2, 2.5, 2.8, 3, 3.1, 3.2, 3.3, 3.4] }],
+    held: [{ wraps: 2, hours: [10, 22, 46], lossPerHour: 0.0007 }],
   },
 ]; // prettier-ignore

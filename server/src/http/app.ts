@@ -10,8 +10,10 @@ import { calibrationRoutes } from '../calibration/routes';
 import { checkRoutes } from '../check/routes';
 import type { Scope } from '../db/records';
 import { healthRoutes } from '../health/routes';
+import { holdRoutes } from '../hold/routes';
 import { modelRoutes } from '../model/routes';
 import { pumpRoutes } from '../pump/routes';
+import { readingFileRoutes } from '../readingFile/routes';
 import { sizerRoutes } from '../sizer/routes';
 import { studioRoutes } from '../studio/routes';
 import { targetRoutes } from '../target/routes';
@@ -19,8 +21,8 @@ import { tierRoutes } from '../tier/routes';
 import { answerProblems } from './errors';
 import { HttpProblem } from './problem';
 
-/** The largest body taken: a sizer with all its holes is a few kilobytes. */
-const MOST_BODY = '100kb';
+/** The largest body taken: a sizer with all its holes is a few kilobytes, a calibration of a thousand readings some hundred. */
+const MOST_BODY = '1mb';
 
 interface AppOptions extends Scope {
   logger?: Logger;
@@ -59,7 +61,7 @@ function apiRouter(scope: Scope): Router {
   });
   const nouns = [
     healthRoutes, studioRoutes, tierRoutes, modelRoutes, pumpRoutes, sizerRoutes, calibrationRoutes, targetRoutes,
-    checkRoutes,
+    checkRoutes, holdRoutes, readingFileRoutes,
   ]; // prettier-ignore
   for (const mountNoun of nouns) mountNoun(router, scope);
   router.use('/api', () => {

@@ -5,59 +5,131 @@ import type {
   ModelDetail,
   ShelfModel,
 } from '@leggero/contract';
-import { and, asc, desc, eq, getTableColumns } from 'drizzle-orm';
+import { and, asc, count, desc, eq, getTableColumns, lte, sql } from 'drizzle-orm';
 
 import { calibrationOf, readingOf } from '../calibration/store';
 import { checkOf, checkResultOf } from '../check/store';
 import { readOwned, type Scope } from '../db/records';
 import { acceptedTargets, calibrations, checkResults, checks, models, readings } from '../db/schema';
 import { groupBy, withoutStudio } from '../db/shape';
+import { holdTestsOf } from '../hold/store';
 import { targetOf } from '../target/store';
 
 /** The shelf: every model by line and size, each with its calibrations and readings. */
 export async function listModels(scope: Scope): Promise<ShelfModel[]> {
   const { database, studioId } = scope;
-  const [rows, calibrated] = await Promise.all([
+  const [rows, calibrated, held, uses] = await Promise.all([
     database
       .select()
       .from(models)
       .where(eq(models.studioId, studioId))
       .orderBy(asc(models.line), asc(models.nominalMm), asc(models.colourName)),
-    calibrationsOf(scope),
+    recentCalibrations(scope),
+    holdTestsOf(scope),
+    usesOf(scope),
   ]);
   const byModel = groupBy(calibrated, (calibration) => calibration.modelId);
-  return rows.map((row) => ({ ...withoutStudio(row), calibrations: byModel.get(row.id) ?? [] }));
+  const heldByModel = groupBy(held, (test) => test.modelId);
+  return rows.map((row) => ({
+    ...withoutStudio(row),
+    calibrations: byModel.get(row.id) ?? [],
+    holdTests: heldByModel.get(row.id) ?? [],
+    uses: uses.get(row.id) ?? 0,
+  }));
 }
 
 /** One model with its calibrations, accepted targets and checks. */
 export async function readModel(scope: Scope, id: string): Promise<ModelDetail> {
-  const [row, calibrated, targets, checked] = await Promise.all([
+  const [row, calibrated, targets, checked, holdTests] = await Promise.all([
     readOwned(scope, models, id),
     calibrationsOf(scope, id),
     targetsOf(scope, id),
     checksOf(scope, id),
+    holdTestsOf(scope, id),
   ]);
-  return { ...withoutStudio(row), calibrations: calibrated, targets, checks: checked };
+  const uses = targets.length + checked.length;
+  return { ...withoutStudio(row), calibrations: calibrated, holdTests, uses, targets, checks: checked };
 }
 
-/** Calibrations, newest first, with their readings in the order taken: of one model, or of all. */
-async function calibrationsOf({ database, studioId }: Scope, modelId?: string): Promise<CalibrationRecord[]> {
-  const which = modelId === undefined ? undefined : eq(calibrations.modelId, modelId);
+/** Calibrations of a model, newest first, with their readings in the order taken. */
+async function calibrationsOf({ database, studioId }: Scope, modelId: string): Promise<CalibrationRecord[]> {
+  const which = and(eq(calibrations.studioId, studioId), eq(calibrations.modelId, modelId));
   const [rows, taken] = await Promise.all([
-    database
-      .select()
-      .from(calibrations)
-      .where(and(eq(calibrations.studioId, studioId), which))
-      .orderBy(desc(calibrations.startedAt)),
+    database.select().from(calibrations).where(which).orderBy(desc(calibrations.startedAt)),
     database
       .select(getTableColumns(readings))
       .from(readings)
       .innerJoin(calibrations, eq(calibrations.id, readings.calibrationId))
-      .where(and(eq(calibrations.studioId, studioId), which))
+      .where(which)
       .orderBy(asc(readings.takenAt), asc(readings.dose)),
   ]);
+  return withReadings(rows, taken);
+}
+
+/** For the shelf the newest few calibrations and readings are enough, however much was imported. */
+const RECENT_CALIBRATIONS = 4;
+const RECENT_READINGS = 48;
+
+/** The newest calibrations of every model, each with its newest readings in the order taken. */
+async function recentCalibrations({ database, studioId }: Scope): Promise<CalibrationRecord[]> {
+  const ranked = database.$with('ranked').as(
+    database
+      .select({
+        calibrationId: sql<string>`${calibrations.id}`.as('ranked_id'),
+        place: sql<number>`row_number() over (partition by model_id order by started_at desc)`.as('place'),
+      })
+      .from(calibrations)
+      .where(eq(calibrations.studioId, studioId)),
+  );
+  const newest = database.$with('newest').as(
+    database
+      .select({
+        readingId: sql<string>`${readings.id}`.as('newest_id'),
+        age: sql<number>`row_number() over (partition by calibration_id order by taken_at desc)`.as('age'),
+      })
+      .from(readings)
+      .innerJoin(ranked, eq(ranked.calibrationId, readings.calibrationId))
+      .where(lte(ranked.place, RECENT_CALIBRATIONS)),
+  );
+  const [rows, taken] = await Promise.all([
+    database
+      .with(ranked)
+      .select(getTableColumns(calibrations))
+      .from(calibrations)
+      .innerJoin(ranked, eq(ranked.calibrationId, calibrations.id))
+      .where(lte(ranked.place, RECENT_CALIBRATIONS))
+      .orderBy(desc(calibrations.startedAt)),
+    database
+      .with(ranked, newest)
+      .select(getTableColumns(readings))
+      .from(readings)
+      .innerJoin(newest, eq(newest.readingId, readings.id))
+      .where(lte(newest.age, RECENT_READINGS))
+      .orderBy(asc(readings.takenAt), asc(readings.dose)),
+  ]);
+  return withReadings(rows, taken);
+}
+
+function withReadings(
+  rows: readonly (typeof calibrations.$inferSelect)[],
+  taken: readonly (typeof readings.$inferSelect)[],
+): CalibrationRecord[] {
   const byCalibration = groupBy(taken, (reading) => reading.calibrationId);
   return rows.map((row) => calibrationOf(row, (byCalibration.get(row.id) ?? []).map(readingOf)));
+}
+
+/** How often each model was checked and its target kept. */
+async function usesOf({ database, studioId }: Scope): Promise<Map<string, number>> {
+  const uses = new Map<string, number>();
+  for (const table of [checks, acceptedTargets]) {
+    const rows = await database
+      .select({ modelId: table.modelId, times: count() })
+      .from(table)
+      .where(eq(table.studioId, studioId))
+      .groupBy(table.modelId);
+    for (const { modelId, times } of rows) uses.set(modelId, (uses.get(modelId) ?? 0) + times);
+  }
+  return uses;
 }
 
 async function targetsOf({ database, studioId }: Scope, modelId: string): Promise<AcceptedTarget[]> {

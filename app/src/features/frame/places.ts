@@ -1,12 +1,17 @@
 import type { LucideIcon } from 'lucide-react-native';
+import Hammer from 'lucide-react-native/icons/hammer';
 import Gauge from 'lucide-react-native/icons/gauge';
 import Layers from 'lucide-react-native/icons/layers';
 import Settings from 'lucide-react-native/icons/settings';
 
 /** The places of the app that are built. */
-export const PLACES: readonly { title: string; path: '/shelf' | '/gauges' | '/studio'; icon: LucideIcon }[] =
-  [
-    { title: 'Shelf', path: '/shelf', icon: Layers },
-    { title: 'Gauges', path: '/gauges', icon: Gauge },
-    { title: 'Studio', path: '/studio', icon: Settings },
-  ];
+export const PLACES: readonly {
+  title: string;
+  path: '/bench' | '/shelf' | '/gauges' | '/studio';
+  icon: LucideIcon;
+}[] = [
+  { title: 'Bench', path: '/bench', icon: Hammer },
+  { title: 'Shelf', path: '/shelf', icon: Layers },
+  { title: 'Gauges', path: '/gauges', icon: Gauge },
+  { title: 'Studio', path: '/studio', icon: Settings },
+];

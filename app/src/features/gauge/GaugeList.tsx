@@ -1,4 +1,5 @@
 import type { SizerRecord } from '@leggero/contract';
+import { DOSE_SCALES } from '@leggero/core';
 import { Link, router, usePathname, type Href } from 'expo-router';
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
@@ -6,11 +7,13 @@ import { Pressable, View } from 'react-native';
 import { usePumps, useSizers } from '@/api/queries';
 import { Button } from '@/ui/Button';
 import { Page } from '@/ui/Page';
+import { RowLink } from '@/ui/RowLink';
 import { Empty, Failed, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
-import { counted } from '@/wording/trade';
+import { counted, INFLATOR_WORDS } from '@/wording/trade';
 
 import { SizerDrawing } from './SizerDrawing';
+import { WaysCard } from './WaysCard';
 
 /** The tools a studio sizes and doses with. */
 export function GaugeList() {
@@ -47,24 +50,30 @@ export function GaugeList() {
           </Row>
         ))}
       </Section>
-      <Section title="Pumps" add="Add a pump" href="/gauges/pumps/new">
+      <Section title="Pumps and inflators" add="Add a pump or inflator" href="/gauges/pumps/new">
         {pumps.data.length === 0 ? (
-          <Empty sentence="Add the pump you fill with: doses are counted in its strokes." />
+          <Empty sentence="Add the pump you fill with: doses are counted in its strokes or seconds." />
         ) : null}
-        {pumps.data.map(({ id, name, strokeVolumeL }) => (
+        {pumps.data.map(({ id, name, kind, doseVolumeL }) => (
           <Row
             key={id}
             href={`/gauges/pumps/${id}`}
             path={path}
             name={name}
             note={
-              strokeVolumeL === null
-                ? 'hand pump, stroke not known'
-                : `hand pump, ${strokeVolumeL.toFixed(2)} L a stroke`
+              doseVolumeL === null
+                ? `${INFLATOR_WORDS[kind].means}, volume not known`
+                : `${INFLATOR_WORDS[kind].means}, ${doseVolumeL.toFixed(2)} L a ${DOSE_SCALES[kind].unit}`
             }
           />
         ))}
       </Section>
+      <RowLink
+        href="/gauges/translate"
+        title="Translate a recipe"
+        note="One pump’s strokes into widths and another’s doses"
+      />
+      <WaysCard />
     </Page>
   );
 }

@@ -1,5 +1,6 @@
 import { pumpCreateSchema, type PumpCreate, type PumpRecord } from '@leggero/contract';
 import { zodResolver } from '@hookform/resolvers/zod';
+import { DOSE_SCALES, INFLATOR_KINDS, type InflatorKind } from '@leggero/core';
 import { router } from 'expo-router';
 import { Controller, useForm } from 'react-hook-form';
 
@@ -7,11 +8,19 @@ import { newId } from '@/api/id';
 import { useCommand, usePumps } from '@/api/queries';
 import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
-import { Field } from '@/ui/Field';
+import { Field, Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
+import { Segmented } from '@/ui/Segmented';
+import { INFLATOR_WORDS } from '@/wording/trade';
 
 import { WithGauge } from './WithGauge';
+
+const KIND_HINTS: Record<InflatorKind, string> = {
+  hand: 'Whole and half strokes.',
+  timed: 'Tenths of a second; the start is measured and allowed for.',
+  twin: 'Tenths of a second; readings from both nozzles show how unequal they are.',
+};
 
 /** A pump to be looked at and changed; `new` makes one. */
 export function PumpPage({ pumpId }: { pumpId: string }) {
@@ -26,10 +35,11 @@ export function PumpPage({ pumpId }: { pumpId: string }) {
 function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
   const send = useCommand();
   const wide = useWide();
-  const { control, handleSubmit } = useForm<PumpCreate>({
+  const { control, handleSubmit, watch } = useForm<PumpCreate>({
     resolver: zodResolver(pumpCreateSchema),
-    defaultValues: pump ?? { id: newId(), name: '', kind: 'hand', strokeVolumeL: null },
+    defaultValues: pump ?? { id: newId(), name: '', kind: 'hand', doseVolumeL: null },
   });
+  const kind = watch('kind');
   const save = handleSubmit((values) => {
     const { id, ...change } = values;
     if (pump) send({ name: 'changePump', id, body: change });
@@ -42,7 +52,7 @@ function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
   };
   return (
     <Page
-      title={pump ? pump.name : 'Add a pump'}
+      title={pump ? pump.name : 'Add a pump or inflator'}
       subtitle={pump?.demo ? 'demo data' : undefined}
       back={wide ? undefined : '/gauges'}
       actions={
@@ -54,7 +64,13 @@ function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
               onDelete={remove}
             />
           ) : null}
-          <Button title="Save pump" look="primary" tall className="flex-1" onPress={() => void save()} />
+          <Button
+            title={`Save ${kind === 'hand' ? 'pump' : 'inflator'}`}
+            look="primary"
+            tall
+            className="flex-1"
+            onPress={() => void save()}
+          />
         </>
       }
     >
@@ -73,10 +89,24 @@ function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
       />
       <Controller
         control={control}
-        name="strokeVolumeL"
+        name="kind"
+        render={({ field }) => (
+          <Labelled label="Dosed in" hint={KIND_HINTS[field.value]}>
+            <Segmented
+              label="Dosed in"
+              options={INFLATOR_KINDS.map((value) => ({ value, title: INFLATOR_WORDS[value].title }))}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          </Labelled>
+        )}
+      />
+      <Controller
+        control={control}
+        name="doseVolumeL"
         render={({ field, fieldState }) => (
           <Field
-            label="Litres a stroke, if known"
+            label={`Litres a ${DOSE_SCALES[kind].unit}, if known`}
             hint="Each calibration measures it; a known figure helps to notice a change of pump."
             inputMode="decimal"
             defaultValue={field.value === null ? '' : String(field.value)}

@@ -1,11 +1,13 @@
-import type { Target } from '@leggero/core';
+import { nozzleImbalance, type Target } from '@leggero/core';
 
 import { useLengths } from '@/api/lengths';
 import { Card } from '@/ui/Card';
 import { CurveChart } from '@/ui/chart/CurveChart';
 import { Words } from '@/ui/Words';
 import { FIT_PROBLEMS } from '@/wording/fit';
-import { outlierText, roundLimitText } from '@/wording/target';
+import { imbalanceText } from '@/wording/calibration';
+import { lagText, outlierText, roundLimitText } from '@/wording/target';
+import { doseUnit } from '@/wording/trade';
 
 import type { ShownModel } from './WithModel';
 
@@ -18,8 +20,13 @@ export function CurveCard({ model, view, target }: CurveCardProps) {
   const lengths = useLengths();
   const { text } = lengths;
   const { calibration, fit, fitProblem } = view;
+  const kind = view.curve?.inflator ?? 'hand';
+  const imbalance = fit && nozzleImbalance(fit);
+  const notes = fit
+    ? [roundLimitText(fit.shape.roundLimit, text), lagText(fit), imbalance ? imbalanceText(imbalance) : '']
+    : [];
   return (
-    <Card title="Strokes and width">
+    <Card title={kind === 'hand' ? 'Strokes and width' : 'Seconds and width'}>
       {calibration && calibration.readings.length > 0 ? (
         <>
           <CurveChart
@@ -28,11 +35,12 @@ export function CurveCard({ model, view, target }: CurveCardProps) {
             fit={fit}
             target={target}
             lengths={lengths}
+            unit={doseUnit(kind)}
           />
-          {fit ? <Words look="quiet">{roundLimitText(fit.shape.roundLimit, text)}</Words> : null}
+          <Words look="quiet">{notes.filter(Boolean).join(' ')}</Words>
           {fit?.outliers.map((outlier) => (
             <Words key={outlier.index} look="label" className="mt-1 text-edge">
-              {outlierText(outlier, text)}
+              {outlierText(outlier, kind, text)}
             </Words>
           ))}
           {fitProblem ? (
@@ -42,7 +50,7 @@ export function CurveCard({ model, view, target }: CurveCardProps) {
           ) : null}
         </>
       ) : (
-        <Words look="quiet">The curve forms with the first reading: one stroke, one width.</Words>
+        <Words look="quiet">{`The curve forms with the first reading: ${kind === 'hand' ? 'one stroke' : 'one second'}, one width.`}</Words>
       )}
     </Card>
   );

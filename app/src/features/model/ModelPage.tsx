@@ -14,12 +14,16 @@ import { Words } from '@/ui/Words';
 import { FILLING_CAUTION, TIE_ADVICE } from '@/wording/cautions';
 import { counted, FINISH_WORDS, KIND_WORDS } from '@/wording/trade';
 
+import { CalibrationsCard } from './CalibrationsCard';
 import { CurveCard } from './CurveCard';
+import { HoldCard } from './HoldCard';
 import { PastChecks } from './PastChecks';
 import { ReadingsCard } from './ReadingsCard';
 import { StandingChoice } from './StandingChoice';
 import { TargetPanel } from './TargetPanel';
 import { TargetSheet } from './TargetSheet';
+import { useVenue } from './useVenue';
+import { VenueChoice } from './VenueChoice';
 import { WithModel, type ShownModel } from './WithModel';
 
 const BATCH_SIZE = 12;
@@ -43,13 +47,17 @@ interface ShownProps extends ShownModel {
 }
 
 function Shown(props: ShownProps) {
-  const { model, view, sizers, tierId, daysStanding } = props;
+  const { model, view, studio, venue, tierId, daysStanding } = props;
+  const { change: changeVenue } = useVenue();
   const wide = useWide();
   const send = useCommand();
   const chosen = view.targets.find(({ tier }) => tier.id === tierId) ?? firstTarget(view);
   const count = view.calibration?.readings.length ?? 0;
 
-  const addReading = () => router.navigate(`/shelf/${model.id}/reading`);
+  const addReading = () =>
+    router.navigate(
+      `/shelf/${model.id}/reading${view.calibration ? `?calibration=${view.calibration.id}` : ''}`,
+    );
   const checkBatch = () => {
     if (!chosen) return;
     const { widthMm: targetMm, toleranceMm } = chosen.target;
@@ -80,6 +88,7 @@ function Shown(props: ShownProps) {
       />
       <TargetPanel {...props} chosen={chosen} />
       <StandingChoice days={daysStanding} onChange={(to) => router.setParams({ days: String(to) })} />
+      <VenueChoice studio={studio} venue={venue} onChange={changeVenue} />
       <Words look="quiet">{TIE_ADVICE}</Words>
     </>
   ) : (
@@ -88,7 +97,9 @@ function Shown(props: ShownProps) {
   const evidence = (
     <>
       <CurveCard {...props} target={chosen?.target ?? null} />
-      <TargetSheet view={view} sizers={sizers} chosenId={chosen?.tier.id} />
+      <TargetSheet {...props} chosenId={chosen?.tier.id} />
+      <CalibrationsCard {...props} />
+      <HoldCard {...props} />
       <ReadingsCard model={model} view={view} />
       <PastChecks model={model} />
       <Words look="quiet">{FILLING_CAUTION}</Words>

@@ -1,5 +1,5 @@
 import type { ModelDetail, ReadingRecord } from '@leggero/contract';
-import { shapeOf } from '@leggero/core';
+import { shapeOf, type InflatorKind } from '@leggero/core';
 import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -11,9 +11,9 @@ import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
-import { doseText, OUTCOME_WORDS, SHAPE_WORDS } from '@/wording/trade';
+import { dosed, NOZZLE_WORDS, OUTCOME_WORDS, SHAPE_WORDS } from '@/wording/trade';
 
-const COLUMNS = ['Strokes', 'Across', 'Shape', 'Felt'] as const;
+const COLUMNS = ['Dose', 'Across', 'Shape', 'Felt'] as const;
 /** Longer lists open on request. */
 const SHORT = 12;
 
@@ -26,6 +26,7 @@ export function ReadingsCard({ model, view }: { model: ModelDetail; view: ModelV
   const shown = all ? readings : readings.slice(0, SHORT);
   const outliers = new Set(view.fit?.outliers.map(({ index }) => readings[index]?.id));
   if (readings.length === 0 && !deleted) return null;
+  const kind = view.curve?.inflator ?? 'hand';
   const remove = (reading: ReadingRecord) => {
     send({ name: 'deleteReading', id: reading.id });
     setDeleted(reading);
@@ -49,6 +50,7 @@ export function ReadingsCard({ model, view }: { model: ModelDetail; view: ModelV
           <ReadingRow
             key={reading.id}
             reading={reading}
+            kind={kind}
             setAside={outliers.has(reading.id)}
             onDelete={() => remove(reading)}
           />
@@ -58,7 +60,7 @@ export function ReadingsCard({ model, view }: { model: ModelDetail; view: ModelV
         <Button title={`Show all ${readings.length}`} look="plain" onPress={() => setAll(true)} />
       ) : null}
       {deleted ? (
-        <UndoLine sentence={`Reading of ${doseText(deleted.dose)} deleted.`} onUndo={restore} />
+        <UndoLine sentence={`Reading of ${dosed(deleted.dose, kind)} deleted.`} onUndo={restore} />
       ) : null}
     </Card>
   );
@@ -66,17 +68,22 @@ export function ReadingsCard({ model, view }: { model: ModelDetail; view: ModelV
 
 interface ReadingRowProps {
   reading: ReadingRecord;
+  kind: InflatorKind;
   setAside: boolean;
   onDelete: () => void;
 }
 
-function ReadingRow({ reading, setAside, onDelete }: ReadingRowProps) {
+function ReadingRow({ reading, kind, setAside, onDelete }: ReadingRowProps) {
   const lengths = useLengths();
-  const { dose, widthMm, heightMm, outcome } = reading;
+  const { dose, widthMm, stopsMm, passesMm, heightMm, nozzle, outcome } = reading;
   const shape = widthMm !== null && heightMm !== null ? shapeOf({ widthMm, heightMm }) : reading.shape;
   const cells = [
-    doseText(dose),
-    widthMm === null ? '–' : lengths.text(widthMm),
+    `${dosed(dose, kind)}${nozzle ? `, ${NOZZLE_WORDS[nozzle].toLowerCase()}` : ''}`,
+    widthMm !== null
+      ? lengths.text(widthMm)
+      : stopsMm !== null && passesMm !== null
+        ? `${lengths.bare(stopsMm)} to ${lengths.text(passesMm)}`
+        : '–',
     shape ? SHAPE_WORDS[shape].toLowerCase() : '–',
     setAside ? 'set aside' : OUTCOME_WORDS[outcome].toLowerCase(),
   ];
@@ -92,7 +99,7 @@ function ReadingRow({ reading, setAside, onDelete }: ReadingRowProps) {
         </Words>
       ))}
       <View role="cell">
-        <IconButton label={`Delete reading of ${doseText(dose)}`} icon={Trash} onPress={onDelete} />
+        <IconButton label={`Delete reading of ${dosed(dose, kind)}`} icon={Trash} onPress={onDelete} />
       </View>
     </View>
   );

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Pressable, useWindowDimensions, View } from 'react-native';
 
 import { useLengths } from '@/api/lengths';
-import { bestHole, figureOf, modelName, type SizerChoice, type TierTarget } from '@/api/modelView';
+import { figureOf, modelName, type TierTarget } from '@/api/modelView';
 import { Aperture } from '@/ui/Aperture';
 import { inkOn } from '@/ui/Balloon';
 import { Chip } from '@/ui/Chip';
@@ -10,8 +10,9 @@ import { useWide } from '@/ui/layout';
 import { LengthFigure } from '@/ui/LengthFigure';
 import { Words } from '@/ui/Words';
 import { heldBecause } from '@/wording/target';
-import { doseText, ORIGIN_WORDS } from '@/wording/trade';
+import { ORIGIN_WORDS, standing } from '@/wording/trade';
 
+import { TargetTools } from './TargetTools';
 import { WhySheet } from './WhySheet';
 import type { ShownModel } from './WithModel';
 
@@ -24,7 +25,7 @@ const MOST_PX = 330;
 
 /** One target: the aperture with its width, the tools that reach it side by side, where it comes from and why. */
 export function TargetPanel(props: TargetPanelProps) {
-  const { model, view, sizers, chosen } = props;
+  const { model, view, chosen } = props;
   const { target, tier } = chosen;
   const lengths = useLengths();
   const [whyOpen, setWhyOpen] = useState(false);
@@ -40,7 +41,7 @@ export function TargetPanel(props: TargetPanelProps) {
       <View className="items-center">
         <View>
           <Aperture
-            {...figureOf(model, view.fit, target.widthMm)}
+            {...figureOf(model, view.curve, target.widthMm)}
             target={target}
             size={size}
             marks
@@ -59,27 +60,11 @@ export function TargetPanel(props: TargetPanelProps) {
             />
             <Words
               style={{ color: inkOn(model.colourHex) }}
-            >{`${lengths.unit} across, ±${lengths.bare(target.toleranceMm)}`}</Words>
+            >{`${lengths.unit} ${view.showing ? 'for making' : 'across'}, ±${lengths.bare(target.toleranceMm)}`}</Words>
           </View>
         </View>
       </View>
-      <View className="flex-row gap-2">
-        <HoleTool choice={bestHole(sizers, target.widthMm)} none={sizers.length === 0} />
-        <Tool
-          title="Pump strokes"
-          figure={dose ? doseText(dose.dose) : '–'}
-          note={
-            dose
-              ? `lands ${lengths.bare(dose.nextLowMm)}–${lengths.bare(dose.nextHighMm)}`
-              : 'after a reading'
-          }
-        />
-        <Tool
-          title="Tape around"
-          figure={lengths.bare(target.circumferenceMm)}
-          note={lengths.unit === 'in' ? 'inches' : 'cm'}
-        />
-      </View>
+      <TargetTools {...props} />
       <View className="flex-row items-center gap-2">
         <Chip
           tone={target.origin === 'measured' ? 'measured' : 'plain'}
@@ -99,30 +84,20 @@ export function TargetPanel(props: TargetPanelProps) {
           </Words>
         </Pressable>
       </View>
+      {view.showing ? <ShownAs {...props} /> : null}
       <WhySheet {...props} open={whyOpen} onClose={() => setWhyOpen(false)} />
     </View>
   );
 }
 
-function HoleTool({ choice, none }: { choice: SizerChoice | null; none: boolean }) {
-  const lengths = useLengths();
-  if (!choice)
-    return <Tool title="Sizer hole" figure="–" note={none ? 'no sizer yet' : 'none is large enough'} />;
-  const { hole } = choice.choice;
-  const how = choice.choice.how === 'gap' ? `leave ${lengths.bare(choice.choice.gapMm)} gap` : 'just passes';
-  return <Tool title="Sizer hole" figure={hole.label} note={how} />;
-}
-
-function Tool({ title, figure, note }: { title: string; figure: string; note: string }) {
+/** What it will be at the show, and at the end of its days, beside what it is made to. */
+function ShownAs({ chosen: { target }, daysStanding }: TargetPanelProps) {
+  const { text } = useLengths();
+  const { widthMm, afterDaysMm } = target.showing;
+  const later = daysStanding > 0 ? `, ${text(afterDaysMm)} ${standing(daysStanding)} later` : '';
   return (
-    <View className="flex-1 rounded-card border border-line bg-surface px-3 py-2">
-      <Words look="quiet" numberOfLines={1}>
-        {title}
-      </Words>
-      <Words look="figure" numberOfLines={1}>
-        {figure}
-      </Words>
-      <Words look="quiet">{note}</Words>
-    </View>
+    <Words look="label" role="status">
+      {`Made ${text(target.widthMm)}; shown ${text(widthMm)} as it opens${later}.`}
+    </Words>
   );
 }

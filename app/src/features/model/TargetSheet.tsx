@@ -1,44 +1,45 @@
-import type { SizerRecord } from '@leggero/contract';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 
 import { useLengths } from '@/api/lengths';
-import { bestHole, type ModelView, type TierTarget } from '@/api/modelView';
+import { bestHole, type TierTarget } from '@/api/modelView';
 import { Card } from '@/ui/Card';
+import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { doseText, ORIGIN_WORDS } from '@/wording/trade';
+import { dosed, feelOf, ORIGIN_WORDS } from '@/wording/trade';
 
-interface TargetSheetProps {
-  view: ModelView;
-  sizers: readonly SizerRecord[];
-  chosenId: string | undefined;
-}
+import type { ShownModel } from './WithModel';
 
 /** Every tier's target in one table; a tap shows it large. */
-export function TargetSheet({ view, sizers, chosenId }: TargetSheetProps) {
+export function TargetSheet({ chosenId, ...shown }: ShownModel & { chosenId: string | undefined }) {
+  const { model, view } = shown;
   return (
     <Card title="Target sheet">
-      <View role="list" aria-label="Target sheet">
+      <View role="list" aria-label="Target sheet" className="mb-3">
         {view.targets.map((entry) => (
-          <TierRow key={entry.tier.id} entry={entry} sizers={sizers} chosen={entry.tier.id === chosenId} />
+          <TierRow key={entry.tier.id} {...shown} entry={entry} chosen={entry.tier.id === chosenId} />
         ))}
       </View>
+      <RowLink
+        href={`/shelf/sheet?model=${model.id}`}
+        title="Print or save as PDF"
+        note="This balloon, or the whole shelf"
+      />
     </Card>
   );
 }
 
 function TierRow({
   entry: { tier, target },
+  model,
+  view,
   sizers,
   chosen,
-}: {
-  entry: TierTarget;
-  sizers: readonly SizerRecord[];
-  chosen: boolean;
-}) {
+}: ShownModel & { entry: TierTarget; chosen: boolean }) {
   const lengths = useLengths();
   const hole = bestHole(sizers, target.widthMm)?.choice;
   const gap = hole?.how === 'gap' ? ` − ${lengths.bare(hole.gapMm)}` : '';
+  const kind = view.curve?.inflator ?? 'hand';
   return (
     <View role="listitem" className="border-b border-line">
       <Pressable
@@ -48,21 +49,21 @@ function TierRow({
       >
         <View className="flex-1">
           <Words look="strong">{tier.name}</Words>
-          <Words look="quiet" numberOfLines={2}>
-            {tier.purpose}
-          </Words>
+          <Words look="quiet">{tier.purpose}</Words>
+          <Words look="quiet">{feelOf(target.widthMm / model.nominalMm)}</Words>
         </View>
-        <View className="w-[76px]">
+        <View className="w-[70px]">
           <Words look="figure" className="text-[22px] leading-7">
             {lengths.bare(target.widthMm)}
           </Words>
           <Words look="quiet">{`±${lengths.bare(target.toleranceMm)} ${lengths.unit}`}</Words>
         </View>
-        <View className="w-[92px]">
+        <View className="w-[96px]">
           <Words look="quiet" numberOfLines={1}>{`hole ${hole ? hole.hole.label + gap : '–'}`}</Words>
           <Words look="quiet" numberOfLines={1}>
-            {target.dose ? `${doseText(target.dose.dose)} strokes` : ORIGIN_WORDS[target.origin]}
+            {target.dose ? dosed(target.dose.dose, kind) : ORIGIN_WORDS[target.origin]}
           </Words>
+          <Words look="quiet" numberOfLines={1}>{`tape ${lengths.bare(target.circumferenceMm)}`}</Words>
         </View>
       </Pressable>
     </View>

@@ -8,8 +8,10 @@ import { Button } from '@/ui/Button';
 import { Chip } from '@/ui/Chip';
 import { Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
-import { cautionText, noteText, reasonText } from '@/wording/target';
-import { strokes } from '@/wording/trade';
+import { cautionText, lagText, noteText, reasonText, STATE_WORDS } from '@/wording/target';
+import { dosed } from '@/wording/trade';
+
+import { NominalProposal } from './NominalProposal';
 
 import type { ShownModel } from './WithModel';
 
@@ -21,14 +23,9 @@ interface WhySheetProps extends ShownModel {
 }
 
 /** The chain of reasons of a target, what to mind, and the target that was kept. */
-export function WhySheet({
-  model,
-  view,
-  chosen: { tier, target },
-  daysStanding,
-  open,
-  onClose,
-}: WhySheetProps) {
+export function WhySheet(props: WhySheetProps) {
+  const { model, view, chosen, daysStanding, open, onClose } = props;
+  const { tier, target } = chosen;
   const { text } = useLengths();
   const send = useCommand();
   const kept = model.targets.find(({ tierName }) => tierName === tier.name);
@@ -48,13 +45,14 @@ export function WhySheet({
         acceptedAt: nowUtc(),
       },
     });
+  const kind = view.curve?.inflator ?? 'hand';
   return (
     <Sheet title={`Why ${text(target.widthMm)}`} open={open} onClose={onClose}>
       <View role="list" className="gap-3">
         {target.reasons.map((reason) => (
           <View key={reason.code} role="listitem" className="flex-row items-start gap-3">
             <View className="w-[104px]">
-              <Chip tone={'acted' in reason && reason.acted ? 'edge' : 'plain'} word={reasonState(reason)} />
+              <Chip {...('state' in reason ? STATE_WORDS[reason.state] : WISH)} />
             </View>
             <Words className="flex-1">{reasonText(reason, text, tier.name)}</Words>
           </View>
@@ -62,12 +60,13 @@ export function WhySheet({
       </View>
       {target.dose ? (
         <Words>
-          {`${strokes(target.dose.dose)} ${target.dose.dose === 1 ? 'gives' : 'give'} ${text(target.dose.widthMm)} on average; the next single balloon lands between ${text(target.dose.nextLowMm)} and ${text(target.dose.nextHighMm)}.`}
+          {`${dosed(target.dose.dose, kind)} ${target.dose.dose === 1 ? 'gives' : 'give'} ${text(target.dose.widthMm)} on average; the next single balloon lands between ${text(target.dose.nextLowMm)} and ${text(target.dose.nextHighMm)}.`}
         </Words>
       ) : null}
       {[
         ...target.cautions.map((caution) => cautionText(caution, text)),
-        ...(view.fit?.notes ?? []).map(noteText),
+        ...(view.fit?.notes ?? []).map((note) => noteText(note, kind)),
+        ...(view.fit ? [lagText(view.fit)] : []).filter(Boolean),
       ].map((sentence) => (
         <View key={sentence} className="flex-row items-start gap-3">
           <View className="w-[104px]">
@@ -76,6 +75,7 @@ export function WhySheet({
           <Words className="flex-1">{sentence}</Words>
         </View>
       ))}
+      <NominalProposal {...props} />
       <View className="gap-2 border-t border-line pt-4">
         <Words look="quiet">
           {kept
@@ -88,7 +88,4 @@ export function WhySheet({
   );
 }
 
-function reasonState(reason: TierTarget['target']['reasons'][number]): string {
-  if (reason.code === 'tier') return 'wish';
-  return reason.acted ? 'holds' : 'leaves room';
-}
+const WISH = { tone: 'plain', word: 'wish' } as const;

@@ -1,12 +1,15 @@
 import type { ModelDetail, PumpRecord, SizerRecord, Studio, TierRecord } from '@leggero/contract';
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, type ReactNode } from 'react';
 
-import { viewModel, type ModelView } from '@/api/modelView';
-import { useModel, usePumps, useSizers, useStudio, useTiers } from '@/api/queries';
+import { useKnowledge, type Knowledge } from '@/api/knowledge';
+import { viewModel, type ModelView, type Venue } from '@/api/modelView';
+import { useModel, useSizers, useStudio, useTiers } from '@/api/queries';
 import { Button } from '@/ui/Button';
 import { Page } from '@/ui/Page';
 import { Empty, Failed, Loading } from '@/ui/States';
+
+import { useVenue } from './useVenue';
 
 /** A model with all that its pages need. */
 export interface ShownModel {
@@ -16,6 +19,9 @@ export interface ShownModel {
   tiers: TierRecord[];
   pumps: PumpRecord[];
   sizers: SizerRecord[];
+  knowledge: Knowledge;
+  /** Where it is shown, as the address says. */
+  venue: Venue | null;
 }
 
 interface WithModelProps {
@@ -25,23 +31,27 @@ interface WithModelProps {
   children: (shown: ShownModel) => ReactNode;
 }
 
-/** Fetches a model and its surroundings, and shows the page once they are there. */
+/** Fetches a model and its surroundings, and shows the page once they are there. The calibration and the venue stand in the address. */
 export function WithModel({ modelId, daysStanding, children }: WithModelProps) {
+  const { calibration: calibrationId } = useLocalSearchParams<{ calibration?: string }>();
+  const { venue } = useVenue();
   const found = useModel(modelId);
   const studio = useStudio().data;
   const tiers = useTiers().data;
-  const pumps = usePumps().data;
   const sizers = useSizers().data;
+  const knowledge = useKnowledge();
   const model = found.data;
-  const view = useMemo(() => {
-    if (!model || !tiers || !studio || !pumps) return null;
-    const pump = pumps.find(({ id }) => id === model.calibrations[0]?.pumpId);
-    const days = daysStanding === undefined ? {} : { daysStanding };
-    return viewModel({ model, tiers, studio, strokeVolumeL: pump?.strokeVolumeL, ...days });
-  }, [model, tiers, studio, pumps, daysStanding]);
+  const view = useMemo(
+    () =>
+      model && tiers && studio && knowledge
+        ? viewModel({ model, knowledge, tiers, studio, daysStanding, venue, calibrationId })
+        : null,
+    [model, knowledge, tiers, studio, daysStanding, venue, calibrationId],
+  );
 
-  if (model && view && tiers && studio && pumps && sizers) {
-    return <>{children({ model, view, studio, tiers, pumps, sizers })}</>;
+  if (model && view && tiers && studio && knowledge && sizers) {
+    const { pumps } = knowledge;
+    return <>{children({ model, view, studio, tiers, pumps, sizers, knowledge, venue })}</>;
   }
   if (found.error?.status === 404) {
     const toShelf = () => router.replace('/shelf');

@@ -1,18 +1,23 @@
+import { router } from 'expo-router';
 import { useState } from 'react';
-import { Switch, View } from 'react-native';
+import { View } from 'react-native';
 
 import { newId, nowUtc } from '@/api/id';
 import { useCommand } from '@/api/queries';
 import type { ShownModel } from '@/features/model/WithModel';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
-import { Segmented } from '@/ui/Segmented';
+import { PickChips } from '@/ui/PickChips';
+import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
+import { preparation } from '@/wording/trade';
+
+const AS_IT_COMES = { preStretched: false, roundedOff: false };
 
 /** How the next reading's calibration is chosen: the one there is, or a new one with another pump or preparation. */
 export interface CalibrationStart {
   /** A new calibration will be started with these; null while the present one goes on. */
-  fresh: { pumpId: string | null; preStretched: boolean } | null;
+  fresh: { pumpId: string | null; preStretched: boolean; roundedOff: boolean } | null;
   setFresh: (fresh: CalibrationStart['fresh']) => void;
   /** The calibration to add to, made if need be. */
   ensure: () => string;
@@ -23,7 +28,7 @@ export function useCalibrationStart({ model, view, pumps }: ShownModel): Calibra
   const send = useCommand();
   const present = view.calibration;
   const [asked, setFresh] = useState<CalibrationStart['fresh']>(null);
-  const fresh = asked ?? (present ? null : { pumpId: pumps[0]?.id ?? null, preStretched: false });
+  const fresh = asked ?? (present ? null : { ...AS_IT_COMES, pumpId: pumps[0]?.id ?? null });
   return {
     fresh,
     setFresh,
@@ -38,11 +43,12 @@ export function useCalibrationStart({ model, view, pumps }: ShownModel): Calibra
           modelId: model.id,
           pumpId,
           preStretched: fresh?.preStretched ?? false,
-          roundedOff: false,
+          roundedOff: fresh?.roundedOff ?? false,
           startedAt: nowUtc(),
         },
       });
       setFresh(null);
+      router.setParams({ calibration: id });
       return id;
     },
   };
@@ -50,7 +56,7 @@ export function useCalibrationStart({ model, view, pumps }: ShownModel): Calibra
   /** Someone who has deleted all pumps still has one in hand. */
   function newPump(): string {
     const id = newId();
-    send({ name: 'createPump', body: { id, name: 'Hand pump', kind: 'hand', strokeVolumeL: null } });
+    send({ name: 'createPump', body: { id, name: 'Hand pump', kind: 'hand', doseVolumeL: null } });
     return id;
   }
 }
@@ -64,12 +70,12 @@ export function PumpChoice({ view, pumps, start }: ShownModel & { start: Calibra
     return (
       <View className="flex-row items-center gap-2">
         <Words look="quiet" className="flex-1">
-          {`${pump?.name ?? 'Pump'} · ${calibration?.preStretched ? 'pre-stretched' : 'not pre-stretched'}`}
+          {`${pump?.name ?? 'Pump'} · ${calibration ? preparation(calibration) : ''}`}
         </Words>
         <Button
           title="Start another"
           look="plain"
-          onPress={() => setFresh({ pumpId: pump?.id ?? null, preStretched: false })}
+          onPress={() => setFresh({ ...AS_IT_COMES, pumpId: pump?.id ?? null })}
         />
       </View>
     );
@@ -78,7 +84,7 @@ export function PumpChoice({ view, pumps, start }: ShownModel & { start: Calibra
     <View className="gap-3">
       {pumps.length > 1 ? (
         <Labelled label="Pump">
-          <Segmented
+          <PickChips
             label="Pump"
             options={pumps.map(({ id, name }) => ({ value: id, title: name }))}
             value={fresh.pumpId}
@@ -86,14 +92,16 @@ export function PumpChoice({ view, pumps, start }: ShownModel & { start: Calibra
           />
         </Labelled>
       ) : null}
-      <View className="min-h-[44px] flex-row items-center justify-between">
-        <Words>Pre-stretched</Words>
-        <Switch
-          aria-label="Pre-stretched"
-          value={fresh.preStretched}
-          onValueChange={(preStretched) => setFresh({ ...fresh, preStretched })}
-        />
-      </View>
+      <SwitchRow
+        label="Pre-stretched"
+        value={fresh.preStretched}
+        onChange={(preStretched) => setFresh({ ...fresh, preStretched })}
+      />
+      <SwitchRow
+        label="Rounded off"
+        value={fresh.roundedOff}
+        onChange={(roundedOff) => setFresh({ ...fresh, roundedOff })}
+      />
     </View>
   );
 }

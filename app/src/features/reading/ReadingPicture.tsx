@@ -1,4 +1,4 @@
-import { TRADE } from '@leggero/core';
+import { TRADE, type InflatorKind } from '@leggero/core';
 import { View } from 'react-native';
 
 import type { Lengths } from '@/api/lengths';
@@ -9,19 +9,23 @@ import { CurveChart } from '@/ui/chart/CurveChart';
 import { useWide } from '@/ui/layout';
 import { Words } from '@/ui/Words';
 
-import type { Draft } from './draft';
+import { doseUnit } from '@/wording/trade';
+
+import { draftWidthMm, type Draft } from './draft';
 
 interface ReadingPictureProps extends ShownModel {
   draft: Draft;
+  kind: InflatorKind;
   lengths: Lengths;
 }
 
 /** The balloon as it stands now, to scale in its nominal outline, and the curve that forms. */
-export function ReadingPicture({ model, view, draft, lengths }: ReadingPictureProps) {
+export function ReadingPicture({ model, view, draft, kind, lengths }: ReadingPictureProps) {
   const wide = useWide();
-  const figure = figureOf(model, view.fit, draft.widthMm);
+  const widthMm = draftWidthMm(draft);
+  const figure = figureOf(model, view.curve, widthMm);
   const aspect = draft.shape ? TRADE.shapeAnswerAspect.value[draft.shape] : figure.heightMm / figure.widthMm;
-  const heightMm = draft.heightMm ?? draft.widthMm * aspect;
+  const heightMm = draft.heightMm ?? widthMm * aspect;
   const readings = view.calibration?.readings ?? [];
   return (
     <View className={wide ? 'items-center gap-4' : 'flex-row items-center gap-3'}>
@@ -29,7 +33,7 @@ export function ReadingPicture({ model, view, draft, lengths }: ReadingPicturePr
         {...figure}
         heightMm={heightMm}
         size={wide ? 260 : 128}
-        label={`${lengths.text(draft.widthMm)} across in the outline of its nominal size`}
+        label={`${lengths.text(widthMm)} across in the outline of its nominal size`}
       />
       {readings.length > 0 ? (
         <View className={wide ? 'w-full' : 'flex-1'}>
@@ -38,6 +42,8 @@ export function ReadingPicture({ model, view, draft, lengths }: ReadingPicturePr
             readings={readings}
             fit={view.fit}
             lengths={lengths}
+            unit={doseUnit(kind)}
+            draft={draft.outcome === 'burst' ? null : { dose: draft.dose, widthMm }}
             height={wide ? 260 : 160}
           />
         </View>

@@ -1,10 +1,17 @@
 import { coreReading, type ReadingCreate } from '@leggero/contract';
-import { DOSE_STEP, readingProblem, type NextReading, type Outcome, type Shape } from '@leggero/core';
+import {
+  MOST_DOSE, readingProblem, roundDose, type Bracket, type InflatorKind, type NextReading, type Nozzle, type Outcome, type ReadingProblemCode, type Shape,
+  type Way,
+} from '@leggero/core'; // prettier-ignore
 
 /** A reading as it stands on the page before it is added. */
 export interface Draft {
   dose: number;
   widthMm: number;
+  way: Way;
+  /** The two holes, when the way is a bracket. */
+  bracket: Bracket;
+  nozzle: Nozzle | null;
   /** null until it is measured. */
   heightMm: number | null;
   shape: Shape | null;
@@ -15,37 +22,59 @@ export interface Draft {
 const FIRST_GUESS = 0.4;
 
 /** The draft the app proposes: the dose that teaches most, the width expected there. */
-export function proposedDraft(next: NextReading, nominalMm: number, stepMm: number): Draft {
+export function proposedDraft(
+  next: NextReading,
+  { nominalMm, stepMm, kind }: { nominalMm: number; stepMm: number; kind: InflatorKind },
+): Draft {
   const expected = next.expectedWidthMm ?? FIRST_GUESS * nominalMm;
+  const widthMm = Math.round(expected / stepMm) * stepMm;
   return {
-    dose: Math.max(DOSE_STEP, next.dose),
-    widthMm: Math.round(expected / stepMm) * stepMm,
+    dose: Math.min(MOST_DOSE, roundDose({ dose: next.dose, kind })),
+    widthMm,
+    way: 'tape',
+    bracket: { stopsMm: widthMm - 2 * stepMm, passesMm: widthMm + 2 * stepMm },
+    nozzle: kind === 'twin' ? 'left' : null,
     heightMm: null,
     shape: null,
     outcome: 'ok',
   };
 }
 
-/** The draft as a reading; a burst keeps no width, as nobody measures one. */
+/** The draft as a reading; a burst keeps no width, as nobody measures one, and two holes no height. */
 export function readingOf(
   draft: Draft,
   ids: { id: string; calibrationId: string; takenAt: string },
 ): ReadingCreate {
-  const burst = draft.outcome === 'burst';
+  const { dose, way, nozzle, outcome } = draft;
+  const burst = outcome === 'burst';
+  const holes = way === 'bracket' && !burst;
+  const heightMm = burst || holes ? null : draft.heightMm;
   return {
     ...ids,
-    dose: draft.dose,
-    widthMm: burst ? null : draft.widthMm,
-    heightMm: burst ? null : draft.heightMm,
+    dose,
+    way,
+    nozzle,
+    widthMm: burst || holes ? null : draft.widthMm,
+    stopsMm: holes ? draft.bracket.stopsMm : null,
+    passesMm: holes ? draft.bracket.passesMm : null,
+    heightMm,
     sdMm: null,
-    shape: burst || draft.heightMm !== null ? null : draft.shape,
-    outcome: draft.outcome,
+    shape: burst || heightMm !== null ? null : draft.shape,
+    outcome,
   };
 }
 
-/** The field of a draft that this balloon cannot have, or null. */
-export function draftProblem(draft: Draft, nominalMm: number): 'dose' | 'widthMm' | 'heightMm' | null {
+/** The width a draft stands for, mm. */
+export function draftWidthMm({ way, widthMm, bracket }: Draft): number {
+  return way === 'bracket' ? (bracket.stopsMm + bracket.passesMm) / 2 : widthMm;
+}
+
+/** What this balloon cannot have, and in which field; null when the draft can be added. */
+export function draftProblem(
+  draft: Draft,
+  nominalMm: number,
+): { code: ReadingProblemCode; field: string } | null {
   const reading = coreReading(readingOf(draft, { id: '', calibrationId: '', takenAt: '' }));
-  const field = readingProblem({ reading, nominalMm })?.field;
-  return field === 'dose' || field === 'widthMm' || field === 'heightMm' ? field : null;
+  const problem = readingProblem({ reading, nominalMm });
+  return problem && { code: problem.code, field: problem.field ?? '' };
 }

@@ -1,9 +1,8 @@
 import { modelCreateSchema, type ModelCreate, type ModelDetail } from '@leggero/contract';
-import { BALLOON_KINDS, FINISHES, NOMINAL_SIZES_MM } from '@leggero/core';
+import { BALLOON_KINDS, FINISHES, MM_PER_INCH, NOMINAL_SIZES_MM } from '@leggero/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { router } from 'expo-router';
 import { Controller, useForm } from 'react-hook-form';
-import { Pressable, View } from 'react-native';
 
 import { newId } from '@/api/id';
 import { modelName, nominalInches } from '@/api/modelView';
@@ -12,8 +11,8 @@ import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { Field, Labelled } from '@/ui/Field';
 import { Page } from '@/ui/Page';
+import { PickChips } from '@/ui/PickChips';
 import { Segmented } from '@/ui/Segmented';
-import { Words } from '@/ui/Words';
 import { FINISH_WORDS, KIND_WORDS } from '@/wording/trade';
 
 import { ColourChoice } from './ColourChoice';
@@ -21,6 +20,11 @@ import { COLOURS } from './colours';
 
 const optionsOf = <V extends string>(values: readonly V[], words: Record<V, string>) =>
   values.map((value) => ({ value, title: words[value] }));
+
+const SIZES = NOMINAL_SIZES_MM.map((mm) => {
+  const inches = nominalInches(mm);
+  return { value: inches, title: inches, heard: `${inches} in` };
+});
 
 /** A new balloon, or the details of one that is there. */
 export function ModelForm({ model }: { model?: ModelDetail }) {
@@ -89,16 +93,12 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
         name="nominalMm"
         render={({ field }) => (
           <Labelled label="Nominal size, inches">
-            <View role="radiogroup" aria-label="Nominal size" className="flex-row flex-wrap gap-2">
-              {NOMINAL_SIZES_MM.map((mm) => (
-                <SizeChip
-                  key={mm}
-                  mm={mm}
-                  chosen={Math.abs(mm - field.value) < 0.01}
-                  onChoose={field.onChange}
-                />
-              ))}
-            </View>
+            <PickChips
+              label="Nominal size"
+              options={SIZES}
+              value={nominalInches(field.value)}
+              onChange={(inches) => field.onChange(Number(inches) * MM_PER_INCH)}
+            />
           </Labelled>
         )}
       />
@@ -153,21 +153,5 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
         )}
       />
     </Page>
-  );
-}
-
-function SizeChip({ mm, chosen, onChoose }: { mm: number; chosen: boolean; onChoose: (mm: number) => void }) {
-  return (
-    <Pressable
-      role="radio"
-      aria-checked={chosen}
-      aria-label={`${nominalInches(mm)} in`}
-      onPress={() => onChoose(mm)}
-      className={`min-h-[44px] min-w-[52px] items-center justify-center rounded-card border ${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
-    >
-      <Words look="strong" className={chosen ? 'text-pine' : ''}>
-        {nominalInches(mm)}
-      </Words>
-    </Pressable>
   );
 }

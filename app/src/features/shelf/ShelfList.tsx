@@ -3,6 +3,7 @@ import Plus from 'lucide-react-native/icons/plus';
 import { useMemo, useRef, useState } from 'react';
 import { View, type TextInput } from 'react-native';
 
+import { useKnowledge } from '@/api/knowledge';
 import { modelName } from '@/api/modelView';
 import { useShelf, useStudio, useTiers } from '@/api/queries';
 import { Button, IconButton } from '@/ui/Button';
@@ -13,6 +14,7 @@ import { useKeys } from '@/ui/useKeys';
 import { counted } from '@/wording/trade';
 
 import { ShelfRow } from './ShelfRow';
+import { ShelfTools } from './ShelfTools';
 
 const addBalloon = () => router.navigate('/shelf/new');
 /** From here on a list wants searching. */
@@ -23,6 +25,7 @@ export function ShelfList() {
   const shelf = useShelf();
   const tiers = useTiers().data;
   const studio = useStudio().data;
+  const knowledge = useKnowledge();
   const path = usePathname();
   const [sought, setSought] = useState('');
   const search = useRef<TextInput>(null);
@@ -37,7 +40,7 @@ export function ShelfList() {
     return models?.filter((model) => words.every((word) => textOf(model).includes(word)));
   }, [models, sought]);
 
-  const ready = models && found && tiers && studio;
+  const ready = models && found && tiers && studio && knowledge;
   return (
     <Page
       title="Shelf"
@@ -64,10 +67,12 @@ export function ShelfList() {
               model={model}
               tiers={tiers}
               studio={studio}
+              knowledge={knowledge}
               chosen={path.startsWith(`/shelf/${model.id}`)}
             />
           ))}
           {found.length === 0 ? <Empty sentence={`No balloon here matches “${sought}”.`} /> : null}
+          <ShelfTools />
         </View>
       )}
     </Page>

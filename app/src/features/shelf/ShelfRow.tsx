@@ -3,6 +3,7 @@ import { Link } from 'expo-router';
 import { memo, useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 
+import type { Knowledge } from '@/api/knowledge';
 import { useLengths } from '@/api/lengths';
 import { figureOf, firstTarget, modelName, viewModel } from '@/api/modelView';
 import { Aperture } from '@/ui/Aperture';
@@ -13,13 +14,17 @@ interface ShelfRowProps {
   model: ShelfModel;
   tiers: TierRecord[];
   studio: Studio;
+  knowledge: Knowledge;
   chosen: boolean;
 }
 
 /** A model in the list: its aperture, its name, its first target and how well that is known. */
-export const ShelfRow = memo(function ShelfRow({ model, tiers, studio, chosen }: ShelfRowProps) {
+export const ShelfRow = memo(function ShelfRow({ model, tiers, studio, knowledge, chosen }: ShelfRowProps) {
   const lengths = useLengths();
-  const view = useMemo(() => viewModel({ model, tiers, studio }), [model, tiers, studio]);
+  const view = useMemo(
+    () => viewModel({ model, knowledge, tiers, studio }),
+    [model, knowledge, tiers, studio],
+  );
   const first = firstTarget(view);
   const name = modelName(model);
   const count = view.calibration?.readings.length ?? 0;
@@ -31,7 +36,7 @@ export const ShelfRow = memo(function ShelfRow({ model, tiers, studio, chosen }:
         className={`flex-row items-center gap-3 rounded-card border p-2.5 active:bg-sunk ${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
       >
         <Aperture
-          {...figureOf(model, view.fit, first?.target.widthMm ?? model.nominalMm)}
+          {...figureOf(model, view.curve, first?.target.widthMm ?? model.nominalMm)}
           target={first?.target}
           size={56}
           label={

@@ -13,6 +13,7 @@ import { Words } from '@/ui/Words';
 
 import { StudioName } from './StudioName';
 import { TierList } from './TierList';
+import { Workroom } from './Workroom';
 
 type Rounding = 'quarter' | 'eighth' | 'metric';
 const ROUNDINGS: readonly { value: Rounding; title: string; patch: Pick<Studio, 'unit' | 'stepMm'> }[] = [
@@ -70,6 +71,7 @@ export function StudioPage() {
             </Labelled>
           </View>
         </Card>
+        <Workroom studio={studio.data} />
         <TierList tiers={tiers.data} />
         <Words look="quiet">
           Leggero gives estimates, not engineering approval. Local rules and licensed practice come first.

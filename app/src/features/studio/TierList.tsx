@@ -1,104 +1,116 @@
 import type { TierRecord } from '@leggero/contract';
-import Minus from 'lucide-react-native/icons/minus';
-import Plus from 'lucide-react-native/icons/plus';
-import Trash from 'lucide-react-native/icons/trash';
+import ChevronDown from 'lucide-react-native/icons/chevron-down';
+import ChevronUp from 'lucide-react-native/icons/chevron-up';
 import { useState } from 'react';
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 
 import { newId } from '@/api/id';
 import { useCommand } from '@/api/queries';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
-import { Field } from '@/ui/Field';
 import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
+import { percent } from '@/wording/trade';
 
-const STEP = 0.01;
-const LEAST = 0.3;
-const MOST = 1;
+import { TierSheet } from './TierSheet';
 
-/** The studio's tiers: what share of nominal each fills to. */
+/** The studio's tiers in their order: what share of nominal each fills to, and what for. */
 export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
   const send = useCommand();
-  const [name, setName] = useState('');
-  const [error, setError] = useState<string>();
+  const [open, setOpen] = useState<TierRecord | null>(null);
   const [deleted, setDeleted] = useState<TierRecord | null>(null);
+  const isNew = open !== null && !tiers.some(({ id }) => id === open.id);
   const add = () => {
-    const wanted = name.trim();
-    if (wanted === '' || wanted.length > 80) return setError('Give the tier a name of 1 to 80 characters.');
     const position = Math.max(-1, ...tiers.map((tier) => tier.position)) + 1;
-    send({ name: 'createTier', body: { id: newId(), name: wanted, fraction: 0.75, purpose: '', position } });
-    setName('');
-    setError(undefined);
+    setOpen({ id: newId(), name: '', purpose: '', position, ...freeRange(tiers) });
+  };
+  const save = (tier: TierRecord) => {
+    const { id, ...change } = tier;
+    send(isNew ? { name: 'createTier', body: tier } : { name: 'changeTier', id, body: change });
+    setOpen(null);
   };
   const remove = (tier: TierRecord) => {
     send({ name: 'deleteTier', id: tier.id });
     setDeleted(tier);
+    setOpen(null);
   };
   const restore = () => {
     if (deleted) send({ name: 'createTier', body: deleted });
     setDeleted(null);
   };
+  const swap = (tier: TierRecord, other: TierRecord | undefined) => {
+    if (!other) return;
+    send({ name: 'changeTier', id: tier.id, body: { position: other.position } });
+    send({ name: 'changeTier', id: other.id, body: { position: tier.position } });
+  };
+  const ordered = [...tiers].sort((a, b) => a.position - b.position);
   return (
     <Card title="Tiers">
       <View role="list">
-        {tiers.map((tier) => (
-          <TierRow key={tier.id} tier={tier} onDelete={() => remove(tier)} />
+        {ordered.map((tier, i) => (
+          <View key={tier.id} role="listitem" className="flex-row items-center border-b border-line">
+            <Pressable
+              role="button"
+              aria-label={`Change ${tier.name}`}
+              onPress={() => setOpen(tier)}
+              className="min-h-[60px] flex-1 flex-row items-center gap-3 rounded-card px-1 active:bg-sunk"
+            >
+              <View className="flex-1">
+                <Words look="strong">{tier.name}</Words>
+                <Words look="quiet">{tier.purpose || 'no purpose noted'}</Words>
+              </View>
+              <View className="w-[92px] items-end">
+                <Words look="figure" className="text-[20px] leading-7">
+                  {percent(tier.fraction)}
+                </Words>
+                <Words look="quiet">{`${percent(tier.leastFraction)} – ${percent(tier.mostFraction)}`}</Words>
+              </View>
+            </Pressable>
+            <IconButton
+              label={`Move ${tier.name} up`}
+              icon={ChevronUp}
+              disabled={i === 0}
+              onPress={() => swap(tier, ordered[i - 1])}
+            />
+            <IconButton
+              label={`Move ${tier.name} down`}
+              icon={ChevronDown}
+              disabled={i === ordered.length - 1}
+              onPress={() => swap(tier, ordered[i + 1])}
+            />
+          </View>
         ))}
       </View>
       {deleted ? <UndoLine sentence={`${deleted.name} deleted.`} onUndo={restore} /> : null}
-      <View className="mt-3 flex-row items-start gap-3">
-        <View className="flex-1">
-          <Field
-            label="Tier to add"
-            value={name}
-            onChangeText={setName}
-            onSubmitEditing={add}
-            error={error}
-          />
-        </View>
-        <Button title="Add tier" className="mt-[26px]" onPress={add} />
-      </View>
+      <Button title="Add a tier" className="mt-3 self-start" onPress={add} />
+      {open ? (
+        <TierSheet
+          tier={open}
+          isNew={isNew}
+          others={tiers.filter(({ id }) => id !== open.id)}
+          onSave={save}
+          onDelete={() => remove(open)}
+          onClose={() => setOpen(null)}
+        />
+      ) : null}
     </Card>
   );
 }
 
-function TierRow({
-  tier: { id, name, fraction, purpose },
-  onDelete,
-}: {
-  tier: TierRecord;
-  onDelete: () => void;
-}) {
-  const send = useCommand();
-  const move = (by: number) => {
-    const moved = Math.round((fraction + by) * 100) / 100;
-    if (moved >= LEAST && moved <= MOST) send({ name: 'changeTier', id, body: { fraction: moved } });
-  };
-  return (
-    <View role="listitem" className="min-h-[56px] flex-row items-center border-b border-line">
-      <View className="flex-1">
-        <Words look="strong">{name}</Words>
-        <Words look="quiet" numberOfLines={2}>
-          {purpose || 'no purpose noted'}
-        </Words>
-      </View>
-      <IconButton
-        label={`Lower ${name}`}
-        icon={Minus}
-        disabled={fraction - STEP < LEAST}
-        onPress={() => move(-STEP)}
-      />
-      <Words look="figure" className="w-[58px] text-center text-[20px]">
-        {`${Math.round(100 * fraction)} %`}
-      </Words>
-      <IconButton
-        label={`Raise ${name}`}
-        icon={Plus}
-        disabled={fraction + STEP > MOST}
-        onPress={() => move(STEP)}
-      />
-      <IconButton label={`Delete ${name}`} icon={Trash} onPress={onDelete} />
-    </View>
-  );
+const LEAST = 0.3;
+const MOST = 1;
+
+/** The widest range that no tier covers yet; a sliver at the top when all is covered, for the artist to move. */
+function freeRange(
+  tiers: readonly TierRecord[],
+): Pick<TierRecord, 'leastFraction' | 'mostFraction' | 'fraction'> {
+  const sorted = [...tiers].sort((a, b) => a.leastFraction - b.leastFraction);
+  let best = { from: MOST - 0.02, to: MOST, size: 0 };
+  let from = LEAST;
+  for (const to of [...sorted.map(({ leastFraction }) => leastFraction), MOST]) {
+    if (to - from > best.size + 0.009) best = { from, to, size: to - from };
+    from = sorted.find(({ leastFraction }) => leastFraction === to)?.mostFraction ?? from;
+  }
+  const fraction = Math.round(50 * (best.from + best.to)) / 100;
+  return { leastFraction: best.from, mostFraction: best.to, fraction };
 }

@@ -5,13 +5,15 @@ import { G, Line, Text as SvgText, type TextProps } from 'react-native-svg';
 import { usePalette } from '../theme';
 import { CHART_FONT, MARGIN, type ChartFrame } from './frame';
 
-/** Whole inches or centimetres at the left with hairlines, whole strokes below. */
+/** Whole inches or centimetres at the left with hairlines, whole strokes or seconds below. */
 export function Axes({
   frame: { width, height, x, y, mostMm },
   unit,
+  doses,
 }: {
   frame: ChartFrame;
   unit: LengthUnit;
+  doses: 'strokes' | 'seconds';
 }) {
   const palette = usePalette();
   const unitMm = MM_PER[unit];
@@ -47,7 +49,7 @@ export function Axes({
             text={String(tick)}
           />
         ))}
-      <ChartText x={width - MARGIN.right} y={height - 1} textAnchor="end" text="strokes" />
+      <ChartText x={width - MARGIN.right} y={height - 1} textAnchor="end" text={doses} />
     </G>
   );
 }

@@ -4,13 +4,14 @@ import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
+import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 
 import type { Lengths } from '@/api/lengths';
 
 import { usePalette } from '../theme';
 import { Axes, ChartText } from './Axes';
 import { MARGIN, type ChartFrame } from './frame';
+import { DraftMark, ReadingMark, seenOf } from './marks';
 
 interface CurveChartProps {
   nominalMm: number;
@@ -18,25 +19,30 @@ interface CurveChartProps {
   fit: CalibrationFit | null;
   target?: Target | null;
   lengths: Lengths;
+  /** What doses are counted in. */
+  unit?: 'strokes' | 'seconds';
+  /** The reading as it stands on the page, not yet added. */
+  draft?: { dose: number; widthMm: number } | null;
   height?: number;
 }
 
-type SeenReading = ReadingRecord & { widthMm: number };
-
-/** Width against strokes: readings, curve, its 95 % band, where it turns oval, and the target with its strokes. */
+/** Width against dose: readings, curve, its 95 % band, where it turns oval, and the target with its strokes. */
 export function CurveChart({
   nominalMm,
   readings,
   fit,
   target = null,
   lengths,
+  unit = 'strokes',
+  draft = null,
   height = 240,
 }: CurveChartProps) {
   const [width, setWidth] = useState(0);
-  const seen = readings.filter((reading): reading is SeenReading => reading.widthMm !== null);
+  const seen = readings.flatMap(seenOf);
   const widths = seen.map(({ widthMm }) => widthMm);
-  const mostDose = Math.max(2, ...readings.map(({ dose }) => dose), target?.dose?.dose ?? 0) * 1.12;
-  const mostMm = Math.max(nominalMm, ...widths) * 1.04;
+  const mostDose =
+    Math.max(2, ...readings.map(({ dose }) => dose), target?.dose?.dose ?? 0, draft?.dose ?? 0) * 1.12;
+  const mostMm = Math.max(nominalMm, ...widths, draft?.widthMm ?? 0) * 1.04;
   const leastMm = Math.min(0.5 * nominalMm, ...widths) * 0.85;
   const frame: ChartFrame = {
     width,
@@ -64,9 +70,10 @@ export function CurveChart({
           {oval ? (
             <OvalBand frame={frame} fromMm={oval} text={`turns oval from ${lengths.bare(oval)}`} />
           ) : null}
-          <Axes frame={frame} unit={lengths.unit} />
+          <Axes frame={frame} unit={lengths.unit} doses={unit} />
           {fit ? <Curve frame={frame} fit={fit} /> : null}
           {target?.dose ? <TargetLines frame={frame} widthMm={target.widthMm} dose={target.dose} /> : null}
+          {draft ? <DraftMark frame={frame} {...draft} /> : null}
           {seen.map((reading) => (
             <ReadingMark
               key={reading.id}
@@ -165,34 +172,5 @@ function TargetLines({ frame: { height, x, y }, widthMm, dose }: TargetLinesProp
       />
       <Line x1={MARGIN.left} x2={x(dose.dose)} y1={y(widthMm)} y2={y(widthMm)} {...dashed} />
     </G>
-  );
-}
-
-function ReadingMark({
-  frame: { x, y },
-  reading,
-  setAside,
-}: {
-  frame: ChartFrame;
-  reading: SeenReading;
-  setAside: boolean;
-}) {
-  const palette = usePalette();
-  const { dose, widthMm, outcome } = reading;
-  if (setAside || outcome === 'burst') {
-    return (
-      <ChartText
-        x={x(dose)}
-        y={y(widthMm) + 6}
-        fontSize={20}
-        fill={palette.out}
-        textAnchor="middle"
-        text="×"
-      />
-    );
-  }
-  const stroke = outcome === 'hard' ? palette.edge : palette.pine;
-  return (
-    <Circle cx={x(dose)} cy={y(widthMm)} r={5} fill={palette.surface} stroke={stroke} strokeWidth={2.5} />
   );
 }

@@ -1,0 +1,5 @@
+import { BenchPage } from '@/features/bench/BenchPage';
+
+export default function Bench() {
+  return <BenchPage />;
+}

@@ -1,0 +1,5 @@
+import { TranslatePage } from '@/features/gauge/TranslatePage';
+
+export default function Translate() {
+  return <TranslatePage />;
+}

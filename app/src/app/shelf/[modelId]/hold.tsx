@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+
+import { HoldPage } from '@/features/hold/HoldPage';
+import { WithModel } from '@/features/model/WithModel';
+
+export default function Hold() {
+  const { modelId } = useLocalSearchParams<{ modelId: string }>();
+  return <WithModel modelId={modelId}>{(shown) => <HoldPage {...shown} />}</WithModel>;
+}

@@ -1,0 +1,5 @@
+import { ComparePage } from '@/features/compare/ComparePage';
+
+export default function Compare() {
+  return <ComparePage />;
+}

@@ -1,0 +1,5 @@
+import { FilesPage } from '@/features/files/FilesPage';
+
+export default function Files() {
+  return <FilesPage />;
+}

@@ -1,0 +1,5 @@
+import { FindPage } from '@/features/find/FindPage';
+
+export default function Find() {
+  return <FindPage />;
+}

@@ -1,0 +1,5 @@
+import { SheetPage } from '@/features/sheet/SheetPage';
+
+export default function Sheet() {
+  return <SheetPage />;
+}

@@ -1,0 +1,124 @@
+import type { ShelfModel, Studio, TierRecord } from '@leggero/contract';
+import { calibrationOrder, sameLine, type CalibrationTask, type Candidate } from '@leggero/core';
+import { coreBalloon } from '@leggero/contract';
+import { router } from 'expo-router';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+
+import { useKnowledge, type Knowledge } from '@/api/knowledge';
+import { useLengths } from '@/api/lengths';
+import { figureOf, firstTarget, modelName, viewModel, type ModelView } from '@/api/modelView';
+import { useShelf, useStudio, useTiers } from '@/api/queries';
+import { Aperture } from '@/ui/Aperture';
+import { Button } from '@/ui/Button';
+import { Page } from '@/ui/Page';
+import { RowLink } from '@/ui/RowLink';
+import { Empty, Failed, Loading } from '@/ui/States';
+import { Words } from '@/ui/Words';
+import { needText } from '@/wording/calibration';
+import { listed } from '@/wording/trade';
+
+/** Today's bench: what is worth calibrating first, and why. */
+export function BenchPage() {
+  const shelf = useShelf();
+  const tiers = useTiers().data;
+  const studio = useStudio().data;
+  const knowledge = useKnowledge();
+  if (!knowledge || !tiers || !studio) {
+    return (
+      <Page title="Bench">
+        {shelf.error ? (
+          <Failed sentence="The shelf could not be read." onRetry={shelf.refetch} />
+        ) : (
+          <Loading what="the bench" />
+        )}
+      </Page>
+    );
+  }
+  return <Shown knowledge={knowledge} tiers={tiers} studio={studio} />;
+}
+
+interface ShownProps {
+  knowledge: Knowledge;
+  tiers: TierRecord[];
+  studio: Studio;
+}
+
+function Shown({ knowledge, tiers, studio }: ShownProps) {
+  const { models } = knowledge;
+  const views = useMemo(
+    () => new Map(models.map((model) => [model.id, viewModel({ model, knowledge, tiers, studio })])),
+    [models, knowledge, tiers, studio],
+  );
+  const tasks = useMemo(
+    () => calibrationOrder(models.map((model) => candidateOf(model, views.get(model.id)!, models))),
+    [models, views],
+  );
+  if (models.length === 0) {
+    return (
+      <Page title="Bench">
+        <Empty
+          sentence="Put the first balloon on the shelf, and the bench tells what to calibrate."
+          action={
+            <Button title="Add a balloon" look="primary" tall onPress={() => router.navigate('/shelf/new')} />
+          }
+        />
+      </Page>
+    );
+  }
+  return (
+    <Page title="Bench" subtitle="What to do next">
+      <View className="w-full max-w-[640px] gap-3">
+        <Words look="heading" level={2}>
+          Worth calibrating first
+        </Words>
+        {tasks.length === 0 ? (
+          <Words>Every balloon on the shelf is known well enough for its targets.</Words>
+        ) : (
+          tasks.map((task) => (
+            <TaskRow
+              key={task.id}
+              task={task}
+              model={models.find(({ id }) => id === task.id)!}
+              view={views.get(task.id)!}
+            />
+          ))
+        )}
+      </View>
+    </Page>
+  );
+}
+
+function TaskRow({ task, model, view }: { task: CalibrationTask; model: ShelfModel; view: ModelView }) {
+  const { text } = useLengths();
+  const widthMm = firstTarget(view)?.target.widthMm ?? model.nominalMm;
+  const why = listed(task.reasons.map((reason) => needText(reason, text)));
+  return (
+    <RowLink
+      href={`/shelf/${model.id}/reading`}
+      title={`${modelName(model)}, ${model.colourName}`}
+      note={`${why.charAt(0).toUpperCase()}${why.slice(1)}.`}
+    >
+      <Aperture {...figureOf(model, view.curve, widthMm)} size={56} label={model.colourName} />
+    </RowLink>
+  );
+}
+
+const DAY_MS = 86_400_000;
+
+function candidateOf(model: ShelfModel, view: ModelView, models: readonly ShelfModel[]): Candidate {
+  const { fit, curve, targets } = view;
+  const last = view.calibration?.readings.at(-1)?.takenAt;
+  return {
+    id: model.id,
+    nominalMm: model.nominalMm,
+    fit,
+    curve,
+    wanted: targets.map(({ target }) => target),
+    uses: model.uses,
+    sizesThatLearn: models.filter(
+      (other) => other.calibrations.length === 0 && sameLine(model, coreBalloon(other)),
+    ).length,
+    daysSince: last ? Math.floor((Date.now() - Date.parse(last)) / DAY_MS) : null,
+  };
+}

@@ -1,0 +1,108 @@
+import { modelAtWidth, type ModelAtWidth } from '@leggero/core';
+import { useWindowDimensions, View } from 'react-native';
+
+import { useLengths } from '@/api/lengths';
+import { comparedModel, figureOf, modelName } from '@/api/modelView';
+import { Aperture } from '@/ui/Aperture';
+import { useWide } from '@/ui/layout';
+import { Words } from '@/ui/Words';
+import { doseText, dosed, percent } from '@/wording/trade';
+
+import type { Compared } from './ComparePage';
+
+interface SideBySideProps {
+  first: Compared;
+  second: Compared;
+  widthMm: number;
+}
+
+/** Both balloons to one scale, and line by line what differs. */
+export function SideBySide({ first, second, widthMm }: SideBySideProps) {
+  const { text } = useLengths();
+  const window = useWindowDimensions();
+  const wide = useWide();
+  const both = [first, second].map((compared) => {
+    const at = modelAtWidth({ model: comparedModel(compared.model, compared.view), widthMm });
+    return { ...compared, at: at.ok ? at.value : null };
+  });
+  const most = wide ? 240 : (window.width - 60) / 2;
+  const largest = Math.max(first.model.nominalMm, second.model.nominalMm);
+  const rows = ROWS.map(({ name, of }) => ({
+    name,
+    cells: both.map(({ at, view }) => (at ? of(at, view.curve?.inflator ?? 'hand', text) : '–')),
+  }));
+  return (
+    <View className="gap-2">
+      <View className="flex-row items-end gap-3">
+        {both.map(({ model, view }) => (
+          <View key={model.id} className="flex-1 items-center gap-1">
+            <Aperture
+              {...figureOf(model, view.curve, widthMm)}
+              size={(most * model.nominalMm) / largest}
+              label={`${modelName(model)}, ${model.colourName}, ${text(widthMm)} across in the outline of its nominal size`}
+            />
+            <Words look="strong" className="text-center">
+              {modelName(model)}
+            </Words>
+            <Words look="quiet" className="text-center">
+              {`${model.colourName} · ${view.fit ? 'measured' : view.estimate ? 'estimated' : 'rule of thumb'}`}
+            </Words>
+          </View>
+        ))}
+      </View>
+      <View role="table" aria-label="Side by side" className="rounded-card border border-line bg-surface">
+        {rows.map(({ name, cells }) => (
+          <View key={name} role="row" className="flex-row items-center gap-2 border-b border-line px-3 py-2">
+            <Words role="rowheader" look="quiet" className="w-[84px]">
+              {name}
+            </Words>
+            {cells.map((cell, i) => (
+              <Words key={both[i]!.model.id} role="cell" className="flex-1 tabular-nums">
+                {cell}
+              </Words>
+            ))}
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+type Kind = Parameters<typeof dosed>[1];
+type Write = (mm: number) => string;
+
+const ROWS: readonly { name: string; of: (at: ModelAtWidth, kind: Kind, text: Write) => string }[] = [
+  { name: 'Of nominal', of: ({ fraction }) => percent(fraction) },
+  {
+    name: 'Dose',
+    of: ({ dose, doseLow, doseHigh }, kind) =>
+      dose === null || doseLow === null || doseHigh === null
+        ? 'not known'
+        : `${dosed(dose, kind)} (${doseText(doseLow, 'timed')}–${doseText(doseHigh, 'timed')})`,
+  },
+  {
+    name: 'Shape',
+    of: ({ aspect, aspectSd }) =>
+      aspect === null
+        ? 'not known'
+        : `${aspect.toFixed(2)} as high as wide, ±${(1.96 * aspectSd).toFixed(2)}`,
+  },
+  {
+    name: 'Turns oval',
+    of: ({ roundLimit }, _, text) =>
+      roundLimit.kind === 'shown'
+        ? text(roundLimit.widthMm)
+        : roundLimit.kind === 'above'
+          ? `above ${text(roundLimit.widthMm)}`
+          : roundLimit.kind === 'below'
+            ? `below ${text(roundLimit.widthMm)}`
+            : 'not known',
+  },
+  { name: 'Spread', of: ({ spreadMm }) => (spreadMm === null ? 'not known' : `±${spreadMm.toFixed(1)} mm`) },
+  { name: 'Loss a day', of: ({ lostADayMm }) => `${lostADayMm.toFixed(1)} mm` },
+  {
+    name: 'Bursts',
+    of: ({ bursts }) =>
+      bursts === null ? 'none filled' : `${percent(bursts.share)} (up to ${percent(bursts.high)})`,
+  },
+];

@@ -1,0 +1,85 @@
+import type { ImportReport } from '@leggero/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { ApiError } from '@/api/client';
+import { chooseFile } from '@/api/download';
+import { useRefresh } from '@/api/queries';
+import { sendReadingFile, type ImportStep } from '@/api/readingFile';
+import { Button } from '@/ui/Button';
+import { Card } from '@/ui/Card';
+import { Progress } from '@/ui/Progress';
+import { Words } from '@/ui/Words';
+import { IMPORT_PHASES } from '@/wording/files';
+import { counted } from '@/wording/trade';
+
+import { ImportPreview } from './ImportPreview';
+
+/** A file of readings: chosen, looked at, then imported whole or not at all. */
+export function ImportCard() {
+  const refresh = useRefresh();
+  const [file, setFile] = useState<File | null>(null);
+  const [report, setReport] = useState<ImportReport | null>(null);
+  const [step, setStep] = useState<ImportStep | null>(null);
+  const [failed, setFailed] = useState('');
+
+  const send = async (chosen: File, write: boolean) => {
+    setFailed('');
+    try {
+      setReport(await sendReadingFile(chosen, { write, onStep: setStep }));
+      if (write) refresh();
+    } catch (error) {
+      const away = error instanceof ApiError && error.passing;
+      setFailed(
+        away
+          ? 'The records are out of reach just now. Nothing was imported; try again.'
+          : (error as Error).message,
+      );
+    } finally {
+      setStep(null);
+    }
+  };
+  const choose = async () => {
+    const chosen = await chooseFile('.csv,text/csv');
+    if (!chosen) return;
+    setFile(chosen);
+    setReport(null);
+    await send(chosen, false);
+  };
+  const ready = file && report && !report.written && report.problemCount === 0 && report.added > 0;
+  return (
+    <Card title="Readings in">
+      <View className="gap-3">
+        <Words look="quiet">
+          A CSV file with a line for each reading. Nothing is imported before you have seen what it would do.
+        </Words>
+        {step ? <Progress label={IMPORT_PHASES[step.phase]} share={step.share} /> : null}
+        {report && file ? <ImportPreview report={report} fileName={file.name} /> : null}
+        {failed ? (
+          <Words look="error" role="alert">
+            {failed}
+          </Words>
+        ) : null}
+        <View className="flex-row gap-3">
+          <Button
+            title={file ? 'Choose another file' : 'Choose a CSV file'}
+            tall
+            className="flex-1"
+            disabled={step !== null}
+            onPress={() => void choose()}
+          />
+          {ready ? (
+            <Button
+              title={`Import ${counted(report.added, 'reading')}`}
+              look="primary"
+              tall
+              className="flex-1"
+              disabled={step !== null}
+              onPress={() => void send(file, true)}
+            />
+          ) : null}
+        </View>
+      </View>
+    </Card>
+  );
+}

@@ -1,0 +1,114 @@
+import type { HoldTestRecord } from '@leggero/contract';
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { newId, nowUtc } from '@/api/id';
+import { useLengths } from '@/api/lengths';
+import { modelName } from '@/api/modelView';
+import { useCommand } from '@/api/queries';
+import type { ShownModel } from '@/features/model/WithModel';
+import { Button } from '@/ui/Button';
+import { Card } from '@/ui/Card';
+import { Labelled } from '@/ui/Field';
+import { useWide } from '@/ui/layout';
+import { LengthEntry } from '@/ui/LengthEntry';
+import { Page } from '@/ui/Page';
+import { Segmented } from '@/ui/Segmented';
+import { SwitchRow } from '@/ui/SwitchRow';
+import { Words } from '@/ui/Words';
+import { TIE_ADVICE } from '@/wording/cautions';
+
+import { HoldChart } from './HoldChart';
+import { HoldTestCard } from './HoldTestCard';
+
+const WRAPS = [
+  { value: '1', title: 'Once' },
+  { value: '2', title: 'Twice' },
+] as const;
+
+/** Balloons left standing: tie one, measure it again later, and targets know what a night costs. */
+export function HoldPage(shown: ShownModel) {
+  const { model, view } = shown;
+  const wide = useWide();
+  const tests = model.holdTests;
+  const chart =
+    tests.length > 0 ? (
+      <Card title="Width kept">
+        <HoldChart tests={tests} />
+      </Card>
+    ) : null;
+  const list = tests.map((test) => <HoldTestCard key={test.id} test={test} />);
+  const start = <StartTest key={tests.length} {...shown} />;
+  return (
+    <Page title={modelName(model)} subtitle="Hold tests" back={`/shelf/${model.id}`}>
+      {wide ? (
+        <View className="flex-row items-start gap-5">
+          <View className="flex-1 gap-4">
+            {chart}
+            {list}
+          </View>
+          <View className="flex-1 gap-4">{start}</View>
+        </View>
+      ) : (
+        <>
+          {chart}
+          {list}
+          {start}
+        </>
+      )}
+      <Words look="quiet">
+        {view.hold.tests > 0
+          ? TIE_ADVICE
+          : `Until a test says otherwise the loss is taken from memory. ${TIE_ADVICE}`}
+      </Words>
+    </Page>
+  );
+}
+
+/** A freshly tied balloon and its width. */
+function StartTest({ model }: ShownModel) {
+  const lengths = useLengths();
+  const send = useCommand();
+  const [widthMm, setWidthMm] = useState(
+    Math.round((0.86 * model.nominalMm) / lengths.stepMm) * lengths.stepMm,
+  );
+  const [wraps, setWraps] = useState<HoldTestRecord['wraps']>(2);
+  const [stuffed, setStuffed] = useState(false);
+  const start = () =>
+    send({
+      name: 'createHoldTest',
+      body: {
+        id: newId(),
+        modelId: model.id,
+        wraps,
+        stuffed,
+        startedAt: nowUtc(),
+        firstReadingId: newId(),
+        firstWidthMm: widthMm,
+      },
+    });
+  return (
+    <Card title="Start a test">
+      <View className="gap-4">
+        <LengthEntry
+          label="Width at the knot"
+          value={widthMm}
+          least={0.3 * model.nominalMm}
+          most={1.1 * model.nominalMm}
+          lengths={lengths}
+          onChange={setWidthMm}
+        />
+        <Labelled label="Neck wrapped">
+          <Segmented
+            label="Neck wrapped"
+            options={WRAPS}
+            value={wraps === 1 ? '1' : '2'}
+            onChange={(value) => setWraps(value === '1' ? 1 : 2)}
+          />
+        </Labelled>
+        <SwitchRow label="Another balloon inside" value={stuffed} onChange={setStuffed} />
+        <Button title="Start the test" look="primary" tall onPress={start} />
+      </View>
+    </Card>
+  );
+}

@@ -1,0 +1,52 @@
+import { chooseNominal } from '@leggero/core';
+import { View } from 'react-native';
+
+import { useLengths } from '@/api/lengths';
+import { figureOf, modelName, type TierTarget } from '@/api/modelView';
+import { Aperture } from '@/ui/Aperture';
+import { RowLink } from '@/ui/RowLink';
+import { Words } from '@/ui/Words';
+import { percent } from '@/wording/trade';
+
+import type { ShownModel } from './WithModel';
+
+interface NominalProposalProps extends ShownModel {
+  chosen: TierTarget;
+  daysStanding: number;
+}
+
+const PROPOSED = 2;
+/** Cautions that say the nominal is the wrong one. */
+const WRONG = new Set(['nominal-too-small', 'nominal-too-large', 'smaller-than-useful', 'below-tier']);
+
+/** When the width wanted does not suit this nominal: balloons of the shelf which do. */
+export function NominalProposal({ model, knowledge, chosen, daysStanding }: NominalProposalProps) {
+  const { text } = useLengths();
+  const { target, tier } = chosen;
+  if (!target.cautions.some(({ code }) => WRONG.has(code))) return null;
+  const wantedMm = tier.fraction * model.nominalMm;
+  const others = knowledge.models.filter(
+    ({ id, nominalMm, kind }) => id !== model.id && nominalMm !== model.nominalMm && kind === model.kind,
+  );
+  const choice = chooseNominal({ widthMm: wantedMm, daysStanding, models: others });
+  const suited = choice.ok ? choice.value.suited.slice(0, PROPOSED) : [];
+  return (
+    <View className="gap-2">
+      <Words look="label">
+        {suited.length > 0
+          ? `For ${text(wantedMm)} these suit better:`
+          : `No other balloon on the shelf suits ${text(wantedMm)} for so long.`}
+      </Words>
+      {suited.map(({ model: other, fraction }) => (
+        <RowLink
+          key={other.id}
+          href={`/shelf/${other.id}`}
+          title={`${modelName(other)}, ${other.colourName}`}
+          note={`${percent(fraction)} of its nominal`}
+        >
+          <Aperture {...figureOf(other, null, wantedMm)} size={44} label={other.colourName} />
+        </RowLink>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,56 @@
+import { matchNozzle, roundDose } from '@leggero/core';
+import { View } from 'react-native';
+
+import { useLengths } from '@/api/lengths';
+import { bestHole, type SizerChoice } from '@/api/modelView';
+import { Tool } from '@/ui/Tool';
+import { doseText } from '@/wording/trade';
+
+import type { ShownModel } from './WithModel';
+import type { TierTarget } from '@/api/modelView';
+
+/** The tools that reach a target, side by side: hole, dose, tape. */
+export function TargetTools({ view, sizers, chosen }: ShownModel & { chosen: TierTarget }) {
+  const lengths = useLengths();
+  const { target } = chosen;
+  return (
+    <View className="flex-row gap-2">
+      <HoleTool choice={bestHole(sizers, target.widthMm)} none={sizers.length === 0} />
+      <DoseTool view={view} target={target} />
+      <Tool
+        title="Tape around"
+        figure={lengths.bare(target.circumferenceMm)}
+        note={lengths.unit === 'in' ? 'inches' : 'cm'}
+      />
+    </View>
+  );
+}
+
+const TITLES = { hand: 'Pump strokes', timed: 'Seconds', twin: 'Seconds L · R' } as const;
+
+function DoseTool({
+  view: { fit, curve },
+  target: { dose },
+}: Pick<ShownModel, 'view'> & Pick<TierTarget, 'target'>) {
+  const lengths = useLengths();
+  const kind = curve?.inflator ?? 'hand';
+  if (!dose) return <Tool title={TITLES[kind]} figure="–" note="after a reading" />;
+  const note = `lands ${lengths.bare(dose.nextLowMm)}–${lengths.bare(dose.nextHighMm)}`;
+  if (kind !== 'twin' || !fit || fit.nozzleVolumeL === 0) {
+    return <Tool title={TITLES[kind]} figure={doseText(dose.dose, kind)} note={note} />;
+  }
+  // Half of the imbalance to either side: left and right then fill alike.
+  const share = matchNozzle({ fit, dose: 1, nozzle: 'left' });
+  const sides = [dose.dose / Math.sqrt(share), dose.dose * Math.sqrt(share)];
+  const [left = '', right = ''] = sides.map((seconds) => doseText(roundDose({ dose: seconds, kind }), kind));
+  return <Tool title={TITLES[kind]} figure={left === right ? left : `${left}·${right}`} note={note} />;
+}
+
+function HoleTool({ choice, none }: { choice: SizerChoice | null; none: boolean }) {
+  const lengths = useLengths();
+  if (!choice)
+    return <Tool title="Sizer hole" figure="–" note={none ? 'no sizer yet' : 'none is large enough'} />;
+  const { hole } = choice.choice;
+  const how = choice.choice.how === 'gap' ? `leave ${lengths.bare(choice.choice.gapMm)} gap` : 'just passes';
+  return <Tool title="Sizer hole" figure={hole.label} note={how} />;
+}

@@ -1,0 +1,100 @@
+import { useLocalSearchParams } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+
+import { fileName, keepFile } from '@/api/download';
+import { useKnowledge } from '@/api/knowledge';
+import { useLengths } from '@/api/lengths';
+import { viewModel } from '@/api/modelView';
+import { useSizers, useStudio, useTiers } from '@/api/queries';
+import { Button } from '@/ui/Button';
+import { useWide } from '@/ui/layout';
+import { Page } from '@/ui/Page';
+import { Empty, Loading } from '@/ui/States';
+import { Words } from '@/ui/Words';
+import { counted } from '@/wording/trade';
+
+import { makePdf } from './makePdf';
+import { PaperSheet } from './PaperSheet';
+import { sheetOf } from './sheetOf';
+
+/** Target sheets as they are printed: of one balloon, or of the whole shelf. */
+export function SheetPage() {
+  const { model: modelId } = useLocalSearchParams<{ model?: string }>();
+  const lengths = useLengths();
+  const wide = useWide();
+  const tiers = useTiers().data;
+  const studio = useStudio().data;
+  const sizers = useSizers().data;
+  const knowledge = useKnowledge();
+  const [busy, setBusy] = useState(false);
+  const [failed, setFailed] = useState('');
+  const { unit, stepMm } = lengths;
+  const sheets = useMemo(() => {
+    if (!knowledge || !tiers || !studio || !sizers) return null;
+    return knowledge.models
+      .filter(({ id }) => modelId === undefined || id === modelId)
+      .map((model) => {
+        const view = viewModel({ model, knowledge, tiers, studio });
+        return sheetOf({ model, view, sizers, lengths, daysStanding: studio.daysStanding });
+      });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- lengths are what unit and step make them
+  }, [knowledge, tiers, studio, sizers, modelId, unit, stepMm]);
+  const back = modelId ? `/shelf/${modelId}` : wide ? undefined : '/shelf';
+  if (!sheets || !studio) {
+    return (
+      <Page title="Target sheets" back={back}>
+        <Loading what="the sheets" />
+      </Page>
+    );
+  }
+  const save = async () => {
+    setBusy(true);
+    setFailed('');
+    try {
+      const bytes = await makePdf({ sheets, studio: studio.name, paper: unit === 'cm' ? 'a4' : 'letter' });
+      const name = fileName(`target sheet ${sheets.length === 1 ? sheets[0]!.title : studio.name}`, 'pdf');
+      keepFile(bytes as BlobPart, { name, type: 'application/pdf' });
+    } catch {
+      setFailed('The PDF could not be drawn. Print the page instead.');
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <Page
+      title="Target sheets"
+      subtitle={counted(sheets.length, 'balloon')}
+      back={back}
+      actions={
+        sheets.length > 0 ? (
+          <>
+            <Button title="Print" tall className="flex-1" onPress={() => window.print()} />
+            <Button
+              title={busy ? 'Drawing…' : 'Save as PDF'}
+              look="primary"
+              tall
+              className="flex-1"
+              disabled={busy}
+              onPress={() => void save()}
+            />
+          </>
+        ) : undefined
+      }
+    >
+      {failed ? (
+        <Words look="error" role="alert">
+          {failed}
+        </Words>
+      ) : null}
+      {sheets.length === 0 ? (
+        <Empty sentence="Put a balloon on the shelf, and its targets can be printed." />
+      ) : null}
+      <View className="w-full max-w-[760px] gap-4">
+        {sheets.map((sheet) => (
+          <PaperSheet key={sheet.id} sheet={sheet} />
+        ))}
+      </View>
+    </Page>
+  );
+}

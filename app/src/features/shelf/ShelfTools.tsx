@@ -1,0 +1,19 @@
+import { View } from 'react-native';
+
+import { RowLink } from '@/ui/RowLink';
+
+/** What the whole shelf is good for, below its balloons. */
+export function ShelfTools() {
+  return (
+    <View className="mt-2 gap-2">
+      <RowLink
+        href="/shelf/find"
+        title="Find a balloon for a width"
+        note="Which nominal suits, and which does not"
+      />
+      <RowLink href="/shelf/compare" title="Compare two balloons" note="Or let one stand in for the other" />
+      <RowLink href="/shelf/sheet" title="Target sheets" note="Print, or save as PDF" />
+      <RowLink href="/shelf/files" title="Readings as files" note="In and out: CSV and whole calibrations" />
+    </View>
+  );
+}

@@ -1,0 +1,100 @@
+import { ok, problem, type Result } from '../result';
+import { TRADE } from '../trade';
+
+/** How a balloon was closed. */
+export interface Closing {
+  /** Turns of the neck before the knot. */
+  wraps: 1 | 2;
+  /** One balloon inside another. */
+  stuffed: boolean;
+}
+
+/** One balloon left standing and measured again. */
+export interface HoldTest extends Closing {
+  /** Hours since it was tied, and the width then; one at 0 hours is needed. */
+  readings: readonly { hours: number; widthMm: number }[];
+}
+
+/** How fast width goes. */
+export interface HoldRate {
+  /** Share of the width lost an hour. */
+  perHour: number;
+  /** Its standard uncertainty. */
+  sd: number;
+  /** Hold tests it rests on; 0 when it is the default. */
+  tests: number;
+}
+
+export type HoldProblemCode = 'no-first-width' | 'bad-hours' | 'bad-width' | 'grew';
+
+/** A year: no hold test is longer. */
+const MOST_HOURS = 8760;
+/** A balloon cannot gain width by standing; a tape may misread by this share. */
+const MISREAD = 0.04;
+
+/** The first thing about a hold test that cannot be, with its field; `null` when it can be used. */
+export function holdTestProblem({ readings }: HoldTest): ReturnType<typeof problem<HoldProblemCode>> | null {
+  const first = readings.find(({ hours }) => hours === 0);
+  if (!first) return problem('no-first-width', { field: 'readings' });
+  for (const [i, { hours, widthMm }] of readings.entries()) {
+    if (!(hours >= 0 && hours <= MOST_HOURS)) return problem('bad-hours', { field: `readings.${i}.hours` });
+    if (!(widthMm > 0 && Number.isFinite(widthMm))) {
+      return problem('bad-width', { field: `readings.${i}.widthMm` });
+    }
+    if (widthMm > first.widthMm * (1 + MISREAD)) return problem('grew', { field: `readings.${i}.widthMm` });
+  }
+  return null;
+}
+
+/** The rate assumed for a closing before any hold test. */
+export function defaultHoldRate({ wraps, stuffed }: Closing): HoldRate {
+  const { once, twice, stuffedShare } = TRADE.holdLossPerHour.value;
+  const perHour = (wraps === 2 ? twice : once) * (stuffed ? stuffedShare : 1);
+  return { perHour, sd: perHour * TRADE.holdLossSdShare.value, tests: 0 };
+}
+
+/**
+ * The rate for a closing from hold tests closed the same way: ln(width / first width) = -rate x hours, a line through
+ * the first width by weighted least squares, joined with the default by inverse variance, so that one balloon does not count for all.
+ *
+ * Problems: those of `holdTestProblem`, with the field `tests.<i>.…`.
+ */
+export function fitHold({
+  tests,
+  closing,
+}: {
+  tests: readonly HoldTest[];
+  closing: Closing;
+}): Result<HoldRate, HoldProblemCode> {
+  const assumed = defaultHoldRate(closing);
+  let weight = 1 / assumed.sd ** 2;
+  let sum = assumed.perHour * weight;
+  let used = 0;
+  for (const [i, test] of tests.entries()) {
+    const bad = holdTestProblem(test);
+    if (bad) return { ok: false, problem: { ...bad.problem, field: `tests.${i}.${bad.problem.field}` } };
+    const later = test.readings.filter(({ hours }) => hours > 0);
+    const first = test.readings.find(({ hours }) => hours === 0);
+    if (!first || test.wraps !== closing.wraps || test.stuffed !== closing.stuffed || later.length === 0) {
+      continue;
+    }
+    used += 1;
+    // The first width is in every ratio: its own error adds to each, and is shared out over the readings.
+    const relative = TRADE.measureSdMm.value.tape / first.widthMm;
+    const squares = later.reduce((total, { hours }) => total + hours * hours, 0);
+    const rate =
+      later.reduce((total, { hours, widthMm }) => total - hours * Math.log(widthMm / first.widthMm), 0) /
+      squares;
+    const hoursSum = later.reduce((total, { hours }) => total + hours, 0);
+    const variance = relative ** 2 * (1 / squares + (hoursSum / squares) ** 2);
+    const between = (assumed.perHour * TRADE.holdBetweenShare.value) ** 2;
+    weight += 1 / (variance + between);
+    sum += rate / (variance + between);
+  }
+  return ok({ perHour: Math.max(0, sum / weight), sd: 1 / Math.sqrt(weight), tests: used });
+}
+
+/** The share of its width that a balloon keeps after `hours`. */
+export function keptShare({ rate, hours }: { rate: HoldRate; hours: number }): number {
+  return Math.exp(-rate.perHour * hours);
+}

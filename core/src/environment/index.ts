@@ -1,0 +1,3 @@
+export * from './atmosphere';
+export * from './hold';
+export * from './surroundings';

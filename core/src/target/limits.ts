@@ -1,0 +1,62 @@
+import type { Finish } from '../balloon';
+import type { CalibrationFit, DoseCurve } from '../calibration';
+import { TRADE } from '../trade';
+import { standingFraction } from './standing';
+
+/** What a limit does to a target: holds it, nearly does, or leaves room. */
+export const LIMIT_STATES = ['acts', 'near', 'room'] as const;
+export type LimitState = (typeof LIMIT_STATES)[number];
+
+/** Limits that hold a target down. `limitMm` is the largest width they allow. */
+export type UpperLimit =
+  /** `from` tells whether it was seen on this balloon or on its line's other sizes. */
+  | { code: 'round-limit'; limitMm: number; sdMm: number; from: 'own' | 'line' }
+  | { code: 'standing'; days: number; fraction: number; limitMm: number }
+  | { code: 'felt-hard'; seenMm: number; limitMm: number }
+  | { code: 'burst'; seenMm: number; limitMm: number };
+
+/** The limit that holds a target up: below it the neck hangs out, or a mirror finish loses its shine. */
+export interface LowerLimit {
+  code: 'smallest-useful';
+  why: 'neck' | 'shine';
+  fraction: number;
+  limitMm: number;
+}
+
+/** Every upper limit that is known of a balloon. */
+export function upperLimits({
+  nominalMm,
+  fit,
+  curve,
+  daysStanding,
+}: {
+  nominalMm: number;
+  fit: CalibrationFit | null;
+  curve: DoseCurve | null;
+  daysStanding: number;
+}): UpperLimit[] {
+  const fraction = standingFraction({ days: daysStanding });
+  const limits: UpperLimit[] = [
+    { code: 'standing', days: daysStanding, fraction, limitMm: fraction * nominalMm },
+  ];
+  const roundLimit = curve?.shape.roundLimit;
+  if (roundLimit?.kind === 'shown') {
+    const { widthMm: limitMm, sdMm } = roundLimit;
+    limits.push({ code: 'round-limit', limitMm, sdMm, from: fit ? 'own' : 'line' });
+  }
+  const { hardMm, burstMm } = fit?.limits ?? { hardMm: null, burstMm: null };
+  if (hardMm !== null) {
+    limits.push({ code: 'felt-hard', seenMm: hardMm, limitMm: hardMm * TRADE.hardMargin.value });
+  }
+  if (burstMm !== null) {
+    limits.push({ code: 'burst', seenMm: burstMm, limitMm: burstMm * TRADE.burstMargin.value });
+  }
+  return limits;
+}
+
+/** The smallest useful width of a balloon. */
+export function lowerLimit({ nominalMm, finish }: { nominalMm: number; finish: Finish }): LowerLimit {
+  const why = finish === 'mirror' ? 'shine' : 'neck';
+  const fraction = why === 'shine' ? TRADE.smallestShine.value : TRADE.smallestFraction.value;
+  return { code: 'smallest-useful', why, fraction, limitMm: fraction * nominalMm };
+}

@@ -1,0 +1,190 @@
+import {
+  BALLOON_KINDS, FINISHES, NOZZLES, OUTCOMES, parseLength, readingProblem, SHAPES, WAYS, type InflatorKind, type Reading,
+  type ReadingProblemCode,
+} from '@leggero/core'; // prettier-ignore
+import { idSchema, modelCreateSchema, nameSchema } from '@leggero/contract';
+
+import type { Layout, LengthColumn, PlainColumn } from './columns';
+
+/** One line as understood. */
+export interface ReadLine {
+  line: number;
+  model: {
+    line: string;
+    kind: (typeof BALLOON_KINDS)[number];
+    nominalMm: number;
+    finish: (typeof FINISHES)[number];
+    colourName: string;
+  };
+  inflator: { name: string | null; kind: InflatorKind };
+  preStretched: boolean;
+  roundedOff: boolean;
+  /** What the file calls the calibration; an id or any word. */
+  calibration: string | null;
+  takenAt: Date | null;
+  readingId: string | null;
+  reading: Reading;
+}
+
+/** A cell that cannot be used. */
+export class CellProblem extends Error {
+  constructor(
+    readonly column: string | null,
+    reason: string,
+  ) {
+    super(reason);
+  }
+}
+
+const REASONS: Record<ReadingProblemCode, string> = {
+  'bad-dose': 'A dose lies above 0 and up to 200.',
+  'bad-width': 'This balloon cannot be that wide: check the unit of the column.',
+  'bad-height': 'A balloon of this width cannot be that high.',
+  'bad-uncertainty': 'An uncertainty is above 0 and below the nominal size.',
+  'bad-bracket': 'This balloon does not fit holes of that size: check the unit of the column.',
+  'bracket-upside-down':
+    'It stops at the smaller hole and passes the larger one: these two are the other way round.',
+};
+const COLUMN_OF: Record<string, string> = {
+  dose: 'dose',
+  widthMm: 'width',
+  heightMm: 'height',
+  sdMm: 'uncertainty',
+  stopsMm: 'stops at',
+  passesMm: 'passes',
+};
+
+/** Understands one line, or throws a `CellProblem`. */
+export function readLine(cells: readonly string[], layout: Layout, line: number): ReadLine {
+  const row = new Cells(cells, layout);
+  const { amount, kind: doseKind } = row.dose();
+  const nominalMm = row.length('nominal');
+  if (nominalMm === undefined) throw new CellProblem('nominal', 'The nominal size is missing.');
+  const nozzle = row.choice('nozzle', NOZZLES);
+  const widthMm = row.length('width');
+  const stopsMm = row.length('stops at');
+  const passesMm = row.length('passes');
+  if ((stopsMm === undefined) !== (passesMm === undefined)) {
+    throw new CellProblem(
+      stopsMm === undefined ? 'stops at' : 'passes',
+      'Both holes are needed: where it stops, and where it passes.',
+    );
+  }
+  if (widthMm !== undefined && stopsMm !== undefined) {
+    throw new CellProblem('width', 'Give a width or two holes, not both.');
+  }
+  const bracket = stopsMm !== undefined && passesMm !== undefined ? { stopsMm, passesMm } : undefined;
+  const reading: Reading = {
+    dose: amount,
+    widthMm,
+    bracket,
+    way: bracket ? 'bracket' : (row.choice('way', WAYS) ?? 'tape'),
+    nozzle,
+    heightMm: row.length('height'),
+    sdMm: row.length('uncertainty'),
+    shape: row.choice('shape', SHAPES),
+    outcome: row.choice('felt', OUTCOMES) ?? 'ok',
+  };
+  const bad = readingProblem({ reading, nominalMm });
+  if (bad) throw new CellProblem(COLUMN_OF[bad.field ?? ''] ?? null, REASONS[bad.code]);
+  return {
+    line,
+    model: row.model(nominalMm),
+    inflator: { name: row.text('inflator'), kind: nozzle ? 'twin' : doseKind },
+    preStretched: row.yes('pre-stretched'),
+    roundedOff: row.yes('rounded off'),
+    calibration: row.text('calibration'),
+    takenAt: row.instant('taken at (UTC)'),
+    readingId: row.id('reading'),
+    reading,
+  };
+}
+
+/** The cells of one line by the names of their columns. */
+class Cells {
+  constructor(
+    private readonly cells: readonly string[],
+    private readonly layout: Layout,
+  ) {}
+
+  private at(index: number | undefined): string {
+    return index === undefined ? '' : (this.cells[index] ?? '').trim();
+  }
+
+  /** A text cell; the mark that keeps a spreadsheet from calculating it is taken off again. */
+  text(column: PlainColumn): string | null {
+    const text = this.at(this.layout.plain[column]).replace(/^'(?=[=+\-@\t\r])/, '');
+    return text === '' ? null : text;
+  }
+
+  choice<const Value extends string>(column: PlainColumn, values: readonly Value[]): Value | undefined {
+    const text = this.text(column)?.toLowerCase();
+    if (text === undefined) return undefined;
+    const value = values.find((each) => each === text);
+    if (!value) throw new CellProblem(column, `“${text}” is none of: ${values.join(', ')}.`);
+    return value;
+  }
+
+  yes(column: PlainColumn): boolean {
+    return this.choice(column, ['yes', 'no', 'true', 'false', '1', '0'])?.match(/^(yes|true|1)$/) != null;
+  }
+
+  length(column: LengthColumn): number | undefined {
+    const place = this.layout.lengths[column];
+    const text = this.at(place?.at);
+    if (!place || text === '') return undefined;
+    const parsed = parseLength({ text, unit: place.unit });
+    if (!parsed.ok) throw new CellProblem(column, `“${text}” cannot be read as a length.`);
+    return Math.round(parsed.value * 1e4) / 1e4;
+  }
+
+  dose(): { amount: number; kind: 'hand' | 'timed' } {
+    const filled = this.layout.doses.filter(({ at }) => this.at(at) !== '');
+    const [first] = filled;
+    if (!first) throw new CellProblem('dose', 'The dose is missing.');
+    if (filled.length > 1) throw new CellProblem('dose', 'Give strokes or seconds, not both.');
+    const text = this.at(first.at);
+    if (!/^\d+([.,]\d+)?$/.test(text)) throw new CellProblem('dose', `“${text}” cannot be read as a number.`);
+    return { amount: Number(text.replace(',', '.')), kind: first.kind };
+  }
+
+  model(nominalMm: number): ReadLine['model'] {
+    const line = nameSchema.safeParse(this.text('line') ?? '');
+    if (!line.success)
+      throw new CellProblem('line', 'The maker’s line is missing or longer than 80 characters.');
+    if (!modelCreateSchema.shape.nominalMm.safeParse(nominalMm).success) {
+      throw new CellProblem(
+        'nominal',
+        'Nominal sizes from 1 to 98 in are possible: check the unit of the column.',
+      );
+    }
+    const colourName = this.text('colour') ?? 'unnamed';
+    if (colourName.length > 40) throw new CellProblem('colour', 'A colour’s name has up to 40 characters.');
+    const kind = this.choice('kind', BALLOON_KINDS) ?? 'round';
+    return {
+      line: line.data,
+      kind,
+      nominalMm,
+      finish: this.choice('finish', FINISHES) ?? 'matte',
+      colourName,
+    };
+  }
+
+  instant(column: PlainColumn): Date | null {
+    const text = this.text(column);
+    if (text === null) return null;
+    const zoned = /(Z|[+-]\d\d:?\d\d)$/.test(text) ? text : `${text.replace(' ', 'T')}Z`;
+    const instant = new Date(zoned);
+    if (Number.isNaN(instant.getTime())) {
+      throw new CellProblem(column, `“${text}” is no moment such as 2026-11-16T17:01:00Z.`);
+    }
+    return instant;
+  }
+
+  id(column: PlainColumn): string | null {
+    const text = this.text(column);
+    if (text === null) return null;
+    if (!idSchema.safeParse(text).success) throw new CellProblem(column, `“${text}” is no id (a UUID).`);
+    return text.toLowerCase();
+  }
+}

@@ -1,0 +1,61 @@
+import { idSchema, READING_FILE_PATHS, type ImportProgress } from '@leggero/contract';
+import express, { type Request, type Response, type Router } from 'express';
+
+import { databaseError, isAway } from '../db/connect';
+import type { Scope } from '../db/records';
+import { HttpProblem } from '../http/problem';
+import { importReadings } from './import';
+import { writeReadings } from './write';
+
+/** 200,000 lines of readings are some 30 MB. */
+const MOST_FILE = '40mb';
+
+/** Files of readings: text both ways, so they stand beside the routes of the contract. */
+export function readingFileRoutes(router: Router, scope: Scope): void {
+  router.get(READING_FILE_PATHS.write, async (request, response) => {
+    const { model } = request.query;
+    if (model !== undefined && !idSchema.safeParse(model).success) throw HttpProblem.notFound();
+    const text = await writeReadings(scope, model as string | undefined);
+    response.setHeader('Content-Disposition', 'attachment; filename="leggero-readings.csv"');
+    response.type('text/csv; charset=utf-8').send(text);
+  });
+  const body = express.text({ type: 'text/csv', limit: MOST_FILE });
+  const reading = (write: boolean) => async (request: Request, response: Response) => {
+    if (typeof request.body !== 'string') throw new HttpProblem(415, 'A file of readings is text/csv.');
+    await stream(response, (send) =>
+      importReadings(scope, {
+        text: request.body as string,
+        write,
+        now: new Date(),
+        onProgress: (phase, done, of) => send({ phase, done, of }),
+      }).then((report) => send({ report })),
+    );
+  };
+  router.post(READING_FILE_PATHS.look, body, reading(false));
+  router.post(READING_FILE_PATHS.read, body, reading(true));
+}
+
+/** Answers line by line while the work goes on. Once it has begun, a failure is told in the last line. */
+async function stream(
+  response: Response,
+  work: (send: (line: ImportProgress) => void) => Promise<void>,
+): Promise<void> {
+  response.type('application/x-ndjson');
+  const send = (line: ImportProgress) => {
+    response.write(`${JSON.stringify(line)}\n`);
+    response.flush?.();
+  };
+  try {
+    await work(send);
+  } catch (error) {
+    if (!response.headersSent) throw error;
+    const known = databaseError(error);
+    send({
+      failed:
+        known && isAway(known.code)
+          ? 'The records cannot be reached just now. Nothing was imported.'
+          : 'Something went wrong here. Nothing was imported.',
+    });
+  }
+  response.end();
+}
