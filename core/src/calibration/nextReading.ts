@@ -27,8 +27,11 @@ export interface NextReading {
   halfWidthThenMm: number | null;
 }
 
-/** One step ahead goes at most this share of nominal past the widest seen: a stroke or two at a time. */
+/** One step ahead goes at most this share of nominal past the widest seen, and less where a balloon may turn pear or burst. */
 const STRIDE_FRACTION = 0.2;
+const CAREFUL_STRIDE_FRACTION = 0.07;
+/** From this share of nominal on, steps are careful ones. */
+const CAREFUL_FRACTION = 0.7;
 /** Below this share of nominal the skin is not taut yet: a width there says little about the targets (from memory). */
 const TAUT_FRACTION = 0.35;
 /** Past this share of nominal no reading is proposed: it teaches little and may burst. */
@@ -97,7 +100,12 @@ export function nextReading({
 
 /** The doses to choose from: onwards with the balloon in hand while it may grow, else all of them with a fresh one. */
 function reachOf(fit: CalibrationFit, mostDose: number): { from: number; to: number } {
-  const ahead = doseForWidth({ fit, widthMm: fit.largestWidthMm + STRIDE_FRACTION * fit.nominalMm });
+  const { largestWidthMm, nominalMm } = fit;
+  const furthestMm = Math.max(
+    largestWidthMm + CAREFUL_STRIDE_FRACTION * nominalMm,
+    Math.min(largestWidthMm + STRIDE_FRACTION * nominalMm, CAREFUL_FRACTION * nominalMm),
+  );
+  const ahead = doseForWidth({ fit, widthMm: furthestMm });
   const to = Math.min(mostDose, ahead.ok ? roundedDose(fit, ahead.value.dose) : fit.highestDose + 1);
   const { step } = DOSE_SCALES[fit.inflator];
   const onwards = (fit.lastDose ?? Infinity) + step;

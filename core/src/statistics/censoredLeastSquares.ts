@@ -59,14 +59,16 @@ export function censoredLeastSquares({
   let ratio = varianceRatio ?? 1;
   let fit: LinearFit | null = null;
   let free = 0;
+  let last = Infinity;
   for (let step = 0; step < MOST_STEPS; step += 1) {
     const working = workingValues({ values, intervals, coefficients, ratio });
     fit = leastSquares({ rows, ...working });
     if (!fit) return null;
     const moved = fit.coefficients.map((value, j) => value - coefficients[j]!);
     const size = Math.sqrt(quadratic(moved, fit.unitCovariance));
-    // A step of more than two deviations may overshoot where an interval is far off: shorten it.
-    const share = size > 2 ? 2 / size : 1;
+    // Newton's steps shrink once they are near; one that does not has overshot, and is halved.
+    const share = size > last ? 0.5 : 1;
+    last = share * size;
     coefficients = coefficients.map((value, j) => value + share * moved[j]!);
     const before = ratio;
     free = Math.max(0, values.length + working.carried - coefficients.length);

@@ -36,7 +36,7 @@ export function ComparePage() {
   const compared = useMemo(() => {
     if (!knowledge || !tiers || !studio) return null;
     const { models } = knowledge;
-    const first = models.find(({ id }) => id === a) ?? models[0];
+    const first = models.find(({ id }) => id === a) ?? mostUsed(models);
     const second =
       models.find(({ id }) => id === b && id !== first?.id) ?? (first && nearestTo(first, models));
     const shown = (model: ShelfModel): Compared => ({
@@ -110,6 +110,11 @@ export function ComparePage() {
       </Words>
     </Page>
   );
+}
+
+/** The balloon one is likeliest to run out of. */
+function mostUsed(models: readonly ShelfModel[]): ShelfModel | undefined {
+  return [...models].sort((x, y) => y.uses - x.uses)[0];
 }
 
 /** The other balloon of most similar nominal size: the likeliest stand-in. */

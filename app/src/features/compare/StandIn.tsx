@@ -36,19 +36,19 @@ export function StandIn({ from, to, widthMm, sizers }: StandInProps) {
     <Card title={`${modelName(to.model)} in place of ${modelName(from.model)}`}>
       <View className="flex-row gap-2">
         <Tool
-          title="Sizer hole"
+          title="Hole"
           figure={hole?.hole.label ?? '–'}
           note={
             hole?.how === 'gap' ? `leave ${lengths.bare(hole.gapMm)} gap` : hole ? 'just passes' : 'none fits'
           }
         />
         <Tool
-          title={kind === 'hand' ? 'Pump strokes' : 'Seconds'}
+          title={kind === 'hand' ? 'Strokes' : 'Seconds'}
           figure={dose === null ? '–' : doseText(dose, kind)}
           note={givesMm === null ? `${doseUnit(kind)} not known` : `gives ${lengths.bare(givesMm)}`}
         />
         <Tool
-          title="Tape around"
+          title="Tape"
           figure={lengths.bare(circumferenceMm({ widthMm }))}
           note={lengths.unit === 'in' ? 'inches' : 'cm'}
         />

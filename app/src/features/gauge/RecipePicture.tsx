@@ -6,7 +6,7 @@ import { useLengths } from '@/api/lengths';
 import { figureOf } from '@/api/modelView';
 import { Aperture } from '@/ui/Aperture';
 import { Words } from '@/ui/Words';
-import { dosed, doseText } from '@/wording/trade';
+import { dosed, doseText, doseUnit } from '@/wording/trade';
 
 /** One dose of a recipe; `translated` is null where it hardly fills the balloon. */
 export interface RecipeStep {
@@ -42,10 +42,10 @@ export function RecipePicture({ model, steps, from, to }: RecipePictureProps) {
               />
               <Words look="strong">{text(translated.width.widthMm)}</Words>
               <Words look="figure" className="text-[22px] leading-7">
-                {dosed(translated.dose, to)}
+                {doseText(translated.dose, to)}
               </Words>
               <Words look="quiet" className="text-center">
-                {`${doseText(translated.low, 'timed')}–${doseText(translated.high, 'timed')}`}
+                {`${doseUnit(to)} (${doseText(translated.low, 'timed')}–${doseText(translated.high, 'timed')})`}
               </Words>
             </>
           ) : (

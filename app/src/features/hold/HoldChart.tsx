@@ -9,6 +9,7 @@ import Svg, { Circle, G, Line, Path } from 'react-native-svg';
 import { ChartText } from '@/ui/chart/Axes';
 import { MARGIN } from '@/ui/chart/frame';
 import { usePalette } from '@/ui/theme';
+import { Words } from '@/ui/Words';
 
 const HEIGHT = 200;
 const SAMPLES = 24;
@@ -40,81 +41,89 @@ export function HoldChart({ tests }: { tests: readonly HoldTestRecord[] }) {
     )
     .join(', ');
   return (
-    <View
-      role="img"
-      aria-label={`Width kept: ${heard}`}
-      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
-      style={{ height: HEIGHT }}
-    >
-      {width === 0 ? null : (
-        <Svg width={width} height={HEIGHT} aria-hidden>
-          {y.ticks(4).map((share) => (
-            <G key={share}>
-              <Line
-                x1={MARGIN.left + 8}
-                x2={width - MARGIN.right}
-                y1={y(share)}
-                y2={y(share)}
-                stroke={palette.line}
-              />
+    <View>
+      <View
+        role="img"
+        aria-label={`Width kept: ${heard}`}
+        onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
+        style={{ height: HEIGHT }}
+      >
+        {width === 0 ? null : (
+          <Svg width={width} height={HEIGHT} aria-hidden>
+            {y.ticks(4).map((share) => (
+              <G key={share}>
+                <Line
+                  x1={MARGIN.left + 8}
+                  x2={width - MARGIN.right}
+                  y1={y(share)}
+                  y2={y(share)}
+                  stroke={palette.line}
+                />
+                <ChartText
+                  x={MARGIN.left}
+                  y={y(share) + 5}
+                  textAnchor="end"
+                  text={`${Math.round(100 * share)} %`}
+                />
+              </G>
+            ))}
+            {x.ticks(5).map((hours) => (
               <ChartText
-                x={MARGIN.left}
-                y={y(share) + 5}
-                textAnchor="end"
-                text={`${Math.round(100 * share)} %`}
+                key={hours}
+                x={x(hours)}
+                y={HEIGHT - MARGIN.bottom + 18}
+                textAnchor="middle"
+                text={String(hours)}
               />
-            </G>
-          ))}
-          {x.ticks(5).map((hours) => (
-            <ChartText
-              key={hours}
-              x={x(hours)}
-              y={HEIGHT - MARGIN.bottom + 18}
-              textAnchor="middle"
-              text={String(hours)}
-            />
-          ))}
-          <ChartText x={width - MARGIN.right} y={HEIGHT - 1} textAnchor="end" text="hours" />
-          {laws.map(({ wraps, rate }) => {
-            if (!rate) return null;
-            const steps = Array.from({ length: SAMPLES + 1 }, (_, i) => (mostHours * i) / SAMPLES);
-            const d = path.y((hours) => y(keptShare({ rate, hours })))(steps) ?? '';
-            return (
-              <Path
-                key={wraps}
-                d={d}
-                fill="none"
+            ))}
+            <ChartText x={width - MARGIN.right} y={HEIGHT - 1} textAnchor="end" text="hours" />
+            {laws.map(({ wraps, rate }) => {
+              if (!rate) return null;
+              const steps = Array.from({ length: SAMPLES + 1 }, (_, i) => (mostHours * i) / SAMPLES);
+              const d = path.y((hours) => y(keptShare({ rate, hours })))(steps) ?? '';
+              return (
+                <Path
+                  key={wraps}
+                  d={d}
+                  fill="none"
+                  stroke={wraps === 2 ? palette.pine : palette.edge}
+                  strokeWidth={2.5}
+                  {...(wraps === 1 ? { strokeDasharray: '6 4' } : {})}
+                />
+              );
+            })}
+            {points.map(({ id, hours, share, wraps }) => (
+              <Circle
+                key={id}
+                cx={x(hours)}
+                cy={y(share)}
+                r={5}
+                fill={palette.surface}
+                stroke={wraps === 2 ? palette.pine : palette.edge}
+                strokeWidth={2.5}
+              />
+            ))}
+          </Svg>
+        )}
+      </View>
+      <View className="flex-row flex-wrap gap-4">
+        {laws.map(({ wraps }) => (
+          <View key={wraps} aria-hidden className="flex-row items-center gap-2">
+            <Svg width={28} height={8}>
+              <Line
+                x1={0}
+                x2={28}
+                y1={4}
+                y2={4}
                 stroke={wraps === 2 ? palette.pine : palette.edge}
                 strokeWidth={2.5}
                 {...(wraps === 1 ? { strokeDasharray: '6 4' } : {})}
               />
-            );
-          })}
-          {points.map(({ id, hours, share, wraps }) => (
-            <Circle
-              key={id}
-              cx={x(hours)}
-              cy={y(share)}
-              r={5}
-              fill={palette.surface}
-              stroke={wraps === 2 ? palette.pine : palette.edge}
-              strokeWidth={2.5}
-            />
-          ))}
-          {laws.map(({ wraps, rate }) =>
-            rate ? (
-              <ChartText
-                key={wraps}
-                x={width - MARGIN.right - 4}
-                y={y(keptShare({ rate, hours: mostHours })) + (wraps === 2 ? -8 : 18)}
-                textAnchor="end"
-                fill={wraps === 2 ? palette.pine : palette.edge}
-                text={wraps === 2 ? 'wrapped twice' : 'wrapped once'}
-              />
-            ) : null,
-          )}
-        </Svg>
-      )}
+            </Svg>
+            <Words look="quiet">{wraps === 2 ? 'wrapped twice' : 'wrapped once'}</Words>
+          </View>
+        ))}
+      </View>
     </View>
   );
 }

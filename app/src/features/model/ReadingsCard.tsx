@@ -11,9 +11,10 @@ import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
-import { dosed, NOZZLE_WORDS, OUTCOME_WORDS, SHAPE_WORDS } from '@/wording/trade';
+import { dosed, doseText, doseUnit, NOZZLE_WORDS, OUTCOME_WORDS, SHAPE_WORDS } from '@/wording/trade';
 
 const COLUMNS = ['Dose', 'Across', 'Shape', 'Felt'] as const;
+const DOSE_TITLES = { strokes: 'Strokes', seconds: 'Seconds' } as const;
 /** Longer lists open on request. */
 const SHORT = 12;
 
@@ -41,7 +42,7 @@ export function ReadingsCard({ model, view }: { model: ModelDetail; view: ModelV
         <View role="row" className="flex-row items-center border-b border-line pb-1">
           {COLUMNS.map((column) => (
             <Words key={column} role="columnheader" look="quiet" className="flex-1">
-              {column}
+              {column === 'Dose' ? DOSE_TITLES[doseUnit(kind)] : column}
             </Words>
           ))}
           <View role="columnheader" aria-label="Delete" className="w-11" />
@@ -78,7 +79,7 @@ function ReadingRow({ reading, kind, setAside, onDelete }: ReadingRowProps) {
   const { dose, widthMm, stopsMm, passesMm, heightMm, nozzle, outcome } = reading;
   const shape = widthMm !== null && heightMm !== null ? shapeOf({ widthMm, heightMm }) : reading.shape;
   const cells = [
-    `${dosed(dose, kind)}${nozzle ? `, ${NOZZLE_WORDS[nozzle].toLowerCase()}` : ''}`,
+    `${doseText(dose, kind)}${nozzle ? ` ${NOZZLE_WORDS[nozzle].toLowerCase()}` : ''}`,
     widthMm !== null
       ? lengths.text(widthMm)
       : stopsMm !== null && passesMm !== null

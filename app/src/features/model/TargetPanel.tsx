@@ -10,7 +10,7 @@ import { useWide } from '@/ui/layout';
 import { LengthFigure } from '@/ui/LengthFigure';
 import { Words } from '@/ui/Words';
 import { heldBecause } from '@/wording/target';
-import { ORIGIN_WORDS, standing } from '@/wording/trade';
+import { counted, ORIGIN_WORDS } from '@/wording/trade';
 
 import { TargetTools } from './TargetTools';
 import { WhySheet } from './WhySheet';
@@ -94,7 +94,7 @@ export function TargetPanel(props: TargetPanelProps) {
 function ShownAs({ chosen: { target }, daysStanding }: TargetPanelProps) {
   const { text } = useLengths();
   const { widthMm, afterDaysMm } = target.showing;
-  const later = daysStanding > 0 ? `, ${text(afterDaysMm)} ${standing(daysStanding)} later` : '';
+  const later = daysStanding > 0 ? `, ${text(afterDaysMm)} ${counted(daysStanding, 'day')} later` : '';
   return (
     <Words look="label" role="status">
       {`Made ${text(target.widthMm)}; shown ${text(widthMm)} as it opens${later}.`}

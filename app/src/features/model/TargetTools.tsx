@@ -26,7 +26,7 @@ export function TargetTools({ view, sizers, chosen }: ShownModel & { chosen: Tie
   );
 }
 
-const TITLES = { hand: 'Pump strokes', timed: 'Seconds', twin: 'Seconds L · R' } as const;
+const TITLES = { hand: 'Pump strokes', timed: 'Seconds', twin: 'Seconds' } as const;
 
 function DoseTool({
   view: { fit, curve },
@@ -41,9 +41,11 @@ function DoseTool({
   }
   // Half of the imbalance to either side: left and right then fill alike.
   const share = matchNozzle({ fit, dose: 1, nozzle: 'left' });
-  const sides = [dose.dose / Math.sqrt(share), dose.dose * Math.sqrt(share)];
-  const [left = '', right = ''] = sides.map((seconds) => doseText(roundDose({ dose: seconds, kind }), kind));
-  return <Tool title={TITLES[kind]} figure={left === right ? left : `${left}·${right}`} note={note} />;
+  const [left = '', right = ''] = [1 / Math.sqrt(share), Math.sqrt(share)].map((by) =>
+    doseText(roundDose({ dose: dose.dose * by, kind }), kind),
+  );
+  const sides = left === right ? note : `L ${left} · R ${right}`;
+  return <Tool title={TITLES[kind]} figure={doseText(dose.dose, kind)} note={sides} />;
 }
 
 function HoleTool({ choice, none }: { choice: SizerChoice | null; none: boolean }) {

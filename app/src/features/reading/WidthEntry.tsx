@@ -5,7 +5,6 @@ import { View } from 'react-native';
 import type { Lengths } from '@/api/lengths';
 import { LengthEntry } from '@/ui/LengthEntry';
 import { PickChips } from '@/ui/PickChips';
-import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
 import { WAY_WORDS } from '@/wording/trade';
 
@@ -26,7 +25,7 @@ export function WidthEntry(props: WidthEntryProps) {
   return (
     <>
       {draft.way === 'bracket' ? <Holes {...props} /> : <OneWidth {...props} />}
-      <Segmented
+      <PickChips
         label="How the width is taken"
         options={WAYS.map((value) => ({ value, title: WAY_WORDS[value].title }))}
         value={draft.way}

@@ -49,18 +49,15 @@ function Row({ row, colourHex }: { row: SheetRow; colourHex: string }) {
       </Svg>
       <View role="cell" className="flex-1">
         <Words look="strong">{row.tier}</Words>
-        <Words look="quiet">{[row.purpose, row.feel].filter(Boolean).join(': ')}</Words>
+        <Words look="quiet">{row.purpose}</Words>
+        <Words>{`hole ${row.hole} · ${row.dose} · tape ${row.tape}`}</Words>
+        <Words look="quiet">{`${row.feel} · ${row.origin}`}</Words>
       </View>
-      <View role="cell" className="w-[84px]">
-        <Words look="figure" className="text-[20px] leading-7">
+      <View role="cell" className="items-end">
+        <Words look="figure" className="text-[22px] leading-7">
           {row.width}
         </Words>
         <Words look="quiet">{row.tolerance}</Words>
-      </View>
-      <View role="cell" className="w-[104px]">
-        <Words look="quiet">{`hole ${row.hole}`}</Words>
-        <Words look="quiet">{row.dose}</Words>
-        <Words look="quiet">{`tape ${row.tape}`}</Words>
       </View>
     </View>
   );

@@ -63,7 +63,7 @@ export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
                 <Words look="figure" className="text-[20px] leading-7">
                   {percent(tier.fraction)}
                 </Words>
-                <Words look="quiet">{`${percent(tier.leastFraction)} – ${percent(tier.mostFraction)}`}</Words>
+                <Words look="quiet">{`${Math.round(100 * tier.leastFraction)}–${percent(tier.mostFraction)}`}</Words>
               </View>
             </Pressable>
             <IconButton

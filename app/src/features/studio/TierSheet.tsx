@@ -58,16 +58,17 @@ export function TierSheet({ tier, isNew, others, onSave, onDelete, onClose }: Ti
         onChangeText={setName}
         error={asked && nameWrong ? 'Give the tier a name of 1 to 80 characters.' : undefined}
       />
-      <View className="gap-3">
+      <View className="flex-row gap-3">
         {SHARES.map(({ field, label }) => (
-          <Field
-            key={field}
-            label={label}
-            inputMode="decimal"
-            value={typed[field]}
-            onChangeText={(text) => setTyped((before) => ({ ...before, [field]: text }))}
-            error={errorOf(field)}
-          />
+          <View key={field} className="flex-1">
+            <Field
+              label={label}
+              inputMode="decimal"
+              value={typed[field]}
+              onChangeText={(text) => setTyped((before) => ({ ...before, [field]: text }))}
+              error={errorOf(field)}
+            />
+          </View>
         ))}
       </View>
       <Field label="What it is for" value={purpose} onChangeText={setPurpose} maxLength={120} />
