@@ -1,6 +1,11 @@
-import { modelDetailSchema, type ModelDetail, type ShelfModel } from '@leggero/contract';
-import { fitCalibration, resolveTarget, STANDARD_TIERS } from '@leggero/core';
-import { coreReading } from '@leggero/contract';
+import {
+  coreHoldTest,
+  coreReading,
+  modelDetailSchema,
+  type ModelDetail,
+  type ShelfModel,
+} from '@leggero/contract';
+import { fitCalibration, fitHold, resolveTarget, STANDARD_TIERS } from '@leggero/core';
 import supertest from 'supertest';
 
 import { fillDemo } from '../src/demo/fill';
@@ -41,11 +46,12 @@ describe('the demo', () => {
         (m) => m.line === model.line && Math.abs(m.nominalMm - model.nominalMm) < 0.1,
       )!;
       const readings = model.calibrations[0]?.readings.map(coreReading) ?? [];
-      if (readings.length < 4) continue;
-      const fit = fitCalibration({ nominalMm: model.nominalMm, readings });
+      const used = source.calibrations[0];
+      if (!used || readings.length < 4) continue;
+      const pump = DEMO_PUMPS[used.pump];
+      const fit = fitCalibration({ nominalMm: model.nominalMm, readings, pump });
       if (!fit.ok) throw new Error(`${model.line}: ${fit.problem.code}`);
-      const { doseVolumeL } = DEMO_PUMPS[source.pump];
-      expect(Math.abs(fit.value.doseVolumeL / doseVolumeL - 1)).toBeLessThan(0.12);
+      expect(Math.abs(fit.value.doseVolumeL / pump.doseVolumeL - 1)).toBeLessThan(0.12);
       outliers += fit.value.outliers.length;
       const [classic] = STANDARD_TIERS.filter(({ name }) => name === 'Classic');
       const target = resolveTarget({
@@ -58,6 +64,21 @@ describe('the demo', () => {
       expect(target.ok && target.value.dose).not.toBeNull();
     }
     expect(outliers).toBe(1);
+  });
+
+  it('shows every way to dose, a bracket, two preparations of one balloon, and balloons left standing', async () => {
+    const models = await details();
+    const readings = models
+      .flatMap(({ calibrations }) => calibrations)
+      .flatMap((calibration) => calibration.readings);
+    expect(readings.some(({ way, stopsMm }) => way === 'bracket' && stopsMm !== null)).toBe(true);
+    expect(new Set(readings.map(({ nozzle }) => nozzle))).toEqual(new Set([null, 'left', 'right']));
+    expect(models.some(({ calibrations }) => new Set(calibrations.map((c) => c.roundedOff)).size === 2)).toBe(
+      true,
+    );
+    const kept = models.flatMap(({ holdTests }) => holdTests).map(coreHoldTest);
+    expect(fitHold({ tests: kept, closing: { wraps: 2, stuffed: false } })).toMatchObject({ ok: true });
+    expect(kept.length).toBe(3);
   });
 
   it('has a batch of twelve with one small balloon', async () => {

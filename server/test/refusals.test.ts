@@ -70,7 +70,7 @@ describe('bad input', () => {
     const send = (text: string) =>
       service.request.post('/api/models').set('Content-Type', 'application/json').send(text);
     await send('{"id": ').expect(400);
-    await send(JSON.stringify({ line: 'x'.repeat(200_000) })).expect(413);
+    await send(JSON.stringify({ line: 'x'.repeat(1_200_000) })).expect(413);
     await service.request.post('/api/models').send([1, 2]).expect(400);
   });
 
