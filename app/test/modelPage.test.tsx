@@ -63,7 +63,7 @@ describe('a balloon’s page', () => {
     await open();
     const table = () => within(screen.getByRole('table', { name: 'Readings' }));
     expect(table().getAllByRole('row')).toHaveLength(8);
-    await userEvent.click(table().getByRole('button', { name: 'Delete reading of 4' }));
+    await userEvent.click(table().getByRole('button', { name: 'Delete reading of 4 strokes' }));
     expect(table().getAllByRole('row')).toHaveLength(7);
     await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
     expect(table().getAllByRole('row')).toHaveLength(8);
@@ -86,12 +86,21 @@ describe('a balloon’s page', () => {
       .slice(0, 2)
       .map((reading, i) => ({ ...reading, widthMm: 200 - 60 * i, heightMm: null }));
     await open(MODEL_ID, records);
-    expect(screen.getByText(/The widths fall as the strokes rise/)).toBeTruthy();
-    expect(screen.getByText('From the tier alone: no curve yet')).toBeTruthy();
+    expect(screen.getByText(/The widths fall as the doses rise/)).toBeTruthy();
+    expect(screen.getByText(/^estimated ±/)).toBeTruthy();
   });
 
-  it('of a fresh balloon gives the rule of thumb and asks for a reading', async () => {
+  it('of a balloon never measured is estimated from the rest of the shelf, and says so', async () => {
     await open(FRESH_ID);
+    expect(screen.getByText(/^estimated ±/)).toBeTruthy();
+    expect(screen.getByText('Pump strokes').parentElement?.textContent).toMatch(/(7|7½|8|8½|9)lands/);
+    await userEvent.click(screen.getByRole('button', { name: 'Why this target' }));
+    expect(screen.getByText(/Never measured. Doses from 1 calibration made with this inflator/)).toBeTruthy();
+  });
+
+  it('of a balloon nothing is known of gives the rule of thumb and asks for a reading', async () => {
+    const records = someRecords();
+    await open(FRESH_ID, { ...records, models: records.models.slice(1), pumps: [] });
     expect(aperture()).toMatch(/Classic: 10 in across/);
     expect(screen.getByText('From the tier alone: no curve yet')).toBeTruthy();
     expect(screen.getByText('after a reading')).toBeTruthy();

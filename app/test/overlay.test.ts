@@ -103,10 +103,26 @@ describe('what waits in the outbox is shown as if it had arrived', () => {
   });
 
   it('changes what a patch names and nothing else', () => {
-    const studio = { id: 's', name: 'Mine', unit: 'in', stepMm: 3.175, daysStanding: 1, workroomTempC: 21, workroomAltitudeM: 0 } as const;
+    const studio = {
+      id: 's',
+      name: 'Mine',
+      unit: 'in',
+      stepMm: 3.175,
+      daysStanding: 1,
+      workroomTempC: 21,
+      workroomAltitudeM: 0,
+    } as const;
     const patch = keyed({ name: 'changeStudio', body: { unit: 'cm', name: undefined } });
     expect(overlayStudio(studio, patch)).toEqual({ ...studio, unit: 'cm' });
-    const tier = { id: 't', name: 'Bud', fraction: 0.5, leastFraction: 0.45, mostFraction: 0.6, purpose: '', position: 4 };
+    const tier = {
+      id: 't',
+      name: 'Bud',
+      fraction: 0.5,
+      leastFraction: 0.45,
+      mostFraction: 0.6,
+      purpose: '',
+      position: 4,
+    };
     expect(overlayTiers([tier], keyed({ name: 'changeTier', id: 't', body: { fraction: 0.52 } }))[0]).toEqual(
       { ...tier, fraction: 0.52 },
     );

@@ -21,7 +21,7 @@ describe('the shelf', () => {
     show(<ShelfList />);
     expect(await screen.findByText('2 balloons')).toBeTruthy();
     expect(screen.getByText('7 readings · measured')).toBeTruthy();
-    expect(screen.getByText('no readings · rule of thumb')).toBeTruthy();
+    expect(screen.getByText('no readings · estimated')).toBeTruthy();
   });
 
   it('narrows as one types, once it is long enough to need it', async () => {
@@ -36,7 +36,8 @@ describe('the shelf', () => {
     );
     show(<ShelfList />, records);
     await userEvent.type(await screen.findByRole('textbox', { name: 'Search the shelf' }), 'satin blue');
-    expect(screen.getAllByRole('link')).toHaveLength(1);
+    const balloons = () => screen.getAllByRole('img', { name: /Classic/ });
+    expect(balloons()).toHaveLength(1);
     await userEvent.type(screen.getByRole('textbox', { name: 'Search the shelf' }), ' none');
     expect(screen.getByText(/No balloon here matches/)).toBeTruthy();
   });
@@ -147,20 +148,65 @@ describe('the studio', () => {
     expect(useThemeChoice.getState().choice).toBe('dark');
   });
 
-  it('moves a tier by a hundredth, adds one, deletes one and brings it back', async () => {
+  it('changes a tier’s range, and says beside the field what cannot be', async () => {
     show(<StudioPage />);
-    await userEvent.click(await screen.findByRole('button', { name: 'Raise Bud' }));
-    expect(lastDone()).toMatchObject({ name: 'changeTier', body: { fraction: 0.51 } });
-    expect(screen.getByText('51 %')).toBeTruthy();
-    await userEvent.click(screen.getByRole('button', { name: 'Add tier' }));
-    expect(screen.getByText('Give the tier a name of 1 to 80 characters.')).toBeTruthy();
-    await userEvent.type(screen.getByRole('textbox', { name: 'Tier to add' }), 'Pea');
-    await userEvent.click(screen.getByRole('button', { name: 'Add tier' }));
-    expect(lastDone()).toMatchObject({ name: 'createTier', body: { name: 'Pea', position: 5 } });
-    await userEvent.click(screen.getByRole('button', { name: 'Delete Full' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Change Classic' }));
+    const sheet = within(screen.getByRole('dialog'));
+    const field = (name: string) => sheet.getByRole('textbox', { name });
+    const retype = async (name: string, text: string) => {
+      await userEvent.clear(field(name));
+      await userEvent.type(field(name), text);
+    };
+    await retype('To, %', '97');
+    expect(sheet.getByRole('alert').textContent).toBe('This overlaps Full. Move one of the two first.');
+    await retype('To, %', '80');
+    expect(sheet.getByRole('alert').textContent).toBe('The range must end above its start.');
+    await retype('To, %', '93');
+    await retype('Aim, %', '70');
+    expect(sheet.getByRole('alert').textContent).toBe('The share aimed at lies within the range.');
+    await userEvent.click(sheet.getByRole('button', { name: 'Save tier' }));
+    expect(done()).toEqual([]);
+    await retype('Aim, %', '90,5');
+    await userEvent.click(sheet.getByRole('button', { name: 'Save tier' }));
+    expect(lastDone()).toMatchObject({ name: 'changeTier', body: { fraction: 0.905, mostFraction: 0.93 } });
+    expect(screen.queryByRole('dialog')).toBeNull();
+  });
+
+  it('adds a tier where there is room, orders them, deletes one and brings it back', async () => {
+    show(<StudioPage />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Add a tier' }));
+    const sheet = within(screen.getByRole('dialog'));
+    await userEvent.click(sheet.getByRole('button', { name: 'Add tier' }));
+    expect(sheet.getByText('Give the tier a name of 1 to 80 characters.')).toBeTruthy();
+    await userEvent.type(sheet.getByRole('textbox', { name: 'Name' }), 'Pea');
+    await userEvent.click(sheet.getByRole('button', { name: 'Add tier' }));
+    expect(lastDone()).toMatchObject({
+      name: 'createTier',
+      body: { name: 'Pea', position: 5, leastFraction: 0.3, mostFraction: 0.45 },
+    });
+    await userEvent.click(screen.getByRole('button', { name: 'Move Pea up' }));
+    expect(done().slice(-2)).toMatchObject([{ body: { position: 4 } }, { body: { position: 5 } }]);
+    await userEvent.click(screen.getByRole('button', { name: 'Change Full' }));
+    await userEvent.click(within(screen.getByRole('dialog')).getByRole('button', { name: 'Delete' }));
     expect(screen.queryByText('95 %')).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
     expect(screen.getByText('95 %')).toBeTruthy();
+  });
+
+  it('keeps the workroom’s air, and refuses what no workroom has beside the field', async () => {
+    show(<StudioPage />);
+    const field = await screen.findByRole('textbox', { name: 'Temperature, °C' });
+    await userEvent.clear(field);
+    await userEvent.type(field, '-300');
+    expect(screen.getByRole('alert').textContent).toBe('Temperatures from -30 to 70 °C are possible.');
+    expect((field as HTMLInputElement).value).toBe('-300');
+    await userEvent.clear(field);
+    await userEvent.type(field, '18,5');
+    expect(lastDone()).toEqual({ name: 'changeStudio', body: { workroomTempC: 18.5 } });
+    const altitude = screen.getByRole('textbox', { name: 'Altitude, m' });
+    await userEvent.clear(altitude);
+    await userEvent.type(altitude, '20000');
+    expect(screen.getByText('Altitudes from -430 to 6000 m are possible.')).toBeTruthy();
   });
 
   it('keeps its name only when it is one', async () => {

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { WithModel } from '@/features/model/WithModel';
@@ -10,7 +10,7 @@ const open = async (id: string, records = someRecords()) => {
   show(<WithModel modelId={id}>{(shown) => <ReadingPage {...shown} />}</WithModel>, records);
   await screen.findByText(/^Calibrate/);
 };
-const dial = (name = 'Width') => screen.getByRole('slider', { name });
+const dial = (name = 'Tape around') => screen.getByRole('slider', { name });
 const add = () => userEvent.click(screen.getByRole('button', { name: 'Add reading' }));
 
 describe('a reading is added by taps', () => {
@@ -76,13 +76,16 @@ describe('a reading is added by taps', () => {
 
   it('a tape around gives the width across', async () => {
     await open(MODEL_ID);
-    const across = Number(dial().getAttribute('aria-valuenow'));
-    await userEvent.click(screen.getByRole('radio', { name: 'Tape around' }));
-    expect(Number(dial('Around').getAttribute('aria-valuenow'))).toBeCloseTo(across * Math.PI, 6);
+    const around = Number(dial().getAttribute('aria-valuenow'));
+    await userEvent.click(screen.getByRole('radio', { name: 'Caliper' }));
+    expect(around).toBeCloseTo(Number(dial('Width').getAttribute('aria-valuenow')) * Math.PI, 6);
+    await add();
+    expect(lastDone()).toMatchObject({ body: { way: 'caliper' } });
   });
 
   it('a width this balloon cannot have is refused beside the dial, and nothing is lost', async () => {
     await open(FRESH_ID);
+    await userEvent.click(screen.getByRole('radio', { name: 'Caliper' }));
     await userEvent.click(screen.getByRole('button', { name: 'Type width' }));
     const field = screen.getByRole('textbox', { name: 'Width, typed' });
     await userEvent.type(field, '40');
@@ -109,6 +112,35 @@ describe('a reading is added by taps', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Start another' }));
     await add();
     expect(done().map(({ name }) => name)).toEqual(['createCalibration', 'createReading']);
+  });
+
+  it('a width between two holes is told by tapping both, and refused upside down', async () => {
+    await open(MODEL_ID);
+    await userEvent.click(screen.getByRole('radio', { name: 'Two holes' }));
+    const holes = (name: string) => within(screen.getByRole('radiogroup', { name }));
+    await userEvent.click(holes('Passes, hole').getByRole('radio', { name: '9' }));
+    await userEvent.click(holes('Stops at, hole').getByRole('radio', { name: '10' }));
+    expect(screen.getByText(/these are the other way round/)).toBeTruthy();
+    expect((screen.getByRole('button', { name: 'Add reading' }) as HTMLButtonElement).disabled).toBe(true);
+    await userEvent.click(holes('Passes, hole').getByRole('radio', { name: '10' }));
+    await userEvent.click(holes('Stops at, hole').getByRole('radio', { name: '9' }));
+    expect(screen.queryByRole('button', { name: 'Measure the height instead' })).toBeNull();
+    await add();
+    const { body } = lastDone() as { body: Record<string, unknown> };
+    expect(body).toMatchObject({ way: 'bracket', widthMm: null, heightMm: null });
+    expect([body['stopsMm'], body['passesMm']]).toEqual([expect.closeTo(228.6, 6), expect.closeTo(254, 6)]);
+  });
+
+  it('with two nozzles are taken in turn, in tenths of a second', async () => {
+    const records = someRecords();
+    records.pumps = [{ ...records.pumps[0]!, kind: 'twin', doseVolumeL: 3 }];
+    await open(FRESH_ID, records);
+    expect(screen.getByText('Take a fresh balloon. One second, then measure.')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'More: seconds in all' }));
+    await add();
+    expect(lastDone()).toMatchObject({ body: { dose: 1.1, nozzle: 'left' } });
+    await add();
+    expect(lastDone()).toMatchObject({ body: { nozzle: 'right' } });
   });
 
   it('goes on for someone who has deleted every pump', async () => {

@@ -12,7 +12,12 @@ const inches = (mm: number) => `${Math.round((mm / 25.4) * 8) / 8} in`;
 
 describe('wording', () => {
   it('speaks of strokes, counts and days as people do', () => {
-    expect([0.5, 1, 3.5, 47].map((dose) => dosed(dose, 'hand'))).toEqual(['½ stroke', '1 stroke', '3½ strokes', '47 strokes']);
+    expect([0.5, 1, 3.5, 47].map((dose) => dosed(dose, 'hand'))).toEqual([
+      '½ stroke',
+      '1 stroke',
+      '3½ strokes',
+      '47 strokes',
+    ]);
     expect([doseText(2.25), dosed(2.4, 'timed')]).toEqual(['2.25', '2.4 s']);
     expect([counted(1, 'reading'), counted(0, 'reading')]).toEqual(['1 reading', '0 readings']);
     expect([1, 3, 7, 21].map(standing)).toEqual(['same day', '3 days', '1 week', '3 weeks']);
@@ -92,8 +97,14 @@ describe('a reading before it is added', () => {
   });
 
   it('names the field this balloon cannot have', () => {
-    expect(draftProblem({ ...draft, widthMm: 900 }, 279.4)).toMatchObject({ code: 'bad-width', field: 'widthMm' });
-    expect(draftProblem({ ...draft, heightMm: 5 }, 279.4)).toMatchObject({ code: 'bad-height', field: 'heightMm' });
+    expect(draftProblem({ ...draft, widthMm: 900 }, 279.4)).toMatchObject({
+      code: 'bad-width',
+      field: 'widthMm',
+    });
+    expect(draftProblem({ ...draft, heightMm: 5 }, 279.4)).toMatchObject({
+      code: 'bad-height',
+      field: 'heightMm',
+    });
   });
 
   it('keeps no width of a burst', () => {
