@@ -7,10 +7,15 @@ const config = getDefaultConfig(__dirname);
 // Zod carries the words of some fifty languages; the app words its problems itself.
 const localesOfZod = /[\\/]locales[\\/]index(\.c?js)?$/;
 const onlyEnglish = path.resolve(__dirname, 'zod-locales.js');
-config.resolver.resolveRequest = (context, name, platform) =>
-  localesOfZod.test(name) && /[\\/]zod[\\/]/.test(context.originModulePath)
-    ? { type: 'sourceFile', filePath: onlyEnglish }
-    : context.resolveRequest(context, name, platform);
+// The wrapper that tslib gives to importers has no default once Metro has turned it into a module.
+const plainTslib = require.resolve('tslib/tslib.es6.js');
+config.resolver.resolveRequest = (context, name, platform) => {
+  if (localesOfZod.test(name) && /[\\/]zod[\\/]/.test(context.originModulePath)) {
+    return { type: 'sourceFile', filePath: onlyEnglish };
+  }
+  if (name === 'tslib') return { type: 'sourceFile', filePath: plainTslib };
+  return context.resolveRequest(context, name, platform);
+};
 
 // In development the API runs beside Metro, on the port that `npm run dev` names.
 const apiPort = process.env.LEGGERO_API_PORT;

@@ -29,6 +29,37 @@ export function benchFit(): void {
   });
 }
 
+/** The same calibrations with 12 bracketed readings more, by maximum likelihood, against the plain fits. */
+export function benchBrackets(): void {
+  const plain = Array.from({ length: CALIBRATIONS }, (_, seed) =>
+    readingsOf({ balloon: ELEVEN, doses: DOSES, seed: seed + 1 }),
+  );
+  const both = plain.map((readings, seed) => [
+    ...readings,
+    ...readingsOf({ balloon: ELEVEN, doses: DOSES, seed: seed + 5001 }).map(bracketed),
+  ]);
+  const ours: number[] = [];
+  const theirs: number[] = [];
+  for (let round = 0; round < ROUNDS; round += 1) {
+    ours.push(time(() => both.forEach((readings) => fitCalibration({ nominalMm: 279.4, readings }))));
+    theirs.push(time(() => plain.forEach((readings) => fitCalibration({ nominalMm: 279.4, readings }))));
+  }
+  report({
+    what: '1,000 calibrations of 12 measured and 12 bracketed readings',
+    ours: median(ours),
+    yardstick: 'the plain fits of the 12 measured ones',
+    theirs: median(theirs),
+    unit: 'ms',
+    most: 15,
+  });
+}
+
+/** A width between two holes half an inch apart. */
+function bracketed({ dose, widthMm = 0 }: Reading): Reading {
+  const stopsMm = Math.floor(widthMm / 12.7) * 12.7;
+  return { dose, outcome: 'ok', bracket: { stopsMm, passesMm: stopsMm + 12.7 } };
+}
+
 function pointsOf(readings: readonly Reading[]): [number[], number[]] {
   return [readings.map(({ dose }) => dose), readings.map(({ widthMm }) => widthMm ?? 0)];
 }

@@ -1,4 +1,5 @@
 import { fork, type ChildProcess } from 'node:child_process';
+import { readdirSync } from 'node:fs';
 import path from 'node:path';
 
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
@@ -130,6 +131,31 @@ export class Visitor {
   /** The value of the dial of this name, mm. */
   async dial(name: string): Promise<number> {
     return (await this.find('slider', name)).evaluate((node) => Number(node.getAttribute('aria-valuenow')));
+  }
+
+  /** Lets what the page saves land in a folder, and waits for the next file there. */
+  async saved(folder: string, save: () => Promise<void>): Promise<string> {
+    const session = await this.page.createCDPSession();
+    const browserContextId = this.page.browserContext().id;
+    await session.send('Browser.setDownloadBehavior', {
+      behavior: 'allow',
+      downloadPath: folder,
+      ...(browserContextId ? { browserContextId } : {}),
+    });
+    const before = new Set(readdirSync(folder));
+    await save();
+    for (let i = 0; i < 100; i += 1) {
+      const fresh = readdirSync(folder).find((name) => !before.has(name) && !name.endsWith('.crdownload'));
+      if (fresh) return path.join(folder, fresh);
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    throw new Error('nothing was saved');
+  }
+
+  /** Taps a button that asks for a file, and gives it one. */
+  async give(button: string, file: string): Promise<void> {
+    const [chooser] = await Promise.all([this.page.waitForFileChooser(), this.tap('button', button)]);
+    await chooser.accept([file]);
   }
 
   path(): string {

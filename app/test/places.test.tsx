@@ -150,7 +150,7 @@ describe('the studio', () => {
 
   it('changes a tier’s range, and says beside the field what cannot be', async () => {
     show(<StudioPage />);
-    await userEvent.click(await screen.findByRole('button', { name: 'Change Classic' }));
+    await userEvent.click(await screen.findByRole('button', { name: /^Classic/ }));
     const sheet = within(screen.getByRole('dialog'));
     const field = (name: string) => sheet.getByRole('textbox', { name });
     const retype = async (name: string, text: string) => {
@@ -186,7 +186,7 @@ describe('the studio', () => {
     });
     await userEvent.click(screen.getByRole('button', { name: 'Move Pea up' }));
     expect(done().slice(-2)).toMatchObject([{ body: { position: 4 } }, { body: { position: 5 } }]);
-    await userEvent.click(screen.getByRole('button', { name: 'Change Full' }));
+    await userEvent.click(screen.getByRole('button', { name: /^Full/ }));
     await userEvent.click(within(screen.getByRole('dialog')).getByRole('button', { name: 'Delete' }));
     expect(screen.queryByText('95 %')).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Undo' }));

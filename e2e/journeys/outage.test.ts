@@ -54,7 +54,7 @@ describe('when the database goes away while the app is open', () => {
   it('undoes a deleted reading', async () => {
     const visitor = await Visitor.open(browser, `${world.url}/shelf/${model.id}`, PHONE);
     const all = (await stored()).calibrations[0]!.readings;
-    await visitor.tap('button', 'Delete reading of 4');
+    await visitor.tap('button', 'Delete reading of 4 strokes');
     await visitor.sees('Reading of 4 deleted.');
     await visitor.sees(`${all.length - 1} readings`);
     await visitor.tap('button', 'Undo');

@@ -25,8 +25,16 @@ beforeAll(async () => {
   eleven = await get<ModelDetail>(`models/${found.id}`);
   const [sizer] = await get<SizerRecord[]>('sizers');
   views = [
+    ['bench', '/bench'],
     ['shelf', '/shelf'],
     ['balloon', `/shelf/${eleven.id}`],
+    ['balloon for a hot venue', `/shelf/${eleven.id}?temp=35&alt=600&hours=12&wraps=1`],
+    ['hold tests', `/shelf/${eleven.id}/hold`],
+    ['comparing', '/shelf/compare'],
+    ['finding', '/shelf/find'],
+    ['files', '/shelf/files'],
+    ['target sheets', '/shelf/sheet'],
+    ['translating', '/gauges/translate'],
     ['reading', `/shelf/${eleven.id}/reading`],
     ['verdict', `/shelf/${eleven.id}/check/${eleven.checks[0]!.id}`],
     ['new balloon', '/shelf/new'],
@@ -124,7 +132,7 @@ describe('a wide window', () => {
     await visitor.page.keyboard.type('mirror');
     await visitor.page.waitForFunction(() => !document.body.innerText.includes('Ketteridge'));
     await visitor.tapText('Fennimore Mirror 7');
-    await visitor.sees('Target sheet');
+    await visitor.sees('Strokes and width');
     await visitor.page.keyboard.press('c');
     await visitor.sees(/of 12/);
     for (const key of ['2', '1', '2', '3', 'u', '2'] satisfies KeyInput[]) {

@@ -1,4 +1,5 @@
-import { View } from 'react-native';
+import { Link } from 'expo-router';
+import { Pressable, View } from 'react-native';
 import Svg, { Circle } from 'react-native-svg';
 
 import { Card } from '@/ui/Card';
@@ -11,9 +12,13 @@ import type { Sheet, SheetRow } from './sheetOf';
 export function PaperSheet({ sheet }: { sheet: Sheet }) {
   return (
     <Card className="break-inside-avoid">
-      <Words look="heading" level={2}>
-        {sheet.title}
-      </Words>
+      <Link href={`/shelf/${sheet.id}`} asChild>
+        <Pressable role="link" className="self-start">
+          <Words look="heading" level={2}>
+            {sheet.title}
+          </Words>
+        </Pressable>
+      </Link>
       <Words look="quiet" className="mb-2">
         {sheet.subtitle}
       </Words>

@@ -14,7 +14,7 @@ export interface PdfOptions {
 /** Points. */
 const PAPER = { a4: [595.28, 841.89], letter: [612, 792] } as const;
 const EDGE = 42;
-const ROW = 34;
+const ROW = 42;
 const HEAD = 62;
 const NOTE = 13;
 const INK = rgb(0.13, 0.125, 0.11);
@@ -22,12 +22,12 @@ const QUIET = rgb(0.4, 0.37, 0.34);
 const LINE = rgb(0.89, 0.87, 0.83);
 
 /** Where each column begins, as a share of the width between the edges. */
-const COLUMNS: readonly { at: number; title: string; of: (row: SheetRow) => [string, string] }[] = [
-  { at: 0.07, title: 'Tier', of: ({ tier, purpose }) => [tier, purpose] },
+const COLUMNS: readonly { at: number; title: string; of: (row: SheetRow) => string[] }[] = [
+  { at: 0.07, title: 'Tier', of: ({ tier, purpose, feel }) => [tier, purpose, feel] },
   { at: 0.4, title: 'Width', of: ({ width, tolerance }) => [width, tolerance] },
-  { at: 0.54, title: 'Hole', of: ({ hole }) => [hole, ''] },
+  { at: 0.54, title: 'Hole', of: ({ hole }) => [hole] },
   { at: 0.69, title: 'Dose', of: ({ dose, origin }) => [dose, origin] },
-  { at: 0.85, title: 'Tape around', of: ({ tape }) => [tape, ''] },
+  { at: 0.85, title: 'Tape around', of: ({ tape }) => [tape] },
 ];
 
 /** Draws target sheets on paper, as many on a page as fit. Gives the bytes of a PDF. */
@@ -86,9 +86,11 @@ function drawSheet(pen: Pen, sheet: Sheet): void {
     rule(page, pen);
     drawBalloon(page, { x: at(0.028), y: pen.y - ROW / 2, share: row.share, hex: sheet.colourHex });
     for (const { at: share, of } of COLUMNS) {
-      const [figure, note] = of(row);
+      const [figure = '', ...notes] = of(row);
       page.drawText(figure, { x: at(share), y: pen.y - 15, size: 12, font: pen.title, color: INK });
-      page.drawText(note, { x: at(share), y: pen.y - 27, size: 8, font: pen.text, color: QUIET });
+      notes.forEach((note, i) => {
+        page.drawText(note, { x: at(share), y: pen.y - 26 - 10 * i, size: 8, font: pen.text, color: QUIET });
+      });
     }
     pen.y -= ROW;
   }

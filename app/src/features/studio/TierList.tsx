@@ -51,7 +51,6 @@ export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
           <View key={tier.id} role="listitem" className="flex-row items-center border-b border-line">
             <Pressable
               role="button"
-              aria-label={`Change ${tier.name}`}
               onPress={() => setOpen(tier)}
               className="min-h-[60px] flex-1 flex-row items-center gap-3 rounded-card px-1 active:bg-sunk"
             >
