@@ -37,6 +37,6 @@ export async function watchLongTasks(page: Page): Promise<void> {
 
 /** The longest task since, ms; 0 when none was over 50 ms. */
 export async function longTasks(page: Page): Promise<number> {
-  await new Promise((resolve) => setTimeout(resolve, 1000));
+  await page.waitForNetworkIdle({ idleTime: 1500, timeout: 60_000 });
   return page.evaluate(() => Math.max(0, ...(window as unknown as Watched).leggeroTasks));
 }

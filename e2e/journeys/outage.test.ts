@@ -12,7 +12,9 @@ beforeAll(async () => {
   world = await startWorld('demo');
   browser = await openBrowser();
   const shelf = (await (await fetch(`${world.url}/api/models`)).json()) as ShelfModel[];
-  model = shelf.find(({ line, calibrations }) => line === 'Tarn Satin' && calibrations.length > 0)!;
+  model = shelf.find(
+    ({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279,
+  )!;
 });
 afterAll(async () => {
   await browser?.close();
@@ -55,7 +57,7 @@ describe('when the database goes away while the app is open', () => {
     const visitor = await Visitor.open(browser, `${world.url}/shelf/${model.id}`, PHONE);
     const all = (await stored()).calibrations[0]!.readings;
     await visitor.tap('button', 'Delete reading of 4 strokes');
-    await visitor.sees('Reading of 4 deleted.');
+    await visitor.sees('Reading of 4 strokes deleted.');
     await visitor.sees(`${all.length - 1} readings`);
     await visitor.tap('button', 'Undo');
     await visitor.sees(`${all.length} readings`);

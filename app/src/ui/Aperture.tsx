@@ -28,9 +28,7 @@ const MARKS = 48;
 export function Aperture(props: ApertureProps) {
   const { nominalMm, target, size, label, marks = false, outside = false, colourHex, finish } = props;
   const palette = usePalette();
-  const widthMm = useTween(props.widthMm);
-  const heightMm = useTween(props.heightMm);
-  const ringMm = useTween(target?.widthMm ?? nominalMm);
+  const [widthMm, heightMm, ringMm] = useTween([props.widthMm, props.heightMm, target?.widthMm ?? nominalMm]);
   // The view is cut to the nominal size, so that a fuller balloon fills more of it.
   const reach = nominalMm * (marks ? 0.575 : 0.54);
   const below = nominalMm * (marks ? 0.62 : 0.68);

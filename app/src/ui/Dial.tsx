@@ -2,7 +2,7 @@ import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import { useRef, useState } from 'react';
 import { View, type GestureResponderEvent, type LayoutChangeEvent } from 'react-native';
-import Svg, { Line, Polygon, Text as SvgText } from 'react-native-svg';
+import Svg, { Line, Path, Polygon, Text as SvgText } from 'react-native-svg';
 
 import { StepButton } from './Button';
 import { usePalette } from './theme';
@@ -53,6 +53,15 @@ export function Dial({ label, value, spoken, least, most, step, stepsPerMark, ma
   const marks = Array.from({ length: 2 * half + 1 }, (_, i) => at - half + i).filter(
     (count) => clamp(count) === count,
   );
+  // One stroke for all marks of a kind: a tap redraws two paths, not thirty lines.
+  const ruled = (which: (mark: { long: boolean }) => boolean) =>
+    marks
+      .filter((count) => which({ long: count % stepsPerMark === 0 }))
+      .map((count) => {
+        const reach = count % stepsPerMark === 0 ? 24 : count % (stepsPerMark / 2) === 0 ? 17 : 11;
+        return `M${width / 2 + (count - at) * PX_PER_STEP} 0V${reach}`;
+      })
+      .join('');
   const keys = {
     onKeyDown: (event: { key: string; preventDefault(): void }) => {
       const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: stepsPerMark, PageDown: -stepsPerMark }[event.key];
@@ -85,21 +94,8 @@ export function Dial({ label, value, spoken, least, most, step, stepsPerMark, ma
         style={{ height: HEIGHT }}
       >
         <Svg width={width} height={HEIGHT} aria-hidden>
-          {marks.map((count) => {
-            const x = width / 2 + (count - at) * PX_PER_STEP;
-            const long = count % stepsPerMark === 0;
-            return (
-              <Line
-                key={count}
-                x1={x}
-                x2={x}
-                y1={0}
-                y2={long ? 24 : count % (stepsPerMark / 2) === 0 ? 17 : 11}
-                stroke={long ? palette.ink : palette.quiet}
-                strokeWidth={long ? 2 : 1}
-              />
-            );
-          })}
+          <Path d={ruled(({ long }) => !long)} stroke={palette.quiet} strokeWidth={1} />
+          <Path d={ruled(({ long }) => long)} stroke={palette.ink} strokeWidth={2} />
           {marks
             .filter((count) => count % stepsPerMark === 0)
             .map((count) => (
