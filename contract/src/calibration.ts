@@ -10,12 +10,12 @@ export const readingSchema = z.object({
   dose: doseSchema,
   widthMm: lengthMmSchema.nullable(),
   /** How the width was taken. */
-  way: z.enum(WAYS),
+  way: z.enum(WAYS).default('tape'),
   /** The hole it stops at and the larger one it passes, for a width between two holes. */
-  stopsMm: lengthMmSchema.nullable(),
-  passesMm: lengthMmSchema.nullable(),
+  stopsMm: lengthMmSchema.nullable().default(null),
+  passesMm: lengthMmSchema.nullable().default(null),
   /** Which nozzle of a two-nozzle inflator filled it. */
-  nozzle: z.enum(NOZZLES).nullable(),
+  nozzle: z.enum(NOZZLES).nullable().default(null),
   heightMm: lengthMmSchema.nullable(),
   sdMm: z.number().positive().max(100).nullable(),
   shape: z.enum(SHAPES).nullable(),

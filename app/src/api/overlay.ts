@@ -1,3 +1,4 @@
+import { readingSchema } from '@leggero/contract';
 import type {
   AcceptedTarget, CalibrationRecord, CheckRecord, HoldTestRecord, ModelDetail, PumpRecord, ShelfModel, SizerRecord, Studio, TierRecord,
 } from '@leggero/contract'; // prettier-ignore
@@ -104,7 +105,8 @@ function overlayCalibrations(
     case 'deleteCalibration':
       return remove(rows, command.id);
     case 'createReading': {
-      const { body } = command;
+      // A reading that waits since before an update may lack what has a default.
+      const body = readingSchema.parse(command.body);
       return rows.map((row) =>
         row.id === body.calibrationId
           ? { ...row, readings: put(row.readings, body).sort((a, b) => a.takenAt.localeCompare(b.takenAt)) }

@@ -1,16 +1,10 @@
 import { Pressable, View } from 'react-native';
 
+import type { ChoiceProps } from './Segmented';
 import { Words } from './Words';
 
-interface PickChipsProps<Value extends string> {
-  label: string;
-  options: readonly { value: Value; title: string; heard?: string }[];
-  value: Value | null;
-  onChange: (value: Value) => void;
-}
-
 /** One of several, in rows of chips. */
-export function PickChips<Value extends string>({ label, options, value, onChange }: PickChipsProps<Value>) {
+export function PickChips<Value extends string>({ label, options, value, onChange }: ChoiceProps<Value>) {
   return (
     <View role="radiogroup" aria-label={label} className="flex-row flex-wrap gap-2">
       {options.map((option) => {

@@ -2,15 +2,16 @@ import { Pressable, View } from 'react-native';
 
 import { Words } from './Words';
 
-interface SegmentedProps<Value extends string> {
+/** One of several values, each with the words on it and, where those are too short, those that are heard. */
+export interface ChoiceProps<Value extends string> {
   label: string;
-  options: readonly { value: Value; title: string }[];
+  options: readonly { value: Value; title: string; heard?: string }[];
   value: Value | null;
   onChange: (value: Value) => void;
 }
 
 /** One of a few, side by side. */
-export function Segmented<Value extends string>({ label, options, value, onChange }: SegmentedProps<Value>) {
+export function Segmented<Value extends string>({ label, options, value, onChange }: ChoiceProps<Value>) {
   return (
     <View role="radiogroup" aria-label={label} className="flex-row rounded-card bg-sunk p-1">
       {options.map((option) => {

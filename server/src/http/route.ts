@@ -1,13 +1,12 @@
 import {
   idSchema,
   ROUTES,
-  type RequestOf,
+  type ParsedRequestOf,
   type ResponseOf,
   type Route,
   type RouteName,
 } from '@leggero/contract';
 import type { Router } from 'express';
-import type { z } from 'zod';
 
 import type { Scope } from '../db/records';
 import { HttpProblem } from './problem';
@@ -15,7 +14,7 @@ import { HttpProblem } from './problem';
 interface Call<Name extends RouteName> extends Scope {
   /** The id of the path; '' where the path has none. */
   id: string;
-  body: z.output<z.ZodType<RequestOf<Name>>>;
+  body: ParsedRequestOf<Name>;
 }
 
 type Answer<Name extends RouteName> =

@@ -2,20 +2,25 @@ import { pumpCreateSchema, type PumpCreate, type PumpRecord } from '@leggero/con
 import { zodResolver } from '@hookform/resolvers/zod';
 import { DOSE_SCALES, INFLATOR_KINDS, type InflatorKind } from '@leggero/core';
 import { router } from 'expo-router';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 
 import { newId } from '@/api/id';
 import { useCommand, usePumps } from '@/api/queries';
 import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
-import { Field, Labelled } from '@/ui/Field';
+import { Field } from '@/ui/Field';
+import { FormChoice, FormField } from '@/ui/FormField';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
-import { Segmented } from '@/ui/Segmented';
 import { INFLATOR_WORDS } from '@/wording/trade';
 
 import { WithGauge } from './WithGauge';
 
+const KIND_TITLES: Record<InflatorKind, string> = {
+  hand: INFLATOR_WORDS.hand.title,
+  timed: INFLATOR_WORDS.timed.title,
+  twin: INFLATOR_WORDS.twin.title,
+};
 const KIND_HINTS: Record<InflatorKind, string> = {
   hand: 'Whole and half strokes.',
   timed: 'Tenths of a second; the start is measured and allowed for.',
@@ -35,11 +40,11 @@ export function PumpPage({ pumpId }: { pumpId: string }) {
 function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
   const send = useCommand();
   const wide = useWide();
-  const { control, handleSubmit, watch } = useForm<PumpCreate>({
+  const { control, handleSubmit } = useForm<PumpCreate>({
     resolver: zodResolver(pumpCreateSchema),
     defaultValues: pump ?? { id: newId(), name: '', kind: 'hand', doseVolumeL: null },
   });
-  const kind = watch('kind');
+  const kind = useWatch({ control, name: 'kind' });
   const save = handleSubmit((values) => {
     const { id, ...change } = values;
     if (pump) send({ name: 'changePump', id, body: change });
@@ -74,32 +79,19 @@ function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
         </>
       }
     >
-      <Controller
+      <FormField
         control={control}
         name="name"
-        render={({ field, fieldState }) => (
-          <Field
-            label="Name"
-            value={field.value}
-            onChangeText={field.onChange}
-            onBlur={field.onBlur}
-            error={fieldState.error ? 'Give the pump a name of 1 to 80 characters.' : undefined}
-          />
-        )}
+        label="Name"
+        wrong="Give the pump a name of 1 to 80 characters."
       />
-      <Controller
+      <FormChoice
         control={control}
         name="kind"
-        render={({ field }) => (
-          <Labelled label="Dosed in" hint={KIND_HINTS[field.value]}>
-            <Segmented
-              label="Dosed in"
-              options={INFLATOR_KINDS.map((value) => ({ value, title: INFLATOR_WORDS[value].title }))}
-              value={field.value}
-              onChange={field.onChange}
-            />
-          </Labelled>
-        )}
+        label="Dosed in"
+        hint={KIND_HINTS[kind]}
+        values={INFLATOR_KINDS}
+        words={KIND_TITLES}
       />
       <Controller
         control={control}

@@ -2,12 +2,11 @@ import { matchNozzle, roundDose } from '@leggero/core';
 import { View } from 'react-native';
 
 import { useLengths } from '@/api/lengths';
-import { bestHole, type SizerChoice } from '@/api/modelView';
+import { bestHole, type SizerChoice, type TierTarget } from '@/api/modelView';
 import { Tool } from '@/ui/Tool';
 import { doseText } from '@/wording/trade';
 
 import type { ShownModel } from './WithModel';
-import type { TierTarget } from '@/api/modelView';
 
 /** The tools that reach a target, side by side: hole, dose, tape. */
 export function TargetTools({ view, sizers, chosen }: ShownModel & { chosen: TierTarget }) {

@@ -1,11 +1,9 @@
-import type { SizerRecord } from '@leggero/contract';
+import type { ShelfModel, SizerRecord } from '@leggero/contract';
 
 import type { Lengths } from '@/api/lengths';
 import { bestHole, modelName, type ModelView } from '@/api/modelView';
 import { roundLimitText } from '@/wording/target';
 import { dosed, feelOf, FINISH_WORDS, KIND_WORDS, ORIGIN_WORDS, standing } from '@/wording/trade';
-
-import type { ShelfModel } from '@leggero/contract';
 
 /** One line of a target sheet, in words. */
 export interface SheetRow {

@@ -9,17 +9,14 @@ import { modelName, nominalInches } from '@/api/modelView';
 import { useCommand } from '@/api/queries';
 import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
-import { Field, Labelled } from '@/ui/Field';
+import { Labelled } from '@/ui/Field';
+import { FormChoice, FormField } from '@/ui/FormField';
 import { Page } from '@/ui/Page';
 import { PickChips } from '@/ui/PickChips';
-import { Segmented } from '@/ui/Segmented';
 import { FINISH_WORDS, KIND_WORDS } from '@/wording/trade';
 
 import { ColourChoice } from './ColourChoice';
 import { COLOURS } from './colours';
-
-const optionsOf = <V extends string>(values: readonly V[], words: Record<V, string>) =>
-  values.map((value) => ({ value, title: words[value] }));
 
 const SIZES = NOMINAL_SIZES_MM.map((mm) => {
   const inches = nominalInches(mm);
@@ -74,19 +71,12 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
         </>
       }
     >
-      <Controller
+      <FormField
         control={control}
         name="line"
-        render={({ field, fieldState }) => (
-          <Field
-            label="Maker’s line"
-            hint="As on the bag."
-            value={field.value}
-            onChangeText={field.onChange}
-            onBlur={field.onBlur}
-            error={fieldState.error ? 'Give the line a name of 1 to 80 characters.' : undefined}
-          />
-        )}
+        label="Maker’s line"
+        hint="As on the bag."
+        wrong="Give the line a name of 1 to 80 characters."
       />
       <Controller
         control={control}
@@ -102,34 +92,8 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
           </Labelled>
         )}
       />
-      <Controller
-        control={control}
-        name="kind"
-        render={({ field }) => (
-          <Labelled label="Kind">
-            <Segmented
-              label="Kind"
-              options={optionsOf(BALLOON_KINDS, KIND_WORDS)}
-              value={field.value}
-              onChange={field.onChange}
-            />
-          </Labelled>
-        )}
-      />
-      <Controller
-        control={control}
-        name="finish"
-        render={({ field }) => (
-          <Labelled label="Finish">
-            <Segmented
-              label="Finish"
-              options={optionsOf(FINISHES, FINISH_WORDS)}
-              value={field.value}
-              onChange={field.onChange}
-            />
-          </Labelled>
-        )}
-      />
+      <FormChoice control={control} name="kind" label="Kind" values={BALLOON_KINDS} words={KIND_WORDS} />
+      <FormChoice control={control} name="finish" label="Finish" values={FINISHES} words={FINISH_WORDS} />
       <Controller
         control={control}
         name="colourHex"
@@ -139,18 +103,11 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
           </Labelled>
         )}
       />
-      <Controller
+      <FormField
         control={control}
         name="colourName"
-        render={({ field, fieldState }) => (
-          <Field
-            label="Colour name"
-            value={field.value}
-            onChangeText={field.onChange}
-            onBlur={field.onBlur}
-            error={fieldState.error ? 'Give the colour a name of 1 to 40 characters.' : undefined}
-          />
-        )}
+        label="Colour name"
+        wrong="Give the colour a name of 1 to 40 characters."
       />
     </Page>
   );
