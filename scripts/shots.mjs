@@ -30,24 +30,24 @@ await run(async () => {
   const model = `/shelf/${eleven.id}`;
   const half = await halfCheck(url, eleven.id, check);
   const views = [
+    ['bench-phone', '/bench', PHONE],
     ['shelf-phone', '/shelf', PHONE],
     ['model-phone', model, PHONE],
     ['model-evening-phone', model, PHONE, 'dark'],
     ['reading-phone', `/shelf/${fresh.id}/reading`, PHONE],
     ['check-phone', `${model}/check/${half}`, PHONE],
+    ['compare-phone', '/shelf/compare', PHONE],
+    ['hold-phone', `${model}/hold`, PHONE],
+    ['translate-phone', '/gauges/translate', PHONE],
+    ['sheet-phone', '/shelf/sheet', PHONE],
     ['verdict-phone', `${model}/check/${check.id}`, PHONE],
-    ['new-balloon-phone', '/shelf/new', PHONE],
     ['gauges-phone', '/gauges', PHONE],
     ['studio-phone', '/studio', PHONE],
-    ['model-wide', model, WIDE],
-    ['model-evening-wide', model, WIDE, 'dark'],
+    ['bench-wide', '/bench', WIDE],
+    ['compare-wide', '/shelf/compare', WIDE],
+    ['model-wide', `${model}?temp=33&alt=0&hours=12&wraps=2`, WIDE],
     ['reading-wide', `${model}/reading`, WIDE],
-    ['check-wide', `${model}/check/${half}`, WIDE],
-    ['verdict-wide', `${model}/check/${check.id}`, WIDE],
-    ['new-balloon-wide', '/shelf/new', WIDE],
-    ['studio-wide', '/studio', WIDE],
     ['sizer-phone', `/gauges/sizers/${sizers[0].id}`, PHONE],
-    ['sizer-wide', `/gauges/sizers/${sizers[0].id}`, WIDE],
   ];
   mkdirSync(FOLDER, { recursive: true });
   const browser = await puppeteer.launch({

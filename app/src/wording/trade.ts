@@ -53,8 +53,13 @@ export function doseUnit(kind: InflatorKind): 'strokes' | 'seconds' {
 
 /** "3½ strokes", "2.4 s". */
 export function dosed(dose: number, kind: InflatorKind): string {
-  if (DOSE_SCALES[kind].unit === 'second') return `${doseText(dose, kind)} s`;
-  return `${doseText(dose, kind)} ${dose === 1 || dose === 0.5 ? 'stroke' : 'strokes'}`;
+  return `${doseText(dose, kind)} ${unitBeside(dose, kind)}`;
+}
+
+/** What stands beside a dose: "stroke" for one or half of one, "strokes", "s". */
+export function unitBeside(dose: number, kind: InflatorKind): string {
+  if (DOSE_SCALES[kind].unit === 'second') return 's';
+  return dose === 1 || dose === 0.5 ? 'stroke' : 'strokes';
 }
 
 /** "3½" strokes: they go in halves; "2.4" seconds. Finer strokes, from other sources, as decimals. */

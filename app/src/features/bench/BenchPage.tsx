@@ -1,6 +1,5 @@
-import type { ShelfModel, Studio, TierRecord } from '@leggero/contract';
+import { coreBalloon, type ShelfModel, type Studio, type TierRecord } from '@leggero/contract';
 import { calibrationOrder, sameLine, type CalibrationTask, type Candidate } from '@leggero/core';
-import { coreBalloon } from '@leggero/contract';
 import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -11,12 +10,15 @@ import { figureOf, firstTarget, modelName, viewModel, type ModelView } from '@/a
 import { useShelf, useStudio, useTiers } from '@/api/queries';
 import { Aperture } from '@/ui/Aperture';
 import { Button } from '@/ui/Button';
+import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
 import { Empty, Failed, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { needText } from '@/wording/calibration';
 import { listed } from '@/wording/trade';
+
+import { LineUp } from './LineUp';
 
 /** Today's bench: what is worth calibrating first, and why. */
 export function BenchPage() {
@@ -46,6 +48,7 @@ interface ShownProps {
 
 function Shown({ knowledge, tiers, studio }: ShownProps) {
   const { models } = knowledge;
+  const wide = useWide();
   const views = useMemo(
     () => new Map(models.map((model) => [model.id, viewModel({ model, knowledge, tiers, studio })])),
     [models, knowledge, tiers, studio],
@@ -68,22 +71,27 @@ function Shown({ knowledge, tiers, studio }: ShownProps) {
   }
   return (
     <Page title="Bench" subtitle="What to do next">
-      <View className="w-full max-w-[640px] gap-3">
-        <Words look="heading" level={2}>
-          Worth calibrating first
-        </Words>
-        {tasks.length === 0 ? (
-          <Words>Every balloon on the shelf is known well enough for its targets.</Words>
-        ) : (
-          tasks.map((task) => (
-            <TaskRow
-              key={task.id}
-              task={task}
-              model={models.find(({ id }) => id === task.id)!}
-              view={views.get(task.id)!}
-            />
-          ))
-        )}
+      <View className={wide ? 'flex-row items-start gap-5' : 'gap-3'}>
+        <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+          <Words look="heading" level={2}>
+            Worth calibrating first
+          </Words>
+          {tasks.length === 0 ? (
+            <Words>Every balloon on the shelf is known well enough for its targets.</Words>
+          ) : (
+            tasks.map((task) => (
+              <TaskRow
+                key={task.id}
+                task={task}
+                model={models.find(({ id }) => id === task.id)!}
+                view={views.get(task.id)!}
+              />
+            ))
+          )}
+        </View>
+        <View className={wide ? 'flex-1' : ''}>
+          <LineUp models={models} views={views} />
+        </View>
       </View>
     </Page>
   );

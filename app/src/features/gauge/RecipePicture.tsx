@@ -6,7 +6,7 @@ import { useLengths } from '@/api/lengths';
 import { figureOf } from '@/api/modelView';
 import { Aperture } from '@/ui/Aperture';
 import { Words } from '@/ui/Words';
-import { dosed, doseText, doseUnit } from '@/wording/trade';
+import { dosed, doseText, unitBeside } from '@/wording/trade';
 
 /** One dose of a recipe; `translated` is null where it hardly fills the balloon. */
 export interface RecipeStep {
@@ -45,7 +45,7 @@ export function RecipePicture({ model, steps, from, to }: RecipePictureProps) {
                 {doseText(translated.dose, to)}
               </Words>
               <Words look="quiet" className="text-center">
-                {`${doseUnit(to)} (${doseText(translated.low, 'timed')}–${doseText(translated.high, 'timed')})`}
+                {`${unitBeside(translated.dose, to)}\n${doseText(translated.low, 'timed')}–${doseText(translated.high, 'timed')}`}
               </Words>
             </>
           ) : (
