@@ -123,6 +123,26 @@ describe('comparing', () => {
     expect(screen.getByText(/Never measured: its dose is estimated/)).toBeTruthy();
   });
 
+  it('takes up to three beside the one that is wanted, and at least one', async () => {
+    const records = someRecords();
+    const more = ['Tarn Third', 'Tarn Fourth', 'Tarn Fifth'].map((line, i) => ({
+      ...records.models[1]!,
+      id: `00000000-0000-4000-8000-00000000060${i}`,
+      line,
+    }));
+    goTo('/shelf/compare', { a: MODEL_ID, b: FRESH_ID, width: String(inch(9)) });
+    show(<ComparePage />, { ...records, models: [...records.models, ...more] });
+    const chip = (name: RegExp) =>
+      within(screen.getByRole('group', { name: 'Those beside it' })).getByRole('checkbox', { name });
+    expect(await screen.findByText('2 balloons at one width')).toBeTruthy();
+    await userEvent.click(chip(/Tarn Satin/));
+    expect(screen.getByText('2 balloons at one width')).toBeTruthy();
+    for (const name of [/Third/, /Fourth/, /Fifth/]) await userEvent.click(chip(name));
+    expect(screen.getByText('4 balloons at one width')).toBeTruthy();
+    expect(chip(/Tarn Satin/).getAttribute('aria-checked')).toBe('false');
+    expect(screen.getAllByText(/in place of Fennimore Standard 11$/)).toHaveLength(3);
+  });
+
   it('moves with the dial', async () => {
     goTo('/shelf/compare', { width: String(inch(9)) });
     show(<ComparePage />);

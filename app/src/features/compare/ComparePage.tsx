@@ -1,9 +1,9 @@
-import type { ShelfModel, SizerRecord } from '@leggero/contract';
+import type { ShelfModel } from '@leggero/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 
-import { useKnowledge } from '@/api/knowledge';
+import { useKnowledge, type Knowledge } from '@/api/knowledge';
 import { useLengths } from '@/api/lengths';
 import { firstTarget, modelName, viewModel, type ModelView } from '@/api/modelView';
 import { useSizers, useStudio, useTiers } from '@/api/queries';
@@ -11,7 +11,7 @@ import { Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
 import { LengthEntry } from '@/ui/LengthEntry';
 import { Page } from '@/ui/Page';
-import { PickChips } from '@/ui/PickChips';
+import { PickChips, ToggleChips } from '@/ui/PickChips';
 import { Empty, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 
@@ -24,7 +24,10 @@ export interface Compared {
   view: ModelView;
 }
 
-/** Two balloons at one width: dose, shape, spread and losses side by side, and how the second stands in for the first. The choice stands in the address. */
+/** More side by side than this is a list, not a comparison. */
+const MOST_BESIDE = 3;
+
+/** Balloons at one width: dose, shape, spread and losses side by side, and how the others stand in for the first. The choice stands in the address. */
 export function ComparePage() {
   const { a, b, width } = useLocalSearchParams<Record<'a' | 'b' | 'width', string>>();
   const wide = useWide();
@@ -33,74 +36,70 @@ export function ComparePage() {
   const studio = useStudio().data;
   const sizers = useSizers().data;
   const knowledge = useKnowledge();
+  const chosen = useMemo(() => (knowledge ? chooseModels(knowledge, a, b) : null), [knowledge, a, b]);
   const compared = useMemo(() => {
-    if (!knowledge || !tiers || !studio) return null;
-    const { models } = knowledge;
-    const first = models.find(({ id }) => id === a) ?? mostUsed(models);
-    const second =
-      models.find(({ id }) => id === b && id !== first?.id) ?? (first && nearestTo(first, models));
-    const shown = (model: ShelfModel): Compared => ({
-      model,
-      view: viewModel({ model, knowledge, tiers, studio }),
-    });
-    return first && second
-      ? { models, first: shown(first), second: shown(second) }
-      : { models, first: null, second: null };
-  }, [knowledge, tiers, studio, a, b]);
+    if (!knowledge || !tiers || !studio || !chosen) return null;
+    return chosen.map((model): Compared => ({ model, view: viewModel({ model, knowledge, tiers, studio }) }));
+  }, [knowledge, tiers, studio, chosen]);
   const back = wide ? undefined : '/shelf';
-  if (!compared || !sizers) {
+  if (!compared || !sizers || !knowledge) {
     return (
       <Page title="Compare" back={back}>
         <Loading what="the shelf" />
       </Page>
     );
   }
-  const { models, first, second } = compared;
-  if (!first || !second) {
+  const [first, ...others] = compared;
+  if (!first || others.length === 0) {
     return (
       <Page title="Compare" back={back}>
         <Empty sentence="Two balloons on the shelf are needed to compare." />
       </Page>
     );
   }
+  const asked = Number(width);
   const widthMm =
-    Number(width) > 0
-      ? Number(width)
-      : (firstTarget(first.view)?.target.widthMm ?? 0.8 * first.model.nominalMm);
-  const options = (other: string) =>
-    models
-      .filter(({ id }) => id !== other)
-      .map((model) => ({ value: model.id, title: `${modelName(model)}, ${model.colourName}` }));
+    asked > 0 ? asked : (firstTarget(first.view)?.target.widthMm ?? 0.8 * first.model.nominalMm);
+  const nominals = compared.map(({ model }) => model.nominalMm);
+  const options = knowledge.models.map((model) => ({
+    value: model.id,
+    title: `${modelName(model)}, ${model.colourName}`,
+  }));
+  const beside = others.map(({ model }) => model.id);
   return (
-    <Page title="Compare" subtitle="Two balloons at one width" back={back}>
-      <SideBySide first={first} second={second} widthMm={widthMm} />
+    <Page title="Compare" subtitle={`${compared.length} balloons at one width`} back={back}>
+      <SideBySide compared={compared} widthMm={widthMm} />
       <LengthEntry
         label="At a width of"
         value={widthMm}
-        least={0.3 * Math.min(first.model.nominalMm, second.model.nominalMm)}
-        most={Math.max(first.model.nominalMm, second.model.nominalMm)}
+        least={0.3 * Math.min(...nominals)}
+        most={Math.max(...nominals)}
         lengths={lengths}
         onChange={(mm) => router.setParams({ width: mm.toFixed(3) })}
       />
-      <StandIn from={first} to={second} widthMm={widthMm} sizers={sizers satisfies SizerRecord[]} />
+      {others.map((other) => (
+        <StandIn key={other.model.id} from={first} to={other} widthMm={widthMm} sizers={sizers} />
+      ))}
       <View className={wide ? 'flex-row gap-6' : 'gap-4'}>
         <View className="flex-1">
           <Labelled label="The balloon wanted">
             <PickChips
               label="The balloon wanted"
-              options={options(second.model.id)}
+              options={options.filter(({ value }) => !beside.includes(value))}
               value={first.model.id}
-              onChange={(id) => router.setParams({ a: id, b: second.model.id })}
+              onChange={(id) => router.setParams({ a: id, b: beside.join(',') })}
             />
           </Labelled>
         </View>
         <View className="flex-1">
-          <Labelled label="The one beside it">
-            <PickChips
-              label="The one beside it"
-              options={options(first.model.id)}
-              value={second.model.id}
-              onChange={(id) => router.setParams({ a: first.model.id, b: id })}
+          <Labelled label="Those beside it" hint={`Up to ${MOST_BESIDE}.`}>
+            <ToggleChips
+              label="Those beside it"
+              options={options.filter(({ value }) => value !== first.model.id)}
+              values={beside}
+              least={1}
+              most={MOST_BESIDE}
+              onChange={(ids) => router.setParams({ a: first.model.id, b: ids.join(',') })}
             />
           </Labelled>
         </View>
@@ -112,13 +111,26 @@ export function ComparePage() {
   );
 }
 
+/** The balloons of the address; else the one used most, and the likeliest to stand in for it. */
+function chooseModels({ models }: Knowledge, wanted?: string, beside?: string): ShelfModel[] {
+  const first = models.find(({ id }) => id === wanted) ?? mostUsed(models);
+  if (!first) return [];
+  const asked = (beside ?? '').split(',').filter((id) => id !== first.id);
+  const named = asked.flatMap((id) => models.find((model) => model.id === id) ?? []).slice(0, MOST_BESIDE);
+  const others = named.length > 0 ? named : nearestTo(first, models);
+  return [first, ...others];
+}
+
 /** The balloon one is likeliest to run out of. */
 function mostUsed(models: readonly ShelfModel[]): ShelfModel | undefined {
   return [...models].sort((x, y) => y.uses - x.uses)[0];
 }
 
-/** The other balloon of most similar nominal size: the likeliest stand-in. */
-function nearestTo(model: ShelfModel, models: readonly ShelfModel[]): ShelfModel | undefined {
+/** The other balloon of most similar nominal size; none on a shelf of one. */
+function nearestTo(model: ShelfModel, models: readonly ShelfModel[]): ShelfModel[] {
   const apart = ({ nominalMm }: ShelfModel) => Math.abs(nominalMm - model.nominalMm);
-  return [...models].filter(({ id }) => id !== model.id).sort((x, y) => apart(x) - apart(y))[0];
+  return models
+    .filter(({ id }) => id !== model.id)
+    .sort((x, y) => apart(x) - apart(y))
+    .slice(0, 1);
 }

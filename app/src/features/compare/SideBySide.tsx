@@ -11,30 +11,29 @@ import { doseText, dosed, percent } from '@/wording/trade';
 import type { Compared } from './ComparePage';
 
 interface SideBySideProps {
-  first: Compared;
-  second: Compared;
+  compared: readonly Compared[];
   widthMm: number;
 }
 
-/** Both balloons to one scale, and line by line what differs. */
-export function SideBySide({ first, second, widthMm }: SideBySideProps) {
+/** The balloons to one scale, and line by line what differs. */
+export function SideBySide({ compared, widthMm }: SideBySideProps) {
   const { text } = useLengths();
   const window = useWindowDimensions();
   const wide = useWide();
-  const both = [first, second].map((compared) => {
-    const at = modelAtWidth({ model: comparedModel(compared.model, compared.view), widthMm });
-    return { ...compared, at: at.ok ? at.value : null };
+  const all = compared.map(({ model, view }) => {
+    const at = modelAtWidth({ model: comparedModel(model, view), widthMm });
+    return { model, view, at: at.ok ? at.value : null };
   });
-  const most = wide ? 240 : (window.width - 60) / 2;
-  const largest = Math.max(first.model.nominalMm, second.model.nominalMm);
+  const most = Math.min(240, (window.width - (wide ? 600 : 60)) / all.length);
+  const largest = Math.max(...all.map(({ model }) => model.nominalMm));
   const rows = ROWS.map(({ name, of }) => ({
     name,
-    cells: both.map(({ at, view }) => (at ? of(at, view.curve?.inflator ?? 'hand', text) : '–')),
+    cells: all.map(({ at, view }) => (at ? of(at, view.curve?.inflator ?? 'hand', text) : '–')),
   }));
   return (
     <View className="gap-2">
       <View className="flex-row items-end gap-3">
-        {both.map(({ model, view }) => (
+        {all.map(({ model, view }) => (
           <View key={model.id} className="flex-1 items-center gap-1">
             <Aperture
               {...figureOf(model, view.curve, widthMm)}
@@ -53,11 +52,11 @@ export function SideBySide({ first, second, widthMm }: SideBySideProps) {
       <View role="table" aria-label="Side by side" className="rounded-card border border-line bg-surface">
         {rows.map(({ name, cells }) => (
           <View key={name} role="row" className="flex-row items-center gap-2 border-b border-line px-3 py-2">
-            <Words role="rowheader" look="quiet" className="w-[84px]">
+            <Words role="rowheader" look="quiet" className="w-[76px]">
               {name}
             </Words>
             {cells.map((cell, i) => (
-              <Words key={both[i]!.model.id} role="cell" className="flex-1 tabular-nums">
+              <Words key={all[i]!.model.id} role="cell" className="flex-1 tabular-nums">
                 {cell}
               </Words>
             ))}
