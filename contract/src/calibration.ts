@@ -3,6 +3,9 @@ import { z } from 'zod';
 
 import { demoSchema, doseSchema, idSchema, instantSchema, lengthMmSchema } from './common';
 
+/** What a reading has that says nothing of how its width was taken: those written before there were several ways. */
+export const READING_DEFAULTS = { way: 'tape', stopsMm: null, passesMm: null, nozzle: null } as const;
+
 /** What was seen after one dose: a width, or the two holes it lies between. A burst may lack both. */
 export const readingSchema = z.object({
   id: idSchema,
@@ -10,12 +13,12 @@ export const readingSchema = z.object({
   dose: doseSchema,
   widthMm: lengthMmSchema.nullable(),
   /** How the width was taken. */
-  way: z.enum(WAYS).default('tape'),
+  way: z.enum(WAYS).default(READING_DEFAULTS.way),
   /** The hole it stops at and the larger one it passes, for a width between two holes. */
-  stopsMm: lengthMmSchema.nullable().default(null),
-  passesMm: lengthMmSchema.nullable().default(null),
+  stopsMm: lengthMmSchema.nullable().default(READING_DEFAULTS.stopsMm),
+  passesMm: lengthMmSchema.nullable().default(READING_DEFAULTS.passesMm),
   /** Which nozzle of a two-nozzle inflator filled it. */
-  nozzle: z.enum(NOZZLES).nullable().default(null),
+  nozzle: z.enum(NOZZLES).nullable().default(READING_DEFAULTS.nozzle),
   heightMm: lengthMmSchema.nullable(),
   sdMm: z.number().positive().max(100).nullable(),
   shape: z.enum(SHAPES).nullable(),

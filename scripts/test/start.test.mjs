@@ -85,7 +85,8 @@ function refused(started, sentence) {
 describe('a start', () => {
   it('opens, ends in order on Ctrl-C, and has everything again the next time', async () => {
     const first = await start();
-    const tier = { id: crypto.randomUUID(), name: 'Pea', fraction: 0.4, purpose: '', position: 5 };
+    const range = { leastFraction: 0.35, fraction: 0.4, mostFraction: 0.44 };
+    const tier = { id: crypto.randomUUID(), name: 'Pea', ...range, purpose: '', position: 5 };
     const init = {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },

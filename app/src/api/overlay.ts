@@ -1,6 +1,6 @@
-import { readingSchema } from '@leggero/contract';
+import { READING_DEFAULTS } from '@leggero/contract';
 import type {
-  AcceptedTarget, CalibrationRecord, CheckRecord, HoldTestRecord, ModelDetail, PumpRecord, ShelfModel, SizerRecord, Studio, TierRecord,
+  AcceptedTarget, CalibrationRecord, CheckRecord, HoldTestRecord, ModelDetail, PumpRecord, ReadingRecord, ShelfModel, SizerRecord, Studio, TierRecord,
 } from '@leggero/contract'; // prettier-ignore
 
 import type { Command } from './command';
@@ -106,7 +106,7 @@ function overlayCalibrations(
       return remove(rows, command.id);
     case 'createReading': {
       // A reading that waits since before an update may lack what has a default.
-      const body = readingSchema.parse(command.body);
+      const body = { ...READING_DEFAULTS, ...defined(command.body) } as ReadingRecord;
       return rows.map((row) =>
         row.id === body.calibrationId
           ? { ...row, readings: put(row.readings, body).sort((a, b) => a.takenAt.localeCompare(b.takenAt)) }

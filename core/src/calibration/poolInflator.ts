@@ -1,5 +1,5 @@
 import type { Inflator } from '../inflator';
-import { poolEstimates, type Pooled } from '../statistics';
+import { poolEstimates, type Estimate, type Pooled } from '../statistics';
 import { TRADE } from '../trade';
 import type { CalibrationFit } from './fitCalibration';
 
@@ -59,20 +59,12 @@ export function poolInflator({
   };
 }
 
-function pooled(
-  ...[estimates, expected]: [
-    Parameters<typeof poolEstimates>[0]['estimates'],
-    { variance: number; worth: number },
-  ]
-): Pooled {
+function pooled(estimates: readonly Estimate[], expected: { variance: number; worth: number }): Pooled {
   return poolEstimates({ estimates, expected })!;
 }
 
 /** Doses lost at the start, -V0 / s, with its variance by the delta method. */
-function lostDoses({ deadVolumeL, doseVolumeL, covariance }: CalibrationFit): {
-  value: number;
-  variance: number;
-} {
+function lostDoses({ deadVolumeL, doseVolumeL, covariance }: CalibrationFit): Estimate {
   const value = -deadVolumeL / doseVolumeL;
   const [[c00, c01], [, c11]] = covariance as [[number, number], [number, number]];
   return { value, variance: (c00 + 2 * value * c01 + value * value * c11) / doseVolumeL ** 2 };

@@ -1,5 +1,4 @@
-import { modelLabel, type CalibrationFile, type CalibrationRecord } from '@leggero/contract';
-import { coreReading } from '@leggero/contract';
+import { coreReading, modelLabel, type CalibrationFile, type CalibrationRecord } from '@leggero/contract';
 import { readingProblem } from '@leggero/core';
 import { and, eq } from 'drizzle-orm';
 

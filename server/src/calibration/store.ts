@@ -15,6 +15,9 @@ import { HttpProblem } from '../http/problem';
 type CalibrationRow = typeof calibrations.$inferSelect;
 type ReadingRow = typeof readings.$inferSelect;
 
+/** Readings in the order taken; the same every time, also for those of one moment. */
+export const IN_ORDER_TAKEN = [asc(readings.takenAt), asc(readings.dose), asc(readings.id)];
+
 /** A calibration as the contract has it. */
 export function calibrationOf(row: CalibrationRow, taken: ReadingRecord[]): CalibrationRecord {
   const { studioId: _, startedAt, ...rest } = row;
@@ -39,7 +42,7 @@ export async function createCalibration(
         .select()
         .from(readings)
         .where(and(eq(readings.calibrationId, create.id), eq(readings.studioId, scope.studioId)))
-        .orderBy(asc(readings.takenAt), asc(readings.dose));
+        .orderBy(...IN_ORDER_TAKEN);
   return { row: calibrationOf(outcome.row, taken.map(readingOf)), created: outcome.created };
 }
 

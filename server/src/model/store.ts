@@ -7,7 +7,7 @@ import type {
 } from '@leggero/contract';
 import { and, asc, count, desc, eq, getTableColumns, lte, sql } from 'drizzle-orm';
 
-import { calibrationOf, readingOf } from '../calibration/store';
+import { calibrationOf, IN_ORDER_TAKEN, readingOf } from '../calibration/store';
 import { checkOf, checkResultOf } from '../check/store';
 import { readOwned, type Scope } from '../db/records';
 import { acceptedTargets, calibrations, checkResults, checks, models, readings } from '../db/schema';
@@ -61,7 +61,7 @@ async function calibrationsOf({ database, studioId }: Scope, modelId: string): P
       .from(readings)
       .innerJoin(calibrations, eq(calibrations.id, readings.calibrationId))
       .where(which)
-      .orderBy(asc(readings.takenAt), asc(readings.dose)),
+      .orderBy(...IN_ORDER_TAKEN),
   ]);
   return withReadings(rows, taken);
 }
@@ -105,7 +105,7 @@ async function recentCalibrations({ database, studioId }: Scope): Promise<Calibr
       .from(readings)
       .innerJoin(newest, eq(newest.readingId, readings.id))
       .where(lte(newest.age, RECENT_READINGS))
-      .orderBy(asc(readings.takenAt), asc(readings.dose)),
+      .orderBy(...IN_ORDER_TAKEN),
   ]);
   return withReadings(rows, taken);
 }

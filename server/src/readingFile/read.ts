@@ -1,4 +1,5 @@
 import type { ImportReport, LineProblem } from '@leggero/contract';
+import { MM_PER_INCH } from '@leggero/core';
 import Papa from 'papaparse';
 
 import { readHeader } from './columns';
@@ -83,7 +84,7 @@ const SAMPLED = 8;
 export function sampleOf(lines: readonly ReadLine[]): ImportReport['sample'] {
   return lines.slice(0, SAMPLED).map(({ line, model, inflator, reading }) => ({
     line,
-    model: `${model.line} ${Math.round((model.nominalMm / 25.4) * 10) / 10}`,
+    model: `${model.line} ${Math.round((model.nominalMm / MM_PER_INCH) * 10) / 10}`,
     pump: inflator.name ?? '',
     dose: reading.dose,
     widthMm: reading.widthMm ?? null,

@@ -24,7 +24,13 @@ export async function writeReadings({ database, studioId }: Scope, modelId?: str
         modelId === undefined ? undefined : eq(calibrations.modelId, modelId),
       ),
     )
-    .orderBy(asc(models.line), asc(models.nominalMm), asc(calibrations.startedAt), asc(readings.takenAt));
+    .orderBy(
+      asc(models.line),
+      asc(models.nominalMm),
+      asc(calibrations.startedAt),
+      asc(readings.takenAt),
+      asc(readings.id),
+    );
   const data = rows.map(({ readings: reading, calibrations: calibration, models: model, pumps: pump }) => [
     model.line, model.kind, model.nominalMm, model.finish, model.colourName, pump.name, yes(calibration.preStretched),
     yes(calibration.roundedOff), calibration.id, reading.takenAt.toISOString(), pump.kind === 'hand' ? reading.dose : '',

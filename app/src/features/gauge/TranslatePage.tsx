@@ -1,6 +1,5 @@
 import type { PumpRecord, ShelfModel } from '@leggero/contract';
-import { fitCalibration, translateDose, type DoseCurve } from '@leggero/core';
-import { coreInflator, coreReading } from '@leggero/contract';
+import { translateDose, type DoseCurve } from '@leggero/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -127,9 +126,8 @@ function readDoses(text: string): number[] | null {
 /** The balloon's curve with an inflator: its own calibration with it, or an estimate. */
 function curveWith(knowledge: Knowledge, model: ShelfModel, pump: PumpRecord): DoseCurve | null {
   const own = model.calibrations.find(({ pumpId }) => pumpId === pump.id);
-  const readings = own?.readings.map(coreReading) ?? [];
-  const fit = fitCalibration({ nominalMm: model.nominalMm, readings, pump: coreInflator(pump) });
-  return fit.ok ? fit.value : estimateWith(model, pump, knowledge);
+  const fit = own && knowledge.shelf.outcomes.get(own.id)?.fit;
+  return fit ?? estimateWith(model, pump, knowledge);
 }
 
 function curvesOf(
