@@ -144,6 +144,21 @@ describe('a wide window', () => {
     await visitor.sees('Search the shelf');
   });
 
+  it('follows the device into the evening, and back', async () => {
+    const visitor = await Visitor.open(browser, 'about:blank', WIDE);
+    const ground = () => visitor.page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+    const device = (value: string) =>
+      visitor.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value }]);
+    await device('dark');
+    await visitor.page.goto(`${world.url}/bench`, { waitUntil: 'networkidle2' });
+    await visitor.sees('Worth calibrating first');
+    expect(await ground()).toBe('rgb(27, 25, 22)');
+    await device('light');
+    await visitor.page.waitForFunction(
+      () => getComputedStyle(document.body).backgroundColor === 'rgb(247, 244, 238)',
+    );
+  });
+
   it('speaks centimetres once the studio does', async () => {
     const visitor = await Visitor.open(browser, `${world.url}/studio`, WIDE);
     await visitor.tap('radio', 'cm');

@@ -23,10 +23,21 @@ export const useThemeChoice = create<ThemeState>()(
   ),
 );
 
-/** Puts the chosen theme on the page, now and when the choice changes. */
+/** Puts the chosen theme on the page, now and when the choice, or the device's own theme, changes. */
 export function followTheme(): () => void {
-  colorScheme.set(useThemeChoice.getState().choice);
-  return useThemeChoice.subscribe(({ choice }) => colorScheme.set(choice));
+  const device = matchMedia('(prefers-color-scheme: dark)');
+  // The page's classes know light and dark alone: the device's wish is put into one of them here.
+  const follow = () => {
+    const { choice } = useThemeChoice.getState();
+    colorScheme.set(choice === 'system' ? (device.matches ? 'dark' : 'light') : choice);
+  };
+  follow();
+  device.addEventListener('change', follow);
+  const forget = useThemeChoice.subscribe(follow);
+  return () => {
+    device.removeEventListener('change', follow);
+    forget();
+  };
 }
 
 /** The colours drawings use under the theme in force. */

@@ -34,12 +34,18 @@ export function SideBySide({ compared, widthMm }: SideBySideProps) {
     <View className="gap-2">
       <View className="flex-row items-end gap-3">
         {all.map(({ model, view }) => (
-          <View key={model.id} className="flex-1 items-center gap-1">
+          <View key={model.id} className="flex-1 items-center">
             <Aperture
               {...figureOf(model, view.curve, widthMm)}
               size={(most * model.nominalMm) / largest}
               label={`${modelName(model)}, ${model.colourName}, ${text(widthMm)} across in the outline of its nominal size`}
             />
+          </View>
+        ))}
+      </View>
+      <View className="flex-row gap-3">
+        {all.map(({ model, view }) => (
+          <View key={model.id} className="flex-1">
             <Words look="strong" className="text-center">
               {modelName(model)}
             </Words>
@@ -80,11 +86,9 @@ const ROWS: readonly { name: string; of: (at: ModelAtWidth, kind: Kind, text: Wr
         : `${dosed(dose, kind)} (${doseText(doseLow, 'timed')}–${doseText(doseHigh, 'timed')})`,
   },
   {
-    name: 'Shape',
+    name: 'Aspect',
     of: ({ aspect, aspectSd }) =>
-      aspect === null
-        ? 'not known'
-        : `${aspect.toFixed(2)} as high as wide, ±${(1.96 * aspectSd).toFixed(2)}`,
+      aspect === null ? 'not known' : `${aspect.toFixed(2)} ±${(1.96 * aspectSd).toFixed(2)}`,
   },
   {
     name: 'Turns oval',
