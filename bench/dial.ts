@@ -20,6 +20,8 @@ export async function benchDial({ chromium }: { chromium: string }): Promise<voi
   const world = await startWorld();
   const shelf = (await (await fetch(`${world.url}/api/models`)).json()) as ShelfModel[];
   const model = shelf.reduce((a, b) => ((b.calibrations[0]?.readings.length ?? 0) > (a.calibrations[0]?.readings.length ?? 0) ? b : a));
+  // What a new database still writes is not the page's.
+  await new Promise((resolve) => setTimeout(resolve, 5000));
   const page = await openPage({ chromium, address: `${world.url}/shelf/${model.id}/reading`, width: 390, height: 844 });
   try {
     const taps = await tapsOn(page);

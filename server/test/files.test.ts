@@ -187,7 +187,7 @@ describe('a file of readings', () => {
     expect(steps.at(-1)).toMatchObject({ report: { added: 20_000, written: true } });
     const long = (await shelf()).filter(({ line }) => line === 'Long Line');
     expect(long).toHaveLength(20);
-    expect(Math.max(...long.map(({ calibrations }) => calibrations[0]!.readings.length))).toBe(48);
+    expect(Math.max(...long.map(({ calibrations }) => calibrations[0]!.readings.length))).toBe(24);
     const detail = (await service.request.get(`/api/models/${long[0]!.id}`)).body as ModelDetail;
     expect(detail.calibrations[0]!.readings).toHaveLength(1000);
   }, 60_000); // prettier-ignore

@@ -1,14 +1,23 @@
-import { coreBalloon, coreInflator, type PumpRecord, type ShelfModel } from '@leggero/contract';
-import { knowShelf, type ShelfKnowledge } from '@leggero/core';
-import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import {
+  coreBalloon, coreInflator, type CalibrationRecord, type PumpRecord, type ShelfModel,
+} from '@leggero/contract'; // prettier-ignore
+import { knowShelf, type FitOutcome, type ShelfKnowledge } from '@leggero/core';
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 
+import type { KnowledgeQuestion } from '../workers/knowledge.worker';
 import { usePumps, useShelf } from './queries';
 
+/** What the shelf teaches, and of which calibrations as they stood then. */
+interface Learned {
+  shelf: ShelfKnowledge;
+  /** The outcome of each calibration that was fitted, by the record itself: a changed record has none. */
+  fits: WeakMap<CalibrationRecord, FitOutcome>;
+}
+
 /** The shelf, the inflators, and what they teach together. */
-export interface Knowledge {
+export interface Knowledge extends Learned {
   models: ShelfModel[];
   pumps: PumpRecord[];
-  shelf: ShelfKnowledge;
 }
 
 const KnowledgeContext = createContext<Knowledge | null>(null);
@@ -17,7 +26,11 @@ const KnowledgeContext = createContext<Knowledge | null>(null);
 export function KnowledgeProvider({ children }: { children: ReactNode }) {
   const models = useShelf().data;
   const pumps = usePumps().data;
-  const knowledge = useMemo(() => (models && pumps ? knowledgeOf(models, pumps) : null), [models, pumps]);
+  const learned = useLearned(models, pumps);
+  const knowledge = useMemo(
+    () => (models && pumps && learned ? { ...learned, models, pumps } : null),
+    [models, pumps, learned],
+  );
   return <KnowledgeContext.Provider value={knowledge}>{children}</KnowledgeContext.Provider>;
 }
 
@@ -27,6 +40,50 @@ export function useKnowledge(): Knowledge | null {
 }
 
 export function knowledgeOf(models: ShelfModel[], pumps: PumpRecord[]): Knowledge {
-  const inflators = new Map(pumps.map((pump) => [pump.id, coreInflator(pump)]));
-  return { models, pumps, shelf: knowShelf({ balloons: models.map(coreBalloon), inflators }) };
+  return { ...learnedOf(models, knowShelf(questionOf(models, pumps))), models, pumps };
+}
+
+/** So many readings are fitted within a few milliseconds; a larger shelf is left to a worker. */
+const MOST_AT_ONCE = 1000;
+
+/** At once for a shelf of the usual size; else from a worker, with what was learned before until it answers. */
+function useLearned(models: ShelfModel[] | undefined, pumps: PumpRecord[] | undefined): Learned | null {
+  const atOnce = useMemo(
+    () =>
+      models && pumps && readingsIn(models) <= MOST_AT_ONCE
+        ? learnedOf(models, knowShelf(questionOf(models, pumps)))
+        : null,
+    [models, pumps],
+  );
+  const [later, setLater] = useState<Learned | null>(null);
+  useEffect(() => {
+    if (!models || !pumps || readingsIn(models) <= MOST_AT_ONCE) return;
+    const worker = new Worker(new URL('../workers/knowledge.worker', window.location.href));
+    worker.onmessage = ({ data }: MessageEvent<ShelfKnowledge>) => setLater(learnedOf(models, data));
+    worker.postMessage(questionOf(models, pumps));
+    return () => worker.terminate();
+  }, [models, pumps]);
+  return atOnce ?? later;
+}
+
+function readingsIn(models: readonly ShelfModel[]): number {
+  let count = 0;
+  for (const { calibrations } of models) for (const { readings } of calibrations) count += readings.length;
+  return count;
+}
+
+function questionOf(models: readonly ShelfModel[], pumps: readonly PumpRecord[]): KnowledgeQuestion {
+  return {
+    balloons: models.map(coreBalloon),
+    inflators: new Map(pumps.map((pump) => [pump.id, coreInflator(pump)])),
+  };
+}
+
+function learnedOf(models: readonly ShelfModel[], shelf: ShelfKnowledge): Learned {
+  const fits = new WeakMap<CalibrationRecord, FitOutcome>();
+  for (const calibration of models.flatMap(({ calibrations }) => calibrations)) {
+    const outcome = shelf.outcomes.get(calibration.id);
+    if (outcome) fits.set(calibration, outcome);
+  }
+  return { shelf, fits };
 }

@@ -4,7 +4,7 @@ import {
 } from '@leggero/contract'; // prettier-ignore
 import {
   chooseHole, defaultHoldRate, estimateFor, fitCalibration, fitHold, heightAtMm, MM_PER_INCH, resolveTarget, sdsOf, showingOf, type CalibrationFit,
-  type ComparedModel, type DoseCurve, type EstimatedCurve, type FitProblemCode, type HoldRate, type HoleChoice, type Showing, type Target,
+  type ComparedModel, type DoseCurve, type EstimatedCurve, type FitOutcome, type FitProblemCode, type HoldRate, type HoleChoice, type Showing, type Target,
 } from '@leggero/core'; // prettier-ignore
 
 import type { Knowledge } from './knowledge';
@@ -61,10 +61,7 @@ export function viewModel(options: ViewOptions): ModelView {
   const calibration =
     model.calibrations.find(({ id }) => id === calibrationId) ?? model.calibrations[0] ?? null;
   const pump = knowledge.pumps.find(({ id }) => id === calibration?.pumpId) ?? knowledge.pumps[0] ?? null;
-  const readings = calibration?.readings.map(coreReading) ?? [];
-  const ways = sdsOf(knowledge.shelf.ways);
-  const result = fitCalibration({ nominalMm, readings, ways, ...(pump ? { pump: coreInflator(pump) } : {}) });
-  const fit = result.ok ? result.value : null;
+  const { fit, problem } = calibration ? outcomeOf(model, calibration, pump, knowledge) : NO_READINGS;
   const estimate = fit || !pump ? null : estimateWith(model, pump, knowledge);
   const hold = holdOf(model, venue?.wraps ?? 2);
   const showing = venue ? showingAt(studio, venue, hold) : null;
@@ -73,8 +70,25 @@ export function viewModel(options: ViewOptions): ModelView {
     const target = resolveTarget({ nominalMm, finish, tier, fit, estimate, daysStanding, step, showing });
     return target.ok ? [{ tier, target: target.value }] : [];
   });
-  const fitProblem = result.ok || readings.length === 0 ? null : result.problem.code;
+  const fitProblem = problem === 'no-readings' ? null : problem;
   return { calibration, pump, fit, estimate, curve: fit ?? estimate, fitProblem, hold, showing, targets };
+}
+
+const NO_READINGS: FitOutcome = { fit: null, problem: 'no-readings' };
+
+/** The fit of a calibration: as the shelf knows it, or anew where the record holds more or has changed since. */
+function outcomeOf(
+  { nominalMm }: ShelfModel,
+  calibration: CalibrationRecord,
+  pump: PumpRecord | null,
+  { shelf, fits }: Knowledge,
+): FitOutcome {
+  const known = fits.get(calibration);
+  if (known) return known;
+  const readings = calibration.readings.map(coreReading);
+  const ways = sdsOf(shelf.ways);
+  const result = fitCalibration({ nominalMm, readings, ways, ...(pump ? { pump: coreInflator(pump) } : {}) });
+  return result.ok ? { fit: result.value, problem: null } : { fit: null, problem: result.problem.code };
 }
 
 /** The curve that a balloon is expected to have with an inflator, from all else on the shelf. */

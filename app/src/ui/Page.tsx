@@ -15,10 +15,12 @@ interface PageProps {
   /** Stays in reach at the foot. */
   actions?: ReactNode;
   children: ReactNode;
+  /** The children scroll by themselves: a long list that draws only what is seen. */
+  ownScroll?: boolean;
 }
 
 /** A page: its title, what it shows, and the actions in the thumb's reach. */
-export function Page({ title, subtitle, back, aside, actions, children }: PageProps) {
+export function Page({ title, subtitle, back, aside, actions, children, ownScroll }: PageProps) {
   return (
     <View role="main" className="flex-1 bg-ground">
       <View className="flex-row items-center gap-1 px-4 pb-2 pt-3">
@@ -39,9 +41,13 @@ export function Page({ title, subtitle, back, aside, actions, children }: PagePr
         </View>
         {aside}
       </View>
-      <ScrollView className="flex-1" contentContainerClassName="gap-3 px-4 pb-6 pt-1">
-        {children}
-      </ScrollView>
+      {ownScroll ? (
+        <View className="flex-1">{children}</View>
+      ) : (
+        <ScrollView className="flex-1" contentContainerClassName="gap-3 px-4 pb-6 pt-1">
+          {children}
+        </ScrollView>
+      )}
       {actions ? (
         <View className="no-print flex-row gap-3 border-t border-line bg-ground px-4 py-3">{actions}</View>
       ) : null}

@@ -68,7 +68,7 @@ async function calibrationsOf({ database, studioId }: Scope, modelId: string): P
 
 /** For the shelf the newest few calibrations and readings are enough, however much was imported. */
 const RECENT_CALIBRATIONS = 4;
-const RECENT_READINGS = 48;
+const RECENT_READINGS = 24;
 
 /** The newest calibrations of every model, each with its newest readings in the order taken. */
 async function recentCalibrations({ database, studioId }: Scope): Promise<CalibrationRecord[]> {

@@ -1,7 +1,7 @@
 import { router, usePathname } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { useMemo, useRef, useState } from 'react';
-import { View, type TextInput } from 'react-native';
+import { FlatList, type TextInput } from 'react-native';
 
 import { useKnowledge } from '@/api/knowledge';
 import { modelName } from '@/api/modelView';
@@ -19,6 +19,7 @@ import { ShelfTools } from './ShelfTools';
 const addBalloon = () => router.navigate('/shelf/new');
 /** From here on a list wants searching. */
 const MANY = 6;
+const ROWS = { gap: 8, paddingHorizontal: 16, paddingTop: 4, paddingBottom: 24 };
 
 /** Every balloon model, each with its first target as a small aperture. */
 export function ShelfList() {
@@ -45,6 +46,7 @@ export function ShelfList() {
     <Page
       title="Shelf"
       subtitle={ready ? counted(models.length, 'balloon') : undefined}
+      ownScroll={Boolean(ready && models.length > 0)}
       aside={<IconButton label="Add a balloon" icon={Plus} onPress={addBalloon} />}
     >
       {shelf.error && !ready ? (
@@ -57,23 +59,31 @@ export function ShelfList() {
           action={<Button title="Add a balloon" look="primary" tall onPress={addBalloon} />}
         />
       ) : (
-        <View className="gap-2">
-          {models.length >= MANY ? (
-            <SearchField ref={search} label="Search the shelf" value={sought} onChangeText={setSought} />
-          ) : null}
-          {found.map((model) => (
+        <FlatList
+          data={found}
+          keyExtractor={({ id }) => id}
+          // A few rows at a time: each draws a balloon.
+          initialNumToRender={10}
+          maxToRenderPerBatch={3}
+          windowSize={5}
+          contentContainerStyle={ROWS}
+          ListHeaderComponent={
+            models.length >= MANY ? (
+              <SearchField ref={search} label="Search the shelf" value={sought} onChangeText={setSought} />
+            ) : null
+          }
+          renderItem={({ item }) => (
             <ShelfRow
-              key={model.id}
-              model={model}
+              model={item}
               tiers={tiers}
               studio={studio}
               knowledge={knowledge}
-              chosen={path.startsWith(`/shelf/${model.id}`)}
+              chosen={path.startsWith(`/shelf/${item.id}`)}
             />
-          ))}
-          {found.length === 0 ? <Empty sentence={`No balloon here matches “${sought}”.`} /> : null}
-          <ShelfTools />
-        </View>
+          )}
+          ListEmptyComponent={<Empty sentence={`No balloon here matches “${sought}”.`} />}
+          ListFooterComponent={<ShelfTools />}
+        />
       )}
     </Page>
   );
