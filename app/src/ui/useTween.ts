@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 
 const DURATION_MS = 280;
 /** A change of less than this share moves a drawing by a pixel or two: gliding there shows nothing and costs frames. */
@@ -10,26 +10,34 @@ function reducedMotion(): boolean {
 
 /** Numbers that glide to their new values together; they jump where motion is unwelcome, or where it would not be seen. */
 export function useTween<const Targets extends readonly number[]>(targets: Targets): Targets {
-  const [shown, setShown] = useState<Targets>(targets);
-  const current = useRef(targets);
+  // What is drawn on the way; null when it has arrived, and the targets are drawn themselves.
+  const [between, setBetween] = useState<Targets | null>(null);
+  const drawn = useRef<readonly number[]>(targets);
   const wanted = targets.join(' ');
-  useEffect(() => {
+  // Before the page is painted, so that it never shows the end of a glide first.
+  useLayoutEffect(() => {
     const to = wanted.split(' ').map(Number);
-    const from = current.current;
-    const show = (values: readonly number[]) => {
-      current.current = values as Targets;
-      setShown(values as Targets);
+    const from = drawn.current;
+    const arrive = () => {
+      drawn.current = to;
+      setBetween(null);
     };
     const small = to.every((value, i) => Math.abs(value - from[i]!) <= WORTH_GLIDING * Math.abs(value));
-    if (small || reducedMotion()) return show(to);
+    if (small || reducedMotion()) return arrive();
+    const show = (eased: number) => {
+      const values = to.map((value, i) => from[i]! + (value - from[i]!) * eased);
+      drawn.current = values;
+      setBetween(values as readonly number[] as Targets);
+    };
+    show(0);
     const start = performance.now();
     let frame = requestAnimationFrame(function next(now) {
-      const part = Math.min(1, (now - start) / DURATION_MS);
-      const eased = 1 - (1 - part) ** 3;
-      show(part === 1 ? to : to.map((value, i) => from[i]! + (value - from[i]!) * eased));
-      if (part < 1) frame = requestAnimationFrame(next);
+      const part = Math.min(1, Math.max(0, (now - start) / DURATION_MS));
+      if (part === 1) return arrive();
+      show(1 - (1 - part) ** 3);
+      frame = requestAnimationFrame(next);
     });
     return () => cancelAnimationFrame(frame);
   }, [wanted]);
-  return shown;
+  return between ?? targets;
 }
