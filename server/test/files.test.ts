@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import {
   importProgressSchema,
   type CalibrationFile,
+  type ImportProgress,
   type ImportReport,
   type ModelDetail,
   type ShelfModel,
@@ -26,9 +27,9 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => service.close());
 
-/** Sends a file and reads what the last line of the answer reports. */
-async function send(text: string, { write = false, request = service.request } = {}): Promise<ImportReport> {
-  const { body, text: answer } = await request
+/** Sends a file and reads the lines of the answer: how far it was, and what came of it. */
+async function linesOf(text: string, { write = false, request = service.request } = {}): Promise<ImportProgress[]> {
+  const { body } = await request
     .post(write ? '/api/readings.csv' : '/api/readings.csv/look')
     .set('Content-Type', 'text/csv')
     .buffer(true)
@@ -39,11 +40,15 @@ async function send(text: string, { write = false, request = service.request } =
     })
     .send(text)
     .expect(200);
-  const last = String(body || answer).trim().split('\n').at(-1)!;
-  const line = importProgressSchema.parse(JSON.parse(last));
-  if (!('report' in line)) throw new Error(`no report: ${last}`);
-  return line.report;
+  return String(body).trim().split('\n').map((line) => importProgressSchema.parse(JSON.parse(line)));
 } // prettier-ignore
+
+/** The report at the end. */
+async function send(...args: Parameters<typeof linesOf>): Promise<ImportReport> {
+  const last = (await linesOf(...args)).at(-1);
+  if (!last || !('report' in last)) throw new Error(`no report: ${JSON.stringify(last)}`);
+  return last.report;
+}
 
 const HEADER = 'line,nominal (in),colour,dose (strokes),width (in),felt';
 const file = (...lines: string[]) => [HEADER, ...lines].join('\r\n');
@@ -174,14 +179,7 @@ describe('a file of readings', () => {
 
   it('of 20,000 lines tells how far it is; the shelf stays small', async () => {
     const lines = Array.from({ length: 20_000 }, (_, i) => `Long Line,11,c${i % 20},${1 + (i % 8)},${(4 + (i % 8) * 0.7).toFixed(3)},ok`);
-    const { body } = await service.request.post('/api/readings.csv').set('Content-Type', 'text/csv').buffer(true)
-      .parse((response, done) => {
-        let all = '';
-        response.on('data', (chunk) => (all += chunk));
-        response.on('end', () => done(null, all));
-      })
-      .send(file(...lines)).expect(200);
-    const steps = String(body).trim().split('\n').map((line) => importProgressSchema.parse(JSON.parse(line)));
+    const steps = await linesOf(file(...lines), { write: true });
     const phases = steps.flatMap((step) => ('phase' in step ? [step.phase] : []));
     expect([phases.includes('reading'), phases.includes('writing')]).toEqual([true, true]);
     expect(steps.at(-1)).toMatchObject({ report: { added: 20_000, written: true } });

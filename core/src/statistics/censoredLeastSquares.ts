@@ -65,7 +65,7 @@ export function censoredLeastSquares({
     fit = leastSquares({ rows, ...working });
     if (!fit) return null;
     const moved = fit.coefficients.map((value, j) => value - coefficients[j]!);
-    const size = Math.sqrt(quadratic(moved, fit.unitCovariance));
+    const size = Math.sqrt(lengthSquared(moved, fit.unitCovariance));
     // Newton's steps shrink once they are near; one that does not has overshot, and is halved.
     const share = size > last ? 0.5 : 1;
     last = share * size;
@@ -131,8 +131,8 @@ function shareCarried(width: number, sd: number): number {
   return 1 / (1 + width ** 2 / (12 * sd ** 2));
 }
 
-/** (x' C^-1 x) by its bound: the length of a step in units of the coefficients' own deviations. */
-function quadratic(step: readonly number[], covariance: readonly (readonly number[])[]): number {
+/** Squared length of a step, each coefficient in units of its own deviation. */
+function lengthSquared(step: readonly number[], covariance: readonly (readonly number[])[]): number {
   return step.reduce((sum, value, j) => sum + (value * value) / covariance[j]![j]!, 0);
 }
 

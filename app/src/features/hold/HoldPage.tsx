@@ -9,22 +9,16 @@ import { useCommand } from '@/api/queries';
 import type { ShownModel } from '@/features/model/WithModel';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
-import { Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
 import { LengthEntry } from '@/ui/LengthEntry';
 import { Page } from '@/ui/Page';
-import { Segmented } from '@/ui/Segmented';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
+import { WrapsChoice } from '@/ui/WrapsChoice';
 import { TIE_ADVICE } from '@/wording/cautions';
 
 import { HoldChart } from './HoldChart';
 import { HoldTestCard } from './HoldTestCard';
-
-const WRAPS = [
-  { value: '1', title: 'Once' },
-  { value: '2', title: 'Twice' },
-] as const;
 
 /** Balloons left standing: tie one, measure it again later, and targets know what a night costs. */
 export function HoldPage(shown: ShownModel) {
@@ -98,14 +92,7 @@ function StartTest({ model }: ShownModel) {
           lengths={lengths}
           onChange={setWidthMm}
         />
-        <Labelled label="Neck wrapped">
-          <Segmented
-            label="Neck wrapped"
-            options={WRAPS}
-            value={wraps === 1 ? '1' : '2'}
-            onChange={(value) => setWraps(value === '1' ? 1 : 2)}
-          />
-        </Labelled>
+        <WrapsChoice wraps={wraps} onChange={setWraps} />
         <SwitchRow label="Another balloon inside" value={stuffed} onChange={setStuffed} />
         <Button title="Start the test" look="primary" tall onPress={start} />
       </View>

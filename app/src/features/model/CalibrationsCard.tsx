@@ -12,6 +12,7 @@ import { Card } from '@/ui/Card';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { Words } from '@/ui/Words';
 import { effectText } from '@/wording/calibration';
+import { dayText } from '@/wording/day';
 import { counted, preparation } from '@/wording/trade';
 
 import type { ShownModel } from './WithModel';
@@ -94,10 +95,7 @@ interface CalibrationRowProps {
 }
 
 function CalibrationRow({ calibration, pumpName, chosen }: CalibrationRowProps) {
-  const day = new Date(calibration.startedAt).toLocaleDateString(undefined, {
-    day: 'numeric',
-    month: 'short',
-  });
+  const day = dayText(calibration.startedAt);
   const how = preparation(calibration);
   return (
     <Pressable

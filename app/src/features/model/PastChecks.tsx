@@ -8,6 +8,7 @@ import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';
 import { VERDICT_WORDS, verdictText } from '@/wording/batch';
+import { dayText } from '@/wording/day';
 
 /** The newest few are enough on this page. */
 const SHOWN = 5;
@@ -33,7 +34,7 @@ function PastCheck({ check }: { check: CheckRecord }) {
   const judged = judgeBatch({ targetMm, toleranceMm, results: check.results.map(coreCheckResult) });
   if (!judged.ok) return null;
   const { word, tone } = VERDICT_WORDS[judged.value.verdict];
-  const day = new Date(check.startedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
+  const day = dayText(check.startedAt);
   return (
     <View role="listitem" className="border-b border-line">
       <Link href={`/shelf/${check.modelId}/check/${check.id}`} asChild>

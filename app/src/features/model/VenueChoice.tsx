@@ -5,18 +5,12 @@ import { View } from 'react-native';
 
 import type { Venue } from '@/api/modelView';
 import { Button } from '@/ui/Button';
-import { Labelled } from '@/ui/Field';
 import { NumberField } from '@/ui/NumberField';
-import { Segmented } from '@/ui/Segmented';
 import { Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
+import { WrapsChoice } from '@/ui/WrapsChoice';
 import { ALTITUDE, HOURS, TEMPERATURE } from '@/wording/conditions';
 import { counted } from '@/wording/trade';
-
-const WRAPS = [
-  { value: '1', title: 'Once' },
-  { value: '2', title: 'Twice' },
-] as const;
 
 interface VenueChoiceProps {
   studio: Studio;
@@ -62,14 +56,7 @@ export function VenueChoice({ studio, venue, onChange }: VenueChoiceProps) {
           range={HOURS}
           onChange={(hours) => change({ hours })}
         />
-        <Labelled label="Neck wrapped">
-          <Segmented
-            label="Neck wrapped"
-            options={WRAPS}
-            value={shown.wraps === 1 ? '1' : '2'}
-            onChange={(value) => change({ wraps: value === '1' ? 1 : 2 })}
-          />
-        </Labelled>
+        <WrapsChoice wraps={shown.wraps} onChange={(wraps) => change({ wraps })} />
         <Words look="quiet">
           {`Made at ${here}, ${studio.workroomAltitudeM} m: change that under Studio. Leave room for heat; sun and lamps warm a balloon beyond the air around it.`}
         </Words>

@@ -1,4 +1,5 @@
 import type { TierRecord } from '@leggero/contract';
+import { LEAST_TIER_FRACTION, MOST_TIER_FRACTION } from '@leggero/core';
 import ChevronDown from 'lucide-react-native/icons/chevron-down';
 import ChevronUp from 'lucide-react-native/icons/chevron-up';
 import { useState } from 'react';
@@ -96,17 +97,14 @@ export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
   );
 }
 
-const LEAST = 0.3;
-const MOST = 1;
-
 /** The widest range that no tier covers yet; a sliver at the top when all is covered, for the artist to move. */
 function freeRange(
   tiers: readonly TierRecord[],
 ): Pick<TierRecord, 'leastFraction' | 'mostFraction' | 'fraction'> {
   const sorted = [...tiers].sort((a, b) => a.leastFraction - b.leastFraction);
-  let best = { from: MOST - 0.02, to: MOST, size: 0 };
-  let from = LEAST;
-  for (const to of [...sorted.map(({ leastFraction }) => leastFraction), MOST]) {
+  let best = { from: MOST_TIER_FRACTION - 0.02, to: MOST_TIER_FRACTION, size: 0 };
+  let from = LEAST_TIER_FRACTION;
+  for (const to of [...sorted.map(({ leastFraction }) => leastFraction), MOST_TIER_FRACTION]) {
     if (to - from > best.size + 0.009) best = { from, to, size: to - from };
     from = sorted.find(({ leastFraction }) => leastFraction === to)?.mostFraction ?? from;
   }
