@@ -6,6 +6,7 @@ declare module 'jstat' {
       cdf(x: number, mean: number, sd: number): number;
     };
     chisquare: { inv(p: number, degrees: number): number; cdf(x: number, degrees: number): number };
+    centralF: { cdf(x: number, above: number, below: number): number };
     studentt: { inv(p: number, degrees: number): number };
     binomial: { pdf(k: number, n: number, p: number): number };
     ibeta(x: number, a: number, b: number): number | false;

@@ -1,1 +1,5 @@
+export * from './eyeCheck';
 export * from './judgeBatch';
+export * from './pairMismatch';
+export * from './sizingStudy';
+export * from './work';

@@ -36,6 +36,18 @@ export const TRADE = {
     'from memory',
     'standard uncertainty of one width by each way of taking it, the balloon’s own scatter in it; learned from the readings',
   ),
+  holeSdMm: constant(
+    { caliper: 0.3, tape: 0.8, bar: 0.4, label: 1.5 },
+    'mm',
+    'from memory',
+    'standard uncertainty of a hole’s width: measured with a caliper or a tape, reckoned from a printed scale bar, or only read off its label',
+  ),
+  squeeze: constant(
+    { share: 0.004, softShare: 0.05, sdShare: 0.012, worth: 6 },
+    'of the hole',
+    'from memory',
+    'how much wider than its hole a balloon is that just passes: at nominal width, what softness adds, and the scatter; learned from sized balloons',
+  ),
   heightSdMm: constant(3, 'mm', 'from memory', 'standard uncertainty of one height, crown to neck'),
   priorReadings: constant(
     4,
@@ -176,6 +188,23 @@ export const TRADE = {
     'of nominal',
     'common practice',
     'a quarter inch either way on an 11 in balloon in classic work',
+  ),
+  workTolerance: constant(
+    {
+      linking: { mm: 3.175 },
+      classic: { fraction: 0.25 / 11 },
+      garland: { fraction: 0.5 / 11 },
+      organic: { fraction: 1 / 11 },
+    },
+    'mm, of nominal',
+    'common practice',
+    'how far a balloon may be off: an eighth of an inch in linking work, a quarter on an 11 in in classic work; wider in garlands and organic work (from memory)',
+  ),
+  workShare: constant(
+    0.9,
+    'of the balloons',
+    'from memory',
+    'how many must lie within that tolerance for the eye to be enough',
   ),
   strokeVolumeL: constant(
     0.18,
