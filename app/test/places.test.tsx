@@ -5,7 +5,7 @@ import { useOutbox } from '@/api/outbox';
 import { Frame } from '@/features/frame/Frame';
 import { GaugeList } from '@/features/gauge/GaugeList';
 import { PumpPage } from '@/features/gauge/PumpPage';
-import { SizerPage } from '@/features/gauge/SizerPage';
+import { SizerPage } from '@/features/sizer/SizerPage';
 import { ModelForm } from '@/features/shelf/ModelForm';
 import { ShelfList } from '@/features/shelf/ShelfList';
 import { StudioPage } from '@/features/studio/StudioPage';

@@ -1,3 +1,4 @@
+import { CHECK_DEFAULTS, RESULT_DEFAULTS } from '@leggero/contract';
 import type {
   ModelDetail,
   PumpRecord,
@@ -39,7 +40,7 @@ function reading(
 ): ReadingRecord {
   return {
     id: `00000000-0000-4000-8000-00000000010${index}`, calibrationId: CALIBRATION_ID, dose, widthMm: inch(width), heightMm: inch(height),
-    way: 'tape', stopsMm: null, passesMm: null, nozzle: null, sdMm: null, shape: null, outcome, takenAt: `2026-11-16T17:0${index}:00.000Z`,
+    way: 'tape', stopsMm: null, passesMm: null, holeId: null, stopsHoleId: null, nozzle: null, sdMm: null, shape: null, outcome, takenAt: `2026-11-16T17:0${index}:00.000Z`,
   }; // prettier-ignore
 }
 
@@ -62,8 +63,8 @@ export function someRecords(): Records {
     pumps: [{ id: PUMP_ID, name: 'Barge', kind: 'hand', doseVolumeL: 1.1, demo: false }],
     sizers: [
       {
-        id: '00000000-0000-4000-8000-000000000006', name: 'Plate', demo: false,
-        holes: [9, 10, 11].map((size) => ({ id: `00000000-0000-4000-8000-00000000030${size - 9}`, label: String(size), widthMm: inch(size) })),
+        id: '00000000-0000-4000-8000-000000000006', name: 'Plate', keeper: '', sizings: [], demo: false,
+        holes: [9, 10, 11].map((size) => ({ id: `00000000-0000-4000-8000-00000000030${size - 9}`, label: String(size), widthMm: inch(size), measurements: [] })),
       },
     ],
     models: [
@@ -77,10 +78,10 @@ export function someRecords(): Records {
         ],
         checks: [
           {
-            id: CHECK_ID, modelId: MODEL_ID, tierName: 'Classic', targetMm: inch(9.5), toleranceMm: inch(0.25), size: 4,
+            id: CHECK_ID, modelId: MODEL_ID, tierName: 'Classic', targetMm: inch(9.5), toleranceMm: inch(0.25), size: 4, ...CHECK_DEFAULTS,
             startedAt: '2026-11-17T09:00:00.000Z', demo: false,
             results: (['passes', 'falls'] as const).map((answer, position) => ({
-              id: `00000000-0000-4000-8000-00000000040${position}`, checkId: CHECK_ID, position, answer, widthMm: null,
+              id: `00000000-0000-4000-8000-00000000040${position}`, checkId: CHECK_ID, position, answer, widthMm: null, ...RESULT_DEFAULTS,
               takenAt: `2026-11-17T09:0${position}:00.000Z`,
             })),
           },

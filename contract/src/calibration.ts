@@ -4,7 +4,14 @@ import { z } from 'zod';
 import { demoSchema, doseSchema, idSchema, instantSchema, lengthMmSchema } from './common';
 
 /** What a reading has that says nothing of how its width was taken: those written before there were several ways. */
-export const READING_DEFAULTS = { way: 'tape', stopsMm: null, passesMm: null, nozzle: null } as const;
+export const READING_DEFAULTS = {
+  way: 'tape',
+  stopsMm: null,
+  passesMm: null,
+  holeId: null,
+  stopsHoleId: null,
+  nozzle: null,
+} as const;
 
 /** What was seen after one dose: a width, or the two holes it lies between. A burst may lack both. */
 export const readingSchema = z.object({
@@ -17,6 +24,9 @@ export const readingSchema = z.object({
   /** The hole it stops at and the larger one it passes, for a width between two holes. */
   stopsMm: lengthMmSchema.nullable().default(READING_DEFAULTS.stopsMm),
   passesMm: lengthMmSchema.nullable().default(READING_DEFAULTS.passesMm),
+  /** The hole that it just passed, or passed of the two; and the one it stopped at. A correction of the hole corrects the reading. */
+  holeId: idSchema.nullable().default(READING_DEFAULTS.holeId),
+  stopsHoleId: idSchema.nullable().default(READING_DEFAULTS.stopsHoleId),
   /** Which nozzle of a two-nozzle inflator filled it. */
   nozzle: z.enum(NOZZLES).nullable().default(READING_DEFAULTS.nozzle),
   heightMm: lengthMmSchema.nullable(),

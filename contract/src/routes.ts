@@ -8,6 +8,7 @@ import {
 } from './calibration';
 import { calibrationFileSchema } from './calibrationFile';
 import { checkCreateSchema, checkResultSchema, checkSchema } from './check';
+import { eyeBalloonPatchSchema, eyeBalloonSchema, eyeCheckCreateSchema, eyeCheckSchema } from './eye';
 import { holdReadingSchema, holdTestCreateSchema, holdTestSchema } from './hold';
 import {
   modelCreateSchema,
@@ -16,10 +17,25 @@ import {
   modelSchema,
   shelfModelSchema,
 } from './model';
+import {
+  personCreateSchema,
+  personPatchSchema,
+  personSchema,
+  pinChangeSchema,
+  sessionOpenSchema,
+  sessionSchema,
+} from './person';
 import { healthSchema } from './problem';
 import { pumpCreateSchema, pumpPatchSchema, pumpSchema } from './pump';
-import { sizerCreateSchema, sizerPatchSchema, sizerSchema } from './sizer';
+import {
+  holeMeasurementSchema,
+  sizerCreateSchema,
+  sizerPatchSchema,
+  sizerSchema,
+  sizingSchema,
+} from './sizer';
 import { studioPatchSchema, studioSchema } from './studio';
+import { studyCreateSchema, studySchema, studyWidthSchema } from './study';
 import { acceptedTargetCreateSchema, acceptedTargetSchema } from './target';
 import { tierCreateSchema, tierPatchSchema, tierSchema } from './tier';
 
@@ -57,6 +73,71 @@ export const ROUTES = {
   createSizer: { method: 'POST', path: '/api/sizers', request: sizerCreateSchema, response: sizerSchema },
   changeSizer: { method: 'PATCH', path: '/api/sizers/:id', request: sizerPatchSchema, response: sizerSchema },
   deleteSizer: { method: 'DELETE', path: '/api/sizers/:id' },
+  createHoleMeasurement: {
+    method: 'POST',
+    path: '/api/hole-measurements',
+    request: holeMeasurementSchema,
+    response: holeMeasurementSchema,
+  },
+  deleteHoleMeasurement: { method: 'DELETE', path: '/api/hole-measurements/:id' },
+  createSizing: { method: 'POST', path: '/api/sizings', request: sizingSchema, response: sizingSchema },
+  deleteSizing: { method: 'DELETE', path: '/api/sizings/:id' },
+  readSession: { method: 'GET', path: '/api/session', response: sessionSchema },
+  /** Opens what is a person's own on this device; 403 with the wrong PIN. */
+  openSession: { method: 'POST', path: '/api/session', request: sessionOpenSchema, response: sessionSchema },
+  closeSession: { method: 'DELETE', path: '/api/session' },
+  listPeople: { method: 'GET', path: '/api/people', response: z.array(personSchema) },
+  createPerson: {
+    method: 'POST',
+    path: '/api/people',
+    request: personCreateSchema,
+    response: personSchema,
+  },
+  changePerson: {
+    method: 'PATCH',
+    path: '/api/people/:id',
+    request: personPatchSchema,
+    response: personSchema,
+  },
+  deletePerson: { method: 'DELETE', path: '/api/people/:id' },
+  setPin: { method: 'POST', path: '/api/people/:id/pin', request: pinChangeSchema, response: personSchema },
+  /** Private: the person's own session or the owner's. */
+  listEyeChecks: {
+    method: 'GET',
+    path: '/api/people/:id/eye-checks',
+    response: z.array(eyeCheckSchema),
+  },
+  readEyeCheck: { method: 'GET', path: '/api/eye-checks/:id', response: eyeCheckSchema },
+  createEyeCheck: {
+    method: 'POST',
+    path: '/api/eye-checks',
+    request: eyeCheckCreateSchema,
+    response: eyeCheckSchema,
+  },
+  deleteEyeCheck: { method: 'DELETE', path: '/api/eye-checks/:id' },
+  createEyeBalloon: {
+    method: 'POST',
+    path: '/api/eye-balloons',
+    request: eyeBalloonSchema,
+    response: eyeBalloonSchema,
+  },
+  changeEyeBalloon: {
+    method: 'PATCH',
+    path: '/api/eye-balloons/:id',
+    request: eyeBalloonPatchSchema,
+    response: eyeBalloonSchema,
+  },
+  deleteEyeBalloon: { method: 'DELETE', path: '/api/eye-balloons/:id' },
+  listStudies: { method: 'GET', path: '/api/studies', response: z.array(studySchema) },
+  createStudy: { method: 'POST', path: '/api/studies', request: studyCreateSchema, response: studySchema },
+  deleteStudy: { method: 'DELETE', path: '/api/studies/:id' },
+  createStudyWidth: {
+    method: 'POST',
+    path: '/api/study-widths',
+    request: studyWidthSchema,
+    response: studyWidthSchema,
+  },
+  deleteStudyWidth: { method: 'DELETE', path: '/api/study-widths/:id' },
   createCalibration: {
     method: 'POST',
     path: '/api/calibrations',

@@ -92,6 +92,8 @@ export const reading = (calibrationId: string, more: object = {}) => ({
   way: 'tape',
   stopsMm: null,
   passesMm: null,
+  holeId: null,
+  stopsHoleId: null,
   nozzle: null,
   heightMm: null,
   sdMm: null,

@@ -1,10 +1,9 @@
 import {
-  coreBalloon, coreHoldTest, coreInflator, coreReading, type CalibrationRecord, type HoleRecord, type PumpRecord, type ShelfModel, type SizerRecord,
-  type Studio, type TierRecord,
+  coreBalloon, coreHoldTest, coreInflator, coreReading, type CalibrationRecord, type PumpRecord, type ShelfModel,  type Studio, type TierRecord,
 } from '@leggero/contract'; // prettier-ignore
 import {
-  chooseHole, defaultHoldRate, estimateFor, fitCalibration, fitHold, heightAtMm, MM_PER_INCH, resolveTarget, sdsOf, showingOf, type CalibrationFit,
-  type ComparedModel, type DoseCurve, type EstimatedCurve, type FitOutcome, type FitProblemCode, type HoldRate, type HoleChoice, type Showing, type Target,
+  defaultHoldRate, estimateFor, fitCalibration, fitHold, heightAtMm, MM_PER_INCH, resolveTarget, sdsOf, showingOf, type CalibrationFit,
+  type ComparedModel, type DoseCurve, type EstimatedCurve, type FitOutcome, type FitProblemCode, type HoldRate, type Showing, type Target,
 } from '@leggero/core'; // prettier-ignore
 
 import type { Knowledge } from './knowledge';
@@ -136,27 +135,6 @@ export function firstTarget({ targets }: ModelView): TierTarget | undefined {
 export function figureOf(model: ShelfModel, fit: Pick<DoseCurve, 'shape'> | null, widthMm: number) {
   const { nominalMm, colourHex, finish } = model;
   return { nominalMm, colourHex, finish, widthMm, heightMm: heightAtMm({ fit, widthMm }) };
-}
-
-/** A hole, how to use it, and whose it is. */
-export interface SizerChoice {
-  sizer: SizerRecord;
-  choice: HoleChoice<HoleRecord>;
-}
-
-/** The best hole among the studio's sizers: one of the target's own size before any gap, then the smallest gap, then the sizer with most holes. */
-export function bestHole(sizers: readonly SizerRecord[], targetMm: number): SizerChoice | null {
-  let best: SizerChoice | null = null;
-  for (const sizer of [...sizers].sort((a, b) => b.holes.length - a.holes.length)) {
-    const result = chooseHole({ targetMm, holes: sizer.holes });
-    if (!result.ok) continue;
-    if (!best || gapOf(result.value) < gapOf(best.choice)) best = { sizer, choice: result.value };
-  }
-  return best;
-}
-
-function gapOf(choice: HoleChoice<HoleRecord>): number {
-  return choice.how === 'gap' ? choice.gapMm : 0;
 }
 
 /** A model's name as decorators say it: line and nominal inches. */

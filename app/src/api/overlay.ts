@@ -1,6 +1,7 @@
-import { READING_DEFAULTS } from '@leggero/contract';
+import { CHECK_DEFAULTS, READING_DEFAULTS, RESULT_DEFAULTS } from '@leggero/contract';
 import type {
-  AcceptedTarget, CalibrationRecord, CheckRecord, HoldTestRecord, ModelDetail, PumpRecord, ReadingRecord, ShelfModel, SizerRecord, Studio, TierRecord,
+  AcceptedTarget, CalibrationRecord, CheckRecord, CheckResultRecord, EyeCheckRecord, HoldTestRecord, HoleLabel, HoleRecord, ModelDetail, PersonRecord, PumpRecord,
+  ReadingRecord, ShelfModel, SizerRecord, Studio, StudyRecord, TierRecord,
 } from '@leggero/contract'; // prettier-ignore
 
 import type { Command } from './command';
@@ -50,10 +51,127 @@ export function overlayPumps(pumps: readonly PumpRecord[], command: Command): Pu
 }
 
 export function overlaySizers(sizers: readonly SizerRecord[], command: Command): SizerRecord[] {
-  if (command.name === 'createSizer') return put(sizers, { ...command.body, demo: false });
-  if (command.name === 'changeSizer') return change(sizers, command.id, command.body);
-  if (command.name === 'deleteSizer') return remove(sizers, command.id);
-  return [...sizers];
+  switch (command.name) {
+    case 'createSizer': {
+      const { keeper = '', holes, ...rest } = command.body;
+      return put(sizers, { ...rest, keeper, holes: holesOf(holes, []), sizings: [], demo: false });
+    }
+    case 'changeSizer': {
+      const { holes, ...rest } = command.body;
+      return sizers.map((sizer) =>
+        sizer.id === command.id
+          ? { ...sizer, ...defined(rest), ...(holes ? { holes: holesOf(holes, sizer.holes) } : {}) }
+          : sizer,
+      );
+    }
+    case 'deleteSizer':
+      return remove(sizers, command.id);
+    case 'createHoleMeasurement': {
+      const { body } = command;
+      return inHoles(sizers, (hole) =>
+        hole.id === body.holeId ? { ...hole, measurements: put(hole.measurements, body) } : hole,
+      );
+    }
+    case 'deleteHoleMeasurement':
+      return inHoles(sizers, (hole) => ({ ...hole, measurements: remove(hole.measurements, command.id) }));
+    case 'createSizing': {
+      const { body } = command;
+      return sizers.map((sizer) =>
+        sizer.holes.some(({ id }) => id === body.holeId)
+          ? { ...sizer, sizings: put(sizer.sizings, body) }
+          : sizer,
+      );
+    }
+    case 'deleteSizing':
+      return sizers.map((sizer) => ({ ...sizer, sizings: remove(sizer.sizings, command.id) }));
+    default:
+      return [...sizers];
+  }
+}
+
+/** Holes as they will be, each with what was measured of it before. */
+function holesOf(labels: readonly HoleLabel[], before: readonly HoleRecord[]): HoleRecord[] {
+  const measured = new Map(before.map(({ id, measurements }) => [id, measurements]));
+  return labels
+    .map(({ id, label, widthMm }) => ({ id, label, widthMm, measurements: measured.get(id) ?? [] }))
+    .sort((a, b) => a.widthMm - b.widthMm);
+}
+
+function inHoles(sizers: readonly SizerRecord[], by: (hole: HoleRecord) => HoleRecord): SizerRecord[] {
+  return sizers.map((sizer) => ({ ...sizer, holes: sizer.holes.map(by) }));
+}
+
+export function overlayPeople(people: readonly PersonRecord[], command: Command): PersonRecord[] {
+  if (command.name === 'createPerson')
+    return put(people, { ...command.body, owner: false, hasPin: false, demo: false });
+  if (command.name === 'changePerson') return change(people, command.id, command.body);
+  if (command.name === 'deletePerson') return remove(people, command.id);
+  return [...people];
+}
+
+/** Someone's sessions by eye. */
+export function overlayEyeChecks(
+  personId: string,
+  checks: readonly EyeCheckRecord[],
+  command: Command,
+): EyeCheckRecord[] {
+  if (command.name === 'createEyeCheck') {
+    const { body } = command;
+    const takesPart = body.personId === personId || body.secondPersonId === personId;
+    if (!takesPart || checks.some(({ id }) => id === body.id)) return [...checks];
+    return [{ ...body, balloons: [], demo: false }, ...checks];
+  }
+  if (command.name === 'deleteEyeCheck') return remove(checks, command.id);
+  return checks.flatMap((check) => overlayEyeCheck(check.id, check, command) ?? []);
+}
+
+/** One session; `undefined` stands for one the server has not got yet, or does not show. */
+export function overlayEyeCheck(
+  id: string,
+  check: EyeCheckRecord | undefined,
+  command: Command,
+): EyeCheckRecord | undefined {
+  if (command.name === 'createEyeCheck' && command.body.id === id && !check) {
+    return { ...command.body, balloons: [], demo: false };
+  }
+  if (!check) return undefined;
+  switch (command.name) {
+    case 'deleteEyeCheck':
+      return command.id === id ? undefined : check;
+    case 'createEyeBalloon': {
+      const { body } = command;
+      if (body.eyeCheckId !== id) return check;
+      return { ...check, balloons: put(check.balloons, body).sort((a, b) => a.position - b.position) };
+    }
+    case 'changeEyeBalloon':
+      return { ...check, balloons: change(check.balloons, command.id, command.body) };
+    case 'deleteEyeBalloon':
+      return { ...check, balloons: remove(check.balloons, command.id) };
+    default:
+      return check;
+  }
+}
+
+export function overlayStudies(studies: readonly StudyRecord[], command: Command): StudyRecord[] {
+  switch (command.name) {
+    case 'createStudy': {
+      const { body } = command;
+      if (studies.some(({ id }) => id === body.id)) return [...studies];
+      return [{ ...body, widths: [], demo: false }, ...studies];
+    }
+    case 'deleteStudy':
+      return remove(studies, command.id);
+    case 'createStudyWidth': {
+      const { body } = command;
+      return studies.map((study) =>
+        study.id === body.studyId ? { ...study, widths: put(study.widths, body) } : study,
+      );
+    }
+    case 'deleteStudyWidth':
+      return studies.map((study) => ({ ...study, widths: remove(study.widths, command.id) }));
+    default:
+      return [...studies];
+  }
 }
 
 export function overlayShelf(models: readonly ShelfModel[], command: Command): ShelfModel[] {
@@ -158,12 +276,13 @@ function overlayChecks(modelId: string, rows: CheckRecord[], command: Command): 
   switch (command.name) {
     case 'createCheck': {
       if (command.body.modelId !== modelId || rows.some(({ id }) => id === command.body.id)) return rows;
-      return [{ ...command.body, results: [], demo: false }, ...rows];
+      const body = { ...CHECK_DEFAULTS, ...(defined(command.body) as typeof command.body) };
+      return [{ ...body, results: [], demo: false } as CheckRecord, ...rows];
     }
     case 'deleteCheck':
       return remove(rows, command.id);
     case 'createCheckResult': {
-      const { body } = command;
+      const body = { ...RESULT_DEFAULTS, ...defined(command.body) } as CheckResultRecord;
       return rows.map((row) =>
         row.id === body.checkId
           ? { ...row, results: put(row.results, body).sort((a, b) => a.position - b.position) }

@@ -1,12 +1,15 @@
-import type { ModelDetail, PumpRecord, ShelfModel, SizerRecord, Studio, TierRecord } from '@leggero/contract';
+import type {
+  EyeCheckRecord, ModelDetail, PersonRecord, PumpRecord, Session, ShelfModel, SizerRecord, Studio, StudyRecord, TierRecord,
+} from '@leggero/contract'; // prettier-ignore
 import { QueryClient, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
 
 import { ApiError, call } from './client';
 import type { Command } from './command';
+import { correctedCalibrations, holesById } from './holes';
 import { deliver, useOutbox } from './outbox';
 import {
-  overlayModel, overlayPumps, overlayShelf, overlaySizers, overlayStudio, overlayTiers,
+  overlayEyeCheck, overlayEyeChecks, overlayModel, overlayPeople, overlayPumps, overlayShelf, overlaySizers, overlayStudies, overlayStudio, overlayTiers,
 } from './overlay'; // prettier-ignore
 
 const KEYS = {
@@ -16,6 +19,11 @@ const KEYS = {
   sizers: ['sizers'],
   shelf: ['models'],
   model: (id: string) => ['models', id],
+  people: ['people'],
+  session: ['session'],
+  studies: ['studies'],
+  eyeChecks: (personId: string) => ['people', personId, 'eye'],
+  eyeCheck: (id: string) => ['eye', id],
 } as const;
 
 const LONGEST_PAUSE_MS = 3000;
@@ -95,10 +103,103 @@ export function useSizers(): Records<SizerRecord[]> {
 }
 
 export function useShelf(): Records<ShelfModel[]> {
-  return useOverlaid(
+  const found = useOverlaid(
     useQuery({ queryKey: KEYS.shelf, queryFn: ({ signal }) => call('listModels', { signal }) }),
     overlayShelf,
   );
+  const { data: models } = found;
+  const holes = useMeasuredHoles();
+  const data = useMemo(() => (models && holes ? models.map((model) => corrected(model, holes)) : models), [models, holes]); // prettier-ignore
+  return { ...found, data };
+}
+
+/** The holes by id once some of them are measured; null before, when nothing is to be corrected. */
+function useMeasuredHoles() {
+  const sizers = useSizers().data;
+  return useMemo(() => {
+    const measured = sizers?.some(({ holes }) => holes.some(({ measurements }) => measurements.length > 0));
+    return sizers && measured ? holesById(sizers) : null;
+  }, [sizers]);
+}
+
+/** A model with its readings through measured holes corrected; the very same where there are none. */
+function corrected<Model extends ShelfModel>(model: Model, holes: ReturnType<typeof holesById>): Model {
+  const calibrations = correctedCalibrations(model.calibrations, holes);
+  return calibrations.every((each, i) => each === model.calibrations[i]) ? model : { ...model, calibrations };
+}
+
+export function usePeople(): Records<PersonRecord[]> {
+  return useOverlaid(
+    useQuery({ queryKey: KEYS.people, queryFn: ({ signal }) => call('listPeople', { signal }) }),
+    overlayPeople,
+  );
+}
+
+export function useStudies(): Records<StudyRecord[]> {
+  return useOverlaid(
+    useQuery({ queryKey: KEYS.studies, queryFn: ({ signal }) => call('listStudies', { signal }) }),
+    overlayStudies,
+  );
+}
+
+/** Whose private pages are open on this device. */
+export function useSession(): Records<Session> {
+  const query = useQuery({
+    queryKey: KEYS.session,
+    queryFn: ({ signal }) => call('readSession', { signal }),
+  });
+  return recordsOf(query, query.data);
+}
+
+/** Opens or closes private pages; what they showed before is forgotten. */
+export function useSetSession() {
+  const client = useQueryClient();
+  return {
+    /** Rejects with an `ApiError` when the PIN is wrong or the server is away. */
+    open: async (personId: string, pin?: string) => {
+      const session = await call('openSession', { body: { personId, ...(pin ? { pin } : {}) } });
+      client.setQueryData([...KEYS.session], session);
+      await client.invalidateQueries();
+    },
+    close: async () => {
+      await call('closeSession');
+      client.setQueryData<Session>([...KEYS.session], { personId: null });
+      client.removeQueries({ predicate: ({ queryKey }) => queryKey.includes('eye') });
+    },
+    setPin: async (personId: string, pin: string | null) => {
+      await call('setPin', { id: personId, body: { pin } });
+      await client.invalidateQueries({ queryKey: KEYS.people });
+    },
+  };
+}
+
+/** Someone's sessions by eye; an error of 403 where they are private. */
+export function useEyeChecks(personId: string): Records<EyeCheckRecord[]> {
+  const query = useQuery({
+    queryKey: KEYS.eyeChecks(personId),
+    queryFn: ({ signal }) => call('listEyeChecks', { id: personId, signal }),
+    enabled: personId !== '',
+  });
+  const waiting = useOutbox((state) => state.waiting);
+  const data = useMemo(
+    () => query.data && waiting.reduce<EyeCheckRecord[]>((checks, command) => overlayEyeChecks(personId, checks, command), query.data), // prettier-ignore
+    [personId, query.data, waiting],
+  );
+  return recordsOf(query, data);
+}
+
+/** One session by eye; also one that only waits in the outbox so far. */
+export function useEyeCheck(id: string): Records<EyeCheckRecord> {
+  const query = useQuery({
+    queryKey: KEYS.eyeCheck(id),
+    queryFn: ({ signal }) => call('readEyeCheck', { id, signal }),
+  });
+  const waiting = useOutbox((state) => state.waiting);
+  const data = useMemo(
+    () => waiting.reduce<EyeCheckRecord | undefined>((check, command) => overlayEyeCheck(id, check, command), query.data), // prettier-ignore
+    [id, query.data, waiting],
+  );
+  return recordsOf(query, data);
 }
 
 /** One model; also one that only waits in the outbox so far. */
@@ -116,7 +217,9 @@ export function useModel(id: string): Records<ModelDetail> {
       ),
     [id, query.data, waiting],
   );
-  return recordsOf(query, data);
+  const holes = useMeasuredHoles();
+  const shown = useMemo(() => (data && holes ? corrected(data, holes) : data), [data, holes]);
+  return recordsOf(query, shown);
 }
 
 /** Lays a command the server has taken over the cached records, so that nothing flickers until they are read anew. */
@@ -128,6 +231,17 @@ function settle(client: QueryClient, command: Command): void {
   lay<PumpRecord[]>(KEYS.pumps, overlayPumps);
   lay<SizerRecord[]>(KEYS.sizers, overlaySizers);
   lay<ShelfModel[]>(KEYS.shelf, overlayShelf);
+  lay<PersonRecord[]>(KEYS.people, overlayPeople);
+  lay<StudyRecord[]>(KEYS.studies, overlayStudies);
+  for (const [key, checks] of client.getQueriesData<EyeCheckRecord[]>({ queryKey: KEYS.people })) {
+    const [, personId, what] = key;
+    if (what === 'eye' && typeof personId === 'string' && checks)
+      client.setQueryData([...key], overlayEyeChecks(personId, checks, command));
+  }
+  for (const [key, check] of client.getQueriesData<EyeCheckRecord>({ queryKey: ['eye'] })) {
+    const [, id] = key;
+    if (typeof id === 'string') client.setQueryData([...key], overlayEyeCheck(id, check, command));
+  }
   for (const [key, model] of client.getQueriesData<ModelDetail>({ queryKey: KEYS.shelf })) {
     const id = key[1];
     if (typeof id === 'string') client.setQueryData([...key], overlayModel(id, model, command));

@@ -4,7 +4,7 @@ import { Field } from './Field';
 
 interface NumberFieldProps {
   label: string;
-  hint?: string;
+  hint?: string | undefined;
   value: number;
   /** What may be typed, and what to say otherwise. */
   range: { least: number; most: number; error: string };

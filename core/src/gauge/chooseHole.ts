@@ -22,20 +22,22 @@ const SAME_HOLE_MM = 1;
 /**
  * The hole for a target: the one whose balloon is of its size, where that just passes, or else the next larger one with the
  * difference left as a gap (common practice: 5.5 in is the 6 in hole with half an inch of gap in all). A balloon held in
- * a gap touches nothing, so it is not squeezed.
+ * a gap touches nothing, so it is not squeezed. A balloon within `ownMm` of the target is of its size.
  *
  * Problems: `no-holes`; `none-large-enough`, with the largest there is.
  */
 export function chooseHole<H extends Hole>({
   targetMm,
   holes,
+  ownMm = SAME_HOLE_MM,
 }: {
   targetMm: number;
   holes: readonly H[];
+  ownMm?: number;
 }): Result<HoleChoice<H>, HoleProblemCode> {
   if (holes.length === 0) return problem('no-holes', { field: 'holes' });
   const near = nearestHole(holes, targetMm);
-  if (near && Math.abs(near.offMm) <= SAME_HOLE_MM) return ok({ hole: near.hole, how: 'just-passes' });
+  if (near && Math.abs(near.offMm) <= ownMm) return ok({ hole: near.hole, how: 'just-passes' });
   const sorted = [...holes].sort((a, b) => a.widthMm - b.widthMm);
   const hole = sorted.find(({ widthMm }) => widthMm > targetMm);
   if (!hole) {

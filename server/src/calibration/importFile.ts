@@ -30,6 +30,9 @@ export async function importCalibration(
       await insertOnce(within, readings, {
         ...reading,
         calibrationId: calibration.id,
+        // The holes are another studio's, or were; the widths are what counts.
+        holeId: null,
+        stopsHoleId: null,
         takenAt: new Date(reading.takenAt),
       });
     }

@@ -11,6 +11,7 @@ import { and, asc, eq } from 'drizzle-orm';
 import { insertOnce, type Scope } from '../db/records';
 import { calibrations, models, readings } from '../db/schema';
 import { HttpProblem } from '../http/problem';
+import { holesStillThere } from '../sizer/store';
 
 type CalibrationRow = typeof calibrations.$inferSelect;
 type ReadingRow = typeof readings.$inferSelect;
@@ -67,8 +68,11 @@ export async function createReading(
     const field = { path, message: `Not possible for this balloon (${bad.code})` };
     throw new HttpProblem(400, 'Some of what was sent cannot be used.', [field]);
   }
+  const there = await holesStillThere(scope, [create.holeId, create.stopsHoleId]);
   const { row, created } = await insertOnce(scope, readings, {
     ...create,
+    holeId: there(create.holeId),
+    stopsHoleId: there(create.stopsHoleId),
     takenAt: new Date(create.takenAt),
   });
   return { row: readingOf(row), created };

@@ -3,6 +3,7 @@ import { and, asc, eq } from 'drizzle-orm';
 
 import { insertOnce, type Scope } from '../db/records';
 import { checkResults, checks } from '../db/schema';
+import { holesStillThere } from '../sizer/store';
 
 /** A check as the contract has it. */
 export function checkOf(row: typeof checks.$inferSelect, results: CheckResultRecord[]): CheckRecord {
@@ -21,7 +22,12 @@ export async function createCheck(
   scope: Scope,
   create: CheckCreate,
 ): Promise<{ row: CheckRecord; created: boolean }> {
-  const outcome = await insertOnce(scope, checks, { ...create, startedAt: new Date(create.startedAt) });
+  const there = await holesStillThere(scope, [create.holeId]);
+  const outcome = await insertOnce(scope, checks, {
+    ...create,
+    holeId: there(create.holeId),
+    startedAt: new Date(create.startedAt),
+  });
   const results = outcome.created
     ? []
     : await scope.database
@@ -37,8 +43,12 @@ export async function createCheckResult(
   scope: Scope,
   create: CheckResultRecord,
 ): Promise<{ row: CheckResultRecord; created: boolean }> {
+  const { stopsHoleId, passesHoleId } = create;
+  const there = await holesStillThere(scope, [stopsHoleId, passesHoleId]);
   const { row, created } = await insertOnce(scope, checkResults, {
     ...create,
+    stopsHoleId: there(stopsHoleId),
+    passesHoleId: there(passesHoleId),
     takenAt: new Date(create.takenAt),
   });
   return { row: checkResultOf(row), created };

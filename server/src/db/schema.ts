@@ -1,5 +1,8 @@
+import { EYE_MODES } from '@leggero/contract';
 import {
   FINISHES,
+  HOLE_ANSWERS,
+  HOLE_WAYS,
   INFLATOR_KINDS,
   BALLOON_KINDS,
   NOZZLES,
@@ -91,6 +94,7 @@ export const sizers = mysqlTable(
     id: id(),
     studioId: studioId(),
     name: varchar('name', { length: 80 }).notNull(),
+    keeper: varchar('keeper', { length: 80 }).notNull().default(''),
     demo: demo(),
   },
   (t) => [unique('sizers_scope').on(t.id, t.studioId), index('sizers_list').on(t.studioId, t.name)],
@@ -107,9 +111,62 @@ export const sizerHoles = mysqlTable(
   },
   (t) => [
     owned('sizer_holes_sizer', [t.sizerId, t.studioId], [sizers.id, sizers.studioId], 'cascade'),
+    unique('sizer_holes_scope').on(t.id, t.studioId),
     unique('sizer_holes_width').on(t.sizerId, t.widthMm),
     check('sizer_holes_positive', sql`width_mm > 0`),
   ],
+);
+
+/** A hole that something was taken through; the record outlives the hole. */
+const throughHole = (name: string) =>
+  char(name, { length: 36 }).references(() => sizerHoles.id, { onDelete: 'set null' });
+
+export const holeMeasurements = mysqlTable(
+  'hole_measurements',
+  {
+    id: id(),
+    studioId: studioId(),
+    holeId: char('hole_id', { length: 36 }).notNull(),
+    acrossMm: lengthMm('across_mm').notNull(),
+    downMm: lengthMm('down_mm'),
+    way: mysqlEnum('way', HOLE_WAYS).notNull(),
+    takenAt: instant('taken_at').notNull(),
+  },
+  (t) => [
+    owned('hole_measurements_hole', [t.holeId, t.studioId], [sizerHoles.id, sizerHoles.studioId], 'cascade'),
+    index('hole_measurements_list').on(t.studioId, t.takenAt),
+    check('hole_measurements_positive', sql`across_mm > 0 and coalesce(down_mm > 0, true)`),
+  ],
+);
+
+export const sizings = mysqlTable(
+  'sizings',
+  {
+    id: id(),
+    studioId: studioId(),
+    holeId: char('hole_id', { length: 36 }).notNull(),
+    nominalMm: lengthMm('nominal_mm').notNull(),
+    widthMm: lengthMm('width_mm').notNull(),
+    takenAt: instant('taken_at').notNull(),
+  },
+  (t) => [
+    owned('sizings_hole', [t.holeId, t.studioId], [sizerHoles.id, sizerHoles.studioId], 'cascade'),
+    index('sizings_list').on(t.studioId, t.takenAt),
+    check('sizings_positive', sql`nominal_mm > 0 and width_mm > 0`),
+  ],
+);
+
+export const people = mysqlTable(
+  'people',
+  {
+    id: id(),
+    studioId: studioId(),
+    name: varchar('name', { length: 80 }).notNull(),
+    owner: boolean('owner').notNull().default(false),
+    pinHash: varchar('pin_hash', { length: 200 }),
+    demo: demo(),
+  },
+  (t) => [unique('people_scope').on(t.id, t.studioId), index('people_list').on(t.studioId, t.name)],
 );
 
 export const models = mysqlTable(
@@ -163,6 +220,8 @@ export const readings = mysqlTable(
     way: mysqlEnum('way', WAYS).notNull().default('tape'),
     stopsMm: lengthMm('stops_mm'),
     passesMm: lengthMm('passes_mm'),
+    holeId: throughHole('hole_id'),
+    stopsHoleId: throughHole('stops_hole_id'),
     nozzle: mysqlEnum('nozzle', NOZZLES),
     heightMm: lengthMm('height_mm'),
     sdMm: lengthMm('sd_mm'),
@@ -253,6 +312,11 @@ export const checks = mysqlTable(
     targetMm: lengthMm('target_mm').notNull(),
     toleranceMm: lengthMm('tolerance_mm').notNull(),
     size: smallint('size').notNull(),
+    lotSize: smallint('lot_size'),
+    acceptMost: smallint('accept_most'),
+    pairs: boolean('pairs').notNull().default(false),
+    holeId: throughHole('hole_id'),
+    holeMm: lengthMm('hole_mm'),
     startedAt: instant('started_at').notNull(),
     demo: demo(),
   },
@@ -271,14 +335,114 @@ export const checkResults = mysqlTable(
     studioId: studioId(),
     checkId: char('check_id', { length: 36 }).notNull(),
     position: smallint('position').notNull(),
-    answer: mysqlEnum('answer', ['stops', 'passes', 'falls']),
+    answer: mysqlEnum('answer', HOLE_ANSWERS),
     widthMm: lengthMm('width_mm'),
+    stopsHoleId: throughHole('stops_hole_id'),
+    passesHoleId: throughHole('passes_hole_id'),
+    stopsMm: lengthMm('stops_mm'),
+    passesMm: lengthMm('passes_mm'),
     takenAt: instant('taken_at').notNull(),
   },
   (t) => [
     owned('check_results_check', [t.checkId, t.studioId], [checks.id, checks.studioId], 'cascade'),
     unique('check_results_place').on(t.checkId, t.position),
-    check('check_results_one', sql`(answer is null) <> (width_mm is null)`),
+    check(
+      'check_results_kind',
+      sql`(answer is not null) + (width_mm is not null) + (stops_mm is not null or passes_mm is not null) = 1`,
+    ),
+  ],
+);
+
+export const eyeChecks = mysqlTable(
+  'eye_checks',
+  {
+    id: id(),
+    studioId: studioId(),
+    mode: mysqlEnum('mode', EYE_MODES).notNull(),
+    personId: char('person_id', { length: 36 }).notNull(),
+    secondPersonId: char('second_person_id', { length: 36 }),
+    modelId: char('model_id', { length: 36 }).notNull(),
+    targetMm: lengthMm('target_mm').notNull(),
+    size: smallint('size').notNull(),
+    startedAt: instant('started_at').notNull(),
+    demo: demo(),
+  },
+  (t) => [
+    unique('eye_checks_scope').on(t.id, t.studioId),
+    owned('eye_checks_person', [t.personId, t.studioId], [people.id, people.studioId], 'cascade'),
+    owned('eye_checks_second', [t.secondPersonId, t.studioId], [people.id, people.studioId], 'cascade'),
+    owned('eye_checks_model', [t.modelId, t.studioId], [models.id, models.studioId], 'cascade'),
+    index('eye_checks_list').on(t.studioId, t.personId, t.startedAt),
+    check('eye_checks_size', sql`size >= 2 and target_mm > 0`),
+  ],
+);
+
+export const eyeBalloons = mysqlTable(
+  'eye_balloons',
+  {
+    id: id(),
+    studioId: studioId(),
+    eyeCheckId: char('eye_check_id', { length: 36 }).notNull(),
+    position: smallint('position').notNull(),
+    widthMm: lengthMm('width_mm'),
+    filledAt: instant('filled_at').notNull(),
+  },
+  (t) => [
+    owned('eye_balloons_check', [t.eyeCheckId, t.studioId], [eyeChecks.id, eyeChecks.studioId], 'cascade'),
+    unique('eye_balloons_place').on(t.eyeCheckId, t.position),
+    check('eye_balloons_width', sql`coalesce(width_mm > 0, true)`),
+  ],
+);
+
+export const studies = mysqlTable(
+  'studies',
+  {
+    id: id(),
+    studioId: studioId(),
+    subject: varchar('subject', { length: 80 }).notNull(),
+    balloons: smallint('balloons').notNull(),
+    repeats: smallint('repeats').notNull(),
+    startedAt: instant('started_at').notNull(),
+    demo: demo(),
+  },
+  (t) => [
+    unique('studies_scope').on(t.id, t.studioId),
+    index('studies_list').on(t.studioId, t.startedAt),
+    check('studies_size', sql`balloons >= 2 and repeats >= 2`),
+  ],
+);
+
+export const studyPeople = mysqlTable(
+  'study_people',
+  {
+    id: id(),
+    studioId: studioId(),
+    studyId: char('study_id', { length: 36 }).notNull(),
+    position: smallint('position').notNull(),
+    name: varchar('name', { length: 80 }).notNull(),
+  },
+  (t) => [
+    owned('study_people_study', [t.studyId, t.studioId], [studies.id, studies.studioId], 'cascade'),
+    unique('study_people_place').on(t.studyId, t.position),
+  ],
+);
+
+export const studyWidths = mysqlTable(
+  'study_widths',
+  {
+    id: id(),
+    studioId: studioId(),
+    studyId: char('study_id', { length: 36 }).notNull(),
+    balloon: smallint('balloon').notNull(),
+    person: smallint('person').notNull(),
+    repeat: smallint('repeat_no').notNull(),
+    widthMm: lengthMm('width_mm').notNull(),
+    takenAt: instant('taken_at').notNull(),
+  },
+  (t) => [
+    owned('study_widths_study', [t.studyId, t.studioId], [studies.id, studies.studioId], 'cascade'),
+    unique('study_widths_cell').on(t.studyId, t.balloon, t.person, t.repeat),
+    check('study_widths_positive', sql`width_mm > 0`),
   ],
 );
 

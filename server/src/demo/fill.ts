@@ -23,20 +23,12 @@ import {
   models,
   pumps,
   readings,
-  sizerHoles,
-  sizers,
   studios,
   tiers,
 } from '../db/schema';
 import { measure } from './balloon';
-import {
-  DEMO_MODELS,
-  DEMO_PUMPS,
-  DEMO_SIZERS,
-  DEMO_STUDIO,
-  type DemoCalibration,
-  type DemoModel,
-} from './scenario';
+import { fillPeople, fillSizers } from './gauges';
+import { DEMO_MODELS, DEMO_PUMPS, DEMO_STUDIO, type DemoCalibration, type DemoModel } from './scenario';
 
 const SEED = 20261204;
 /** The evening of the first readings; the demo's days are always the same. */
@@ -59,11 +51,13 @@ export async function fillDemo({ database }: { database: Database }): Promise<st
       .insert(tiers)
       .values(STANDARD_TIERS.map((tier, position) => ({ ...tier, id: randomUUID(), studioId, position })));
     const pumpIds = await fillPumps(tx, studioId);
-    await fillSizers(tx, studioId);
+    await fillSizers({ tx, studioId, firstDay: FIRST_DAY });
     const random = randomFrom(SEED);
+    const modelIds: string[] = [];
     for (const [index, model] of DEMO_MODELS.entries()) {
-      await fillModel(tx, { studioId, pumpIds, model, index, random });
+      modelIds.push(await fillModel(tx, { studioId, pumpIds, model, index, random }));
     }
+    await fillPeople({ tx, studioId, firstDay: FIRST_DAY, random }, modelIds[0]!);
   });
   return studioId;
 }
@@ -79,22 +73,6 @@ async function fillPumps(tx: Transaction, studioId: string): Promise<PumpIds> {
   return ids;
 }
 
-async function fillSizers(tx: Transaction, studioId: string): Promise<void> {
-  for (const { name, inches } of DEMO_SIZERS) {
-    const sizerId = randomUUID();
-    await tx.insert(sizers).values({ id: sizerId, studioId, name, demo: true });
-    await tx.insert(sizerHoles).values(
-      inches.map((size) => ({
-        id: randomUUID(),
-        studioId,
-        sizerId,
-        label: String(size).replace('.5', '½'),
-        widthMm: size * 25.4,
-      })),
-    );
-  }
-}
-
 interface FillModel {
   studioId: string;
   pumpIds: PumpIds;
@@ -103,7 +81,7 @@ interface FillModel {
   random: () => number;
 }
 
-async function fillModel(tx: Transaction, options: FillModel): Promise<void> {
+async function fillModel(tx: Transaction, options: FillModel): Promise<string> {
   const { studioId, pumpIds, model, index, random } = options;
   const { roundTo: _, calibrations: made, held = [], ...record } = model;
   const modelId = randomUUID();
@@ -133,6 +111,7 @@ async function fillModel(tx: Transaction, options: FillModel): Promise<void> {
     }
   }
   for (const test of held) await fillHoldTest(tx, { ...options, modelId, test });
+  return modelId;
 }
 
 /** Half an inch between the holes of a bracket. */

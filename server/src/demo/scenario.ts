@@ -51,8 +51,8 @@ export const DEMO_PUMPS = {
 >;
 
 export const DEMO_SIZERS = [
-  { name: 'Plywood plate', inches: [2.5, 3, 3.5, 4, 4.5, 5, 6, 7, 8, 9, 10, 11, 12] },
-  { name: 'Crew box', inches: [4, 6, 8, 9, 10, 12, 14] },
+  { name: 'Plywood plate', keeper: '', inches: [2.5, 3, 3.5, 4, 4.5, 5, 6, 7, 8, 9, 10, 11, 12] },
+  { name: 'Crew box', keeper: 'Jory', inches: [4, 6, 8, 9, 10, 12, 14] },
 ] as const;
 
 export const DEMO_MODELS: readonly DemoModel[] = [

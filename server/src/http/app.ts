@@ -1,6 +1,8 @@
+import { randomBytes } from 'node:crypto';
 import path from 'node:path';
 
 import compression from 'compression';
+import cookieSession from 'cookie-session';
 import express, { Router, type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
@@ -9,13 +11,16 @@ import { pinoHttp } from 'pino-http';
 import { calibrationRoutes } from '../calibration/routes';
 import { checkRoutes } from '../check/routes';
 import type { Scope } from '../db/records';
+import { eyeRoutes } from '../eye/routes';
 import { healthRoutes } from '../health/routes';
 import { holdRoutes } from '../hold/routes';
 import { modelRoutes } from '../model/routes';
+import { personRoutes } from '../person/routes';
 import { pumpRoutes } from '../pump/routes';
 import { readingFileRoutes } from '../readingFile/routes';
 import { sizerRoutes } from '../sizer/routes';
 import { studioRoutes } from '../studio/routes';
+import { studyRoutes } from '../study/routes';
 import { targetRoutes } from '../target/routes';
 import { tierRoutes } from '../tier/routes';
 import { answerProblems } from './errors';
@@ -23,6 +28,9 @@ import { HttpProblem } from './problem';
 
 /** The largest body taken: a sizer with all its holes is a few kilobytes, a calibration of a thousand readings some hundred. */
 const MOST_BODY = '1mb';
+
+/** A working day. */
+const SESSION_MS = 12 * 3_600_000;
 
 interface AppOptions extends Scope {
   logger?: Logger;
@@ -46,6 +54,17 @@ export function createApp({ database, studioId, logger, webFolder }: AppOptions)
     }),
   );
   app.use(compression());
+  app.use(
+    '/api',
+    cookieSession({
+      name: 'leggero',
+      // New with each start: who looks at private pages says so again.
+      keys: [randomBytes(32).toString('base64')],
+      maxAge: SESSION_MS,
+      httpOnly: true,
+      sameSite: 'strict',
+    }),
+  );
   app.use(apiRouter({ database, studioId }));
   if (webFolder) serveWeb(app, webFolder);
   app.use(answerProblems);
@@ -61,7 +80,7 @@ function apiRouter(scope: Scope): Router {
   });
   const nouns = [
     healthRoutes, studioRoutes, tierRoutes, modelRoutes, pumpRoutes, sizerRoutes, calibrationRoutes, targetRoutes,
-    checkRoutes, holdRoutes, readingFileRoutes,
+    checkRoutes, holdRoutes, readingFileRoutes, personRoutes, eyeRoutes, studyRoutes,
   ]; // prettier-ignore
   for (const mountNoun of nouns) mountNoun(router, scope);
   router.use('/api', () => {

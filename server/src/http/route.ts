@@ -9,12 +9,15 @@ import {
 import type { Router } from 'express';
 
 import type { Scope } from '../db/records';
+import type { Viewer } from '../person/store';
 import { HttpProblem } from './problem';
 
 interface Call<Name extends RouteName> extends Scope {
   /** The id of the path; '' where the path has none. */
   id: string;
   body: ParsedRequestOf<Name>;
+  /** Who asks; writing to it changes whose session the device has. */
+  viewer: Viewer;
 }
 
 type Answer<Name extends RouteName> =
@@ -35,7 +38,12 @@ export function mount<Name extends RouteName>(
     const id = parseId(request.params['id']);
     const parsed = route.request?.safeParse(request.body);
     if (parsed && !parsed.success) throw HttpProblem.invalid(parsed.error);
-    const answer: unknown = await handle({ ...scope, id, body: parsed?.data as Call<Name>['body'] });
+    const viewer: Viewer = { personId: (request.session?.['personId'] as string | undefined) ?? null };
+    const before = viewer.personId;
+    const answer: unknown = await handle({ ...scope, id, body: parsed?.data as Call<Name>['body'], viewer });
+    if (viewer.personId !== before) {
+      request.session = viewer.personId === null ? null : { personId: viewer.personId };
+    }
     if (answer === undefined) return void response.status(204).end();
     if (isCreation(answer)) return void response.status(answer.created ? 201 : 200).json(answer.row);
     response.json(answer);

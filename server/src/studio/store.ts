@@ -6,13 +6,16 @@ import { eq } from 'drizzle-orm';
 
 import type { Database } from '../db/connect';
 import type { Scope } from '../db/records';
-import { pumps, studios, tiers } from '../db/schema';
+import { people, pumps, studios, tiers } from '../db/schema';
 import { HttpProblem } from '../http/problem';
 
-/** The studio of this installation; the first start makes it, with the standard tiers and one hand pump. */
+/** The studio of this installation; the first start makes it, with the standard tiers, one hand pump and its owner. */
 export async function openStudio({ database }: { database: Database }): Promise<string> {
   const [existing] = await database.select({ id: studios.id }).from(studios).limit(1);
-  if (existing) return existing.id;
+  if (existing) {
+    await ensureOwner({ database, studioId: existing.id });
+    return existing.id;
+  }
   const studioId = randomUUID();
   await database.transaction(async (tx) => {
     await tx
@@ -23,7 +26,16 @@ export async function openStudio({ database }: { database: Database }): Promise<
       .values(STANDARD_TIERS.map((tier, position) => ({ ...tier, id: randomUUID(), studioId, position })));
     await tx.insert(pumps).values({ id: randomUUID(), studioId, name: 'Hand pump', kind: 'hand' });
   });
+  await ensureOwner({ database, studioId });
   return studioId;
+}
+
+/** A studio has an owner; one from before there were people gets its own. */
+async function ensureOwner({ database, studioId }: Scope): Promise<void> {
+  const [owner] = await database.select({ id: people.id }).from(people).where(eq(people.studioId, studioId));
+  if (!owner) {
+    await database.insert(people).values({ id: randomUUID(), studioId, name: 'Owner', owner: true });
+  }
 }
 
 /** The studio's settings. */

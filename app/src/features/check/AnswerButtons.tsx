@@ -10,10 +10,12 @@ import { ANSWER_WORDS } from '@/wording/trade';
 interface AnswerButtonsProps {
   onAnswer: (answer: HoleAnswer) => void;
   onMeasure: () => void;
+  /** None where there are not two holes near the target. */
+  onHoles?: (() => void) | undefined;
 }
 
 /** What the balloon did at the hole: one tap. The small pictures are a hole and a balloon in it. */
-export function AnswerButtons({ onAnswer, onMeasure }: AnswerButtonsProps) {
+export function AnswerButtons({ onAnswer, onMeasure, onHoles }: AnswerButtonsProps) {
   return (
     <View className="gap-1">
       <View className="flex-row gap-2">
@@ -21,7 +23,10 @@ export function AnswerButtons({ onAnswer, onMeasure }: AnswerButtonsProps) {
           <AnswerButton key={answer} answer={answer} onPress={() => onAnswer(answer)} />
         ))}
       </View>
-      <Button title="Measure this one instead" look="plain" onPress={onMeasure} />
+      <View className="flex-row justify-center gap-2">
+        <Button title="Measure this one instead" look="plain" onPress={onMeasure} />
+        {onHoles ? <Button title="Try two holes" look="plain" onPress={onHoles} /> : null}
+      </View>
     </View>
   );
 }

@@ -63,18 +63,26 @@ export function BatchPicture({ model, view, check, judgement }: BatchPictureProp
 }
 
 /** An answer is drawn just beyond the tolerance on its side, as no more is known. */
-function shownWidth({ answer, widthMm }: CheckResultRecord, targetMm: number, toleranceMm: number): number {
+function shownWidth(result: CheckResultRecord, targetMm: number, toleranceMm: number): number {
+  const { answer, widthMm, stopsMm, passesMm } = result;
   if (widthMm !== null) return widthMm;
+  if (answer === null) return ((stopsMm ?? passesMm ?? targetMm) + (passesMm ?? stopsMm ?? targetMm)) / 2;
   if (answer === 'passes') return targetMm;
   return targetMm + (answer === 'stops' ? 1.6 : -1.6) * toleranceMm;
 }
 
-function sideOf({ answer, widthMm }: CheckResultRecord, targetMm: number): string {
-  return answer === 'stops' || (widthMm ?? 0) > targetMm ? 'big' : 'small';
+function sideOf(result: CheckResultRecord, targetMm: number): string {
+  return shownWidth(result, targetMm, 1) > targetMm ? 'big' : 'small';
 }
 
-function resultText({ answer, widthMm }: CheckResultRecord, text: (mm: number) => string): string {
-  if (answer === null) return text(widthMm ?? 0);
+function resultText(result: CheckResultRecord, text: (mm: number) => string): string {
+  const { answer, widthMm, stopsMm, passesMm } = result;
+  if (widthMm !== null) return text(widthMm);
+  if (answer === null) {
+    return [stopsMm && `stops at ${text(stopsMm)}`, passesMm && `passes ${text(passesMm)}`]
+      .filter(Boolean)
+      .join(', ');
+  }
   const { title, means } = ANSWER_WORDS[answer];
   return `${title.toLowerCase()}, ${means}`;
 }

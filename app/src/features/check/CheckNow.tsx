@@ -2,7 +2,8 @@ import type { CheckRecord } from '@leggero/contract';
 import { View } from 'react-native';
 
 import { useLengths } from '@/api/lengths';
-import { figureOf, type SizerChoice } from '@/api/modelView';
+import type { SizerChoice } from '@/api/holes';
+import { figureOf } from '@/api/modelView';
 import type { ShownModel } from '@/features/model/WithModel';
 import { Aperture } from '@/ui/Aperture';
 import { useWide } from '@/ui/layout';

@@ -1,13 +1,15 @@
-import { coreCheckResult, type CheckRecord } from '@leggero/contract';
-import { HOLE_ANSWERS, judgeBatch, type HoleAnswer } from '@leggero/core';
+import { RESULT_DEFAULTS, type CheckRecord } from '@leggero/contract';
+import { HOLE_ANSWERS, type HoleAnswer } from '@leggero/core';
 import { router } from 'expo-router';
 import Undo from 'lucide-react-native/icons/undo-2';
 import { useState } from 'react';
 import { View } from 'react-native';
 
+import { viewCheck } from '@/api/checkView';
+import { bestHole, holesNow, type HoleView, type SizerChoice } from '@/api/holes';
 import { newId, nowUtc } from '@/api/id';
 import { useLengths } from '@/api/lengths';
-import { bestHole, modelName } from '@/api/modelView';
+import { modelName } from '@/api/modelView';
 import { useCommand } from '@/api/queries';
 import type { ShownModel } from '@/features/model/WithModel';
 import { Button, IconButton } from '@/ui/Button';
@@ -20,7 +22,10 @@ import { Words } from '@/ui/Words';
 import { AnswerButtons } from './AnswerButtons';
 import { BatchPicture } from './BatchPicture';
 import { CheckNow } from './CheckNow';
+import { HolesAnswer, type Between } from './HolesAnswer';
+import { LawCard } from './LawCard';
 import { MeasureEntry } from './MeasureEntry';
+import { PlanSheet, type CheckPlan } from './PlanSheet';
 import { VerdictCard, VerdictLine } from './VerdictCard';
 
 /** A batch held against its target, a tap for each balloon; the verdict grows with it. */
@@ -40,20 +45,33 @@ function Run(props: ShownModel & { check: CheckRecord }) {
   const send = useCommand();
   const lengths = useLengths();
   const wide = useWide();
-  const [measuring, setMeasuring] = useState(false);
-  const { results, size, targetMm, toleranceMm } = check;
-  const done = results.length >= size;
-  const judged = judgeBatch({ targetMm, toleranceMm, results: results.map(coreCheckResult) });
-  const hole = bestHole(sizers, targetMm);
+  const [asking, setAsking] = useState<'hole' | 'holes' | 'width'>('hole');
+  const [planning, setPlanning] = useState(false);
+  const { results, size, targetMm, toleranceMm, lotSize, acceptMost, pairs } = check;
+  const view = viewCheck(check, sizers);
+  const { judgement } = view;
+  const done = results.length >= size || view.lot?.state === 'rejected';
+  const hole = bestHole(sizers, { targetMm, toleranceMm, nominalMm: model.nominalMm });
+  const around = holesAround(hole, targetMm);
 
-  const keep = (answer: HoleAnswer | null, widthMm: number | null) => {
+  /** A check that has begun stays; one without a result is planned anew. */
+  const plan = (chosen: CheckPlan) => {
+    const { modelId, tierName } = check;
+    const { id: holeId, widthMm: holeMm } = hole?.choice.hole ?? { id: null, widthMm: null };
+    const id = newId();
+    send({ name: 'createCheck', body: { id, modelId, tierName, targetMm, toleranceMm, holeId, holeMm, startedAt: nowUtc(), ...chosen } }); // prettier-ignore
+    send({ name: 'deleteCheck', id: check.id });
+    setPlanning(false);
+    router.replace(`/shelf/${model.id}/check/${id}`);
+  };
+  const keep = (answer: HoleAnswer | null, widthMm: number | null, between: Between = RESULT_DEFAULTS) => {
     if (done) return;
     const taken = new Set(results.map(({ position }) => position));
     const position =
       Array.from({ length: size }, (_, i) => i).find((place) => !taken.has(place)) ?? results.length;
     send({
       name: 'createCheckResult',
-      body: { id: newId(), checkId: check.id, position, answer, widthMm, takenAt: nowUtc() },
+      body: { id: newId(), checkId: check.id, position, answer, widthMm, ...between, takenAt: nowUtc() },
     });
   };
   const undo = () => {
@@ -65,31 +83,50 @@ function Run(props: ShownModel & { check: CheckRecord }) {
     ...Object.fromEntries(HOLE_ANSWERS.map((answer, i) => [String(i + 1), () => keep(answer, null)])),
   });
 
-  const verdict = judged.ok ? (
-    done || wide ? (
-      <VerdictCard judgement={judged.value} done={done} />
-    ) : (
-      <VerdictLine judgement={judged.value} />
-    )
+  const verdict = judgement ? (
+    <>
+      {done || wide ? (
+        <VerdictCard judgement={judgement} done={done} />
+      ) : (
+        <VerdictLine judgement={judgement} />
+      )}
+      <LawCard view={view} />
+    </>
   ) : null;
-  const batch = <BatchPicture {...props} judgement={judged.ok ? judged.value : null} />;
-  const answer = measuring ? (
-    <MeasureEntry
-      targetMm={targetMm}
-      lengths={lengths}
-      onKeep={(widthMm) => keep(null, widthMm)}
-      onBack={() => setMeasuring(false)}
-    />
-  ) : (
-    <AnswerButtons onAnswer={(given) => keep(given, null)} onMeasure={() => setMeasuring(true)} />
-  );
+  const batch = <BatchPicture {...props} check={view.check} judgement={judgement} />;
+  const answer =
+    asking === 'width' ? (
+      <MeasureEntry
+        targetMm={targetMm}
+        lengths={lengths}
+        onKeep={(widthMm) => keep(null, widthMm)}
+        onBack={() => setAsking('hole')}
+      />
+    ) : asking === 'holes' ? (
+      <HolesAnswer
+        holes={around}
+        onAnswer={(between) => keep(null, null, between)}
+        onBack={() => setAsking('hole')}
+      />
+    ) : (
+      <AnswerButtons
+        onAnswer={(given) => keep(given, null)}
+        onMeasure={() => setAsking('width')}
+        onHoles={around.length > 1 ? () => setAsking('holes') : undefined}
+      />
+    );
+  const lotNote = lotSize === null ? '' : ` · ${size} of ${lotSize}, ${acceptMost} may be off`;
   return (
     <Page
       title="Check a batch"
-      subtitle={`${modelName(model)} · ${check.tierName} ${lengths.text(targetMm)} ±${lengths.bare(toleranceMm)}`}
+      subtitle={`${modelName(model)} · ${check.tierName} ${lengths.text(targetMm)} ±${lengths.bare(toleranceMm)}${lotNote}${pairs ? ' · pairs' : ''}`}
       back={`/shelf/${model.id}`}
       aside={
-        <IconButton label="Undo the last answer" icon={Undo} disabled={results.length === 0} onPress={undo} />
+        results.length === 0 ? (
+          <Button title="Plan" onPress={() => setPlanning(true)} />
+        ) : (
+          <IconButton label="Undo the last answer" icon={Undo} onPress={undo} />
+        )
       }
       actions={
         done ? (
@@ -122,6 +159,19 @@ function Run(props: ShownModel & { check: CheckRecord }) {
         </View>
       )}
       {done || !wide ? null : <Words look="quiet">Same hole, same hands, same wait for each.</Words>}
+      <PlanSheet open={planning} onClose={() => setPlanning(false)} onPlan={plan} />
     </Page>
   );
+}
+
+const MOST_AROUND = 3;
+
+/** The holes nearest to the target, of the sizer at hand, from small to large. */
+function holesAround(choice: SizerChoice | null, targetMm: number): HoleView[] {
+  if (!choice) return [];
+  const apart = ({ widthMm }: HoleView) => Math.abs(widthMm - targetMm);
+  return holesNow(choice.sizer)
+    .sort((a, b) => apart(a) - apart(b))
+    .slice(0, MOST_AROUND)
+    .sort((a, b) => a.widthMm - b.widthMm);
 }

@@ -3,7 +3,8 @@ import { circumferenceMm, substitute } from '@leggero/core';
 import { View } from 'react-native';
 
 import { useLengths } from '@/api/lengths';
-import { bestHole, comparedModel, modelName } from '@/api/modelView';
+import { bestHole } from '@/api/holes';
+import { comparedModel, modelName } from '@/api/modelView';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Tool } from '@/ui/Tool';
@@ -31,7 +32,7 @@ export function StandIn({ from, to, widthMm, sizers }: StandInProps) {
   if (!result.ok) return null;
   const { dose, givesMm, cautions } = result.value;
   const kind = to.view.curve?.inflator ?? 'hand';
-  const hole = bestHole(sizers, widthMm)?.choice;
+  const hole = bestHole(sizers, { targetMm: widthMm, nominalMm: to.model.nominalMm })?.choice;
   return (
     <Card title={`${modelName(to.model)} in place of ${modelName(from.model)}`}>
       <View className="flex-row gap-2">

@@ -12,7 +12,7 @@ import { Empty, Failed, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { counted, INFLATOR_WORDS } from '@/wording/trade';
 
-import { SizerDrawing } from './SizerDrawing';
+import { HoleRow } from '@/ui/HoleRow';
 import { WaysCard } from './WaysCard';
 
 /** The tools a studio sizes and doses with. */
@@ -43,13 +43,30 @@ export function GaugeList() {
             key={sizer.id}
             href={`/gauges/sizers/${sizer.id}`}
             path={path}
-            name={sizer.name}
+            name={sizer.keeper ? `${sizer.name} (${sizer.keeper})` : sizer.name}
             note={holesText(sizer)}
           >
-            <SizerDrawing holes={sizer.holes} height={44} />
+            <HoleRow holes={sizer.holes} height={44} />
           </Row>
         ))}
       </Section>
+      <RowLink
+        href="/gauges/holes"
+        title="Find a hole"
+        note="For any width: hole, gap, and what the nearest costs"
+      />
+      <RowLink
+        href="/gauges/make"
+        title="Make a sizer"
+        note="Plate, jaws, rings or box, for printer and laser"
+      />
+      {sizers.data.length > 1 ? (
+        <RowLink
+          href="/gauges/compare"
+          title="Compare sizers"
+          note="Does one match another, or the crew’s?"
+        />
+      ) : null}
       <Section title="Pumps and inflators" add="Add a pump or inflator" href="/gauges/pumps/new">
         {pumps.data.length === 0 ? (
           <Empty sentence="Add the pump you fill with: doses are counted in its strokes or seconds." />
@@ -68,6 +85,12 @@ export function GaugeList() {
           />
         ))}
       </Section>
+      <RowLink href="/gauges/eye" title="Test the eye" note="Is it good enough, and for what kind of work?" />
+      <RowLink
+        href="/gauges/studies"
+        title="Study the sizing"
+        note="How far two people read one balloon apart"
+      />
       <RowLink
         href="/gauges/translate"
         title="Translate a recipe"

@@ -2,6 +2,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import Pencil from 'lucide-react-native/icons/pencil';
 import { View } from 'react-native';
 
+import { bestHole, targetOf } from '@/api/holes';
 import { newId, nowUtc } from '@/api/id';
 import { firstTarget, modelName } from '@/api/modelView';
 import { useCommand } from '@/api/queries';
@@ -47,7 +48,7 @@ interface ShownProps extends ShownModel {
 }
 
 function Shown(props: ShownProps) {
-  const { model, view, studio, venue, tierId, daysStanding } = props;
+  const { model, view, studio, sizers, venue, tierId, daysStanding } = props;
   const { change: changeVenue } = useVenue();
   const wide = useWide();
   const send = useCommand();
@@ -62,6 +63,7 @@ function Shown(props: ShownProps) {
     if (!chosen) return;
     const { widthMm: targetMm, toleranceMm } = chosen.target;
     const id = newId();
+    const hole = bestHole(sizers, targetOf(model, chosen.target))?.choice.hole;
     send({
       name: 'createCheck',
       body: {
@@ -71,6 +73,8 @@ function Shown(props: ShownProps) {
         targetMm,
         toleranceMm,
         size: BATCH_SIZE,
+        holeId: hole?.id ?? null,
+        holeMm: hole?.widthMm ?? null,
         startedAt: nowUtc(),
       },
     });
@@ -101,7 +105,7 @@ function Shown(props: ShownProps) {
       <CalibrationsCard {...props} />
       <HoldCard {...props} />
       <ReadingsCard model={model} view={view} />
-      <PastChecks model={model} />
+      <PastChecks model={model} sizers={sizers} />
       <Words look="quiet">{FILLING_CAUTION}</Words>
     </>
   );

@@ -2,7 +2,8 @@ import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 
 import { useLengths } from '@/api/lengths';
-import { bestHole, type TierTarget } from '@/api/modelView';
+import { bestHole, targetOf } from '@/api/holes';
+import type { TierTarget } from '@/api/modelView';
 import { Card } from '@/ui/Card';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
@@ -37,7 +38,7 @@ function TierRow({
   chosen,
 }: ShownModel & { entry: TierTarget; chosen: boolean }) {
   const lengths = useLengths();
-  const hole = bestHole(sizers, target.widthMm)?.choice;
+  const hole = bestHole(sizers, targetOf(model, target))?.choice;
   const gap = hole?.how === 'gap' ? ` − ${lengths.bare(hole.gapMm)}` : '';
   const kind = view.curve?.inflator ?? 'hand';
   return (

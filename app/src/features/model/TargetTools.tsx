@@ -1,20 +1,21 @@
 import { matchNozzle, roundDose } from '@leggero/core';
 import { View } from 'react-native';
 
+import { bestHole, targetOf, type SizerChoice } from '@/api/holes';
 import { useLengths } from '@/api/lengths';
-import { bestHole, type SizerChoice, type TierTarget } from '@/api/modelView';
+import type { TierTarget } from '@/api/modelView';
 import { Tool } from '@/ui/Tool';
 import { doseText } from '@/wording/trade';
 
 import type { ShownModel } from './WithModel';
 
 /** The tools that reach a target, side by side: hole, dose, tape. */
-export function TargetTools({ view, sizers, chosen }: ShownModel & { chosen: TierTarget }) {
+export function TargetTools({ model, view, sizers, chosen }: ShownModel & { chosen: TierTarget }) {
   const lengths = useLengths();
   const { target } = chosen;
   return (
     <View className="flex-row gap-2">
-      <HoleTool choice={bestHole(sizers, target.widthMm)} none={sizers.length === 0} />
+      <HoleTool choice={bestHole(sizers, targetOf(model, target))} none={sizers.length === 0} />
       <DoseTool view={view} target={target} />
       <Tool
         title="Tape around"

@@ -2,6 +2,7 @@ import type { SizerRecord } from '@leggero/contract';
 import { NARROWEST_FRACTION, WAYS, WIDEST_FRACTION, type ReadingProblemCode } from '@leggero/core';
 import { View } from 'react-native';
 
+import { holesNow, type HoleView } from '@/api/holes';
 import type { Lengths } from '@/api/lengths';
 import { LengthEntry } from '@/ui/LengthEntry';
 import { PickChips } from '@/ui/PickChips';
@@ -55,15 +56,15 @@ function OneWidth({ draft, nominalMm, lengths, sizers, wrong, onChange }: WidthE
             ? `This balloon cannot be ${lengths.text(draft.widthMm)} across: ${lengths.text(leastMm)} to ${lengths.text(mostMm)} is possible.`
             : undefined
         }
-        onChange={(widthMm) => onChange({ widthMm })}
+        onChange={(widthMm) => onChange({ widthMm, holeId: null })}
       />
       {around ? <Words look="quiet">{`That is ${lengths.text(draft.widthMm)} across.`}</Words> : null}
       {holes.length > 0 ? (
         <PickChips
           label="Just passes"
-          options={holes}
+          options={holes.map(optionOf)}
           value={nearest(holes, draft.widthMm)}
-          onChange={(mm) => onChange({ widthMm: Number(mm) })}
+          onChange={(id) => onChange({ widthMm: widthOf(holes, id), holeId: id })}
         />
       ) : null}
     </View>
@@ -74,7 +75,7 @@ function Holes({ draft, nominalMm, lengths, sizers, wrong, onChange }: WidthEntr
   const { bracket } = draft;
   const most = WIDEST_FRACTION * nominalMm;
   const holes = holesOf(sizers, 0.2 * nominalMm, 1.1 * nominalMm);
-  const side = (key: 'stopsMm' | 'passesMm', label: string) => (
+  const side = (key: 'stopsMm' | 'passesMm', idKey: 'stopsHoleId' | 'holeId', label: string) => (
     <View className="gap-1">
       <LengthEntry
         label={label}
@@ -83,22 +84,22 @@ function Holes({ draft, nominalMm, lengths, sizers, wrong, onChange }: WidthEntr
         most={most}
         lengths={lengths}
         error={wrong?.field === key ? WRONG[wrong.code] : undefined}
-        onChange={(mm) => onChange({ bracket: { ...bracket, [key]: mm } })}
+        onChange={(mm) => onChange({ bracket: { ...bracket, [key]: mm }, [idKey]: null })}
       />
       {holes.length > 0 ? (
         <PickChips
           label={`${label}, hole`}
-          options={holes}
+          options={holes.map(optionOf)}
           value={nearest(holes, bracket[key])}
-          onChange={(mm) => onChange({ bracket: { ...bracket, [key]: Number(mm) } })}
+          onChange={(id) => onChange({ bracket: { ...bracket, [key]: widthOf(holes, id) }, [idKey]: id })}
         />
       ) : null}
     </View>
   );
   return (
     <>
-      {side('passesMm', 'Passes')}
-      {side('stopsMm', 'Stops at')}
+      {side('passesMm', 'holeId', 'Passes')}
+      {side('stopsMm', 'stopsHoleId', 'Stops at')}
     </>
   );
 }
@@ -109,22 +110,25 @@ const WRONG: Partial<Record<ReadingProblemCode, string>> = {
   'bad-bracket': 'This balloon does not fit a hole of that size.',
 };
 
-interface HoleOption {
-  value: string;
-  title: string;
-}
-
-/** The holes of all sizers within reach of this balloon, each width once. */
-function holesOf(sizers: readonly SizerRecord[], leastMm: number, mostMm: number): HoleOption[] {
+/** The holes of all sizers within reach of this balloon, as they measure now, each width once. */
+function holesOf(sizers: readonly SizerRecord[], leastMm: number, mostMm: number): HoleView[] {
   const holes = sizers
-    .flatMap((sizer) => sizer.holes)
+    .flatMap((sizer) => holesNow(sizer))
     .filter(({ widthMm }) => widthMm >= leastMm && widthMm <= mostMm)
     .sort((a, b) => a.widthMm - b.widthMm);
-  return holes
-    .filter(({ widthMm }, i) => i === 0 || widthMm - holes[i - 1]!.widthMm > 0.5)
-    .map(({ widthMm, label }) => ({ value: String(widthMm), title: label }));
+  return holes.filter(({ widthMm }, i) => i === 0 || widthMm - holes[i - 1]!.widthMm > 0.5);
 }
 
-function nearest(holes: readonly HoleOption[], mm: number): string | null {
-  return holes.find(({ value }) => Math.abs(Number(value) - mm) < 0.5)?.value ?? null;
+/** The label, with whose hole it is where two sizers have one of that label. */
+function optionOf({ id, label, sizer }: HoleView, _: number, all: readonly HoleView[]) {
+  const alone = all.filter((each) => each.label === label).length === 1;
+  return { value: id, title: alone ? label : `${label} ${sizer.name}` };
+}
+
+function widthOf(holes: readonly HoleView[], id: string): number {
+  return holes.find((hole) => hole.id === id)!.widthMm;
+}
+
+function nearest(holes: readonly HoleView[], mm: number): string | null {
+  return holes.find(({ widthMm }) => Math.abs(widthMm - mm) < 0.5)?.id ?? null;
 }

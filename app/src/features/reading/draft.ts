@@ -11,6 +11,9 @@ export interface Draft {
   way: Way;
   /** The two holes, when the way is a bracket. */
   bracket: Bracket;
+  /** The studio's own hole that it passes, and the one it stops at, where those were tapped. */
+  holeId: string | null;
+  stopsHoleId: string | null;
   nozzle: Nozzle | null;
   /** null until it is measured. */
   heightMm: number | null;
@@ -33,6 +36,8 @@ export function proposedDraft(
     widthMm,
     way: 'tape',
     bracket: { stopsMm: widthMm - 2 * stepMm, passesMm: widthMm + 2 * stepMm },
+    holeId: null,
+    stopsHoleId: null,
     nozzle: kind === 'twin' ? 'left' : null,
     heightMm: null,
     shape: null,
@@ -57,6 +62,8 @@ export function readingOf(
     widthMm: burst || holes ? null : draft.widthMm,
     stopsMm: holes ? draft.bracket.stopsMm : null,
     passesMm: holes ? draft.bracket.passesMm : null,
+    holeId: !burst && (holes || way === 'hole') ? draft.holeId : null,
+    stopsHoleId: holes ? draft.stopsHoleId : null,
     heightMm,
     sdMm: null,
     shape: burst || heightMm !== null ? null : draft.shape,

@@ -1,7 +1,8 @@
 import type { ShelfModel, SizerRecord } from '@leggero/contract';
 
 import type { Lengths } from '@/api/lengths';
-import { bestHole, modelName, type ModelView } from '@/api/modelView';
+import { bestHole, targetOf } from '@/api/holes';
+import { modelName, type ModelView } from '@/api/modelView';
 import { roundLimitText } from '@/wording/target';
 import { dosed, feelOf, FINISH_WORDS, KIND_WORDS, ORIGIN_WORDS, standing } from '@/wording/trade';
 
@@ -43,7 +44,7 @@ export function sheetOf({ model, view, sizers, lengths, daysStanding }: SheetOpt
   const { pump, fit, curve, targets } = view;
   const kind = curve?.inflator ?? 'hand';
   const rows = targets.map(({ tier, target }): SheetRow => {
-    const hole = bestHole(sizers, target.widthMm)?.choice;
+    const hole = bestHole(sizers, targetOf(model, target))?.choice;
     const gap = hole?.how === 'gap' ? `, gap ${lengths.bare(hole.gapMm)}` : '';
     return {
       tier: tier.name,

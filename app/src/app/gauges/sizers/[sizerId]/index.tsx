@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { SizerPage } from '@/features/gauge/SizerPage';
+import { SizerPage } from '@/features/sizer/SizerPage';
 
 export default function Sizer() {
   const { sizerId } = useLocalSearchParams<{ sizerId: string }>();

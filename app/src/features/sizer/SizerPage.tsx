@@ -1,24 +1,24 @@
-import type { HoleRecord, SizerRecord } from '@leggero/contract';
-import { parseLength } from '@leggero/core';
+import { holeAt, type HoleRecord, type SizerRecord } from '@leggero/contract';
+import { parseLength, SAME_WIDTH_MM, WIDEST_HOLE_MM } from '@leggero/core';
 import { router } from 'expo-router';
-import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
 import { View } from 'react-native';
 
 import { newId } from '@/api/id';
 import { useLengths } from '@/api/lengths';
 import { useCommand, useSizers } from '@/api/queries';
-import { Button, IconButton } from '@/ui/Button';
-import { Card } from '@/ui/Card';
+import { WithGauge } from '@/features/gauge/WithGauge';
+import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { Field } from '@/ui/Field';
+import { HoleRow } from '@/ui/HoleRow';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
-import { Words } from '@/ui/Words';
+import { RowLink } from '@/ui/RowLink';
 import { LENGTH_PROBLEMS } from '@/wording/length';
+import { counted } from '@/wording/trade';
 
-import { SizerDrawing } from './SizerDrawing';
-import { WithGauge } from './WithGauge';
+import { HoleTable } from './HoleTable';
 
 /** A sizer to be looked at and changed; `new` makes one. */
 export function SizerPage({ sizerId }: { sizerId: string }) {
@@ -35,6 +35,7 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
   const wide = useWide();
   const lengths = useLengths();
   const [name, setName] = useState(sizer?.name ?? '');
+  const [keeper, setKeeper] = useState(sizer?.keeper ?? '');
   const [holes, setHoles] = useState<HoleRecord[]>(sizer?.holes ?? []);
   const [typed, setTyped] = useState('');
   const [holeError, setHoleError] = useState<string>();
@@ -45,16 +46,17 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
     if (!parsed.ok) return setHoleError(LENGTH_PROBLEMS[parsed.problem.code]);
     const widthMm = parsed.value;
     if (widthMm <= 0) return setHoleError('A hole is wider than zero.');
-    if (widthMm > 1000) return setHoleError('No sizer has a hole of over a metre. Check the unit.');
-    if (holes.some((hole) => Math.abs(hole.widthMm - widthMm) < 0.01))
+    if (widthMm > WIDEST_HOLE_MM) return setHoleError('No sizer has a hole of over a metre. Check the unit.');
+    if (holes.some((hole) => Math.abs(hole.widthMm - widthMm) < SAME_WIDTH_MM))
       return setHoleError('This hole is there already.');
-    const hole = { id: newId(), label: typed.trim().slice(0, 20), widthMm };
+    const hole = { id: newId(), label: typed.trim().slice(0, 20), widthMm, measurements: [] };
     setHoles([...holes, hole].sort((a, b) => a.widthMm - b.widthMm));
     setTyped('');
     setHoleError(undefined);
   };
   const save = () => {
-    const body = { name: name.trim(), holes };
+    const labels = holes.map(({ id, label, widthMm }) => ({ id, label, widthMm }));
+    const body = { name: name.trim(), keeper: keeper.trim().slice(0, 80), holes: labels };
     if (body.name === '' || body.name.length > 80)
       return setNameError('Give the sizer a name of 1 to 80 characters.');
     if (sizer) send({ name: 'changeSizer', id: sizer.id, body });
@@ -75,7 +77,7 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
           {sizer ? (
             <DeleteButton
               what={sizer.name}
-              consequence="Its holes go with it. Targets and past checks stay."
+              consequence="Its holes and what was measured of them go with it. Targets, readings and past checks stay."
               onDelete={remove}
             />
           ) : null}
@@ -83,8 +85,32 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
         </>
       }
     >
-      <Field label="Name" value={name} onChangeText={setName} error={nameError} />
-      {holes.length > 0 ? <SizerDrawing holes={holes} height={wide ? 150 : 90} /> : null}
+      {holes.length > 0 ? <HoleRow holes={holes.map(drawnHole)} height={wide ? 150 : 90} /> : null}
+      {sizer && sizer.holes.length > 0 ? (
+        <View className={wide ? 'flex-row gap-3' : 'gap-2'}>
+          <View className="flex-1">
+            <RowLink
+              href={`/gauges/sizers/${sizer.id}/check`}
+              title="Check this sizer"
+              note={`${counted(sizer.holes.filter(({ measurements }) => measurements.length > 0).length, 'hole')} of ${sizer.holes.length} measured so far`}
+            />
+          </View>
+          <View className="flex-1">
+            <RowLink
+              href={`/gauges/sizers/${sizer.id}/squeeze`}
+              title="Learn its squeeze"
+              note={
+                sizer.sizings.length === 0
+                  ? 'How much wider a soft balloon is than its hole'
+                  : `${counted(sizer.sizings.length, 'balloon')} measured after sizing`
+              }
+            />
+          </View>
+        </View>
+      ) : null}
+      {holes.length > 0 ? (
+        <HoleTable holes={holes} onDelete={(id) => setHoles(holes.filter((hole) => hole.id !== id))} />
+      ) : null}
       <View className="flex-row items-start gap-3">
         <View className="flex-1">
           <Field
@@ -98,29 +124,28 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
         </View>
         <Button title="Add hole" className="mt-[26px]" onPress={addHole} />
       </View>
-      {holes.length > 0 ? (
-        <Card title="Holes">
-          <View role="list">
-            {holes.map((hole) => (
-              <View
-                key={hole.id}
-                role="listitem"
-                className="min-h-[44px] flex-row items-center border-b border-line"
-              >
-                <Words look="strong" className="w-24">
-                  {hole.label}
-                </Words>
-                <Words className="flex-1">{`${lengths.text(hole.widthMm)} across`}</Words>
-                <IconButton
-                  label={`Delete hole ${hole.label}`}
-                  icon={Trash}
-                  onPress={() => setHoles(holes.filter(({ id }) => id !== hole.id))}
-                />
-              </View>
-            ))}
-          </View>
-        </Card>
-      ) : null}
+      <View className={wide ? 'flex-row gap-4' : 'gap-3'}>
+        <View className="flex-1">
+          <Field label="Name" value={name} onChangeText={setName} error={nameError} />
+        </View>
+        <View className="flex-1">
+          <Field
+            label="Whose it is"
+            hint="Empty for the studio’s own."
+            value={keeper}
+            onChangeText={setKeeper}
+          />
+        </View>
+      </View>
     </Page>
   );
+}
+
+/** A hole as it is drawn: both directions of its last measurement. */
+function drawnHole(hole: HoleRecord) {
+  const last = hole.measurements.at(-1);
+  const { id, label } = hole;
+  return last
+    ? { id, label, widthMm: last.acrossMm, downMm: last.downMm ?? last.acrossMm }
+    : { id, label, widthMm: holeAt(hole).widthMm };
 }

@@ -1,0 +1,3 @@
+import { SizersComparedPage } from '@/features/holes/SizersComparedPage';
+
+export default SizersComparedPage;

@@ -1,0 +1,8 @@
+import { useLocalSearchParams } from 'expo-router';
+
+import { EyeRunPage } from '@/features/eye/EyeRunPage';
+
+export default function EyeCheck() {
+  const { eyeCheckId } = useLocalSearchParams<{ eyeCheckId: string }>();
+  return <EyeRunPage key={eyeCheckId} eyeCheckId={eyeCheckId} />;
+}

@@ -1,0 +1,3 @@
+import { EyePage } from '@/features/eye/EyePage';
+
+export default EyePage;

@@ -1,0 +1,3 @@
+import { EyeStartPage } from '@/features/eye/EyeStartPage';
+
+export default EyeStartPage;

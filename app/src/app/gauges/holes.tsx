@@ -1,0 +1,3 @@
+import { HoleFinderPage } from '@/features/holes/HoleFinderPage';
+
+export default HoleFinderPage;

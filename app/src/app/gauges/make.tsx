@@ -1,0 +1,3 @@
+import { MakePage } from '@/features/make/MakePage';
+
+export default MakePage;

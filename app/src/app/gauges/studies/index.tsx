@@ -1,0 +1,3 @@
+import { StudiesPage } from '@/features/study/StudiesPage';
+
+export default StudiesPage;

@@ -1,0 +1,55 @@
+import type { PersonRecord } from '@leggero/contract';
+import { useState } from 'react';
+
+import { ApiError } from '@/api/client';
+import { useSetSession } from '@/api/queries';
+import { Button } from '@/ui/Button';
+import { Field } from '@/ui/Field';
+import { Sheet } from '@/ui/Sheet';
+
+interface PinSheetProps {
+  person: PersonRecord;
+  open: boolean;
+  onClose: () => void;
+}
+
+/** Opens someone's history with their PIN. */
+export function PinSheet({ person, open, onClose }: PinSheetProps) {
+  const session = useSetSession();
+  const [pin, setPin] = useState('');
+  const [error, setError] = useState<string>();
+  const unlock = async () => {
+    try {
+      await session.open(person.id, pin);
+      setPin('');
+      onClose();
+    } catch (problem) {
+      setError(pinError(problem));
+    }
+  };
+  return (
+    <Sheet title={`${person.name}’s PIN`} open={open} onClose={onClose}>
+      <Field
+        label="PIN"
+        secureTextEntry
+        autoComplete="off"
+        value={pin}
+        onChangeText={(text) => {
+          setPin(text);
+          setError(undefined);
+        }}
+        onSubmitEditing={() => void unlock()}
+        error={error}
+      />
+      <Button title="Open" look="primary" tall onPress={() => void unlock()} />
+    </Sheet>
+  );
+}
+
+/** Why a PIN did not open, and what to do. */
+export function pinError(problem: unknown): string {
+  if (!(problem instanceof ApiError)) throw problem;
+  if (problem.status === 429) return 'Too many tries. Wait a minute.';
+  if (problem.status === 403) return 'This is not the PIN.';
+  return 'The records cannot be reached just now. Try again.';
+}

@@ -1,0 +1,75 @@
+import type { PaperName } from '@leggero/core';
+import { PAPERS, tilesOf } from '@leggero/core';
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { fileName, keepFile } from '@/api/download';
+import { Button } from '@/ui/Button';
+import { Segmented } from '@/ui/Segmented';
+import { Sheet } from '@/ui/Sheet';
+import { Words } from '@/ui/Words';
+import { FORM_WORDS, PAPER_WORDS } from '@/wording/make';
+import { counted } from '@/wording/trade';
+
+import { FORMAT_TYPES, makeFiles, type Format } from './makeFile';
+import type { Make } from './useMake';
+
+/** The three files of a template: PDF for paper, SVG and DXF for cutters. */
+export function Downloads({ make: { form, geometry } }: { make: Make }) {
+  const [paper, setPaper] = useState<PaperName>('a4');
+  const [printing, setPrinting] = useState(false);
+  const [failed, setFailed] = useState(false);
+  const sheets = geometry.ok ? geometry.value.sheets : [];
+  const title = `Sizer ${FORM_WORDS[form].title.toLowerCase()}`;
+  const keep = async (format: Format) => {
+    setFailed(false);
+    try {
+      const files = await makeFiles({ format, sheets, title, paper });
+      files.forEach((file, i) => {
+        const name = files.length > 1 ? `${title} sheet ${i + 1}` : title;
+        keepFile(file, { name: fileName(name, format), type: FORMAT_TYPES[format] });
+      });
+    } catch {
+      setFailed(true);
+    }
+  };
+  const none = sheets.length === 0;
+  const pages = printing ? tilesOf(sheets, PAPERS[paper]).length : 0;
+  return (
+    <View className="flex-1 gap-1">
+      {failed ? (
+        <Words look="error" role="alert">
+          The file could not be written. Try again, or another format.
+        </Words>
+      ) : null}
+      <View className="flex-row gap-2">
+        <Button title="SVG" tall disabled={none} onPress={() => void keep('svg')} />
+        <Button title="DXF" tall disabled={none} onPress={() => void keep('dxf')} />
+        <Button
+          title="PDF to print"
+          look="primary"
+          tall
+          className="flex-1"
+          disabled={none}
+          onPress={() => setPrinting(true)}
+        />
+      </View>
+      <Sheet title="PDF at true size" open={printing} onClose={() => setPrinting(false)}>
+        <Segmented
+          label="Paper"
+          options={(['a4', 'letter'] as const).map((value) => ({ value, title: PAPER_WORDS[value] }))}
+          value={paper}
+          onChange={setPaper}
+        />
+        <Words>
+          {`${counted(pages, 'page')}. ${pages > 1 ? 'Lay neighbours mark on mark, tape them, then cut. ' : ''}Print at 100 %, without fitting to the page.`}
+        </Words>
+        <Words look="quiet">
+          Then measure the 100 mm bars: the app corrects every hole for your printer, and nothing is printed
+          twice. Mind fingers with blades and lasers; go by the machine’s own rules.
+        </Words>
+        <Button title="Download PDF" look="primary" tall onPress={() => void keep('pdf')} />
+      </Sheet>
+    </View>
+  );
+}

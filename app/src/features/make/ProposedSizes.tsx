@@ -1,0 +1,42 @@
+import { proposeSizes, type SizerForm, type WantedWidth } from '@leggero/core';
+import { router } from 'expo-router';
+import { useMemo } from 'react';
+
+import { useKnowledge } from '@/api/knowledge';
+import { useLengths } from '@/api/lengths';
+import { viewModel } from '@/api/modelView';
+import { useStudio, useTiers } from '@/api/queries';
+import { Button } from '@/ui/Button';
+
+import { labelOf } from './useMake';
+
+/** So many holes serve most studios; a jaw board or a strip gets long with more. */
+const MOST: Record<SizerForm, number> = { plate: 10, jaw: 6, strip: 6, box: 10 };
+/** Balloons used most count; a shelf of hundreds is not gone through whole. */
+const MOST_MODELS = 40;
+const EIGHTH_MM = 25.4 / 8;
+
+/** Sizes from the targets the studio really uses: each balloon's tiers, by how often it was checked and kept. */
+export function ProposedSizes({ form, sheetMm }: { form: SizerForm; sheetMm: number }) {
+  const knowledge = useKnowledge();
+  const tiers = useTiers().data;
+  const studio = useStudio().data;
+  const { unit } = useLengths();
+  const proposed = useMemo(() => {
+    if (!knowledge || !tiers || !studio) return [];
+    const models = [...knowledge.models].sort((a, b) => b.uses - a.uses).slice(0, MOST_MODELS);
+    const wanted = models.flatMap((model): WantedWidth[] =>
+      viewModel({ model, knowledge, tiers, studio }).targets.map(({ target }) => ({
+        widthMm: target.widthMm,
+        // A balloon nobody used yet still counts a little.
+        weight: 1 + 3 * model.uses,
+      })),
+    );
+    const fitting = wanted.filter(({ widthMm }) => widthMm < sheetMm - 60);
+    const stepMm = unit === 'in' ? EIGHTH_MM : 5;
+    return proposeSizes({ wanted: fitting, stepMm, most: MOST[form] });
+  }, [knowledge, tiers, studio, form, sheetMm, unit]);
+  if (proposed.length === 0) return null;
+  const sizes = proposed.map(({ widthMm }) => labelOf(widthMm, unit)).join(', ');
+  return <Button title="Propose from the targets in use" onPress={() => router.setParams({ sizes })} />;
+}

@@ -1,0 +1,66 @@
+import type { TemplateSheet } from '@leggero/core';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
+
+import { usePalette } from '@/ui/theme';
+
+import { pathData } from './svgFile';
+
+interface SheetPreviewProps {
+  sheet: TemplateSheet;
+  label: string;
+  mostHeight: number;
+}
+
+/** A sheet as it will be cut: cuts in ink, engraving in the quiet colour, all to scale. */
+export function SheetPreview({ sheet, label, mostHeight }: SheetPreviewProps) {
+  const palette = usePalette();
+  const [room, setRoom] = useState(0);
+  const { widthMm, heightMm, shapes } = sheet;
+  const scale = Math.min(room / widthMm, mostHeight / heightMm);
+  // One path for each layer: a hundred strokes of labels are one thing to draw.
+  const drawn = useMemo(() => {
+    const paths = (layer: 'cut' | 'engrave') =>
+      shapes
+        .flatMap((shape) =>
+          shape.kind === 'path' && shape.layer === layer ? [pathData(shape.corners, shape.closed)] : [],
+        )
+        .join('');
+    const circles = shapes.flatMap((shape) => (shape.kind === 'circle' ? [shape] : []));
+    return { cut: paths('cut'), engrave: paths('engrave'), circles };
+  }, [shapes]);
+  const hair = 1.3 / scale;
+  return (
+    <View
+      role="img"
+      aria-label={label}
+      className="items-center"
+      onLayout={(event) => setRoom(event.nativeEvent.layout.width)}
+    >
+      {room === 0 ? null : (
+        <Svg
+          width={widthMm * scale}
+          height={heightMm * scale}
+          viewBox={`0 0 ${widthMm} ${heightMm}`}
+          aria-hidden
+        >
+          <Rect
+            width={widthMm}
+            height={heightMm}
+            fill={palette.surface}
+            stroke={palette.line}
+            strokeWidth={hair}
+          />
+          <G fill={palette.sunk} stroke={palette.ink} strokeWidth={hair}>
+            <Path d={drawn.cut} />
+            {drawn.circles.map(({ xMm, yMm, radiusMm }) => (
+              <Circle key={`${xMm} ${yMm}`} cx={xMm} cy={yMm} r={radiusMm} fill={palette.surface} />
+            ))}
+          </G>
+          <Path d={drawn.engrave} fill="none" stroke={palette.pine} strokeWidth={hair} />
+        </Svg>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,90 @@
+import {
+  formatLength, parseLength, sizerGeometry, SIZER_FORMS, type Result, type SizerForm, type SizerGeometry, type SizerGeometryProblem, type TemplateSize,
+} from '@leggero/core'; // prettier-ignore
+import { useLocalSearchParams } from 'expo-router';
+import { useMemo } from 'react';
+
+import { useLengths, type Lengths } from '@/api/lengths';
+
+/** Measures of the material as the page holds them, mm. */
+export interface MakeMeasures {
+  sheetWidthMm: number;
+  sheetHeightMm: number;
+  kerfMm: number;
+  bridgeMm: number;
+  thicknessMm: number;
+  pitchMm: number;
+}
+
+const FIRST: MakeMeasures = {
+  sheetWidthMm: 800,
+  sheetHeightMm: 600,
+  kerfMm: 0.2,
+  bridgeMm: 8,
+  thicknessMm: 3,
+  pitchMm: 20,
+};
+const FIRST_SIZES = { in: '4, 5, 6, 7, 8, 9, 10', cm: '10, 12.5, 15, 17.5, 20, 22.5, 25' } as const;
+
+/** A template as its address tells it. */
+export interface Make {
+  form: SizerForm;
+  /** As typed. */
+  typed: string;
+  /** What of it cannot be read; none where all can. */
+  unread: string | null;
+  measures: MakeMeasures;
+  sizes: TemplateSize[];
+  geometry: Result<SizerGeometry, SizerGeometryProblem>;
+}
+
+/** The template that the address asks for, computed anew with every change of it. */
+export function useMake(): Make {
+  const params = useLocalSearchParams<Record<string, string>>();
+  const lengths = useLengths();
+  const form = SIZER_FORMS.find((each) => each === params['form']) ?? 'plate';
+  const typed = params['sizes'] ?? FIRST_SIZES[lengths.unit === 'in' ? 'in' : 'cm'];
+  const key = Object.keys(FIRST)
+    .map((name) => params[name] ?? '')
+    .join(' ');
+  return useMemo(() => {
+    const parts = key.split(' ');
+    const measures = Object.fromEntries(
+      Object.entries(FIRST).map(([name, first], i) => [name, parts[i] === '' ? first : Number(parts[i])]),
+    ) as unknown as MakeMeasures;
+    const { sizes, unread } = readSizes(typed, lengths);
+    const geometry = sizerGeometry({ form, sizes, ...measures });
+    return { form, typed, unread, measures, sizes, geometry };
+    // The writers of lengths are new with each drawing; the unit is what they stand for.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [form, typed, key, lengths.unit]);
+}
+
+/** Sizes as people write them, with commas between; labels are engraved, so fractions are spelled out. */
+export function readSizes(
+  typed: string,
+  { unit }: Pick<Lengths, 'unit'>,
+): { sizes: TemplateSize[]; unread: string | null } {
+  const sizes: TemplateSize[] = [];
+  // A decimal comma has no space after it; a comma between sizes may.
+  const parts = typed.split(/;|,\s|,(?=\d+\s*[,/]|\d+$)/).map((part) => part.trim());
+  for (const part of parts.filter((each) => each !== '')) {
+    const parsed = parseLength({ text: part, unit });
+    if (!parsed.ok) return { sizes, unread: part };
+    sizes.push({ label: labelOf(parsed.value, unit), widthMm: parsed.value });
+  }
+  return { sizes, unread: null };
+}
+
+const SPELLED: Record<string, string> = {
+  '⅛': '1/8', '¼': '1/4', '⅜': '3/8', '½': '1/2', '⅝': '5/8', '¾': '3/4', '⅞': '7/8',
+}; // prettier-ignore
+
+/** "9 1/2" for inches, "24.1" for centimetres: signs that a cutter engraves. */
+export function labelOf(mm: number, unit: Lengths['unit']): string {
+  const text = formatLength({ mm, unit, step: unit === 'in' ? 25.4 / 8 : 1 });
+  return text
+    .replace(/\s*(in|cm|mm)$/, '')
+    .replace(/([⅛¼⅜½⅝¾⅞])/, (_, glyph: string) => ` ${SPELLED[glyph]}`)
+    .trim();
+}

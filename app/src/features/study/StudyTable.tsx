@@ -1,0 +1,45 @@
+import { studyCells, type StudyRecord } from '@leggero/contract';
+import { View } from 'react-native';
+
+import { Card } from '@/ui/Card';
+import { Words } from '@/ui/Words';
+
+/** The widths of a study in millimetres: a row for each balloon, a column for each person. */
+export function StudyTable({ study }: { study: StudyRecord }) {
+  if (study.widths.length === 0) return null;
+  const cells = studyCells(study);
+  return (
+    <Card title="Widths, mm">
+      <View role="table" aria-label="Widths, mm">
+        <View role="row" className="flex-row border-b border-line py-1">
+          <Words role="columnheader" look="quiet" className="w-[70px]">
+            Balloon
+          </Words>
+          {study.people.map((name) => (
+            <Words
+              key={name}
+              role="columnheader"
+              look="label"
+              className="flex-1 text-right"
+              numberOfLines={1}
+            >
+              {name}
+            </Words>
+          ))}
+        </View>
+        {cells.map((row, balloon) => (
+          <View key={balloon} role="row" className="flex-row border-b border-line py-2">
+            <Words role="rowheader" look="strong" className="w-[70px]">
+              {balloon + 1}
+            </Words>
+            {row.map((cell, person) => (
+              <Words key={person} role="cell" className="flex-1 text-right tabular-nums">
+                {cell.map((width) => (width === null ? '–' : width.toFixed(1))).join('\n')}
+              </Words>
+            ))}
+          </View>
+        ))}
+      </View>
+    </Card>
+  );
+}

@@ -1,0 +1,111 @@
+import {
+  eyeBalloonCount,
+  type EyeBalloonRecord,
+  type EyeCheckCreate,
+  type EyeCheckRecord,
+} from '@leggero/contract';
+import { and, asc, desc, eq, getTableColumns, or, type SQL } from 'drizzle-orm';
+
+import { changeOwned, insertOnce, readOwned, removeOwned, type Scope } from '../db/records';
+import { eyeBalloons, eyeChecks, people } from '../db/schema';
+import { groupBy } from '../db/shape';
+import { HttpProblem } from '../http/problem';
+import { allowOnly, type Viewer } from '../person/store';
+
+type CheckRow = typeof eyeChecks.$inferSelect;
+type BalloonRow = typeof eyeBalloons.$inferSelect;
+
+function balloonOf({ studioId: _, filledAt, ...rest }: BalloonRow): EyeBalloonRecord {
+  return { ...rest, filledAt: filledAt.toISOString() };
+}
+
+function checkOf(
+  { studioId: _, startedAt, ...rest }: CheckRow,
+  balloons: EyeBalloonRecord[],
+): EyeCheckRecord {
+  return { ...rest, startedAt: startedAt.toISOString(), balloons };
+}
+
+/** Sessions that meet a condition, newest first, each with its balloons in the order filled. */
+async function checksWhere(
+  { database, studioId }: Scope,
+  condition: SQL | undefined,
+): Promise<EyeCheckRecord[]> {
+  const which = and(eq(eyeChecks.studioId, studioId), condition);
+  const [rows, filled] = await Promise.all([
+    database.select().from(eyeChecks).where(which).orderBy(desc(eyeChecks.startedAt)),
+    database
+      .select(getTableColumns(eyeBalloons))
+      .from(eyeBalloons)
+      .innerJoin(eyeChecks, eq(eyeChecks.id, eyeBalloons.eyeCheckId))
+      .where(which)
+      .orderBy(asc(eyeBalloons.position)),
+  ]);
+  const byCheck = groupBy(filled, (balloon) => balloon.eyeCheckId);
+  return rows.map((row) => checkOf(row, (byCheck.get(row.id) ?? []).map(balloonOf)));
+}
+
+/** Someone's sessions by eye; only for them and the owner. */
+export async function listEyeChecks(
+  scope: Scope,
+  viewer: Viewer,
+  personId: string,
+): Promise<EyeCheckRecord[]> {
+  await readOwned(scope, people, personId);
+  await allowOnly(scope, viewer, [personId]);
+  return checksWhere(scope, or(eq(eyeChecks.personId, personId), eq(eyeChecks.secondPersonId, personId)));
+}
+
+/** One session; only for those who took part and the owner. */
+export async function readEyeCheck(scope: Scope, viewer: Viewer, id: string): Promise<EyeCheckRecord> {
+  const [check] = await checksWhere(scope, eq(eyeChecks.id, id));
+  if (!check) throw HttpProblem.notFound();
+  await allowOnly(scope, viewer, [check.personId, check.secondPersonId]);
+  return check;
+}
+
+/** Starts a session. Whoever is at the device may: a record that waits there must not be lost to a session that has ended. */
+export async function createEyeCheck(
+  scope: Scope,
+  create: EyeCheckCreate,
+): Promise<{ row: EyeCheckRecord; created: boolean }> {
+  const startedAt = new Date(create.startedAt);
+  const { row, created } = await insertOnce(scope, eyeChecks, { ...create, startedAt });
+  // The row alone: what a repeated request may read of the rest is private.
+  return { row: checkOf(row, []), created };
+}
+
+/** Deletes a session; only for those who took part and the owner. */
+export async function deleteEyeCheck(scope: Scope, viewer: Viewer, id: string): Promise<void> {
+  const [check] = await checksWhere(scope, eq(eyeChecks.id, id));
+  if (!check) return;
+  await allowOnly(scope, viewer, [check.personId, check.secondPersonId]);
+  await removeOwned(scope, eyeChecks, id);
+}
+
+/** Adds a filled balloon to a session. */
+export async function createEyeBalloon(
+  scope: Scope,
+  create: EyeBalloonRecord,
+): Promise<{ row: EyeBalloonRecord; created: boolean }> {
+  const check = await readOwned(scope, eyeChecks, create.eyeCheckId);
+  if (create.position >= eyeBalloonCount(check)) {
+    throw new HttpProblem(400, 'Some of what was sent cannot be used.', [
+      { path: 'position', message: 'This session has no such balloon' },
+    ]);
+  }
+  const { row, created } = await insertOnce(scope, eyeBalloons, {
+    ...create,
+    filledAt: new Date(create.filledAt),
+  });
+  return { row: balloonOf(row), created };
+}
+
+/** Measures a filled balloon. */
+export async function changeEyeBalloon(
+  scope: Scope,
+  id: string,
+  change: { widthMm: number | null },
+): Promise<EyeBalloonRecord> {
+  return balloonOf(await changeOwned(scope, eyeBalloons, id, change));
+}
