@@ -79,3 +79,71 @@ describe('a batch is checked', () => {
     expect(screen.getByText('No check is known at this address.')).toBeTruthy();
   });
 });
+
+describe('a batch at two holes, by a plan, in pairs', () => {
+  const empty = () => {
+    const records = someRecords();
+    records.models[0]!.checks[0]!.results = [];
+    return records;
+  };
+
+  it('keeps between which holes each balloon lies, and says mean and spread', async () => {
+    await open();
+    await userEvent.click(screen.getByRole('button', { name: 'Try two holes' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Passes 10, stops at 9' }));
+    expect(lastDone()).toMatchObject({ body: { answer: null, stopsMm: expect.closeTo(9 * 25.4, 6), passesMm: expect.closeTo(254, 6), stopsHoleId: expect.any(String) } }); // prettier-ignore
+    await screen.findByText(/no spread shows between these holes/);
+    await userEvent.click(screen.getByRole('button', { name: 'Stops at 11, the largest' }));
+    await screen.findByText(/from 2 balloons between holes/);
+  });
+
+  it('says so when all stop at the largest hole', async () => {
+    await open(CHECK_ID, empty());
+    await userEvent.click(screen.getByRole('button', { name: 'Try two holes' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Stops at 11, the largest' }));
+    await screen.findByText(/All stop at the largest of these holes/);
+  });
+
+  it('is planned for a lot: how many to check, and when to size all again', async () => {
+    await open(CHECK_ID, empty());
+    await userEvent.click(screen.getByRole('button', { name: 'Plan' }));
+    expect(screen.getByText('Check 13 of 96; if 2 are off, size them all again.')).toBeTruthy();
+    const lot = screen.getByRole('textbox', { name: 'Balloons in the lot' });
+    await userEvent.clear(lot);
+    expect(screen.getByRole('alert').textContent).toMatch(/from 2 to 20000/);
+    await userEvent.type(lot, '200');
+    await userEvent.click(screen.getByRole('button', { name: 'Check by this plan' }));
+    const [created, removed] = done();
+    expect(created).toMatchObject({ name: 'createCheck', body: { lotSize: 200, size: 13, acceptMost: 1, pairs: false } });
+    expect(removed).toMatchObject({ name: 'deleteCheck', id: CHECK_ID });
+  });
+
+  it('stops as soon as too many of the lot are off', async () => {
+    const records = someRecords();
+    Object.assign(records.models[0]!.checks[0]!, { lotSize: 96, acceptMost: 0, size: 13 });
+    await open(CHECK_ID, records);
+    expect(screen.getByText('1 off: size all 96 again.')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /^Just passes/ })).toBeNull();
+  });
+
+  it('follows a hole that was measured since', async () => {
+    const records = someRecords();
+    const hole = records.sizers[0]!.holes[1]!;
+    Object.assign(records.models[0]!.checks[0]!, { holeId: hole.id, holeMm: hole.widthMm });
+    hole.measurements = [{ id: hole.id, holeId: hole.id, acrossMm: hole.widthMm - 8, downMm: null, way: 'caliper', takenAt: '2026-11-20T09:00:00.000Z' }];
+    await open(CHECK_ID, records);
+    expect(screen.getByText(/8\.0 mm smaller than it was taken for/)).toBeTruthy();
+    // What just passed it was that much smaller: outside, like the one that fell through.
+    expect(batch()).toHaveLength(2);
+    expect(screen.getAllByText(/small/).length).toBeGreaterThan(1);
+  });
+
+  it('tells how well pairs match', async () => {
+    const records = someRecords();
+    const [record] = records.models[0]!.checks;
+    const result = record!.results[0]!;
+    Object.assign(record!, { pairs: true, size: 8, results: [254, 250, 255, 251, 253, 249].map((widthMm, position) => ({ ...result, id: `00000000-0000-4000-8000-00000000041${position}`, position, answer: null, widthMm })) });
+    await open(CHECK_ID, records);
+    expect(screen.getByText(/3 pairs: 100 % match within the tolerance\. The left ones come out 4\.0 mm larger/)).toBeTruthy();
+  });
+}); // prettier-ignore

@@ -1,10 +1,14 @@
 import { CHECK_DEFAULTS, RESULT_DEFAULTS } from '@leggero/contract';
 import type {
+  EyeCheckRecord,
   ModelDetail,
+  PersonRecord,
   PumpRecord,
   ReadingRecord,
+  Session,
   SizerRecord,
   Studio,
+  StudyRecord,
   TierRecord,
 } from '@leggero/contract';
 import { STANDARD_TIERS, type Outcome } from '@leggero/core';
@@ -27,6 +31,10 @@ export interface Records {
   pumps: PumpRecord[];
   sizers: SizerRecord[];
   models: ModelDetail[];
+  people: PersonRecord[];
+  session: Session;
+  studies: StudyRecord[];
+  eyeChecks: EyeCheckRecord[];
 }
 
 export const READINGS: [dose: number, widthInches: number, heightInches: number][] = [
@@ -49,6 +57,9 @@ export const FRESH_ID = '00000000-0000-4000-8000-000000000002';
 export const CHECK_ID = '00000000-0000-4000-8000-000000000003';
 const CALIBRATION_ID = '00000000-0000-4000-8000-000000000004';
 export const PUMP_ID = '00000000-0000-4000-8000-000000000005';
+export const SIZER_ID = '00000000-0000-4000-8000-000000000006';
+export const OWNER_ID = '00000000-0000-4000-8000-000000000007';
+export const CREW_ID = '00000000-0000-4000-8000-000000000008';
 
 const fresh: ModelDetail = {
   id: FRESH_ID, line: 'Tarn Satin', kind: 'round', nominalMm: inch(11), finish: 'pearl', colourName: 'tide blue', colourHex: '#3d6fa6',
@@ -63,7 +74,7 @@ export function someRecords(): Records {
     pumps: [{ id: PUMP_ID, name: 'Barge', kind: 'hand', doseVolumeL: 1.1, demo: false }],
     sizers: [
       {
-        id: '00000000-0000-4000-8000-000000000006', name: 'Plate', keeper: '', sizings: [], demo: false,
+        id: SIZER_ID, name: 'Plate', keeper: '', sizings: [], demo: false,
         holes: [9, 10, 11].map((size) => ({ id: `00000000-0000-4000-8000-00000000030${size - 9}`, label: String(size), widthMm: inch(size), measurements: [] })),
       },
     ],
@@ -89,6 +100,13 @@ export function someRecords(): Records {
       },
       fresh,
     ],
+    people: [
+      { id: OWNER_ID, name: 'Maren', owner: true, hasPin: false, demo: false },
+      { id: CREW_ID, name: 'Jory', owner: false, hasPin: true, demo: false },
+    ],
+    session: { personId: null },
+    studies: [],
+    eyeChecks: [],
   };
 } // prettier-ignore
 
@@ -102,6 +120,9 @@ export function serve(records: Records): void {
     if (path === 'models') return answer(200, records.models);
     const model = records.models.find(({ id }) => path === `models/${id}`);
     if (model) return answer(200, model);
+    if (path.endsWith('/eye-checks')) return answer(200, records.eyeChecks);
+    const eyeCheck = records.eyeChecks.find(({ id }) => path === `eye-checks/${id}`);
+    if (eyeCheck) return answer(200, eyeCheck);
     if (path in records) return answer(200, records[path as keyof Records]);
     return answer(404, { type: 'about:blank', title: 'nothing', status: 404 });
   }) as typeof fetch;

@@ -137,6 +137,11 @@ export function figureOf(model: ShelfModel, fit: Pick<DoseCurve, 'shape'> | null
   return { nominalMm, colourHex, finish, widthMm, heightMm: heightAtMm({ fit, widthMm }) };
 }
 
+/** The balloon used most: the one that a page without a choice begins with. */
+export function mostUsed(models: readonly ShelfModel[]): ShelfModel | undefined {
+  return [...models].sort((x, y) => y.uses - x.uses)[0];
+}
+
 /** A model's name as decorators say it: line and nominal inches. */
 export function modelName({ line, nominalMm }: Pick<ShelfModel, 'line' | 'nominalMm'>): string {
   return `${line} ${nominalInches(nominalMm)}`;

@@ -173,12 +173,12 @@ export function useSetSession() {
   };
 }
 
-/** Someone's sessions by eye; an error of 403 where they are private. */
-export function useEyeChecks(personId: string): Records<EyeCheckRecord[]> {
+/** Someone's sessions by eye, asked for once the session on this device may see them. */
+export function useEyeChecks(personId: string, open: boolean): Records<EyeCheckRecord[]> {
   const query = useQuery({
     queryKey: KEYS.eyeChecks(personId),
     queryFn: ({ signal }) => call('listEyeChecks', { id: personId, signal }),
-    enabled: personId !== '',
+    enabled: open,
   });
   const waiting = useOutbox((state) => state.waiting);
   const data = useMemo(

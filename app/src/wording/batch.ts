@@ -99,12 +99,12 @@ export const LAW_PROBLEMS: Record<BatchLawProblem, string> = {
 };
 
 /** Mean and spread with their intervals; the most there can be where no spread shows. */
-export function lawText({ count, meanMm, spreadMm }: BatchLaw, text: Write): string {
+export function lawText({ count, meanMm, spreadMm }: BatchLaw, text: Write, fine: Write): string {
   const mean = `Mean ${text(meanMm.value)} (${text(meanMm.low)} to ${text(meanMm.high)})`;
   const spread =
     spreadMm.value === 0
-      ? `no spread shows between these holes; it is at most ${text(spreadMm.high)}`
-      : `spread ${text(spreadMm.value)} (${text(spreadMm.low)} to ${text(spreadMm.high)})`;
+      ? `no spread shows between these holes; it is at most ${fine(spreadMm.high)}`
+      : `spread ${fine(spreadMm.value)} (${fine(spreadMm.low)} to ${fine(spreadMm.high)})`;
   return `${mean}, ${spread}: from ${counted(count, 'balloon')} between holes. The intervals hold 95 of 100 times.`;
 }
 

@@ -6,8 +6,8 @@ export const FORM_WORDS: Record<SizerForm, { title: string; means: string }> = {
     title: 'Jaws',
     means: 'Open at one edge, so that a balloon already tied can be held in from the side.',
   },
-  strip: { title: 'Hanging rings', means: 'A strip of rings to hang from a stand or a hook.' },
-  box: { title: 'Box', means: 'Six faces with finger joints; stands by itself, folds away nothing.' },
+  strip: { title: 'Rings', means: 'A strip of rings to hang from a stand or a hook.' },
+  box: { title: 'Box', means: 'Six faces with finger joints; it stands by itself.' },
 };
 
 export const PAPER_WORDS: Record<PaperName, string> = { a4: 'A4', letter: 'Letter' };

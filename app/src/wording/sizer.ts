@@ -17,7 +17,7 @@ export function fineMm(mm: number): string {
 
 /** "1.6 mm smaller than its label", "as its label says". */
 export function offText({ offMm, origin }: HoleNow): string {
-  if (origin === 'rule') return 'as labelled, not measured';
+  if (origin === 'rule') return 'not measured yet';
   if (Math.abs(offMm) < 0.25) return 'as its label says';
   return `${fineMm(Math.abs(offMm))} ${offMm > 0 ? 'larger' : 'smaller'} than its label`;
 }

@@ -23,7 +23,9 @@ export function LawCard({ view: { law, pairs, lot, holeOffMm } }: { view: CheckV
     <Card>
       <View className="gap-3">
         {lot ? <Lot lot={lot} /> : null}
-        {law ? <Words>{'value' in law ? lawText(law.value, text) : LAW_PROBLEMS[law.problem]}</Words> : null}
+        {law ? (
+          <Words>{'value' in law ? lawText(law.value, text, fineMm) : LAW_PROBLEMS[law.problem]}</Words>
+        ) : null}
         {pairs ? <Pairs pairs={pairs} /> : null}
         {Math.abs(holeOffMm) >= 0.5 ? (
           <Words look="label">
@@ -47,6 +49,5 @@ function Lot({ lot }: { lot: LotView }) {
 }
 
 function Pairs({ pairs }: { pairs: PairMismatch }) {
-  const { text } = useLengths();
-  return <Words>{pairText(pairs, text)}</Words>;
+  return <Words>{pairText(pairs, fineMm)}</Words>;
 }

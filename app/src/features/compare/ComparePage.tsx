@@ -5,7 +5,7 @@ import { View } from 'react-native';
 
 import { useKnowledge, type Knowledge } from '@/api/knowledge';
 import { useLengths } from '@/api/lengths';
-import { firstTarget, modelName, viewModel, type ModelView } from '@/api/modelView';
+import { firstTarget, modelName, mostUsed, viewModel, type ModelView } from '@/api/modelView';
 import { useSizers, useStudio, useTiers } from '@/api/queries';
 import { Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
@@ -119,11 +119,6 @@ function chooseModels({ models }: Knowledge, wanted?: string, beside?: string): 
   const named = asked.flatMap((id) => models.find((model) => model.id === id) ?? []).slice(0, MOST_BESIDE);
   const others = named.length > 0 ? named : nearestTo(first, models);
   return [first, ...others];
-}
-
-/** The balloon one is likeliest to run out of. */
-function mostUsed(models: readonly ShelfModel[]): ShelfModel | undefined {
-  return [...models].sort((x, y) => y.uses - x.uses)[0];
 }
 
 /** The other balloon of most similar nominal size; none on a shelf of one. */

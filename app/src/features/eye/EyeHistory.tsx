@@ -11,6 +11,7 @@ import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';
 import { dayText } from '@/wording/day';
 import { EYE_MODE_WORDS } from '@/wording/eye';
+import { fineMm } from '@/wording/sizer';
 
 import { SessionsChart, type SessionPoint } from './SessionsChart';
 import { viewEyeCheck } from './useEyeView';
@@ -60,7 +61,7 @@ export function EyeHistory({ person, checks }: { person: PersonRecord; checks: r
                     </Words>
                     <Words look="quiet">
                       {judgement
-                        ? `${EYE_MODE_WORDS[check.mode].title}, ${judgement.count} balloons: ${judgement.biasMm.value < 0 ? '−' : '+'}${text(Math.abs(judgement.biasMm.value))}, spread ${text(judgement.spreadMm.value)}`
+                        ? `${EYE_MODE_WORDS[check.mode].title}, ${judgement.count} balloons: ${judgement.biasMm.value < 0 ? '−' : '+'}${fineMm(Math.abs(judgement.biasMm.value))}, spread ${fineMm(judgement.spreadMm.value)}`
                         : `${view?.measured ?? 0} of ${view?.total ?? 0} measured so far`}
                     </Words>
                   </View>

@@ -31,6 +31,7 @@ export function EyePage() {
       </Page>
     );
   }
+  const viewer = people.find(({ id }) => id === session.personId);
   const chosen = people.find(({ id }) => id === (personId ?? session.personId));
   return (
     <Page
@@ -56,7 +57,7 @@ export function EyePage() {
         />
       </Labelled>
       {chosen ? (
-        <Private key={chosen.id} person={chosen} />
+        <Private key={chosen.id} person={chosen} open={viewer?.owner === true || viewer?.id === chosen.id} />
       ) : (
         <Words>
           Tap a name to see how that eye has done. Each history is private to its person and the owner.
@@ -67,12 +68,12 @@ export function EyePage() {
   );
 }
 
-function Private({ person }: { person: PersonRecord }) {
-  const checks = useEyeChecks(person.id);
-  const { open } = useSetSession();
+function Private({ person, open }: { person: PersonRecord; open: boolean }) {
+  const checks = useEyeChecks(person.id, open);
+  const session = useSetSession();
   const [asking, setAsking] = useState(false);
   const knowledge = useKnowledge();
-  if (checks.error?.status === 403) {
+  if (!open || checks.error?.status === 403) {
     return (
       <>
         <Empty
@@ -86,7 +87,7 @@ function Private({ person }: { person: PersonRecord }) {
               title={`I am ${person.name}`}
               look="primary"
               tall
-              onPress={() => (person.hasPin ? setAsking(true) : void open(person.id))}
+              onPress={() => (person.hasPin ? setAsking(true) : void session.open(person.id))}
             />
           }
         />

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { newId, nowUtc } from '@/api/id';
 import { useKnowledge } from '@/api/knowledge';
 import { useLengths } from '@/api/lengths';
-import { modelName } from '@/api/modelView';
+import { modelName, mostUsed } from '@/api/modelView';
 import { useCommand, usePeople, useSession } from '@/api/queries';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
@@ -44,7 +44,7 @@ export function EyeStartPage() {
       </Page>
     );
   }
-  const model = knowledge.models.find(({ id }) => id === modelId) ?? knowledge.models[0];
+  const model = knowledge.models.find(({ id }) => id === modelId) ?? mostUsed(knowledge.models);
   const first = people.find(({ id }) => id === (firstId ?? session?.personId)) ?? people[0];
   if (!model || !first) {
     return (

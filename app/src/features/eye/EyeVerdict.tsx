@@ -11,7 +11,7 @@ import { pairText } from '@/wording/batch';
 import {
   biasText, comparisonText, eyeVerdict, spreadText, trendTexts, withinText, WORK_VERDICTS,
 } from '@/wording/eye'; // prettier-ignore
-import { WORK_WORDS } from '@/wording/sizer';
+import { fineMm, WORK_WORDS } from '@/wording/sizer';
 
 import { EyeChart } from './EyeChart';
 import type { EyePart, EyeView } from './useEyeView';
@@ -25,7 +25,6 @@ interface EyeVerdictProps {
 
 /** What a session tells: the kinds of work the eye is enough for first, then by how much it is off and scatters. */
 export function EyeVerdict({ check, view, model, nameOf }: EyeVerdictProps) {
-  const { text } = useLengths();
   const wide = useWide();
   const [first, second] = view.parts;
   return (
@@ -33,7 +32,7 @@ export function EyeVerdict({ check, view, model, nameOf }: EyeVerdictProps) {
       <EyeChart check={check} model={model} />
       {view.comparison && first && second ? (
         <Card title={`${nameOf(first.personId)} and ${nameOf(second.personId)}`}>
-          {comparisonText(view.comparison, [nameOf(first.personId), nameOf(second.personId)], text).map(
+          {comparisonText(view.comparison, [nameOf(first.personId), nameOf(second.personId)], fineMm).map(
             (line) => (
               <Words key={line}>{line}</Words>
             ),
@@ -42,7 +41,7 @@ export function EyeVerdict({ check, view, model, nameOf }: EyeVerdictProps) {
       ) : null}
       {view.pairs ? (
         <Card title="Two at once">
-          <Words>{pairText(view.pairs, text)}</Words>
+          <Words>{pairText(view.pairs, fineMm)}</Words>
         </Card>
       ) : null}
       <View className={wide ? 'flex-row items-start gap-3' : 'gap-3'}>
@@ -89,13 +88,15 @@ function Judged({ judgement }: { judgement: EyeJudgement }) {
               <Words look="strong">{WORK_WORDS[each.work].title}</Words>
               <Words look="quiet">{withinText(each, text)}</Words>
             </View>
-            <Chip {...WORK_VERDICTS[each.verdict]} />
+            <View>
+              <Chip {...WORK_VERDICTS[each.verdict]} />
+            </View>
           </View>
         ))}
       </View>
-      <Words>{biasText(judgement, text)}</Words>
-      <Words>{spreadText(judgement, text)}</Words>
-      {trendTexts(judgement, text).map((line) => (
+      <Words>{biasText(judgement, fineMm)}</Words>
+      <Words>{spreadText(judgement, fineMm)}</Words>
+      {trendTexts(judgement, fineMm).map((line) => (
         <Words key={line}>{line}</Words>
       ))}
       <Words look="quiet">

@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Rect } from 'react-native-svg';
 
-import { useLengths } from '@/api/lengths';
 import { ChartText } from '@/ui/chart/Axes';
 import { usePalette } from '@/ui/theme';
+import { fineMm } from '@/wording/sizer';
 
 export interface SessionPoint {
   day: string;
@@ -16,13 +16,12 @@ export interface SessionPoint {
 }
 
 const HEIGHT = 150;
-const LEFT = 44;
+const LEFT = 58;
 const FOOT = 24;
 
 /** Each session's mean against the target: a bar as high as its spread either way, a line where the mean lies. */
 export function SessionsChart({ points, name }: { points: readonly SessionPoint[]; name: string }) {
   const palette = usePalette();
-  const { text, bare } = useLengths();
   const [width, setWidth] = useState(0);
   const most = Math.max(3, ...points.map(({ biasMm, spreadMm }) => Math.abs(biasMm.value) + spreadMm)) * 1.1;
   const y = scaleLinear()
@@ -30,7 +29,7 @@ export function SessionsChart({ points, name }: { points: readonly SessionPoint[
     .range([HEIGHT - FOOT, 6]);
   const slot = (width - LEFT) / points.length;
   const label = points
-    .map(({ day, biasMm, spreadMm }) => `${day}: mean ${biasMm.value < 0 ? 'below' : 'above'} by ${text(Math.abs(biasMm.value))}, spread ${text(spreadMm)}`)
+    .map(({ day, biasMm, spreadMm }) => `${day}: mean ${biasMm.value < 0 ? 'below' : 'above'} by ${fineMm(Math.abs(biasMm.value))}, spread ${fineMm(spreadMm)}`)
     .join('; '); // prettier-ignore
   return (
     <View
@@ -43,8 +42,14 @@ export function SessionsChart({ points, name }: { points: readonly SessionPoint[
         <Svg width={width} height={HEIGHT} aria-hidden>
           <Line x1={LEFT} x2={width} y1={y(0)} y2={y(0)} stroke={palette.ink} strokeWidth={1.2} />
           <ChartText x={LEFT - 8} y={y(0) + 5} textAnchor="end" text="target" fontSize={12} />
-          <ChartText x={LEFT - 8} y={18} textAnchor="end" text={`+${bare(most)}`} fontSize={12} />
-          <ChartText x={LEFT - 8} y={HEIGHT - FOOT} textAnchor="end" text={`−${bare(most)}`} fontSize={12} />
+          <ChartText x={LEFT - 8} y={18} textAnchor="end" text={`+${most.toFixed(0)} mm`} fontSize={12} />
+          <ChartText
+            x={LEFT - 8}
+            y={HEIGHT - FOOT}
+            textAnchor="end"
+            text={`−${most.toFixed(0)} mm`}
+            fontSize={12}
+          />
           {points.map(({ day, biasMm, spreadMm }, i) => {
             const x = LEFT + slot * (i + 0.5);
             const half = Math.min(22, slot * 0.32);

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { bestHole, nearestOfAll, type SizerChoice } from '@/api/holes';
 import { useKnowledge } from '@/api/knowledge';
 import { useLengths } from '@/api/lengths';
-import { modelName } from '@/api/modelView';
+import { modelName, mostUsed } from '@/api/modelView';
 import { useSizers } from '@/api/queries';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
@@ -37,7 +37,7 @@ export function HoleFinderPage() {
       </Page>
     );
   }
-  const model = knowledge.models.find(({ id }) => id === modelId) ?? knowledge.models[0];
+  const model = knowledge.models.find(({ id }) => id === modelId) ?? mostUsed(knowledge.models);
   if (sizers.every(({ holes }) => holes.length === 0) || !model) {
     return (
       <Page title="Find a hole" back={back}>
@@ -57,7 +57,7 @@ export function HoleFinderPage() {
   return (
     <Page title="Find a hole" subtitle={`${modelName(model)}, ${model.colourName}`} back={back}>
       <View className={wide ? 'flex-row items-start gap-6' : 'gap-3'}>
-        <View className="flex-1 gap-3">
+        <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
           <HoldPicture model={model} targetMm={targetMm} choice={best} />
           <Words look="strong" className="text-center" role="status">
             {sentenceOf(best, lengths.text)}
@@ -71,9 +71,9 @@ export function HoleFinderPage() {
             onChange={(mm) => router.setParams({ width: mm.toFixed(3) })}
           />
         </View>
-        <View className="flex-1 gap-3">
+        <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
           {cost && nearest && Math.abs(nearest.offMm) >= 0.5 ? (
-            <Card title={`Just passing the ${nearest.hole.label} hole instead`}>
+            <Card title={`If it just passes the ${nearest.hole.label} hole`}>
               <View className="gap-1">
                 {costTexts(cost, lengths.text).map((sentence) => (
                   <Words key={sentence}>{sentence}</Words>

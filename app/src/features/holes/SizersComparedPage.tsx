@@ -26,12 +26,13 @@ interface SameHole {
 
 /** A hole of its label within this is the same hole, mm. */
 const SAME_LABEL_MM = 0.6;
+/** A hole sizes balloons of about this share of their nominal. */
+const CLASSIC_SHARE = 0.91;
 
 /** The sizers of the studio and its crew side by side: do balloons sized in one match those sized in another? */
 export function SizersComparedPage() {
   const sizers = useSizers().data;
   const wide = useWide();
-  const { text } = useLengths();
   const back = wide ? undefined : '/gauges';
   if (!sizers) {
     return (
@@ -59,50 +60,9 @@ export function SizersComparedPage() {
           <Words>No two of these sizers have a hole of the same label.</Words>
         ) : (
           <View role="list">
-            {shared.map((same) => {
-              const tooMuch = KINDS_OF_WORK.filter(
-                (work) => same.apartMm > workToleranceMm({ work, nominalMm: same.labelledMm / 0.91 }),
-              );
-              return (
-                <View
-                  key={same.labelledMm}
-                  role="listitem"
-                  className="min-h-[56px] flex-row items-center gap-3 border-b border-line py-2"
-                >
-                  <Words look="figure" className="w-[52px] text-[22px] leading-7">
-                    {same.label}
-                  </Words>
-                  <View className="flex-1">
-                    <Words>
-                      {same.holes.map(({ sizer, now }) => `${sizer.name} ${fineMm(now.widthMm)}`).join(' · ')}
-                    </Words>
-                    <Words look="quiet">
-                      {tooMuch.length > 0
-                        ? `${text(same.apartMm)} apart: too much for ${workList(tooMuch)}.`
-                        : same.apartMm < 0.25
-                          ? 'No difference is known.'
-                          : `${fineMm(same.apartMm)} apart, within what any work bears.`}
-                    </Words>
-                  </View>
-                  <Chip
-                    tone={
-                      tooMuch.length > 0
-                        ? 'out'
-                        : same.holes.every(({ now }) => now.origin === 'measured')
-                          ? 'measured'
-                          : 'plain'
-                    }
-                    word={
-                      tooMuch.length > 0
-                        ? 'differ'
-                        : same.holes.every(({ now }) => now.origin === 'measured')
-                          ? 'match'
-                          : 'not all measured'
-                    }
-                  />
-                </View>
-              );
-            })}
+            {shared.map((same) => (
+              <SharedHole key={same.labelledMm} same={same} />
+            ))}
           </View>
         )}
       </Card>
@@ -110,7 +70,51 @@ export function SizersComparedPage() {
   );
 }
 
-/** Holes of the same label in two sizers or more, from small to large. */
+function SharedHole({ same: { labelledMm, label, holes, apartMm } }: { same: SameHole }) {
+  const { text } = useLengths();
+  const tooMuch = KINDS_OF_WORK.filter(
+    (work) => apartMm > workToleranceMm({ work, nominalMm: labelledMm / CLASSIC_SHARE }),
+  );
+  const measured = holes.every(({ now }) => now.origin === 'measured');
+  const state = tooMuch.length > 0 ? 'differ' : measured ? 'match' : 'unknown';
+  return (
+    <View role="listitem" className="min-h-[56px] flex-row items-center gap-3 border-b border-line py-2">
+      <Words look="figure" className="w-[44px] text-[22px] leading-7">
+        {label}
+      </Words>
+      <View className="flex-1">
+        {holes.map(({ id, sizer, now }) => (
+          <View key={id} className="flex-row">
+            <Words className="flex-1" numberOfLines={1}>
+              {sizer.name}
+            </Words>
+            <Words className={`tabular-nums ${now.origin === 'measured' ? '' : 'text-quiet'}`}>
+              {now.origin === 'measured' ? fineMm(now.widthMm) : `label ${fineMm(now.widthMm)}`}
+            </Words>
+          </View>
+        ))}
+        {apartMm >= 0.25 ? (
+          <Words look="quiet">
+            {tooMuch.length > 0
+              ? `${text(apartMm)} apart: too much for ${workList(tooMuch)}.`
+              : `${fineMm(apartMm)} apart: any work bears that.`}
+          </Words>
+        ) : null}
+      </View>
+      <View className="w-[84px] items-end">
+        <Chip {...STATES[state]} />
+      </View>
+    </View>
+  );
+}
+
+const STATES = {
+  differ: { tone: 'out', word: 'differ' },
+  match: { tone: 'measured', word: 'match' },
+  unknown: { tone: 'plain', word: 'check' },
+} as const;
+
+/** Holes of the same label in two sizers or more, those furthest apart first. */
 function sharedHoles(sizers: readonly SizerRecord[]): SameHole[] {
   const all = sizers
     .flatMap((sizer) => holesNow(sizer).map((hole) => ({ hole, labelledMm: hole.widthMm - hole.now.offMm })))
@@ -131,5 +135,6 @@ function sharedHoles(sizers: readonly SizerRecord[]): SameHole[] {
         label: holes[0]!.label,
         apartMm: Math.max(...widths) - Math.min(...widths),
       };
-    });
+    })
+    .sort((a, b) => b.apartMm - a.apartMm || a.labelledMm - b.labelledMm);
 }

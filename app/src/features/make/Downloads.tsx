@@ -15,7 +15,7 @@ import { FORMAT_TYPES, makeFiles, type Format } from './makeFile';
 import type { Make } from './useMake';
 
 /** The three files of a template: PDF for paper, SVG and DXF for cutters. */
-export function Downloads({ make: { form, geometry } }: { make: Make }) {
+export function Downloads({ make: { form, geometry, ready } }: { make: Make }) {
   const [paper, setPaper] = useState<PaperName>('a4');
   const [printing, setPrinting] = useState(false);
   const [failed, setFailed] = useState(false);
@@ -33,7 +33,7 @@ export function Downloads({ make: { form, geometry } }: { make: Make }) {
       setFailed(true);
     }
   };
-  const none = sheets.length === 0;
+  const none = !ready;
   const pages = printing ? tilesOf(sheets, PAPERS[paper]).length : 0;
   return (
     <View className="flex-1 gap-1">

@@ -23,11 +23,11 @@ import { useMake, type Make, type MakeMeasures } from './useMake';
 export function MakePage() {
   const make = useMake();
   const wide = useWide();
-  const { geometry, form } = make;
+  const { ready, form } = make;
   return (
     <Page
       title="Make a sizer"
-      subtitle={FORM_WORDS[form].means}
+      subtitle="To cut by hand or by laser"
       back={wide ? undefined : '/gauges'}
       actions={<Downloads make={make} />}
     >
@@ -37,10 +37,11 @@ export function MakePage() {
         value={form}
         onChange={(value) => router.setParams({ form: value })}
       />
+      <Words look="quiet">{FORM_WORDS[form].means}</Words>
       <Preview make={make} />
       <Sizes make={make} />
       <Material make={make} />
-      {geometry.ok ? <PrintedCard make={make} /> : null}
+      {ready ? <PrintedCard make={make} /> : null}
     </Page>
   );
 }

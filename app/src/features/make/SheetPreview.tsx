@@ -1,11 +1,13 @@
 import type { TemplateSheet } from '@leggero/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
+import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
 
 import { usePalette } from '@/ui/theme';
 
 import { pathData } from './svgFile';
+
+const FIGURES = 'BricolageGrotesque_700Bold';
 
 interface SheetPreviewProps {
   sheet: TemplateSheet;
@@ -17,7 +19,7 @@ interface SheetPreviewProps {
 export function SheetPreview({ sheet, label, mostHeight }: SheetPreviewProps) {
   const palette = usePalette();
   const [room, setRoom] = useState(0);
-  const { widthMm, heightMm, shapes } = sheet;
+  const { widthMm, heightMm, shapes, holes } = sheet;
   const scale = Math.min(room / widthMm, mostHeight / heightMm);
   // One path for each layer: a hundred strokes of labels are one thing to draw.
   const drawn = useMemo(() => {
@@ -59,6 +61,19 @@ export function SheetPreview({ sheet, label, mostHeight }: SheetPreviewProps) {
             ))}
           </G>
           <Path d={drawn.engrave} fill="none" stroke={palette.pine} strokeWidth={hair} />
+          {holes.map((hole) => (
+            <SvgText
+              key={hole.label}
+              x={hole.xMm}
+              y={hole.yMm + 5 / scale}
+              fontSize={14 / scale}
+              fontFamily={FIGURES}
+              fill={palette.ink}
+              textAnchor="middle"
+            >
+              {hole.label}
+            </SvgText>
+          ))}
         </Svg>
       )}
     </View>

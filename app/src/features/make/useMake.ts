@@ -36,6 +36,8 @@ export interface Make {
   measures: MakeMeasures;
   sizes: TemplateSize[];
   geometry: Result<SizerGeometry, SizerGeometryProblem>;
+  /** All of it can be read and cut. */
+  ready: boolean;
 }
 
 /** The template that the address asks for, computed anew with every change of it. */
@@ -54,7 +56,8 @@ export function useMake(): Make {
     ) as unknown as MakeMeasures;
     const { sizes, unread } = readSizes(typed, lengths);
     const geometry = sizerGeometry({ form, sizes, ...measures });
-    return { form, typed, unread, measures, sizes, geometry };
+    const ready = geometry.ok && unread === null;
+    return { form, typed, unread, measures, sizes, geometry, ready };
     // The writers of lengths are new with each drawing; the unit is what they stand for.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [form, typed, key, lengths.unit]);
@@ -66,8 +69,8 @@ export function readSizes(
   { unit }: Pick<Lengths, 'unit'>,
 ): { sizes: TemplateSize[]; unread: string | null } {
   const sizes: TemplateSize[] = [];
-  // A decimal comma has no space after it; a comma between sizes may.
-  const parts = typed.split(/;|,\s|,(?=\d+\s*[,/]|\d+$)/).map((part) => part.trim());
+  // Centimetres may have a decimal comma: there one between sizes has a space after it.
+  const parts = typed.split(unit === 'in' ? /[;,]/ : /;|,\s/).map((part) => part.trim());
   for (const part of parts.filter((each) => each !== '')) {
     const parsed = parseLength({ text: part, unit });
     if (!parsed.ok) return { sizes, unread: part };
@@ -85,6 +88,7 @@ export function labelOf(mm: number, unit: Lengths['unit']): string {
   const text = formatLength({ mm, unit, step: unit === 'in' ? 25.4 / 8 : 1 });
   return text
     .replace(/\s*(in|cm|mm)$/, '')
+    .replace(/\.0$/, '')
     .replace(/([⅛¼⅜½⅝¾⅞])/, (_, glyph: string) => ` ${SPELLED[glyph]}`)
     .trim();
 }

@@ -91,7 +91,7 @@ export function HoleMeasure({ sizer, hole, way, onKept, onSkip, onBack }: HoleMe
         <View className="flex-1">
           <Field
             label="Across"
-            hint="Such as 226.1 mm, or 8 7/8."
+            hint="Such as 226.1 mm."
             value={typed.across}
             onChangeText={type('across')}
             error={errors.across}

@@ -47,7 +47,9 @@ export function HoleTable({
                 </Words>
                 <Words look="quiet">{[offText(now), conditionText(now)].filter(Boolean).join(', ')}</Words>
               </View>
-              <Chip tone={tone} word={!measured ? 'label' : tone === 'edge' ? 'off' : 'true'} />
+              <View>
+                <Chip tone={tone} word={!measured ? 'label' : tone === 'edge' ? 'off' : 'true'} />
+              </View>
               <IconButton
                 label={`Delete hole ${hole.label}`}
                 icon={Trash}

@@ -88,14 +88,14 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
       {holes.length > 0 ? <HoleRow holes={holes.map(drawnHole)} height={wide ? 150 : 90} /> : null}
       {sizer && sizer.holes.length > 0 ? (
         <View className={wide ? 'flex-row gap-3' : 'gap-2'}>
-          <View className="flex-1">
+          <View className={wide ? 'flex-1' : ''}>
             <RowLink
               href={`/gauges/sizers/${sizer.id}/check`}
               title="Check this sizer"
               note={`${counted(sizer.holes.filter(({ measurements }) => measurements.length > 0).length, 'hole')} of ${sizer.holes.length} measured so far`}
             />
           </View>
-          <View className="flex-1">
+          <View className={wide ? 'flex-1' : ''}>
             <RowLink
               href={`/gauges/sizers/${sizer.id}/squeeze`}
               title="Learn its squeeze"
@@ -125,10 +125,10 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
         <Button title="Add hole" className="mt-[26px]" onPress={addHole} />
       </View>
       <View className={wide ? 'flex-row gap-4' : 'gap-3'}>
-        <View className="flex-1">
+        <View className={wide ? 'flex-1' : ''}>
           <Field label="Name" value={name} onChangeText={setName} error={nameError} />
         </View>
-        <View className="flex-1">
+        <View className={wide ? 'flex-1' : ''}>
           <Field
             label="Whose it is"
             hint="Empty for the studio’s own."

@@ -56,6 +56,7 @@ export function StudiesPage() {
 }
 
 function NewStudy() {
+  const wide = useWide();
   const send = useCommand();
   const people = usePeople().data ?? [];
   const [subject, setSubject] = useState('');
@@ -110,8 +111,8 @@ function NewStudy() {
             }}
           />
         </Labelled>
-        <View className="flex-row gap-6">
-          <View className="flex-1">
+        <View className={wide ? 'flex-row gap-6' : 'gap-3'}>
+          <View className={wide ? 'flex-1' : ''}>
             <Stepper
               label="balloons"
               value={balloons}
@@ -122,7 +123,7 @@ function NewStudy() {
               onChange={setBalloons}
             />
           </View>
-          <View className="flex-1">
+          <View className={wide ? 'flex-1' : ''}>
             <Stepper
               label="times each"
               value={repeats}

@@ -203,6 +203,7 @@ function faceOf({
     name,
     widthMm: sideMm + kerfMm,
     heightMm: sideMm + kerfMm,
+    holes: shifted.map(({ index, xMm, yMm }) => ({ ...sizes[index]!, xMm, yMm })),
     shapes: [
       ...shifted.flatMap((circle) =>
         rimLabel({

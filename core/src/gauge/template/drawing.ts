@@ -30,21 +30,44 @@ export interface CircleShape {
 /** What a template is drawn with: every writer of files knows these two, and nothing else. */
 export type TemplateShape = PathShape | CircleShape;
 
+/** A hole as a piece carries it: what it is for, and where its middle lies. */
+export interface LabelledHole {
+  label: string;
+  xMm: number;
+  yMm: number;
+  widthMm: number;
+}
+
 /** A part that comes out of a sheet in one piece, its own corner at (0, 0). */
 export interface Piece {
   name: string;
   widthMm: number;
   heightMm: number;
   shapes: readonly TemplateShape[];
+  holes: readonly LabelledHole[];
+}
+
+/** Where a piece lies on its sheet. */
+export interface PiecePlace {
+  xMm: number;
+  yMm: number;
+  turned: boolean;
+  /** Of the piece. */
+  heightMm: number;
+}
+
+function placed({ xMm, yMm, turned, heightMm }: PiecePlace, x: number, y: number) {
+  return turned ? { xMm: heightMm - y + xMm, yMm: x + yMm } : { xMm: x + xMm, yMm: y + yMm };
+}
+
+/** Moves a hole as its piece is moved. */
+export function movedHole(hole: LabelledHole, place: PiecePlace): LabelledHole {
+  return { ...hole, ...placed(place, hole.xMm, hole.yMm) };
 }
 
 /** Moves a shape, after a quarter turn where `turned` (about its own corner, then back into x, y >= 0; `heightMm` is the piece's). */
-export function moved(
-  shape: TemplateShape,
-  { xMm, yMm, turned, heightMm }: { xMm: number; yMm: number; turned: boolean; heightMm: number },
-): TemplateShape {
-  const to = (x: number, y: number) =>
-    turned ? { xMm: heightMm - y + xMm, yMm: x + yMm } : { xMm: x + xMm, yMm: y + yMm };
+export function moved(shape: TemplateShape, place: PiecePlace): TemplateShape {
+  const to = (x: number, y: number) => placed(place, x, y);
   if (shape.kind === 'circle') return { ...shape, ...to(shape.xMm, shape.yMm) };
   return { ...shape, corners: shape.corners.map((corner) => ({ ...corner, ...to(corner.xMm, corner.yMm) })) };
 }

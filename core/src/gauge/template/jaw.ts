@@ -1,4 +1,4 @@
-import type { Corner, Piece } from './drawing';
+import type { Corner, LabelledHole, Piece } from './drawing';
 import { EDGE_MM, labelHeight, type Material, type TemplateSize } from './sizes';
 import { strokeText } from './strokeText';
 
@@ -67,22 +67,28 @@ function boardOf(board: readonly TemplateSize[], material: Material, number: num
   corners.push({ xMm: round, yMm: heightMm, bulge: QUARTER });
   corners.push({ xMm: 0, yMm: heightMm - round });
   corners.push({ xMm: 0, yMm: tip, bulge: QUARTER });
+  const holes = holesOf(board, material);
+  const tall = labelHeight(bridgeMm);
+  const labels = holes.flatMap(({ label, xMm, widthMm: depthMm }) => {
+    const yMm = Math.min(depthMm + grow + 3 + tall / 2, heightMm - 4 - tall / 2);
+    return strokeText({ text: label, xMm, yMm, heightMm: tall });
+  });
   return {
     name: `jaw board ${number}`,
     widthMm,
     heightMm,
-    shapes: [...labelsOf(board, material, heightMm), { kind: 'path', layer: 'cut', closed: true, corners }],
+    holes,
+    shapes: [...labels, { kind: 'path', layer: 'cut', closed: true, corners }],
   };
 }
 
-function labelsOf(board: readonly TemplateSize[], material: Material, heightMm: number) {
-  const { kerfMm, bridgeMm } = material;
-  const tall = labelHeight(bridgeMm);
-  let x = kerfMm / 2;
-  return board.flatMap((size) => {
-    const middle = x + tineMm(material) + size.widthMm / 2;
+/** Where each jaw holds its balloon. */
+function holesOf(board: readonly TemplateSize[], material: Material): LabelledHole[] {
+  const grow = material.kerfMm / 2;
+  let x = grow;
+  return board.map((size) => {
+    const xMm = x + tineMm(material) + size.widthMm / 2;
     x += tineMm(material) + size.widthMm;
-    const yMm = Math.min(size.widthMm + kerfMm / 2 + 3 + tall / 2, heightMm - 4 - tall / 2);
-    return strokeText({ text: size.label, xMm: middle, yMm, heightMm: tall });
+    return { ...size, xMm, yMm: size.widthMm / 2 + grow };
   });
 }

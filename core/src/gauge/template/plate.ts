@@ -83,5 +83,6 @@ function pieceOf(
     widthMm: widthMm + kerfMm,
     heightMm: heightMm + kerfMm,
     shapes: [...labels, ...holes, outline],
+    holes: shifted.map(({ index, xMm, yMm }) => ({ ...sizes[index]!, xMm, yMm })),
   };
 }

@@ -1,7 +1,14 @@
 import { ok, problem, type Result } from '../../result';
 import { holesProblem, type HolesProblemCode } from '../hole';
 import { box, type Box, type BoxProblem, type Joint } from './box';
-import { moved, type Piece, type TemplateShape } from './drawing';
+import {
+  moved,
+  movedHole,
+  type LabelledHole,
+  type Piece,
+  type PiecePlace,
+  type TemplateShape,
+} from './drawing';
 import { jawBackMm, jaws } from './jaw';
 import { nest } from './nest';
 import { plates } from './plate';
@@ -29,6 +36,7 @@ export interface TemplateSheet {
   widthMm: number;
   heightMm: number;
   shapes: TemplateShape[];
+  holes: LabelledHole[];
   /** The pieces on it, by name. */
   names: string[];
 }
@@ -102,19 +110,22 @@ export function sizerGeometry(options: SizerGeometryOptions): Result<SizerGeomet
   }
   const count = Math.max(...lain.map(({ sheet }) => sheet)) + 1;
   const sheets = Array.from({ length: count }, (_, sheet): TemplateSheet => {
-    const mine = lain.filter((each) => each.sheet === sheet);
+    const mine = lain
+      .filter((each) => each.sheet === sheet)
+      .map(({ index, xMm, yMm, turned }): { piece: Piece; place: PiecePlace } => {
+        const piece = pieces[index]!;
+        const { heightMm } = piece;
+        return { piece, place: { turned, heightMm, xMm: xMm + BAR_MARGIN_MM, yMm: yMm + MARGIN_MM } };
+      });
     return {
       widthMm: sheetWidthMm,
       heightMm: sheetHeightMm,
-      names: mine.map(({ index }) => pieces[index]!.name),
+      names: mine.map(({ piece }) => piece.name),
+      holes: mine.flatMap(({ piece, place }) => piece.holes.map((hole) => movedHole(hole, place))),
       shapes: [
         ...scaleBar({ xMm: BAR_MARGIN_MM, yMm: sheetHeightMm - MARGIN_MM, along: 'x' }),
         ...scaleBar({ xMm: MARGIN_MM, yMm: MARGIN_MM, along: 'y' }),
-        ...mine.flatMap(({ index, xMm, yMm, turned }) => {
-          const piece = pieces[index]!;
-          const place = { turned, heightMm: piece.heightMm, xMm: xMm + BAR_MARGIN_MM, yMm: yMm + MARGIN_MM };
-          return piece.shapes.map((shape) => moved(shape, place));
-        }),
+        ...mine.flatMap(({ piece, place }) => piece.shapes.map((shape) => moved(shape, place))),
       ],
     };
   });

@@ -71,6 +71,7 @@ function stripOf(run: readonly TemplateSize[], material: Material, number: numbe
     name: `ring strip ${number}`,
     widthMm: 2 * middle,
     heightMm: last.y + last.outer,
+    holes: run.map((size, i) => ({ ...size, xMm: middle, yMm: discs[i + 1]!.y })),
     shapes: [
       ...run.flatMap((size, i) => {
         const { y, inner } = discs[i + 1]!;
