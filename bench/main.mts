@@ -1,6 +1,7 @@
 import { benchDial } from './dial';
 import { benchFiles } from './files';
 import { benchBrackets, benchFit } from './fit';
+import { benchBox, benchGoNoGo, benchTiles } from './gauges';
 import { benchHttp } from './http';
 import { benchSize } from './size';
 
@@ -8,6 +9,9 @@ const chromium = process.env['LEGGERO_CHROMIUM'] ?? '/usr/bin/chromium';
 
 benchFit();
 benchBrackets();
+benchGoNoGo();
+await benchTiles();
+await benchBox({ chromium });
 await benchHttp();
 await benchFiles({ chromium });
 await benchDial({ chromium });

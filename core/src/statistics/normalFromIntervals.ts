@@ -246,7 +246,7 @@ function finiteOr0(bound: number): number {
 function crossing(f: (x: number) => number, floor: number, far: number, top: number): number {
   if (f(far) >= floor) return far;
   let [out, inside] = [far, top];
-  for (let i = 0; i < 30; i += 1) {
+  for (let i = 0; i < 24; i += 1) {
     const middle = (out + inside) / 2;
     if (f(middle) < floor) out = middle;
     else inside = middle;

@@ -1,6 +1,5 @@
-import type { PaperName } from '@leggero/core';
-import { PAPERS, tilesOf } from '@leggero/core';
-import { useState } from 'react';
+import { PAPERS, tilesOf, type PaperName, type SizerForm, type TemplateSheet } from '@leggero/core';
+import { memo, useState, type RefObject } from 'react';
 import { View } from 'react-native';
 
 import { fileName, keepFile } from '@/api/download';
@@ -12,19 +11,25 @@ import { FORM_WORDS, PAPER_WORDS } from '@/wording/make';
 import { counted } from '@/wording/trade';
 
 import { FORMAT_TYPES, makeFiles, type Format } from './makeFile';
-import type { Make } from './useMake';
+
+interface DownloadsProps {
+  form: SizerForm;
+  /** What is to be cut, as it stands when a button is pressed: the buttons are not drawn anew with every change of it. */
+  sheets: RefObject<readonly TemplateSheet[]>;
+  /** Something stands in the way. */
+  none: boolean;
+}
 
 /** The three files of a template: PDF for paper, SVG and DXF for cutters. */
-export function Downloads({ make: { form, geometry, ready } }: { make: Make }) {
+export const Downloads = memo(function Downloads({ form, sheets, none }: DownloadsProps) {
   const [paper, setPaper] = useState<PaperName>('a4');
-  const [printing, setPrinting] = useState(false);
+  const [printing, setPrinting] = useState<readonly TemplateSheet[] | null>(null);
   const [failed, setFailed] = useState(false);
-  const sheets = geometry.ok ? geometry.value.sheets : [];
   const title = `Sizer ${FORM_WORDS[form].title.toLowerCase()}`;
   const keep = async (format: Format) => {
     setFailed(false);
     try {
-      const files = await makeFiles({ format, sheets, title, paper });
+      const files = await makeFiles({ format, sheets: sheets.current, title, paper });
       files.forEach((file, i) => {
         const name = files.length > 1 ? `${title} sheet ${i + 1}` : title;
         keepFile(file, { name: fileName(name, format), type: FORMAT_TYPES[format] });
@@ -33,8 +38,7 @@ export function Downloads({ make: { form, geometry, ready } }: { make: Make }) {
       setFailed(true);
     }
   };
-  const none = !ready;
-  const pages = printing ? tilesOf(sheets, PAPERS[paper]).length : 0;
+  const pages = printing ? tilesOf(printing, PAPERS[paper]).length : 0;
   return (
     <View className="flex-1 gap-1">
       {failed ? (
@@ -51,10 +55,10 @@ export function Downloads({ make: { form, geometry, ready } }: { make: Make }) {
           tall
           className="flex-1"
           disabled={none}
-          onPress={() => setPrinting(true)}
+          onPress={() => setPrinting(sheets.current)}
         />
       </View>
-      <Sheet title="PDF at true size" open={printing} onClose={() => setPrinting(false)}>
+      <Sheet title="PDF at true size" open={printing !== null} onClose={() => setPrinting(null)}>
         <Segmented
           label="Paper"
           options={(['a4', 'letter'] as const).map((value) => ({ value, title: PAPER_WORDS[value] }))}
@@ -72,4 +76,4 @@ export function Downloads({ make: { form, geometry, ready } }: { make: Make }) {
       </Sheet>
     </View>
   );
-}
+});

@@ -1,5 +1,7 @@
-import { SIZER_FORMS, type Problem, type SizerGeometryProblem } from '@leggero/core';
-import { router } from 'expo-router';
+import {
+  SIZER_FORMS, type Problem, type SizerForm, type SizerGeometry, type SizerGeometryProblem, type TemplateSheet,
+} from '@leggero/core'; // prettier-ignore
+import { memo, useEffect, useRef } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 
 import { useLengths } from '@/api/lengths';
@@ -17,40 +19,49 @@ import { Downloads } from './Downloads';
 import { PrintedCard } from './PrintedCard';
 import { ProposedSizes } from './ProposedSizes';
 import { SheetPreview } from './SheetPreview';
-import { useMake, type Make, type MakeMeasures } from './useMake';
+import { useMake, type Asked, type MakeMeasures } from './useMake';
 
 /** A sizer of one's own: its form, its holes and its material; what will be cut, and the files for it. All of it stands in the address. */
 export function MakePage() {
-  const make = useMake();
+  const { form, typed, unread, measures, sizes, geometry, ready, change } = useMake();
   const wide = useWide();
-  const { ready, form } = make;
+  const problem = geometry.ok ? null : geometry.problem;
+  const largestMm = Math.max(measures.sheetWidthMm, measures.sheetHeightMm);
+  const latest = useRef(NO_SHEETS);
+  useEffect(() => {
+    latest.current = geometry.ok ? geometry.value.sheets : NO_SHEETS;
+  }, [geometry]);
+  // Each part takes only what it shows: a key in one field draws that field and the picture anew, nothing else.
   return (
     <Page
       title="Make a sizer"
       subtitle="To cut by hand or by laser"
       back={wide ? undefined : '/gauges'}
-      actions={<Downloads make={make} />}
+      actions={<Downloads form={form} sheets={latest} none={!ready} />}
     >
       <Segmented
         label="Form"
-        options={SIZER_FORMS.map((value) => ({ value, title: FORM_WORDS[value].title }))}
+        options={FORM_OPTIONS}
         value={form}
-        onChange={(value) => router.setParams({ form: value })}
+        onChange={(value) => change({ form: value })}
       />
       <Words look="quiet">{FORM_WORDS[form].means}</Words>
-      <Preview make={make} />
-      <Sizes make={make} />
-      <Material make={make} />
-      {ready ? <PrintedCard make={make} /> : null}
+      {geometry.ok ? <Preview form={form} geometry={geometry.value} /> : null}
+      <Sizes typed={typed} unread={unread} problem={problem} change={change} />
+      <ProposedSizes form={form} sheetMm={largestMm} onPropose={(proposed) => change({ sizes: proposed })} />
+      <Material form={form} measures={measures} problem={problem} change={change} />
+      {ready ? <PrintedCard form={form} sizes={sizes} /> : null}
     </Page>
   );
 }
 
-function Preview({ make: { geometry, form } }: { make: Make }) {
+const FORM_OPTIONS = SIZER_FORMS.map((value) => ({ value, title: FORM_WORDS[value].title }));
+const NO_SHEETS: readonly TemplateSheet[] = [];
+
+function Preview({ form, geometry }: { form: SizerForm; geometry: SizerGeometry }) {
   const window = useWindowDimensions();
   const { text } = useLengths();
-  if (!geometry.ok) return null;
-  const { sheets, pieces, usedShare, box } = geometry.value;
+  const { sheets, pieces, usedShare, box } = geometry;
   const joint = box
     ? ` A cube of ${text(box.sideMm)}, ${box.fingers} fingers of ${box.fingerMm.toFixed(1)} mm to an edge.`
     : '';
@@ -71,9 +82,17 @@ function Preview({ make: { geometry, form } }: { make: Make }) {
   );
 }
 
-function Sizes({ make: { typed, unread, geometry, measures, form } }: { make: Make }) {
+type MakeProblem = Problem<SizerGeometryProblem> | null;
+
+interface SizesProps {
+  typed: string;
+  unread: string | null;
+  problem: MakeProblem;
+  change: (by: Asked) => void;
+}
+
+function Sizes({ typed, unread, problem, change }: SizesProps) {
   const { unit, text } = useLengths();
-  const problem = geometry.ok ? null : geometry.problem;
   const error =
     unread !== null
       ? `“${unread}” cannot be read as a length.`
@@ -81,16 +100,13 @@ function Sizes({ make: { typed, unread, geometry, measures, form } }: { make: Ma
         ? makeProblemText(problem, text)
         : undefined;
   return (
-    <View className="gap-2">
-      <Field
-        label={`Sizes, ${unit === 'in' ? 'inches' : 'cm'}`}
-        hint="From small to large, with commas between them, such as 4, 5, 5 1/2, 6."
-        value={typed}
-        onChangeText={(sizes) => router.setParams({ sizes })}
-        error={error}
-      />
-      <ProposedSizes form={form} sheetMm={Math.max(measures.sheetWidthMm, measures.sheetHeightMm)} />
-    </View>
+    <Field
+      label={`Sizes, ${unit === 'in' ? 'inches' : 'cm'}`}
+      hint="From small to large, with commas between them, such as 4, 5, 5 1/2, 6."
+      value={typed}
+      onChangeText={(sizes) => change({ sizes })}
+      error={error}
+    />
   );
 }
 
@@ -103,9 +119,15 @@ const MEASURES: { name: keyof MakeMeasures; label: string; hint: string; boxOnly
   { name: 'pitchMm', label: 'Finger, mm', hint: 'Wished length; it is fitted.', boxOnly: true },
 ];
 
-function Material({ make: { form, measures, geometry } }: { make: Make }) {
+interface MaterialProps {
+  form: SizerForm;
+  measures: MakeMeasures;
+  problem: MakeProblem;
+  change: (by: Asked) => void;
+}
+
+function Material({ form, measures, problem, change }: MaterialProps) {
   const wide = useWide();
-  const problem = geometry.ok ? null : geometry.problem;
   const shown = MEASURES.filter(({ boxOnly }) => !boxOnly || form === 'box');
   return (
     <Card title="Material">
@@ -118,6 +140,7 @@ function Material({ make: { form, measures, geometry } }: { make: Make }) {
               hint={hint}
               value={measures[name]}
               problem={problem?.field === name ? problem : null}
+              change={change}
             />
           </View>
         ))}
@@ -131,10 +154,11 @@ interface MeasureProps {
   label: string;
   hint: string;
   value: number;
-  problem: Problem<SizerGeometryProblem> | null;
+  problem: MakeProblem;
+  change: (by: Asked) => void;
 }
 
-function Measure({ name, label, hint, value, problem }: MeasureProps) {
+const Measure = memo(function Measure({ name, label, hint, value, problem, change }: MeasureProps) {
   const { text } = useLengths();
   return (
     <View className="gap-1">
@@ -142,8 +166,8 @@ function Measure({ name, label, hint, value, problem }: MeasureProps) {
         label={label}
         hint={problem ? undefined : hint}
         value={value}
-        range={{ least: -1e6, most: 1e6, error: 'Write a number, such as 3 or 0.2.' }}
-        onChange={(next) => router.setParams({ [name]: String(next) })}
+        range={NUMBERS}
+        onChange={(next) => change({ [name]: String(next) })}
       />
       {problem ? (
         <Words look="error" role="alert">
@@ -152,4 +176,7 @@ function Measure({ name, label, hint, value, problem }: MeasureProps) {
       ) : null}
     </View>
   );
-}
+});
+
+/** Which of them can be cut, the template itself says. */
+const NUMBERS = { least: -1e6, most: 1e6, error: 'Write a number, such as 3 or 0.2.' };

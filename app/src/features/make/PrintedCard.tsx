@@ -1,4 +1,4 @@
-import type { PrintedScale } from '@leggero/core';
+import type { PrintedScale, SizerForm, TemplateSize } from '@leggero/core';
 import { router } from 'expo-router';
 
 import { newId, nowUtc } from '@/api/id';
@@ -9,10 +9,8 @@ import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 import { FORM_WORDS } from '@/wording/make';
 
-import type { Make } from './useMake';
-
 /** The sizer is made: it joins the gauges, with every hole corrected for the scale it came out at. */
-export function PrintedCard({ make: { form, sizes } }: { make: Make }) {
+export function PrintedCard({ form, sizes }: { form: SizerForm; sizes: readonly TemplateSize[] }) {
   const send = useCommand();
   const add = (scale: PrintedScale | null) => {
     const id = newId();

@@ -1,5 +1,4 @@
 import { proposeSizes, type SizerForm, type WantedWidth } from '@leggero/core';
-import { router } from 'expo-router';
 import { useMemo } from 'react';
 
 import { useKnowledge } from '@/api/knowledge';
@@ -16,8 +15,15 @@ const MOST: Record<SizerForm, number> = { plate: 10, jaw: 6, strip: 6, box: 10 }
 const MOST_MODELS = 40;
 const EIGHTH_MM = 25.4 / 8;
 
+interface ProposedSizesProps {
+  form: SizerForm;
+  /** The larger side of the sheet. */
+  sheetMm: number;
+  onPropose: (sizes: string) => void;
+}
+
 /** Sizes from the targets the studio really uses: each balloon's tiers, by how often it was checked and kept. */
-export function ProposedSizes({ form, sheetMm }: { form: SizerForm; sheetMm: number }) {
+export function ProposedSizes({ form, sheetMm, onPropose }: ProposedSizesProps) {
   const knowledge = useKnowledge();
   const tiers = useTiers().data;
   const studio = useStudio().data;
@@ -38,5 +44,5 @@ export function ProposedSizes({ form, sheetMm }: { form: SizerForm; sheetMm: num
   }, [knowledge, tiers, studio, form, sheetMm, unit]);
   if (proposed.length === 0) return null;
   const sizes = proposed.map(({ widthMm }) => labelOf(widthMm, unit)).join(', ');
-  return <Button title="Propose from the targets in use" onPress={() => router.setParams({ sizes })} />;
+  return <Button title="Propose from the targets in use" onPress={() => onPropose(sizes)} />;
 }

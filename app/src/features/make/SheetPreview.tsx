@@ -1,7 +1,7 @@
-import type { TemplateSheet } from '@leggero/core';
+import type { CircleShape, TemplateSheet } from '@leggero/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { G, Path, Rect, Text as SvgText } from 'react-native-svg';
 
 import { usePalette } from '@/ui/theme';
 
@@ -29,7 +29,7 @@ export function SheetPreview({ sheet, label, mostHeight }: SheetPreviewProps) {
           shape.kind === 'path' && shape.layer === layer ? [pathData(shape.corners, shape.closed)] : [],
         )
         .join('');
-    const circles = shapes.flatMap((shape) => (shape.kind === 'circle' ? [shape] : []));
+    const circles = shapes.flatMap((shape) => (shape.kind === 'circle' ? [circleData(shape)] : [])).join('');
     return { cut: paths('cut'), engrave: paths('engrave'), circles };
   }, [shapes]);
   const hair = 1.3 / scale;
@@ -56,9 +56,7 @@ export function SheetPreview({ sheet, label, mostHeight }: SheetPreviewProps) {
           />
           <G fill={palette.sunk} stroke={palette.ink} strokeWidth={hair}>
             <Path d={drawn.cut} />
-            {drawn.circles.map(({ xMm, yMm, radiusMm }) => (
-              <Circle key={`${xMm} ${yMm}`} cx={xMm} cy={yMm} r={radiusMm} fill={palette.surface} />
-            ))}
+            <Path d={drawn.circles} fill={palette.surface} />
           </G>
           <Path d={drawn.engrave} fill="none" stroke={palette.pine} strokeWidth={hair} />
           {holes.map((hole) => (
@@ -78,4 +76,8 @@ export function SheetPreview({ sheet, label, mostHeight }: SheetPreviewProps) {
       )}
     </View>
   );
+}
+
+function circleData({ xMm, yMm, radiusMm: r }: CircleShape): string {
+  return `M${xMm - r} ${yMm}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
 }

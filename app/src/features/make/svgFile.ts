@@ -4,7 +4,8 @@ import { XMLBuilder } from 'fast-xml-parser';
 /** Line colours by layer, as cutters commonly tell them apart: red is cut, blue is engraved. */
 const STROKES: Record<Layer, string> = { cut: '#ff0000', engrave: '#0000ff' };
 
-const number = (value: number) => Number(value.toFixed(4));
+/** To a ten-thousandth of a millimetre. */
+const number = (value: number) => Math.round(value * 1e4) / 1e4;
 
 /** The outline of a path in SVG's own words. */
 export function pathData(corners: readonly Corner[], closed: boolean): string {

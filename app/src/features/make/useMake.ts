@@ -1,8 +1,8 @@
 import {
   formatLength, parseLength, sizerGeometry, SIZER_FORMS, type Result, type SizerForm, type SizerGeometry, type SizerGeometryProblem, type TemplateSize,
 } from '@leggero/core'; // prettier-ignore
-import { useLocalSearchParams } from 'expo-router';
-import { useMemo } from 'react';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 
 import { useLengths, type Lengths } from '@/api/lengths';
 
@@ -26,7 +26,10 @@ const FIRST: MakeMeasures = {
 };
 const FIRST_SIZES = { in: '4, 5, 6, 7, 8, 9, 10', cm: '10, 12.5, 15, 17.5, 20, 22.5, 25' } as const;
 
-/** A template as its address tells it. */
+/** What may be asked for, as it stands in the address. */
+export type Asked = Partial<Record<'form' | 'sizes' | keyof MakeMeasures, string>>;
+
+/** A template as it is asked for. */
 export interface Make {
   form: SizerForm;
   /** As typed. */
@@ -38,29 +41,38 @@ export interface Make {
   geometry: Result<SizerGeometry, SizerGeometryProblem>;
   /** All of it can be read and cut. */
   ready: boolean;
+  change: (by: Asked) => void;
 }
+
+/** The address follows once the typing rests: drawing the whole frame anew with every key would be slow. */
+const REST_MS = 500;
 
 /** The template that the address asks for, computed anew with every change of it. */
 export function useMake(): Make {
-  const params = useLocalSearchParams<Record<string, string>>();
+  const address = useLocalSearchParams<Asked>();
+  const [params, setParams] = useState<Asked>(address);
+  useEffect(() => {
+    const timer = setTimeout(() => router.setParams(params), REST_MS);
+    return () => clearTimeout(timer);
+  }, [params]);
   const lengths = useLengths();
-  const form = SIZER_FORMS.find((each) => each === params['form']) ?? 'plate';
-  const typed = params['sizes'] ?? FIRST_SIZES[lengths.unit === 'in' ? 'in' : 'cm'];
+  const form = SIZER_FORMS.find((each) => each === params.form) ?? 'plate';
+  const typed = params.sizes ?? FIRST_SIZES[lengths.unit === 'in' ? 'in' : 'cm'];
   const key = Object.keys(FIRST)
-    .map((name) => params[name] ?? '')
+    .map((name) => params[name as keyof MakeMeasures] ?? '')
     .join(' ');
-  return useMemo(() => {
+  const { unit } = lengths;
+  const read = useMemo(() => readSizes(typed, { unit }), [typed, unit]);
+  const made = useMemo(() => {
     const parts = key.split(' ');
     const measures = Object.fromEntries(
       Object.entries(FIRST).map(([name, first], i) => [name, parts[i] === '' ? first : Number(parts[i])]),
     ) as unknown as MakeMeasures;
-    const { sizes, unread } = readSizes(typed, lengths);
-    const geometry = sizerGeometry({ form, sizes, ...measures });
-    const ready = geometry.ok && unread === null;
-    return { form, typed, unread, measures, sizes, geometry, ready };
-    // The writers of lengths are new with each drawing; the unit is what they stand for.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [form, typed, key, lengths.unit]);
+    return { measures, geometry: sizerGeometry({ form, sizes: read.sizes, ...measures }) };
+  }, [form, read, key]);
+  const ready = made.geometry.ok && read.unread === null;
+  const change = useCallback((by: Asked) => setParams((before) => ({ ...before, ...by })), []);
+  return { form, typed, ...read, ...made, ready, change };
 }
 
 /** Sizes as people write them, with commas between; labels are engraved, so fractions are spelled out. */

@@ -61,21 +61,29 @@ export function box(
   const radii = sizes.map(({ widthMm }) => widthMm / 2);
   const least = Math.max(2 * Math.max(...radii) + 2 * edgeMm, 3 * pitchMm);
   const lay = (sideMm: number) => onSixFaces(radii, { sideMm, edgeMm, gapMm: material.bridgeMm });
+  const most = Math.floor((LARGEST_SIDE_MM - least) / STEP_MM);
+  // Steps that double: most boxes are no larger than their largest hole needs.
   let low = 0;
-  let high = Math.ceil((LARGEST_SIDE_MM - least) / STEP_MM);
-  if (high < 0 || !lay(least + high * STEP_MM)) return problem('too-many-holes', { field: 'sizes' });
+  let high = 0;
+  let faces = most < 0 ? null : lay(least);
+  while (!faces && high < most) {
+    low = high + 1;
+    high = Math.min(most, Math.max(1, 2 * high));
+    faces = lay(least + high * STEP_MM);
+  }
+  if (!faces) return problem('too-many-holes', { field: 'sizes' });
   while (low < high) {
     const middle = Math.floor((low + high) / 2);
-    if (lay(least + middle * STEP_MM)) high = middle;
+    const tried = lay(least + middle * STEP_MM);
+    if (tried) [high, faces] = [middle, tried];
     else low = middle + 1;
   }
   const sideMm = least + high * STEP_MM;
-  const faces = lay(sideMm)!;
   const fingers = Math.max(3, 2 * Math.floor((sideMm / pitchMm - 1) / 2) + 1);
   const fingerMm = sideMm / fingers;
   const pieces = FACES.map((name, face): Piece => {
     const outline = outlineOf({ face, sideMm, fingers, thicknessMm, growMm: material.kerfMm / 2 });
-    return faceOf({ name, outline, sizes, circles: faces[face]!, sideMm, material });
+    return faceOf({ name, outline, sizes, circles: faces[face] ?? [], sideMm, material });
   });
   return ok({ pieces, sideMm, fingers, fingerMm });
 }
