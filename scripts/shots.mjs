@@ -27,6 +27,10 @@ await run(async () => {
   );
   const [check] = (await (await fetch(`${url}/api/models/${eleven.id}`)).json()).checks;
   const sizers = await (await fetch(`${url}/api/sizers`)).json();
+  const plate = sizers.find(({ keeper }) => keeper === '');
+  const [study] = await (await fetch(`${url}/api/studies`)).json();
+  const [owner] = await (await fetch(`${url}/api/people`)).json();
+  const { cookie, eyeCheck } = await ownersEye(url, owner.id);
   const model = `/shelf/${eleven.id}`;
   const half = await halfCheck(url, eleven.id, check);
   const views = [
@@ -43,11 +47,12 @@ await run(async () => {
     ['verdict-phone', `${model}/check/${check.id}`, PHONE],
     ['gauges-phone', '/gauges', PHONE],
     ['studio-phone', '/studio', PHONE],
-    ['bench-wide', '/bench', WIDE],
-    ['compare-wide', '/shelf/compare', WIDE],
     ['model-wide', `${model}?temp=33&alt=0&hours=12&wraps=2`, WIDE],
-    ['reading-wide', `${model}/reading`, WIDE],
-    ['sizer-phone', `/gauges/sizers/${sizers[0].id}`, PHONE],
+    ['sizer-phone', `/gauges/sizers/${plate.id}`, PHONE],
+    ['holes-wide', '/gauges/holes', WIDE],
+    ['make-wide', '/gauges/make', WIDE],
+    ['eye-phone', `/gauges/eye/${eyeCheck.id}`, PHONE],
+    ['study-phone', `/gauges/studies/${study.id}`, PHONE],
   ];
   mkdirSync(FOLDER, { recursive: true });
   const browser = await puppeteer.launch({
@@ -65,6 +70,8 @@ await run(async () => {
     await page.setViewport(viewport);
     const theme = JSON.stringify({ state: { choice }, version: 0 });
     await page.evaluateOnNewDocument((value) => localStorage.setItem('leggero-theme', value), theme);
+    // What is private is shown as its owner sees it.
+    if (name.startsWith('eye')) await page.setExtraHTTPHeaders({ cookie });
     await page.goto(`${url}${address}`, { waitUntil: 'networkidle0' });
     await page.evaluate(() => document.fonts.ready);
     await new Promise((resolve) => setTimeout(resolve, 500));
@@ -75,6 +82,23 @@ await run(async () => {
   await browser.close();
   world.disconnect();
 });
+
+/** The owner's session, and the newest check of that eye alone. */
+async function ownersEye(url, personId) {
+  const session = await fetch(`${url}/api/session`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ personId }),
+  });
+  const cookie = session.headers
+    .getSetCookie()
+    .map((line) => line.split(';')[0])
+    .join('; ');
+  const checks = await (
+    await fetch(`${url}/api/people/${personId}/eye-checks`, { headers: { cookie } })
+  ).json();
+  return { cookie, eyeCheck: checks.find(({ mode }) => mode === 'one') };
+}
 
 /** A check that stands at its eighth balloon. */
 async function halfCheck(url, modelId, { id: _, results: __, demo: ___, ...rest }) {

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { CheckPage } from '@/features/check/CheckPage';
@@ -146,4 +146,16 @@ describe('a batch at two holes, by a plan, in pairs', () => {
     await open(CHECK_ID, records);
     expect(screen.getByText(/3 pairs: 100 % match within the tolerance\. The left ones come out 4\.0 mm larger/)).toBeTruthy();
   });
+}); // prettier-ignore
+
+it('keeps every tap, also those faster than the page is drawn, and takes back the last of them', async () => {
+  const records = someRecords();
+  Object.assign(records.models[0]!.checks[0]!, { size: 12 });
+  await open(CHECK_ID, records);
+  act(() => {
+    for (const key of ['2', '1', '2', 'u', '3']) fireEvent.keyDown(window, { key });
+  });
+  const sent = done().map((command) => ('body' in command ? (command.body as { position: number; answer: string }) : null));
+  expect(sent.map((body) => body && [body.position, body.answer])).toEqual([[2, 'passes'], [3, 'stops'], [4, 'passes'], null, [4, 'falls']]);
+  await waitFor(() => expect(batch()).toHaveLength(5));
 }); // prettier-ignore

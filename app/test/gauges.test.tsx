@@ -150,7 +150,7 @@ describe('a sizer is made', () => {
     show(<MakePage />);
     await screen.findByText('Make a sizer');
   };
-    it('shows what will be cut, in any of four forms', async () => {
+  it('shows what will be cut, in any of four forms', async () => {
     await open();
     expect(await screen.findByText(/1 sheet, 1 piece/)).toBeTruthy();
     for (const [form, text] of [['Jaws', /jaw board 1/], ['Rings', /ring strip 1/], ['Box', /bottom, front, back/]] as const) {

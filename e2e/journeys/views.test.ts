@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 
-import type { ModelDetail, ShelfModel, SizerRecord } from '@leggero/contract';
+import type { ModelDetail, ShelfModel, SizerRecord, StudyRecord } from '@leggero/contract';
 import type { AxeResults } from 'axe-core';
 import type { Browser, KeyInput } from 'puppeteer-core';
 
@@ -24,6 +24,7 @@ beforeAll(async () => {
   )!;
   eleven = await get<ModelDetail>(`models/${found.id}`);
   const [sizer] = await get<SizerRecord[]>('sizers');
+  const [study] = await get<StudyRecord[]>('studies');
   views = [
     ['bench', '/bench'],
     ['shelf', '/shelf'],
@@ -41,6 +42,15 @@ beforeAll(async () => {
     ['details', `/shelf/${eleven.id}/edit`],
     ['gauges', '/gauges'],
     ['sizer', `/gauges/sizers/${sizer!.id}`],
+    ['checking a sizer', `/gauges/sizers/${sizer!.id}/check`],
+    ['learning a squeeze', `/gauges/sizers/${sizer!.id}/squeeze`],
+    ['finding a hole', '/gauges/holes'],
+    ['sizers compared', '/gauges/compare'],
+    ['making a sizer', '/gauges/make?form=box'],
+    ['eyes', '/gauges/eye'],
+    ['starting an eye check', '/gauges/eye/new'],
+    ['studies', '/gauges/studies'],
+    ['a study', `/gauges/studies/${study!.id}`],
     ['new pump', '/gauges/pumps/new'],
     ['studio', '/studio'],
   ];

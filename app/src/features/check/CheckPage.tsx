@@ -1,5 +1,5 @@
-import { RESULT_DEFAULTS, type CheckRecord } from '@leggero/contract';
-import { HOLE_ANSWERS, type HoleAnswer } from '@leggero/core';
+import type { CheckRecord } from '@leggero/contract';
+import { HOLE_ANSWERS } from '@leggero/core';
 import { router } from 'expo-router';
 import Undo from 'lucide-react-native/icons/undo-2';
 import { useState } from 'react';
@@ -22,10 +22,11 @@ import { Words } from '@/ui/Words';
 import { AnswerButtons } from './AnswerButtons';
 import { BatchPicture } from './BatchPicture';
 import { CheckNow } from './CheckNow';
-import { HolesAnswer, type Between } from './HolesAnswer';
+import { HolesAnswer } from './HolesAnswer';
 import { LawCard } from './LawCard';
 import { MeasureEntry } from './MeasureEntry';
 import { PlanSheet, type CheckPlan } from './PlanSheet';
+import { useAnswers } from './useAnswers';
 import { VerdictCard, VerdictLine } from './VerdictCard';
 
 /** A batch held against its target, a tap for each balloon; the verdict grows with it. */
@@ -64,20 +65,11 @@ function Run(props: ShownModel & { check: CheckRecord }) {
     setPlanning(false);
     router.replace(`/shelf/${model.id}/check/${id}`);
   };
-  const keep = (answer: HoleAnswer | null, widthMm: number | null, between: Between = RESULT_DEFAULTS) => {
-    if (done) return;
-    const taken = new Set(results.map(({ position }) => position));
-    const position =
-      Array.from({ length: size }, (_, i) => i).find((place) => !taken.has(place)) ?? results.length;
-    send({
-      name: 'createCheckResult',
-      body: { id: newId(), checkId: check.id, position, answer, widthMm, ...between, takenAt: nowUtc() },
-    });
+  const answers = useAnswers(check);
+  const keep: typeof answers.keep = (...answer) => {
+    if (!done) answers.keep(...answer);
   };
-  const undo = () => {
-    const last = [...results].sort((a, b) => a.takenAt.localeCompare(b.takenAt)).at(-1);
-    if (last) send({ name: 'deleteCheckResult', id: last.id });
-  };
+  const { undo } = answers;
   useKeys({
     u: undo,
     ...Object.fromEntries(HOLE_ANSWERS.map((answer, i) => [String(i + 1), () => keep(answer, null)])),

@@ -7,7 +7,7 @@ import { newId, nowUtc } from '@/api/id';
 import { useKnowledge } from '@/api/knowledge';
 import { useLengths } from '@/api/lengths';
 import { modelName, mostUsed } from '@/api/modelView';
-import { useCommand, usePeople, useSession } from '@/api/queries';
+import { useCommand, usePeople, useSession, useSetSession } from '@/api/queries';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
 import { LengthEntry } from '@/ui/LengthEntry';
@@ -18,6 +18,8 @@ import { Empty, Loading } from '@/ui/States';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
 import { EYE_MODE_WORDS } from '@/wording/eye';
+
+import { PinSheet } from './PinSheet';
 
 const USUAL = 12;
 const FIRST_SHARE = 0.91;
@@ -36,6 +38,8 @@ export function EyeStartPage() {
   const [modelId, setModelId] = useState<string>();
   const [chosenMm, setChosenMm] = useState<number | null>(null);
   const [size, setSize] = useState(USUAL);
+  const [asking, setAsking] = useState(false);
+  const { open } = useSetSession();
   const back = '/gauges/eye';
   if (!people || !knowledge) {
     return (
@@ -58,7 +62,18 @@ export function EyeStartPage() {
   const targetMm = chosenMm ?? Math.round((FIRST_SHARE * model.nominalMm) / lengths.stepMm) * lengths.stepMm;
   const step = mode === 'pairs' ? 2 : 1;
   const lonely = mode === 'two' && !second;
-  const start = () => {
+  const viewer = people.find(({ id }) => id === session?.personId);
+  const sees =
+    viewer && (viewer.owner || viewer.id === first.id || (mode === 'two' && viewer.id === second?.id));
+  /** The verdict is private: who fills is asked for first, so that they see it. */
+  const start = async () => {
+    if (sees) return begin();
+    if (first.hasPin) return setAsking(true);
+    // Without the server the check begins all the same; the name is asked for later.
+    await open(first.id).catch(() => undefined);
+    begin();
+  };
+  const begin = () => {
     const id = newId();
     send({
       name: 'createEyeCheck',
@@ -82,7 +97,14 @@ export function EyeStartPage() {
       subtitle={`${modelName(model)} to ${lengths.text(targetMm)}`}
       back={back}
       actions={
-        <Button title="Start" look="primary" tall className="flex-1" disabled={lonely} onPress={start} />
+        <Button
+          title="Start"
+          look="primary"
+          tall
+          className="flex-1"
+          disabled={lonely}
+          onPress={() => void start()}
+        />
       }
     >
       <Segmented
@@ -142,6 +164,7 @@ export function EyeStartPage() {
           }}
         />
       </Labelled>
+      <PinSheet person={first} open={asking} onClose={() => setAsking(false)} onOpened={begin} />
     </Page>
   );
 }

@@ -11,10 +11,12 @@ interface PinSheetProps {
   person: PersonRecord;
   open: boolean;
   onClose: () => void;
+  /** Once it is open. */
+  onOpened?: () => void;
 }
 
 /** Opens someone's history with their PIN. */
-export function PinSheet({ person, open, onClose }: PinSheetProps) {
+export function PinSheet({ person, open, onClose, onOpened }: PinSheetProps) {
   const session = useSetSession();
   const [pin, setPin] = useState('');
   const [error, setError] = useState<string>();
@@ -23,6 +25,7 @@ export function PinSheet({ person, open, onClose }: PinSheetProps) {
       await session.open(person.id, pin);
       setPin('');
       onClose();
+      onOpened?.();
     } catch (problem) {
       setError(pinError(problem));
     }

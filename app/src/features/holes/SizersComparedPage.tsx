@@ -9,6 +9,7 @@ import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
+import { RowLink } from '@/ui/RowLink';
 import { Empty, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { fineMm, workList } from '@/wording/sizer';
@@ -66,6 +67,14 @@ export function SizersComparedPage() {
           </View>
         )}
       </Card>
+      {used.map(({ id, name }) => (
+        <RowLink
+          key={id}
+          href={`/gauges/sizers/${id}/check`}
+          title={`Check ${name}`}
+          note="Hole by hole, with caliper or tape"
+        />
+      ))}
     </Page>
   );
 }
@@ -82,27 +91,27 @@ function SharedHole({ same: { labelledMm, label, holes, apartMm } }: { same: Sam
       <Words look="figure" className="w-[44px] text-[22px] leading-7">
         {label}
       </Words>
-      <View className="flex-1">
+      <View className="flex-1 gap-1">
         {holes.map(({ id, sizer, now }) => (
           <View key={id} className="flex-row">
             <Words className="flex-1" numberOfLines={1}>
-              {sizer.name}
+              {sizer.keeper ? `${sizer.name} (${sizer.keeper})` : sizer.name}
             </Words>
             <Words className={`tabular-nums ${now.origin === 'measured' ? '' : 'text-quiet'}`}>
-              {now.origin === 'measured' ? fineMm(now.widthMm) : `label ${fineMm(now.widthMm)}`}
+              {fineMm(now.widthMm)}
             </Words>
           </View>
         ))}
-        {apartMm >= 0.25 ? (
-          <Words look="quiet">
-            {tooMuch.length > 0
-              ? `${text(apartMm)} apart: too much for ${workList(tooMuch)}.`
-              : `${fineMm(apartMm)} apart: any work bears that.`}
-          </Words>
-        ) : null}
-      </View>
-      <View className="w-[84px] items-end">
-        <Chip {...STATES[state]} />
+        <View className="flex-row items-center gap-2">
+          <Chip {...STATES[state]} />
+          {apartMm >= 0.25 ? (
+            <Words look="quiet" className="flex-1">
+              {tooMuch.length > 0
+                ? `${text(apartMm)} apart: too much for ${workList(tooMuch)}.`
+                : `${fineMm(apartMm)} apart: any work bears that.`}
+            </Words>
+          ) : null}
+        </View>
       </View>
     </View>
   );
@@ -111,7 +120,7 @@ function SharedHole({ same: { labelledMm, label, holes, apartMm } }: { same: Sam
 const STATES = {
   differ: { tone: 'out', word: 'differ' },
   match: { tone: 'measured', word: 'match' },
-  unknown: { tone: 'plain', word: 'check' },
+  unknown: { tone: 'plain', word: 'not all measured' },
 } as const;
 
 /** Holes of the same label in two sizers or more, those furthest apart first. */

@@ -7,7 +7,7 @@ import { squeezeOf } from '@/api/holes';
 import { newId, nowUtc } from '@/api/id';
 import { useKnowledge } from '@/api/knowledge';
 import { useLengths } from '@/api/lengths';
-import { modelName } from '@/api/modelView';
+import { modelName, mostUsed } from '@/api/modelView';
 import { useCommand, useSizers } from '@/api/queries';
 import { WithGauge } from '@/features/gauge/WithGauge';
 import { Button } from '@/ui/Button';
@@ -40,7 +40,7 @@ function Learn({ sizer, sizers }: { sizer: SizerRecord; sizers: readonly SizerRe
   const [modelId, setModelId] = useState<string>();
   const [holeId, setHoleId] = useState<string>();
   const [typedMm, setTypedMm] = useState<number | null>(null);
-  const model = models.find(({ id }) => id === modelId) ?? models[0];
+  const model = models.find(({ id }) => id === modelId) ?? mostUsed(models);
   const within = model
     ? sizer.holes.filter(({ widthMm }) => widthMm < model.nominalMm && widthMm > 0.35 * model.nominalMm)
     : [];

@@ -1,0 +1,49 @@
+import { RESULT_DEFAULTS, type CheckRecord } from '@leggero/contract';
+import type { HoleAnswer } from '@leggero/core';
+import { useRef } from 'react';
+
+import { newId, nowUtc } from '@/api/id';
+import { useCommand } from '@/api/queries';
+
+import type { Between } from './HolesAnswer';
+
+interface Answers {
+  keep: (answer: HoleAnswer | null, widthMm: number | null, between?: Between) => void;
+  undo: () => void;
+}
+
+/**
+ * Keeps the answers of a check, each in the next free place, and takes the last one back. Taps may come faster than the page
+ * is drawn: what was sent since counts beside what is shown, so that no two take one place.
+ */
+export function useAnswers({ id: checkId, size, results }: CheckRecord): Answers {
+  const send = useCommand();
+  const sent = useRef<{ id: string; position: number }[]>([]);
+  const takenBack = useRef(new Set<string>());
+  const standing = () => {
+    const shown = new Set(results.map(({ id }) => id));
+    const all = [...results, ...sent.current.filter(({ id }) => !shown.has(id))];
+    return all.filter(({ id }) => !takenBack.current.has(id));
+  };
+  return {
+    keep(answer, widthMm, between = RESULT_DEFAULTS) {
+      const taken = new Set(standing().map(({ position }) => position));
+      const position = Array.from({ length: size }, (_, i) => i).find((place) => !taken.has(place));
+      if (position === undefined) return;
+      const id = newId();
+      sent.current.push({ id, position });
+      send({
+        name: 'createCheckResult',
+        body: { id, checkId, position, answer, widthMm, ...between, takenAt: nowUtc() },
+      });
+    },
+    undo() {
+      const stands = new Set(standing().map(({ id }) => id));
+      const own = sent.current.findLast(({ id }) => stands.has(id));
+      const last = own ?? [...results].filter(({ id }) => stands.has(id)).sort((a, b) => a.takenAt.localeCompare(b.takenAt)).at(-1); // prettier-ignore
+      if (!last) return;
+      takenBack.current.add(last.id);
+      send({ name: 'deleteCheckResult', id: last.id });
+    },
+  };
+}
