@@ -1,7 +1,9 @@
-import type { ModelDetail, ShelfModel } from '@leggero/contract';
+import type { EyeCheckRecord, ModelDetail, ShelfModel, SizerRecord } from '@leggero/contract';
 
 import type { Command, NewCommand } from '@/api/command';
-import { overlayModel, overlayPumps, overlayShelf, overlayStudio, overlayTiers } from '@/api/overlay';
+import {
+  overlayEyeCheck, overlayEyeChecks, overlayModel, overlayPeople, overlayPumps, overlayShelf, overlaySizers, overlayStudies, overlayStudio, overlayTiers,
+} from '@/api/overlay'; // prettier-ignore
 
 const keyed = (command: NewCommand) => ({ ...command, key: 'k' }) as Command;
 const shelfModel = {
@@ -130,3 +132,57 @@ describe('what waits in the outbox is shown as if it had arrived', () => {
     expect(lay([keyed({ name: 'deleteModel', id: 'm' })])).toBeUndefined();
   });
 });
+
+describe('what waits for the gauges', () => {
+  const at = '2026-11-20T10:00:00.000Z';
+  const all = <T>(start: T, overlay: (records: T, command: Command) => T, commands: NewCommand[]) =>
+    commands.reduce((records, command) => overlay(records, keyed(command)), start);
+
+  it('adds sizers, measures and relabels their holes without losing what was measured', () => {
+    const hole = { id: 'h', label: '9', widthMm: 228.6 };
+    const measurement = { id: 'x', holeId: 'h', acrossMm: 226, downMm: null, way: 'caliper' as const, takenAt: at };
+    const sizing = { id: 'z', holeId: 'h', nominalMm: 279.4, widthMm: 230, takenAt: at };
+    const made = all<SizerRecord[]>([], overlaySizers, [
+      { name: 'createSizer', body: { id: 's', name: 'Plate', holes: [hole] } },
+      { name: 'createHoleMeasurement', body: measurement },
+      { name: 'createSizing', body: sizing },
+      { name: 'changeSizer', id: 's', body: { keeper: 'Jory', holes: [{ id: 'g', label: '10', widthMm: 254 }, { ...hole, label: 'nine' }] } },
+    ]);
+    expect(made).toMatchObject([{ keeper: 'Jory', sizings: [sizing], holes: [{ label: 'nine', measurements: [measurement] }, { label: '10', measurements: [] }] }]);
+    const undone = all(made, overlaySizers, [{ name: 'deleteHoleMeasurement', id: 'x' }, { name: 'deleteSizing', id: 'z' }]);
+    expect(undone).toMatchObject([{ sizings: [], holes: [{ measurements: [] }, {}] }]);
+    expect(all(undone, overlaySizers, [{ name: 'deleteSizer', id: 's' }])).toEqual([]);
+  });
+
+  it('fills and measures a session by eye, for each who takes part', () => {
+    const body = { id: 'e', mode: 'two' as const, personId: 'a', secondPersonId: 'b', modelId: 'm', targetMm: 254, size: 2, startedAt: at };
+    const balloon = { id: 'n', eyeCheckId: 'e', position: 0, widthMm: null, filledAt: at };
+    const commands: NewCommand[] = [
+      { name: 'createEyeCheck', body },
+      { name: 'createEyeBalloon', body: { ...balloon, id: 'o', position: 1 } },
+      { name: 'createEyeBalloon', body: balloon },
+      { name: 'changeEyeBalloon', id: 'n', body: { widthMm: 251 } },
+    ];
+    const one = (check: EyeCheckRecord | undefined, command: Command) => overlayEyeCheck('e', check, command);
+    const session = all<EyeCheckRecord | undefined>(undefined, one, commands);
+    expect(session?.balloons.map(({ position, widthMm }) => [position, widthMm])).toEqual([[0, 251], [1, null]]);
+    const of = (personId: string) => all<EyeCheckRecord[]>([], (rows, command) => overlayEyeChecks(personId, rows, command), commands);
+    expect(of('a')).toEqual([session]);
+    expect(of('b')).toEqual([session]);
+    expect(of('c')).toEqual([]);
+    expect(all(session, one, [{ name: 'deleteEyeBalloon', id: 'o' }])?.balloons).toHaveLength(1);
+    expect(all(session, one, [{ name: 'deleteEyeCheck', id: 'e' }])).toBeUndefined();
+  });
+
+  it('adds people and studies, and takes them away', () => {
+    const people = all([], overlayPeople as never, [{ name: 'createPerson', body: { id: 'a', name: 'Pell' } }, { name: 'changePerson', id: 'a', body: { name: 'Pella' } }]);
+    expect(people).toEqual([{ id: 'a', name: 'Pella', owner: false, hasPin: false, demo: false }]);
+    expect(all(people, overlayPeople as never, [{ name: 'deletePerson', id: 'a' }])).toEqual([]);
+    const study = { id: 't', subject: 'The 9 hole', people: ['A', 'B'], balloons: 2, repeats: 2, startedAt: at };
+    const width = { id: 'w', studyId: 't', balloon: 0, person: 0, repeat: 0, widthMm: 229, takenAt: at };
+    const studies = all([], overlayStudies as never, [{ name: 'createStudy', body: study }, { name: 'createStudyWidth', body: width }]);
+    expect(studies).toMatchObject([{ widths: [width] }]);
+    expect(all(studies, overlayStudies as never, [{ name: 'deleteStudyWidth', id: 'w' }])).toMatchObject([{ widths: [] }]);
+    expect(all(studies, overlayStudies as never, [{ name: 'deleteStudy', id: 't' }])).toEqual([]);
+  });
+}); // prettier-ignore

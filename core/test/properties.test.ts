@@ -2,7 +2,8 @@ import fc from 'fast-check';
 
 import {
   aspectAt, chooseHole, doseForWidth, fitCalibration, floorToStep, judgeBatch, predictWidth, resolveTarget, roundDose, roundToStep, shareInterval,
-  standingFraction, volumeAtL, widthAtVolumeMm, type CalibrationFit, type CheckResult, type Reading, type ShapeLaw,
+  estimateBatch, sizerGeometry, standingFraction, volumeAtL, widthAtVolumeMm, type CalibrationFit, type CheckResult, type HoleSighting, type Reading,
+  type ShapeLaw,
 } from '../src'; // prettier-ignore
 
 const INCH = 25.4;
@@ -239,3 +240,73 @@ describe('small parts', () => {
     );
   });
 });
+
+describe('whatever is answered at holes', () => {
+  const holes = [200, 210, 220, 230, 240];
+  const cells = fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 6, maxLength: 6 });
+  const sightings = (counts: readonly number[], by: (mm: number) => number = (mm) => mm): HoleSighting[] =>
+    counts.flatMap((count, i) =>
+      count > 0 ? [{ stopsMm: i > 0 ? by(holes[i - 1]!) : undefined, passesMm: i < 5 ? by(holes[i]!) : undefined, count }] : [],
+    );
+
+  it('moves and stretches with the holes, and never answers a mean without its interval', () => {
+    fc.assert(
+      fc.property(cells, fc.double({ min: 0.2, max: 5, noNaN: true }), (counts, factor) => {
+        const plain = estimateBatch(sightings(counts));
+        const moved = estimateBatch(sightings(counts, (mm) => factor * mm + 30));
+        expect(moved.ok).toBe(plain.ok);
+        if (!plain.ok || !moved.ok) return;
+        const { meanMm, spreadMm } = plain.value;
+        expect(meanMm.low).toBeLessThanOrEqual(meanMm.value + 1e-9);
+        expect(meanMm.high).toBeGreaterThanOrEqual(meanMm.value - 1e-9);
+        expect(spreadMm.high).toBeGreaterThanOrEqual(spreadMm.value);
+        expect(Math.abs(moved.value.meanMm.value - (factor * meanMm.value + 30))).toBeLessThan(0.05 * factor);
+        expect(Math.abs(moved.value.spreadMm.value - factor * spreadMm.value)).toBeLessThan(0.05 * factor);
+      }),
+      { numRuns: 120 },
+    );
+  });
+
+  it('judges a batch between two holes by where it can lie', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 4 }), { minLength: 3, maxLength: 20 }), (places) => {
+        const results = places.map((i): CheckResult => ({ kind: 'between', stopsMm: holes[i - 1]!, passesMm: holes[i]! }));
+        const judged = judgeBatch({ targetMm: 215, toleranceMm: 6, results });
+        if (!judged.ok) throw new Error(judged.problem.code);
+        const large = places.flatMap((i, at) => (i > 2 ? [at] : []));
+        expect(judged.value.tooLarge).toEqual(large);
+        expect(judged.value.tooSmall).toEqual(places.flatMap((i, at) => (i < 2 ? [at] : [])));
+        expect(judged.value.basis).toBe('holes');
+      }),
+    );
+  });
+}); // prettier-ignore
+
+describe('whatever holes a sizer is to have', () => {
+  const inches = fc.uniqueArray(fc.integer({ min: 8, max: 96 }), { minLength: 1, maxLength: 12 });
+  const material = fc.record({ kerfMm: fc.constantFrom(0, 0.2, 2), bridgeMm: fc.integer({ min: 4, max: 20 }) });
+
+  it('every hole is cut once, at its width less the kerf, as far from the others as the bridge', () => {
+    fc.assert(
+      fc.property(inches, material, fc.constantFrom('plate' as const, 'strip' as const, 'box' as const), (eighths, { kerfMm, bridgeMm }, form) => {
+        const sizes = [...eighths].sort((a, b) => a - b).map((eighth) => ({ label: String(eighth / 8), widthMm: (eighth * INCH) / 8 }));
+        const made = sizerGeometry({ form, sizes, kerfMm, bridgeMm, sheetWidthMm: 1500, sheetHeightMm: 1500, thicknessMm: 3, pitchMm: 20 });
+        if (!made.ok) throw new Error(made.problem.code);
+        const holes = made.value.sheets.flatMap((sheet) => sheet.holes);
+        expect(holes.map(({ label }) => label).sort()).toEqual(sizes.map(({ label }) => label).sort());
+        for (const sheet of made.value.sheets) {
+          for (const hole of sheet.holes) {
+            const cut = sheet.shapes.filter((shape) => shape.kind === 'circle' && Math.hypot(shape.xMm - hole.xMm, shape.yMm - hole.yMm) < 1e-6);
+            expect(cut).toMatchObject([{ layer: 'cut', radiusMm: expect.closeTo((hole.widthMm - kerfMm) / 2, 6) }]);
+            for (const other of sheet.holes) {
+              if (other === hole) continue;
+              const apart = Math.hypot(other.xMm - hole.xMm, other.yMm - hole.yMm) - (other.widthMm + hole.widthMm) / 2;
+              expect(apart).toBeGreaterThanOrEqual(bridgeMm - 1e-5);
+            }
+          }
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+}); // prettier-ignore

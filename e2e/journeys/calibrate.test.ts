@@ -97,7 +97,7 @@ describe('from an empty studio to a checked batch, on a phone', () => {
     for (const hole of ['9', '10', '11']) {
       await visitor.type('Hole to add', hole);
       await visitor.tap('button', 'Add hole');
-      await visitor.sees(`${hole} in across`);
+      await visitor.sees(`${hole} in`);
     }
     await visitor.tap('button', 'Save sizer');
     await visitor.sees('3 holes, 9 to 11');

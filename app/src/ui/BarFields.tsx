@@ -10,10 +10,18 @@ interface BarFieldsProps {
   onScale: (scale: PrintedScale) => void;
 }
 
+const BARS = [
+  { field: 'acrossMm', label: 'Lying bar, mm', hint: 'Drawn 100 mm long.' },
+  {
+    field: 'downMm',
+    label: 'Upright bar, mm',
+    hint: 'Where the printer stretches one way; may stay empty.',
+  },
+] as const;
+
 /** The two 100 mm bars of a print as they were measured: what they tell of its scale. */
 export function BarFields({ action, onScale }: BarFieldsProps) {
-  const [across, setAcross] = useState('');
-  const [down, setDown] = useState('');
+  const [typed, setTyped] = useState({ acrossMm: '', downMm: '' });
   const [error, setError] = useState<{ field: string; sentence: string }>();
   const read = (text: string) =>
     Number(
@@ -23,8 +31,9 @@ export function BarFields({ action, onScale }: BarFieldsProps) {
         .replace(',', '.') || NaN,
     );
   const done = () => {
-    const acrossMm = read(across);
-    const scale = printedScale({ acrossMm, ...(down.trim() === '' ? {} : { downMm: read(down) }) });
+    const acrossMm = read(typed.acrossMm);
+    const downMm = typed.downMm.trim() === '' ? undefined : read(typed.downMm);
+    const scale = printedScale({ acrossMm, downMm });
     if (scale.ok) return onScale(scale.value);
     const { field = '', detail } = scale.problem;
     setError({
@@ -32,36 +41,24 @@ export function BarFields({ action, onScale }: BarFieldsProps) {
       sentence: `A bar drawn 100 mm long prints ${detail?.['leastMm']} to ${detail?.['mostMm']} mm long. Measure it again, in millimetres.`,
     });
   };
-  const of = (field: string) => (error?.field === field ? error.sentence : undefined);
   return (
     <View className="gap-3">
       <View className="flex-row items-start gap-3">
-        <View className="flex-1">
-          <Field
-            label="Lying bar, mm"
-            hint="Drawn 100 mm long."
-            inputMode="decimal"
-            value={across}
-            onChangeText={(text) => {
-              setAcross(text);
-              setError(undefined);
-            }}
-            error={of('acrossMm')}
-          />
-        </View>
-        <View className="flex-1">
-          <Field
-            label="Upright bar, mm"
-            hint="Where the printer stretches one way; may stay empty."
-            inputMode="decimal"
-            value={down}
-            onChangeText={(text) => {
-              setDown(text);
-              setError(undefined);
-            }}
-            error={of('downMm')}
-          />
-        </View>
+        {BARS.map(({ field, label, hint }) => (
+          <View key={field} className="flex-1">
+            <Field
+              label={label}
+              hint={hint}
+              inputMode="decimal"
+              value={typed[field]}
+              onChangeText={(text) => {
+                setTyped({ ...typed, [field]: text });
+                setError(undefined);
+              }}
+              error={error?.field === field ? error.sentence : undefined}
+            />
+          </View>
+        ))}
       </View>
       <Button title={action} look="primary" tall onPress={done} />
     </View>

@@ -26,6 +26,7 @@ import {
   studios,
   tiers,
 } from '../db/schema';
+import { ensureOwner } from '../studio/store';
 import { measure } from './balloon';
 import { fillPeople, fillSizers } from './gauges';
 import { DEMO_MODELS, DEMO_PUMPS, DEMO_STUDIO, type DemoCalibration, type DemoModel } from './scenario';
@@ -43,7 +44,10 @@ type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 /** Fills the demo studio once, whole or not at all; answers its id. */
 export async function fillDemo({ database }: { database: Database }): Promise<string> {
   const [existing] = await database.select({ id: studios.id }).from(studios).where(eq(studios.demo, true));
-  if (existing) return existing.id;
+  if (existing) {
+    await ensureOwner({ database, studioId: existing.id });
+    return existing.id;
+  }
   const studioId = randomUUID();
   await database.transaction(async (tx) => {
     await tx.insert(studios).values({ ...DEMO_STUDIO, id: studioId, demo: true });

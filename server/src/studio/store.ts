@@ -31,7 +31,7 @@ export async function openStudio({ database }: { database: Database }): Promise<
 }
 
 /** A studio has an owner; one from before there were people gets its own. */
-async function ensureOwner({ database, studioId }: Scope): Promise<void> {
+export async function ensureOwner({ database, studioId }: Scope): Promise<void> {
   const [owner] = await database.select({ id: people.id }).from(people).where(eq(people.studioId, studioId));
   if (!owner) {
     await database.insert(people).values({ id: randomUUID(), studioId, name: 'Owner', owner: true });

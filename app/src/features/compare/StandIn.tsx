@@ -32,7 +32,9 @@ export function StandIn({ from, to, widthMm, sizers }: StandInProps) {
   if (!result.ok) return null;
   const { dose, givesMm, cautions } = result.value;
   const kind = to.view.curve?.inflator ?? 'hand';
-  const hole = bestHole(sizers, { targetMm: widthMm, nominalMm: to.model.nominalMm })?.choice;
+  const { nominalMm } = to.model;
+  const toleranceMm = workToleranceMm({ work: 'classic', nominalMm });
+  const hole = bestHole(sizers, { targetMm: widthMm, toleranceMm, nominalMm })?.choice;
   return (
     <Card title={`${modelName(to.model)} in place of ${modelName(from.model)}`}>
       <View className="flex-row gap-2">

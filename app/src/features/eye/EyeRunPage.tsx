@@ -15,7 +15,7 @@ import { Empty, Failed, Loading } from '@/ui/States';
 import { useKeys } from '@/ui/useKeys';
 
 import { EyeVerdict } from './EyeVerdict';
-import { FillStep } from './FillStep';
+import { FillActions, FillStep } from './FillStep';
 import { MeasureStep } from './MeasureStep';
 import { PinSheet } from './PinSheet';
 import { viewEyeCheck } from './useEyeView';
@@ -126,12 +126,12 @@ function Run({ check, people, model }: RunProps) {
             />
           </>
         ) : step === 'fill' ? (
-          <FillStep.Actions check={check} filled={filled} onMeasure={() => setEarly(true)} />
+          <FillActions check={check} filled={filled} onMeasure={() => setEarly(true)} />
         ) : undefined
       }
     >
       {step === 'fill' ? (
-        <FillStep.Body check={check} filled={filled} total={total} who={who} />
+        <FillStep check={check} filled={filled} total={total} who={who} />
       ) : step === 'measure' ? (
         <MeasureStep check={check} model={model} />
       ) : (

@@ -8,6 +8,7 @@ import { useKnowledge } from '@/api/knowledge';
 import { useLengths } from '@/api/lengths';
 import { modelName, mostUsed } from '@/api/modelView';
 import { useCommand, usePeople, useSession, useSetSession } from '@/api/queries';
+import { BalloonChoice } from '@/ui/BalloonChoice';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
 import { LengthEntry } from '@/ui/LengthEntry';
@@ -150,20 +151,14 @@ export function EyeStartPage() {
         lengths={lengths}
         onChange={setChosenMm}
       />
-      <Labelled label="Balloon">
-        <PickChips
-          label="Balloon"
-          options={knowledge.models.map((each) => ({
-            value: each.id,
-            title: `${modelName(each)}, ${each.colourName}`,
-          }))}
-          value={model.id}
-          onChange={(id) => {
-            setModelId(id);
-            setChosenMm(null);
-          }}
-        />
-      </Labelled>
+      <BalloonChoice
+        models={knowledge.models}
+        value={model.id}
+        onChange={(id) => {
+          setModelId(id);
+          setChosenMm(null);
+        }}
+      />
       <PinSheet person={first} open={asking} onClose={() => setAsking(false)} onOpened={begin} />
     </Page>
   );

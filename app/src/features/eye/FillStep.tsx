@@ -18,7 +18,7 @@ interface BodyProps {
 }
 
 /** The balloon to fill now. No picture to scale: the eye is on its own. */
-function Body({ check: { mode, targetMm, size }, filled, total, who }: BodyProps) {
+export function FillStep({ check: { mode, targetMm, size }, filled, total, who }: BodyProps) {
   const lengths = useLengths();
   const place = mode === 'two' && filled >= size ? filled - size : filled;
   const of = mode === 'two' ? size : total;
@@ -62,7 +62,8 @@ interface ActionsProps {
   onMeasure: () => void;
 }
 
-function Actions({ check, filled, onMeasure }: ActionsProps) {
+/** The tap that keeps a balloon filled, and the way to the measuring once there are enough. */
+export function FillActions({ check, filled, onMeasure }: ActionsProps) {
   const send = useCommand();
   const taken = new Set(check.balloons.map(({ position }) => position));
   const fill = () => {
@@ -91,5 +92,3 @@ function Actions({ check, filled, onMeasure }: ActionsProps) {
     </>
   );
 }
-
-export const FillStep = { Body, Actions };

@@ -6,6 +6,7 @@ import { View } from 'react-native';
 
 import { useKnowledge, type Knowledge } from '@/api/knowledge';
 import { estimateWith, modelName } from '@/api/modelView';
+import { BalloonChoice } from '@/ui/BalloonChoice';
 import { Field, Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
@@ -83,17 +84,11 @@ export function TranslatePage() {
             onChange={(id) => router.setParams({ to: id })}
           />
         </Labelled>
-        <Labelled label="Balloon">
-          <PickChips
-            label="Balloon"
-            options={knowledge.models.map((each) => ({
-              value: each.id,
-              title: `${modelName(each)}, ${each.colourName}`,
-            }))}
-            value={model.id}
-            onChange={(id) => router.setParams({ model: id })}
-          />
-        </Labelled>
+        <BalloonChoice
+          models={knowledge.models}
+          value={model.id}
+          onChange={(id) => router.setParams({ model: id })}
+        />
       </View>
     </Page>
   );

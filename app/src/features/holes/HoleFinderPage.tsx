@@ -7,13 +7,12 @@ import { useKnowledge } from '@/api/knowledge';
 import { useLengths } from '@/api/lengths';
 import { modelName, mostUsed } from '@/api/modelView';
 import { useSizers } from '@/api/queries';
+import { BalloonChoice } from '@/ui/BalloonChoice';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
-import { Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
 import { LengthEntry } from '@/ui/LengthEntry';
 import { Page } from '@/ui/Page';
-import { PickChips } from '@/ui/PickChips';
 import { Empty, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { costTexts, fineMm, WORK_WORDS } from '@/wording/sizer';
@@ -113,17 +112,11 @@ export function HoleFinderPage() {
               })}
             </View>
           </Card>
-          <Labelled label="Balloon">
-            <PickChips
-              label="Balloon"
-              options={knowledge.models.map((each) => ({
-                value: each.id,
-                title: `${modelName(each)}, ${each.colourName}`,
-              }))}
-              value={model.id}
-              onChange={(id) => router.setParams({ model: id, width: '' })}
-            />
-          </Labelled>
+          <BalloonChoice
+            models={knowledge.models}
+            value={model.id}
+            onChange={(id) => router.setParams({ model: id, width: '' })}
+          />
         </View>
       </View>
     </Page>

@@ -17,6 +17,7 @@ import { HOLE_WAY_WORDS } from '@/wording/sizer';
 import { BarScale } from './BarScale';
 import { ChangedTargets } from './ChangedTargets';
 import { HoleMeasure } from './HoleMeasure';
+import { RelabelCard } from './RelabelCard';
 
 /** A walk through the holes of a sizer with caliper or tape; what was read of each is kept at once. */
 export function SizerCheckPage({ sizerId }: { sizerId: string }) {
@@ -69,7 +70,10 @@ function Walk({ sizer }: { sizer: SizerRecord }) {
     >
       <HoleRow holes={holes} height={wide ? 120 : 76} at={hole?.id} />
       {finished ? (
-        <ChangedTargets sizer={sizer} takenIds={Object.values(taken)} />
+        <>
+          <RelabelCard sizer={sizer} />
+          <ChangedTargets sizer={sizer} takenIds={Object.values(taken)} />
+        </>
       ) : (
         <>
           <PickChips

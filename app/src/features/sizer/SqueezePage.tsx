@@ -10,6 +10,7 @@ import { useLengths } from '@/api/lengths';
 import { modelName, mostUsed } from '@/api/modelView';
 import { useCommand, useSizers } from '@/api/queries';
 import { WithGauge } from '@/features/gauge/WithGauge';
+import { BalloonChoice } from '@/ui/BalloonChoice';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
@@ -121,17 +122,7 @@ function Learn({ sizer, sizers }: { sizer: SizerRecord; sizers: readonly SizerRe
           onChange={setHoleId}
         />
       </Labelled>
-      <Labelled label="Balloon">
-        <PickChips
-          label="Balloon"
-          options={models.map((each) => ({
-            value: each.id,
-            title: `${modelName(each)}, ${each.colourName}`,
-          }))}
-          value={model.id}
-          onChange={setModelId}
-        />
-      </Labelled>
+      <BalloonChoice models={models} value={model.id} onChange={setModelId} />
     </Page>
   );
 }

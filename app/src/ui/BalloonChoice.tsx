@@ -1,0 +1,29 @@
+import type { ShelfModel } from '@leggero/contract';
+
+import { modelName } from '@/api/modelView';
+
+import { Labelled } from './Field';
+import { PickChips } from './PickChips';
+
+interface BalloonChoiceProps {
+  models: readonly ShelfModel[];
+  value: string;
+  onChange: (id: string) => void;
+}
+
+/** One of the shelf's balloons, by line, nominal size and colour. */
+export function BalloonChoice({ models, value, onChange }: BalloonChoiceProps) {
+  return (
+    <Labelled label="Balloon">
+      <PickChips
+        label="Balloon"
+        options={models.map((model) => ({
+          value: model.id,
+          title: `${modelName(model)}, ${model.colourName}`,
+        }))}
+        value={value}
+        onChange={onChange}
+      />
+    </Labelled>
+  );
+}
