@@ -74,7 +74,8 @@ export function trendTexts({ trend, oddOnes, count }: EyeJudgement, text: Write)
 }
 
 export function withinText({ within, toleranceMm }: WorkVerdict, text: Write): string {
-  return `${percent(within.value)} within ${text(toleranceMm)} either way (${percent(within.low)} to ${percent(within.high)})`;
+  const share = (value: number) => percent(value).replace(' ', '\u00a0');
+  return `${share(within.value)} within ${text(toleranceMm)} either way (${share(within.low)} to ${share(within.high)})`;
 }
 
 /** Two eyes side by side. */

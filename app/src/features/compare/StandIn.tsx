@@ -1,5 +1,5 @@
 import type { SizerRecord } from '@leggero/contract';
-import { circumferenceMm, substitute } from '@leggero/core';
+import { circumferenceMm, substitute, workToleranceMm } from '@leggero/core';
 import { View } from 'react-native';
 
 import { useLengths } from '@/api/lengths';

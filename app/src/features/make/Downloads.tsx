@@ -70,7 +70,7 @@ export const Downloads = memo(function Downloads({ form, sheets, none }: Downloa
         </Words>
         <Words look="quiet">
           Then measure the 100 mm bars: the app corrects every hole for your printer, and nothing is printed
-          twice. Mind fingers with blades and lasers; go by the machine’s own rules.
+          twice.
         </Words>
         <Button title="Download PDF" look="primary" tall onPress={() => void keep('pdf')} />
       </Sheet>

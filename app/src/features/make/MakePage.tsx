@@ -12,6 +12,7 @@ import { NumberField } from '@/ui/NumberField';
 import { Page } from '@/ui/Page';
 import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
+import { CUTTING_CAUTION } from '@/wording/cautions';
 import { FORM_WORDS, makeProblemText } from '@/wording/make';
 import { counted, percent } from '@/wording/trade';
 
@@ -51,6 +52,7 @@ export function MakePage() {
       <ProposedSizes form={form} sheetMm={largestMm} onPropose={(proposed) => change({ sizes: proposed })} />
       <Material form={form} measures={measures} problem={problem} change={change} />
       {ready ? <PrintedCard form={form} sizes={sizes} /> : null}
+      <Words look="quiet">{CUTTING_CAUTION}</Words>
     </Page>
   );
 }

@@ -85,7 +85,7 @@ function Walk({ sizer }: { sizer: SizerRecord }) {
             value={way}
             onChange={setWay}
           />
-          <Words look="quiet">{`Measured ${HOLE_WAY_WORDS[way].means}.`}</Words>
+          <Words look="quiet">{`${HOLE_WAY_WORDS[way].title}: ${HOLE_WAY_WORDS[way].means}.`}</Words>
           {way === 'bar' ? (
             <BarScale
               sizer={sizer}
