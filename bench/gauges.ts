@@ -1,6 +1,5 @@
-import {
-  estimateBatch, normalFrom, PAPERS, randomFrom, sizerGeometry, tilesOf, type HoleSighting,
-} from '@leggero/core'; // prettier-ignore
+import { estimateBatch, normalFrom, randomFrom, type HoleSighting } from '@leggero/core';
+import { PAPERS, sizerGeometry, tilesOf } from '@leggero/core/template';
 import { PDFDocument } from 'pdf-lib';
 import type { Page } from 'puppeteer-core';
 

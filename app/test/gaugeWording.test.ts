@@ -1,12 +1,5 @@
-import {
-  judgeEye,
-  pairMismatch,
-  samplingPlan,
-  sizerGeometry,
-  sizingStudy,
-  widthCost,
-  type SizerGeometryOptions,
-} from '@leggero/core';
+import { judgeEye, pairMismatch, samplingPlan, sizingStudy, widthCost } from '@leggero/core';
+import { sizerGeometry, type SizerGeometryOptions } from '@leggero/core/template';
 
 import { lawText, lotText, pairText, planText } from '@/wording/batch';
 import { biasText, eyeVerdict, spreadText, trendTexts } from '@/wording/eye';

@@ -8,7 +8,7 @@ import {
   type SizerForm,
   type SizerGeometryOptions,
   type TemplateSheet,
-} from '@leggero/core';
+} from '@leggero/core/template';
 import { parse, type INode } from 'svgson';
 
 import { dxfFile } from '../src/features/make/dxfFile';

@@ -1,10 +1,28 @@
 import fc from 'fast-check';
 
 import {
-  aspectAt, chooseHole, doseForWidth, fitCalibration, floorToStep, judgeBatch, predictWidth, resolveTarget, roundDose, roundToStep, shareInterval,
-  estimateBatch, sizerGeometry, standingFraction, volumeAtL, widthAtVolumeMm, type CalibrationFit, type CheckResult, type HoleSighting, type Reading,
+  aspectAt,
+  chooseHole,
+  doseForWidth,
+  fitCalibration,
+  floorToStep,
+  judgeBatch,
+  predictWidth,
+  resolveTarget,
+  roundDose,
+  roundToStep,
+  shareInterval,
+  estimateBatch,
+  standingFraction,
+  volumeAtL,
+  widthAtVolumeMm,
+  type CalibrationFit,
+  type CheckResult,
+  type HoleSighting,
+  type Reading,
   type ShapeLaw,
-} from '../src'; // prettier-ignore
+} from '../src';
+import { sizerGeometry } from '../src/gauge/template';
 
 const INCH = 25.4;
 const nominal = fc.constantFrom(5, 6, 9, 11, 16, 36).map((inches) => inches * INCH);

@@ -1,8 +1,17 @@
 import fc from 'fast-check';
 
 import {
-  chooseHole, holeOn, holesProblem, learnSqueeze, nearestHole, passedWidth, printedScale, proposeSizes, widthCost, type Sizing, type WantedWidth,
-} from '../src'; // prettier-ignore
+  chooseHole,
+  holeOn,
+  holesProblem,
+  learnSqueeze,
+  nearestHole,
+  passedWidth,
+  printedScale,
+  widthCost,
+  type Sizing,
+} from '../src';
+import { proposeSizes, type WantedWidth } from '../src/gauge/template';
 
 const caliper = (day: number, acrossMm: number, downMm?: number) => ({
   day,

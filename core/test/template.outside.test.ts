@@ -1,9 +1,22 @@
 import polygonClipping, { type MultiPolygon } from 'polygon-clipping';
 
 import {
-  arcOf, box, extentOf, nest, packCircles, PAPERS, sizerGeometry, strokeText, textWidthMm, tilesOf, type Corner, type PathShape, type Piece,
-  type SizerForm, type SizerGeometryOptions,
-} from '../src'; // prettier-ignore
+  arcOf,
+  box,
+  extentOf,
+  nest,
+  packCircles,
+  PAPERS,
+  sizerGeometry,
+  strokeText,
+  textWidthMm,
+  tilesOf,
+  type Corner,
+  type PathShape,
+  type Piece,
+  type SizerForm,
+  type SizerGeometryOptions,
+} from '../src/gauge/template';
 
 const IN = 25.4;
 const sizes = (...inches: number[]) => inches.map((inch) => ({ label: String(inch), widthMm: inch * IN }));

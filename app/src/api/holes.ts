@@ -122,6 +122,8 @@ export function correctedCalibrations(
   holes: Holes,
 ): CalibrationRecord[] {
   return calibrations.map((calibration) => {
+    // Most are not through a hole; a shelf of thousands is gone through without a copy.
+    if (!calibration.readings.some(({ holeId, stopsHoleId }) => holeId ?? stopsHoleId)) return calibration;
     const readings = calibration.readings.map((reading) => correctedReading(reading, holes));
     const same = readings.every((reading, i) => reading === calibration.readings[i]);
     return same ? calibration : { ...calibration, readings };

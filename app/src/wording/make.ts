@@ -1,4 +1,5 @@
-import type { PaperName, Problem, SizerForm, SizerGeometryProblem } from '@leggero/core';
+import type { Problem } from '@leggero/core';
+import type { PaperName, SizerForm, SizerGeometryProblem } from '@leggero/core/template';
 
 export const FORM_WORDS: Record<SizerForm, { title: string; means: string }> = {
   plate: { title: 'Plate', means: 'Closed holes in a flat board: the truest, for a table.' },

@@ -1,4 +1,4 @@
-import { PAPERS, tilesOf, type PaperName, type SizerForm, type TemplateSheet } from '@leggero/core';
+import { PAPERS, tilesOf, type PaperName, type SizerForm, type TemplateSheet } from '@leggero/core/template';
 import { memo, useState, type RefObject } from 'react';
 import { View } from 'react-native';
 

@@ -1,6 +1,11 @@
+import type { Problem } from '@leggero/core';
 import {
-  SIZER_FORMS, type Problem, type SizerForm, type SizerGeometry, type SizerGeometryProblem, type TemplateSheet,
-} from '@leggero/core'; // prettier-ignore
+  SIZER_FORMS,
+  type SizerForm,
+  type SizerGeometry,
+  type SizerGeometryProblem,
+  type TemplateSheet,
+} from '@leggero/core/template';
 import { memo, useEffect, useRef } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 

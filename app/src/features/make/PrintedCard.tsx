@@ -1,4 +1,5 @@
-import type { PrintedScale, SizerForm, TemplateSize } from '@leggero/core';
+import type { PrintedScale } from '@leggero/core';
+import type { SizerForm, TemplateSize } from '@leggero/core/template';
 import { router } from 'expo-router';
 
 import { newId, nowUtc } from '@/api/id';

@@ -1,4 +1,4 @@
-import { proposeSizes, type SizerForm, type WantedWidth } from '@leggero/core';
+import { proposeSizes, type SizerForm, type WantedWidth } from '@leggero/core/template';
 import { useMemo } from 'react';
 
 import { useKnowledge } from '@/api/knowledge';

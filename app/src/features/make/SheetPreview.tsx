@@ -1,4 +1,4 @@
-import type { CircleShape, TemplateSheet } from '@leggero/core';
+import type { CircleShape, TemplateSheet } from '@leggero/core/template';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Path, Rect, Text as SvgText } from 'react-native-svg';

@@ -1,4 +1,4 @@
-import type { Layer, TemplateShape, TemplateSheet } from '@leggero/core';
+import type { Layer, TemplateShape, TemplateSheet } from '@leggero/core/template';
 import Drawing from 'dxf-writer';
 
 /** AutoCAD colour index by layer: 1 red, 5 blue. */

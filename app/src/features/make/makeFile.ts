@@ -1,4 +1,4 @@
-import type { PaperName, TemplateSheet } from '@leggero/core';
+import type { PaperName, TemplateSheet } from '@leggero/core/template';
 
 export const FORMATS = ['pdf', 'svg', 'dxf'] as const;
 export type Format = (typeof FORMATS)[number];

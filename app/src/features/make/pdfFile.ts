@@ -1,6 +1,17 @@
+import { BAR_MM } from '@leggero/core';
 import {
-  arcOf, BAR_MM, extentOf, PAPER_MARGIN_MM, PAPERS, scaleBar, tilesOf, type Arc, type PaperName, type TemplateShape, type TemplateSheet, type Tile,
-} from '@leggero/core'; // prettier-ignore
+  arcOf,
+  extentOf,
+  PAPER_MARGIN_MM,
+  PAPERS,
+  scaleBar,
+  tilesOf,
+  type Arc,
+  type PaperName,
+  type TemplateShape,
+  type TemplateSheet,
+  type Tile,
+} from '@leggero/core/template';
 import {
   appendBezierCurve, clip, closePath, concatTransformationMatrix, endPath, lineTo, moveTo, PDFDocument, popGraphicsState, pushGraphicsState, rectangle,
   rgb, setLineWidth, setStrokingRgbColor, StandardFonts, stroke, type PDFFont, type PDFOperator, type PDFPage,

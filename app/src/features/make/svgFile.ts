@@ -1,4 +1,10 @@
-import { arcOf, type Corner, type Layer, type TemplateShape, type TemplateSheet } from '@leggero/core';
+import {
+  arcOf,
+  type Corner,
+  type Layer,
+  type TemplateShape,
+  type TemplateSheet,
+} from '@leggero/core/template';
 import { XMLBuilder } from 'fast-xml-parser';
 
 /** Line colours by layer, as cutters commonly tell them apart: red is cut, blue is engraved. */

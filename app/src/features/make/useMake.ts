@@ -1,6 +1,12 @@
+import { formatLength, parseLength, type Result } from '@leggero/core';
 import {
-  formatLength, parseLength, sizerGeometry, SIZER_FORMS, type Result, type SizerForm, type SizerGeometry, type SizerGeometryProblem, type TemplateSize,
-} from '@leggero/core'; // prettier-ignore
+  sizerGeometry,
+  SIZER_FORMS,
+  type SizerForm,
+  type SizerGeometry,
+  type SizerGeometryProblem,
+  type TemplateSize,
+} from '@leggero/core/template';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 
