@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 
-import { ROUTES, type RouteName } from '@leggero/contract';
+import { READING_DEFAULTS, ROUTES, type RouteName } from '@leggero/contract';
 import { sql } from 'drizzle-orm';
 import supertest from 'supertest';
 
@@ -89,12 +89,7 @@ export const reading = (calibrationId: string, more: object = {}) => ({
   calibrationId,
   dose: 2.5,
   widthMm: 171.45,
-  way: 'tape',
-  stopsMm: null,
-  passesMm: null,
-  holeId: null,
-  stopsHoleId: null,
-  nozzle: null,
+  ...READING_DEFAULTS,
   heightMm: null,
   sdMm: null,
   shape: 'round',

@@ -111,7 +111,13 @@ export function holesById(sizers: readonly SizerRecord[]): Map<string, HoleRecor
 type Holes = ReadonlyMap<string, HoleRecord>;
 
 /** A width taken through a hole, as that hole is now known to have been; as taken where nobody measured it. */
-function through(holes: Holes, holeId: string | null, takenMm: number, takenAt: string): number {
+function through<Taken extends number | null>(
+  holes: Holes,
+  holeId: string | null,
+  takenMm: Taken,
+  takenAt: string,
+): Taken | number {
+  if (takenMm === null) return takenMm;
   const hole = holeId === null ? undefined : holes.get(holeId);
   return hole && hole.measurements.length > 0 ? holeAt(hole, takenAt).widthMm : takenMm;
 }
@@ -135,9 +141,9 @@ function correctedReading(reading: ReadingRecord, holes: Holes): ReadingRecord {
   if (!holeId && !stopsHoleId) return reading;
   return {
     ...reading,
-    widthMm: widthMm === null ? null : through(holes, holeId, widthMm, takenAt),
-    passesMm: passesMm === null ? null : through(holes, holeId, passesMm, takenAt),
-    stopsMm: stopsMm === null ? null : through(holes, stopsHoleId, stopsMm, takenAt),
+    widthMm: through(holes, holeId, widthMm, takenAt),
+    passesMm: through(holes, holeId, passesMm, takenAt),
+    stopsMm: through(holes, stopsHoleId, stopsMm, takenAt),
   };
 }
 
@@ -152,7 +158,7 @@ export function correctedResult(result: CheckResultRecord, holes: Holes): CheckR
   if (!stopsHoleId && !passesHoleId) return result;
   return {
     ...result,
-    stopsMm: stopsMm === null ? null : through(holes, stopsHoleId, stopsMm, takenAt),
-    passesMm: passesMm === null ? null : through(holes, passesHoleId, passesMm, takenAt),
+    stopsMm: through(holes, stopsHoleId, stopsMm, takenAt),
+    passesMm: through(holes, passesHoleId, passesMm, takenAt),
   };
 }

@@ -2,7 +2,7 @@ import type {
   EyeCheckRecord, ModelDetail, PersonRecord, PumpRecord, Session, ShelfModel, SizerRecord, Studio, StudyRecord, TierRecord,
 } from '@leggero/contract'; // prettier-ignore
 import { QueryClient, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
-import { useEffect, useMemo } from 'react';
+import { useCallback, useEffect, useMemo } from 'react';
 
 import { ApiError, call } from './client';
 import type { Command } from './command';
@@ -70,6 +70,20 @@ function useOverlaid<Data>(
   const data = useMemo(
     () => (query.data === undefined ? undefined : waiting.reduce(overlay, query.data)),
     [query.data, waiting, overlay],
+  );
+  return recordsOf(query, data);
+}
+
+/** The same for one record by its id; also one that the server has not got yet. */
+function useOverlaidOne<Data>(
+  query: UseQueryResult<Data>,
+  id: string,
+  overlay: (id: string, data: Data | undefined, command: Command) => Data | undefined,
+): Records<Data> {
+  const waiting = useOutbox((state) => state.waiting);
+  const data = useMemo(
+    () => waiting.reduce<Data | undefined>((one, command) => overlay(id, one, command), query.data),
+    [id, query.data, waiting, overlay],
   );
   return recordsOf(query, data);
 }
@@ -154,17 +168,19 @@ export function useSession(): Records<Session> {
 /** Opens or closes private pages; what they showed before is forgotten. */
 export function useSetSession() {
   const client = useQueryClient();
+  /** Whoever looks now must be shown nothing that another's session fetched. */
+  const forget = () => client.resetQueries({ predicate: ({ queryKey }) => queryKey.includes('eye') });
   return {
     /** Rejects with an `ApiError` when the PIN is wrong or the server is away. */
     open: async (personId: string, pin?: string) => {
       const session = await call('openSession', { body: { personId, ...(pin ? { pin } : {}) } });
       client.setQueryData([...KEYS.session], session);
-      await client.invalidateQueries();
+      await forget();
     },
     close: async () => {
       await call('closeSession');
       client.setQueryData<Session>([...KEYS.session], { personId: null });
-      client.removeQueries({ predicate: ({ queryKey }) => queryKey.includes('eye') });
+      await forget();
     },
     setPin: async (personId: string, pin: string | null) => {
       await call('setPin', { id: personId, body: { pin } });
@@ -180,12 +196,11 @@ export function useEyeChecks(personId: string, open: boolean): Records<EyeCheckR
     queryFn: ({ signal }) => call('listEyeChecks', { id: personId, signal }),
     enabled: open,
   });
-  const waiting = useOutbox((state) => state.waiting);
-  const data = useMemo(
-    () => query.data && waiting.reduce<EyeCheckRecord[]>((checks, command) => overlayEyeChecks(personId, checks, command), query.data), // prettier-ignore
-    [personId, query.data, waiting],
+  const overlay = useCallback(
+    (checks: EyeCheckRecord[], command: Command) => overlayEyeChecks(personId, checks, command),
+    [personId],
   );
-  return recordsOf(query, data);
+  return useOverlaid(query, overlay);
 }
 
 /** One session by eye; also one that only waits in the outbox so far. */
@@ -194,12 +209,7 @@ export function useEyeCheck(id: string): Records<EyeCheckRecord> {
     queryKey: KEYS.eyeCheck(id),
     queryFn: ({ signal }) => call('readEyeCheck', { id, signal }),
   });
-  const waiting = useOutbox((state) => state.waiting);
-  const data = useMemo(
-    () => waiting.reduce<EyeCheckRecord | undefined>((check, command) => overlayEyeCheck(id, check, command), query.data), // prettier-ignore
-    [id, query.data, waiting],
-  );
-  return recordsOf(query, data);
+  return useOverlaidOne(query, id, overlayEyeCheck);
 }
 
 /** One model; also one that only waits in the outbox so far. */
@@ -208,18 +218,11 @@ export function useModel(id: string): Records<ModelDetail> {
     queryKey: KEYS.model(id),
     queryFn: ({ signal }) => call('readModel', { id, signal }),
   });
-  const waiting = useOutbox((state) => state.waiting);
-  const data = useMemo(
-    () =>
-      waiting.reduce<ModelDetail | undefined>(
-        (model, command) => overlayModel(id, model, command),
-        query.data,
-      ),
-    [id, query.data, waiting],
-  );
+  const found = useOverlaidOne(query, id, overlayModel);
+  const { data } = found;
   const holes = useMeasuredHoles();
   const shown = useMemo(() => (data && holes ? corrected(data, holes) : data), [data, holes]);
-  return recordsOf(query, shown);
+  return { ...found, data: shown };
 }
 
 /** Lays a command the server has taken over the cached records, so that nothing flickers until they are read anew. */

@@ -1,5 +1,13 @@
 import { ok, problem, type Result } from '../result';
-import { normalFromIntervals, normalQuantile, shareInterval, type Share, type Sighting } from '../statistics';
+import {
+  meanOf,
+  normalFromIntervals,
+  normalQuantile,
+  sdOf,
+  shareInterval,
+  type Share,
+  type Sighting,
+} from '../statistics';
 
 /** What a balloon did at the hole: too large, right, too small. */
 export const HOLE_ANSWERS = ['stops', 'passes', 'falls'] as const;
@@ -154,9 +162,7 @@ function lawOf(results: readonly CheckResult[], aim: Aim): Law {
     if (widths.length < 2) return { meanMm: null, spreadMm: null, basis: 'holes' };
   }
   if (widths.length >= 2) {
-    const meanMm = widths.reduce((a, b) => a + b, 0) / widths.length;
-    const squares = widths.reduce((sum, width) => sum + (width - meanMm) ** 2, 0);
-    return { meanMm, spreadMm: Math.sqrt(squares / (widths.length - 1)), basis: 'widths' };
+    return { meanMm: meanOf(widths), spreadMm: sdOf(widths), basis: 'widths' };
   }
   return lawOfAnswers(results, aim);
 }
