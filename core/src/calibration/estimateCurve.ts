@@ -9,9 +9,9 @@ import type { RoundLimit, ShapeLaw } from './shapeLaw';
 export interface EstimatedCurve extends DoseCurve {
   /**
    * Where the doses come from: other sizes of the line filled with the same inflator, all balloons filled with it, or its
-   * volume on record.
+   * volume on record; for a pair, its outer balloon alone.
    */
-  dosesFrom: 'line' | 'inflator' | 'record';
+  dosesFrom: 'line' | 'inflator' | 'record' | 'outer';
   /** Calibrations behind the doses. */
   doseCalibrations: number;
   /** Other sizes of the line behind the shape; 0 for what is usual. */

@@ -19,6 +19,8 @@ export interface ShelfBalloon {
   line: string;
   kind: BalloonKind;
   nominalMm: number;
+  /** Two balloons, one in the other: it fills unlike any other of its line. */
+  stuffed: boolean;
   calibrations: readonly ShelfCalibration[];
 }
 
@@ -59,7 +61,8 @@ export function knowShelf({
   const { outcomes, fitted } = fitAll(balloons, inflators, sdsOf(ways));
   const known = new Map<string, InflatorKnowledge | null>();
   for (const [id, inflator] of inflators) {
-    const fits = fitted.filter(({ inflatorId }) => inflatorId === id).map(({ fit }) => fit);
+    const alone = fitted.filter(({ inflatorId, balloon }) => inflatorId === id && !balloon.stuffed);
+    const fits = alone.map(({ fit }) => fit);
     known.set(id, poolInflator({ inflator, fits }));
   }
   return { ways, outcomes, inflators: known, fitted };
@@ -87,9 +90,14 @@ function fitAll(
   return { outcomes, fitted };
 }
 
-/** The other sizes of a balloon's line: one line in one kind behaves alike. */
+/** The other sizes of a balloon's line: one line in one kind behaves alike, balloon by balloon. */
 export function sameLine(a: Pick<ShelfBalloon, 'id' | 'line' | 'kind'>, b: ShelfBalloon): boolean {
-  return a.id !== b.id && a.kind === b.kind && a.line.trim().toLowerCase() === b.line.trim().toLowerCase();
+  return (
+    a.id !== b.id &&
+    !b.stuffed &&
+    a.kind === b.kind &&
+    a.line.trim().toLowerCase() === b.line.trim().toLowerCase()
+  );
 }
 
 /**

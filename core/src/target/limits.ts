@@ -7,8 +7,10 @@ import { standingFraction } from './standing';
 export const LIMIT_STATES = ['acts', 'near', 'room'] as const;
 export type LimitState = (typeof LIMIT_STATES)[number];
 
-/** Limits that hold a target down. `limitMm` is the largest width they allow. */
-export type UpperLimit =
+/** Limits that hold a target down. `limitMm` is the largest width they allow; `of` is whose it is, in a pair. */
+export type UpperLimit = { of?: 'outer' | 'inner' } & UpperLimitKind;
+
+type UpperLimitKind =
   /** `from` tells whether it was seen on this balloon or on its line's other sizes. */
   | { code: 'round-limit'; limitMm: number; sdMm: number; from: 'own' | 'line' }
   | { code: 'standing'; days: number; fraction: number; limitMm: number }

@@ -104,6 +104,8 @@ interface TargetOptions {
   step: number;
   /** The way from the workroom to the show; as if both were one when absent. */
   showing?: Showing | null;
+  /** Limits to hold to in place of the balloon's own: those of both balloons of a pair. */
+  limits?: { upper: UpperLimit[]; lower: LowerLimit };
 }
 
 /**
@@ -126,6 +128,7 @@ export function resolveTarget(options: TargetOptions): Result<Target, TargetProb
     daysStanding,
     step,
     showing = null,
+    limits,
   } = options;
   if (!(nominalMm > 0 && Number.isFinite(nominalMm))) return problem('bad-nominal', { field: 'nominalMm' });
   if (!(tier.fraction > 0 && tier.fraction <= 1.2))
@@ -136,8 +139,8 @@ export function resolveTarget(options: TargetOptions): Result<Target, TargetProb
   const curve = fit ?? estimate;
   const frame: Frame = {
     wishMm: tier.fraction * nominalMm,
-    upper: upperLimits({ nominalMm, fit, curve, daysStanding }),
-    lower: lowerLimit({ nominalMm, finish }),
+    upper: limits?.upper ?? upperLimits({ nominalMm, fit, curve, daysStanding }),
+    lower: limits?.lower ?? lowerLimit({ nominalMm, finish }),
     step,
     nearlyMm: TRADE.nearlyShare.value * nominalMm,
   };
@@ -161,7 +164,17 @@ export function resolveTarget(options: TargetOptions): Result<Target, TargetProb
       { code: 'tier', fraction: tier.fraction, widthMm: frame.wishMm },
       ...reasonsOf(frame, made, showing).sort(byState),
     ],
-    cautions: cautionsOn({ nominalMm, tier, frame, made, fit, estimate, toleranceMm, dose }),
+    cautions: cautionsOn({
+      nominalMm,
+      tier,
+      frame,
+      made,
+      fit,
+      estimate,
+      toleranceMm,
+      dose,
+      paired: limits !== undefined,
+    }),
   });
 }
 
@@ -289,6 +302,8 @@ interface CautionOptions {
   estimate: EstimatedCurve | null;
   toleranceMm: number;
   dose: TargetDose | null;
+  /** Round limits are each balloon's own matter. */
+  paired: boolean;
 }
 
 function cautionsOn({
@@ -300,6 +315,7 @@ function cautionsOn({
   estimate,
   toleranceMm,
   dose,
+  paired,
 }: CautionOptions): TargetCaution[] {
   const cautions: TargetCaution[] = [];
   const { widthMm } = made;
@@ -315,7 +331,10 @@ function cautionsOn({
   if (widthMm < floorToStep({ mm: smallestMm, step: frame.step })) {
     cautions.push({ code: 'smaller-than-useful', smallestMm });
   }
-  if (fit) cautions.push(...fitCautions(fit, widthMm));
+  if (fit)
+    cautions.push(
+      ...fitCautions(fit, widthMm).filter(({ code }) => !paired || code !== 'round-limit-unknown'),
+    );
   else if (estimate) {
     const { dosesFrom: doses, doseCalibrations, shapeCalibrations } = estimate;
     cautions.push({ code: 'estimated-from', doses, doseCalibrations, shapeCalibrations });

@@ -1,0 +1,3 @@
+export * from './oklab';
+export * from './stretchedColour';
+export * from './stuffedColour';

@@ -1,0 +1,3 @@
+export * from './decor';
+export * from './printShift';
+export * from './splitInTwo';

@@ -1,0 +1,2 @@
+export * from './foilBody';
+export * from './foilHeadroom';

@@ -1,0 +1,5 @@
+export * from './code';
+export * from './joiner';
+export * from './length';
+export * from './pole';
+export * from './shapes';

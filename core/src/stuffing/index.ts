@@ -1,0 +1,4 @@
+export * from './bubbleStuffing';
+export * from './pressure';
+export * from './skinStuffing';
+export * from './sphereInClear';

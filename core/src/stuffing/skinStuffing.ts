@@ -1,0 +1,165 @@
+import { NOMINAL_SIZES_MM } from '../balloon';
+import type { CalibrationFit, EstimatedCurve } from '../calibration';
+import { INFLATOR_KINDS, type InflatorKind } from '../inflator';
+import { ok, problem, type Result } from '../result';
+import type { Aim, Showing, Target, TargetProblemCode } from '../target';
+import { TRADE } from '../trade';
+import { pairTarget, type PairLimits, type Skin } from './pairTarget';
+import { highestPressure, pressureCurve } from './pressure';
+import { stuffedCurve } from './stuffedCurve';
+
+/** Whether two balloons make a pair: they do, they do with something to mind, they do not. */
+export type PairVerdict = 'works' | 'works-with-care' | 'does-not-work';
+
+/** Why. */
+export type PairReason =
+  | { code: 'same-nominal' }
+  /** The nearest smaller plain balloon inside: as it should be for a linking one. */
+  | { code: 'next-smaller' }
+  /** The inner is so much smaller that the outer hangs loose around it: its smallest useful width lies above the pair's limit. */
+  | { code: 'outer-slack'; smallestMm: number; limitMm: number }
+  /** The outer is little stretched at what the inner allows, but still useful. */
+  | { code: 'outer-soft'; fraction: number }
+  /** A linking balloon's tail catches on the outer's crown. */
+  | { code: 'inner-has-tail' };
+
+/** What one kind of inflator can do against both skins. */
+export interface InflatorVerdict {
+  kind: InflatorKind;
+  mostKPa: number;
+  passes: boolean;
+  /** It fills the outer alone, though not the two. */
+  aloneOnly: boolean;
+}
+
+/** Everything about a balloon stuffed skin in skin. */
+export interface SkinStuffing {
+  verdict: PairVerdict;
+  reasons: PairReason[];
+  limits: PairLimits;
+  target: Target;
+  /** The hump on the way to the target, kPa above the air's, and the width it comes at. */
+  hump: { kPa: number; atMm: number; aloneKPa: number };
+  inflators: InflatorVerdict[];
+  /** How much of the inner's neck to leave standing out, mm. Both are tied by the inner's neck alone. */
+  neckProudMm: number;
+  /** Times a plain balloon's. */
+  effort: { time: number; loss: number; balloons: number };
+}
+
+export type PairProblemCode = TargetProblemCode | 'inner-larger';
+
+interface SkinStuffingOptions {
+  outer: Skin;
+  inner: Skin;
+  tier: Aim;
+  /** The pair's own calibration, where it has one. */
+  fit?: CalibrationFit | null;
+  daysStanding?: number;
+  /** mm */
+  step: number;
+  showing?: Showing | null;
+}
+
+/**
+ * Skin stuffing: an inner and an outer that fill as one. Doses come from the pair's own calibration or, with a wider interval, from the
+ * outer's (`stuffedCurve`); the target from the limits of both (`pairTarget`); the pressure from two rubber skins
+ * (`skinsPressureKPa`).
+ *
+ * Problems: `inner-larger`, with the largest nominal that would go in (`nearestMm`); those of `resolveTarget`.
+ */
+export function skinStuffing(options: SkinStuffingOptions): Result<SkinStuffing, PairProblemCode> {
+  const { outer, inner, tier, fit = null, daysStanding = 1, step, showing = null } = options;
+  if (inner.nominalMm > outer.nominalMm + SAME_MM) {
+    const fitting = NOMINAL_SIZES_MM.filter((nominalMm) => nominalMm <= outer.nominalMm + SAME_MM);
+    const nearestMm = fitting.at(-1) ?? outer.nominalMm;
+    return problem('inner-larger', { field: 'inner', detail: { outerMm: outer.nominalMm, nearestMm } });
+  }
+  const resolved = pairTarget({
+    outer,
+    inner,
+    tier,
+    fit,
+    estimate: estimateOf(outer),
+    daysStanding,
+    step,
+    showing,
+  });
+  if (!resolved.ok) return resolved;
+  const { pair: limits, ...target } = resolved.value;
+  const reasons = reasonsOn(outer, inner, limits, target.widthMm);
+  return ok({
+    verdict: verdictOf(reasons),
+    reasons,
+    limits,
+    target,
+    ...pressureOf(outer, inner, target.widthMm),
+    neckProudMm: TRADE.neckProudMm.value,
+    effort: { ...TRADE.stuffedEffort.value, balloons: 2 },
+  });
+}
+
+/** Nominal sizes closer than this are one, mm. */
+const SAME_MM = 1;
+/** Under this share of its nominal the outer of a working pair is named soft: the tier below is what it will feel like. */
+const SOFT_FRACTION = 0.7;
+
+function estimateOf({ fit, estimate }: Skin): EstimatedCurve | null {
+  const curve = fit ?? estimate;
+  return curve ? stuffedCurve({ outer: curve }) : null;
+}
+
+function reasonsOn(outer: Skin, inner: Skin, limits: PairLimits, widthMm: number): PairReason[] {
+  const reasons: PairReason[] = [];
+  const smallestMm = outer.nominalMm * TRADE.smallestFraction.value;
+  const limitMm = Math.min(limits.outerMm, limits.innerMm);
+  if (limitMm < smallestMm) reasons.push({ code: 'outer-slack', smallestMm, limitMm });
+  else if (Math.abs(outer.nominalMm - inner.nominalMm) <= SAME_MM) reasons.push({ code: 'same-nominal' });
+  else if (nextSmaller(outer.nominalMm) <= inner.nominalMm + SAME_MM) reasons.push({ code: 'next-smaller' });
+  else if (widthMm / outer.nominalMm < SOFT_FRACTION)
+    reasons.push({ code: 'outer-soft', fraction: widthMm / outer.nominalMm });
+  if (inner.kind === 'linking') reasons.push({ code: 'inner-has-tail' });
+  return reasons;
+}
+
+/** The next smaller size that is sold. */
+function nextSmaller(nominalMm: number): number {
+  return NOMINAL_SIZES_MM.filter((each) => each < nominalMm - SAME_MM).at(-1) ?? 0;
+}
+
+function verdictOf(reasons: readonly PairReason[]): PairVerdict {
+  const codes = reasons.map(({ code }) => code);
+  if (codes.includes('outer-slack')) return 'does-not-work';
+  return codes.includes('outer-soft') || codes.includes('inner-has-tail') ? 'works-with-care' : 'works';
+}
+
+function pressureOf(outer: Skin, inner: Skin, toMm: number): Pick<SkinStuffing, 'hump' | 'inflators'> {
+  const highest = (nominalsMm: number[]) =>
+    highestPressure(pressureCurve({ nominalsMm, toMm, points: HUMP_POINTS }));
+  const both = highest([outer.nominalMm, inner.nominalMm]);
+  const { sumKPa: aloneKPa } = highest([outer.nominalMm]);
+  const inflators = INFLATOR_KINDS.map((kind): InflatorVerdict => {
+    const mostKPa = TRADE.inflatorMostKPa.value[kind];
+    const passes = mostKPa >= both.sumKPa;
+    return { kind, mostKPa, passes, aloneOnly: !passes && mostKPa >= aloneKPa };
+  });
+  return { hump: { kPa: both.sumKPa, atMm: both.widthMm, aloneKPa }, inflators };
+}
+
+/** Enough to find a hump to a hundredth of its height. */
+const HUMP_POINTS = 48;
+
+/** Pieces that the balloons in stock are enough for; `null` where not all were counted. */
+export function piecesFrom({
+  outerStock,
+  innerStock,
+  sameModel,
+}: {
+  outerStock: number | null;
+  innerStock: number | null;
+  /** The very same model outside and inside: each piece takes two of it. */
+  sameModel: boolean;
+}): number | null {
+  if (outerStock === null || innerStock === null) return null;
+  return sameModel ? Math.floor(outerStock / 2) : Math.min(outerStock, innerStock);
+}
