@@ -1,4 +1,5 @@
 import { NOZZLES, OUTCOMES, SHAPES, WAYS, type Reading } from '@leggero/core';
+import type { LengthReading } from '@leggero/core/modelling';
 import { z } from 'zod';
 
 import { demoSchema, doseSchema, idSchema, instantSchema, lengthMmSchema } from './common';
@@ -68,6 +69,11 @@ export type CalibrationRecord = z.infer<typeof calibrationSchema>;
 
 export const calibrationCreateSchema = calibrationSchema.omit({ readings: true, demo: true });
 export type CalibrationCreate = z.infer<typeof calibrationCreateSchema>;
+
+/** A reading of a modelling balloon as the core takes it: its length stands where others have their height. */
+export function lengthReading({ dose, heightMm }: Pick<ReadingRecord, 'dose' | 'heightMm'>): LengthReading {
+  return { dose, lengthMm: heightMm ?? 0 };
+}
 
 /** A stored reading as the core takes it. */
 export function coreReading(record: ReadingRecord): Reading {

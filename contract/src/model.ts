@@ -1,4 +1,4 @@
-import { BALLOON_KINDS, FINISHES, MM_PER_INCH, type ShelfBalloon } from '@leggero/core';
+import { DECORS, FINISHES, MM_PER_INCH, MODEL_KINDS, type ShelfBalloon } from '@leggero/core';
 import { z } from 'zod';
 
 import { calibrationSchema, coreReading } from './calibration';
@@ -7,23 +7,65 @@ import { demoSchema, hexSchema, idSchema, nameSchema } from './common';
 import { holdTestSchema } from './hold';
 import { acceptedTargetSchema } from './target';
 
-/** A balloon model: maker's line, kind, nominal size, finish, and the colour it is shown in. */
-export const modelSchema = z.object({
+const modelFields = z.object({
   id: idSchema,
-  /** Maker and line, as on the bag. */
+  /** Maker and line, as on the bag; what a pair is called. */
   line: nameSchema,
-  kind: z.enum(BALLOON_KINDS),
+  kind: z.enum(MODEL_KINDS),
+  /** Across when full: of a modelling balloon the width in its code, of a foil its flat width. */
   nominalMm: z.number().min(25).max(2500),
+  /** Along when full, of a modelling balloon; the flat height of a foil figure or letter. */
+  lengthMm: z.number().min(50).max(5000).nullable(),
   finish: z.enum(FINISHES),
+  decor: z.enum(DECORS),
   colourName: z.string().trim().min(1).max(40),
   colourHex: hexSchema,
+  /** How many there are; null when nobody counted. */
+  stock: z.int().min(0).max(1_000_000).nullable(),
+  /** The two balloons of a pair, one in the other; null for a single one. */
+  outerId: idSchema.nullable(),
+  innerId: idSchema.nullable(),
+  /** What a pair really looked like, once someone saved it. */
+  seenHex: hexSchema.nullable(),
+});
+
+/** What a model has that is neither special nor paired: those written before there were any. */
+export const MODEL_DEFAULTS = {
+  lengthMm: null,
+  decor: 'none',
+  stock: null,
+  outerId: null,
+  innerId: null,
+  seenHex: null,
+} as const;
+
+const { lengthMm, decor, stock, outerId, innerId, seenHex } = modelFields.shape;
+
+/** What a shelf holds: maker's line, kind, nominal size, finish, and the colour it is shown in; or a pair of two such balloons. */
+export const modelSchema = modelFields.extend({
+  lengthMm: lengthMm.default(MODEL_DEFAULTS.lengthMm),
+  decor: decor.default(MODEL_DEFAULTS.decor),
+  stock: stock.default(MODEL_DEFAULTS.stock),
+  outerId: outerId.default(MODEL_DEFAULTS.outerId),
+  innerId: innerId.default(MODEL_DEFAULTS.innerId),
+  seenHex: seenHex.default(MODEL_DEFAULTS.seenHex),
   demo: demoSchema,
 });
 export type ModelRecord = z.infer<typeof modelSchema>;
 
-export const modelCreateSchema = modelSchema.omit({ demo: true });
-export type ModelCreate = z.infer<typeof modelCreateSchema>;
-export const modelPatchSchema = modelCreateSchema.omit({ id: true }).partial();
+export const modelCreateSchema = modelSchema
+  .omit({ demo: true })
+  .refine((model) => (model.outerId === null) === (model.innerId === null), {
+    path: ['innerId'],
+    message: 'A pair has an outer and an inner balloon',
+  })
+  .refine(({ kind, lengthMm: long }) => kind !== 'modelling' || long !== null, {
+    path: ['lengthMm'],
+    message: 'A modelling balloon has a length',
+  });
+export type ModelCreate = z.output<typeof modelCreateSchema>;
+/** Which two balloons a pair is made of does not change. */
+export const modelPatchSchema = modelFields.omit({ id: true, outerId: true, innerId: true }).partial();
 
 /** A model in the shelf's list: with the readings its small picture and its first figure need, and how much it is used. */
 export const shelfModelSchema = modelSchema.extend({
@@ -42,12 +84,20 @@ export const modelDetailSchema = shelfModelSchema.extend({
 export type ModelDetail = z.infer<typeof modelDetailSchema>;
 
 /** A stored model as the core takes a balloon on the shelf. */
-export function coreBalloon({ id, line, kind, nominalMm, calibrations }: ShelfModel): ShelfBalloon {
+export function coreBalloon({
+  id,
+  line,
+  kind,
+  nominalMm,
+  outerId: of,
+  calibrations,
+}: ShelfModel): ShelfBalloon {
   return {
     id,
     line,
     kind,
     nominalMm,
+    stuffed: of !== null,
     calibrations: calibrations.map(({ id: calibrationId, pumpId, readings }) => ({
       id: calibrationId,
       inflatorId: pumpId,

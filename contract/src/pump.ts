@@ -10,13 +10,18 @@ export const pumpSchema = z.object({
   kind: z.enum(INFLATOR_KINDS),
   /** Litres a stroke or a second moves, where the maker says or it was measured. */
   doseVolumeL: z.number().positive().max(20).nullable(),
+  /** The most it presses, kPa above the air's, where the maker says. */
+  mostKPa: z.number().positive().max(1000).nullable().default(null),
   demo: demoSchema,
 });
 export type PumpRecord = z.infer<typeof pumpSchema>;
 
 export const pumpCreateSchema = pumpSchema.omit({ demo: true });
-export type PumpCreate = z.infer<typeof pumpCreateSchema>;
-export const pumpPatchSchema = pumpCreateSchema.omit({ id: true }).partial();
+export type PumpCreate = z.output<typeof pumpCreateSchema>;
+export const pumpPatchSchema = pumpCreateSchema
+  .omit({ id: true })
+  .extend({ mostKPa: pumpSchema.shape.mostKPa.unwrap() })
+  .partial();
 
 /** A stored pump as the core takes it. */
 export function coreInflator({ kind, doseVolumeL }: Pick<PumpRecord, 'kind' | 'doseVolumeL'>): Inflator {

@@ -1,15 +1,17 @@
 import {
   coreHoldTest,
   coreReading,
+  lengthReading,
   modelDetailSchema,
   type ModelDetail,
   type ShelfModel,
 } from '@leggero/contract';
 import { fitCalibration, fitHold, resolveTarget, STANDARD_TIERS } from '@leggero/core';
+import { fitLength } from '@leggero/core/modelling';
 import supertest from 'supertest';
 
 import { fillDemo } from '../src/demo/fill';
-import { DEMO_MODELS, DEMO_PUMPS } from '../src/demo/scenario';
+import { DEMO_MODELS, DEMO_PAIRS, DEMO_PUMPS, DEMO_SPECIALS } from '../src/demo/scenario';
 import { createApp } from '../src/http/app';
 
 import { startService, type Service } from './service';
@@ -35,7 +37,7 @@ describe('the demo', () => {
   it('is filled once, and marked as demo data', async () => {
     expect(await fillDemo(service)).toBe(studioId);
     const models = await details();
-    expect(models).toHaveLength(DEMO_MODELS.length);
+    expect(models).toHaveLength(DEMO_MODELS.length + DEMO_SPECIALS.length + DEMO_PAIRS.length);
     expect(models.every(({ demo, calibrations }) => demo && calibrations.every((c) => c.demo))).toBe(true);
   });
 
@@ -44,9 +46,9 @@ describe('the demo', () => {
     for (const model of await details()) {
       const source = DEMO_MODELS.find(
         (m) => m.line === model.line && Math.abs(m.nominalMm - model.nominalMm) < 0.1,
-      )!;
+      );
       const readings = model.calibrations[0]?.readings.map(coreReading) ?? [];
-      const used = source.calibrations[0];
+      const used = source?.calibrations[0];
       if (!used || readings.length < 4) continue;
       const pump = DEMO_PUMPS[used.pump];
       const fit = fitCalibration({ nominalMm: model.nominalMm, readings, pump });
@@ -87,5 +89,21 @@ describe('the demo', () => {
     expect(checks[0]!.results.map(({ answer }) => answer).filter((answer) => answer !== 'passes')).toEqual([
       'falls',
     ]);
+  });
+
+  it('has pairs whose colours are known or to be estimated, and a modelling balloon with its length read', async () => {
+    const models = await details();
+    const pairs = models.filter(({ outerId }) => outerId !== null);
+    expect(pairs).toHaveLength(DEMO_PAIRS.length);
+    for (const { outerId, innerId, nominalMm } of pairs) {
+      const [outer, inner] = [outerId, innerId].map((id) => models.find((model) => model.id === id)!);
+      expect(outer!.nominalMm).toBe(nominalMm);
+      expect(inner!.nominalMm).toBeLessThanOrEqual(nominalMm);
+    }
+    expect(new Set(pairs.map(({ seenHex }) => seenHex === null))).toEqual(new Set([true, false]));
+    const long = models.find(({ kind }) => kind === 'modelling')!;
+    const size = { code: '260', widthMm: long.nominalMm, lengthMm: long.lengthMm! };
+    const law = fitLength({ size, readings: long.calibrations[0]!.readings.map(lengthReading) });
+    expect(law.ok && law.value.perDoseMm).toBeCloseTo(86, -1);
   });
 });

@@ -4,6 +4,23 @@ import { MM_PER_INCH } from '../units';
 export const BALLOON_KINDS = ['round', 'linking'] as const;
 export type BalloonKind = (typeof BALLOON_KINDS)[number];
 
+/** Kinds of foil: a shape that does not stretch, and a sphere that does. */
+export const FOIL_KINDS = ['foil', 'stretch-foil'] as const;
+export type FoilKind = (typeof FOIL_KINDS)[number];
+
+/** Everything a shelf holds: balloons filled to a width, long thin ones filled to a length, and foil filled to its seams. */
+export const MODEL_KINDS = [...BALLOON_KINDS, 'modelling', ...FOIL_KINDS] as const;
+export type ModelKind = (typeof MODEL_KINDS)[number];
+
+/** True for a balloon that is filled to a width. */
+export function isWidthKind(kind: ModelKind): kind is BalloonKind {
+  return (BALLOON_KINDS as readonly ModelKind[]).includes(kind);
+}
+
+/** What is printed on a balloon, or in it, beside its finish. */
+export const DECORS = ['none', 'print', 'confetti'] as const;
+export type Decor = (typeof DECORS)[number];
+
 /** How a balloon's skin looks. */
 export const FINISHES = ['matte', 'pearl', 'mirror', 'clear'] as const;
 export type Finish = (typeof FINISHES)[number];

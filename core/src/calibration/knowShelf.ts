@@ -1,4 +1,4 @@
-import type { BalloonKind } from '../balloon';
+import type { ModelKind } from '../balloon';
 import type { Inflator } from '../inflator';
 import { estimateCurve, type EstimatedCurve } from './estimateCurve';
 import { fitCalibration, type CalibrationFit, type FitProblemCode } from './fitCalibration';
@@ -17,7 +17,7 @@ export interface ShelfCalibration {
 export interface ShelfBalloon {
   id: string;
   line: string;
-  kind: BalloonKind;
+  kind: ModelKind;
   nominalMm: number;
   /** Two balloons, one in the other: it fills unlike any other of its line. */
   stuffed: boolean;

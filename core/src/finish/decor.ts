@@ -1,6 +1,4 @@
-/** What is on a balloon, or in it, beside its finish. */
-export const DECORS = ['none', 'print', 'confetti'] as const;
-export type Decor = (typeof DECORS)[number];
+import type { Decor } from '../balloon';
 
 /** What a recipe must say of such a balloon. */
 export type DecorNote =

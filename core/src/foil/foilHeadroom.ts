@@ -1,3 +1,4 @@
+import type { FoilKind } from '../balloon';
 import { growthBetween, type Place } from '../environment';
 import { ok, type Result } from '../result';
 import { TRADE } from '../trade';
@@ -40,10 +41,6 @@ export function foilHeadroom({
   const then = volumes > 1 + FELT ? 'strains' : volumes < 1 - FELT ? 'goes-slack' : 'same';
   return ok({ fillTo, roomShare: stop - fillTo, venueShare: volumes, then });
 }
-
-/** Foil kinds by when they are full. */
-export const FOIL_KINDS = ['foil', 'stretch-foil'] as const;
-export type FoilKind = (typeof FOIL_KINDS)[number];
 
 /** When to stop, and with which shut-off: common practice. */
 export const FOIL_STOPS = {

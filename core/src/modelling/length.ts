@@ -1,5 +1,6 @@
 import { leastSquares } from '../statistics';
-import { ok, problem, type Result } from '../result';
+import { MOST_DOSE } from '../inflator';
+import { ok, problem, type Problem, type Result } from '../result';
 import { TRADE } from '../trade';
 import type { ModellingSize } from './code';
 
@@ -45,11 +46,9 @@ export function fitLength({
   readings: readonly LengthReading[];
 }): Result<LengthLaw, LengthProblemCode> {
   if (readings.length === 0) return problem('no-readings', { field: 'readings' });
-  for (const [i, { dose, lengthMm }] of readings.entries()) {
-    if (!(dose > 0 && Number.isFinite(dose))) return problem('bad-reading', { field: `readings.${i}.dose` });
-    const mostMm = LONGEST_SHARE * size.lengthMm;
-    if (!(lengthMm > 0 && lengthMm <= mostMm))
-      return problem('bad-reading', { field: `readings.${i}.lengthMm`, detail: { mostMm } });
+  for (const [i, reading] of readings.entries()) {
+    const bad = lengthReadingProblem({ size, reading, path: `readings.${i}.` });
+    if (bad) return { ok: false, problem: bad };
   }
   if (new Set(readings.map(({ dose }) => dose)).size < 2) {
     const perDoseMm = mean(readings.map(({ dose, lengthMm }) => lengthMm / dose));
@@ -64,6 +63,22 @@ export function fitLength({
   const { chiSquare, degreesOfFreedom } = line;
   const sdMm = degreesOfFreedom > 0 ? Math.sqrt(chiSquare / degreesOfFreedom) : null;
   return ok({ perDoseMm, atNoneMm, sdMm, readings: readings.length });
+}
+
+/** The first thing about a reading that cannot be, with its field under `path`; `null` when it can be used. */
+export function lengthReadingProblem({
+  size,
+  reading: { dose, lengthMm },
+  path = '',
+}: {
+  size: Pick<ModellingSize, 'lengthMm'>;
+  reading: LengthReading;
+  path?: string;
+}): Problem<'bad-reading'> | null {
+  if (!(dose > 0 && dose <= MOST_DOSE)) return problem('bad-reading', { field: `${path}dose` }).problem;
+  const mostMm = LONGEST_SHARE * size.lengthMm;
+  if (lengthMm > 0 && lengthMm <= mostMm) return null;
+  return problem('bad-reading', { field: `${path}lengthMm`, detail: { mostMm } }).problem;
 }
 
 /** A tube stretches a little past the length of its code before it bursts (from memory). */

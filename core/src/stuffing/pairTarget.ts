@@ -1,4 +1,4 @@
-import type { BalloonKind, Finish } from '../balloon';
+import type { ModelKind, Finish } from '../balloon';
 import type { CalibrationFit, EstimatedCurve } from '../calibration';
 import type { Result } from '../result';
 import {
@@ -15,7 +15,7 @@ import {
 /** One of the two balloons of a pair, with what is known of it alone. */
 export interface Skin {
   nominalMm: number;
-  kind: BalloonKind;
+  kind: ModelKind;
   finish: Finish;
   fit: CalibrationFit | null;
   /** Stands in where it was never calibrated. */

@@ -56,7 +56,8 @@ async function modelOf(scope: Scope, model: CalibrationFile['model']): Promise<s
   const same =
     own.find(({ id }) => id === model.id) ?? own.find((row) => modelLabel(row) === modelLabel(model));
   if (same) return same.id;
-  return (await insertOnce(scope, models, model)).row.id;
+  // A pair's two balloons are another studio's: it comes as a balloon of its own name.
+  return (await insertOnce(scope, models, { ...model, outerId: null, innerId: null })).row.id;
 }
 
 async function pumpOf(scope: Scope, pump: CalibrationFile['pump']): Promise<string> {

@@ -1,11 +1,13 @@
 import {
   coreReading,
   type CalibrationCreate,
+  lengthReading,
   type CalibrationRecord,
   type ReadingCreate,
   type ReadingRecord,
 } from '@leggero/contract';
 import { readingProblem } from '@leggero/core';
+import { lengthReadingProblem } from '@leggero/core/modelling';
 import { and, asc, eq } from 'drizzle-orm';
 
 import { insertOnce, type Scope } from '../db/records';
@@ -53,7 +55,7 @@ export async function createReading(
   create: ReadingCreate,
 ): Promise<{ row: ReadingRecord; created: boolean }> {
   const [model] = await scope.database
-    .select({ nominalMm: models.nominalMm })
+    .select({ kind: models.kind, nominalMm: models.nominalMm, lengthMm: models.lengthMm })
     .from(calibrations)
     .innerJoin(models, eq(models.id, calibrations.modelId))
     .where(and(eq(calibrations.id, create.calibrationId), eq(calibrations.studioId, scope.studioId)));
@@ -62,9 +64,14 @@ export async function createReading(
       { path: 'calibrationId', message: 'Nothing is known by this id' },
     ]);
   }
-  const bad = readingProblem({ reading: coreReading(create), nominalMm: model.nominalMm });
+  const { kind, nominalMm, lengthMm } = model;
+  const bad =
+    kind === 'modelling' && lengthMm !== null
+      ? lengthReadingProblem({ size: { lengthMm }, reading: lengthReading(create) })
+      : readingProblem({ reading: coreReading(create), nominalMm });
   if (bad) {
-    const path = bad.field ?? '';
+    // The length of a modelling balloon stands where others have their height.
+    const path = bad.field === 'lengthMm' ? 'heightMm' : (bad.field ?? '');
     const field = { path, message: `Not possible for this balloon (${bad.code})` };
     throw new HttpProblem(400, 'Some of what was sent cannot be used.', [field]);
   }

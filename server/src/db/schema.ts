@@ -1,10 +1,11 @@
 import { EYE_MODES } from '@leggero/contract';
 import {
+  DECORS,
   FINISHES,
   HOLE_ANSWERS,
   HOLE_WAYS,
   INFLATOR_KINDS,
-  BALLOON_KINDS,
+  MODEL_KINDS,
   NOZZLES,
   ORIGINS,
   OUTCOMES,
@@ -83,6 +84,7 @@ export const pumps = mysqlTable(
     kind: mysqlEnum('kind', INFLATOR_KINDS).notNull(),
     // Litres a stroke or a second.
     doseVolumeL: decimal('stroke_volume_l', { precision: 8, scale: 4, mode: 'number' }),
+    mostKPa: decimal('most_kpa', { precision: 7, scale: 3, mode: 'number' }),
     demo: demo(),
   },
   (t) => [unique('pumps_scope').on(t.id, t.studioId), index('pumps_list').on(t.studioId, t.name)],
@@ -175,17 +177,28 @@ export const models = mysqlTable(
     id: id(),
     studioId: studioId(),
     line: varchar('line', { length: 80 }).notNull(),
-    kind: mysqlEnum('kind', BALLOON_KINDS).notNull(),
+    kind: mysqlEnum('kind', MODEL_KINDS).notNull(),
     nominalMm: lengthMm('nominal_mm').notNull(),
+    lengthMm: lengthMm('length_mm'),
     finish: mysqlEnum('finish', FINISHES).notNull(),
+    decor: mysqlEnum('decor', DECORS).notNull().default('none'),
     colourName: varchar('colour_name', { length: 40 }).notNull(),
     colourHex: char('colour_hex', { length: 7 }).notNull(),
+    stock: int('stock'),
+    // A pair is a model of two others, and goes with either.
+    outerId: char('outer_id', { length: 36 }),
+    innerId: char('inner_id', { length: 36 }),
+    seenHex: char('seen_hex', { length: 7 }),
     demo: demo(),
   },
   (t) => [
     unique('models_scope').on(t.id, t.studioId),
     index('models_list').on(t.studioId, t.line, t.nominalMm),
-    check('models_nominal', sql`nominal_mm > 0`),
+    owned('models_outer', [t.outerId, t.studioId], [t.id, t.studioId], 'cascade'),
+    owned('models_inner', [t.innerId, t.studioId], [t.id, t.studioId], 'cascade'),
+    check('models_nominal', sql`nominal_mm > 0 and coalesce(length_mm > 0, true)`),
+    check('models_pair', sql`(outer_id is null) = (inner_id is null)`),
+    check('models_stock', sql`coalesce(stock >= 0, true)`),
   ],
 );
 

@@ -29,6 +29,7 @@ import {
 import { ensureOwner } from '../studio/store';
 import { measure } from './balloon';
 import { fillPeople, fillSizers } from './gauges';
+import { fillPairs } from './pairs';
 import { DEMO_MODELS, DEMO_PUMPS, DEMO_STUDIO, type DemoCalibration, type DemoModel } from './scenario';
 
 const SEED = 20261204;
@@ -62,11 +63,12 @@ export async function fillDemo({ database }: { database: Database }): Promise<st
       modelIds.push(await fillModel(tx, { studioId, pumpIds, model, index, random }));
     }
     await fillPeople({ tx, studioId, firstDay: FIRST_DAY, random }, modelIds[0]!);
+    await fillPairs({ tx, studioId, pumpIds, evening: new Date(FIRST_DAY + 9 * DAY_MS) });
   });
   return studioId;
 }
 
-type PumpIds = Record<keyof typeof DEMO_PUMPS, string>;
+export type PumpIds = Record<keyof typeof DEMO_PUMPS, string>;
 
 async function fillPumps(tx: Transaction, studioId: string): Promise<PumpIds> {
   const ids = { hand: randomUUID(), floor: randomUUID(), timed: randomUUID(), twin: randomUUID() };
@@ -122,8 +124,8 @@ async function fillModel(tx: Transaction, options: FillModel): Promise<string> {
 const BRACKET_MM = 12.7;
 
 /** Readings as a decorator would take them from the physical balloon. */
-function takeReadings(
-  { nominalMm, roundTo }: DemoModel,
+export function takeReadings(
+  { nominalMm, roundTo }: Pick<DemoModel, 'nominalMm' | 'roundTo'>,
   { pump, doses, endsHard, slip, bracketed = [], preStretched = false, roundedOff = false }: DemoCalibration,
   random: () => number,
 ): Reading[] {

@@ -1,17 +1,15 @@
 import type { Router } from 'express';
 
-import { changeOwned, insertOnce, removeOwned, type Scope } from '../db/records';
+import { changeOwned, removeOwned, type Scope } from '../db/records';
 import { models } from '../db/schema';
-import { withoutStudio, withoutStudioOnce } from '../db/shape';
+import { withoutStudio } from '../db/shape';
 import { mount } from '../http/route';
-import { listModels, readModel } from './store';
+import { createModel, listModels, readModel } from './store';
 
 export function modelRoutes(router: Router, scope: Scope): void {
   mount(router, scope, 'listModels', (call) => listModels(call));
   mount(router, scope, 'readModel', (call) => readModel(call, call.id));
-  mount(router, scope, 'createModel', async (call) =>
-    withoutStudioOnce(await insertOnce(call, models, call.body)),
-  );
+  mount(router, scope, 'createModel', (call) => createModel(call, call.body));
   mount(router, scope, 'changeModel', async (call) =>
     withoutStudio(await changeOwned(call, models, call.id, call.body)),
   );

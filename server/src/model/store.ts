@@ -2,16 +2,20 @@ import type {
   AcceptedTarget,
   CalibrationRecord,
   CheckRecord,
+  ModelCreate,
   ModelDetail,
+  ModelRecord,
   ShelfModel,
 } from '@leggero/contract';
+import { isWidthKind } from '@leggero/core';
 import { and, asc, count, desc, eq, getTableColumns, lte, sql } from 'drizzle-orm';
 
 import { calibrationOf, IN_ORDER_TAKEN, readingOf } from '../calibration/store';
 import { checkOf, checkResultOf } from '../check/store';
-import { readOwned, type Scope } from '../db/records';
+import { insertOnce, readOwned, type Scope } from '../db/records';
 import { acceptedTargets, calibrations, checkResults, checks, models, readings } from '../db/schema';
-import { groupBy, withoutStudio } from '../db/shape';
+import { groupBy, withoutStudio, withoutStudioOnce } from '../db/shape';
+import { HttpProblem } from '../http/problem';
 import { holdTestsOf } from '../hold/store';
 import { targetOf } from '../target/store';
 
@@ -49,6 +53,30 @@ export async function readModel(scope: Scope, id: string): Promise<ModelDetail> 
   ]);
   const uses = targets.length + checked.length;
   return { ...withoutStudio(row), calibrations: calibrated, holdTests, uses, targets, checks: checked };
+}
+
+/** Puts a model on the shelf; a pair only of two balloons that are there, filled to a width, single, and of which the inner goes in. */
+export async function createModel(
+  scope: Scope,
+  create: ModelCreate,
+): Promise<{ row: ModelRecord; created: boolean }> {
+  if (create.outerId !== null && create.innerId !== null)
+    await refuseImpossiblePair(scope, create.outerId, create.innerId);
+  return withoutStudioOnce(await insertOnce(scope, models, create));
+}
+
+async function refuseImpossiblePair(scope: Scope, outerId: string, innerId: string): Promise<void> {
+  const refuse = (path: string, message: string) =>
+    new HttpProblem(400, 'Some of what was sent cannot be used.', [{ path, message }]);
+  const [outer, inner] = await Promise.all([
+    readOwned(scope, models, outerId),
+    readOwned(scope, models, innerId),
+  ]);
+  for (const [path, part] of Object.entries({ outerId: outer, innerId: inner })) {
+    if (part.outerId !== null || !isWidthKind(part.kind))
+      throw refuse(path, 'Not a single balloon that is filled to a width');
+  }
+  if (inner.nominalMm > outer.nominalMm) throw refuse('innerId', 'The inner is larger than its outer');
 }
 
 /** Calibrations of a model, newest first, with their readings in the order taken. */

@@ -1,4 +1,5 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { BALLOON_KINDS } from '@leggero/core';
+import { and, asc, eq, inArray } from 'drizzle-orm';
 import Papa from 'papaparse';
 
 import type { Scope } from '../db/records';
@@ -21,6 +22,8 @@ export async function writeReadings({ database, studioId }: Scope, modelId?: str
     .where(
       and(
         eq(readings.studioId, studioId),
+        // A file of widths: those of modelling balloons are lengths.
+        inArray(models.kind, [...BALLOON_KINDS]),
         modelId === undefined ? undefined : eq(calibrations.modelId, modelId),
       ),
     )
