@@ -230,7 +230,7 @@ describe('inflators', () => {
 
   it('translate a recipe: widths and the other’s doses; what cannot be read is said beside the field', async () => {
     const records = someRecords();
-    records.pumps.push({ id: '00000000-0000-4000-8000-000000000055', name: 'Skiff', kind: 'hand', doseVolumeL: 0.55, demo: false });
+    records.pumps.push({ id: '00000000-0000-4000-8000-000000000055', name: 'Skiff', kind: 'hand', doseVolumeL: 0.55, mostKPa: null, demo: false });
     goTo('/gauges/translate', { model: MODEL_ID, from: PUMP_ID, to: '00000000-0000-4000-8000-000000000055' });
     show(<TranslatePage />, records);
     const items = () => within(screen.getByRole('list', { name: 'The recipe translated' })).getAllByRole('listitem');

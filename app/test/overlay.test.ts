@@ -1,3 +1,4 @@
+import { MODEL_DEFAULTS } from '@leggero/contract';
 import type { EyeCheckRecord, ModelDetail, ShelfModel, SizerRecord } from '@leggero/contract';
 
 import type { Command, NewCommand } from '@/api/command';
@@ -8,7 +9,7 @@ import {
 const keyed = (command: NewCommand) => ({ ...command, key: 'k' }) as Command;
 const shelfModel = {
   id: 'm', line: 'Tarn Satin', kind: 'round', nominalMm: 279.4, finish: 'pearl', colourName: 'tide blue', colourHex: '#3d6fa6', demo: false,
-  calibrations: [], holdTests: [], uses: 0,
+  ...MODEL_DEFAULTS, calibrations: [], holdTests: [], uses: 0,
 } satisfies ShelfModel; // prettier-ignore
 const detail: ModelDetail = { ...shelfModel, targets: [], checks: [] };
 const calibration = keyed({

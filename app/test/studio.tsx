@@ -1,4 +1,4 @@
-import { CHECK_DEFAULTS, RESULT_DEFAULTS } from '@leggero/contract';
+import { CHECK_DEFAULTS, MODEL_DEFAULTS, RESULT_DEFAULTS } from '@leggero/contract';
 import type {
   EyeCheckRecord,
   ModelDetail,
@@ -63,7 +63,7 @@ export const CREW_ID = '00000000-0000-4000-8000-000000000008';
 
 const fresh: ModelDetail = {
   id: FRESH_ID, line: 'Tarn Satin', kind: 'round', nominalMm: inch(11), finish: 'pearl', colourName: 'tide blue', colourHex: '#3d6fa6',
-  demo: false, calibrations: [], holdTests: [], uses: 0, targets: [], checks: [],
+  ...MODEL_DEFAULTS, demo: false, calibrations: [], holdTests: [], uses: 0, targets: [], checks: [],
 }; // prettier-ignore
 
 /** A studio with one balloon calibrated, one fresh, a pump, a sizer and a batch at its third balloon. */
@@ -71,7 +71,7 @@ export function someRecords(): Records {
   return {
     studio: { id: '00000000-0000-4000-8000-000000000009', name: 'Saltmarsh', unit: 'in', stepMm: inch(1 / 8), daysStanding: 1, workroomTempC: 21, workroomAltitudeM: 0 },
     tiers: STANDARD_TIERS.map((tier, position) => ({ ...tier, id: `00000000-0000-4000-8000-00000000020${position}`, position })),
-    pumps: [{ id: PUMP_ID, name: 'Barge', kind: 'hand', doseVolumeL: 1.1, demo: false }],
+    pumps: [{ id: PUMP_ID, name: 'Barge', kind: 'hand', doseVolumeL: 1.1, mostKPa: null, demo: false }],
     sizers: [
       {
         id: SIZER_ID, name: 'Plate', keeper: '', sizings: [], demo: false,

@@ -7,7 +7,8 @@ import { demoSchema, hexSchema, idSchema, nameSchema } from './common';
 import { holdTestSchema } from './hold';
 import { acceptedTargetSchema } from './target';
 
-const modelFields = z.object({
+/** A model in full, as a form holds it: nothing is filled in. */
+export const modelFieldsSchema = z.object({
   id: idSchema,
   /** Maker and line, as on the bag; what a pair is called. */
   line: nameSchema,
@@ -39,10 +40,10 @@ export const MODEL_DEFAULTS = {
   seenHex: null,
 } as const;
 
-const { lengthMm, decor, stock, outerId, innerId, seenHex } = modelFields.shape;
+const { lengthMm, decor, stock, outerId, innerId, seenHex } = modelFieldsSchema.shape;
 
 /** What a shelf holds: maker's line, kind, nominal size, finish, and the colour it is shown in; or a pair of two such balloons. */
-export const modelSchema = modelFields.extend({
+export const modelSchema = modelFieldsSchema.extend({
   lengthMm: lengthMm.default(MODEL_DEFAULTS.lengthMm),
   decor: decor.default(MODEL_DEFAULTS.decor),
   stock: stock.default(MODEL_DEFAULTS.stock),
@@ -65,7 +66,7 @@ export const modelCreateSchema = modelSchema
   });
 export type ModelCreate = z.output<typeof modelCreateSchema>;
 /** Which two balloons a pair is made of does not change. */
-export const modelPatchSchema = modelFields.omit({ id: true, outerId: true, innerId: true }).partial();
+export const modelPatchSchema = modelFieldsSchema.omit({ id: true, outerId: true, innerId: true }).partial();
 
 /** A model in the shelf's list: with the readings its small picture and its first figure need, and how much it is used. */
 export const shelfModelSchema = modelSchema.extend({

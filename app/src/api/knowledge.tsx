@@ -1,7 +1,7 @@
 import {
   coreBalloon, coreInflator, type CalibrationRecord, type PumpRecord, type ShelfModel,
 } from '@leggero/contract'; // prettier-ignore
-import { knowShelf, type FitOutcome, type ShelfKnowledge } from '@leggero/core';
+import { isWidthKind, knowShelf, type FitOutcome, type ShelfKnowledge } from '@leggero/core';
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 
 import type { KnowledgeQuestion } from '../workers/knowledge.worker';
@@ -14,7 +14,7 @@ interface Learned {
   fits: WeakMap<CalibrationRecord, FitOutcome>;
 }
 
-/** The shelf, the inflators, and what they teach together. */
+/** The balloons that are filled to a width, the inflators, and what they teach together. */
 export interface Knowledge extends Learned {
   models: ShelfModel[];
   pumps: PumpRecord[];
@@ -24,7 +24,9 @@ const KnowledgeContext = createContext<Knowledge | null>(null);
 
 /** Works out what the whole shelf teaches, once for all pages. */
 export function KnowledgeProvider({ children }: { children: ReactNode }) {
-  const models = useShelf().data;
+  const shelf = useShelf().data;
+  // Only balloons that are filled to a width have targets to know.
+  const models = useMemo(() => shelf?.filter(({ kind }) => isWidthKind(kind)), [shelf]);
   const pumps = usePumps().data;
   const learned = useLearned(models, pumps);
   const knowledge = useMemo(

@@ -2,11 +2,12 @@ import {
   coreBalloon, coreHoldTest, coreInflator, coreReading, type CalibrationRecord, type PumpRecord, type ShelfModel,  type Studio, type TierRecord,
 } from '@leggero/contract'; // prettier-ignore
 import {
-  defaultHoldRate, estimateFor, fitCalibration, fitHold, heightAtMm, MM_PER_INCH, resolveTarget, sdsOf, showingOf, type CalibrationFit,
-  type ComparedModel, type DoseCurve, type EstimatedCurve, type FitOutcome, type FitProblemCode, type HoldRate, type Showing, type Target,
+  defaultHoldRate, estimateFor, fitCalibration, fitHold, heightAtMm, MM_PER_INCH, pairTarget, resolveTarget, sdsOf, showingOf, stuffedCurve, type CalibrationFit,
+  type ComparedModel, type DoseCurve, type EstimatedCurve, type FitOutcome, type FitProblemCode, type HoldRate, type Showing, type Skin, type Target,
 } from '@leggero/core'; // prettier-ignore
 
 import type { Knowledge } from './knowledge';
+import { partsOf } from './pairs';
 
 /** A tier with the target it gives this balloon. */
 export interface TierTarget {
@@ -61,16 +62,34 @@ export function viewModel(options: ViewOptions): ModelView {
     model.calibrations.find(({ id }) => id === calibrationId) ?? model.calibrations[0] ?? null;
   const pump = knowledge.pumps.find(({ id }) => id === calibration?.pumpId) ?? knowledge.pumps[0] ?? null;
   const { fit, problem } = calibration ? outcomeOf(model, calibration, pump, knowledge) : NO_READINGS;
-  const estimate = fit || !pump ? null : estimateWith(model, pump, knowledge);
+  const pair = skinsOf(model, options);
+  const estimate = fit || !pump ? null : pair ? pair.estimate : estimateWith(model, pump, knowledge);
   const hold = holdOf(model, venue?.wraps ?? 2);
   const showing = venue ? showingAt(studio, venue, hold) : null;
   const targets = tiers.flatMap((tier): TierTarget[] => {
-    const step = studio.stepMm;
-    const target = resolveTarget({ nominalMm, finish, tier, fit, estimate, daysStanding, step, showing });
+    const asked = { tier, fit, estimate, daysStanding, step: studio.stepMm, showing };
+    const target = pair ? pairTarget({ ...pair, ...asked }) : resolveTarget({ nominalMm, finish, ...asked });
     return target.ok ? [{ tier, target: target.value }] : [];
   });
   const fitProblem = problem === 'no-readings' ? null : problem;
   return { calibration, pump, fit, estimate, curve: fit ?? estimate, fitProblem, hold, showing, targets };
+}
+
+/** Both balloons of a pair with what is known of each alone, and the pair's curve as its outer suggests it; null for a single one. */
+export function skinsOf(
+  model: ShelfModel,
+  { knowledge, ...rest }: Omit<ViewOptions, 'model' | 'calibrationId'>,
+): { outer: Skin; inner: Skin; estimate: EstimatedCurve | null } | null {
+  const parts = partsOf(model, knowledge.models);
+  if (!parts) return null;
+  const skinOf = (part: ShelfModel): Skin => {
+    const { fit, estimate } = viewModel({ ...rest, model: part, knowledge, tiers: [] });
+    const { nominalMm, kind, finish } = part;
+    return { nominalMm, kind, finish, fit, estimate };
+  };
+  const [outer, inner] = [skinOf(parts.outer), skinOf(parts.inner)];
+  const curve = outer.fit ?? outer.estimate;
+  return { outer, inner, estimate: curve ? stuffedCurve({ outer: curve }) : null };
 }
 
 const NO_READINGS: FitOutcome = { fit: null, problem: 'no-readings' };
@@ -100,8 +119,8 @@ export function estimateWith(
   return estimateFor({ balloon: coreBalloon(model), inflatorId, inflator: coreInflator(pump), shelf });
 }
 
-function holdOf({ holdTests }: ShelfModel, wraps: 1 | 2): HoldRate {
-  const closing = { wraps, stuffed: false };
+function holdOf({ holdTests, outerId }: ShelfModel, wraps: 1 | 2): HoldRate {
+  const closing = { wraps, stuffed: outerId !== null };
   const fitted = fitHold({ tests: holdTests.map(coreHoldTest), closing });
   return fitted.ok ? fitted.value : defaultHoldRate(closing);
 }
@@ -133,8 +152,8 @@ export function firstTarget({ targets }: ModelView): TierTarget | undefined {
 
 /** What the picture of a balloon needs. */
 export function figureOf(model: ShelfModel, fit: Pick<DoseCurve, 'shape'> | null, widthMm: number) {
-  const { nominalMm, colourHex, finish } = model;
-  return { nominalMm, colourHex, finish, widthMm, heightMm: heightAtMm({ fit, widthMm }) };
+  const { nominalMm, colourHex, finish, decor } = model;
+  return { nominalMm, colourHex, finish, decor, widthMm, heightMm: heightAtMm({ fit, widthMm }) };
 }
 
 /** The balloon used most: the one that a page without a choice begins with. */
@@ -142,9 +161,21 @@ export function mostUsed(models: readonly ShelfModel[]): ShelfModel | undefined 
   return [...models].sort((x, y) => y.uses - x.uses)[0];
 }
 
-/** A model's name as decorators say it: line and nominal inches. */
-export function modelName({ line, nominalMm }: Pick<ShelfModel, 'line' | 'nominalMm'>): string {
-  return `${line} ${nominalInches(nominalMm)}`;
+/** A model's name as decorators say it: line and nominal inches, or a modelling balloon's code; a pair has a name of its own. */
+export function modelName({
+  line,
+  nominalMm,
+  lengthMm = null,
+  outerId = null,
+  kind = 'round',
+}: Pick<ShelfModel, 'line' | 'nominalMm'> &
+  Partial<Pick<ShelfModel, 'lengthMm' | 'outerId' | 'kind'>>): string {
+  if (outerId !== null) return line;
+  const inches = nominalInches(nominalMm);
+  // The code of a modelling balloon: its width, then its length, both in inches.
+  return kind === 'modelling' && lengthMm !== null
+    ? `${line} ${inches}${nominalInches(lengthMm).padStart(2, '0')}`
+    : `${line} ${inches}`;
 }
 
 /** Nominal sizes are sold in inches everywhere. */

@@ -1,6 +1,6 @@
-import { CHECK_DEFAULTS, READING_DEFAULTS, RESULT_DEFAULTS } from '@leggero/contract';
+import { CHECK_DEFAULTS, MODEL_DEFAULTS, READING_DEFAULTS, RESULT_DEFAULTS } from '@leggero/contract';
 import type {
-  AcceptedTarget, CalibrationRecord, CheckRecord, CheckResultRecord, EyeCheckRecord, HoldTestRecord, HoleLabel, HoleRecord, ModelDetail, PersonRecord, PumpRecord,
+  AcceptedTarget, CalibrationRecord, CheckRecord, CheckResultRecord, EyeCheckRecord, HoldTestRecord, HoleLabel, HoleRecord, ModelCreate, ModelDetail, PersonRecord, PumpRecord,
   ReadingRecord, ShelfModel, SizerRecord, Studio, StudyRecord, TierRecord,
 } from '@leggero/contract'; // prettier-ignore
 
@@ -44,7 +44,8 @@ export function overlayTiers(tiers: readonly TierRecord[], command: Command): Ti
 }
 
 export function overlayPumps(pumps: readonly PumpRecord[], command: Command): PumpRecord[] {
-  if (command.name === 'createPump') return put(pumps, { ...command.body, demo: false });
+  if (command.name === 'createPump')
+    return put(pumps, { ...command.body, mostKPa: command.body.mostKPa ?? null, demo: false });
   if (command.name === 'changePump') return change(pumps, command.id, command.body);
   if (command.name === 'deletePump') return remove(pumps, command.id);
   return [...pumps];
@@ -175,14 +176,24 @@ export function overlayStudies(studies: readonly StudyRecord[], command: Command
 }
 
 export function overlayShelf(models: readonly ShelfModel[], command: Command): ShelfModel[] {
-  if (command.name === 'createModel') return put(models, { ...command.body, ...EMPTY });
-  if (command.name === 'deleteModel') return remove(models, command.id);
+  if (command.name === 'createModel') return put(models, { ...newModel(command.body), ...EMPTY });
+  if (command.name === 'deleteModel') return withoutModel(models, command.id);
   if (command.name === 'changeModel') return change(models, command.id, command.body);
   return models.map((model) => ({
     ...model,
     calibrations: overlayCalibrations(model.id, model.calibrations, command),
     holdTests: overlayHoldTests(model.id, model.holdTests, command),
   }));
+}
+
+/** A model as the server will have it, with what the command left out. */
+function newModel(body: Extract<Command, { name: 'createModel' }>['body']): ModelCreate {
+  return { ...MODEL_DEFAULTS, ...(defined(body) as typeof body) } as ModelCreate;
+}
+
+/** The shelf without a balloon, and without the pairs it is part of. */
+function withoutModel(models: readonly ShelfModel[], id: string): ShelfModel[] {
+  return models.filter((model) => model.id !== id && model.outerId !== id && model.innerId !== id);
 }
 
 /** What a new model has. */
@@ -195,7 +206,7 @@ export function overlayModel(
   command: Command,
 ): ModelDetail | undefined {
   if (command.name === 'createModel' && command.body.id === id && !model) {
-    return { ...command.body, ...EMPTY, targets: [], checks: [] };
+    return { ...newModel(command.body), ...EMPTY, targets: [], checks: [] };
   }
   if (!model) return undefined;
   if (command.name === 'deleteModel' && command.id === id) return undefined;

@@ -11,6 +11,7 @@ import { deliver, useOutbox } from './outbox';
 import {
   overlayEyeCheck, overlayEyeChecks, overlayModel, overlayPeople, overlayPumps, overlayShelf, overlaySizers, overlayStudies, overlayStudio, overlayTiers,
 } from './overlay'; // prettier-ignore
+import { dressed } from './pairs';
 
 const KEYS = {
   studio: ['studio'],
@@ -123,7 +124,10 @@ export function useShelf(): Records<ShelfModel[]> {
   );
   const { data: models } = found;
   const holes = useMeasuredHoles();
-  const data = useMemo(() => (models && holes ? models.map((model) => corrected(model, holes)) : models), [models, holes]); // prettier-ignore
+  const data = useMemo(
+    () => models?.map((model) => dressed(holes ? corrected(model, holes) : model, models)),
+    [models, holes],
+  );
   return { ...found, data };
 }
 
@@ -221,7 +225,11 @@ export function useModel(id: string): Records<ModelDetail> {
   const found = useOverlaidOne(query, id, overlayModel);
   const { data } = found;
   const holes = useMeasuredHoles();
-  const shown = useMemo(() => (data && holes ? corrected(data, holes) : data), [data, holes]);
+  const shelf = useShelf().data;
+  const shown = useMemo(() => {
+    const known = data && holes ? corrected(data, holes) : data;
+    return known && shelf ? dressed(known, shelf) : known;
+  }, [data, holes, shelf]);
   return { ...found, data: shown };
 }
 

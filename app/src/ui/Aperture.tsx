@@ -60,6 +60,7 @@ export function Aperture(props: ApertureProps) {
           nominalMm={nominalMm}
           colourHex={colourHex}
           finish={finish}
+          decor={props.decor ?? 'none'}
         />
         {target ? (
           <Circle

@@ -6,17 +6,18 @@ import { Labelled } from './Field';
 import { PickChips } from './PickChips';
 
 interface BalloonChoiceProps {
+  label?: string;
   models: readonly ShelfModel[];
   value: string;
   onChange: (id: string) => void;
 }
 
 /** One of the shelf's balloons, by line, nominal size and colour. */
-export function BalloonChoice({ models, value, onChange }: BalloonChoiceProps) {
+export function BalloonChoice({ label = 'Balloon', models, value, onChange }: BalloonChoiceProps) {
   return (
-    <Labelled label="Balloon">
+    <Labelled label={label}>
       <PickChips
-        label="Balloon"
+        label={label}
         options={models.map((model) => ({
           value: model.id,
           title: `${modelName(model)}, ${model.colourName}`,

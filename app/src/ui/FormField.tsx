@@ -7,7 +7,7 @@ interface FormPart<Values extends FieldValues> {
   control: Control<Values>;
   name: FieldPath<Values>;
   label: string;
-  hint?: string;
+  hint?: string | undefined;
 }
 
 /** A text field of a form, with what to say when its value cannot be used. */

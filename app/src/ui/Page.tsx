@@ -30,7 +30,7 @@ export function Page({ title, subtitle, back, aside, actions, children, ownScrol
           </View>
         ) : null}
         <View className="flex-1">
-          <Words look="title" level={1} numberOfLines={1} className={back ? 'text-[22px] leading-7' : ''}>
+          <Words look="title" level={1} numberOfLines={2} className={back ? 'text-[22px] leading-7' : ''}>
             {title}
           </Words>
           {subtitle ? (

@@ -15,6 +15,11 @@ export const STATE_WORDS: Record<LimitState, { word: string; tone: Tone }> = {
   room: { word: 'has room', tone: 'good' },
 };
 
+/** Whose limit it is, in a pair. */
+function whose({ of }: { of?: 'outer' | 'inner' }, alone: string): string {
+  return of ? `the ${of}’s` : alone;
+}
+
 /** One link of the chain of reasons. */
 export function reasonText(reason: TargetReason, text: Write, tierName: string): string {
   switch (reason.code) {
@@ -24,16 +29,16 @@ export function reasonText(reason: TargetReason, text: Write, tierName: string):
       return roundReason(reason, text);
     case 'standing':
       return reason.state === 'acts'
-        ? `Held there so that it stands (${standing(reason.days)}): ${percent(reason.fraction)} of nominal, a rule of thumb.`
-        : `Standing (${standing(reason.days)}) allows up to ${text(reason.limitMm)}, a rule of thumb.`;
+        ? `Held there so that it stands (${standing(reason.days)}): ${percent(reason.fraction)} of ${whose(reason, 'its')} nominal, a rule of thumb.`
+        : `Standing (${standing(reason.days)}) allows ${reason.of ? `the ${reason.of} ` : ''}up to ${text(reason.limitMm)}, a rule of thumb.`;
     case 'felt-hard':
       return reason.state === 'acts'
-        ? `Held there: one felt hard at ${text(reason.seenMm)}.`
-        : `One felt hard at ${text(reason.seenMm)}; this stays under it.`;
+        ? `Held there: ${one(reason)} felt hard at ${text(reason.seenMm)}.`
+        : `${capital(one(reason))} felt hard at ${text(reason.seenMm)}; this stays under it.`;
     case 'burst':
       return reason.state === 'acts'
-        ? `Held there: one burst at about ${text(reason.seenMm)}.`
-        : `One burst at about ${text(reason.seenMm)}; this stays well under it.`;
+        ? `Held there: ${one(reason)} burst at about ${text(reason.seenMm)}.`
+        : `${capital(one(reason))} burst at about ${text(reason.seenMm)}; this stays well under it.`;
     case 'smallest-useful':
       return `${reason.state === 'acts' ? 'Held up' : 'Smallest useful'}: below ${text(reason.limitMm)} ${reason.why === 'shine' ? 'mirror finish dulls. To go smaller, squeeze the air to the crown and tie low' : 'the neck hangs out'}.`;
     case 'warmth':
@@ -45,14 +50,23 @@ export function reasonText(reason: TargetReason, text: Write, tierName: string):
   }
 }
 
+/** The balloon something was seen on. */
+function one({ of }: { of?: 'outer' | 'inner' }): string {
+  return of ? `an ${of}` : 'one';
+}
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
 function roundReason(reason: Extract<TargetReason, { code: 'round-limit' }>, text: Write): string {
   const limit = `${text(reason.limitMm)}, give or take ${text(1.96 * reason.sdMm)}`;
   if (reason.from === 'line') {
-    return `Its line’s other sizes say it turns oval at ${limit}${reason.state === 'acts' ? ': held there' : ''}.`;
+    return `${capital(whose(reason, 'its'))} line’s other sizes say it turns oval at ${limit}${reason.state === 'acts' ? ': held there' : ''}.`;
   }
   return reason.state === 'acts'
-    ? `Held there: yours turns oval at ${limit}.`
-    : `Your round limit of ${text(reason.limitMm)} leaves ${reason.state === 'near' ? 'little room' : 'room'}.`;
+    ? `Held there: ${reason.of ? `the ${reason.of}` : 'yours'} turns oval at ${limit}.`
+    : `${capital(whose(reason, 'your'))} round limit of ${text(reason.limitMm)} leaves ${reason.state === 'near' ? 'little room' : 'room'}.`;
 }
 
 /** "make it ⅛ in smaller", with a tenth of a millimetre where the step would hide it. */
@@ -71,13 +85,13 @@ export function heldBecause(target: Target, text: Write): string {
     acting.find(({ code }) => code !== 'warmth' && code !== 'altitude' && code !== 'hold') ?? acting[0];
   switch (acted?.code) {
     case 'round-limit':
-      return `Held at ${acted.from === 'own' ? 'your' : 'its line’s'} round limit of ${text(acted.limitMm)}`;
+      return `Held at ${whose(acted, acted.from === 'own' ? 'your' : 'its line’s')} round limit of ${text(acted.limitMm)}`;
     case 'standing':
-      return `Held so that it stands (${standing(acted.days)})`;
+      return `Held so that ${acted.of ? `the ${acted.of}` : 'it'} stands (${standing(acted.days)})`;
     case 'felt-hard':
-      return `Held under ${text(acted.seenMm)}, where one felt hard`;
+      return `Held under ${text(acted.seenMm)}, where ${one(acted)} felt hard`;
     case 'burst':
-      return `Held well under ${text(acted.seenMm)}, where one burst`;
+      return `Held well under ${text(acted.seenMm)}, where ${one(acted)} burst`;
     case 'smallest-useful':
       return acted.why === 'shine' ? 'Held up: smaller, it dulls' : 'Held up: smaller, the neck hangs out';
     case 'warmth':
@@ -122,11 +136,13 @@ function estimateText(
 ): string {
   const count = counted(doseCalibrations, 'calibration');
   const from =
-    doses === 'line'
-      ? `Doses from ${count} of the line’s other sizes`
-      : doses === 'inflator'
-        ? `Doses from ${count} made with this inflator`
-        : 'Doses from the volume on record for this inflator';
+    doses === 'outer'
+      ? 'Doses from the outer alone, a little more against two skins'
+      : doses === 'line'
+        ? `Doses from ${count} of the line’s other sizes`
+        : doses === 'inflator'
+          ? `Doses from ${count} made with this inflator`
+          : 'Doses from the volume on record for this inflator';
   const shape = shapeCalibrations > 0 ? 'shape from the line' : 'shape as is usual';
   return `${from}, ${shape}. A reading of its own settles it.`;
 }

@@ -1,9 +1,10 @@
 import {
   DOSE_SCALES,
-  type BalloonKind,
+  type Decor,
   type Finish,
   type HoleAnswer,
   type InflatorKind,
+  type ModelKind,
   type Nozzle,
   type Origin,
   type Outcome,
@@ -12,7 +13,14 @@ import {
 } from '@leggero/core';
 
 /** Plain words for the trade's codes. */
-export const KIND_WORDS: Record<BalloonKind, string> = { round: 'Round', linking: 'Linking' };
+export const KIND_WORDS: Record<ModelKind, string> = {
+  round: 'Round',
+  linking: 'Linking',
+  modelling: 'Modelling',
+  foil: 'Foil',
+  'stretch-foil': 'Stretchy foil',
+};
+export const DECOR_WORDS: Record<Decor, string> = { none: 'Plain', print: 'Printed', confetti: 'Confetti' };
 export const FINISH_WORDS: Record<Finish, string> = {
   matte: 'Matte',
   pearl: 'Pearl',

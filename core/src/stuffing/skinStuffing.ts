@@ -59,6 +59,8 @@ interface SkinStuffingOptions {
   /** mm */
   step: number;
   showing?: Showing | null;
+  /** The most each kind of inflator presses, kPa; `TRADE.inflatorMostKPa` when absent. */
+  mostKPa?: Readonly<Record<InflatorKind, number>>;
 }
 
 /**
@@ -69,7 +71,16 @@ interface SkinStuffingOptions {
  * Problems: `inner-larger`, with the largest nominal that would go in (`nearestMm`); those of `resolveTarget`.
  */
 export function skinStuffing(options: SkinStuffingOptions): Result<SkinStuffing, PairProblemCode> {
-  const { outer, inner, tier, fit = null, daysStanding = 1, step, showing = null } = options;
+  const {
+    outer,
+    inner,
+    tier,
+    fit = null,
+    daysStanding = 1,
+    step,
+    showing = null,
+    mostKPa = TRADE.inflatorMostKPa.value,
+  } = options;
   if (inner.nominalMm > outer.nominalMm + SAME_MM) {
     const fitting = NOMINAL_SIZES_MM.filter((nominalMm) => nominalMm <= outer.nominalMm + SAME_MM);
     const nearestMm = fitting.at(-1) ?? outer.nominalMm;
@@ -93,7 +104,7 @@ export function skinStuffing(options: SkinStuffingOptions): Result<SkinStuffing,
     reasons,
     limits,
     target,
-    ...pressureOf(outer, inner, target.widthMm),
+    ...pressureOf(outer, inner, target.widthMm, mostKPa),
     neckProudMm: TRADE.neckProudMm.value,
     effort: { ...TRADE.stuffedEffort.value, balloons: 2 },
   });
@@ -133,13 +144,18 @@ function verdictOf(reasons: readonly PairReason[]): PairVerdict {
   return codes.includes('outer-soft') || codes.includes('inner-has-tail') ? 'works-with-care' : 'works';
 }
 
-function pressureOf(outer: Skin, inner: Skin, toMm: number): Pick<SkinStuffing, 'hump' | 'inflators'> {
+function pressureOf(
+  outer: Skin,
+  inner: Skin,
+  toMm: number,
+  most: Readonly<Record<InflatorKind, number>>,
+): Pick<SkinStuffing, 'hump' | 'inflators'> {
   const highest = (nominalsMm: number[]) =>
     highestPressure(pressureCurve({ nominalsMm, toMm, points: HUMP_POINTS }));
   const both = highest([outer.nominalMm, inner.nominalMm]);
   const { sumKPa: aloneKPa } = highest([outer.nominalMm]);
   const inflators = INFLATOR_KINDS.map((kind): InflatorVerdict => {
-    const mostKPa = TRADE.inflatorMostKPa.value[kind];
+    const mostKPa = most[kind];
     const passes = mostKPa >= both.sumKPa;
     return { kind, mostKPa, passes, aloneOnly: !passes && mostKPa >= aloneKPa };
   });

@@ -1,4 +1,4 @@
-import { pumpCreateSchema, type PumpCreate, type PumpRecord } from '@leggero/contract';
+import { pumpFieldsSchema, type PumpCreate, type PumpRecord } from '@leggero/contract';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { DOSE_SCALES, INFLATOR_KINDS, type InflatorKind } from '@leggero/core';
 import { router } from 'expo-router';
@@ -41,8 +41,8 @@ function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
   const send = useCommand();
   const wide = useWide();
   const { control, handleSubmit } = useForm<PumpCreate>({
-    resolver: zodResolver(pumpCreateSchema),
-    defaultValues: pump ?? { id: newId(), name: '', kind: 'hand', doseVolumeL: null },
+    resolver: zodResolver(pumpFieldsSchema),
+    defaultValues: pump ?? { id: newId(), name: '', kind: 'hand', doseVolumeL: null, mostKPa: null },
   });
   const kind = useWatch({ control, name: 'kind' });
   const save = handleSubmit((values) => {

@@ -18,6 +18,7 @@ import { counted, FINISH_WORDS, KIND_WORDS } from '@/wording/trade';
 import { CalibrationsCard } from './CalibrationsCard';
 import { CurveCard } from './CurveCard';
 import { HoldCard } from './HoldCard';
+import { MoreAbout } from './MoreAbout';
 import { PastChecks } from './PastChecks';
 import { ReadingsCard } from './ReadingsCard';
 import { StandingChoice } from './StandingChoice';
@@ -100,6 +101,7 @@ function Shown(props: ShownProps) {
   );
   const evidence = (
     <>
+      <MoreAbout model={model} />
       <CurveCard {...props} target={chosen?.target ?? null} />
       <TargetSheet {...props} chosenId={chosen?.tier.id} />
       <CalibrationsCard {...props} />

@@ -42,6 +42,8 @@ export function TargetPanel(props: TargetPanelProps) {
         <View>
           <Aperture
             {...figureOf(model, view.curve, target.widthMm)}
+            // The figure stands where a print would.
+            decor="none"
             target={target}
             size={size}
             marks

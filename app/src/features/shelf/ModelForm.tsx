@@ -1,45 +1,49 @@
-import { modelCreateSchema, type ModelCreate, type ModelDetail } from '@leggero/contract';
-import { BALLOON_KINDS, FINISHES, MM_PER_INCH, NOMINAL_SIZES_MM } from '@leggero/core';
+import { modelFieldsSchema, MODEL_DEFAULTS, type ModelCreate, type ModelDetail } from '@leggero/contract';
+import { DECORS, FINISHES, isWidthKind, MODEL_KINDS } from '@leggero/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { router } from 'expo-router';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
 
 import { newId } from '@/api/id';
-import { modelName, nominalInches } from '@/api/modelView';
+import { modelName } from '@/api/modelView';
 import { useCommand } from '@/api/queries';
 import { Button } from '@/ui/Button';
+import { ColourChoice } from '@/ui/ColourChoice';
+import { COLOURS } from '@/ui/colours';
 import { DeleteButton } from '@/ui/DeleteButton';
-import { Labelled } from '@/ui/Field';
+import { Field, Labelled } from '@/ui/Field';
 import { FormChoice, FormField } from '@/ui/FormField';
 import { Page } from '@/ui/Page';
 import { PickChips } from '@/ui/PickChips';
-import { FINISH_WORDS, KIND_WORDS } from '@/wording/trade';
+import { DECOR_WORDS, FINISH_WORDS, KIND_WORDS } from '@/wording/trade';
 
-import { ColourChoice } from './ColourChoice';
-import { COLOURS } from './colours';
-
-const SIZES = NOMINAL_SIZES_MM.map((mm) => {
-  const inches = nominalInches(mm);
-  return { value: inches, title: inches, heard: `${inches} in` };
-});
+import { firstSize, KindFields } from './KindFields';
 
 /** A new balloon, or the details of one that is there. */
 export function ModelForm({ model }: { model?: ModelDetail }) {
   const send = useCommand();
-  const { control, handleSubmit } = useForm<ModelCreate>({
-    resolver: zodResolver(modelCreateSchema),
+  const { control, handleSubmit, setValue } = useForm<ModelCreate>({
+    resolver: zodResolver(modelFieldsSchema),
     defaultValues: model ?? {
       id: newId(),
       line: '',
       kind: 'round',
-      nominalMm: NOMINAL_SIZES_MM[5]!,
+      ...MODEL_DEFAULTS,
+      ...firstSize('round'),
       finish: 'matte',
       colourName: COLOURS[0]!.name,
       colourHex: COLOURS[0]!.hex,
     },
   });
+  const [kind, nominalMm, lengthMm] = useWatch({ control, name: ['kind', 'nominalMm', 'lengthMm'] });
+  const setSize = (size: ReturnType<typeof firstSize>) => {
+    setValue('nominalMm', size.nominalMm);
+    setValue('lengthMm', size.lengthMm);
+  };
+  const paired = model !== undefined && model.outerId !== null;
   const save = handleSubmit((values) => {
-    const { id, ...change } = values;
+    if (values.kind === 'modelling' && values.lengthMm === null) return;
+    const { id, outerId: _, innerId: __, ...change } = values;
     if (model) send({ name: 'changeModel', id, body: change });
     else send({ name: 'createModel', body: values });
     router.replace(`/shelf/${id}`);
@@ -57,7 +61,7 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
           {model ? (
             <DeleteButton
               what={modelName(model)}
-              consequence="Its readings, kept targets and checks go with it, and cannot be brought back."
+              consequence="Its readings, kept targets, checks and pairs go with it, and cannot be brought back."
               onDelete={remove}
             />
           ) : null}
@@ -74,35 +78,53 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
       <FormField
         control={control}
         name="line"
-        label="Maker’s line"
-        hint="As on the bag."
-        wrong="Give the line a name of 1 to 80 characters."
+        label={paired ? 'Name of the pair' : 'Maker’s line'}
+        hint={paired ? undefined : 'As on the bag.'}
+        wrong="Give it a name of 1 to 80 characters."
       />
-      <Controller
-        control={control}
-        name="nominalMm"
-        render={({ field }) => (
-          <Labelled label="Nominal size, inches">
-            <PickChips
-              label="Nominal size"
-              options={SIZES}
-              value={nominalInches(field.value)}
-              onChange={(inches) => field.onChange(Number(inches) * MM_PER_INCH)}
+      {paired ? null : (
+        <>
+          <Controller
+            control={control}
+            name="kind"
+            render={({ field }) => (
+              <Labelled label="Kind">
+                <PickChips
+                  label="Kind"
+                  options={KINDS}
+                  value={field.value}
+                  onChange={(next) => {
+                    // Kinds measured alike keep their size.
+                    if (!(isWidthKind(next) && isWidthKind(field.value))) setSize(firstSize(next));
+                    field.onChange(next);
+                  }}
+                />
+              </Labelled>
+            )}
+          />
+          <KindFields key={kind} kind={kind} size={{ nominalMm, lengthMm }} onChange={setSize} />
+          <FormChoice control={control} name="finish" label="Finish" values={FINISHES} words={FINISH_WORDS} />
+          {isWidthKind(kind) ? (
+            <FormChoice
+              control={control}
+              name="decor"
+              label="On it or in it"
+              values={DECORS}
+              words={DECOR_WORDS}
             />
-          </Labelled>
-        )}
-      />
-      <FormChoice control={control} name="kind" label="Kind" values={BALLOON_KINDS} words={KIND_WORDS} />
-      <FormChoice control={control} name="finish" label="Finish" values={FINISHES} words={FINISH_WORDS} />
-      <Controller
-        control={control}
-        name="colourHex"
-        render={({ field }) => (
-          <Labelled label="Colour it is shown in">
-            <ColourChoice value={field.value} onChange={field.onChange} />
-          </Labelled>
-        )}
-      />
+          ) : null}
+          <Controller
+            control={control}
+            name="colourHex"
+            render={({ field }) => (
+              <Labelled label="Colour it is shown in">
+                <ColourChoice value={field.value} onChange={field.onChange} />
+              </Labelled>
+            )}
+          />
+          <StockField control={control} />
+        </>
+      )}
       <FormField
         control={control}
         name="colourName"
@@ -110,5 +132,27 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
         wrong="Give the colour a name of 1 to 40 characters."
       />
     </Page>
+  );
+}
+
+const KINDS = MODEL_KINDS.map((value) => ({ value, title: KIND_WORDS[value] }));
+
+/** How many there are, or nothing where nobody counted. */
+function StockField({ control }: { control: Control<ModelCreate> }) {
+  return (
+    <Controller
+      control={control}
+      name="stock"
+      render={({ field, fieldState }) => (
+        <Field
+          label="In stock, if counted"
+          inputMode="numeric"
+          defaultValue={field.value === null ? '' : String(field.value)}
+          onChangeText={(text) => field.onChange(text.trim() === '' ? null : Number(text))}
+          onBlur={field.onBlur}
+          error={fieldState.error ? 'Give a whole number from 0, or leave it empty.' : undefined}
+        />
+      )}
+    />
   );
 }

@@ -1,3 +1,4 @@
+import { isWidthKind } from '@leggero/core';
 import { router, usePathname } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { useMemo, useRef, useState } from 'react';
@@ -13,6 +14,7 @@ import { Empty, Failed, Loading } from '@/ui/States';
 import { useKeys } from '@/ui/useKeys';
 import { counted } from '@/wording/trade';
 
+import { OtherRow } from './OtherRow';
 import { ShelfRow } from './ShelfRow';
 import { ShelfTools } from './ShelfTools';
 
@@ -37,7 +39,7 @@ export function ShelfList() {
   const found = useMemo(() => {
     const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
     const textOf = (model: NonNullable<typeof models>[number]) =>
-      `${modelName(model)} ${model.colourName} ${model.finish} ${model.kind}`.toLowerCase();
+      `${modelName(model)} ${model.colourName} ${model.finish} ${model.kind} ${model.decor} ${model.outerId === null ? '' : 'pair'}`.toLowerCase();
     return models?.filter((model) => words.every((word) => textOf(model).includes(word)));
   }, [models, sought]);
 
@@ -72,15 +74,14 @@ export function ShelfList() {
               <SearchField ref={search} label="Search the shelf" value={sought} onChangeText={setSought} />
             ) : null
           }
-          renderItem={({ item }) => (
-            <ShelfRow
-              model={item}
-              tiers={tiers}
-              studio={studio}
-              knowledge={knowledge}
-              chosen={path.startsWith(`/shelf/${item.id}`)}
-            />
-          )}
+          renderItem={({ item }) => {
+            const chosen = path.startsWith(`/shelf/${item.id}`);
+            return isWidthKind(item.kind) ? (
+              <ShelfRow model={item} tiers={tiers} studio={studio} knowledge={knowledge} chosen={chosen} />
+            ) : (
+              <OtherRow model={item} chosen={chosen} />
+            );
+          }}
           ListEmptyComponent={<Empty sentence={`No balloon here matches “${sought}”.`} />}
           ListFooterComponent={<ShelfTools />}
         />

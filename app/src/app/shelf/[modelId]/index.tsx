@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { ModelPage } from '@/features/model/ModelPage';
+import { ShelfItem } from '@/features/shelf/ShelfItem';
 
 export default function Model() {
   const { modelId } = useLocalSearchParams<{ modelId: string }>();
-  return <ModelPage key={modelId} modelId={modelId} />;
+  return <ShelfItem key={modelId} modelId={modelId} />;
 }

@@ -1,7 +1,7 @@
 import { Pressable, View } from 'react-native';
 import Svg from 'react-native-svg';
 
-import { Balloon } from '@/ui/Balloon';
+import { Balloon } from './Balloon';
 
 import { COLOURS } from './colours';
 

@@ -1,0 +1,57 @@
+import type { ModelRecord } from '@leggero/contract';
+import {
+  learnOpacities, stuffedColour, type SeenColour, type SkinOpacities, type StretchedSkin, type StuffedColour,
+} from '@leggero/core'; // prettier-ignore
+
+/** The two balloons of a pair. */
+export interface Parts<Model extends ModelRecord> {
+  outer: Model;
+  inner: Model;
+}
+
+/** Which two of `models` a pair is made of; null for a single balloon, and while one of them has not come. */
+export function partsOf<Model extends ModelRecord>(
+  { outerId, innerId }: Pick<ModelRecord, 'outerId' | 'innerId'>,
+  models: readonly Model[],
+): Parts<Model> | null {
+  if (outerId === null || innerId === null) return null;
+  const outer = models.find(({ id }) => id === outerId);
+  const inner = models.find(({ id }) => id === innerId);
+  return outer && inner ? { outer, inner } : null;
+}
+
+/** How far a pair is filled when its colour is looked at, as a share of its smaller nominal. */
+const LOOKED_AT = 0.85;
+
+/** Both skins at the width at which a pair's colour is looked at. */
+function skinsOf({ outer, inner }: Parts<ModelRecord>): { outer: StretchedSkin; inner: StretchedSkin } {
+  const widthMm = LOOKED_AT * Math.min(outer.nominalMm, inner.nominalMm);
+  const skin = ({ colourHex, finish, nominalMm }: ModelRecord) => ({
+    colourHex,
+    finish,
+    fraction: widthMm / nominalMm,
+  });
+  return { outer: skin(outer), inner: skin(inner) };
+}
+
+/** What the colours saved on a shelf teach of how much each finish hides. */
+export function opacitiesOf(models: readonly ModelRecord[]): SkinOpacities {
+  return learnOpacities(
+    models.flatMap((model): SeenColour[] => {
+      const parts = model.seenHex === null ? null : partsOf(model, models);
+      return parts && model.seenHex !== null ? [{ ...skinsOf(parts), seenHex: model.seenHex }] : [];
+    }),
+  );
+}
+
+/** What a pair is expected to look like. */
+export function expectedColour(parts: Parts<ModelRecord>, opacities: SkinOpacities): StuffedColour {
+  return stuffedColour({ ...skinsOf(parts), opacities });
+}
+
+/** A model in the colour it shows: a pair's own once it was seen, else the estimated one. The very same where nothing changes. */
+export function dressed<Model extends ModelRecord>(model: Model, models: readonly ModelRecord[]): Model {
+  if (model.seenHex !== null) return { ...model, colourHex: model.seenHex };
+  const parts = partsOf<ModelRecord>(model, models);
+  return parts ? { ...model, colourHex: expectedColour(parts, opacitiesOf(models)).colourHex } : model;
+}

@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+
+import { FinishPage } from '@/features/finish/FinishPage';
+import { WithModel } from '@/features/model/WithModel';
+
+export default function Finish() {
+  const { modelId } = useLocalSearchParams<{ modelId: string }>();
+  return <WithModel modelId={modelId}>{(shown) => <FinishPage {...shown} />}</WithModel>;
+}

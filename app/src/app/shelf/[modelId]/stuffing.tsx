@@ -1,0 +1,9 @@
+import { useLocalSearchParams } from 'expo-router';
+
+import { StuffingPage } from '@/features/stuffing/StuffingPage';
+import { WithModel } from '@/features/model/WithModel';
+
+export default function Stuffing() {
+  const { modelId } = useLocalSearchParams<{ modelId: string }>();
+  return <WithModel modelId={modelId}>{(shown) => <StuffingPage {...shown} />}</WithModel>;
+}

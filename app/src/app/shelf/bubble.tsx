@@ -1,0 +1,3 @@
+import { BubblePage } from '@/features/bubble/BubblePage';
+
+export default BubblePage;

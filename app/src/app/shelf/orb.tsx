@@ -1,0 +1,3 @@
+import { OrbPage } from '@/features/bubble/OrbPage';
+
+export default OrbPage;

@@ -1,0 +1,3 @@
+import { PairPage } from '@/features/stuffing/PairPage';
+
+export default PairPage;

@@ -1,0 +1,151 @@
+import { MM_PER_INCH } from '@leggero/core';
+import { sphereInClear, type SphereInClear } from '@leggero/core/stuffing';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { G } from 'react-native-svg';
+
+import { useLengths } from '@/api/lengths';
+import { Balloon } from '@/ui/Balloon';
+import { Card } from '@/ui/Card';
+import { Cautions } from '@/ui/Cautions';
+import { Labelled } from '@/ui/Field';
+import { useWide } from '@/ui/layout';
+import { LengthField } from '@/ui/LengthField';
+import { Page } from '@/ui/Page';
+import { Segmented } from '@/ui/Segmented';
+import { Steps } from '@/ui/Steps';
+import { Words } from '@/ui/Words';
+import { sphereProblemText, sphereSteps } from '@/wording/stuffing';
+
+const FIRST_MM = 15 * MM_PER_INCH;
+
+/** A stretchy foil sphere in a clear balloon: sizes that match, and when to let air out. */
+export function OrbPage() {
+  const params = useLocalSearchParams<Record<'latex' | 'sphere' | 'vents', string>>();
+  const lengths = useLengths();
+  const wide = useWide();
+  const widthOf = (typed: string | undefined) => (typed === undefined ? FIRST_MM : Number(typed));
+  const [latexNominalMm, sphereMm] = [widthOf(params.latex), widthOf(params.sphere)];
+  const vents = params.vents === '3' ? 3 : 2;
+  const made = sphereInClear({ latexNominalMm, sphereMm, vents });
+  const problem = made.ok ? null : made.problem;
+  const wrong = (field: string) =>
+    problem?.field === field ? sphereProblemText(problem, lengths.text) : undefined;
+  return (
+    <Page
+      title="Foil sphere in clear latex"
+      subtitle="The same size for both"
+      back={wide ? undefined : '/shelf'}
+    >
+      <View className={wide ? 'flex-row items-start gap-6' : 'gap-4'}>
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+          {made.ok ? <OrbPicture made={made.value} text={lengths.text} /> : null}
+          <View className="flex-row gap-3">
+            <View className="flex-1">
+              <LengthField
+                label="Clear latex"
+                hint="Its nominal."
+                value={latexNominalMm || null}
+                lengths={lengths}
+                error={wrong('latexNominalMm')}
+                onChange={(mm) => router.setParams({ latex: String(mm ?? 0) })}
+              />
+            </View>
+            <View className="flex-1">
+              <LengthField
+                label="Foil sphere"
+                hint="Across when full."
+                value={sphereMm || null}
+                lengths={lengths}
+                error={wrong('sphereMm')}
+                onChange={(mm) => router.setParams({ sphere: String(mm ?? 0) })}
+              />
+            </View>
+          </View>
+          <Labelled label="Let latex air out">
+            <Segmented
+              label="Let latex air out"
+              options={VENTS}
+              value={vents === 3 ? '3' : '2'}
+              onChange={(to) => router.setParams({ vents: to })}
+            />
+          </Labelled>
+        </View>
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+          {made.ok ? (
+            <Card title="Step by step">
+              <Steps steps={sphereSteps(made.value, lengths.text)} />
+              <Words look="quiet" className="mt-2">
+                Without a gap the latex sticks to the foil and splits. Fill by hand: an automatic shut-off
+                stops too soon.
+              </Words>
+            </Card>
+          ) : null}
+          <Cautions names={['burst', 'power', 'latex', 'choking']} />
+        </View>
+      </View>
+    </Page>
+  );
+}
+
+const VENTS = [
+  { value: '2', title: 'Twice' },
+  { value: '3', title: 'Three times' },
+];
+
+/** The sphere and the latex around it at each point where air is let out, and at the end, to one scale. */
+function OrbPicture({ made, text }: { made: SphereInClear; text: (mm: number) => string }) {
+  const [width, setWidth] = useState(0);
+  const { vents, sphereMm, outsideMm, gapMm } = made;
+  const stages = [
+    ...vents.map((vent) => ({ outsideMm: vent.outsideMm, sphereMm: vent.sphereMm, gapMm: vent.gapBeforeMm })),
+    { outsideMm, sphereMm, gapMm },
+  ];
+  const widest = Math.max(...stages.map((stage) => stage.outsideMm));
+  const each = width / stages.length;
+  const scale = (each - 14) / widest;
+  const height = widest * scale * 1.18 + 12;
+  return (
+    <View
+      role="img"
+      aria-label={`${vents.length} times air is let out, then the full sphere of ${text(sphereMm)} with ${text(gapMm)} of air all around`}
+      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
+      className="rounded-card border border-line bg-surface py-2"
+    >
+      {width === 0 ? null : (
+        <Svg width={width} height={height} aria-hidden>
+          {stages.map((stage, i) => (
+            <G
+              key={i}
+              transform={`translate(${each * (i + 0.5)} ${6 + (widest * scale) / 2}) scale(${scale})`}
+            >
+              <Balloon
+                widthMm={stage.sphereMm}
+                heightMm={stage.sphereMm}
+                nominalMm={stage.sphereMm}
+                colourHex="#d8c7b8"
+                finish="mirror"
+              />
+              <Balloon
+                widthMm={stage.outsideMm}
+                heightMm={stage.outsideMm}
+                nominalMm={widest}
+                colourHex="#b9d3da"
+                finish="clear"
+              />
+            </G>
+          ))}
+        </Svg>
+      )}
+      <View className="flex-row" aria-hidden>
+        {stages.map((stage, i) => (
+          <View key={i} className="flex-1 items-center">
+            <Words look="label">{i < vents.length ? `${i + 1}. let out` : 'full'}</Words>
+            <Words look="quiet">{`gap ${text(stage.gapMm)}`}</Words>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}

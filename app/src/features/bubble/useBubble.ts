@@ -1,0 +1,87 @@
+import type { ShelfModel, Studio } from '@leggero/contract';
+import { MM_PER_INCH, type Result } from '@leggero/core';
+import {
+  bubbleSteps, bubbleStuffing, ruleLimitMm, type BubbleProblemCode, type BubbleSteps, type BubbleWidths,
+} from '@leggero/core/stuffing'; // prettier-ignore
+import { router, useLocalSearchParams } from 'expo-router';
+import { useMemo } from 'react';
+
+import { holesNow, type HoleView } from '@/api/holes';
+import { useKnowledge, type Knowledge } from '@/api/knowledge';
+import { viewModel } from '@/api/modelView';
+import { useSizers, useStudio } from '@/api/queries';
+
+export const BUBBLE_WIDTHS = ['outerFirstMm', 'innerMm', 'finalMm'] as const;
+export type BubbleWidth = (typeof BUBBLE_WIDTHS)[number];
+
+/** The bubble every decorator knows: 14 in, and an 11 in inner. */
+const FIRST: BubbleWidths = {
+  outerFirstMm: 14 * MM_PER_INCH,
+  innerMm: 11 * MM_PER_INCH,
+  finalMm: 16 * MM_PER_INCH,
+};
+
+/** A bubble as the address asks for it. */
+export interface Bubble {
+  /** Which of the three is sought. */
+  sought: BubbleWidth;
+  asked: Record<BubbleWidth, number | null>;
+  outer: ShelfModel | undefined;
+  inner: ShelfModel | undefined;
+  found: Result<BubbleWidths, BubbleProblemCode>;
+  steps: BubbleSteps<HoleView> | null;
+  change: (by: Partial<Record<'find' | 'outer' | 'inner' | BubbleWidth, string>>) => void;
+}
+
+/** Reads a bubble from the address, solves it within what the chosen balloons bear, and lays it out over the studio's sizers. */
+export function useBubble(): Bubble {
+  const params = useLocalSearchParams<Record<'find' | 'outer' | 'inner' | BubbleWidth, string>>();
+  const knowledge = useKnowledge();
+  const studio = useStudio().data;
+  const sizers = useSizers().data;
+  const { find, outer: outerId, inner: innerId, outerFirstMm, innerMm, finalMm } = params;
+  const sought = BUBBLE_WIDTHS.find((each) => each === find) ?? 'finalMm';
+  const outer = knowledge?.models.find(({ id }) => id === outerId);
+  const inner = knowledge?.models.find(({ id }) => id === innerId);
+  const asked = useMemo(
+    () => ({
+      outerFirstMm: widthOf(outerFirstMm, FIRST.outerFirstMm),
+      innerMm: widthOf(innerMm, FIRST.innerMm),
+      finalMm: widthOf(finalMm, FIRST.finalMm),
+    }),
+    [outerFirstMm, innerMm, finalMm],
+  );
+  const limits = useMemo(
+    () => ({ outerMm: limitMm(outer, knowledge, studio), innerMm: limitMm(inner, knowledge, studio) }),
+    [outer, inner, knowledge, studio],
+  );
+  const found = useMemo(() => {
+    // A field left empty asks for nothing: it is as wrong as a nought.
+    const given = BUBBLE_WIDTHS.filter((each) => each !== sought).map((each) => [each, asked[each] ?? 0]);
+    return bubbleStuffing({ ...Object.fromEntries(given), limits });
+  }, [sought, asked, limits]);
+  const steps = useMemo(() => {
+    const holes = sizers?.flatMap((sizer) => holesNow(sizer)) ?? [];
+    return found.ok ? bubbleSteps({ widths: found.value, holes, limits }) : null;
+  }, [found, sizers, limits]);
+  return { sought, asked, outer, inner, found, steps, change: router.setParams };
+}
+
+function widthOf(text: string | undefined, first: number): number | null {
+  if (text === undefined) return first;
+  return text === '' ? null : Number(text);
+}
+
+/** What a balloon bears: its round limit or the width where it felt hard, else the rule of its nominal. */
+function limitMm(model: ShelfModel | undefined, knowledge: Knowledge | null, studio: Studio | undefined) {
+  if (!model || !knowledge || !studio) return undefined;
+  const { fit, curve } = viewModel({ model, knowledge, studio, tiers: [] });
+  const round = curve?.shape.roundLimit;
+  const seen = [
+    round?.kind === 'shown' ? round.widthMm : Infinity,
+    fit?.limits.hardMm ?? Infinity,
+    fit?.limits.burstMm ?? Infinity,
+  ];
+  const tightest = Math.min(...seen);
+  return Number.isFinite(tightest) ? tightest : ruleLimitMm(model);
+}

@@ -1,0 +1,189 @@
+import type { ModelDetail, Studio } from '@leggero/contract';
+import { sphereVolumeL, type FoilKind } from '@leggero/core';
+import { foilBody, foilHeadroom, type FoilBody } from '@leggero/core/foil';
+import { foilMassG } from '@leggero/core/helium';
+import { router, useLocalSearchParams } from 'expo-router';
+import Pencil from 'lucide-react-native/icons/pencil';
+import { View } from 'react-native';
+
+import { useLengths } from '@/api/lengths';
+import { modelName } from '@/api/modelView';
+import { useStudio } from '@/api/queries';
+import { IconButton } from '@/ui/Button';
+import { Card } from '@/ui/Card';
+import { Cautions } from '@/ui/Cautions';
+import { HeliumCard } from '@/ui/HeliumCard';
+import { useWide } from '@/ui/layout';
+import { NumberField } from '@/ui/NumberField';
+import { Page } from '@/ui/Page';
+import { RowLink } from '@/ui/RowLink';
+import { Loading } from '@/ui/States';
+import { Tool } from '@/ui/Tool';
+import { Words } from '@/ui/Words';
+import { FOIL_WORDS, headroomText, TWO_CHAMBERS } from '@/wording/foil';
+import { litresText } from '@/wording/helium';
+import { KIND_WORDS, percent } from '@/wording/trade';
+
+import { FoilPicture } from './FoilPicture';
+
+/** A foil: when to stop, what room to leave for heat, and the place it takes. Where it is shown stands in the address. */
+export function FoilPage({ model }: { model: ModelDetail }) {
+  const studio = useStudio().data;
+  const wide = useWide();
+  const kind = model.kind === 'stretch-foil' ? 'stretch-foil' : 'foil';
+  return (
+    <Page
+      title={modelName(model)}
+      subtitle={`${KIND_WORDS[kind].toLowerCase()} · ${model.colourName}`}
+      back={wide ? undefined : '/shelf'}
+      aside={
+        <IconButton
+          label="Change details"
+          icon={Pencil}
+          onPress={() => router.navigate(`/shelf/${model.id}/edit`)}
+        />
+      }
+    >
+      {studio ? <Shown model={model} kind={kind} studio={studio} /> : <Loading what="the studio" />}
+    </Page>
+  );
+}
+
+interface ShownProps {
+  model: ModelDetail;
+  kind: FoilKind;
+  studio: Studio;
+}
+
+function Shown({ model, kind, studio }: ShownProps) {
+  const lengths = useLengths();
+  const wide = useWide();
+  const { text } = lengths;
+  const body = bodyOf(model, kind);
+  const from = { tempC: studio.workroomTempC, altitudeM: studio.workroomAltitudeM };
+  const { stop, shutOff, seal } = FOIL_WORDS[kind];
+  const flatMm2 = model.lengthMm ? model.nominalMm * model.lengthMm : (Math.PI / 4) * model.nominalMm ** 2;
+  return (
+    <View className={wide ? 'flex-row items-start gap-6' : 'gap-4'}>
+      <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+        {body ? (
+          <>
+            <FoilPicture
+              body={body}
+              kind={kind}
+              colourHex={model.colourHex}
+              label={`Full, from the front and from the side: ${text(body.widthMm)} wide, ${text(body.heightMm)} high, ${text(body.depthMm)} deep`}
+            />
+            <View className="flex-row gap-2">
+              <Tool title="Wide" figure={lengths.bare(body.widthMm)} note={lengths.unit} />
+              <Tool title="High" figure={lengths.bare(body.heightMm)} note={lengths.unit} />
+              <Tool title="Deep" figure={lengths.bare(body.depthMm)} note={lengths.unit} />
+            </View>
+            <Words look="quiet">{bodyText(model, body, kind, text)}</Words>
+          </>
+        ) : null}
+        <Card title="When to stop">
+          <View className="gap-2">
+            <Words look="strong">{stop}</Words>
+            <Words>{shutOff}</Words>
+            <Words>{seal}</Words>
+            {kind === 'foil' ? <Words look="quiet">{TWO_CHAMBERS}</Words> : null}
+          </View>
+        </Card>
+        {kind === 'stretch-foil' ? (
+          <RowLink
+            href={`/shelf/orb?sphere=${model.nominalMm}`}
+            title="Put it in clear latex"
+            note="When to let air out, and the gap to keep"
+          />
+        ) : null}
+      </View>
+      <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+        <Headroom from={from} />
+        {body ? (
+          <HeliumCard
+            title="If it is to float"
+            volumeL={body.volumeL}
+            massG={foilMassG({ areaMm2: flatMm2 })}
+            place={from}
+            lengths={lengths}
+          />
+        ) : null}
+        <Cautions names={['power', 'heights', 'choking']} />
+      </View>
+    </View>
+  );
+}
+
+/** What it holds, how it draws in, and how it stands as a topper: common practice. */
+function bodyText(
+  { nominalMm, lengthMm }: ModelDetail,
+  { volumeL }: FoilBody,
+  kind: FoilKind,
+  text: (mm: number) => string,
+) {
+  const holds = `It holds ${litresText(volumeL)}.`;
+  const draws = kind === 'foil' ? ` Lying flat it is ${text(nominalMm)}: full it draws in.` : '';
+  const less = lengthMm === null ? '' : ' Figures and letters hold less than this pillow of their size.';
+  return `${holds}${draws}${less} On a column of 11 in balloons a topper wants 30 in or more: a smaller one looks lost.`;
+}
+
+/** A foil's body when full; a stretchy sphere is what its name says. */
+function bodyOf({ nominalMm, lengthMm }: ModelDetail, kind: FoilKind): FoilBody | null {
+  if (kind === 'stretch-foil') {
+    const volumeL = sphereVolumeL({ widthMm: nominalMm });
+    return { widthMm: nominalMm, heightMm: nominalMm, depthMm: nominalMm, volumeL };
+  }
+  const body = foilBody(
+    lengthMm === null
+      ? { form: 'disc', flatWidthMm: nominalMm }
+      : { form: 'pillow', flatWidthMm: nominalMm, flatHeightMm: lengthMm },
+  );
+  return body.ok ? body.value : null;
+}
+
+function Headroom({ from }: { from: { tempC: number; altitudeM: number } }) {
+  const params = useLocalSearchParams<Record<'temp' | 'alt', string>>();
+  const tempC = Number(params.temp ?? 33);
+  const altitudeM = Number(params.alt ?? from.altitudeM);
+  const room = foilHeadroom({ from, to: { tempC, altitudeM } });
+  return (
+    <Card title="Room for heat">
+      <View className="gap-3">
+        <View className="flex-row gap-3">
+          <View className="flex-1">
+            <NumberField
+              label="At the venue, °C"
+              hint={`Filled at ${from.tempC} °C.`}
+              value={tempC}
+              range={TEMPERATURES}
+              onChange={(to) => router.setParams({ temp: String(to) })}
+            />
+          </View>
+          <View className="flex-1">
+            <NumberField
+              label="Above the sea, m"
+              hint={`Filled at ${from.altitudeM} m.`}
+              value={altitudeM}
+              range={ALTITUDES}
+              onChange={(to) => router.setParams({ alt: String(to) })}
+            />
+          </View>
+        </View>
+        {room.ok ? (
+          <>
+            <Words look="strong" role="status">
+              {headroomText(room.value)}
+            </Words>
+            <Words look="quiet">
+              {`Its gas wants ${percent(room.value.venueShare)} of the room it has here, by the gas law. Foil does not give.`}
+            </Words>
+          </>
+        ) : null}
+      </View>
+    </Card>
+  );
+}
+
+const TEMPERATURES = { least: -30, most: 70, error: 'Give a temperature from -30 to 70 °C.' };
+const ALTITUDES = { least: -430, most: 6000, error: 'Give metres from -430 to 6000.' };

@@ -1,0 +1,93 @@
+import type { ModelDetail } from '@leggero/contract';
+import { modellingCode, type ModellingSize } from '@leggero/core/modelling';
+import { router, useLocalSearchParams } from 'expo-router';
+import Pencil from 'lucide-react-native/icons/pencil';
+import { View } from 'react-native';
+
+import { useKnowledge } from '@/api/knowledge';
+import { useLengths } from '@/api/lengths';
+import { modelName } from '@/api/modelView';
+import { IconButton } from '@/ui/Button';
+import { Cautions } from '@/ui/Cautions';
+import { useWide } from '@/ui/layout';
+import { Page } from '@/ui/Page';
+import { Segmented } from '@/ui/Segmented';
+import { Empty, Loading } from '@/ui/States';
+import { Words } from '@/ui/Words';
+import { codeText } from '@/wording/modelling';
+
+import { JoinPart } from './JoinPart';
+import { LengthPart } from './LengthPart';
+import { PolePart } from './PolePart';
+import { ShapesPart } from './ShapesPart';
+import { viewLength } from './useLengthLaw';
+
+const PARTS = [
+  { value: 'length', title: 'Length' },
+  { value: 'shapes', title: 'Shapes' },
+  { value: 'join', title: 'Join' },
+  { value: 'pole', title: 'Pole' },
+] as const;
+
+/** A modelling balloon: its code explained, and what it is good for. The part and its figures stand in the address. */
+export function ModellingPage({ model }: { model: ModelDetail }) {
+  const params = useLocalSearchParams<Record<'for' | 'pump' | 'twists', string>>();
+  const part = PARTS.find(({ value }) => value === params.for)?.value ?? 'length';
+  const knowledge = useKnowledge();
+  const lengths = useLengths();
+  const wide = useWide();
+  const size = sizeOf(model);
+  const props = { model, size, lengths };
+  const pumps = knowledge?.pumps ?? [];
+  const last = model.calibrations[0]?.pumpId;
+  const pump =
+    pumps.find(({ id }) => id === params.pump) ??
+    pumps.find(({ id }) => id === last) ??
+    pumps.find(({ kind }) => kind === 'hand') ??
+    pumps[0];
+  return (
+    <Page
+      title={modelName(model)}
+      subtitle={`modelling · ${model.colourName}`}
+      back={wide ? undefined : '/shelf'}
+      aside={
+        <IconButton
+          label="Change details"
+          icon={Pencil}
+          onPress={() => router.navigate(`/shelf/${model.id}/edit`)}
+        />
+      }
+    >
+      <View className={`gap-4 ${wide ? 'max-w-[640px]' : ''}`}>
+        <Words look="quiet">{codeText(size, lengths.text)}</Words>
+        <Segmented
+          label="What it is for"
+          options={PARTS}
+          value={part}
+          onChange={(value) => router.setParams({ for: value })}
+        />
+        {part === 'shapes' ? <ShapesPart {...props} /> : null}
+        {part === 'join' ? <JoinPart {...props} /> : null}
+        {part === 'pole' ? <PolePart {...props} /> : null}
+        {part !== 'length' ? null : !knowledge ? (
+          <Loading what="the pumps" />
+        ) : pump ? (
+          <LengthPart
+            {...props}
+            view={viewLength(model, size, pump, knowledge)}
+            pumps={pumps}
+            twists={Number(params.twists ?? 1)}
+          />
+        ) : (
+          <Empty sentence="Add a pump under Gauges, and it tells the strokes for a length." />
+        )}
+        {part === 'pole' ? null : <Cautions names={['latex', 'choking']} />}
+      </View>
+    </Page>
+  );
+}
+
+function sizeOf({ nominalMm, lengthMm }: ModelDetail): ModellingSize {
+  const size = { widthMm: nominalMm, lengthMm: lengthMm ?? 0 };
+  return { ...size, code: modellingCode(size) };
+}

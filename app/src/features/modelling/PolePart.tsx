@@ -1,0 +1,148 @@
+import { MM_PER_INCH } from '@leggero/core';
+import { wrapPole, type PoleCover } from '@leggero/core/modelling';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { ClipPath, Defs, G, Path, Rect } from 'react-native-svg';
+
+import { shade } from '@/ui/Balloon';
+import { Cautions } from '@/ui/Cautions';
+import { LengthField } from '@/ui/LengthField';
+import { Stepper } from '@/ui/Stepper';
+import { usePalette } from '@/ui/theme';
+import { Tool } from '@/ui/Tool';
+import { Words } from '@/ui/Words';
+import { poleProblemText, poleText } from '@/wording/modelling';
+import { percent } from '@/wording/trade';
+
+import type { PartProps } from './LengthPart';
+
+const FIRST = { diameterMm: MM_PER_INCH, lengthMm: 60 * MM_PER_INCH, overlap: 0.3 };
+
+/** A pole wrapped with empty balloons pressed flat: how many, and how the turns lie. */
+export function PolePart({ model, size, lengths }: PartProps) {
+  const params = useLocalSearchParams<Record<'across' | 'along' | 'overlap', string>>();
+  const diameterMm = Number(params.across ?? FIRST.diameterMm);
+  const lengthMm = Number(params.along ?? FIRST.lengthMm);
+  const overlap = Number(params.overlap ?? FIRST.overlap);
+  const cover = wrapPole({ size, diameterMm, lengthMm, overlap });
+  const problem = cover.ok ? null : cover.problem;
+  const wrong = (field: string) =>
+    problem?.field === field ? poleProblemText(problem, lengths.text) : undefined;
+  return (
+    <>
+      {cover.ok ? (
+        <View className="gap-2" role="status">
+          <PolePicture
+            cover={cover.value}
+            diameterMm={diameterMm}
+            colourHex={model.colourHex}
+            label={`A piece of the pole to scale. ${poleText(cover.value, lengths.text)}`}
+          />
+          <View className="flex-row gap-2">
+            <Tool title="Balloons" figure={String(cover.value.balloons)} note="empty, pressed flat" />
+            <Tool
+              title="Turns"
+              figure={String(Math.ceil(cover.value.turns))}
+              note={`${lengths.text(cover.value.pitchMm)} on for each`}
+            />
+            <Tool
+              title="One covers"
+              figure={lengths.bare(cover.value.coversMm)}
+              note={`${lengths.unit} of pole`}
+            />
+          </View>
+        </View>
+      ) : null}
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <LengthField
+            label="Pole across"
+            value={diameterMm || null}
+            lengths={lengths}
+            error={wrong('diameterMm')}
+            onChange={(mm) => router.setParams({ across: String(mm ?? 0) })}
+          />
+        </View>
+        <View className="flex-1">
+          <LengthField
+            label="Pole long"
+            value={lengthMm || null}
+            lengths={lengths}
+            error={wrong('lengthMm')}
+            onChange={(mm) => router.setParams({ along: String(mm ?? 0) })}
+          />
+        </View>
+      </View>
+      <Stepper
+        label="each turn over the last"
+        value={Math.round(100 * overlap)}
+        shown={percent(overlap)}
+        step={10}
+        least={0}
+        most={80}
+        onChange={(to) => router.setParams({ overlap: String(to / 100) })}
+      />
+      <Words look="quiet">
+        Press the air out, tie the first end to the pole, pull to twice its length and lay each turn over the
+        last.
+      </Words>
+      <Cautions names={['heights', 'latex', 'choking']} />
+    </>
+  );
+}
+
+interface PolePictureProps {
+  cover: PoleCover;
+  diameterMm: number;
+  colourHex: string;
+  label: string;
+}
+
+const HEIGHT = 120;
+
+/** A few turns around the pole, to scale: each strip lies over the one before. */
+function PolePicture({ cover, diameterMm, colourHex, label }: PolePictureProps) {
+  const palette = usePalette();
+  const [width, setWidth] = useState(0);
+  const { pitchMm, flatMm } = cover;
+  // The lean of a turn: half a pitch from one edge of the pole to the other.
+  const alongMm = flatMm * Math.hypot(1, pitchMm / (Math.PI * diameterMm));
+  const scale = Math.min((HEIGHT - 32) / diameterMm, width / (4 * Math.max(pitchMm, alongMm)));
+  const thick = diameterMm * scale;
+  const top = (HEIGHT - thick) / 2;
+  const count = Math.ceil(width / (pitchMm * scale)) + 3;
+  const strips = Array.from({ length: Math.min(count, 120) }, (_, i) => (i - 2) * pitchMm * scale);
+  const lean = (pitchMm * scale) / 2;
+  return (
+    <View
+      role="img"
+      aria-label={label}
+      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
+      className="rounded-card border border-line bg-surface"
+      style={{ height: HEIGHT }}
+    >
+      {width === 0 ? null : (
+        <Svg width={width} height={HEIGHT} aria-hidden>
+          <Defs>
+            <ClipPath id="pole">
+              <Rect x={0} y={top - 2} width={width * 0.82} height={thick + 4} rx={3} />
+            </ClipPath>
+          </Defs>
+          <Rect x={0} y={top} width={width} height={thick} fill={palette.sunk} stroke={palette.line} />
+          <G clipPath="url(#pole)">
+            {strips.map((x, i) => (
+              <Path
+                key={i}
+                d={`M${x} ${top + thick}L${x + lean} ${top}h${alongMm * scale}L${x + alongMm * scale} ${top + thick}z`}
+                fill={shade(colourHex, i % 2 === 0 ? 0 : 0.12)}
+                stroke={shade(colourHex, -0.35)}
+                strokeWidth={1}
+              />
+            ))}
+          </G>
+        </Svg>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,159 @@
+import { MODEL_DEFAULTS, type ShelfModel } from '@leggero/contract';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+
+import { newId } from '@/api/id';
+import { useKnowledge } from '@/api/knowledge';
+import { modelName, mostUsed } from '@/api/modelView';
+import type { Parts } from '@/api/pairs';
+import { useCommand, useStudio, useTiers } from '@/api/queries';
+import { BalloonPick } from '@/ui/BalloonPick';
+import { Button } from '@/ui/Button';
+import { Cautions } from '@/ui/Cautions';
+import { useWide } from '@/ui/layout';
+import { Page } from '@/ui/Page';
+import { Segmented } from '@/ui/Segmented';
+import { Empty, Loading } from '@/ui/States';
+import { Words } from '@/ui/Words';
+
+import { ColourNote, FillTo, HowToStuff, PairVerdict, PressureCard } from './PairCards';
+import { viewPair } from './usePair';
+
+/** Two balloons chosen as outer and inner: whether they make a pair, and what comes of it. All of it stands in the address. */
+export function PairPage() {
+  const {
+    outer: outerId,
+    inner: innerId,
+    tier: tierId,
+  } = useLocalSearchParams<Record<'outer' | 'inner' | 'tier', string>>();
+  const knowledge = useKnowledge();
+  const studio = useStudio().data;
+  const tiers = useTiers().data;
+  const wide = useWide();
+  const send = useCommand();
+  const singles = useMemo(() => knowledge?.models.filter(({ outerId: of }) => of === null), [knowledge]);
+  const parts = useMemo(
+    () => (singles ? chosenParts(singles, outerId, innerId) : null),
+    [singles, outerId, innerId],
+  );
+  const tier = tiers?.find(({ id }) => id === tierId) ?? tiers?.[2] ?? tiers?.[0];
+  const view = useMemo(
+    () => (parts && tier && knowledge && studio ? viewPair({ parts, tier, knowledge, studio }) : null),
+    [parts, tier, knowledge, studio],
+  );
+  const back = wide ? undefined : '/shelf';
+  if (!knowledge || !studio || !tiers || !singles) {
+    return (
+      <Page title="Pair two balloons" back={back}>
+        <Loading what="the shelf" />
+      </Page>
+    );
+  }
+  if (!view || !tier) {
+    return (
+      <Page title="Pair two balloons" back={back}>
+        <Empty
+          sentence="A pair takes balloons that are filled to a width. Put one on the shelf first."
+          action={
+            <Button title="Add a balloon" look="primary" tall onPress={() => router.navigate('/shelf/new')} />
+          }
+        />
+      </Page>
+    );
+  }
+  const { outer, inner } = view.parts;
+  const there = knowledge.models.find((model) => model.outerId === outer.id && model.innerId === inner.id);
+  const keep = () => {
+    if (there) return router.navigate(`/shelf/${there.id}`);
+    const id = newId();
+    const { kind, nominalMm, finish, colourHex } = outer;
+    send({
+      name: 'createModel',
+      body: {
+        ...MODEL_DEFAULTS,
+        id,
+        line: `${modelName(outer)} over ${modelName(inner)}`.slice(0, 80),
+        kind,
+        nominalMm,
+        finish,
+        colourName: `${outer.colourName} over ${inner.colourName}`.slice(0, 40),
+        colourHex,
+        outerId: outer.id,
+        innerId: inner.id,
+      },
+    });
+    router.navigate(`/shelf/${id}`);
+  };
+  const choices = (
+    <>
+      <BalloonPick
+        label="Outer balloon"
+        models={singles}
+        value={outer}
+        onChange={(id) => router.setParams({ outer: id })}
+      />
+      <BalloonPick
+        label="Inner balloon"
+        models={singles}
+        value={inner}
+        onChange={(id) => router.setParams({ inner: id })}
+      />
+    </>
+  );
+  const result = (
+    <>
+      <View className="gap-3">{choices}</View>
+      <PairVerdict view={view} colourHex={view.colour.colourHex} />
+      {view.stuffing ? <FillTo target={view.stuffing.target} tierName={tier.name} /> : null}
+      <Segmented
+        label="Tier"
+        options={tiers.map(({ id, name }) => ({ value: id, title: name }))}
+        value={tier.id}
+        onChange={(id) => router.setParams({ tier: id })}
+      />
+      <ColourNote view={view} />
+    </>
+  );
+  return (
+    <Page
+      title="Pair two balloons"
+      subtitle="One inside the other, filled as one"
+      back={back}
+      actions={
+        <Button
+          title={there ? 'Open this pair' : 'Put the pair on the shelf'}
+          look="primary"
+          tall
+          className="flex-1"
+          disabled={!view.stuffing}
+          onPress={keep}
+        />
+      }
+    >
+      <View className={wide ? 'flex-row items-start gap-6' : 'gap-4'}>
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>{result}</View>
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+          <HowToStuff view={view} />
+          <PressureCard view={view} />
+          <Cautions names={['burst', 'latex', 'choking']} />
+        </View>
+      </View>
+    </Page>
+  );
+}
+
+/** The balloons asked for; else the one used most, with the largest other that goes into it. */
+function chosenParts(
+  models: readonly ShelfModel[],
+  outerId?: string,
+  innerId?: string,
+): Parts<ShelfModel> | null {
+  const outer = models.find(({ id }) => id === outerId) ?? mostUsed(models);
+  if (!outer) return null;
+  const fitting = models
+    .filter(({ id, nominalMm }) => id !== outer.id && nominalMm <= outer.nominalMm)
+    .sort((a, b) => b.nominalMm - a.nominalMm);
+  const inner = models.find(({ id }) => id === innerId) ?? fitting[0] ?? outer;
+  return { outer, inner };
+}

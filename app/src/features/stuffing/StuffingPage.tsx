@@ -1,0 +1,70 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+
+import { modelName } from '@/api/modelView';
+import { partsOf } from '@/api/pairs';
+import type { ShownModel } from '@/features/model/WithModel';
+import { Cautions } from '@/ui/Cautions';
+import { useWide } from '@/ui/layout';
+import { Page } from '@/ui/Page';
+import { RowLink } from '@/ui/RowLink';
+import { Segmented } from '@/ui/Segmented';
+import { Empty } from '@/ui/States';
+
+import { ColourNote, FillTo, HowToStuff, PairVerdict, PressureCard } from './PairCards';
+import { SeenColour } from './SeenColour';
+import { viewPair } from './usePair';
+
+/** Everything about a pair beside its target: whether it works, how to stuff it, its colour and its pressure. */
+export function StuffingPage({ model, tiers, knowledge, studio }: ShownModel) {
+  const { tier: tierId } = useLocalSearchParams<{ tier?: string }>();
+  const wide = useWide();
+  const tier = tiers.find(({ id }) => id === tierId) ?? tiers[2] ?? tiers[0];
+  const view = useMemo(() => {
+    const parts = partsOf(model, knowledge.models);
+    return parts && tier ? viewPair({ parts, pair: model, tier, knowledge, studio }) : null;
+  }, [model, tier, knowledge, studio]);
+  const back = `/shelf/${model.id}`;
+  if (!view || !tier) {
+    return (
+      <Page title={modelName(model)} back={back}>
+        <Empty sentence="This balloon is a single one: pair it with another first." />
+      </Page>
+    );
+  }
+  const { outer, inner } = view.parts;
+  return (
+    <Page title={modelName(model)} subtitle="Stuffing" back={back}>
+      <View className={wide ? 'flex-row items-start gap-6' : 'gap-4'}>
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+          <PairVerdict view={view} colourHex={model.colourHex} />
+          {view.stuffing ? <FillTo target={view.stuffing.target} tierName={tier.name} /> : null}
+          <Segmented
+            label="Tier"
+            options={tiers.map(({ id, name }) => ({ value: id, title: name }))}
+            value={tier.id}
+            onChange={(id) => router.setParams({ tier: id })}
+          />
+          <HowToStuff view={view} />
+          <RowLink
+            href={`/shelf/${outer.id}`}
+            title={modelName(outer)}
+            note={`Outer · ${outer.colourName}`}
+          />
+          <RowLink
+            href={`/shelf/${inner.id}`}
+            title={modelName(inner)}
+            note={`Inner · ${inner.colourName}`}
+          />
+        </View>
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+          <SeenColour key={model.seenHex ?? ''} pair={model} view={view} />
+          <ColourNote view={view} />
+          <PressureCard view={view} />
+          <Cautions names={['burst', 'latex', 'choking']} />
+        </View>
+      </View>
+    </Page>
+  );
+}

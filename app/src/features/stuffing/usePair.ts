@@ -1,0 +1,75 @@
+import type { PumpRecord, ShelfModel, Studio, TierRecord } from '@leggero/contract';
+import { INFLATOR_KINDS, TRADE, type Problem, type SkinOpacities, type StuffedColour } from '@leggero/core';
+import {
+  piecesFrom, pressureCurve, skinStuffing, type PairProblemCode, type PressurePoint, type SkinStuffing,
+} from '@leggero/core/stuffing'; // prettier-ignore
+
+import type { Knowledge } from '@/api/knowledge';
+import { viewModel } from '@/api/modelView';
+import { expectedColour, opacitiesOf, type Parts } from '@/api/pairs';
+
+/** A pair worked out for one tier. */
+export interface PairView {
+  parts: Parts<ShelfModel>;
+  stuffing: SkinStuffing | null;
+  problem: Problem<PairProblemCode> | null;
+  colour: StuffedColour;
+  opacities: SkinOpacities;
+  /** Pieces the stock makes; null where not all was counted. */
+  pieces: number | null;
+  pressure: PressurePoint[];
+}
+
+interface PairOptions {
+  parts: Parts<ShelfModel>;
+  /** The pair's own record, once it is on the shelf. */
+  pair?: ShelfModel | undefined;
+  tier: TierRecord;
+  knowledge: Knowledge;
+  studio: Studio;
+}
+
+/** Works a pair out for a tier, from what is known of both balloons and of the pair itself. */
+export function viewPair({ parts, pair, tier, knowledge, studio }: PairOptions): PairView {
+  const { outer, inner } = parts;
+  const skinOf = (model: ShelfModel) => {
+    const { fit, estimate } = viewModel({ model, knowledge, studio, tiers: [] });
+    const { nominalMm, kind, finish } = model;
+    return { nominalMm, kind, finish, fit, estimate };
+  };
+  const fit = pair ? viewModel({ model: pair, knowledge, studio, tiers: [] }).fit : null;
+  const found = skinStuffing({
+    outer: skinOf(outer),
+    inner: skinOf(inner),
+    tier,
+    fit,
+    daysStanding: studio.daysStanding,
+    step: studio.stepMm,
+    mostKPa: mostKPaOf(knowledge.pumps),
+  });
+  const opacities = opacitiesOf(knowledge.models);
+  const sameModel = outer.id === inner.id;
+  const toMm = found.ok ? found.value.target.widthMm : Math.min(outer.nominalMm, inner.nominalMm);
+  return {
+    parts,
+    stuffing: found.ok ? found.value : null,
+    problem: found.ok ? null : found.problem,
+    colour: expectedColour(parts, opacities),
+    opacities,
+    pieces: piecesFrom({ outerStock: outer.stock, innerStock: inner.stock, sameModel }),
+    pressure: pressureCurve({ nominalsMm: [outer.nominalMm, inner.nominalMm], toMm: 1.1 * toMm }),
+  };
+}
+
+/** What each kind of inflator here presses at most: the strongest on record, else what is usual. */
+function mostKPaOf(pumps: readonly PumpRecord[]): Record<PumpRecord['kind'], number> {
+  const usual = TRADE.inflatorMostKPa.value;
+  const most = { ...usual } as Record<PumpRecord['kind'], number>;
+  for (const kind of INFLATOR_KINDS) {
+    const known = pumps.flatMap((pump) =>
+      pump.kind === kind && pump.mostKPa !== null ? [pump.mostKPa] : [],
+    );
+    if (known.length > 0) most[kind] = Math.max(...known);
+  }
+  return most;
+}
