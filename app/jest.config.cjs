@@ -9,6 +9,8 @@ module.exports = {
   setupFilesAfterEnv: ['<rootDir>/test/setup.ts'],
   moduleNameMapper: {
     ...preset.moduleNameMapper,
+    // Charts come at once here; how they are fetched the journeys in the browser show.
+    '^@/ui/charts$': '<rootDir>/src/ui/chart/all.ts',
     '^@/(.*)$': '<rootDir>/src/$1',
     '^lucide-react-native/icons/(.*)$': require
       .resolve('lucide-react-native')

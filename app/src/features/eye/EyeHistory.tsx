@@ -13,7 +13,8 @@ import { dayText } from '@/wording/day';
 import { EYE_MODE_WORDS } from '@/wording/eye';
 import { fineMm } from '@/wording/sizer';
 
-import { SessionsChart, type SessionPoint } from './SessionsChart';
+import { SessionsChart } from '@/ui/charts';
+import type { SessionPoint } from '@/ui/chart/SessionsChart';
 import { viewEyeCheck } from './useEyeView';
 
 /** Sessions of one person: how bias and spread went from one to the next, and each with its figures. */

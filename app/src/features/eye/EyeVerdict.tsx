@@ -13,7 +13,7 @@ import {
 } from '@/wording/eye'; // prettier-ignore
 import { fineMm, WORK_WORDS } from '@/wording/sizer';
 
-import { EyeChart } from './EyeChart';
+import { EyeChart } from '@/ui/charts';
 import type { EyePart, EyeView } from './useEyeView';
 
 interface EyeVerdictProps {

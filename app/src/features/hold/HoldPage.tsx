@@ -17,7 +17,7 @@ import { Words } from '@/ui/Words';
 import { WrapsChoice } from '@/ui/WrapsChoice';
 import { TIE_ADVICE } from '@/wording/cautions';
 
-import { HoldChart } from './HoldChart';
+import { HoldChart } from '@/ui/charts';
 import { HoldTestCard } from './HoldTestCard';
 
 /** Balloons left standing: tie one, measure it again later, and targets know what a night costs. */

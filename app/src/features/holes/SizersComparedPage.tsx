@@ -15,7 +15,7 @@ import { Words } from '@/ui/Words';
 import { fineMm, workList } from '@/wording/sizer';
 import { counted } from '@/wording/trade';
 
-import { OffChart } from './OffChart';
+import { OffChart } from '@/ui/charts';
 
 /** Holes whose labels claim one width. */
 interface SameHole {

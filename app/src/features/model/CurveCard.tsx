@@ -2,7 +2,7 @@ import { nozzleImbalance, type Target } from '@leggero/core';
 
 import { useLengths } from '@/api/lengths';
 import { Card } from '@/ui/Card';
-import { CurveChart } from '@/ui/chart/CurveChart';
+import { CurveChart } from '@/ui/charts';
 import { Words } from '@/ui/Words';
 import { FIT_PROBLEMS } from '@/wording/fit';
 import { imbalanceText } from '@/wording/calibration';

@@ -5,7 +5,7 @@ import type { Lengths } from '@/api/lengths';
 import { figureOf } from '@/api/modelView';
 import type { ShownModel } from '@/features/model/WithModel';
 import { Aperture } from '@/ui/Aperture';
-import { CurveChart } from '@/ui/chart/CurveChart';
+import { CurveChart } from '@/ui/charts';
 import { useWide } from '@/ui/layout';
 import { Words } from '@/ui/Words';
 

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { useLengths } from '@/api/lengths';
 import { modelName } from '@/api/modelView';
 import { Card } from '@/ui/Card';
+import { PartedChart, PressureChart } from '@/ui/charts';
 import { Chip } from '@/ui/Chip';
 import { LengthFigure } from '@/ui/LengthFigure';
 import { Steps } from '@/ui/Steps';
@@ -14,8 +15,6 @@ import {
 import { ORIGIN_WORDS, percent } from '@/wording/trade';
 
 import { PairPicture } from './PairPicture';
-import { PartedChart } from './PartedChart';
-import { PressureChart } from './PressureChart';
 import type { PairView } from './usePair';
 
 /** The two and what they make, whether it works, and which of them holds it. */

@@ -15,7 +15,6 @@ import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { Segmented } from '@/ui/Segmented';
 import { Empty, Loading } from '@/ui/States';
-import { Words } from '@/ui/Words';
 
 import { ColourNote, FillTo, HowToStuff, PairVerdict, PressureCard } from './PairCards';
 import { viewPair } from './usePair';

@@ -6,10 +6,10 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path } from 'react-native-svg';
 
-import { ChartText } from '@/ui/chart/Axes';
-import { MARGIN } from '@/ui/chart/frame';
-import { usePalette } from '@/ui/theme';
-import { Words } from '@/ui/Words';
+import { ChartText } from './Axes';
+import { MARGIN } from './frame';
+import { usePalette } from '../theme';
+import { Words } from '../Words';
 
 const HEIGHT = 200;
 const SAMPLES = 24;

@@ -5,9 +5,9 @@ import { View } from 'react-native';
 import Svg, { G, Line, Rect } from 'react-native-svg';
 
 import { holesNow } from '@/api/holes';
-import { ChartText } from '@/ui/chart/Axes';
-import { usePalette } from '@/ui/theme';
-import { Words } from '@/ui/Words';
+import { ChartText } from './Axes';
+import { usePalette } from '../theme';
+import { Words } from '../Words';
 import { offText } from '@/wording/sizer';
 
 const ROW = 84;

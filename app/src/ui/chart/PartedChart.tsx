@@ -2,12 +2,11 @@ import { TRADE } from '@leggero/core';
 import { BALLOON_RUBBER, humpOf, relativePressure, unequalPair } from '@leggero/core/stuffing';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path } from 'react-native-svg';
 
-import { Balloon } from '@/ui/Balloon';
-import { usePalette } from '@/ui/theme';
+import { Balloon } from '../Balloon';
+import { usePalette } from '../theme';
 
 const WIDTH = 150;
 const HEIGHT = 132;
@@ -32,12 +31,14 @@ function parted() {
   return { curve, pair: [pair.smaller, pair.larger], most, highest: turns.hump.pressure };
 }
 
+/** It is the same for every balloon. */
+const PARTED = parted();
+
 /** Two balloons on two nozzles of one pump: one pressure, two sizes, each over its place on the curve. */
 export function PartedChart({ colourHex }: { colourHex: string }) {
   const palette = usePalette();
-  const found = useMemo(parted, []);
-  if (!found) return null;
-  const { curve, pair, most, highest } = found;
+  if (!PARTED) return null;
+  const { curve, pair, most, highest } = PARTED;
   const x = scaleLinear([1, most], [LEFT, WIDTH - 22]);
   const y = scaleLinear([0, highest], [HEIGHT - 10, TOP]);
   const path = line<(typeof curve)[number]>()

@@ -6,9 +6,9 @@ import { View } from 'react-native';
 import Svg, { Circle, G, Line, Rect } from 'react-native-svg';
 
 import { useLengths } from '@/api/lengths';
-import { ChartText } from '@/ui/chart/Axes';
-import { useWide } from '@/ui/layout';
-import { usePalette } from '@/ui/theme';
+import { ChartText } from './Axes';
+import { useWide } from '../layout';
+import { usePalette } from '../theme';
 
 const LEFT = 46;
 const FOOT = 24;

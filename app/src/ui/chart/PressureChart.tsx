@@ -7,9 +7,9 @@ import { View } from 'react-native';
 import Svg, { G, Line, Path } from 'react-native-svg';
 
 import type { Lengths } from '@/api/lengths';
-import { ChartText } from '@/ui/chart/Axes';
-import { MARGIN } from '@/ui/chart/frame';
-import { usePalette } from '@/ui/theme';
+import { ChartText } from './Axes';
+import { MARGIN } from './frame';
+import { usePalette } from '../theme';
 
 interface PressureChartProps {
   points: readonly PressurePoint[];

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Rect } from 'react-native-svg';
 
-import { ChartText } from '@/ui/chart/Axes';
-import { usePalette } from '@/ui/theme';
+import { ChartText } from './Axes';
+import { usePalette } from '../theme';
 import { fineMm } from '@/wording/sizer';
 
 export interface SessionPoint {
