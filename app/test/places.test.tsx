@@ -56,7 +56,7 @@ describe('a new balloon', () => {
     await userEvent.click(screen.getByRole('radio', { name: '16 in' }));
     await userEvent.click(screen.getByRole('radio', { name: 'Mirror' }));
     await userEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }));
-    expect(await screen.findByText('Give the line a name of 1 to 80 characters.')).toBeTruthy();
+    expect(await screen.findByText('Give it a name of 1 to 80 characters.')).toBeTruthy();
     expect(done()).toEqual([]);
     await userEvent.type(screen.getByRole('textbox', { name: 'Maker’s line' }), '  Tarn Clear ');
     await userEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }));

@@ -47,7 +47,7 @@ describe('from an empty studio to a checked batch, on a phone', () => {
     await visitor.tap('button', 'Add a balloon');
     await visitor.sees('Maker’s line');
     await visitor.tap('button', 'Put it on the shelf');
-    await visitor.sees('Give the line a name of 1 to 80 characters.');
+    await visitor.sees('Give it a name of 1 to 80 characters.');
     await visitor.type('Maker’s line', 'Tarn Satin');
     await visitor.tap('radio', 'tide blue');
     await visitor.tap('button', 'Put it on the shelf');

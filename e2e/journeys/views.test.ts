@@ -25,6 +25,10 @@ beforeAll(async () => {
   eleven = await get<ModelDetail>(`models/${found.id}`);
   const [sizer] = await get<SizerRecord[]>('sizers');
   const [study] = await get<StudyRecord[]>('studies');
+  const first = (is: (model: ShelfModel) => boolean) => shelf.find(is)!.id;
+  const pair = first(({ outerId, seenHex }) => outerId !== null && seenHex !== null);
+  const long = first(({ kind }) => kind === 'modelling');
+  const mirror = first(({ finish, kind }) => finish === 'mirror' && kind === 'round');
   views = [
     ['bench', '/bench'],
     ['shelf', '/shelf'],
@@ -38,6 +42,22 @@ beforeAll(async () => {
     ['translating', '/gauges/translate'],
     ['reading', `/shelf/${eleven.id}/reading`],
     ['verdict', `/shelf/${eleven.id}/check/${eleven.checks[0]!.id}`],
+    ['pairing', '/shelf/pair'],
+    ['a pair', `/shelf/${pair}`],
+    ['stuffing', `/shelf/${pair}/stuffing`],
+    ['a bubble', '/shelf/bubble'],
+    ['a bubble that cannot be', '/shelf/bubble?find=innerMm&finalMm=300'],
+    ['a sphere in clear latex', '/shelf/orb'],
+    ['a modelling balloon', `/shelf/${long}`],
+    ['modelling shapes', `/shelf/${long}?for=shapes`],
+    ['joiners', `/shelf/${long}?for=join`],
+    ['a pole', `/shelf/${long}?for=pole`],
+    ['details of a modelling balloon', `/shelf/${long}/edit`],
+    ['a foil', `/shelf/${first(({ kind }) => kind === 'foil')}`],
+    ['a stretchy sphere', `/shelf/${first(({ kind }) => kind === 'stretch-foil')}`],
+    ['a mirror’s shine', `/shelf/${mirror}/finish`],
+    ['confetti', `/shelf/${first(({ decor }) => decor === 'confetti')}/finish`],
+    ['a print', `/shelf/${first(({ decor }) => decor === 'print')}`],
     ['new balloon', '/shelf/new'],
     ['details', `/shelf/${eleven.id}/edit`],
     ['gauges', '/gauges'],
