@@ -28,7 +28,7 @@ await run(async () => {
   const [check] = (await (await fetch(`${url}/api/models/${eleven.id}`)).json()).checks;
   const sizers = await (await fetch(`${url}/api/sizers`)).json();
   const plate = sizers.find(({ keeper }) => keeper === '');
-  const [study] = await (await fetch(`${url}/api/studies`)).json();
+  const ofKind = (wanted) => models.find(({ kind }) => kind === wanted).id;
   const [owner] = await (await fetch(`${url}/api/people`)).json();
   const { cookie, eyeCheck } = await ownersEye(url, owner.id);
   const model = `/shelf/${eleven.id}`;
@@ -42,17 +42,17 @@ await run(async () => {
     ['check-phone', `${model}/check/${half}`, PHONE],
     ['compare-phone', '/shelf/compare', PHONE],
     ['hold-phone', `${model}/hold`, PHONE],
-    ['translate-phone', '/gauges/translate', PHONE],
     ['sheet-phone', '/shelf/sheet', PHONE],
-    ['verdict-phone', `${model}/check/${check.id}`, PHONE],
     ['gauges-phone', '/gauges', PHONE],
-    ['studio-phone', '/studio', PHONE],
     ['model-wide', `${model}?temp=33&alt=0&hours=12&wraps=2`, WIDE],
     ['sizer-phone', `/gauges/sizers/${plate.id}`, PHONE],
     ['holes-wide', '/gauges/holes', WIDE],
     ['make-wide', '/gauges/make', WIDE],
     ['eye-phone', `/gauges/eye/${eyeCheck.id}`, PHONE],
-    ['study-phone', `/gauges/studies/${study.id}`, PHONE],
+    ['pair-wide', '/shelf/pair', WIDE],
+    ['bubble-phone', '/shelf/bubble', PHONE],
+    ['modelling-phone', `/shelf/${ofKind('modelling')}?for=shapes`, PHONE],
+    ['foil-phone', `/shelf/${ofKind('foil')}`, PHONE],
   ];
   mkdirSync(FOLDER, { recursive: true });
   const browser = await puppeteer.launch({

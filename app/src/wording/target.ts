@@ -24,7 +24,7 @@ function whose({ of }: { of?: 'outer' | 'inner' }, alone: string): string {
 export function reasonText(reason: TargetReason, text: Write, tierName: string): string {
   switch (reason.code) {
     case 'tier':
-      return `${tierName} asks for ${percent(reason.fraction)} of nominal: ${text(reason.widthMm)}.`;
+      return `${tierName} asks for ${percent(reason.fraction)} of ${reason.of ? 'the smaller nominal' : 'nominal'}: ${text(reason.widthMm)}.`;
     case 'round-limit':
       return roundReason(reason, text);
     case 'standing':

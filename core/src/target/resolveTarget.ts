@@ -34,7 +34,8 @@ export type JourneyEffect =
 
 /** One thing that decided about a target, and whether it acted, nearly did or left room. */
 export type TargetReason =
-  | { code: 'tier'; fraction: number; widthMm: number }
+  /** `of` a pair it is the smaller nominal's. */
+  | { code: 'tier'; fraction: number; widthMm: number; of?: 'smaller' }
   | ((UpperLimit | LowerLimit | JourneyEffect) & { state: LimitState });
 
 /** What to mind about a target. */
@@ -161,7 +162,7 @@ export function resolveTarget(options: TargetOptions): Result<Target, TargetProb
     origin: originOf(fit, estimate, made.widthMm),
     dose,
     reasons: [
-      { code: 'tier', fraction: tier.fraction, widthMm: frame.wishMm },
+      { code: 'tier', fraction: tier.fraction, widthMm: frame.wishMm, ...(limits ? { of: 'smaller' } : {}) },
       ...reasonsOf(frame, made, showing).sort(byState),
     ],
     cautions: cautionsOn({

@@ -37,7 +37,8 @@ export function FindPage() {
   }
   const widthMm = Number(width) > 0 ? Number(width) : FIRST_MM;
   const daysStanding = days ? Number(days) : studio.daysStanding;
-  const models = knowledge.models.map((model) => ({
+  const singles = knowledge.models.filter(({ outerId }) => outerId === null);
+  const models = singles.map((model) => ({
     model,
     nominalMm: model.nominalMm,
     finish: model.finish,

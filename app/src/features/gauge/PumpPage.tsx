@@ -2,7 +2,7 @@ import { pumpFieldsSchema, type PumpCreate, type PumpRecord } from '@leggero/con
 import { zodResolver } from '@hookform/resolvers/zod';
 import { DOSE_SCALES, INFLATOR_KINDS, type InflatorKind } from '@leggero/core';
 import { router } from 'expo-router';
-import { Controller, useForm, useWatch } from 'react-hook-form';
+import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
 
 import { newId } from '@/api/id';
 import { useCommand, usePumps } from '@/api/queries';
@@ -93,27 +93,49 @@ function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
         values={INFLATOR_KINDS}
         words={KIND_TITLES}
       />
-      <Controller
+      <KnownFigure
         control={control}
         name="doseVolumeL"
-        render={({ field, fieldState }) => (
-          <Field
-            label={`Litres a ${DOSE_SCALES[kind].unit}, if known`}
-            hint="Each calibration measures it; a known figure helps to notice a change of pump."
-            inputMode="decimal"
-            defaultValue={field.value === null ? '' : String(field.value)}
-            onChangeText={(text) =>
-              field.onChange(text.trim() === '' ? null : Number(text.replace(',', '.')))
-            }
-            onBlur={field.onBlur}
-            error={
-              fieldState.error
-                ? 'Give litres above 0 and up to 20, such as 0.18, or leave it empty.'
-                : undefined
-            }
-          />
-        )}
+        label={`Litres a ${DOSE_SCALES[kind].unit}, if known`}
+        hint="Each calibration measures it; a known figure helps to notice a change of pump."
+        wrong="Give litres above 0 and up to 20, such as 0.18, or leave it empty."
+      />
+      <KnownFigure
+        control={control}
+        name="mostKPa"
+        label="Most pressure, kPa, if known"
+        hint="As the maker says: whether it starts small stuffed balloons follows from it."
+        wrong="Give kPa above 0 and up to 1000, such as 12, or leave it empty."
       />
     </Page>
+  );
+}
+
+interface KnownFigureProps {
+  control: Control<PumpCreate>;
+  name: 'doseVolumeL' | 'mostKPa';
+  label: string;
+  hint: string;
+  wrong: string;
+}
+
+/** A figure that may be known, or left empty. */
+function KnownFigure({ control, name, label, hint, wrong }: KnownFigureProps) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <Field
+          label={label}
+          hint={hint}
+          inputMode="decimal"
+          defaultValue={field.value === null ? '' : String(field.value)}
+          onChangeText={(text) => field.onChange(text.trim() === '' ? null : Number(text.replace(',', '.')))}
+          onBlur={field.onBlur}
+          error={fieldState.error ? wrong : undefined}
+        />
+      )}
+    />
   );
 }

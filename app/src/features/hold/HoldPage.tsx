@@ -67,7 +67,7 @@ function StartTest({ model }: ShownModel) {
     Math.round((0.86 * model.nominalMm) / lengths.stepMm) * lengths.stepMm,
   );
   const [wraps, setWraps] = useState<HoldTestRecord['wraps']>(2);
-  const [stuffed, setStuffed] = useState(false);
+  const [stuffed, setStuffed] = useState(model.outerId !== null);
   const start = () =>
     send({
       name: 'createHoldTest',
@@ -93,7 +93,9 @@ function StartTest({ model }: ShownModel) {
           onChange={setWidthMm}
         />
         <WrapsChoice wraps={wraps} onChange={setWraps} />
-        <SwitchRow label="Another balloon inside" value={stuffed} onChange={setStuffed} />
+        {model.outerId === null ? (
+          <SwitchRow label="Another balloon inside" value={stuffed} onChange={setStuffed} />
+        ) : null}
         <Button title="Start the test" look="primary" tall onPress={start} />
       </View>
     </Card>

@@ -7,12 +7,13 @@ import { newId, nowUtc } from '@/api/id';
 import { firstTarget, modelName } from '@/api/modelView';
 import { useCommand } from '@/api/queries';
 import { Button, IconButton } from '@/ui/Button';
+import { Cautions } from '@/ui/Cautions';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { Segmented } from '@/ui/Segmented';
 import { useKeys } from '@/ui/useKeys';
 import { Words } from '@/ui/Words';
-import { FILLING_CAUTION, TIE_ADVICE } from '@/wording/cautions';
+import { TIE_ADVICE } from '@/wording/cautions';
 import { counted, FINISH_WORDS, KIND_WORDS } from '@/wording/trade';
 
 import { CalibrationsCard } from './CalibrationsCard';
@@ -108,7 +109,7 @@ function Shown(props: ShownProps) {
       <HoldCard {...props} />
       <ReadingsCard model={model} view={view} />
       <PastChecks model={model} sizers={sizers} />
-      <Words look="quiet">{FILLING_CAUTION}</Words>
+      <Cautions names={['burst', 'latex', 'choking']} />
     </>
   );
   return (

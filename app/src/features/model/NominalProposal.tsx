@@ -23,10 +23,12 @@ const WRONG = new Set(['nominal-too-small', 'nominal-too-large', 'smaller-than-u
 export function NominalProposal({ model, knowledge, chosen, daysStanding }: NominalProposalProps) {
   const { text } = useLengths();
   const { target, tier } = chosen;
-  if (!target.cautions.some(({ code }) => WRONG.has(code))) return null;
+  // A pair is two nominals: which of them is wrong its stuffing says.
+  if (model.outerId !== null || !target.cautions.some(({ code }) => WRONG.has(code))) return null;
   const wantedMm = tier.fraction * model.nominalMm;
   const others = knowledge.models.filter(
-    ({ id, nominalMm, kind }) => id !== model.id && nominalMm !== model.nominalMm && kind === model.kind,
+    ({ id, nominalMm, kind, outerId }) =>
+      outerId === null && id !== model.id && nominalMm !== model.nominalMm && kind === model.kind,
   );
   const choice = chooseNominal({ widthMm: wantedMm, daysStanding, models: others });
   const suited = choice.ok ? choice.value.suited.slice(0, PROPOSED) : [];

@@ -50,7 +50,11 @@ export function WhySheet(props: WhySheetProps) {
     <Sheet title={`Why ${text(target.widthMm)}`} open={open} onClose={onClose}>
       <View role="list" className="gap-3">
         {target.reasons.map((reason) => (
-          <View key={reason.code} role="listitem" className="flex-row items-start gap-3">
+          <View
+            key={'of' in reason ? `${reason.code} ${reason.of}` : reason.code}
+            role="listitem"
+            className="flex-row items-start gap-3"
+          >
             <View className="w-[104px]">
               <Chip {...('state' in reason ? STATE_WORDS[reason.state] : WISH)} />
             </View>

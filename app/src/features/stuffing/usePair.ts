@@ -8,6 +8,9 @@ import type { Knowledge } from '@/api/knowledge';
 import { viewModel } from '@/api/modelView';
 import { expectedColour, opacitiesOf, type Parts } from '@/api/pairs';
 
+/** Enough for a curve without corners at any width of the page. */
+const CHART_POINTS = 500;
+
 /** A pair worked out for one tier. */
 export interface PairView {
   parts: Parts<ShelfModel>;
@@ -57,7 +60,11 @@ export function viewPair({ parts, pair, tier, knowledge, studio }: PairOptions):
     colour: expectedColour(parts, opacities),
     opacities,
     pieces: piecesFrom({ outerStock: outer.stock, innerStock: inner.stock, sameModel }),
-    pressure: pressureCurve({ nominalsMm: [outer.nominalMm, inner.nominalMm], toMm: 1.1 * toMm }),
+    pressure: pressureCurve({
+      nominalsMm: [outer.nominalMm, inner.nominalMm],
+      toMm: 1.1 * toMm,
+      points: CHART_POINTS,
+    }),
   };
 }
 

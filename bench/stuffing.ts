@@ -1,0 +1,106 @@
+import { fitCalibration, STANDARD_TIERS, type CalibrationFit, type Skin } from '@leggero/core';
+import { skinStuffing } from '@leggero/core/stuffing';
+import type { Page } from 'puppeteer-core';
+
+import { openPage } from './browser';
+import { median, report } from './report';
+import { startWorld } from './world';
+
+const ROUNDS = 15;
+const PAIRINGS = 200;
+const FRAME_MS = 1000 / 60;
+const inch = (inches: number) => inches * 25.4;
+
+/** A calibrated balloon of a nominal. */
+function skinOf(nominal: number): Skin {
+  const nominalMm = inch(nominal);
+  const litres = (Math.PI / 6) * (0.9 * nominalMm) ** 3 * 1e-6;
+  const readings = [2, 4, 5, 6, 7, 8].map((dose) => ({
+    dose,
+    widthMm: Math.cbrt((6e6 * litres * dose) / (8 * Math.PI)),
+    heightMm: Math.cbrt((6e6 * litres * dose) / (8 * Math.PI)) * (0.98 + 0.012 * dose),
+    outcome: 'ok' as const,
+  }));
+  const fit = fitCalibration({ nominalMm, readings });
+  return { nominalMm, kind: 'round', finish: 'matte', fit: fit.ok ? fit.value : null, estimate: null };
+}
+
+/** Target sheets, five tiers each, of 200 pairings, every other one with a calibration of its own. */
+export function benchPairings(): void {
+  const skins = [5, 6, 7, 9, 10, 11, 12, 16, 17, 18].map(skinOf);
+  const pairs = Array.from({ length: PAIRINGS }, (_, i) => {
+    const outer = skins[i % skins.length]!;
+    const inner = skins[Math.floor(i / 7) % ((i % skins.length) + 1)]!;
+    const fit: CalibrationFit | null = i % 2 === 0 ? outer.fit : null;
+    return { outer, inner, fit };
+  });
+  const sheets = () => {
+    let worked = 0;
+    for (const pair of pairs)
+      for (const tier of STANDARD_TIERS)
+        if (skinStuffing({ ...pair, tier, step: inch(1 / 8) }).ok) worked += 1;
+    if (worked !== PAIRINGS * STANDARD_TIERS.length) throw new Error('a pairing gave no target');
+  };
+  sheets();
+  const times = Array.from({ length: ROUNDS }, () => {
+    const start = performance.now();
+    sheets();
+    return performance.now() - start;
+  });
+  report({
+    what: `target sheets for ${PAIRINGS} pairings`,
+    ours: median(times),
+    yardstick: 'the time they may take',
+    theirs: 50,
+    unit: 'ms',
+    most: 1,
+  });
+}
+
+interface Redrawn extends Window {
+  leggeroRedraws: number[];
+}
+
+/** From the tap on another tier to the pressure chart of 500 points drawn anew (layout done), on a desktop profile. */
+export async function benchPressure({ chromium }: { chromium: string }): Promise<void> {
+  const world = await startWorld();
+  await new Promise((resolve) => setTimeout(resolve, 5000));
+  const page = await openPage({ chromium, address: `${world.url}/shelf/pair`, width: 1280, height: 800 });
+  try {
+    const redraws = await redrawsOf(page);
+    const line = { yardstick: 'one frame', theirs: FRAME_MS, unit: 'ms', most: 1 };
+    report({ what: `the pressure chart at another tier, from the tap to the drawing (median of ${redraws.length})`, ours: median(redraws), ...line }); // prettier-ignore
+    report({ what: 'the slowest of them', ours: Math.max(...redraws), ...line });
+  } finally {
+    await page.browser().close();
+    await world.end();
+  }
+}
+
+async function redrawsOf(page: Page): Promise<number[]> {
+  await page.waitForSelector('[aria-label^="Pressure while filling"] svg path');
+  await page.evaluate(() => {
+    const noted = window as unknown as Redrawn;
+    noted.leggeroRedraws = [];
+    let tapped = 0;
+    window.addEventListener('click', () => (tapped = performance.now()), { capture: true });
+    new MutationObserver((changes) => {
+      const drawn = changes.some(({ target }) =>
+        (target as Element).closest?.('[aria-label^="Pressure while filling"]'),
+      );
+      if (tapped === 0 || !drawn) return;
+      // Asking for a measure makes the browser lay out what changed.
+      document.body.getBoundingClientRect();
+      noted.leggeroRedraws.push(performance.now() - tapped);
+      tapped = 0;
+    }).observe(document.body, { subtree: true, childList: true, attributes: true });
+  });
+  for (let i = 0; i < ROUNDS; i += 1) {
+    const tier = await page.waitForSelector(
+      `::-p-aria([name="${i % 2 === 0 ? 'Bud' : 'Soft'}"][role="radio"])`,
+    );
+    await tier!.click();
+    await new Promise((resolve) => setTimeout(resolve, 300));
+  }
+  return page.evaluate(() => (window as unknown as Redrawn).leggeroRedraws);
+}
