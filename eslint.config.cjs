@@ -48,6 +48,7 @@ module.exports = [
       'app/.expo/**',
       '.leggero/**',
       'bench/.work/**',
+      'bench/.main.mjs',
       'server/src/db/migrations/**',
     ],
   },

@@ -1,5 +1,5 @@
 import { fitCalibration, STANDARD_TIERS, type CalibrationFit, type Skin } from '@leggero/core';
-import { skinStuffing } from '@leggero/core/stuffing';
+import { stuffingSheet } from '@leggero/core/stuffing';
 import type { Page } from 'puppeteer-core';
 
 import { openPage } from './browser';
@@ -36,9 +36,10 @@ export function benchPairings(): void {
   });
   const sheets = () => {
     let worked = 0;
-    for (const pair of pairs)
-      for (const tier of STANDARD_TIERS)
-        if (skinStuffing({ ...pair, tier, step: inch(1 / 8) }).ok) worked += 1;
+    for (const pair of pairs) {
+      const sheet = stuffingSheet({ ...pair, tiers: STANDARD_TIERS, step: inch(1 / 8) });
+      worked += sheet.ok ? sheet.value.length : 0;
+    }
     if (worked !== PAIRINGS * STANDARD_TIERS.length) throw new Error('a pairing gave no target');
   };
   sheets();

@@ -107,11 +107,21 @@ describe('two skins', () => {
   /** Common practice: small balloons are the hard ones to start. */
   it('press more in small balloons than in large ones', () => {
     const hump = (nominalMm: number) =>
-      highestPressure(pressureCurve({ nominalsMm: [nominalMm], toMm: 0.8 * nominalMm })).sumKPa;
+      highestPressure({ nominalsMm: [nominalMm], toMm: 0.8 * nominalMm }).kPa;
     expect(hump(127)).toBeGreaterThan(2 * hump(279.4));
     // Pressures of party balloons lie at a few hundredths of an atmosphere (from memory).
     expect(hump(279.4)).toBeGreaterThan(1.5);
     expect(hump(279.4)).toBeLessThan(5);
+  });
+
+  it('have their hump where the curve is highest', () => {
+    const asked = { nominalsMm: [279.4, 228.6], toMm: 220 };
+    const curve = pressureCurve({ ...asked, points: 5000 });
+    const top = Math.max(...curve.map(({ sumKPa }) => sumKPa));
+    expect(highestPressure(asked).kPa / top).toBeGreaterThan(0.995);
+    expect(highestPressure(asked).kPa / top).toBeLessThanOrEqual(1);
+    // Stopped before the hump, the highest is the last.
+    expect(highestPressure({ ...asked, toMm: 65 }).atMm).toBeCloseTo(65, 9);
   });
 
   it('draw a curve from the empty skin to the width asked for, each point the sum of its skins', () => {

@@ -166,13 +166,17 @@ export function widthAtVolumeMm({ law, volumeL }: { law: ShapeLaw; volumeL: numb
   if (right <= 0) {
     return widthForVolumeMm({ volumeL, aspect: (right === 0 ? knots[0] : knots.at(-1))?.aspect ?? 1 });
   }
-  // Volume is convex and rising within a segment, so Newton's steps from its right end come down on the root.
-  let widthMm = knots[right]!.widthMm;
-  const inside = { knots: [knots[right - 1]!, knots[right]!], roundLimit: law.roundLimit };
+  // Volume is convex and rising within a segment, so Newton's steps from its right end come down on the root. Written out:
+  // a curve with its band asks for this hundreds of times.
+  const from = knots[right - 1]!;
+  const to = knots[right]!;
+  const slope = (to.aspect - from.aspect) / (to.widthMm - from.widthMm);
+  const unitL = Math.PI / 6 / 1e6;
+  let widthMm = to.widthMm;
   for (let i = 0; i < 20; i += 1) {
-    const step =
-      (volumeAtL({ law: inside, widthMm }) - volumeL) /
-      volumeSlopeL({ law: inside, widthMm: Math.min(widthMm, knots[right]!.widthMm - 1e-9) });
+    const aspect = from.aspect + slope * (widthMm - from.widthMm);
+    const areaL = unitL * widthMm * widthMm;
+    const step = (areaL * widthMm * aspect - volumeL) / (areaL * (3 * aspect + widthMm * slope));
     widthMm -= step;
     if (Math.abs(step) < 1e-9) break;
   }

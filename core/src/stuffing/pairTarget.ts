@@ -6,6 +6,7 @@ import {
   resolveTarget,
   upperLimits,
   type Aim,
+  type LowerLimit,
   type Showing,
   type Target,
   type TargetProblemCode,
@@ -28,8 +29,10 @@ export type Governor = (typeof GOVERNORS)[number];
 
 /** The limits of both balloons, and which of the two holds the pair. */
 export interface PairLimits {
-  /** Each with whose it is. */
+  /** Each with whose it is; those that the pair's own calibration shows are of neither. */
   upper: UpperLimit[];
+  /** The outer's smallest useful width. */
+  lower: LowerLimit;
   governs: Governor;
   /** The tightest of each, mm. */
   outerMm: number;
@@ -46,10 +49,13 @@ const ALIKE_MM = 0.5;
 export function pairLimits({
   outer,
   inner,
+  fit,
   daysStanding,
 }: {
   outer: Skin;
   inner: Skin;
+  /** The pair's own. */
+  fit: CalibrationFit | null;
   daysStanding: number;
 }): PairLimits {
   const of = (skin: Skin, whose: 'outer' | 'inner') =>
@@ -58,12 +64,16 @@ export function pairLimits({
       fit: skin.fit,
       curve: skin.fit ?? skin.estimate,
       daysStanding,
-    }).map((limit): UpperLimit => ({ ...limit, of: whose }));
+      of: whose,
+    });
   const [outers, inners] = [of(outer, 'outer'), of(inner, 'inner')];
   const tightest = (limits: readonly UpperLimit[]) => Math.min(...limits.map(({ limitMm }) => limitMm));
   const [outerMm, innerMm] = [tightest(outers), tightest(inners)];
   const governs = Math.abs(outerMm - innerMm) < ALIKE_MM ? 'both' : outerMm < innerMm ? 'outer' : 'inner';
-  return { upper: [...outers, ...inners], governs, outerMm, innerMm };
+  const nominalMm = Math.min(outer.nominalMm, inner.nominalMm);
+  const own = fit ? upperLimits({ nominalMm, fit, curve: fit, daysStanding }) : [];
+  const upper = [...outers, ...inners, ...own.filter(({ code }) => code !== 'standing')];
+  return { upper, lower: lowerLimit(outer), governs, outerMm, innerMm };
 }
 
 /**
@@ -82,6 +92,7 @@ export function pairTarget({
   daysStanding,
   step,
   showing = null,
+  pair = pairLimits({ outer, inner, fit, daysStanding }),
 }: {
   outer: Skin;
   inner: Skin;
@@ -93,12 +104,10 @@ export function pairTarget({
   /** mm */
   step: number;
   showing?: Showing | null;
+  /** The limits of both, where they were worked out for another tier before. */
+  pair?: PairLimits;
 }): Result<Target & { pair: PairLimits }, TargetProblemCode> {
-  const pair = pairLimits({ outer, inner, daysStanding });
   const nominalMm = Math.min(outer.nominalMm, inner.nominalMm);
-  const own = fit
-    ? upperLimits({ nominalMm, fit, curve: fit, daysStanding }).filter(({ code }) => code !== 'standing')
-    : [];
   const target = resolveTarget({
     nominalMm,
     finish: outer.finish,
@@ -108,7 +117,7 @@ export function pairTarget({
     daysStanding,
     step,
     showing,
-    limits: { upper: [...pair.upper, ...own], lower: lowerLimit(outer) },
+    limits: { upper: pair.upper, lower: pair.lower },
   });
   return target.ok ? { ok: true, value: { ...target.value, pair } } : target;
 }

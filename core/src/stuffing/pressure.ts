@@ -13,8 +13,12 @@ export const BALLOON_RUBBER: RubberModel = { law: 'mooney-rivlin', ratio: TRADE.
 export type StretchProblemCode = 'bad-stretch' | 'bad-ratio';
 
 const ratioOf = (model: RubberModel) => (model.law === 'mooney-rivlin' ? model.ratio : 0);
-const pressureAt = (stretch: number, ratio: number) =>
-  (1 / stretch - 1 / stretch ** 7) * (1 + ratio * stretch * stretch);
+/** Multiplied out: powers cost ten times as much, and charts ask for hundreds. */
+function pressureAt(stretch: number, ratio: number): number {
+  const inverse = 1 / stretch;
+  const sixth = (inverse * inverse * inverse) ** 2;
+  return inverse * (1 - sixth) * (1 + ratio * stretch * stretch);
+}
 
 /**
  * Pressure in a thin spherical skin, as a multiple of 4 C1 t0 / r0 (t0 and r0: thickness and radius of the empty skin), at a
@@ -100,6 +104,29 @@ function bisect(f: (x: number) => number, from: number, to: number): number {
   return (low + high) / 2;
 }
 
+/** One skin as its pressure needs it: its empty width, mm, and 4 C1 t0 / r0, kPa. */
+interface RubberSkin {
+  restMm: number;
+  scaleKPa: number;
+}
+
+function rubberSkin(nominalMm: number, ratio: number): RubberSkin {
+  const restMm = nominalMm * TRADE.restShare.value;
+  // Both laws have the shear modulus 2 (C1 + C2): that gives 4 C1.
+  const fourC1 = (2 * TRADE.shearModulusKPa.value) / (1 + ratio);
+  return { restMm, scaleKPa: fourC1 * (TRADE.skinThicknessMm.value / (restMm / 2)) };
+}
+
+function skinKPa({ restMm, scaleKPa }: RubberSkin, widthMm: number, ratio: number): number {
+  return scaleKPa * pressureAt(Math.max(1, widthMm / restMm), ratio);
+}
+
+/** Balloons one in the other. */
+interface Skins {
+  nominalsMm: readonly number[];
+  model?: RubberModel;
+}
+
 /**
  * Pressure (kPa above the air's) in balloons one in the other, filled as one to `widthMm`: the sum over the skins, each at its
  * own stretch from its empty width (`TRADE.restShare` of nominal). Slack skins add nothing.
@@ -108,21 +135,12 @@ export function skinsPressureKPa({
   nominalsMm,
   widthMm,
   model = BALLOON_RUBBER,
-}: {
-  nominalsMm: readonly number[];
-  widthMm: number;
-  model?: RubberModel;
-}): number {
-  let sum = 0;
-  const k = ratioOf(model);
-  for (const nominalMm of nominalsMm) {
-    const restMm = nominalMm * TRADE.restShare.value;
-    // Both laws have the shear modulus 2 (C1 + C2): that gives 4 C1 t0 / r0.
-    const scale =
-      ((2 * TRADE.shearModulusKPa.value) / (1 + k)) * (TRADE.skinThicknessMm.value / (restMm / 2));
-    sum += scale * pressureAt(Math.max(1, widthMm / restMm), k);
-  }
-  return sum;
+}: Skins & { widthMm: number }): number {
+  const ratio = ratioOf(model);
+  return nominalsMm.reduce(
+    (sum, nominalMm) => sum + skinKPa(rubberSkin(nominalMm, ratio), widthMm, ratio),
+    0,
+  );
 }
 
 /** Pressure along the way of filling. */
@@ -133,29 +151,61 @@ export interface PressurePoint {
   sumKPa: number;
 }
 
-/** The curve of `skinsPressureKPa` from the larger empty skin's width to `toMm`, in equal steps. */
+/** The curve of `skinsPressureKPa` from the smallest empty skin's width to `toMm`, in equal steps. */
 export function pressureCurve({
   nominalsMm,
   toMm,
   points = 120,
   model = BALLOON_RUBBER,
-}: {
-  nominalsMm: readonly number[];
-  toMm: number;
-  points?: number;
-  model?: RubberModel;
-}): PressurePoint[] {
-  const fromMm = Math.min(toMm, Math.min(...nominalsMm) * TRADE.restShare.value);
+}: Skins & { toMm: number; points?: number }): PressurePoint[] {
+  const ratio = ratioOf(model);
+  const skins = nominalsMm.map((nominalMm) => rubberSkin(nominalMm, ratio));
+  const fromMm = Math.min(toMm, ...skins.map(({ restMm }) => restMm));
   return Array.from({ length: points }, (_, i) => {
     const widthMm = fromMm + ((toMm - fromMm) * i) / Math.max(1, points - 1);
-    const eachKPa = nominalsMm.map((nominalMm) =>
-      skinsPressureKPa({ nominalsMm: [nominalMm], widthMm, model }),
-    );
-    return { widthMm, eachKPa, sumKPa: eachKPa.reduce((sum, each) => sum + each, 0) };
+    let sumKPa = 0;
+    const eachKPa = skins.map((skin) => {
+      const kPa = skinKPa(skin, widthMm, ratio);
+      sumKPa += kPa;
+      return kPa;
+    });
+    return { widthMm, eachKPa, sumKPa };
   });
 }
 
-/** The highest pressure on the way to a width, and where. */
-export function highestPressure(curve: readonly PressurePoint[]): PressurePoint {
-  return curve.reduce((highest, point) => (point.sumKPa > highest.sumKPa ? point : highest));
+/** Enough to find the hump of a sum to half a hundredth of its height. */
+const STEPS = 32;
+
+/** The hump on the way to a width. */
+export interface Hump {
+  /** The highest pressure of all skins together, kPa, and the width it comes at. */
+  kPa: number;
+  atMm: number;
+  /** The highest of the first skin alone, kPa. */
+  aloneKPa: number;
+}
+
+/** The highest pressure on the way to `toMm`. */
+export function highestPressure({
+  nominalsMm,
+  toMm,
+  model = BALLOON_RUBBER,
+}: Skins & { toMm: number }): Hump {
+  const ratio = ratioOf(model);
+  const skins = nominalsMm.map((nominalMm) => rubberSkin(nominalMm, ratio));
+  const fromMm = Math.min(toMm, ...skins.map(({ restMm }) => restMm));
+  const hump: Hump = { kPa: 0, atMm: fromMm, aloneKPa: 0 };
+  for (let i = 1; i <= STEPS; i += 1) {
+    const widthMm = fromMm + ((toMm - fromMm) * i) / STEPS;
+    let kPa = 0;
+    for (const skin of skins) {
+      kPa += skinKPa(skin, widthMm, ratio);
+      if (skin === skins[0] && kPa > hump.aloneKPa) hump.aloneKPa = kPa;
+    }
+    if (kPa > hump.kPa) {
+      hump.kPa = kPa;
+      hump.atMm = widthMm;
+    }
+  }
+  return hump;
 }

@@ -4,8 +4,8 @@ import { INFLATOR_KINDS, type InflatorKind } from '../inflator';
 import { ok, problem, type Result } from '../result';
 import type { Aim, Showing, Target, TargetProblemCode } from '../target';
 import { TRADE } from '../trade';
-import { pairTarget, type PairLimits, type Skin } from './pairTarget';
-import { highestPressure, pressureCurve } from './pressure';
+import { pairLimits, pairTarget, type PairLimits, type Skin } from './pairTarget';
+import { highestPressure, type Hump } from './pressure';
 import { stuffedCurve } from './stuffedCurve';
 
 /** Whether two balloons make a pair: they do, they do with something to mind, they do not. */
@@ -39,7 +39,7 @@ export interface SkinStuffing {
   limits: PairLimits;
   target: Target;
   /** The hump on the way to the target, kPa above the air's, and the width it comes at. */
-  hump: { kPa: number; atMm: number; aloneKPa: number };
+  hump: Hump;
   inflators: InflatorVerdict[];
   /** How much of the inner's neck to leave standing out, mm. Both are tied by the inner's neck alone. */
   neckProudMm: number;
@@ -49,10 +49,9 @@ export interface SkinStuffing {
 
 export type PairProblemCode = TargetProblemCode | 'inner-larger';
 
-interface SkinStuffingOptions {
+interface StuffingOptions {
   outer: Skin;
   inner: Skin;
-  tier: Aim;
   /** The pair's own calibration, where it has one. */
   fit?: CalibrationFit | null;
   daysStanding?: number;
@@ -70,44 +69,55 @@ interface SkinStuffingOptions {
  *
  * Problems: `inner-larger`, with the largest nominal that would go in (`nearestMm`); those of `resolveTarget`.
  */
-export function skinStuffing(options: SkinStuffingOptions): Result<SkinStuffing, PairProblemCode> {
-  const {
-    outer,
-    inner,
-    tier,
-    fit = null,
-    daysStanding = 1,
-    step,
-    showing = null,
-    mostKPa = TRADE.inflatorMostKPa.value,
-  } = options;
+export function skinStuffing({
+  tier,
+  ...options
+}: StuffingOptions & { tier: Aim }): Result<SkinStuffing, PairProblemCode> {
+  const sheet = stuffingSheet({ ...options, tiers: [tier] });
+  return sheet.ok ? ok(sheet.value[0]!) : sheet;
+}
+
+/** The same for several tiers of one pair; what they share is worked out once. Problems: those of `skinStuffing`. */
+export function stuffingSheet(
+  options: StuffingOptions & { tiers: readonly Aim[] },
+): Result<SkinStuffing[], PairProblemCode> {
+  const { outer, inner, tiers, fit = null, daysStanding = 1, step, showing = null } = options;
+  const { mostKPa = TRADE.inflatorMostKPa.value } = options;
   if (inner.nominalMm > outer.nominalMm + SAME_MM) {
     const fitting = NOMINAL_SIZES_MM.filter((nominalMm) => nominalMm <= outer.nominalMm + SAME_MM);
     const nearestMm = fitting.at(-1) ?? outer.nominalMm;
     return problem('inner-larger', { field: 'inner', detail: { outerMm: outer.nominalMm, nearestMm } });
   }
-  const resolved = pairTarget({
-    outer,
-    inner,
-    tier,
-    fit,
-    estimate: estimateOf(outer),
-    daysStanding,
-    step,
-    showing,
-  });
-  if (!resolved.ok) return resolved;
-  const { pair: limits, ...target } = resolved.value;
-  const reasons = reasonsOn(outer, inner, limits, target.widthMm);
-  return ok({
-    verdict: verdictOf(reasons),
-    reasons,
-    limits,
-    target,
-    ...pressureOf(outer, inner, target.widthMm, mostKPa),
-    neckProudMm: TRADE.neckProudMm.value,
-    effort: { ...TRADE.stuffedEffort.value, balloons: 2 },
-  });
+  const estimate = fit ? null : estimateOf(outer);
+  const limits = pairLimits({ outer, inner, fit, daysStanding });
+  const effort = { ...TRADE.stuffedEffort.value, balloons: 2 };
+  const sheet: SkinStuffing[] = [];
+  for (const tier of tiers) {
+    const resolved = pairTarget({
+      outer,
+      inner,
+      tier,
+      fit,
+      estimate,
+      daysStanding,
+      step,
+      showing,
+      pair: limits,
+    });
+    if (!resolved.ok) return resolved;
+    const { pair: _, ...target } = resolved.value;
+    const reasons = reasonsOn(outer, inner, limits, target.widthMm);
+    sheet.push({
+      verdict: verdictOf(reasons),
+      reasons,
+      limits,
+      target,
+      ...pressureOf(outer, inner, target.widthMm, mostKPa),
+      neckProudMm: TRADE.neckProudMm.value,
+      effort,
+    });
+  }
+  return ok(sheet);
 }
 
 /** Nominal sizes closer than this are one, mm. */
@@ -150,20 +160,14 @@ function pressureOf(
   toMm: number,
   most: Readonly<Record<InflatorKind, number>>,
 ): Pick<SkinStuffing, 'hump' | 'inflators'> {
-  const highest = (nominalsMm: number[]) =>
-    highestPressure(pressureCurve({ nominalsMm, toMm, points: HUMP_POINTS }));
-  const both = highest([outer.nominalMm, inner.nominalMm]);
-  const { sumKPa: aloneKPa } = highest([outer.nominalMm]);
+  const hump = highestPressure({ nominalsMm: [outer.nominalMm, inner.nominalMm], toMm });
   const inflators = INFLATOR_KINDS.map((kind): InflatorVerdict => {
     const mostKPa = most[kind];
-    const passes = mostKPa >= both.sumKPa;
-    return { kind, mostKPa, passes, aloneOnly: !passes && mostKPa >= aloneKPa };
+    const passes = mostKPa >= hump.kPa;
+    return { kind, mostKPa, passes, aloneOnly: !passes && mostKPa >= hump.aloneKPa };
   });
-  return { hump: { kPa: both.sumKPa, atMm: both.widthMm, aloneKPa }, inflators };
+  return { hump, inflators };
 }
-
-/** Enough to find a hump to a hundredth of its height. */
-const HUMP_POINTS = 48;
 
 /** Pieces that the balloons in stock are enough for; `null` where not all were counted. */
 export function piecesFrom({

@@ -31,27 +31,31 @@ export function upperLimits({
   fit,
   curve,
   daysStanding,
+  of,
 }: {
   nominalMm: number;
   fit: CalibrationFit | null;
   curve: DoseCurve | null;
   daysStanding: number;
+  /** Whose they are, in a pair. */
+  of?: 'outer' | 'inner';
 }): UpperLimit[] {
   const fraction = standingFraction({ days: daysStanding });
+  const whose = of ? { of } : null;
   const limits: UpperLimit[] = [
-    { code: 'standing', days: daysStanding, fraction, limitMm: fraction * nominalMm },
+    { code: 'standing', days: daysStanding, fraction, limitMm: fraction * nominalMm, ...whose },
   ];
   const roundLimit = curve?.shape.roundLimit;
   if (roundLimit?.kind === 'shown') {
     const { widthMm: limitMm, sdMm } = roundLimit;
-    limits.push({ code: 'round-limit', limitMm, sdMm, from: fit ? 'own' : 'line' });
+    limits.push({ code: 'round-limit', limitMm, sdMm, from: fit ? 'own' : 'line', ...whose });
   }
   const { hardMm, burstMm } = fit?.limits ?? { hardMm: null, burstMm: null };
   if (hardMm !== null) {
-    limits.push({ code: 'felt-hard', seenMm: hardMm, limitMm: hardMm * TRADE.hardMargin.value });
+    limits.push({ code: 'felt-hard', seenMm: hardMm, limitMm: hardMm * TRADE.hardMargin.value, ...whose });
   }
   if (burstMm !== null) {
-    limits.push({ code: 'burst', seenMm: burstMm, limitMm: burstMm * TRADE.burstMargin.value });
+    limits.push({ code: 'burst', seenMm: burstMm, limitMm: burstMm * TRADE.burstMargin.value, ...whose });
   }
   return limits;
 }

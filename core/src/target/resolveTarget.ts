@@ -275,8 +275,12 @@ type OrderedReason = Exclude<TargetReason, { code: 'tier' }>;
 function byState(a: OrderedReason, b: OrderedReason): number {
   const first = LIMIT_STATES.indexOf(a.state) - LIMIT_STATES.indexOf(b.state);
   if (first !== 0) return first;
-  const limit = (reason: OrderedReason) => ('limitMm' in reason ? reason.limitMm : Infinity);
-  return limit(a) === limit(b) ? 0 : limit(a) - limit(b);
+  const [x, y] = [limitOf(a), limitOf(b)];
+  return x === y ? 0 : x - y;
+}
+
+function limitOf(reason: OrderedReason): number {
+  return 'limitMm' in reason ? reason.limitMm : Infinity;
 }
 
 function doseFor(curve: DoseCurve, widthMm: number): TargetDose | null {

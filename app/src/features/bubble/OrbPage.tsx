@@ -1,6 +1,5 @@
 import { MM_PER_INCH } from '@leggero/core';
 import { sphereInClear, type SphereInClear } from '@leggero/core/stuffing';
-import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G } from 'react-native-svg';
@@ -15,6 +14,7 @@ import { LengthField } from '@/ui/LengthField';
 import { Page } from '@/ui/Page';
 import { Segmented } from '@/ui/Segmented';
 import { Steps } from '@/ui/Steps';
+import { useAddress } from '@/ui/useAddress';
 import { Words } from '@/ui/Words';
 import { sphereProblemText, sphereSteps } from '@/wording/stuffing';
 
@@ -22,7 +22,7 @@ const FIRST_MM = 15 * MM_PER_INCH;
 
 /** A stretchy foil sphere in a clear balloon: sizes that match, and when to let air out. */
 export function OrbPage() {
-  const params = useLocalSearchParams<Record<'latex' | 'sphere' | 'vents', string>>();
+  const [params, ask] = useAddress<'latex' | 'sphere' | 'vents'>();
   const lengths = useLengths();
   const wide = useWide();
   const widthOf = (typed: string | undefined) => (typed === undefined ? FIRST_MM : Number(typed));
@@ -49,7 +49,7 @@ export function OrbPage() {
                 value={latexNominalMm || null}
                 lengths={lengths}
                 error={wrong('latexNominalMm')}
-                onChange={(mm) => router.setParams({ latex: String(mm ?? 0) })}
+                onChange={(mm) => ask({ latex: String(mm ?? 0) })}
               />
             </View>
             <View className="flex-1">
@@ -59,7 +59,7 @@ export function OrbPage() {
                 value={sphereMm || null}
                 lengths={lengths}
                 error={wrong('sphereMm')}
-                onChange={(mm) => router.setParams({ sphere: String(mm ?? 0) })}
+                onChange={(mm) => ask({ sphere: String(mm ?? 0) })}
               />
             </View>
           </View>
@@ -68,7 +68,7 @@ export function OrbPage() {
               label="Let latex air out"
               options={VENTS}
               value={vents === 3 ? '3' : '2'}
-              onChange={(to) => router.setParams({ vents: to })}
+              onChange={(to) => ask({ vents: to })}
             />
           </Labelled>
         </View>

@@ -3,16 +3,17 @@ import { MM_PER_INCH, type Result } from '@leggero/core';
 import {
   bubbleSteps, bubbleStuffing, ruleLimitMm, type BubbleProblemCode, type BubbleSteps, type BubbleWidths,
 } from '@leggero/core/stuffing'; // prettier-ignore
-import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
 
 import { holesNow, type HoleView } from '@/api/holes';
 import { useKnowledge, type Knowledge } from '@/api/knowledge';
 import { viewModel } from '@/api/modelView';
 import { useSizers, useStudio } from '@/api/queries';
+import { useAddress, type Asked } from '@/ui/useAddress';
 
 export const BUBBLE_WIDTHS = ['outerFirstMm', 'innerMm', 'finalMm'] as const;
 export type BubbleWidth = (typeof BUBBLE_WIDTHS)[number];
+type AskedName = 'find' | 'outer' | 'inner' | BubbleWidth;
 
 /** The bubble every decorator knows: 14 in, and an 11 in inner. */
 const FIRST: BubbleWidths = {
@@ -30,12 +31,12 @@ export interface Bubble {
   inner: ShelfModel | undefined;
   found: Result<BubbleWidths, BubbleProblemCode>;
   steps: BubbleSteps<HoleView> | null;
-  change: (by: Partial<Record<'find' | 'outer' | 'inner' | BubbleWidth, string>>) => void;
+  change: (by: Asked<AskedName>) => void;
 }
 
 /** Reads a bubble from the address, solves it within what the chosen balloons bear, and lays it out over the studio's sizers. */
 export function useBubble(): Bubble {
-  const params = useLocalSearchParams<Record<'find' | 'outer' | 'inner' | BubbleWidth, string>>();
+  const [params, change] = useAddress<AskedName>();
   const knowledge = useKnowledge();
   const studio = useStudio().data;
   const sizers = useSizers().data;
@@ -64,7 +65,7 @@ export function useBubble(): Bubble {
     const holes = sizers?.flatMap((sizer) => holesNow(sizer)) ?? [];
     return found.ok ? bubbleSteps({ widths: found.value, holes, limits }) : null;
   }, [found, sizers, limits]);
-  return { sought, asked, outer, inner, found, steps, change: router.setParams };
+  return { sought, asked, outer, inner, found, steps, change };
 }
 
 function widthOf(text: string | undefined, first: number): number | null {

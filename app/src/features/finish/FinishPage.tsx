@@ -1,6 +1,5 @@
 import { heightAtMm, sphereVolumeL } from '@leggero/core';
 import { DECOR_NOTES, printShift, shineAdvice, splitInTwo } from '@leggero/core/finish';
-import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 
 import { useLengths } from '@/api/lengths';
@@ -13,6 +12,7 @@ import { LengthField } from '@/ui/LengthField';
 import { Page } from '@/ui/Page';
 import { Steps } from '@/ui/Steps';
 import { Stepper } from '@/ui/Stepper';
+import { useAddress } from '@/ui/useAddress';
 import { Words } from '@/ui/Words';
 import {
   DECOR_NOTE_WORDS, DECOR_TITLES, printText, shineText, SPLIT_PROBLEMS, splitText, STRETCH_WORDS,
@@ -23,7 +23,7 @@ import { StretchPicture, TwoPicture } from './StretchPicture';
 
 /** What stretch does to a balloon's colour and shine, how to keep a small mirror shining, and what is on it or in it. */
 export function FinishPage({ model, view }: ShownModel) {
-  const params = useLocalSearchParams<Record<'width' | 'share', string>>();
+  const [params, ask] = useAddress<'width' | 'share'>();
   const lengths = useLengths();
   const wide = useWide();
   const { text } = lengths;
@@ -61,7 +61,7 @@ export function FinishPage({ model, view }: ShownModel) {
                 value={widthMm || null}
                 lengths={lengths}
                 error={split.ok ? undefined : SPLIT_PROBLEMS[split.problem.code]}
-                onChange={(mm) => router.setParams({ width: String(mm ?? 0) })}
+                onChange={(mm) => ask({ width: String(mm ?? 0) })}
               />
               {finish === 'mirror' && split.ok ? (
                 <Words look="strong" role="status">
@@ -82,7 +82,7 @@ export function FinishPage({ model, view }: ShownModel) {
                 step={5}
                 least={5}
                 most={95}
-                onChange={(to) => router.setParams({ share: String(to / 100) })}
+                onChange={(to) => ask({ share: String(to / 100) })}
               />
             </View>
           </Card>

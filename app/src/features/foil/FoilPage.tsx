@@ -2,7 +2,7 @@ import type { ModelDetail, Studio } from '@leggero/contract';
 import { sphereVolumeL, type FoilKind } from '@leggero/core';
 import { foilBody, foilHeadroom, type FoilBody } from '@leggero/core/foil';
 import { foilMassG } from '@leggero/core/helium';
-import { router, useLocalSearchParams } from 'expo-router';
+import { router } from 'expo-router';
 import Pencil from 'lucide-react-native/icons/pencil';
 import { View } from 'react-native';
 
@@ -19,6 +19,7 @@ import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
 import { Loading } from '@/ui/States';
 import { Tool } from '@/ui/Tool';
+import { useAddress } from '@/ui/useAddress';
 import { Words } from '@/ui/Words';
 import { FOIL_WORDS, headroomText, TWO_CHAMBERS } from '@/wording/foil';
 import { litresText } from '@/wording/helium';
@@ -143,7 +144,7 @@ function bodyOf({ nominalMm, lengthMm }: ModelDetail, kind: FoilKind): FoilBody 
 }
 
 function Headroom({ from }: { from: { tempC: number; altitudeM: number } }) {
-  const params = useLocalSearchParams<Record<'temp' | 'alt', string>>();
+  const [params, ask] = useAddress<'temp' | 'alt'>();
   const tempC = Number(params.temp ?? 33);
   const altitudeM = Number(params.alt ?? from.altitudeM);
   const room = foilHeadroom({ from, to: { tempC, altitudeM } });
@@ -157,7 +158,7 @@ function Headroom({ from }: { from: { tempC: number; altitudeM: number } }) {
               hint={`Filled at ${from.tempC} °C.`}
               value={tempC}
               range={TEMPERATURES}
-              onChange={(to) => router.setParams({ temp: String(to) })}
+              onChange={(to) => ask({ temp: String(to) })}
             />
           </View>
           <View className="flex-1">
@@ -166,7 +167,7 @@ function Headroom({ from }: { from: { tempC: number; altitudeM: number } }) {
               hint={`Filled at ${from.altitudeM} m.`}
               value={altitudeM}
               range={ALTITUDES}
-              onChange={(to) => router.setParams({ alt: String(to) })}
+              onChange={(to) => ask({ alt: String(to) })}
             />
           </View>
         </View>

@@ -7,10 +7,10 @@ import {
   type SizerGeometryProblem,
   type TemplateSize,
 } from '@leggero/core/template';
-import { router, useLocalSearchParams } from 'expo-router';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 
 import { useLengths, type Lengths } from '@/api/lengths';
+import { useAddress, type Asked as AskedFor } from '@/ui/useAddress';
 
 /** Measures of the material as the page holds them, mm. */
 export interface MakeMeasures {
@@ -33,7 +33,8 @@ const FIRST: MakeMeasures = {
 const FIRST_SIZES = { in: '4, 5, 6, 7, 8, 9, 10', cm: '10, 12.5, 15, 17.5, 20, 22.5, 25' } as const;
 
 /** What may be asked for, as it stands in the address. */
-export type Asked = Partial<Record<'form' | 'sizes' | keyof MakeMeasures, string>>;
+type AskedName = 'form' | 'sizes' | keyof MakeMeasures;
+export type Asked = AskedFor<AskedName>;
 
 /** A template as it is asked for. */
 export interface Make {
@@ -50,17 +51,9 @@ export interface Make {
   change: (by: Asked) => void;
 }
 
-/** The address follows once the typing rests: drawing the whole frame anew with every key would be slow. */
-const REST_MS = 500;
-
 /** The template that the address asks for, computed anew with every change of it. */
 export function useMake(): Make {
-  const address = useLocalSearchParams<Asked>();
-  const [params, setParams] = useState<Asked>(address);
-  useEffect(() => {
-    const timer = setTimeout(() => router.setParams(params), REST_MS);
-    return () => clearTimeout(timer);
-  }, [params]);
+  const [params, change] = useAddress<AskedName>();
   const lengths = useLengths();
   const form = SIZER_FORMS.find((each) => each === params.form) ?? 'plate';
   const typed = params.sizes ?? FIRST_SIZES[lengths.unit === 'in' ? 'in' : 'cm'];
@@ -77,7 +70,6 @@ export function useMake(): Make {
     return { measures, geometry: sizerGeometry({ form, sizes: read.sizes, ...measures }) };
   }, [form, read, key]);
   const ready = made.geometry.ok && read.unread === null;
-  const change = useCallback((by: Asked) => setParams((before) => ({ ...before, ...by })), []);
   return { form, typed, ...read, ...made, ready, change };
 }
 

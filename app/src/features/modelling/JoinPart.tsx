@@ -1,11 +1,11 @@
 import { joinersFor, tyingFor, TYINGS } from '@leggero/core/modelling';
-import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 
 import { Segmented } from '@/ui/Segmented';
 import { Stepper } from '@/ui/Stepper';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Tool } from '@/ui/Tool';
+import { useAddress } from '@/ui/useAddress';
 import { Words } from '@/ui/Words';
 import { joinerProblemText, joinerText, TYING_WORDS } from '@/wording/modelling';
 
@@ -17,7 +17,7 @@ const MOST_CLUSTERS = 200;
 
 /** Empty balloons as joiners: how far one reaches, how many for so many clusters, and which way of tying. */
 export function JoinPart({ model, size, lengths }: PartProps) {
-  const params = useLocalSearchParams<Record<'clusters' | 'of' | 'way' | 'half', string>>();
+  const [params, ask] = useAddress<'clusters' | 'of' | 'way' | 'half'>();
   const clusters = Number(params.clusters ?? 12);
   const balloons = Number(params.of ?? 4);
   const suggested = tyingFor({ balloons });
@@ -63,7 +63,7 @@ export function JoinPart({ model, size, lengths }: PartProps) {
         step={1}
         least={2}
         most={MOST_CLUSTERS}
-        onChange={(to) => router.setParams({ clusters: String(to) })}
+        onChange={(to) => ask({ clusters: String(to) })}
       />
       <Stepper
         label="balloons in a cluster"
@@ -72,21 +72,16 @@ export function JoinPart({ model, size, lengths }: PartProps) {
         step={1}
         least={2}
         most={12}
-        onChange={(to) => router.setParams({ of: String(to), way: undefined })}
+        onChange={(to) => ask({ of: String(to), way: undefined })}
       />
-      <Segmented
-        label="Way of tying"
-        options={WAYS}
-        value={way}
-        onChange={(to) => router.setParams({ way: to })}
-      />
+      <Segmented label="Way of tying" options={WAYS} value={way} onChange={(to) => ask({ way: to })} />
       <Words look="quiet">
         {`${TYING_WORDS[way].title}: ${TYING_WORDS[way].means}.${way === suggested ? ' Suits these clusters.' : ''}`}
       </Words>
       <SwitchRow
         label="Cut in halves: often enough"
         value={halved}
-        onChange={(is) => router.setParams({ half: is ? '1' : '0' })}
+        onChange={(is) => ask({ half: is ? '1' : '0' })}
       />
     </>
   );

@@ -2,7 +2,6 @@ import type { ModelDetail, PumpRecord } from '@leggero/contract';
 import { roundDose } from '@leggero/core';
 import { doseForLength, lengthReadingProblem, tailFor, type ModellingSize } from '@leggero/core/modelling';
 import Trash from 'lucide-react-native/icons/trash';
-import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -39,7 +38,14 @@ export function LengthPart({
   view,
   pumps,
   twists,
-}: PartProps & { view: LengthView; pumps: readonly PumpRecord[]; twists: number }) {
+  ask,
+}: PartProps & {
+  view: LengthView;
+  pumps: readonly PumpRecord[];
+  twists: number;
+  /** For another number of twists, or another pump. */
+  ask: (by: { twists?: string; pump?: string }) => void;
+}) {
   const tail = tailFor({ size, twists });
   const { law, pump } = view;
   const { text } = lengths;
@@ -82,7 +88,7 @@ export function LengthPart({
         step={1}
         least={0}
         most={MOST_TWISTS}
-        onChange={(to) => router.setParams({ twists: String(to) })}
+        onChange={(to) => ask({ twists: String(to) })}
       />
       <Card title="Length for a dose">
         <Words look="quiet" className="mb-2">
@@ -93,7 +99,7 @@ export function LengthPart({
             label="Pump"
             options={pumps.map(({ id, name }) => ({ value: id, title: name }))}
             value={pump.id}
-            onChange={(id) => router.setParams({ pump: id })}
+            onChange={(id) => ask({ pump: id })}
           />
         </Labelled>
         <AddLength key={pump.id} model={model} size={size} lengths={lengths} view={view} />

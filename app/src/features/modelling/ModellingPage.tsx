@@ -1,6 +1,6 @@
 import type { ModelDetail } from '@leggero/contract';
 import { modellingCode, type ModellingSize } from '@leggero/core/modelling';
-import { router, useLocalSearchParams } from 'expo-router';
+import { router } from 'expo-router';
 import Pencil from 'lucide-react-native/icons/pencil';
 import { View } from 'react-native';
 
@@ -13,6 +13,7 @@ import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { Segmented } from '@/ui/Segmented';
 import { Empty, Loading } from '@/ui/States';
+import { useAddress } from '@/ui/useAddress';
 import { Words } from '@/ui/Words';
 import { codeText } from '@/wording/modelling';
 
@@ -31,7 +32,7 @@ const PARTS = [
 
 /** A modelling balloon: its code explained, and what it is good for. The part and its figures stand in the address. */
 export function ModellingPage({ model }: { model: ModelDetail }) {
-  const params = useLocalSearchParams<Record<'for' | 'pump' | 'twists', string>>();
+  const [params, ask] = useAddress<'for' | 'pump' | 'twists'>();
   const part = PARTS.find(({ value }) => value === params.for)?.value ?? 'length';
   const knowledge = useKnowledge();
   const lengths = useLengths();
@@ -64,7 +65,7 @@ export function ModellingPage({ model }: { model: ModelDetail }) {
           label="What it is for"
           options={PARTS}
           value={part}
-          onChange={(value) => router.setParams({ for: value })}
+          onChange={(value) => ask({ for: value })}
         />
         {part === 'shapes' ? <ShapesPart {...props} /> : null}
         {part === 'join' ? <JoinPart {...props} /> : null}
@@ -77,6 +78,7 @@ export function ModellingPage({ model }: { model: ModelDetail }) {
             view={viewLength(model, size, pump, knowledge)}
             pumps={pumps}
             twists={Number(params.twists ?? 1)}
+            ask={ask}
           />
         ) : (
           <Empty sentence="Add a pump under Gauges, and it tells the strokes for a length." />

@@ -1,6 +1,5 @@
 import { MM_PER_INCH } from '@leggero/core';
 import { wrapPole, type PoleCover } from '@leggero/core/modelling';
-import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { ClipPath, Defs, G, Path, Rect } from 'react-native-svg';
@@ -11,6 +10,7 @@ import { LengthField } from '@/ui/LengthField';
 import { Stepper } from '@/ui/Stepper';
 import { usePalette } from '@/ui/theme';
 import { Tool } from '@/ui/Tool';
+import { useAddress } from '@/ui/useAddress';
 import { Words } from '@/ui/Words';
 import { poleProblemText, poleText } from '@/wording/modelling';
 import { percent } from '@/wording/trade';
@@ -21,7 +21,7 @@ const FIRST = { diameterMm: MM_PER_INCH, lengthMm: 60 * MM_PER_INCH, overlap: 0.
 
 /** A pole wrapped with empty balloons pressed flat: how many, and how the turns lie. */
 export function PolePart({ model, size, lengths }: PartProps) {
-  const params = useLocalSearchParams<Record<'across' | 'along' | 'overlap', string>>();
+  const [params, ask] = useAddress<'across' | 'along' | 'overlap'>();
   const diameterMm = Number(params.across ?? FIRST.diameterMm);
   const lengthMm = Number(params.along ?? FIRST.lengthMm);
   const overlap = Number(params.overlap ?? FIRST.overlap);
@@ -61,7 +61,7 @@ export function PolePart({ model, size, lengths }: PartProps) {
             value={diameterMm || null}
             lengths={lengths}
             error={wrong('diameterMm')}
-            onChange={(mm) => router.setParams({ across: String(mm ?? 0) })}
+            onChange={(mm) => ask({ across: String(mm ?? 0) })}
           />
         </View>
         <View className="flex-1">
@@ -70,7 +70,7 @@ export function PolePart({ model, size, lengths }: PartProps) {
             value={lengthMm || null}
             lengths={lengths}
             error={wrong('lengthMm')}
-            onChange={(mm) => router.setParams({ along: String(mm ?? 0) })}
+            onChange={(mm) => ask({ along: String(mm ?? 0) })}
           />
         </View>
       </View>
@@ -81,7 +81,7 @@ export function PolePart({ model, size, lengths }: PartProps) {
         step={10}
         least={0}
         most={80}
-        onChange={(to) => router.setParams({ overlap: String(to / 100) })}
+        onChange={(to) => ask({ overlap: String(to / 100) })}
       />
       <Words look="quiet">
         Press the air out, tie the first end to the pole, pull to twice its length and lay each turn over the

@@ -1,11 +1,11 @@
 import { MM_PER_INCH } from '@leggero/core';
 import { curlOf, leafOf, loopOf, mostInSpray, sprayOf } from '@leggero/core/modelling';
-import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 
 import { LengthField } from '@/ui/LengthField';
 import { Segmented } from '@/ui/Segmented';
 import { Stepper } from '@/ui/Stepper';
+import { useAddress } from '@/ui/useAddress';
 import { Words } from '@/ui/Words';
 import { shapeProblemText } from '@/wording/modelling';
 
@@ -28,12 +28,12 @@ const FIRST_MM: Record<'leaf' | 'loop' | 'curl', number> = {
 
 /** A leaf, a loop, a spray or a curl of a wanted size: drawn, with what it takes. */
 export function ShapesPart({ model, size, lengths }: PartProps) {
-  const params = useLocalSearchParams<Record<'shape' | 'mm' | 'count', string>>();
+  const [params, ask] = useAddress<'shape' | 'mm' | 'count'>();
   const shape: ShapeName = SHAPES.find(({ value }) => value === params.shape)?.value ?? 'leaf';
   const { text } = lengths;
   const mm = params.mm === undefined ? (shape === 'spray' ? 0 : FIRST_MM[shape]) : Number(params.mm);
   const count = Number(params.count ?? Math.min(6, mostInSpray(size)));
-  const choose = (value: string) => router.setParams({ shape: value, mm: undefined });
+  const choose = (value: string) => ask({ shape: value, mm: undefined });
   const found = made(shape, { size, mm, count });
   return (
     <>
@@ -54,7 +54,7 @@ export function ShapesPart({ model, size, lengths }: PartProps) {
           step={1}
           least={2}
           most={mostInSpray(size)}
-          onChange={(to) => router.setParams({ count: String(to) })}
+          onChange={(to) => ask({ count: String(to) })}
         />
       ) : (
         <LengthField
@@ -63,7 +63,7 @@ export function ShapesPart({ model, size, lengths }: PartProps) {
           value={mm || null}
           lengths={lengths}
           error={found.ok ? undefined : shapeProblemText(found.problem, text)}
-          onChange={(to) => router.setParams({ mm: String(to ?? 0) })}
+          onChange={(to) => ask({ mm: String(to ?? 0) })}
         />
       )}
       {found.ok ? (

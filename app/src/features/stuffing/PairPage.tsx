@@ -1,5 +1,5 @@
 import { MODEL_DEFAULTS, type ShelfModel } from '@leggero/contract';
-import { router, useLocalSearchParams } from 'expo-router';
+import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 
@@ -15,17 +15,14 @@ import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { Segmented } from '@/ui/Segmented';
 import { Empty, Loading } from '@/ui/States';
+import { useAddress } from '@/ui/useAddress';
 
 import { ColourNote, FillTo, HowToStuff, PairVerdict, PressureCard } from './PairCards';
 import { viewPair } from './usePair';
 
 /** Two balloons chosen as outer and inner: whether they make a pair, and what comes of it. All of it stands in the address. */
 export function PairPage() {
-  const {
-    outer: outerId,
-    inner: innerId,
-    tier: tierId,
-  } = useLocalSearchParams<Record<'outer' | 'inner' | 'tier', string>>();
+  const [{ outer: outerId, inner: innerId, tier: tierId }, ask] = useAddress<'outer' | 'inner' | 'tier'>();
   const knowledge = useKnowledge();
   const studio = useStudio().data;
   const tiers = useTiers().data;
@@ -90,13 +87,13 @@ export function PairPage() {
         label="Outer balloon"
         models={singles}
         value={outer}
-        onChange={(id) => router.setParams({ outer: id })}
+        onChange={(id) => ask({ outer: id })}
       />
       <BalloonPick
         label="Inner balloon"
         models={singles}
         value={inner}
-        onChange={(id) => router.setParams({ inner: id })}
+        onChange={(id) => ask({ inner: id })}
       />
     </>
   );
@@ -109,7 +106,7 @@ export function PairPage() {
         label="Tier"
         options={tiers.map(({ id, name }) => ({ value: id, title: name }))}
         value={tier.id}
-        onChange={(id) => router.setParams({ tier: id })}
+        onChange={(id) => ask({ tier: id })}
       />
       <ColourNote view={view} />
     </>

@@ -1,4 +1,3 @@
-import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 
@@ -11,6 +10,7 @@ import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
 import { Segmented } from '@/ui/Segmented';
 import { Empty } from '@/ui/States';
+import { useAddress } from '@/ui/useAddress';
 
 import { ColourNote, FillTo, HowToStuff, PairVerdict, PressureCard } from './PairCards';
 import { SeenColour } from './SeenColour';
@@ -18,7 +18,7 @@ import { viewPair } from './usePair';
 
 /** Everything about a pair beside its target: whether it works, how to stuff it, its colour and its pressure. */
 export function StuffingPage({ model, tiers, knowledge, studio }: ShownModel) {
-  const { tier: tierId } = useLocalSearchParams<{ tier?: string }>();
+  const [{ tier: tierId }, ask] = useAddress<'tier'>();
   const wide = useWide();
   const tier = tiers.find(({ id }) => id === tierId) ?? tiers[2] ?? tiers[0];
   const view = useMemo(() => {
@@ -44,7 +44,7 @@ export function StuffingPage({ model, tiers, knowledge, studio }: ShownModel) {
             label="Tier"
             options={tiers.map(({ id, name }) => ({ value: id, title: name }))}
             value={tier.id}
-            onChange={(id) => router.setParams({ tier: id })}
+            onChange={(id) => ask({ tier: id })}
           />
           <HowToStuff view={view} />
           <RowLink
