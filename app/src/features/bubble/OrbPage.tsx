@@ -1,8 +1,7 @@
 import { MM_PER_INCH } from '@leggero/core';
 import { sphereInClear, type SphereInClear } from '@leggero/core/stuffing';
-import { useState } from 'react';
 import { View } from 'react-native';
-import Svg, { G } from 'react-native-svg';
+import { G } from 'react-native-svg';
 
 import { useLengths } from '@/api/lengths';
 import { Balloon } from '@/ui/Balloon';
@@ -12,6 +11,7 @@ import { Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
 import { LengthField } from '@/ui/LengthField';
 import { Page } from '@/ui/Page';
+import { Picture } from '@/ui/Picture';
 import { Segmented } from '@/ui/Segmented';
 import { Steps } from '@/ui/Steps';
 import { useAddress } from '@/ui/useAddress';
@@ -96,56 +96,53 @@ const VENTS = [
 
 /** The sphere and the latex around it at each point where air is let out, and at the end, to one scale. */
 function OrbPicture({ made, text }: { made: SphereInClear; text: (mm: number) => string }) {
-  const [width, setWidth] = useState(0);
   const { vents, sphereMm, outsideMm, gapMm } = made;
   const stages = [
     ...vents.map((vent) => ({ outsideMm: vent.outsideMm, sphereMm: vent.sphereMm, gapMm: vent.gapBeforeMm })),
     { outsideMm, sphereMm, gapMm },
   ];
   const widest = Math.max(...stages.map((stage) => stage.outsideMm));
-  const each = width / stages.length;
-  const scale = (each - 14) / widest;
-  const height = widest * scale * 1.18 + 12;
-  return (
-    <View
-      role="img"
-      aria-label={`${vents.length} times air is let out, then the full sphere of ${text(sphereMm)} with ${text(gapMm)} of air all around`}
-      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
-      className="rounded-card border border-line bg-surface py-2"
-    >
-      {width === 0 ? null : (
-        <Svg width={width} height={height} aria-hidden>
-          {stages.map((stage, i) => (
-            <G
-              key={i}
-              transform={`translate(${each * (i + 0.5)} ${6 + (widest * scale) / 2}) scale(${scale})`}
-            >
-              <Balloon
-                widthMm={stage.sphereMm}
-                heightMm={stage.sphereMm}
-                nominalMm={stage.sphereMm}
-                colourHex="#d8c7b8"
-                finish="mirror"
-              />
-              <Balloon
-                widthMm={stage.outsideMm}
-                heightMm={stage.outsideMm}
-                nominalMm={widest}
-                colourHex="#b9d3da"
-                finish="clear"
-              />
-            </G>
-          ))}
-        </Svg>
-      )}
-      <View className="flex-row" aria-hidden>
-        {stages.map((stage, i) => (
-          <View key={i} className="flex-1 items-center">
-            <Words look="label">{i < vents.length ? `${i + 1}. let out` : 'full'}</Words>
-            <Words look="quiet">{`gap ${text(stage.gapMm)}`}</Words>
-          </View>
-        ))}
-      </View>
+  const scaleOf = (width: number) => (width / stages.length - 14) / widest;
+  const caption = (
+    <View className="flex-row pb-2">
+      {stages.map((stage, i) => (
+        <View key={i} className="flex-1 items-center">
+          <Words look="label">{i < vents.length ? `${i + 1}. let out` : 'full'}</Words>
+          <Words look="quiet">{`gap ${text(stage.gapMm)}`}</Words>
+        </View>
+      ))}
     </View>
+  );
+  return (
+    <Picture
+      label={`${vents.length} times air is let out, then the full sphere of ${text(sphereMm)} with ${text(gapMm)} of air all around`}
+      height={(width) => Math.max(0, widest * scaleOf(width) * 1.18) + 20}
+      caption={caption}
+    >
+      {(width) => {
+        const scale = scaleOf(width);
+        return stages.map((stage, i) => (
+          <G
+            key={i}
+            transform={`translate(${(width / stages.length) * (i + 0.5)} ${14 + (widest * scale) / 2}) scale(${scale})`}
+          >
+            <Balloon
+              widthMm={stage.sphereMm}
+              heightMm={stage.sphereMm}
+              nominalMm={stage.sphereMm}
+              colourHex="#d8c7b8"
+              finish="mirror"
+            />
+            <Balloon
+              widthMm={stage.outsideMm}
+              heightMm={stage.outsideMm}
+              nominalMm={widest}
+              colourHex="#b9d3da"
+              finish="clear"
+            />
+          </G>
+        ));
+      }}
+    </Picture>
   );
 }

@@ -1,54 +1,55 @@
 import type { ShelfModel } from '@leggero/contract';
 import type { TwoBubbles } from '@leggero/core/finish';
-import { useState } from 'react';
 import { View } from 'react-native';
-import Svg, { G } from 'react-native-svg';
+import { G } from 'react-native-svg';
 
 import { figureOf } from '@/api/modelView';
 import { Balloon } from '@/ui/Balloon';
+import { Picture } from '@/ui/Picture';
 import { Words } from '@/ui/Words';
 import { percent } from '@/wording/trade';
 
 const FRACTIONS = [0.5, 0.62, 0.75, 0.88, 1];
 
+/** Where each balloon begins, in nominals from the left, and how long they are together. */
+const GAP = 0.08;
+const LEFTS = FRACTIONS.map((_, i) =>
+  FRACTIONS.slice(0, i).reduce((sum, fraction) => sum + fraction + GAP, 0),
+);
+const TOTAL = LEFTS.at(-1)! + FRACTIONS.at(-1)!;
+
 /** One balloon from slack to tight, to one scale, in the colour and shine it then has. */
 export function StretchPicture({ model }: { model: ShelfModel }) {
-  const [width, setWidth] = useState(0);
   const { nominalMm } = model;
-  const total = FRACTIONS.reduce((sum, fraction) => sum + fraction, 0) + 0.08 * (FRACTIONS.length - 1);
-  const scale = width / (total * nominalMm);
-  const height = nominalMm * scale * 1.16 + 8;
-  const lefts = FRACTIONS.map((_, i) =>
-    FRACTIONS.slice(0, i).reduce((sum, fraction) => sum + fraction + 0.08, 0),
+  const caption = (
+    <View className="flex-row">
+      {FRACTIONS.map((fraction) => (
+        <Words key={fraction} look="quiet" className="text-center" style={{ flex: fraction + GAP }}>
+          {percent(fraction)}
+        </Words>
+      ))}
+    </View>
   );
   return (
-    <View
-      role="img"
-      aria-label={`${model.colourName} at ${FRACTIONS.map(percent).join(', ')} of nominal: ${model.finish}, deeper when slack, paler when tight`}
-      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
+    <Picture
+      label={`${model.colourName} at ${FRACTIONS.map(percent).join(', ')} of nominal: ${model.finish}, deeper when slack, paler when tight`}
+      height={(width) => (1.16 * width) / TOTAL + 8}
+      framed={false}
+      caption={caption}
     >
-      {width === 0 ? null : (
-        <>
-          <Svg width={width} height={height} aria-hidden>
-            {FRACTIONS.map((fraction, i) => (
-              <G
-                key={fraction}
-                transform={`translate(${(lefts[i]! + fraction / 2) * nominalMm * scale} ${height - 0.62 * fraction * nominalMm * scale - 4}) scale(${scale})`}
-              >
-                <Balloon {...figureOf(model, null, fraction * nominalMm)} />
-              </G>
-            ))}
-          </Svg>
-          <View className="flex-row" aria-hidden>
-            {FRACTIONS.map((fraction) => (
-              <Words key={fraction} look="quiet" className="text-center" style={{ flex: fraction + 0.08 }}>
-                {percent(fraction)}
-              </Words>
-            ))}
-          </View>
-        </>
-      )}
-    </View>
+      {(width, height) => {
+        // px of one nominal.
+        const full = width / TOTAL;
+        return FRACTIONS.map((fraction, i) => (
+          <G
+            key={fraction}
+            transform={`translate(${(LEFTS[i]! + fraction / 2) * full} ${height - 0.62 * fraction * full - 4}) scale(${full / nominalMm})`}
+          >
+            <Balloon {...figureOf(model, null, fraction * nominalMm)} />
+          </G>
+        ));
+      }}
+    </Picture>
   );
 }
 
@@ -60,37 +61,26 @@ interface TwoPictureProps {
 
 /** The balloon whole, and twisted into two, to one scale; as tight as each then is. */
 export function TwoPicture({ model, two, label }: TwoPictureProps) {
-  const [width, setWidth] = useState(0);
   const { firstMm, secondMm, wholeMm, stretchGain } = two;
-  const height = 130;
-  const scale = Math.min(
-    (width - 30) / (wholeMm + firstMm + secondMm + 0.2 * wholeMm),
-    (height - 10) / (1.2 * wholeMm),
-  );
-  const tight = model.nominalMm * (firstMm / (wholeMm * stretchGain));
   const look = figureOf(model, null, wholeMm);
-  const at = (mm: number) => `translate(${mm * scale + 10} ${height / 2}) scale(${scale})`;
+  // A bubble stretched further looks like the fuller fill of a smaller balloon.
+  const tightOf = (mm: number) => model.nominalMm * (mm / (wholeMm * stretchGain));
   const start = wholeMm * 1.2;
+  const balls = [
+    { atMm: wholeMm / 2, mm: wholeMm, nominalMm: model.nominalMm },
+    { atMm: start + firstMm / 2, mm: firstMm, nominalMm: tightOf(firstMm) },
+    { atMm: start + firstMm + secondMm / 2, mm: secondMm, nominalMm: tightOf(secondMm) },
+  ];
   return (
-    <View role="img" aria-label={label} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
-      {width === 0 ? null : (
-        <Svg width={width} height={height} aria-hidden>
-          <G transform={at(wholeMm / 2)}>
-            <Balloon {...look} widthMm={wholeMm} heightMm={wholeMm} />
+    <Picture label={label} height={130} framed={false}>
+      {(width, height) => {
+        const scale = Math.min((width - 30) / (start + firstMm + secondMm), (height - 10) / (1.2 * wholeMm));
+        return balls.map(({ atMm, mm, nominalMm }, i) => (
+          <G key={i} transform={`translate(${atMm * scale + 10} ${height / 2}) scale(${scale})`}>
+            <Balloon {...look} widthMm={mm} heightMm={mm} nominalMm={nominalMm} />
           </G>
-          <G transform={at(start + firstMm / 2)}>
-            <Balloon {...look} widthMm={firstMm} heightMm={firstMm} nominalMm={tight} />
-          </G>
-          <G transform={at(start + firstMm + secondMm / 2)}>
-            <Balloon
-              {...look}
-              widthMm={secondMm}
-              heightMm={secondMm}
-              nominalMm={model.nominalMm * (secondMm / (wholeMm * stretchGain))}
-            />
-          </G>
-        </Svg>
-      )}
-    </View>
+        ));
+      }}
+    </Picture>
   );
 }

@@ -1,12 +1,12 @@
 import { MM_PER_INCH } from '@leggero/core';
 import { wrapPole, type PoleCover } from '@leggero/core/modelling';
-import { useState } from 'react';
 import { View } from 'react-native';
-import Svg, { ClipPath, Defs, G, Path, Rect } from 'react-native-svg';
+import { ClipPath, Defs, G, Path, Rect } from 'react-native-svg';
 
 import { shade } from '@/ui/Balloon';
 import { Cautions } from '@/ui/Cautions';
 import { LengthField } from '@/ui/LengthField';
+import { Picture } from '@/ui/Picture';
 import { Stepper } from '@/ui/Stepper';
 import { usePalette } from '@/ui/theme';
 import { Tool } from '@/ui/Tool';
@@ -99,50 +99,49 @@ interface PolePictureProps {
   label: string;
 }
 
-const HEIGHT = 120;
+/** Strips beyond these no screen shows apart. */
+const MOST_STRIPS = 120;
 
 /** A few turns around the pole, to scale: each strip lies over the one before. */
 function PolePicture({ cover, diameterMm, colourHex, label }: PolePictureProps) {
   const palette = usePalette();
-  const [width, setWidth] = useState(0);
   const { pitchMm, flatMm } = cover;
   // The lean of a turn: half a pitch from one edge of the pole to the other.
   const alongMm = flatMm * Math.hypot(1, pitchMm / (Math.PI * diameterMm));
-  const scale = Math.min((HEIGHT - 32) / diameterMm, width / (4 * Math.max(pitchMm, alongMm)));
-  const thick = diameterMm * scale;
-  const top = (HEIGHT - thick) / 2;
-  const count = Math.ceil(width / (pitchMm * scale)) + 3;
-  const strips = Array.from({ length: Math.min(count, 120) }, (_, i) => (i - 2) * pitchMm * scale);
-  const lean = (pitchMm * scale) / 2;
   return (
-    <View
-      role="img"
-      aria-label={label}
-      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
-      className="rounded-card border border-line bg-surface"
-      style={{ height: HEIGHT }}
-    >
-      {width === 0 ? null : (
-        <Svg width={width} height={HEIGHT} aria-hidden>
-          <Defs>
-            <ClipPath id="pole">
-              <Rect x={0} y={top - 2} width={width * 0.82} height={thick + 4} rx={3} />
-            </ClipPath>
-          </Defs>
-          <Rect x={0} y={top} width={width} height={thick} fill={palette.sunk} stroke={palette.line} />
-          <G clipPath="url(#pole)">
-            {strips.map((x, i) => (
-              <Path
-                key={i}
-                d={`M${x} ${top + thick}L${x + lean} ${top}h${alongMm * scale}L${x + alongMm * scale} ${top + thick}z`}
-                fill={shade(colourHex, i % 2 === 0 ? 0 : 0.12)}
-                stroke={shade(colourHex, -0.35)}
-                strokeWidth={1}
-              />
-            ))}
-          </G>
-        </Svg>
-      )}
-    </View>
+    <Picture label={label} height={120}>
+      {(width, height) => {
+        const scale = Math.min((height - 32) / diameterMm, width / (4 * Math.max(pitchMm, alongMm)));
+        const thick = diameterMm * scale;
+        const top = (height - thick) / 2;
+        const bottom = top + thick;
+        const [step, lean, along] = [pitchMm * scale, (pitchMm * scale) / 2, alongMm * scale];
+        const count = Math.min(MOST_STRIPS, Math.ceil(width / step) + 3);
+        return (
+          <>
+            <Defs>
+              <ClipPath id="pole">
+                <Rect x={0} y={top - 2} width={width * 0.82} height={thick + 4} rx={3} />
+              </ClipPath>
+            </Defs>
+            <Rect x={0} y={top} width={width} height={thick} fill={palette.sunk} stroke={palette.line} />
+            <G clipPath="url(#pole)">
+              {Array.from({ length: count }, (_, i) => {
+                const x = (i - 2) * step;
+                return (
+                  <Path
+                    key={i}
+                    d={`M${x} ${bottom}L${x + lean} ${top}h${along}L${x + along} ${bottom}z`}
+                    fill={shade(colourHex, i % 2 === 0 ? 0 : 0.12)}
+                    stroke={shade(colourHex, -0.35)}
+                    strokeWidth={1}
+                  />
+                );
+              })}
+            </G>
+          </>
+        );
+      }}
+    </Picture>
   );
 }

@@ -1,9 +1,8 @@
 import type { ModellingSize } from '@leggero/core/modelling';
-import { useState } from 'react';
-import { View } from 'react-native';
-import Svg, { Circle, G, Path } from 'react-native-svg';
+import { Circle, G, Path } from 'react-native-svg';
 
 import { shade } from '@/ui/Balloon';
+import { Picture } from '@/ui/Picture';
 
 /** What a drawing of a shape needs, mm. */
 export type ShapeLines =
@@ -19,26 +18,17 @@ interface ShapePictureProps {
   label: string;
 }
 
-const HEIGHT = 210;
-
 /** A shape made of one thick line as wide as the balloon, to scale with its own frame. */
 export function ShapePicture({ lines, size, colourHex, label }: ShapePictureProps) {
-  const [width, setWidth] = useState(0);
   const { widthMm } = size;
   const { path, wideMm, highMm } = drawing(lines, widthMm);
-  const scale = Math.min((width - 24) / wideMm, (HEIGHT - 20) / highMm);
   return (
-    <View
-      role="img"
-      aria-label={label}
-      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
-      className="rounded-card border border-line bg-surface"
-      style={{ height: HEIGHT }}
-    >
-      {width === 0 ? null : (
-        <Svg width={width} height={HEIGHT} aria-hidden>
+    <Picture label={label} height={210}>
+      {(width, height) => {
+        const scale = Math.min((width - 24) / wideMm, (height - 20) / highMm);
+        return (
           <G
-            transform={`translate(${width / 2} ${HEIGHT / 2}) scale(${scale})`}
+            transform={`translate(${width / 2} ${height / 2}) scale(${scale})`}
             fill="none"
             strokeLinecap="round"
             strokeLinejoin="round"
@@ -48,9 +38,9 @@ export function ShapePicture({ lines, size, colourHex, label }: ShapePictureProp
             <Path d={path} stroke={shade(colourHex, 0.4)} strokeWidth={widthMm * 0.14} opacity={0.8} />
             {lines.shape === 'spray' ? <Circle r={widthMm * 0.7} fill={shade(colourHex, -0.2)} /> : null}
           </G>
-        </Svg>
-      )}
-    </View>
+        );
+      }}
+    </Picture>
   );
 }
 
