@@ -36,6 +36,33 @@ export function FormField<Values extends FieldValues>({
   );
 }
 
+/** A figure that may be known, or left empty: null then. */
+export function FormNumber<Values extends FieldValues>({
+  control,
+  name,
+  label,
+  hint,
+  wrong,
+}: FormPart<Values> & { wrong: string }) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <Field
+          label={label}
+          hint={hint}
+          inputMode="decimal"
+          defaultValue={field.value === null ? '' : String(field.value)}
+          onChangeText={(text) => field.onChange(text.trim() === '' ? null : Number(text.replace(',', '.')))}
+          onBlur={field.onBlur}
+          error={fieldState.error ? wrong : undefined}
+        />
+      )}
+    />
+  );
+}
+
 /** One of a few, as a field of a form. */
 export function FormChoice<Values extends FieldValues, Value extends string>({
   control,

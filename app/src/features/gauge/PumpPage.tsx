@@ -2,14 +2,13 @@ import { pumpFieldsSchema, type PumpCreate, type PumpRecord } from '@leggero/con
 import { zodResolver } from '@hookform/resolvers/zod';
 import { DOSE_SCALES, INFLATOR_KINDS, type InflatorKind } from '@leggero/core';
 import { router } from 'expo-router';
-import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 
 import { newId } from '@/api/id';
 import { useCommand, usePumps } from '@/api/queries';
 import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
-import { Field } from '@/ui/Field';
-import { FormChoice, FormField } from '@/ui/FormField';
+import { FormChoice, FormField, FormNumber } from '@/ui/FormField';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { INFLATOR_WORDS } from '@/wording/trade';
@@ -93,14 +92,14 @@ function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
         values={INFLATOR_KINDS}
         words={KIND_TITLES}
       />
-      <KnownFigure
+      <FormNumber
         control={control}
         name="doseVolumeL"
         label={`Litres a ${DOSE_SCALES[kind].unit}, if known`}
         hint="Each calibration measures it; a known figure helps to notice a change of pump."
         wrong="Give litres above 0 and up to 20, such as 0.18, or leave it empty."
       />
-      <KnownFigure
+      <FormNumber
         control={control}
         name="mostKPa"
         label="Most pressure, kPa, if known"
@@ -108,34 +107,5 @@ function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
         wrong="Give kPa above 0 and up to 1000, such as 12, or leave it empty."
       />
     </Page>
-  );
-}
-
-interface KnownFigureProps {
-  control: Control<PumpCreate>;
-  name: 'doseVolumeL' | 'mostKPa';
-  label: string;
-  hint: string;
-  wrong: string;
-}
-
-/** A figure that may be known, or left empty. */
-function KnownFigure({ control, name, label, hint, wrong }: KnownFigureProps) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field, fieldState }) => (
-        <Field
-          label={label}
-          hint={hint}
-          inputMode="decimal"
-          defaultValue={field.value === null ? '' : String(field.value)}
-          onChangeText={(text) => field.onChange(text.trim() === '' ? null : Number(text.replace(',', '.')))}
-          onBlur={field.onBlur}
-          error={fieldState.error ? wrong : undefined}
-        />
-      )}
-    />
   );
 }

@@ -13,7 +13,7 @@ interface JoinPictureProps {
 }
 
 /** More than these are drawn as the first of them. */
-const MOST_DRAWN = 12;
+const MOST_DRAWN = 6;
 
 /** Clusters in a line and the pieces that tie them: two shades tell one piece from the next. */
 export function JoinPicture({ clusters, balloons, joinsAPiece, colourHex, label }: JoinPictureProps) {
@@ -23,7 +23,7 @@ export function JoinPicture({ clusters, balloons, joinsAPiece, colourHex, label 
     <Picture label={label} height={84}>
       {(width, height) => {
         const step = (width - 24) / drawn;
-        const radius = Math.min(26, step * 0.42);
+        const radius = Math.min(32, step * 0.46);
         const ball = radius * (balloons <= 2 ? 0.5 : 0.62 - 0.02 * balloons);
         const middle = (i: number) => 12 + step * (i + 0.5);
         const band = (i: number, by: number) =>
@@ -52,7 +52,7 @@ export function JoinPicture({ clusters, balloons, joinsAPiece, colourHex, label 
                 d={band(i, -5) + band(i, 5)}
                 fill="none"
                 stroke={shade(colourHex, Math.floor(i / joinsAPiece) % 2 === 0 ? -0.15 : 0.35)}
-                strokeWidth={4}
+                strokeWidth={3}
                 strokeLinecap="round"
               />
             ))}

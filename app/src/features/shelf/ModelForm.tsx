@@ -2,7 +2,7 @@ import { modelFieldsSchema, MODEL_DEFAULTS, type ModelCreate, type ModelDetail }
 import { DECORS, FINISHES, isWidthKind, MODEL_KINDS } from '@leggero/core';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { router } from 'expo-router';
-import { Controller, useForm, useWatch, type Control } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 
 import { newId } from '@/api/id';
 import { modelName } from '@/api/modelView';
@@ -11,8 +11,8 @@ import { Button } from '@/ui/Button';
 import { ColourChoice } from '@/ui/ColourChoice';
 import { COLOURS } from '@/ui/colours';
 import { DeleteButton } from '@/ui/DeleteButton';
-import { Field, Labelled } from '@/ui/Field';
-import { FormChoice, FormField } from '@/ui/FormField';
+import { Labelled } from '@/ui/Field';
+import { FormChoice, FormField, FormNumber } from '@/ui/FormField';
 import { Page } from '@/ui/Page';
 import { PickChips } from '@/ui/PickChips';
 import { DECOR_WORDS, FINISH_WORDS, KIND_WORDS } from '@/wording/trade';
@@ -122,7 +122,12 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
               </Labelled>
             )}
           />
-          <StockField control={control} />
+          <FormNumber
+            control={control}
+            name="stock"
+            label="In stock, if counted"
+            wrong="Give a whole number from 0, or leave it empty."
+          />
         </>
       )}
       <FormField
@@ -136,23 +141,3 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
 }
 
 const KINDS = MODEL_KINDS.map((value) => ({ value, title: KIND_WORDS[value] }));
-
-/** How many there are, or nothing where nobody counted. */
-function StockField({ control }: { control: Control<ModelCreate> }) {
-  return (
-    <Controller
-      control={control}
-      name="stock"
-      render={({ field, fieldState }) => (
-        <Field
-          label="In stock, if counted"
-          inputMode="numeric"
-          defaultValue={field.value === null ? '' : String(field.value)}
-          onChangeText={(text) => field.onChange(text.trim() === '' ? null : Number(text))}
-          onBlur={field.onBlur}
-          error={fieldState.error ? 'Give a whole number from 0, or leave it empty.' : undefined}
-        />
-      )}
-    />
-  );
-}
