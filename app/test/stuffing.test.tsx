@@ -3,7 +3,7 @@ import { assumedOpacities } from '@leggero/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
-import { dressed, expectedColour, opacitiesOf, partsOf } from '@/api/pairs';
+import { dresserOf, expectedColour, opacitiesOf, partsOf } from '@/api/pairs';
 import { viewModel } from '@/api/modelView';
 import { knowledgeOf } from '@/api/knowledge';
 import { BubblePage } from '@/features/bubble/BubblePage';
@@ -138,19 +138,14 @@ describe('a pair on the shelf', () => {
   it('takes its colour from both, and from what was saved once it was', () => {
     const { models } = withPair();
     const pair = models.find((model) => model.id === PAIR_ID)!;
-    const estimated = dressed(pair, models).colourHex;
+    const estimated = dresserOf(models)(pair).colourHex;
     expect(estimated).toBe(expectedColour(partsOf(pair, models)!, assumedOpacities()).colourHex);
     expect(estimated).not.toBe(pair.colourHex);
     const saved = withPair({ seenHex: '#112233' }).models;
-    expect(
-      dressed(
-        saved.find((model) => model.id === PAIR_ID)!,
-        saved,
-      ).colourHex,
-    ).toBe('#112233');
+    expect(dresserOf(saved)(saved.find((model) => model.id === PAIR_ID)!).colourHex).toBe('#112233');
     expect(opacitiesOf(saved).matte.learnedFrom).toBe(1);
     const single = models[0]!;
-    expect(dressed(single, models)).toBe(single);
+    expect(dresserOf(models)(single)).toBe(single);
   });
 
   it('does not teach its line: a stuffed balloon fills unlike the others', () => {
@@ -166,6 +161,15 @@ describe('a pair on the shelf', () => {
     const link = models.find((model) => model.id === LINK_ID)!;
     const view = viewModel({ model: link, knowledge, tiers: records.tiers, studio: records.studio });
     expect(view.estimate?.dosesFrom).not.toBe('line');
+  });
+
+  it('is read no further than its smaller balloon bears: the tiers are shares of that one', () => {
+    const records = withPair();
+    const knowledge = knowledgeOf(records.models, records.pumps);
+    const pair = records.models.find((model) => model.id === PAIR_ID)!;
+    const view = viewModel({ model: pair, knowledge, tiers: records.tiers, studio: records.studio });
+    expect(view.governingMm).toBe(inch(5));
+    for (const { target } of view.targets) expect(target.widthMm).toBeLessThanOrEqual(0.92 * inch(5));
   });
 
   it('saves what it really looks like, nudged until it matches', async () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 
-import { sphereVolumeL } from '../src';
+import { modellingCode, sphereVolumeL } from '../src';
 import { DECOR_NOTES, printShift, shineAdvice, splitInTwo } from '../src/finish';
 import { FOIL_STOPS, foilBody, foilHeadroom } from '../src/foil';
 import { foilMassG, gasDensity, helium, latexMassG } from '../src/helium';
@@ -13,7 +13,6 @@ import {
   joinersFor,
   leafOf,
   loopOf,
-  modellingCode,
   readModellingCode,
   sprayOf,
   tailFor,

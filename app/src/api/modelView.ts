@@ -2,7 +2,7 @@ import {
   coreBalloon, coreHoldTest, coreInflator, coreReading, type CalibrationRecord, type PumpRecord, type ShelfModel,  type Studio, type TierRecord,
 } from '@leggero/contract'; // prettier-ignore
 import {
-  defaultHoldRate, estimateFor, fitCalibration, fitHold, heightAtMm, MM_PER_INCH, pairTarget, resolveTarget, sdsOf, showingOf, stuffedCurve, type CalibrationFit,
+  defaultHoldRate, estimateFor, fitCalibration, fitHold, heightAtMm, MM_PER_INCH, modellingCode, pairLimits, pairTarget, resolveTarget, sdsOf, showingOf, stuffedCurve, type CalibrationFit,
   type ComparedModel, type DoseCurve, type EstimatedCurve, type FitOutcome, type FitProblemCode, type HoldRate, type Showing, type Skin, type Target,
 } from '@leggero/core'; // prettier-ignore
 
@@ -37,6 +37,8 @@ export interface ModelView {
   curve: DoseCurve | null;
   /** Why the readings give no curve; null when they do, or when there are none. */
   fitProblem: FitProblemCode | null;
+  /** What the tiers are shares of, mm: the nominal, or the smaller one of a pair. */
+  governingMm: number;
   hold: HoldRate;
   /** The way to the show; null where the piece is made and shown in one place at one time. */
   showing: Showing | null;
@@ -66,28 +68,51 @@ export function viewModel(options: ViewOptions): ModelView {
   const estimate = fit || !pump ? null : pair ? pair.estimate : estimateWith(model, pump, knowledge);
   const hold = holdOf(model, venue?.wraps ?? 2);
   const showing = venue ? showingAt(studio, venue, hold) : null;
+  const limits = pair ? { pair: pairLimits({ ...pair, fit, daysStanding }) } : {};
+  const governingMm = pair ? Math.min(pair.outer.nominalMm, pair.inner.nominalMm) : nominalMm;
   const targets = tiers.flatMap((tier): TierTarget[] => {
     const asked = { tier, fit, estimate, daysStanding, step: studio.stepMm, showing };
-    const target = pair ? pairTarget({ ...pair, ...asked }) : resolveTarget({ nominalMm, finish, ...asked });
+    const target = pair
+      ? pairTarget({ ...pair, ...asked, ...limits })
+      : resolveTarget({ nominalMm, finish, ...asked });
     return target.ok ? [{ tier, target: target.value }] : [];
   });
   const fitProblem = problem === 'no-readings' ? null : problem;
-  return { calibration, pump, fit, estimate, curve: fit ?? estimate, fitProblem, hold, showing, targets };
+  return {
+    calibration,
+    pump,
+    fit,
+    estimate,
+    curve: fit ?? estimate,
+    fitProblem,
+    governingMm,
+    hold,
+    showing,
+    targets,
+  };
+}
+
+/** A single balloon with what is known of it, as a pair takes it. */
+export function skinOf(
+  model: ShelfModel,
+  options: Omit<ViewOptions, 'model' | 'calibrationId' | 'tiers'>,
+): Skin {
+  const { fit, estimate } = viewModel({ ...options, model, tiers: [] });
+  const { nominalMm, kind, finish } = model;
+  return { nominalMm, kind, finish, fit, estimate };
 }
 
 /** Both balloons of a pair with what is known of each alone, and the pair's curve as its outer suggests it; null for a single one. */
-export function skinsOf(
+function skinsOf(
   model: ShelfModel,
   { knowledge, ...rest }: Omit<ViewOptions, 'model' | 'calibrationId'>,
 ): { outer: Skin; inner: Skin; estimate: EstimatedCurve | null } | null {
   const parts = partsOf(model, knowledge.models);
   if (!parts) return null;
-  const skinOf = (part: ShelfModel): Skin => {
-    const { fit, estimate } = viewModel({ ...rest, model: part, knowledge, tiers: [] });
-    const { nominalMm, kind, finish } = part;
-    return { nominalMm, kind, finish, fit, estimate };
-  };
-  const [outer, inner] = [skinOf(parts.outer), skinOf(parts.inner)];
+  const [outer, inner] = [parts.outer, parts.inner].map((part) => skinOf(part, { ...rest, knowledge })) as [
+    Skin,
+    Skin,
+  ];
   const curve = outer.fit ?? outer.estimate;
   return { outer, inner, estimate: curve ? stuffedCurve({ outer: curve }) : null };
 }
@@ -171,11 +196,9 @@ export function modelName({
 }: Pick<ShelfModel, 'line' | 'nominalMm'> &
   Partial<Pick<ShelfModel, 'lengthMm' | 'outerId' | 'kind'>>): string {
   if (outerId !== null) return line;
-  const inches = nominalInches(nominalMm);
-  // The code of a modelling balloon: its width, then its length, both in inches.
   return kind === 'modelling' && lengthMm !== null
-    ? `${line} ${inches}${nominalInches(lengthMm).padStart(2, '0')}`
-    : `${line} ${inches}`;
+    ? `${line} ${modellingCode({ widthMm: nominalMm, lengthMm })}`
+    : `${line} ${nominalInches(nominalMm)}`;
 }
 
 /** Nominal sizes are sold in inches everywhere. */

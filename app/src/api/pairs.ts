@@ -24,7 +24,10 @@ export function partsOf<Model extends ModelRecord>(
 const LOOKED_AT = 0.85;
 
 /** Both skins at the width at which a pair's colour is looked at. */
-function skinsOf({ outer, inner }: Parts<ModelRecord>): { outer: StretchedSkin; inner: StretchedSkin } {
+function stretchedSkins({ outer, inner }: Parts<ModelRecord>): {
+  outer: StretchedSkin;
+  inner: StretchedSkin;
+} {
   const widthMm = LOOKED_AT * Math.min(outer.nominalMm, inner.nominalMm);
   const skin = ({ colourHex, finish, nominalMm }: ModelRecord) => ({
     colourHex,
@@ -39,19 +42,29 @@ export function opacitiesOf(models: readonly ModelRecord[]): SkinOpacities {
   return learnOpacities(
     models.flatMap((model): SeenColour[] => {
       const parts = model.seenHex === null ? null : partsOf(model, models);
-      return parts && model.seenHex !== null ? [{ ...skinsOf(parts), seenHex: model.seenHex }] : [];
+      return parts && model.seenHex !== null ? [{ ...stretchedSkins(parts), seenHex: model.seenHex }] : [];
     }),
   );
 }
 
 /** What a pair is expected to look like. */
 export function expectedColour(parts: Parts<ModelRecord>, opacities: SkinOpacities): StuffedColour {
-  return stuffedColour({ ...skinsOf(parts), opacities });
+  return stuffedColour({ ...stretchedSkins(parts), opacities });
 }
 
-/** A model in the colour it shows: a pair's own once it was seen, else the estimated one. The very same where nothing changes. */
-export function dressed<Model extends ModelRecord>(model: Model, models: readonly ModelRecord[]): Model {
-  if (model.seenHex !== null) return { ...model, colourHex: model.seenHex };
-  const parts = partsOf<ModelRecord>(model, models);
-  return parts ? { ...model, colourHex: expectedColour(parts, opacitiesOf(models)).colourHex } : model;
+/**
+ * Dresses models of a shelf in the colour they show: a pair's own once it was seen, else the estimated one. The very same model where nothing
+ * changes.
+ */
+export function dresserOf(
+  models: readonly ModelRecord[],
+): <Model extends ModelRecord>(model: Model) => Model {
+  let opacities: SkinOpacities | null = null;
+  return (model) => {
+    if (model.seenHex !== null) return { ...model, colourHex: model.seenHex };
+    const parts = partsOf<ModelRecord>(model, models);
+    if (!parts) return model;
+    opacities ??= opacitiesOf(models);
+    return { ...model, colourHex: expectedColour(parts, opacities).colourHex };
+  };
 }

@@ -11,7 +11,7 @@ import { deliver, useOutbox } from './outbox';
 import {
   overlayEyeCheck, overlayEyeChecks, overlayModel, overlayPeople, overlayPumps, overlayShelf, overlaySizers, overlayStudies, overlayStudio, overlayTiers,
 } from './overlay'; // prettier-ignore
-import { dressed } from './pairs';
+import { dresserOf } from './pairs';
 
 const KEYS = {
   studio: ['studio'],
@@ -125,7 +125,7 @@ export function useShelf(): Records<ShelfModel[]> {
   const { data: models } = found;
   const holes = useMeasuredHoles();
   const data = useMemo(
-    () => models?.map((model) => dressed(holes ? corrected(model, holes) : model, models)),
+    () => models?.map((model) => (holes ? corrected(model, holes) : model)).map(dresserOf(models)),
     [models, holes],
   );
   return { ...found, data };
@@ -228,7 +228,7 @@ export function useModel(id: string): Records<ModelDetail> {
   const shelf = useShelf().data;
   const shown = useMemo(() => {
     const known = data && holes ? corrected(data, holes) : data;
-    return known && shelf ? dressed(known, shelf) : known;
+    return known && shelf ? dresserOf(shelf)(known) : known;
   }, [data, holes, shelf]);
   return { ...found, data: shown };
 }

@@ -21,6 +21,12 @@ export function isWidthKind(kind: ModelKind): kind is BalloonKind {
 export const DECORS = ['none', 'print', 'confetti'] as const;
 export type Decor = (typeof DECORS)[number];
 
+/** The code of a modelling balloon of a size: its width, then its length, both in whole inches (common practice). */
+export function modellingCode({ widthMm, lengthMm }: { widthMm: number; lengthMm: number }): string {
+  const inches = (mm: number) => Math.round(mm / MM_PER_INCH);
+  return `${inches(widthMm)}${String(inches(lengthMm)).padStart(2, '0')}`;
+}
+
 /** How a balloon's skin looks. */
 export const FINISHES = ['matte', 'pearl', 'mirror', 'clear'] as const;
 export type Finish = (typeof FINISHES)[number];

@@ -36,12 +36,6 @@ export function readModellingCode(text: string): Result<ModellingSize, CodeProbl
   return ok({ code, widthMm: width * MM_PER_INCH, lengthMm: length * MM_PER_INCH });
 }
 
-/** The code for a size, such as a record holds. */
-export function modellingCode({ widthMm, lengthMm }: Pick<ModellingSize, 'widthMm' | 'lengthMm'>): string {
-  const inches = (mm: number) => Math.round(mm / MM_PER_INCH);
-  return `${inches(widthMm)}${String(inches(lengthMm)).padStart(2, '0')}`;
-}
-
 /** The code that is sold which shares the longest beginning with what was typed. */
 function nearestCode(typed: string): string {
   const shared = (code: string) => {

@@ -1,5 +1,6 @@
 import type { ModelDetail } from '@leggero/contract';
-import { modellingCode, type ModellingSize } from '@leggero/core/modelling';
+import { modellingCode } from '@leggero/core';
+import type { ModellingSize } from '@leggero/core/modelling';
 import { router } from 'expo-router';
 import Pencil from 'lucide-react-native/icons/pencil';
 import { View } from 'react-native';

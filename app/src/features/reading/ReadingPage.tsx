@@ -39,10 +39,15 @@ export function ReadingPage(shown: ShownModel) {
   const kind = pumps.find(({ id }) => id === pumpId)?.kind ?? 'hand';
   const wantedMm = model.targets.map(({ widthMm }) => widthMm);
   // A calibration about to start has no readings yet, whatever the one before had.
-  const next = nextReading({ fit: start.fresh ? null : fit, tiers, wantedMm, step: studio.stepMm });
+  // Of a pair the smaller balloon says how far to go.
+  const known = start.fresh || !fit ? null : { ...fit, nominalMm: view.governingMm };
+  const next = nextReading({ fit: known, tiers, wantedMm, step: studio.stepMm });
   // What was changed by hand; what was not follows the proposal. The way of measuring stays from reading to reading.
   const [touched, setTouched] = useState<Partial<Draft>>({});
-  const draft: Draft = { ...proposedDraft(next, { nominalMm, stepMm: studio.stepMm, kind }), ...touched };
+  const draft: Draft = {
+    ...proposedDraft(next, { nominalMm: view.governingMm, stepMm: studio.stepMm, kind }),
+    ...touched,
+  };
   const wrong = draftProblem(draft, nominalMm);
   const change = (by: Partial<Draft>) => setTouched((before) => ({ ...before, ...by }));
   const begin = () =>

@@ -1,6 +1,6 @@
 import type { ModelCreate } from '@leggero/contract';
-import { isWidthKind, MM_PER_INCH, NOMINAL_SIZES_MM, type ModelKind } from '@leggero/core';
-import { modellingCode, readModellingCode } from '@leggero/core/modelling';
+import { isWidthKind, MM_PER_INCH, modellingCode, NOMINAL_SIZES_MM, type ModelKind } from '@leggero/core';
+import { readModellingCode } from '@leggero/core/modelling';
 import { useState } from 'react';
 
 import { useLengths } from '@/api/lengths';

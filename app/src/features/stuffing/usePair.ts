@@ -5,7 +5,7 @@ import {
 } from '@leggero/core/stuffing'; // prettier-ignore
 
 import type { Knowledge } from '@/api/knowledge';
-import { viewModel } from '@/api/modelView';
+import { skinOf, viewModel } from '@/api/modelView';
 import { expectedColour, opacitiesOf, type Parts } from '@/api/pairs';
 
 /** Enough for a curve without corners at any width of the page. */
@@ -35,15 +35,10 @@ interface PairOptions {
 /** Works a pair out for a tier, from what is known of both balloons and of the pair itself. */
 export function viewPair({ parts, pair, tier, knowledge, studio }: PairOptions): PairView {
   const { outer, inner } = parts;
-  const skinOf = (model: ShelfModel) => {
-    const { fit, estimate } = viewModel({ model, knowledge, studio, tiers: [] });
-    const { nominalMm, kind, finish } = model;
-    return { nominalMm, kind, finish, fit, estimate };
-  };
   const fit = pair ? viewModel({ model: pair, knowledge, studio, tiers: [] }).fit : null;
   const found = skinStuffing({
-    outer: skinOf(outer),
-    inner: skinOf(inner),
+    outer: skinOf(outer, { knowledge, studio }),
+    inner: skinOf(inner, { knowledge, studio }),
     tier,
     fit,
     daysStanding: studio.daysStanding,
