@@ -29,7 +29,7 @@ export function reasonText(reason: TargetReason, text: Write, tierName: string):
       return roundReason(reason, text);
     case 'standing':
       return reason.state === 'acts'
-        ? `Held there so that it stands (${standing(reason.days)}): ${percent(reason.fraction)} of ${whose(reason, 'its')} nominal, a rule of thumb.`
+        ? `Held there so that it stands (${standing(reason.days)}): ${percent(reason.fraction)} of ${reason.of ? `the ${reason.of}’s ` : ''}nominal, a rule of thumb.`
         : `Standing (${standing(reason.days)}) allows ${reason.of ? `the ${reason.of} ` : ''}up to ${text(reason.limitMm)}, a rule of thumb.`;
     case 'felt-hard':
       return reason.state === 'acts'
