@@ -1,3 +1,4 @@
+import type { TierRecord } from '@leggero/contract';
 import type { Target } from '@leggero/core';
 import { View } from 'react-native';
 
@@ -7,6 +8,7 @@ import { Card } from '@/ui/Card';
 import { PartedChart, PressureChart } from '@/ui/charts';
 import { Chip } from '@/ui/Chip';
 import { LengthFigure } from '@/ui/LengthFigure';
+import { Segmented } from '@/ui/Segmented';
 import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';
 import {
@@ -49,7 +51,7 @@ export function PairVerdict({ view, colourHex }: { view: PairView; colourHex: st
 }
 
 /** What to fill the pair to, large; and how sure that is. */
-export function FillTo({ target, tierName }: { target: Target; tierName: string }) {
+function FillTo({ target, tierName }: { target: Target; tierName: string }) {
   const lengths = useLengths();
   const { widthMm, toleranceMm, origin, dose } = target;
   const text = `${tierName}: fill to ${lengths.text(widthMm)}, ±${lengths.bare(toleranceMm)}`;
@@ -65,6 +67,28 @@ export function FillTo({ target, tierName }: { target: Target; tierName: string 
         </Words>
       </View>
     </View>
+  );
+}
+
+interface PairTargetProps {
+  view: PairView;
+  tiers: readonly TierRecord[];
+  tier: TierRecord;
+  onTier: (id: string) => void;
+}
+
+/** The pair's target for one tier, and the other tiers to ask for. */
+export function PairTarget({ view, tiers, tier, onTier }: PairTargetProps) {
+  return (
+    <>
+      {view.stuffing ? <FillTo target={view.stuffing.target} tierName={tier.name} /> : null}
+      <Segmented
+        label="Tier"
+        options={tiers.map(({ id, name }) => ({ value: id, title: name }))}
+        value={tier.id}
+        onChange={onTier}
+      />
+    </>
   );
 }
 

@@ -13,12 +13,11 @@ import { Button } from '@/ui/Button';
 import { Cautions } from '@/ui/Cautions';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
-import { Segmented } from '@/ui/Segmented';
 import { Empty, Loading } from '@/ui/States';
 import { useAddress } from '@/ui/useAddress';
 
-import { ColourNote, FillTo, HowToStuff, PairVerdict, PressureCard } from './PairCards';
-import { viewPair } from './usePair';
+import { ColourNote, HowToStuff, PairTarget, PairVerdict, PressureCard } from './PairCards';
+import { pairTier, viewPair } from './usePair';
 
 /** Two balloons chosen as outer and inner: whether they make a pair, and what comes of it. All of it stands in the address. */
 export function PairPage() {
@@ -33,7 +32,7 @@ export function PairPage() {
     () => (singles ? chosenParts(singles, outerId, innerId) : null),
     [singles, outerId, innerId],
   );
-  const tier = tiers?.find(({ id }) => id === tierId) ?? tiers?.[2] ?? tiers?.[0];
+  const tier = pairTier(tiers ?? [], tierId);
   const view = useMemo(
     () => (parts && tier && knowledge && studio ? viewPair({ parts, tier, knowledge, studio }) : null),
     [parts, tier, knowledge, studio],
@@ -101,13 +100,7 @@ export function PairPage() {
     <>
       <View className="gap-3">{choices}</View>
       <PairVerdict view={view} colourHex={view.colour.colourHex} />
-      {view.stuffing ? <FillTo target={view.stuffing.target} tierName={tier.name} /> : null}
-      <Segmented
-        label="Tier"
-        options={tiers.map(({ id, name }) => ({ value: id, title: name }))}
-        value={tier.id}
-        onChange={(id) => ask({ tier: id })}
-      />
+      <PairTarget view={view} tiers={tiers} tier={tier} onTier={(id) => ask({ tier: id })} />
       <ColourNote view={view} />
     </>
   );

@@ -8,19 +8,18 @@ import { Cautions } from '@/ui/Cautions';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
-import { Segmented } from '@/ui/Segmented';
 import { Empty } from '@/ui/States';
 import { useAddress } from '@/ui/useAddress';
 
-import { ColourNote, FillTo, HowToStuff, PairVerdict, PressureCard } from './PairCards';
+import { ColourNote, HowToStuff, PairTarget, PairVerdict, PressureCard } from './PairCards';
 import { SeenColour } from './SeenColour';
-import { viewPair } from './usePair';
+import { pairTier, viewPair } from './usePair';
 
 /** Everything about a pair beside its target: whether it works, how to stuff it, its colour and its pressure. */
 export function StuffingPage({ model, tiers, knowledge, studio }: ShownModel) {
   const [{ tier: tierId }, ask] = useAddress<'tier'>();
   const wide = useWide();
-  const tier = tiers.find(({ id }) => id === tierId) ?? tiers[2] ?? tiers[0];
+  const tier = pairTier(tiers, tierId);
   const view = useMemo(() => {
     const parts = partsOf(model, knowledge.models);
     return parts && tier ? viewPair({ parts, pair: model, tier, knowledge, studio }) : null;
@@ -39,13 +38,7 @@ export function StuffingPage({ model, tiers, knowledge, studio }: ShownModel) {
       <View className={wide ? 'flex-row items-start gap-6' : 'gap-4'}>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <PairVerdict view={view} colourHex={model.colourHex} />
-          {view.stuffing ? <FillTo target={view.stuffing.target} tierName={tier.name} /> : null}
-          <Segmented
-            label="Tier"
-            options={tiers.map(({ id, name }) => ({ value: id, title: name }))}
-            value={tier.id}
-            onChange={(id) => ask({ tier: id })}
-          />
+          <PairTarget view={view} tiers={tiers} tier={tier} onTier={(id) => ask({ tier: id })} />
           <HowToStuff view={view} />
           <RowLink
             href={`/shelf/${outer.id}`}

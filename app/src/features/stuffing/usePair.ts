@@ -32,6 +32,11 @@ interface PairOptions {
   studio: Studio;
 }
 
+/** The tier asked for; else the middle one, which most stuffed work is filled to, or the only one. */
+export function pairTier(tiers: readonly TierRecord[], id: string | undefined): TierRecord | undefined {
+  return tiers.find((tier) => tier.id === id) ?? tiers[2] ?? tiers[0];
+}
+
 /** Works a pair out for a tier, from what is known of both balloons and of the pair itself. */
 export function viewPair({ parts, pair, tier, knowledge, studio }: PairOptions): PairView {
   const { outer, inner } = parts;
