@@ -1,0 +1,82 @@
+import { ok, problem, type Result } from '../result';
+import { formOf, usualLeanDeg, type Form } from './form';
+import { rootWithin } from './root';
+import { snapForm, type SnappedForm, type SnapProblemCode } from './snapForm';
+
+/** A basket by its spokes' size or by the opening it shall have: one of the two. */
+export interface BasketAsked {
+  spokes: number;
+  baseMm?: number | undefined;
+  /** Clear width of the opening, mm. */
+  mouthMm?: number | undefined;
+  rings: number;
+  stepMm: number;
+  jointMm?: number;
+  leanDeg?: number;
+  /** Smallest useful width of the tying balloons, mm. */
+  leastTieMm?: number;
+}
+
+export interface Basket {
+  /** With every contact kept. */
+  exact: Form;
+  /** On the sizer's steps. */
+  snapped: SnappedForm;
+}
+
+export type BasketProblemCode = SnapProblemCode | 'leave-one-out' | 'bad-mouth';
+
+/**
+ * A basket of four to eight spokes: exact sizes, the best of all snappings to the sizer's steps, and each layer's closing error. With a wanted mouth the
+ * base follows, as everything scaled by one factor keeps its shape; joints do not scale, so it is found by steps.
+ *
+ * Problems: those of `formOf` and `snapForm`; `leave-one-out` (base or mouth); `bad-mouth`.
+ */
+export function basket({
+  spokes,
+  baseMm,
+  mouthMm,
+  rings,
+  stepMm,
+  jointMm = 0,
+  leanDeg = usualLeanDeg('basket'),
+  leastTieMm = 0,
+}: BasketAsked): Result<Basket, BasketProblemCode> {
+  if ((baseMm === undefined) === (mouthMm === undefined))
+    return problem('leave-one-out', { detail: { given: baseMm === undefined ? 0 : 2 } });
+  const of = (base: number) => ({
+    kind: 'basket' as const,
+    count: spokes,
+    rings,
+    baseMm: base,
+    leanDeg,
+    jointMm,
+  });
+  const base = baseMm ?? baseForMouth(of, mouthMm!);
+  if (base === null) return problem('bad-mouth', { field: 'mouthMm' });
+  const shape = of(base);
+  const exact = formOf(shape);
+  if (!exact.ok) return exact;
+  const snapped = snapForm({ shape, stepMm, leastTieMm });
+  if (snapped.ok) return ok({ exact: exact.value, snapped: snapped.value });
+  if (baseMm !== undefined || snapped.problem.code !== 'tie-too-small') return snapped;
+  // Who asked for a mouth is answered in mouths.
+  const { nearestMm, ...detail } = snapped.problem.detail as Record<string, number>;
+  const nearest = formOf(of(nearestMm!));
+  return problem('tie-too-small', {
+    field: 'mouthMm',
+    detail: { ...detail, nearestMm: nearest.ok ? nearest.value.mouthMm : mouthMm! },
+  });
+}
+
+function baseForMouth(of: (baseMm: number) => Form['shape'], mouthMm: number): number | null {
+  if (!(mouthMm > 0 && Number.isFinite(mouthMm))) return null;
+  const off = (baseMm: number) => {
+    const form = formOf(of(baseMm));
+    return form.ok ? form.value.mouthMm - mouthMm : -mouthMm;
+  };
+  const least = 2.1 * Math.abs(of(1).jointMm) + 1;
+  const most = 20 * mouthMm;
+  if (off(least) > 0 || off(most) < 0) return null;
+  return rootWithin({ of: off, low: least, high: most, within: 1e-9 * mouthMm });
+}
