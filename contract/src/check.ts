@@ -17,6 +17,8 @@ export const CHECK_DEFAULTS = {
   pairs: false,
   holeId: null,
   holeMm: null,
+  pieceId: null,
+  layer: null,
 } as const;
 
 /** One balloon of a batch: an answer at the hole, a width, or the holes it lies between. */
@@ -65,6 +67,9 @@ export const checkSchema = z.object({
   /** The hole of the answers, and its width as then known. */
   holeId: idSchema.nullable().default(CHECK_DEFAULTS.holeId),
   holeMm: lengthMmSchema.nullable().default(CHECK_DEFAULTS.holeMm),
+  /** The piece the balloons are for, and which of its sizes they are. */
+  pieceId: idSchema.nullable().default(CHECK_DEFAULTS.pieceId),
+  layer: z.string().trim().min(1).max(40).nullable().default(CHECK_DEFAULTS.layer),
   startedAt: instantSchema,
   /** In the order of their places. */
   results: z.array(checkResultSchema),

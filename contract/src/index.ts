@@ -6,6 +6,7 @@ export * from './eye';
 export * from './hold';
 export * from './model';
 export * from './person';
+export * from './piece';
 export * from './problem';
 export * from './pump';
 export * from './readingFile';

@@ -25,6 +25,7 @@ import {
   sessionOpenSchema,
   sessionSchema,
 } from './person';
+import { chainSchema, pieceCreateSchema, piecePatchSchema, pieceSchema } from './piece';
 import { healthSchema } from './problem';
 import { pumpCreateSchema, pumpPatchSchema, pumpSchema } from './pump';
 import {
@@ -138,6 +139,14 @@ export const ROUTES = {
     response: studyWidthSchema,
   },
   deleteStudyWidth: { method: 'DELETE', path: '/api/study-widths/:id' },
+  listPieces: { method: 'GET', path: '/api/pieces', response: z.array(pieceSchema) },
+  createPiece: { method: 'POST', path: '/api/pieces', request: pieceCreateSchema, response: pieceSchema },
+  changePiece: { method: 'PATCH', path: '/api/pieces/:id', request: piecePatchSchema, response: pieceSchema },
+  deletePiece: { method: 'DELETE', path: '/api/pieces/:id' },
+  /** Chains that were laid out and measured. */
+  listChains: { method: 'GET', path: '/api/chains', response: z.array(chainSchema) },
+  createChain: { method: 'POST', path: '/api/chains', request: chainSchema, response: chainSchema },
+  deleteChain: { method: 'DELETE', path: '/api/chains/:id' },
   createCalibration: {
     method: 'POST',
     path: '/api/calibrations',

@@ -5,6 +5,7 @@ export * from './consistency';
 export * from './environment';
 export * from './gauge';
 export * from './inflator';
+export * from './linking/kinds';
 export * from './result';
 export * from './statistics';
 export * from './stuffing/pair';

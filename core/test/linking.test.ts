@@ -79,6 +79,7 @@ describe('chains', () => {
     expect(problemOf(chainFor({ lengthMm: 900, ...asked, widthMm: 140 }))).toMatchObject({
       code: 'bad-width',
     });
+    expect(problemOf(chainFor({ lengthMm: 3000, ...asked, roomMm: 2700 }))).toMatchObject({ code: 'longer-than-room', detail: { mostMm: 2700 } }); // prettier-ignore
     expect(problemOf(chainFor({ lengthMm: 900, ...asked, stepMm: 0 }))).toMatchObject({ code: 'bad-step' });
   });
 

@@ -147,7 +147,7 @@ describe('addresses', () => {
     );
     await visitor.sees('No balloon is known at this address');
     await visitor.tap('button', 'Go to the shelf');
-    await visitor.sees('16 balloons');
+    await visitor.sees('17 balloons');
     await visitor.page.goto(`${world.url}/nowhere`, { waitUntil: 'networkidle2' });
     await visitor.sees('There is no page at this address');
   });

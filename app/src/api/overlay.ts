@@ -1,6 +1,6 @@
 import { CHECK_DEFAULTS, MODEL_DEFAULTS, READING_DEFAULTS, RESULT_DEFAULTS } from '@leggero/contract';
 import type {
-  AcceptedTarget, CalibrationRecord, CheckRecord, CheckResultRecord, EyeCheckRecord, HoldTestRecord, HoleLabel, HoleRecord, ModelCreate, ModelDetail, PersonRecord, PumpRecord,
+  AcceptedTarget, CalibrationRecord, ChainRecord, CheckRecord, CheckResultRecord, EyeCheckRecord, HoldTestRecord, HoleLabel, HoleRecord, ModelCreate, ModelDetail, PersonRecord, PieceRecord, PumpRecord,
   ReadingRecord, ShelfModel, SizerRecord, Studio, StudyRecord, TierRecord,
 } from '@leggero/contract'; // prettier-ignore
 
@@ -175,6 +175,31 @@ export function overlayStudies(studies: readonly StudyRecord[], command: Command
   }
 }
 
+export function overlayPieces(pieces: readonly PieceRecord[], command: Command): PieceRecord[] {
+  if (command.name === 'createPiece') {
+    const { body } = command;
+    if (pieces.some(({ id }) => id === body.id)) return [...pieces];
+    return [{ ...body, checks: [], demo: false }, ...pieces];
+  }
+  if (command.name === 'changePiece') return change(pieces, command.id, command.body);
+  if (command.name === 'deletePiece') return remove(pieces, command.id);
+  return pieces.map((piece) => ({
+    ...piece,
+    checks: overlayChecks(({ pieceId }) => pieceId === piece.id, piece.checks, command),
+  }));
+}
+
+/** Measured chains; they go with their balloon. */
+export function overlayChains(chains: readonly ChainRecord[], command: Command): ChainRecord[] {
+  if (command.name === 'createChain') {
+    const { body } = command;
+    return chains.some(({ id }) => id === body.id) ? [...chains] : [body, ...chains];
+  }
+  if (command.name === 'deleteChain') return remove(chains, command.id);
+  if (command.name === 'deleteModel') return chains.filter(({ modelId }) => modelId !== command.id);
+  return [...chains];
+}
+
 export function overlayShelf(models: readonly ShelfModel[], command: Command): ShelfModel[] {
   if (command.name === 'createModel') return put(models, { ...newModel(command.body), ...EMPTY });
   if (command.name === 'deleteModel') return withoutModel(models, command.id);
@@ -217,7 +242,7 @@ export function overlayModel(
     calibrations: overlayCalibrations(id, model.calibrations, command),
     holdTests: overlayHoldTests(id, model.holdTests, command),
     targets: overlayTargets(id, model.targets, command),
-    checks: overlayChecks(id, model.checks, command),
+    checks: overlayChecks(({ modelId }) => modelId === id, model.checks, command),
   };
 }
 
@@ -283,12 +308,17 @@ function overlayTargets(modelId: string, rows: AcceptedTarget[], command: Comman
   return [{ ...body, revision: Math.max(0, ...earlier) + 1 }, ...rows];
 }
 
-function overlayChecks(modelId: string, rows: CheckRecord[], command: Command): CheckRecord[] {
+/** The checks of a model or of a piece: `belongs` tells whether a new one is among them. */
+function overlayChecks(
+  belongs: (check: CheckRecord) => boolean,
+  rows: CheckRecord[],
+  command: Command,
+): CheckRecord[] {
   switch (command.name) {
     case 'createCheck': {
-      if (command.body.modelId !== modelId || rows.some(({ id }) => id === command.body.id)) return rows;
       const body = { ...CHECK_DEFAULTS, ...(defined(command.body) as typeof command.body) };
-      return [{ ...body, results: [], demo: false } as CheckRecord, ...rows];
+      const check = { ...body, results: [], demo: false } as CheckRecord;
+      return belongs(check) && !rows.some(({ id }) => id === check.id) ? [check, ...rows] : rows;
     }
     case 'deleteCheck':
       return remove(rows, command.id);

@@ -1,5 +1,5 @@
 import type {
-  EyeCheckRecord, ModelDetail, PersonRecord, PumpRecord, Session, ShelfModel, SizerRecord, Studio, StudyRecord, TierRecord,
+  ChainRecord, EyeCheckRecord, ModelDetail, PersonRecord, PieceRecord, PumpRecord, Session, ShelfModel, SizerRecord, Studio, StudyRecord, TierRecord,
 } from '@leggero/contract'; // prettier-ignore
 import { QueryClient, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo } from 'react';
@@ -9,7 +9,7 @@ import type { Command } from './command';
 import { correctedCalibrations, holesById } from './holes';
 import { deliver, useOutbox } from './outbox';
 import {
-  overlayEyeCheck, overlayEyeChecks, overlayModel, overlayPeople, overlayPumps, overlayShelf, overlaySizers, overlayStudies, overlayStudio, overlayTiers,
+  overlayChains, overlayEyeCheck, overlayEyeChecks, overlayModel, overlayPeople, overlayPieces, overlayPumps, overlayShelf, overlaySizers, overlayStudies, overlayStudio, overlayTiers,
 } from './overlay'; // prettier-ignore
 import { dresserOf } from './pairs';
 
@@ -23,6 +23,8 @@ const KEYS = {
   people: ['people'],
   session: ['session'],
   studies: ['studies'],
+  pieces: ['pieces'],
+  chains: ['chains'],
   eyeChecks: (personId: string) => ['people', personId, 'eye'],
   eyeCheck: (id: string) => ['eye', id],
 } as const;
@@ -160,6 +162,22 @@ export function useStudies(): Records<StudyRecord[]> {
   );
 }
 
+/** Pieces of linking work, newest first, each with its checks. */
+export function usePieces(): Records<PieceRecord[]> {
+  return useOverlaid(
+    useQuery({ queryKey: KEYS.pieces, queryFn: ({ signal }) => call('listPieces', { signal }) }),
+    overlayPieces,
+  );
+}
+
+/** Chains that were laid out and measured. */
+export function useChains(): Records<ChainRecord[]> {
+  return useOverlaid(
+    useQuery({ queryKey: KEYS.chains, queryFn: ({ signal }) => call('listChains', { signal }) }),
+    overlayChains,
+  );
+}
+
 /** Whose private pages are open on this device. */
 export function useSession(): Records<Session> {
   const query = useQuery({
@@ -244,6 +262,8 @@ function settle(client: QueryClient, command: Command): void {
   lay<ShelfModel[]>(KEYS.shelf, overlayShelf);
   lay<PersonRecord[]>(KEYS.people, overlayPeople);
   lay<StudyRecord[]>(KEYS.studies, overlayStudies);
+  lay<PieceRecord[]>(KEYS.pieces, overlayPieces);
+  lay<ChainRecord[]>(KEYS.chains, overlayChains);
   for (const [key, checks] of client.getQueriesData<EyeCheckRecord[]>({ queryKey: KEYS.people })) {
     const [, personId, what] = key;
     if (what === 'eye' && typeof personId === 'string' && checks)

@@ -52,6 +52,8 @@ export type ChainProblemCode =
   | 'bad-length'
   | 'bad-width'
   | 'bad-step'
+  /** Longer than the room is high: `mostMm`. */
+  | 'longer-than-room'
   /** No whole number of balloons between the two widths makes this length. `nearestMm` is a length that works. */
   | 'no-count';
 
@@ -62,7 +64,7 @@ const MOST_COUNT = 20_000;
  * How many balloons make a chain of a wanted length, and the size with which it lands exactly: of all counts whose exact width is useful
  * (`leastMm` to `mostMm`), the one whose width is nearest to the one wanted.
  *
- * Problems: `bad-length`, `bad-width`, `bad-step`, `no-count` with the nearest length that works.
+ * Problems: `bad-length`, `longer-than-room`, `bad-width`, `bad-step`, `no-count` with the nearest length that works.
  */
 export function chainFor({
   lengthMm,
@@ -72,6 +74,7 @@ export function chainFor({
   mostMm,
   stepMm,
   finisherMm,
+  roomMm = Infinity,
 }: {
   lengthMm: number;
   /** Wanted, mm. */
@@ -81,8 +84,12 @@ export function chainFor({
   mostMm: number;
   stepMm: number;
   finisherMm?: number | undefined;
+  /** Height of the room it hangs in, mm. */
+  roomMm?: number | undefined;
 }): Result<ChainPlan, ChainProblemCode> {
   if (!(lengthMm > 0 && Number.isFinite(lengthMm))) return problem('bad-length', { field: 'lengthMm' });
+  if (lengthMm > roomMm)
+    return problem('longer-than-room', { field: 'lengthMm', detail: { mostMm: roomMm } });
   if (!(leastMm > 0 && widthMm >= leastMm && widthMm <= mostMm))
     return problem('bad-width', { field: 'widthMm', detail: { leastMm, mostMm } });
   if (!(stepMm > 0 && stepMm < widthMm)) return problem('bad-step', { field: 'stepMm' });

@@ -1,14 +1,8 @@
 import { ok, problem, type Result } from '../result';
 import { TRADE } from '../trade';
 import { chainLength } from './chain';
+import type { Hem, TopLine } from './kinds';
 import { swag } from './swag';
-
-/** Lines that chains hang from, seen from the front. */
-export const TOP_LINES = ['level', 'arched', 'swagged'] as const;
-export type TopLine = (typeof TOP_LINES)[number];
-/** Where the chains end: at one height, or all with the same count. */
-export const HEMS = ['level', 'follows'] as const;
-export type Hem = (typeof HEMS)[number];
 
 /** What a curtain is made to. */
 export interface CurtainAsked {

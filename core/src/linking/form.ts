@@ -1,11 +1,8 @@
 import { ok, problem, type Result } from '../result';
 import { TRADE } from '../trade';
+import type { FormKind } from './kinds';
 import { chordShare } from './ring';
 import { rootWithin } from './root';
-
-/** Closed forms made of rings upon rings. */
-export const FORMS = ['basket', 'cup', 'dome', 'ball', 'wreath'] as const;
-export type FormKind = (typeof FORMS)[number];
 
 /** What a form is made to; all its sizes follow. */
 export interface FormShape {

@@ -1,4 +1,5 @@
 export * from './basket';
+export * from './brokenSpheres';
 export * from './chain';
 export * from './closing';
 export * from './curtain';
@@ -6,6 +7,7 @@ export * from './form';
 export * from './formSteps';
 export * from './handle';
 export * from './joint';
+export * from './kinds';
 export * from './oneWrong';
 export * from './ring';
 export * from './ringStack';

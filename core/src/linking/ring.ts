@@ -1,5 +1,6 @@
 import { ok, problem, type Result } from '../result';
 import { roundToStep } from '../units';
+import type { RingFit } from './kinds';
 
 /** The circle on which the centres of a closed ring of linked balloons lie. */
 export interface Ring {
@@ -54,10 +55,6 @@ export function ringOf({
     outsideMm: 2 * centreRadiusMm + widthMm,
   });
 }
-
-/** How a ring goes with a round thing: around the outside of it, along it, or inside its wall. */
-export const RING_FITS = ['around', 'on', 'inside'] as const;
-export type RingFit = (typeof RING_FITS)[number];
 
 /** A count and a size that fit. */
 export interface FittingRing extends Ring {

@@ -1,8 +1,9 @@
 import type { CheckCreate, CheckRecord, CheckResultRecord } from '@leggero/contract';
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, isNotNull } from 'drizzle-orm';
 
-import { insertOnce, type Scope } from '../db/records';
-import { checkResults, checks } from '../db/schema';
+import { findOwned, insertOnce, type Scope } from '../db/records';
+import { checkResults, checks, pieces } from '../db/schema';
+import { groupBy } from '../db/shape';
 import { holesStillThere } from '../sizer/store';
 
 /** A check as the contract has it. */
@@ -17,14 +18,39 @@ export function checkResultOf(row: typeof checkResults.$inferSelect): CheckResul
   return { ...rest, takenAt: takenAt.toISOString() };
 }
 
+/** Checks, newest first, each with its results by place: of one model, or all that are for a piece. */
+export async function checksOf(
+  { database, studioId }: Scope,
+  of: { modelId: string } | 'pieces',
+): Promise<CheckRecord[]> {
+  const which = and(
+    eq(checks.studioId, studioId),
+    of === 'pieces' ? isNotNull(checks.pieceId) : eq(checks.modelId, of.modelId),
+  );
+  const [rows, results] = await Promise.all([
+    database.select().from(checks).where(which).orderBy(desc(checks.startedAt)),
+    database
+      .select(getTableColumns(checkResults))
+      .from(checkResults)
+      .innerJoin(checks, eq(checks.id, checkResults.checkId))
+      .where(which)
+      .orderBy(asc(checkResults.position)),
+  ]);
+  const byCheck = groupBy(results, (result) => result.checkId);
+  return rows.map((row) => checkOf(row, (byCheck.get(row.id) ?? []).map(checkResultOf)));
+}
+
 /** Creates a check; repeated, answers it with the results it has by then. */
 export async function createCheck(
   scope: Scope,
   create: CheckCreate,
 ): Promise<{ row: CheckRecord; created: boolean }> {
   const there = await holesStillThere(scope, [create.holeId]);
+  const piece = create.pieceId === null ? null : await findOwned(scope, pieces, create.pieceId);
   const outcome = await insertOnce(scope, checks, {
     ...create,
+    // A piece that is gone by now leaves the check standing.
+    pieceId: piece?.id ?? null,
     holeId: there(create.holeId),
     startedAt: new Date(create.startedAt),
   });

@@ -70,7 +70,8 @@ export async function insertOnce<T extends OwnedTable>(
   return { row: await readOwned(scope, table, row.id), created: true };
 }
 
-async function findOwned<T extends OwnedTable>(
+/** One row of the studio, or null. */
+export async function findOwned<T extends OwnedTable>(
   scope: Scope,
   table: T,
   id: string,

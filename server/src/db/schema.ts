@@ -1,4 +1,4 @@
-import { EYE_MODES } from '@leggero/contract';
+import { EYE_MODES, type PieceDesign } from '@leggero/contract';
 import {
   DECORS,
   FINISHES,
@@ -17,6 +17,7 @@ import {
   boolean,
   char,
   check,
+  customType,
   datetime,
   decimal,
   foreignKey,
@@ -40,6 +41,13 @@ const lengthMm = (name: string) => decimal(name, { precision: 9, scale: 4, mode:
 const dose = (name: string) => decimal(name, { precision: 7, scale: 3, mode: 'number' });
 const share = (name: string) => decimal(name, { precision: 6, scale: 4, mode: 'number' });
 const instant = (name: string) => datetime(name, { mode: 'date', fsp: 3 });
+/** A document of the contract, kept as JSON. The database has no type of its own for it and answers text. */
+const document = <Data>() =>
+  customType<{ data: Data; driverData: string }>({
+    dataType: () => 'longtext',
+    toDriver: (data) => JSON.stringify(data),
+    fromDriver: (text) => JSON.parse(text) as Data,
+  });
 const demo = () => boolean('demo').notNull().default(false);
 
 export const studios = mysqlTable('studios', {
@@ -315,6 +323,38 @@ export const acceptedTargets = mysqlTable(
   ],
 );
 
+export const pieces = mysqlTable(
+  'pieces',
+  {
+    id: id(),
+    studioId: studioId(),
+    name: varchar('name', { length: 80 }).notNull(),
+    /** As the contract has it; counts and sizes are worked out from it. */
+    design: document<PieceDesign>()('design').notNull(),
+    createdAt: instant('created_at').notNull(),
+    demo: demo(),
+  },
+  (t) => [index('pieces_list').on(t.studioId, t.createdAt), check('pieces_design', sql`json_valid(design)`)],
+);
+
+export const chains = mysqlTable(
+  'chains',
+  {
+    id: id(),
+    studioId: studioId(),
+    modelId: char('model_id', { length: 36 }).notNull(),
+    count: smallint('count').notNull(),
+    widthMm: lengthMm('width_mm').notNull(),
+    lengthMm: lengthMm('length_mm').notNull(),
+    takenAt: instant('taken_at').notNull(),
+  },
+  (t) => [
+    owned('chains_model', [t.modelId, t.studioId], [models.id, models.studioId], 'cascade'),
+    index('chains_list').on(t.studioId, t.takenAt),
+    check('chains_positive', sql`count >= 3 and width_mm > 0 and length_mm > 0`),
+  ],
+);
+
 export const checks = mysqlTable(
   'checks',
   {
@@ -330,6 +370,9 @@ export const checks = mysqlTable(
     pairs: boolean('pairs').notNull().default(false),
     holeId: throughHole('hole_id'),
     holeMm: lengthMm('hole_mm'),
+    /** The record outlives the piece. */
+    pieceId: char('piece_id', { length: 36 }).references(() => pieces.id, { onDelete: 'set null' }),
+    layer: varchar('layer', { length: 40 }),
     startedAt: instant('started_at').notNull(),
     demo: demo(),
   },

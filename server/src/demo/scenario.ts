@@ -95,6 +95,12 @@ export const DEMO_MODELS: readonly DemoModel[] = [
   },
 ]; // prettier-ignore
 
+/** The linking balloon that the pieces of Tidepool Night are made of. */
+export const DEMO_LINK: DemoModel = {
+  line: 'Tarn Link', kind: 'linking', nominalMm: inch(6), finish: 'matte', colourName: 'coral red', colourHex: '#c8493a', stock: 150, roundTo: 0.93,
+  calibrations: [{ pump: 'hand', doses: [1, 2, 3, 4, 4.5, 5, 5.5, 6] }],
+}; // prettier-ignore
+
 /** What else lies on the shelf: not filled to a width, or with something on it or in it. */
 export interface DemoSpecial {
   line: string;

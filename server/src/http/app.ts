@@ -16,6 +16,7 @@ import { healthRoutes } from '../health/routes';
 import { holdRoutes } from '../hold/routes';
 import { modelRoutes } from '../model/routes';
 import { personRoutes } from '../person/routes';
+import { pieceRoutes } from '../piece/routes';
 import { pumpRoutes } from '../pump/routes';
 import { readingFileRoutes } from '../readingFile/routes';
 import { sizerRoutes } from '../sizer/routes';
@@ -80,7 +81,7 @@ function apiRouter(scope: Scope): Router {
   });
   const nouns = [
     healthRoutes, studioRoutes, tierRoutes, modelRoutes, pumpRoutes, sizerRoutes, calibrationRoutes, targetRoutes,
-    checkRoutes, holdRoutes, readingFileRoutes, personRoutes, eyeRoutes, studyRoutes,
+    checkRoutes, holdRoutes, readingFileRoutes, personRoutes, eyeRoutes, studyRoutes, pieceRoutes,
   ]; // prettier-ignore
   for (const mountNoun of nouns) mountNoun(router, scope);
   router.use('/api', () => {

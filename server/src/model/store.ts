@@ -1,7 +1,6 @@
 import type {
   AcceptedTarget,
   CalibrationRecord,
-  CheckRecord,
   ModelCreate,
   ModelDetail,
   ModelRecord,
@@ -11,9 +10,9 @@ import { isWidthKind } from '@leggero/core';
 import { and, asc, count, desc, eq, getTableColumns, lte, sql } from 'drizzle-orm';
 
 import { calibrationOf, IN_ORDER_TAKEN, readingOf } from '../calibration/store';
-import { checkOf, checkResultOf } from '../check/store';
+import { checksOf } from '../check/store';
 import { insertOnce, readOwned, type Scope } from '../db/records';
-import { acceptedTargets, calibrations, checkResults, checks, models, readings } from '../db/schema';
+import { acceptedTargets, calibrations, checks, models, readings } from '../db/schema';
 import { groupBy, withoutStudio, withoutStudioOnce } from '../db/shape';
 import { HttpProblem } from '../http/problem';
 import { holdTestsOf } from '../hold/store';
@@ -48,7 +47,7 @@ export async function readModel(scope: Scope, id: string): Promise<ModelDetail> 
     readOwned(scope, models, id),
     calibrationsOf(scope, id),
     targetsOf(scope, id),
-    checksOf(scope, id),
+    checksOf(scope, { modelId: id }),
     holdTestsOf(scope, id),
   ]);
   const uses = targets.length + checked.length;
@@ -167,19 +166,4 @@ async function targetsOf({ database, studioId }: Scope, modelId: string): Promis
     .where(and(eq(acceptedTargets.studioId, studioId), eq(acceptedTargets.modelId, modelId)))
     .orderBy(desc(acceptedTargets.acceptedAt));
   return rows.map(targetOf);
-}
-
-async function checksOf({ database, studioId }: Scope, modelId: string): Promise<CheckRecord[]> {
-  const which = and(eq(checks.studioId, studioId), eq(checks.modelId, modelId));
-  const [rows, results] = await Promise.all([
-    database.select().from(checks).where(which).orderBy(desc(checks.startedAt)),
-    database
-      .select(getTableColumns(checkResults))
-      .from(checkResults)
-      .innerJoin(checks, eq(checks.id, checkResults.checkId))
-      .where(which)
-      .orderBy(asc(checkResults.position)),
-  ]);
-  const byCheck = groupBy(results, (result) => result.checkId);
-  return rows.map((row) => checkOf(row, (byCheck.get(row.id) ?? []).map(checkResultOf)));
 }

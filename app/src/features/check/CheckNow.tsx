@@ -12,10 +12,12 @@ import { Words } from '@/ui/Words';
 interface CheckNowProps extends ShownModel {
   check: CheckRecord;
   hole: SizerChoice | null;
+  /** Balloons left in the whole piece; null for a batch of its own. */
+  left: number | null;
 }
 
 /** Which balloon of the batch is on, and how to hold it. */
-export function CheckNow({ model, view, check, hole }: CheckNowProps) {
+export function CheckNow({ model, view, check, hole, left }: CheckNowProps) {
   const lengths = useLengths();
   const wide = useWide();
   const { targetMm: widthMm, toleranceMm, size, results } = check;
@@ -26,7 +28,7 @@ export function CheckNow({ model, view, check, hole }: CheckNowProps) {
         <Words look="figure" className="text-[44px] leading-[50px]">
           {results.length + 1}
         </Words>
-        <Words look="quiet">{`of ${size}`}</Words>
+        <Words look="quiet">{left === null ? `of ${size}` : `of ${size} · ${left} left in the piece`}</Words>
       </View>
       <Aperture
         {...figureOf({ ...model, colourHex: '#b9b0a2', finish: 'matte' }, view.fit, widthMm)}

@@ -1,4 +1,4 @@
-import type { CheckRecord } from '@leggero/contract';
+import type { CheckRecord, PieceRecord } from '@leggero/contract';
 import { HOLE_ANSWERS } from '@leggero/core';
 import { router } from 'expo-router';
 import Undo from 'lucide-react-native/icons/undo-2';
@@ -10,7 +10,7 @@ import { bestHole, holesNow, type HoleView, type SizerChoice } from '@/api/holes
 import { newId, nowUtc } from '@/api/id';
 import { useLengths } from '@/api/lengths';
 import { modelName } from '@/api/modelView';
-import { useCommand } from '@/api/queries';
+import { useCommand, usePieces } from '@/api/queries';
 import type { ShownModel } from '@/features/model/WithModel';
 import { Button, IconButton } from '@/ui/Button';
 import { useWide } from '@/ui/layout';
@@ -52,15 +52,17 @@ function Run(props: ShownModel & { check: CheckRecord }) {
   const view = viewCheck(check, sizers);
   const { judgement } = view;
   const done = results.length >= size || view.lot?.state === 'rejected';
+  const piece = usePieces().data?.find(({ id }) => id === check.pieceId);
+  const rest = restOf(piece, check);
   const hole = bestHole(sizers, { targetMm, toleranceMm, nominalMm: model.nominalMm });
   const around = holesAround(hole, targetMm);
 
   /** A check that has begun stays; one without a result is planned anew. */
   const plan = (chosen: CheckPlan) => {
-    const { modelId, tierName } = check;
+    const { modelId, tierName, pieceId, layer } = check;
     const { id: holeId, widthMm: holeMm } = hole?.choice.hole ?? { id: null, widthMm: null };
     const id = newId();
-    send({ name: 'createCheck', body: { id, modelId, tierName, targetMm, toleranceMm, holeId, holeMm, startedAt: nowUtc(), ...chosen } }); // prettier-ignore
+    send({ name: 'createCheck', body: { id, modelId, tierName, targetMm, toleranceMm, holeId, holeMm, pieceId, layer, startedAt: nowUtc(), ...chosen } }); // prettier-ignore
     send({ name: 'deleteCheck', id: check.id });
     setPlanning(false);
     router.replace(`/shelf/${model.id}/check/${id}`);
@@ -110,11 +112,11 @@ function Run(props: ShownModel & { check: CheckRecord }) {
   const lotNote = lotSize === null ? '' : ` · ${size} of ${lotSize}, ${acceptMost} may be off`;
   return (
     <Page
-      title="Check a batch"
+      title={piece ? `Check ${piece.name}` : 'Check a batch'}
       subtitle={`${modelName(model)} · ${check.tierName} ${lengths.text(targetMm)} ±${lengths.bare(toleranceMm)}${lotNote}${pairs ? ' · pairs' : ''}`}
-      back={`/shelf/${model.id}`}
+      back={piece ? `/builds/${piece.id}` : `/shelf/${model.id}`}
       aside={
-        results.length === 0 ? (
+        results.length === 0 && !piece ? (
           <Button title="Plan" onPress={() => setPlanning(true)} />
         ) : (
           <IconButton label="Undo the last answer" icon={Undo} onPress={undo} />
@@ -123,11 +125,11 @@ function Run(props: ShownModel & { check: CheckRecord }) {
       actions={
         done ? (
           <Button
-            title="Done"
+            title={rest.next ? `Next: ${rest.next.tierName}` : 'Done'}
             look="primary"
             tall
             className="flex-1"
-            onPress={() => router.navigate(`/shelf/${model.id}`)}
+            onPress={() => router.navigate(addressAfter(check, rest))}
           />
         ) : (
           <View className="flex-1">{answer}</View>
@@ -142,7 +144,7 @@ function Run(props: ShownModel & { check: CheckRecord }) {
       ) : (
         <View className={wide ? 'flex-row items-start gap-6' : 'gap-4'}>
           <View className={wide ? 'flex-1' : ''}>
-            <CheckNow {...props} hole={hole} />
+            <CheckNow {...props} hole={hole} left={piece ? rest.left : null} />
           </View>
           <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
             {batch}
@@ -154,6 +156,27 @@ function Run(props: ShownModel & { check: CheckRecord }) {
       <PlanSheet open={planning} onClose={() => setPlanning(false)} onPlan={plan} />
     </Page>
   );
+}
+
+interface Rest {
+  /** Balloons of the whole piece that are not checked yet. */
+  left: number;
+  /** The next size to check once this one is through. */
+  next: CheckRecord | undefined;
+}
+
+/** What is left of the run that a check is part of: the checks started with it, one for each size of the piece. */
+function restOf(piece: PieceRecord | undefined, check: CheckRecord): Rest {
+  const run = piece?.checks.filter(({ startedAt }) => startedAt === check.startedAt) ?? [];
+  const open = run.filter(({ size, results }) => results.length < size);
+  const left = open.reduce((sum, { size, results }) => sum + size - results.length, 0);
+  return { left, next: open.find(({ id }) => id !== check.id) };
+}
+
+/** Where a check that is through leads: to the next size, back to the piece, or to the balloon. */
+function addressAfter({ pieceId, modelId }: CheckRecord, { next }: Rest) {
+  if (next) return `/shelf/${next.modelId}/check/${next.id}` as const;
+  return pieceId === null ? (`/shelf/${modelId}` as const) : (`/builds/${pieceId}` as const);
 }
 
 const MOST_AROUND = 3;

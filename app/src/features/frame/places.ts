@@ -2,16 +2,18 @@ import type { LucideIcon } from 'lucide-react-native';
 import Hammer from 'lucide-react-native/icons/hammer';
 import Gauge from 'lucide-react-native/icons/gauge';
 import Layers from 'lucide-react-native/icons/layers';
+import Shapes from 'lucide-react-native/icons/shapes';
 import Settings from 'lucide-react-native/icons/settings';
 
 /** The places of the app that are built. */
 export const PLACES: readonly {
   title: string;
-  path: '/bench' | '/shelf' | '/gauges' | '/studio';
+  path: '/bench' | '/shelf' | '/gauges' | '/builds' | '/studio';
   icon: LucideIcon;
 }[] = [
   { title: 'Bench', path: '/bench', icon: Hammer },
   { title: 'Shelf', path: '/shelf', icon: Layers },
   { title: 'Gauges', path: '/gauges', icon: Gauge },
+  { title: 'Builds', path: '/builds', icon: Shapes },
   { title: 'Studio', path: '/studio', icon: Settings },
 ];

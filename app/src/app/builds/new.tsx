@@ -1,0 +1,3 @@
+import { NewPiecePage } from '@/features/builds/NewPiecePage';
+
+export default NewPiecePage;

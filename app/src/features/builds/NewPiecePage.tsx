@@ -1,0 +1,119 @@
+import { PIECE_FORMS, type PieceForm, type PiecePart, type ShelfModel } from '@leggero/contract';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+
+import { newId, nowUtc } from '@/api/id';
+import { useKnowledge } from '@/api/knowledge';
+import { useCommand, useStudio } from '@/api/queries';
+import { Button } from '@/ui/Button';
+import { Field, Labelled } from '@/ui/Field';
+import { useWide } from '@/ui/layout';
+import { Page } from '@/ui/Page';
+import { Loading } from '@/ui/States';
+import { Words } from '@/ui/Words';
+import { FORM_WORDS } from '@/wording/pieces';
+
+import { firstDesign } from './firstDesign';
+import { PieceSymbol } from './PieceSymbol';
+
+const LOOSE: PiecePart = { modelId: null, colourHex: '#d2577e', finish: 'matte' };
+
+/** What to draw up: a form and a name; its first design is one that works. */
+export function NewPiecePage() {
+  const wide = useWide();
+  const knowledge = useKnowledge();
+  const studio = useStudio().data;
+  const send = useCommand();
+  const [form, setForm] = useState<PieceForm>('chain');
+  const [typed, setTyped] = useState<string | null>(null);
+  const name = typed ?? FORM_WORDS[form].title;
+  const wrong = name.trim() === '' || name.trim().length > 80;
+  const [asked, setAsked] = useState(false);
+  if (!knowledge || !studio) {
+    return (
+      <Page title="Draw up a piece" back={wide ? undefined : '/builds'}>
+        <Loading what="the shelf" />
+      </Page>
+    );
+  }
+  const model = linkOf(knowledge.models);
+  const part = model ? partOf(model) : LOOSE;
+  const make = () => {
+    setAsked(true);
+    if (wrong) return;
+    const id = newId();
+    const design = firstDesign(form, { part, nominalMm: model?.nominalMm, stepMm: studio.stepMm });
+    send({ name: 'createPiece', body: { id, name: name.trim(), design, createdAt: nowUtc() } });
+    router.replace(`/builds/${id}`);
+  };
+  return (
+    <Page
+      title="Draw up a piece"
+      back={wide ? undefined : '/builds'}
+      actions={<Button title="Draw it up" look="primary" tall className="flex-1" onPress={make} />}
+    >
+      <View className={`gap-4 ${wide ? 'max-w-[640px]' : ''}`}>
+        <Labelled label="Form">
+          <View role="radiogroup" aria-label="Form" className="flex-row flex-wrap gap-2">
+            {PIECE_FORMS.map((each) => (
+              <FormTile
+                key={each}
+                form={each}
+                part={part}
+                stepMm={studio.stepMm}
+                chosen={each === form}
+                onPress={() => setForm(each)}
+              />
+            ))}
+          </View>
+        </Labelled>
+        <Field
+          label="Name"
+          hint="What the piece is called in this event."
+          value={name}
+          onChangeText={setTyped}
+          error={asked && wrong ? 'A name of 1 to 80 characters.' : undefined}
+        />
+      </View>
+    </Page>
+  );
+}
+
+interface FormTileProps {
+  form: PieceForm;
+  part: PiecePart;
+  stepMm: number;
+  chosen: boolean;
+  onPress: () => void;
+}
+
+function FormTile({ form, part, stepMm, chosen, onPress }: FormTileProps) {
+  const { title, note } = FORM_WORDS[form];
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={chosen}
+      aria-label={`${title}: ${note}`}
+      onPress={onPress}
+      className={`w-[31.5%] items-center gap-1 rounded-card border px-1 py-3 ${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
+    >
+      <PieceSymbol design={firstDesign(form, { part, stepMm })} />
+      <Words look="strong" className={chosen ? 'text-pine' : ''}>
+        {title}
+      </Words>
+      <Words look="quiet" className="min-h-[40px] text-center text-[13px] leading-[18px]">
+        {note}
+      </Words>
+    </Pressable>
+  );
+}
+
+/** A linking balloon if the shelf has one. */
+function linkOf(models: readonly ShelfModel[]): ShelfModel | undefined {
+  return models.find(({ kind, outerId }) => kind === 'linking' && outerId === null) ?? models[0];
+}
+
+function partOf({ id, colourHex, finish }: ShelfModel): PiecePart {
+  return { modelId: id, colourHex, finish };
+}

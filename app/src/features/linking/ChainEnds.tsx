@@ -1,0 +1,60 @@
+import type { SizedPart } from '@leggero/contract';
+import { View } from 'react-native';
+
+import { Card } from '@/ui/Card';
+import { SwitchRow } from '@/ui/SwitchRow';
+
+import { MmField, PartPick } from './Fields';
+import type { Workroom } from './useWorkroom';
+
+interface FinisherProps {
+  finisher: SizedPart | null;
+  fallback: SizedPart;
+  workroom: Workroom;
+  onChange: (finisher: SizedPart | null) => void;
+}
+
+/** A small plain balloon is 4 in where it ends a chain. */
+const FINISHER_MM = 4 * 25.4;
+
+/** The plain balloon that ends a hanging chain, so that no tail shows. */
+export function Finisher({ finisher, fallback, workroom, onChange }: FinisherProps) {
+  return (
+    <Card title="At its end">
+      <View className="gap-3">
+        <SwitchRow
+          label="A plain balloon, so that no tail shows"
+          value={finisher !== null}
+          onChange={(on) => onChange(on ? { ...fallback, modelId: null, widthMm: FINISHER_MM } : null)}
+        />
+        {finisher ? (
+          <>
+            <PartPick label="Finishing balloon" part={finisher} workroom={workroom} onChange={onChange} />
+            <MmField
+              label="Finishing width"
+              value={finisher.widthMm}
+              workroom={workroom}
+              onChange={(widthMm) => onChange({ ...finisher, widthMm })}
+            />
+          </>
+        ) : null}
+      </View>
+    </Card>
+  );
+}
+
+/** Necks are trimmed, tails stay: without a tail there is nothing to tie to. */
+export function NeckNote({ trimmed, onChange }: { trimmed: boolean; onChange: (trimmed: boolean) => void }) {
+  return (
+    <SwitchRow
+      label="Trim the necks"
+      hint={
+        trimmed
+          ? 'Cut above the knot once it is tied; leave the tails to tie to.'
+          : 'Necks stay on and show between the bodies.'
+      }
+      value={trimmed}
+      onChange={onChange}
+    />
+  );
+}

@@ -1,0 +1,82 @@
+import type { DesignOf } from '@leggero/contract';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+
+import { Cautions } from '@/ui/Cautions';
+import { SwitchRow } from '@/ui/SwitchRow';
+import { Words } from '@/ui/Words';
+import { fineMm, linkProblemText } from '@/wording/linking';
+import { counted } from '@/wording/trade';
+
+import { Finisher, NeckNote } from './ChainEnds';
+import { MmField, RepeatCard } from './Fields';
+import { HangPicture } from './HangPicture';
+import { JointCard } from './JointCard';
+import { PieceLayout } from './PieceLayout';
+import type { ShownPiece } from './shownPiece';
+import { CheckCard, SizesCard } from './SizesCard';
+import { TargetCard } from './TargetCard';
+import { useDesign } from './useDesign';
+import { viewChain } from './viewHanging';
+
+const ROOM_MM = 2700;
+
+/** A chain to a length: its count, the size with which it lands, and what it is made of. */
+export function ChainPiece({ piece, design: stored, workroom }: ShownPiece<DesignOf<'chain'>>) {
+  const [design, change] = useDesign(piece, stored);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const { text } = workroom.lengths;
+  const made = useMemo(() => viewChain(design, workroom), [design, workroom]);
+  const view = made.ok ? made.value : null;
+  const problem = made.ok ? null : made.problem;
+  const wrong = (field: string) => (problem?.field === field ? linkProblemText(problem, text) : undefined);
+  const size = view?.sizes.find(({ key }) => key === (chosen ?? 'part-1'));
+  const topMm = design.roomMm ?? design.lengthMm;
+  return (
+    <PieceLayout
+      piece={piece}
+      subtitle={view ? counted(view.balloons, 'balloon') : 'cannot be worked out'}
+      first={
+        <>
+          {view ? (
+            <HangPicture
+              label={`A chain of ${view.balloons} balloons, ${text(view.lengthMm)} long`}
+              dots={view.dots}
+              zeroMm={topMm}
+              lines={design.roomMm === null ? [] : [{ title: text(design.roomMm), highMm: design.roomMm }]}
+              floor={design.roomMm !== null}
+              height={360}
+            />
+          ) : null}
+          {view ? (
+            <View role="status">
+              <Words look="strong">{`${counted(view.plan.count, 'balloon')}: ${text(view.lengthMm)} long`}</Words>
+              <Words look="quiet">
+                {`Exact at ${workroom.lengths.unit === 'in' ? `${(view.plan.exactMm / 25.4).toFixed(3)} in` : `${view.plan.exactMm.toFixed(1)} mm`} each; on your steps ${fineMm(view.offMm)} ${view.offMm > 0 ? 'too long' : 'short'}. Sized to an eighth either way it lands within ${fineMm(2 * view.spreadMm)}.`}
+              </Words>
+            </View>
+          ) : null}
+          <View className="flex-row flex-wrap gap-3">
+            <MmField label="Length" value={design.lengthMm} workroom={workroom} error={wrong('lengthMm')} onChange={(lengthMm) => change({ lengthMm })} />
+            {design.roomMm === null ? null : (
+              <MmField label="Height of the room" value={design.roomMm} workroom={workroom} onChange={(roomMm) => change({ roomMm })} />
+            )}
+          </View>
+          <SwitchRow label="It hangs in a room" value={design.roomMm !== null} onChange={(hangs) => change({ roomMm: hangs ? Math.max(ROOM_MM, design.lengthMm) : null })} />
+          <Finisher finisher={design.finisher} fallback={design.repeat[0]!} workroom={workroom} onChange={(finisher) => change({ finisher })} />
+          <NeckNote trimmed={design.trimmed} onChange={(trimmed) => change({ trimmed })} />
+        </>
+      }
+      second={
+        <>
+          {size ? <TargetCard size={size} workroom={workroom} /> : null}
+          {view ? <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
+          <RepeatCard title="Made of" more="Alternate with another" repeat={design.repeat} workroom={workroom} error={wrong('widthMm')} onChange={(repeat) => change({ repeat })} />
+          <JointCard part={design.repeat[0]!} workroom={workroom} />
+          {view ? <CheckCard piece={piece} sizes={view.sizes} workroom={workroom} /> : null}
+          <Cautions names={['heights', 'latex', 'choking']} />
+        </>
+      }
+    />
+  );
+} // prettier-ignore

@@ -1,0 +1,81 @@
+import type { ClosedDesign } from '@leggero/contract';
+import { formatLength, STEP_MM, type Problem } from '@leggero/core';
+import { View } from 'react-native';
+
+import { Labelled } from '@/ui/Field';
+import { NumberField } from '@/ui/NumberField';
+import { PickChips } from '@/ui/PickChips';
+import { Segmented } from '@/ui/Segmented';
+import { Stepper } from '@/ui/Stepper';
+import { Words } from '@/ui/Words';
+import { linkProblemText } from '@/wording/linking';
+
+import { MmField } from './Fields';
+import type { Workroom } from './useWorkroom';
+import { FORM_STEPS } from './viewClosed';
+
+interface ClosedFieldsProps {
+  design: ClosedDesign;
+  workroom: Workroom;
+  problem: Problem | null;
+  counts: { least: number; most: number };
+  /** Numbers of rings that come out. */
+  rings: readonly number[];
+  change: (by: Partial<ClosedDesign>) => void;
+}
+
+const BY = [
+  { value: 'base', title: 'By the base' },
+  { value: 'mouth', title: 'By the opening' },
+] as const;
+const STEPS = FORM_STEPS.map((mm) => ({
+  value: String(mm),
+  title: mm === STEP_MM.millimetre ? '1 mm' : formatLength({ mm, unit: 'in', step: mm }),
+}));
+
+/** What a closed form is made to. */
+export function ClosedFields({ design, workroom, problem, counts, rings, change }: ClosedFieldsProps) {
+  const { text } = workroom.lengths;
+  const { form, count } = design;
+  const wrong = (field: string) => (problem?.field === field ? linkProblemText(problem, text) : undefined);
+  const walled = form === 'basket' || form === 'cup';
+  const next = (by: number) => {
+    const sorted = by > 0 ? rings : [...rings].reverse();
+    return sorted.find((each) => (by > 0 ? each > design.rings : each < design.rings)) ?? design.rings + by;
+  };
+  return (
+    <View className="gap-3">
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <Stepper label={form === 'basket' ? 'spokes' : 'balloons a ring'} value={count} shown={String(count)} step={1} {...counts} onChange={(to) => change({ count: to })} />
+        </View>
+        <View className="flex-1">
+          <Stepper
+            label={form === 'ball' ? 'rings each side' : form === 'basket' ? 'rings' : 'more rings'}
+            value={design.rings} shown={String(design.rings)} step={1} least={walled ? 1 : 0} most={6}
+            onChange={(to) => change({ rings: Math.min(6, Math.max(walled ? 1 : 0, next(to - design.rings))) })}
+          />
+        </View>
+      </View>
+      {[wrong('count'), wrong('rings')].map((each) => (each ? <Words key={each} look="error" role="alert">{each}</Words> : null))}
+      {form === 'basket' ? (
+        <Segmented label="Sized by" options={BY} value={design.by} onChange={(by) => change({ by })} />
+      ) : null}
+      <View className="flex-row flex-wrap gap-3">
+        {form === 'basket' && design.by === 'mouth' ? (
+          <MmField label="Clear opening" value={design.mouthMm} workroom={workroom} error={wrong('mouthMm') ?? wrong('baseMm')} onChange={(mouthMm) => change({ mouthMm })} />
+        ) : (
+          <MmField label={form === 'basket' ? 'Spoke balloons' : 'Base balloons'} value={design.baseMm} workroom={workroom} error={wrong('baseMm')} onChange={(baseMm) => change({ baseMm })} />
+        )}
+        {walled ? (
+          <View className="min-w-[130px] flex-1">
+            <NumberField label="Leans out, degrees" hint="More makes each ring larger." value={design.leanDeg} range={{ least: 0, most: 30, error: '0 to 30 degrees.' }} onChange={(leanDeg) => change({ leanDeg })} />
+          </View>
+        ) : null}
+      </View>
+      <Labelled label="Steps of your sizer" error={wrong('stepMm')}>
+        <PickChips label="Steps of your sizer" options={STEPS} value={String(design.stepMm)} onChange={(value) => change({ stepMm: Number(value) })} />
+      </Labelled>
+    </View>
+  );
+} // prettier-ignore

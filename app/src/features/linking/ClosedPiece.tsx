@@ -1,0 +1,143 @@
+import type { ClosedDesign } from '@leggero/contract';
+import { brokenSpheres, countsOf, oneWrong, workingRings } from '@leggero/core/linking';
+import { useCallback, useMemo, useState } from 'react';
+
+import { Cautions } from '@/ui/Cautions';
+import { Segmented } from '@/ui/Segmented';
+import { Words } from '@/ui/Words';
+import { linkProblemText, snapText } from '@/wording/linking';
+import { counted } from '@/wording/trade';
+
+import { ClosedFields } from './ClosedFields';
+import { FormPicture, type Seen } from './FormPicture';
+import { HandleCard } from './HandleCard';
+import { JointCard } from './JointCard';
+import { PartsCard } from './PartsCard';
+import { PieceLayout } from './PieceLayout';
+import { PullCard } from './PullCard';
+import { SEEN } from './RingPiece';
+import type { ShownPiece } from './shownPiece';
+import { CheckCard, SizesCard } from './SizesCard';
+import { StepsCard } from './StepsCard';
+import { TargetCard } from './TargetCard';
+import { ToleranceCard } from './ToleranceCard';
+import { useDesign } from './useDesign';
+import { handleLine, partOf, viewClosed, type ClosedView } from './viewClosed';
+
+/** A basket or another closed form: exact sizes, the steps that close best, and what one wrong balloon does. */
+export function ClosedPiece({ piece, design: stored, workroom }: ShownPiece<ClosedDesign>) {
+  const [design, change] = useDesign(piece, stored);
+  const [seen, setSeen] = useState<Seen>('side');
+  const [tapped, setTapped] = useState<number | null>(null);
+  const [offMm, setOffMm] = useState(0);
+  const { text } = workroom.lengths;
+  const made = useMemo(() => viewClosed(design, workroom), [design, workroom]);
+  const view = made.ok ? made.value : null;
+  const problem = made.ok ? null : made.problem;
+  const at = view && tapped !== null && tapped < view.spheres.length ? tapped : null;
+  const pulled = useMemo(() => (view && at !== null ? pull(view, at, offMm) : null), [view, at, offMm]);
+  const spheres = pulled?.spheres ?? view?.spheres ?? [];
+  const key = at === null ? (view?.sizes[0]?.key ?? null) : spheres[at]!.key;
+  const size = view?.sizes.find((each) => each.key === key);
+  const choose = (to: string) => {
+    setTapped(view?.spheres.findIndex((sphere) => sphere.key === to) ?? null);
+    setOffMm(0);
+  };
+  const colourOf = useCallback((each: string) => partOf(design, each).colourHex, [design]);
+  const own = at === null ? [] : spheres.flatMap((sphere, i) => (sphere.key === key ? [i] : []));
+  const { handle } = design;
+  const arch =
+    view?.handle?.ok && handle
+      ? { points: handleLine(view.snapped.form, view.handle.value), widthMm: handleWidth(view), colourHex: handle.part.colourHex }
+      : null;
+  const { count, form } = design;
+  return (
+    <PieceLayout
+      piece={piece}
+      subtitle={view ? counted(view.balloons, 'balloon') : 'cannot be worked out'}
+      first={
+        <>
+          {view ? (
+            <>
+              <FormPicture
+                label={pictureText(view, design, text)}
+                spheres={spheres} colourOf={colourOf} seen={seen} height={340} chosen={own} gap={pulled?.gap ?? null} handle={arch}
+                wrong={at !== null && offMm !== 0 ? at : null}
+                onTap={(sphere) => {
+                  setTapped(sphere);
+                  setOffMm(0);
+                }}
+              />
+              <Segmented label="Seen" options={SEEN} value={seen} onChange={setSeen} />
+              <Words look="quiet">
+                {`${text(view.snapped.form.acrossMm)} across, ${text(view.snapped.form.heightMm)} high${view.snapped.form.mouthMm > 0 ? `, ${text(view.snapped.form.mouthMm)} clear inside` : ''}. Drag it round; tap a balloon for its target.`}
+              </Words>
+            </>
+          ) : null}
+          {problem && !FIELDS.has(problem.field ?? '') ? (
+            <Words look="error" role="alert">{linkProblemText(problem, text)}</Words>
+          ) : null}
+          <ClosedFields
+            design={design} workroom={workroom} problem={problem} change={change} counts={countsOf(form)}
+            rings={workingRings({ kind: form, count, baseMm: design.baseMm, leanDeg: design.leanDeg, jointMm: 0 })}
+          />
+        </>
+      }
+      second={
+        <>
+          {size ? <TargetCard size={size} workroom={workroom} /> : null}
+          {view && at !== null && pulled ? (
+            <PullCard offMm={offMm} wrong={pulled.wrong} tie={spheres[at]!.tie || spheres[at]!.key === 'cap'} lengths={workroom.lengths} onOff={setOffMm} />
+          ) : null}
+          {view ? (
+            <>
+              <SizesCard sizes={view.sizes} workroom={workroom} chosen={key} onChoose={choose} />
+              <Words look="quiet">{snapText(view.snapped)}</Words>
+              <ToleranceCard closing={view.closing} form={form} />
+              <StepsCard form={view.snapped.form} kind={form} handle={view.handle?.ok ? view.handle.value : null} text={text} />
+            </>
+          ) : null}
+          {form === 'basket' ? (
+            <HandleCard handle={handle} made={view?.handle ?? null} workroom={workroom} onChange={(to) => change({ handle: to })} />
+          ) : null}
+          <PartsCard design={design} sizes={view?.sizes ?? []} workroom={workroom} change={change} />
+          <JointCard part={design.usual} workroom={workroom} />
+          {view ? <CheckCard piece={piece} sizes={view.sizes} workroom={workroom} /> : null}
+          <Cautions names={['latex', 'choking']} />
+        </>
+      }
+    />
+  );
+} // prettier-ignore
+
+/** Fields that show their own problem. */
+const FIELDS = new Set(['baseMm', 'mouthMm', 'stepMm', 'leanDeg', 'rings', 'count']);
+
+/** One balloon off its size: what that does to its ring, and where everything then is. */
+function pull({ spheres, closing, snapped }: ClosedView, at: number, offMm: number) {
+  const sphere = spheres[at]!;
+  const layer = snapped.form.layers[sphere.layer];
+  const closed = snapped.form.layers
+    .slice(0, sphere.layer)
+    .filter(({ role }) => role === 'ring' || role === 'inner-spokes').length;
+  const inRing = !sphere.tie && (layer?.role === 'ring' || layer?.role === 'inner-spokes');
+  if (!inRing) {
+    const moved = spheres.map((each, i) => (i === at ? { ...each, widthMm: each.widthMm + offMm } : each));
+    return { spheres: moved, gap: null, wrong: null };
+  }
+  const wrong = oneWrong({ closing, ring: closed, offMm });
+  return { ...brokenSpheres({ spheres, at, offMm, wrong }), wrong };
+}
+
+function handleWidth({ handle }: ClosedView): number {
+  return handle?.ok ? handle.value.bubbleMm / 1.25 : 0;
+}
+
+function pictureText(
+  { snapped, sizes, balloons }: ClosedView,
+  { form }: ClosedDesign,
+  text: (mm: number) => string,
+): string {
+  const parts = sizes.map(({ title, count, widthMm }) => `${title} ${count} of ${text(widthMm)}`).join(', ');
+  return `A ${form} of ${balloons} balloons, ${text(snapped.form.acrossMm)} across: ${parts}`;
+}

@@ -1,0 +1,135 @@
+import type { DesignOf } from '@leggero/contract';
+import { HEMS, roundToStep, TOP_LINES, type Hem, type TopLine } from '@leggero/core';
+import type { CurtainCaution } from '@leggero/core/linking';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+
+import { Card } from '@/ui/Card';
+import { Cautions } from '@/ui/Cautions';
+import { Labelled } from '@/ui/Field';
+import { Segmented } from '@/ui/Segmented';
+import { SwitchRow } from '@/ui/SwitchRow';
+import { Words } from '@/ui/Words';
+import { linkProblemText } from '@/wording/linking';
+import { counted } from '@/wording/trade';
+
+import { Finisher, NeckNote } from './ChainEnds';
+import { MmField, RepeatCard } from './Fields';
+import { HangPicture, type RoomLine } from './HangPicture';
+import { JointCard } from './JointCard';
+import { PieceLayout } from './PieceLayout';
+import type { ShownPiece } from './shownPiece';
+import { CheckCard, SizesCard } from './SizesCard';
+import { TargetCard } from './TargetCard';
+import { useDesign } from './useDesign';
+import { viewCurtain, type CurtainView } from './viewHanging';
+
+const TOP_WORDS: Record<TopLine, string> = { level: 'Level', arched: 'Arched', swagged: 'Swagged' };
+const HEM_WORDS: Record<Hem, string> = { level: 'Level hem', follows: 'Equal chains' };
+
+/** A curtain of chains, or a grid: each chain's count, and whether it clears ceiling and heads. */
+export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<DesignOf<'curtain'>>) {
+  const [design, change] = useDesign(piece, stored);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const { text } = workroom.lengths;
+  const made = useMemo(() => viewCurtain(design, workroom), [design, workroom]);
+  const view = made.ok ? made.value : null;
+  const problem = made.ok ? null : made.problem;
+  const wrong = (field: string) => (problem?.field === field ? linkProblemText(problem, text) : undefined);
+  const size = view?.sizes.find(({ key }) => key === (chosen ?? 'part-1'));
+  const { topMm, hemMm, ceilingMm } = design;
+  const lines = useMemo(
+    (): RoomLine[] => [
+      { title: `hem ${text(hemMm)}`, highMm: hemMm, drag: true },
+      ...(ceilingMm === null ? [] : [{ title: text(ceilingMm), highMm: ceilingMm }]),
+    ],
+    // The words follow the studio's unit, which changes with the workroom.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [hemMm, ceilingMm, workroom],
+  );
+  return (
+    <PieceLayout
+      piece={piece}
+      subtitle={view ? `${counted(view.made.chains.length, 'chain')}, ${counted(view.balloons, 'balloon')}` : 'cannot be worked out'}
+      first={
+        <>
+          {view ? (
+            <HangPicture
+              label={`A curtain of ${view.made.chains.length} chains, ${view.balloons} balloons, its hem ${text(hemMm)} above the floor`}
+              dots={view.dots} zeroMm={0} lines={lines} floor height={330}
+              onDrag={(highMm) => change({ hemMm: Math.min(topMm, roundToStep({ mm: highMm, step: 10 })) })}
+            />
+          ) : null}
+          {view?.cautions.map((caution) => (
+            <Words key={caution.code} look="error" role="alert">
+              {cautionText(caution, text)}
+            </Words>
+          ))}
+          <View className="flex-row flex-wrap gap-3">
+            <MmField label="Across" value={design.acrossMm} workroom={workroom} error={wrong('acrossMm')} onChange={(acrossMm) => change({ acrossMm })} />
+            <MmField label="Line above the floor" value={topMm} workroom={workroom} error={wrong('topMm')} onChange={(to) => change({ topMm: to })} />
+            <MmField label="Hem above the floor" hint="Or drag it in the picture." value={hemMm} workroom={workroom} error={wrong('hemMm')} onChange={(to) => change({ hemMm: to })} />
+            {design.grid ? null : (
+              <MmField label="From chain to chain" hint={view ? `Comes to ${text(view.made.everyMm)}.` : 'About.'} value={design.everyMm} workroom={workroom} error={wrong('everyMm')} onChange={(everyMm) => change({ everyMm })} />
+            )}
+          </View>
+          <Labelled label="Top line">
+            <Segmented label="Top line" options={TOP_LINES.map((value) => ({ value, title: TOP_WORDS[value] }))} value={design.topLine} onChange={(topLine) => change({ topLine })} />
+          </Labelled>
+          {design.topLine === 'level' ? null : (
+            <MmField label={design.topLine === 'arched' ? 'The arch rises by' : 'The line drops by'} value={design.bowMm} workroom={workroom} error={wrong('bowMm')} onChange={(bowMm) => change({ bowMm })} />
+          )}
+          <Labelled label="Below">
+            <Segmented label="Below" options={HEMS.map((value) => ({ value, title: HEM_WORDS[value] }))} value={design.hem} onChange={(hem) => change({ hem })} />
+          </Labelled>
+          <SwitchRow label="Tie neighbours to a grid" value={design.grid} onChange={(grid) => change({ grid })} />
+          <SwitchRow label="People walk underneath" value={design.walkedUnder} onChange={(walkedUnder) => change({ walkedUnder })} />
+        </>
+      }
+      second={
+        <>
+          {view ? <ChainsCard view={view} /> : null}
+          {size ? <TargetCard size={size} workroom={workroom} /> : null}
+          {view ? <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
+          <RepeatCard title="Made of" more="Alternate with another" repeat={design.repeat} workroom={workroom} error={wrong('widthMm')} onChange={(repeat) => change({ repeat })} />
+          <Finisher finisher={design.finisher} fallback={design.repeat[0]!} workroom={workroom} onChange={(finisher) => change({ finisher })} />
+          <NeckNote trimmed={design.trimmed} onChange={(trimmed) => change({ trimmed })} />
+          <JointCard part={design.repeat[0]!} workroom={workroom} />
+          {view ? <CheckCard piece={piece} sizes={view.sizes} workroom={workroom} /> : null}
+          <Cautions names={['heights', 'latex', 'choking']} />
+        </>
+      }
+    />
+  );
+} // prettier-ignore
+
+/** How many of each count: chains of one length are tied together. */
+function ChainsCard({ view: { made } }: { view: CurtainView }) {
+  const counts = new Map<number, number>();
+  for (const { count } of made.chains) counts.set(count, (counts.get(count) ?? 0) + 1);
+  const from = made.chains.map(({ count }) => count).join(' · ');
+  return (
+    <Card title="Chains">
+      <View className="gap-1">
+        {[...counts].sort((a, b) => b[0] - a[0]).map(([count, chains]) => (
+          <Words key={count} look="strong">{`${counted(chains, 'chain')} of ${count}`}</Words>
+        ))}
+        {made.chains.length <= 40 ? <Words look="quiet">{`From left to right: ${from}`}</Words> : null}
+        {made.crossJoints > 0 ? (
+          <Words look="quiet">{`${made.crossJoints} ties between neighbours, tail to tail`}</Words>
+        ) : null}
+      </View>
+    </Card>
+  );
+} // prettier-ignore
+
+function cautionText(caution: CurtainCaution, text: (mm: number) => string): string {
+  switch (caution.code) {
+    case 'under-head-height':
+      return `People walk underneath: it hangs down to ${text(caution.lowestMm)}, and heads need ${text(caution.needMm)}. The venue and local rules decide.`;
+    case 'many-balloons':
+      return `${caution.balloons} balloons are work for several people and days. Make it in parts that are carried and hung one by one.`;
+    case 'rows-not-level':
+      return 'Under a bowed line the rows are not level: tie each balloon to the nearest of the next chain.';
+  }
+}

@@ -1,0 +1,122 @@
+import type { PiecePart, SizedPart } from '@leggero/contract';
+import Plus from 'lucide-react-native/icons/plus';
+import X from 'lucide-react-native/icons/x';
+import { View } from 'react-native';
+
+import { BalloonPick } from '@/ui/BalloonPick';
+import { Button, IconButton } from '@/ui/Button';
+import { Card } from '@/ui/Card';
+import { LengthField } from '@/ui/LengthField';
+
+import { modelOf, type Workroom } from './useWorkroom';
+
+interface PartPickProps<Part extends PiecePart> {
+  label: string;
+  part: Part;
+  workroom: Workroom;
+  onChange: (part: Part) => void;
+}
+
+/** Which balloon of the shelf a part is made of: pairs too. */
+export function PartPick<Part extends PiecePart>({ label, part, workroom, onChange }: PartPickProps<Part>) {
+  const { models } = workroom.knowledge;
+  return (
+    <BalloonPick
+      label={label}
+      none="Any balloon"
+      models={models}
+      value={modelOf(part, workroom)}
+      onChange={(id) => {
+        const model = models.find((each) => each.id === id);
+        onChange(
+          model
+            ? {
+                ...part,
+                modelId: model.id,
+                colourHex: model.seenHex ?? model.colourHex,
+                finish: model.finish,
+              }
+            : { ...part, modelId: null },
+        );
+      }}
+    />
+  );
+}
+
+interface MmFieldProps {
+  label: string;
+  hint?: string;
+  value: number;
+  workroom: Workroom;
+  error?: string | undefined;
+  onChange: (mm: number) => void;
+}
+
+/** A length of a design: an empty field changes nothing. */
+export function MmField({ value, workroom, onChange, ...field }: MmFieldProps) {
+  return (
+    <View className="min-w-[130px] flex-1">
+      <LengthField
+        {...field}
+        value={value}
+        lengths={workroom.lengths}
+        onChange={(mm) => mm !== null && onChange(mm)}
+      />
+    </View>
+  );
+}
+
+const MOST_IN_REPEAT = 6;
+
+interface RepeatCardProps {
+  title: string;
+  repeat: readonly SizedPart[];
+  workroom: Workroom;
+  error?: string | undefined;
+  /** What one more is called. */
+  more: string;
+  onChange: (repeat: SizedPart[]) => void;
+}
+
+/** Balloons that follow each other, with their sizes and colours, over and over. */
+export function RepeatCard({ title, repeat, workroom, error, more, onChange }: RepeatCardProps) {
+  const change = (at: number, by: Partial<SizedPart>) =>
+    onChange(repeat.map((part, i) => (i === at ? { ...part, ...by } : part)));
+  return (
+    <Card title={title}>
+      <View className="gap-3">
+        {repeat.map((part, i) => (
+          <View key={i} className="gap-2">
+            <View className="flex-row items-end gap-1">
+              <View className="flex-1">
+                <PartPick
+                  label={repeat.length > 1 ? `Balloon ${i + 1}` : 'Balloon'}
+                  part={part}
+                  workroom={workroom}
+                  onChange={(chosen) => change(i, chosen)}
+                />
+              </View>
+              {repeat.length > 1 ? (
+                <IconButton
+                  label={`Take balloon ${i + 1} out`}
+                  icon={X}
+                  onPress={() => onChange(repeat.filter((_, at) => at !== i))}
+                />
+              ) : null}
+            </View>
+            <MmField
+              label={repeat.length > 1 ? `Width ${i + 1}` : 'Width'}
+              value={part.widthMm}
+              workroom={workroom}
+              error={i === 0 ? error : undefined}
+              onChange={(widthMm) => change(i, { widthMm })}
+            />
+          </View>
+        ))}
+        {repeat.length < MOST_IN_REPEAT ? (
+          <Button title={more} icon={Plus} onPress={() => onChange([...repeat, repeat.at(-1)!])} />
+        ) : null}
+      </View>
+    </Card>
+  );
+}

@@ -1,0 +1,202 @@
+import { useId, useMemo } from 'react';
+import { type GestureResponderEvent } from 'react-native';
+import { Circle, Defs, G, Line, Path, RadialGradient, Stop, Text as SvgText } from 'react-native-svg';
+
+import { shade } from '@/ui/Balloon';
+import { Picture } from '@/ui/Picture';
+import { usePalette } from '@/ui/theme';
+
+import type { Dot } from './sizes';
+
+/** A level of the room, above the floor, mm. */
+export interface RoomLine {
+  title: string;
+  highMm: number;
+  /** It can be dragged up and down. */
+  drag?: boolean;
+}
+
+interface HangPictureProps {
+  label: string;
+  /** y downwards from `zeroMm` above the floor. */
+  dots: readonly Dot[];
+  zeroMm: number;
+  lines: readonly RoomLine[];
+  /** The floor, and someone beside the piece. */
+  floor: boolean;
+  height: number;
+  onDrag?: ((highMm: number) => void) | undefined;
+}
+
+/** More than this are drawn in one stroke a colour: a page of single circles would take too long. */
+const MANY = 250;
+const PERSON_MM = 1700;
+const PERSON =
+  'M-75 0L-62 -800L-150 -830L-185 -1370Q0 -1500 185 -1370L150 -830L62 -800L75 0Z M0 -1440m-112 -130a112 130 0 1 0 224 0a112 130 0 1 0 -224 0';
+
+/** A hanging piece to scale, with floor, levels and someone beside it. */
+export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag }: HangPictureProps) {
+  const palette = usePalette();
+  const box = useMemo(() => extentOf(dots, zeroMm, lines, floor), [dots, zeroMm, lines, floor]);
+  const dragged = lines.find(({ drag }) => drag);
+  return (
+    <Picture label={label} height={height}>
+      {(width, high) => {
+        const scale = Math.min((width - 88) / box.wideMm, (high - 28) / box.highMm);
+        const left = 16 + (width - 88 - box.wideMm * scale) / 2 - box.leftMm * scale;
+        const base = 16 + box.topMm * scale;
+        const yOf = (highMm: number) => base - highMm * scale;
+        return (
+          <>
+            {floor ? <Line x1={8} x2={width - 8} y1={yOf(0)} y2={yOf(0)} stroke={palette.quiet} strokeWidth={1.5} /> : null}
+            {lines.map(({ title, highMm, drag }) => (
+              <G key={title}>
+                <Line
+                  x1={8}
+                  x2={width - 66}
+                  y1={yOf(highMm)}
+                  y2={yOf(highMm)}
+                  stroke={drag ? palette.pine : palette.line}
+                  {...(drag ? { strokeDasharray: '6 4' } : {})}
+                  strokeWidth={drag ? 1.5 : 1}
+                />
+                <SvgText x={width - 62} y={yOf(highMm) + 4} fontSize={12} fill={drag ? palette.pine : palette.quiet} fontFamily="HankenGrotesk_400Regular">
+                  {title}
+                </SvgText>
+              </G>
+            ))}
+            {floor ? (
+              <Path
+                d={PERSON}
+                fill={palette.line}
+                transform={`translate(${left + (box.rightMm + 340) * scale} ${yOf(0)}) scale(${scale})`}
+              />
+            ) : null}
+            <G transform={`translate(${left} ${yOf(zeroMm)}) scale(${scale})`}>
+              <Dots dots={dots} />
+            </G>
+            {dragged && onDrag ? (
+              <DragArea yOf={yOf} scale={scale} line={dragged} width={width} onDrag={onDrag} />
+            ) : null}
+          </>
+        );
+      }}
+    </Picture>
+  );
+} // prettier-ignore
+
+/** A band around a level that moves it, for hands; those with keys type it beside the picture. */
+function DragArea({
+  yOf,
+  scale,
+  line,
+  width,
+  onDrag,
+}: {
+  yOf: (highMm: number) => number;
+  scale: number;
+  line: RoomLine;
+  width: number;
+  onDrag: (highMm: number) => void;
+}) {
+  const grip = useMemo(() => ({ pageY: 0, highMm: 0 }), []);
+  const hands = {
+    onStartShouldSetResponder: () => true,
+    onMoveShouldSetResponder: () => true,
+    onResponderTerminationRequest: () => false,
+    onResponderGrant: ({ nativeEvent }: GestureResponderEvent) => {
+      Object.assign(grip, { pageY: nativeEvent.pageY, highMm: line.highMm });
+    },
+    onResponderMove: ({ nativeEvent }: GestureResponderEvent) =>
+      onDrag(Math.max(0, grip.highMm - (nativeEvent.pageY - grip.pageY) / scale)),
+  };
+  return (
+    <G {...(hands as object)}>
+      <Path d={`M0 ${yOf(line.highMm) - 22}h${width}v44h${-width}Z`} fill="transparent" />
+    </G>
+  );
+}
+
+/** The balloons: single ones with light and shade while they are few, else one stroke a colour. */
+export function Dots({ dots }: { dots: readonly Dot[] }) {
+  const id = useId().replace(/:/g, '');
+  const colours = useMemo(() => [...new Set(dots.map(({ colourHex }) => colourHex))], [dots]);
+  const many = dots.length > MANY;
+  const strokes = useMemo(() => (many ? strokesOf(dots, colours) : null), [many, dots, colours]);
+  if (strokes) {
+    return strokes.map(({ colourHex, bodies, shades, lights }) => (
+      <G key={colourHex}>
+        <Path d={bodies} fill={shade(colourHex, -0.28)} />
+        <Path d={shades} fill={colourHex} />
+        <Path d={lights} fill={shade(colourHex, 0.45)} />
+      </G>
+    ));
+  }
+  return (
+    <>
+      <Defs>
+        {colours.map((hex, i) => (
+          <RadialGradient key={hex} id={`${id}${i}`} cx="0.36" cy="0.3" r="0.85" fx="0.36" fy="0.3">
+            <Stop offset="0" stopColor={shade(hex, 0.35)} />
+            <Stop offset="0.4" stopColor={hex} />
+            <Stop offset="1" stopColor={shade(hex, -0.38)} />
+          </RadialGradient>
+        ))}
+      </Defs>
+      {dots.map(({ xMm, yMm, widthMm, colourHex, slope }, i) => (
+        <G key={i}>
+          <Path d={knotOf(xMm, yMm, widthMm, slope)} fill={shade(colourHex, -0.4)} />
+          <Circle cx={xMm} cy={yMm} r={widthMm / 2} fill={`url(#${id}${colours.indexOf(colourHex)})`} />
+        </G>
+      ))}
+    </>
+  );
+}
+
+/** Neck and tail: a small knot at either end of a body, along the chain. */
+function knotOf(xMm: number, yMm: number, widthMm: number, slope: number | undefined): string {
+  const [along, across] = slope === undefined ? [0, 1] : [Math.cos(slope), Math.sin(slope)];
+  const reach = widthMm * 0.53;
+  const half = widthMm * 0.06;
+  return [1, -1]
+    .map((side) => {
+      const [x, y] = [xMm + side * along * reach, yMm + side * across * reach];
+      return `M${(x - half).toFixed(1)} ${y.toFixed(1)}a${half.toFixed(1)} ${half.toFixed(1)} 0 1 0 ${(2 * half).toFixed(1)} 0a${half.toFixed(1)} ${half.toFixed(1)} 0 1 0 ${(-2 * half).toFixed(1)} 0`;
+    })
+    .join('');
+}
+
+function strokesOf(dots: readonly Dot[], colours: readonly string[]) {
+  const circle = (x: number, y: number, r: number) =>
+    `M${(x - r).toFixed(0)} ${y.toFixed(0)}a${r.toFixed(0)} ${r.toFixed(0)} 0 1 0 ${(2 * r).toFixed(0)} 0a${r.toFixed(0)} ${r.toFixed(0)} 0 1 0 ${(-2 * r).toFixed(0)} 0`;
+  return colours.map((colourHex) => {
+    const parts = { bodies: [] as string[], shades: [] as string[], lights: [] as string[] };
+    for (const { xMm, yMm, widthMm, colourHex: hex } of dots) {
+      if (hex !== colourHex) continue;
+      const r = widthMm / 2;
+      parts.bodies.push(circle(xMm, yMm, r));
+      parts.shades.push(circle(xMm - r * 0.12, yMm - r * 0.14, r * 0.8));
+      parts.lights.push(circle(xMm - r * 0.34, yMm - r * 0.4, r * 0.22));
+    }
+    return {
+      colourHex,
+      bodies: parts.bodies.join(''),
+      shades: parts.shades.join(''),
+      lights: parts.lights.join(''),
+    };
+  });
+}
+
+/** What the picture must hold: the balloons, the levels, and someone beside them. */
+function extentOf(dots: readonly Dot[], zeroMm: number, lines: readonly RoomLine[], floor: boolean) {
+  let [leftMm, rightMm, topMm, lowMm] = [Infinity, -Infinity, -Infinity, floor ? 0 : Infinity];
+  for (const { xMm, yMm, widthMm } of dots) {
+    leftMm = Math.min(leftMm, xMm - widthMm / 2);
+    rightMm = Math.max(rightMm, xMm + widthMm / 2);
+    topMm = Math.max(topMm, zeroMm - yMm + widthMm / 2);
+    lowMm = Math.min(lowMm, zeroMm - yMm - widthMm / 2);
+  }
+  topMm = Math.max(topMm, floor ? PERSON_MM : -Infinity, ...lines.map(({ highMm }) => highMm));
+  const beside = floor ? 560 : 0;
+  return { leftMm, rightMm, topMm, wideMm: rightMm - leftMm + beside, highMm: topMm - lowMm };
+}

@@ -1,0 +1,97 @@
+import { chainProblem } from '@leggero/core/linking';
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { newId, nowUtc } from '@/api/id';
+import { modelName } from '@/api/modelView';
+import { useCommand } from '@/api/queries';
+import { Button } from '@/ui/Button';
+import { Card } from '@/ui/Card';
+import { LengthField } from '@/ui/LengthField';
+import { Sheet } from '@/ui/Sheet';
+import { Stepper } from '@/ui/Stepper';
+import { Words } from '@/ui/Words';
+import { fineMm } from '@/wording/linking';
+import { counted } from '@/wording/trade';
+
+import type { PiecePart } from '@leggero/contract';
+
+import { jointOf, modelOf, type Workroom } from './useWorkroom';
+
+/** What knot and tail take between two balloons: from memory, or learned from chains laid out and measured. */
+export function JointCard({ part, workroom }: { part: PiecePart; workroom: Workroom }) {
+  const [open, setOpen] = useState(false);
+  const model = modelOf(part, workroom);
+  const { jointMm, sdMm, chains } = jointOf(part, workroom);
+  return (
+    <Card title="Knot and tail">
+      <View className="gap-2">
+        <Words>
+          {`Between two bodies ${fineMm(jointMm)}, give or take ${fineMm(2 * sdMm)}: ${chains > 0 ? `learned from ${counted(chains, 'measured chain')}` : 'from memory'}.`}
+        </Words>
+        {model ? (
+          <Button title="Measure a chain of five" onPress={() => setOpen(true)} />
+        ) : (
+          <Words look="quiet">Choose a balloon of the shelf, and a measured chain teaches its own.</Words>
+        )}
+      </View>
+      {model ? (
+        <Sheet title={`A chain of ${modelName(model)}`} open={open} onClose={() => setOpen(false)}>
+          <ChainForm modelId={model.id} workroom={workroom} onDone={() => setOpen(false)} />
+        </Sheet>
+      ) : null}
+    </Card>
+  );
+}
+
+interface ChainFormProps {
+  modelId: string;
+  workroom: Workroom;
+  onDone: () => void;
+}
+
+function ChainForm({ modelId, workroom: { lengths }, onDone }: ChainFormProps) {
+  const send = useCommand();
+  const [count, setCount] = useState(5);
+  const [widthMm, setWidthMm] = useState<number | null>(null);
+  const [lengthMm, setLengthMm] = useState<number | null>(null);
+  const [asked, setAsked] = useState(false);
+  const problem = chainProblem({ count, widthMm: widthMm ?? 0, lengthMm: lengthMm ?? 0 });
+  const keep = () => {
+    setAsked(true);
+    if (problem || widthMm === null || lengthMm === null) return;
+    send({ name: 'createChain', body: { id: newId(), modelId, count, widthMm, lengthMm, takenAt: nowUtc() } });
+    onDone();
+  };
+  const { leastMm, mostMm } = problem?.detail ?? {};
+  return (
+    <View className="gap-3">
+      <Words>
+        Size the balloons alike, link them, lay the chain out straight without pulling, and measure from the first
+        body to the last. Knots and tails at the ends do not count.
+      </Words>
+      <Stepper label="balloons" value={count} shown={String(count)} step={1} least={3} most={12} onChange={setCount} />
+      <LengthField
+        label="Width of each"
+        value={widthMm}
+        lengths={lengths}
+        error={asked && widthMm === null ? 'How wide each of them is.' : undefined}
+        onChange={setWidthMm}
+      />
+      <LengthField
+        label="Length of the chain"
+        value={lengthMm}
+        lengths={lengths}
+        error={
+          asked && lengthMm === null
+            ? 'How long the chain is, body to body.'
+            : problem?.field === 'lengthMm' && leastMm !== undefined && mostMm !== undefined && lengthMm !== null && widthMm !== null
+              ? `${count} of this width are ${lengths.text(leastMm)} to ${lengths.text(mostMm)} long.`
+              : undefined
+        }
+        onChange={setLengthMm}
+      />
+      <Button title="Keep this measure" look="primary" tall onPress={keep} />
+    </View>
+  );
+} // prettier-ignore

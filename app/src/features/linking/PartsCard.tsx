@@ -1,0 +1,41 @@
+import type { ClosedDesign } from '@leggero/contract';
+import { View } from 'react-native';
+
+import { Card } from '@/ui/Card';
+
+import { PartPick } from './Fields';
+import type { PieceSize } from './sizes';
+import type { Workroom } from './useWorkroom';
+import { partOf } from './viewClosed';
+
+interface PartsCardProps {
+  design: ClosedDesign;
+  sizes: readonly PieceSize[];
+  workroom: Workroom;
+  change: (by: Partial<ClosedDesign>) => void;
+}
+
+/** Which balloon each size is made of: one for all, or one of its own. */
+export function PartsCard({ design, sizes, workroom, change }: PartsCardProps) {
+  return (
+    <Card title="Made of">
+      <View className="gap-3">
+        <PartPick
+          label="Usual balloon"
+          part={design.usual}
+          workroom={workroom}
+          onChange={(usual) => change({ usual })}
+        />
+        {sizes.map(({ key, title }) => (
+          <PartPick
+            key={key}
+            label={title}
+            part={partOf(design, key)}
+            workroom={workroom}
+            onChange={(part) => change({ parts: { ...design.parts, [key]: part } })}
+          />
+        ))}
+      </View>
+    </Card>
+  );
+}

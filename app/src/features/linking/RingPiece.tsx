@@ -1,0 +1,117 @@
+import type { DesignOf } from '@leggero/contract';
+import { RING_FITS, type RingFit } from '@leggero/core';
+import { useCallback, useMemo, useState } from 'react';
+import { View } from 'react-native';
+
+import { Button } from '@/ui/Button';
+import { Card } from '@/ui/Card';
+import { Cautions } from '@/ui/Cautions';
+import { Labelled } from '@/ui/Field';
+import { Segmented } from '@/ui/Segmented';
+import { Stepper } from '@/ui/Stepper';
+import { SwitchRow } from '@/ui/SwitchRow';
+import { Words } from '@/ui/Words';
+import { fittingText, linkProblemText } from '@/wording/linking';
+import { counted } from '@/wording/trade';
+
+import { MmField, RepeatCard } from './Fields';
+import { FormPicture, type Seen } from './FormPicture';
+import { JointCard } from './JointCard';
+import { PieceLayout } from './PieceLayout';
+import type { ShownPiece } from './shownPiece';
+import { CheckCard, SizesCard } from './SizesCard';
+import { TargetCard } from './TargetCard';
+import { ToleranceCard } from './ToleranceCard';
+import { useDesign } from './useDesign';
+import { viewRing } from './viewClosed';
+
+const FIT_WORDS: Record<RingFit, string> = { around: 'Around it', on: 'Along it', inside: 'Inside it' };
+const POT_MM = 254;
+export const SEEN = [
+  { value: 'side', title: 'From the side' },
+  { value: 'above', title: 'From above' },
+] as const;
+
+/** A ring, what it fits, and rings upon it. */
+export function RingPiece({ piece, design: stored, workroom }: ShownPiece<DesignOf<'ring'>>) {
+  const [design, change] = useDesign(piece, stored);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [seen, setSeen] = useState<Seen>(stored.rings.length > 1 ? 'side' : 'above');
+  const { text } = workroom.lengths;
+  const { rings, thing, count } = design;
+  const made = useMemo(() => viewRing(design, workroom), [design, workroom]);
+  const view = made.ok ? made.value : null;
+  const problem = made.ok ? null : made.problem;
+  const size = view?.sizes.find(({ key }) => key === (chosen ?? 'ring-1'));
+  const colourOf = useCallback((key: string) => rings[Number(key.slice(5)) - 1]?.colourHex ?? '#999999', [rings]);
+  const own = view?.spheres.flatMap(({ key }, i) => (key === size?.key ? [i] : [])) ?? [];
+  const error = problem ? linkProblemText(problem, text) : undefined;
+  return (
+    <PieceLayout
+      piece={piece}
+      subtitle={view ? counted(view.balloons, 'balloon') : 'cannot be worked out'}
+      first={
+        <>
+          {view ? (
+            <>
+              <FormPicture
+                label={`${counted(rings.length, 'ring')} of ${count}, ${text(view.ring.outsideMm)} over everything`}
+                spheres={view.spheres} colourOf={colourOf} seen={seen} height={300} chosen={rings.length > 1 ? own : []} wrong={null} gap={null} handle={null}
+                thingMm={rings.length === 1 && thing && seen === 'above' ? thing.diameterMm : null}
+                onTap={(at) => setChosen(view.spheres[at]!.key)}
+              />
+              <Segmented label="Seen" options={SEEN} value={seen} onChange={setSeen} />
+              <View role="status">
+                <Words look="strong">{`${text(view.ring.outsideMm)} across, ${text(view.ring.insideMm)} clear inside`}</Words>
+                <Words look="quiet">
+                  {`Centres on a circle of ${text(view.ring.centreRadiusMm)} radius${rings.length > 1 ? `; the stack is ${text(view.highMm)} high` : ''}.`}
+                </Words>
+              </View>
+            </>
+          ) : null}
+          <Stepper label="balloons a ring" value={count} shown={String(count)} step={1} least={3} most={60} onChange={(to) => change({ count: to })} />
+          {error && problem?.field === 'count' ? <Words look="error">{error}</Words> : null}
+          {rings.length === 1 ? (
+            <Card title="Around something">
+              <View className="gap-3">
+                <SwitchRow label="It goes with a pole, a pot or a hoop" value={thing !== null} onChange={(on) => change({ thing: on ? { diameterMm: POT_MM, fit: 'around' } : null })} />
+                {thing ? (
+                  <>
+                    <MmField label="Across the thing" value={thing.diameterMm} workroom={workroom} onChange={(diameterMm) => change({ thing: { ...thing, diameterMm } })} />
+                    <Labelled label="The ring goes">
+                      <Segmented label="The ring goes" options={RING_FITS.map((value) => ({ value, title: FIT_WORDS[value] }))} value={thing.fit} onChange={(fit) => change({ thing: { ...thing, fit } })} />
+                    </Labelled>
+                    {view?.fittingProblem ? <Words look="error">{linkProblemText(view.fittingProblem, text)}</Words> : null}
+                    {view?.fitting?.map((each) => (
+                      <Button
+                        key={each.count}
+                        title={fittingText(each, text)}
+                        look={each.count === count && each.widthMm === rings[0]!.widthMm ? 'primary' : 'secondary'}
+                        onPress={() => change({ count: each.count, rings: [{ ...rings[0]!, widthMm: each.widthMm }] })}
+                      />
+                    ))}
+                  </>
+                ) : null}
+              </View>
+            </Card>
+          ) : null}
+        </>
+      }
+      second={
+        <>
+          {size ? <TargetCard size={size} workroom={workroom} /> : null}
+          <RepeatCard
+            title="Rings, from the lowest up" more="Set a ring on top" repeat={rings} workroom={workroom}
+            error={problem?.field?.startsWith('rings') ? error : undefined}
+            onChange={(to) => change({ rings: to })}
+          />
+          {view ? <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
+          {view ? <ToleranceCard closing={view.closing} form="ring" /> : null}
+          <JointCard part={rings[0]!} workroom={workroom} />
+          {view ? <CheckCard piece={piece} sizes={view.sizes} workroom={workroom} /> : null}
+          <Cautions names={['latex', 'choking']} />
+        </>
+      }
+    />
+  );
+} // prettier-ignore

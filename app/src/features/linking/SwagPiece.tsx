@@ -1,0 +1,125 @@
+import type { DesignOf } from '@leggero/contract';
+import { TRADE } from '@leggero/core';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+
+import { Card } from '@/ui/Card';
+import { Cautions } from '@/ui/Cautions';
+import { Stepper } from '@/ui/Stepper';
+import { SwitchRow } from '@/ui/SwitchRow';
+import { Words } from '@/ui/Words';
+import { fineMm, linkProblemText } from '@/wording/linking';
+import { counted } from '@/wording/trade';
+
+import { NeckNote } from './ChainEnds';
+import { MmField, RepeatCard } from './Fields';
+import { HangPicture, type RoomLine } from './HangPicture';
+import { JointCard } from './JointCard';
+import { PieceLayout } from './PieceLayout';
+import type { ShownPiece } from './shownPiece';
+import { CheckCard, SizesCard } from './SizesCard';
+import { TargetCard } from './TargetCard';
+import { useDesign } from './useDesign';
+import { viewSwag } from './viewHanging';
+
+/** Swags between fixings: how long, how many, how steep, how low. */
+export function SwagPiece({ piece, design: stored, workroom }: ShownPiece<DesignOf<'swag'>>) {
+  const [design, change] = useDesign(piece, stored);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const { text } = workroom.lengths;
+  const made = useMemo(() => viewSwag(design, workroom), [design, workroom]);
+  const view = made.ok ? made.value : null;
+  const problem = made.ok ? null : made.problem;
+  const wrong = (field: string) => (problem?.field === field ? linkProblemText(problem, text) : undefined);
+  const size = view?.sizes.find(({ key }) => key === (chosen ?? 'part-1'));
+  const single = design.bays === 1 && design.rows === 1;
+  const needMm = TRADE.headroomMm.value;
+  const low = view !== null && design.walkedUnder && view.lowestMm < needMm;
+  const lines: RoomLine[] = [
+    { title: text(design.fixingsMm), highMm: design.fixingsMm },
+    ...(view ? [{ title: text(view.lowestMm), highMm: view.lowestMm }] : []),
+  ];
+  return (
+    <PieceLayout
+      piece={piece}
+      subtitle={view ? counted(view.balloons, 'balloon') : 'cannot be worked out'}
+      first={
+        <>
+          {view ? (
+            <HangPicture
+              label={`${counted(design.bays * design.rows, 'swag')} of ${view.balloons} balloons, ${text(view.lowestMm)} above the floor at the lowest`}
+              dots={view.dots} zeroMm={design.fixingsMm} lines={lines} floor height={280}
+            />
+          ) : null}
+          {low ? (
+            <Words look="error" role="alert">
+              {`People walk underneath: the lowest balloon hangs at ${text(view.lowestMm)}, and heads need ${text(needMm)}. The venue and local rules decide.`}
+            </Words>
+          ) : null}
+          <View className="flex-row flex-wrap gap-3">
+            <MmField label="Span, all bays" value={design.spanMm} workroom={workroom} error={wrong('spanMm')} onChange={(spanMm) => change({ spanMm })} />
+            <MmField label="Drop" value={design.dropMm} workroom={workroom} error={wrong('dropMm') ?? wrong('lengthMm')} onChange={(dropMm) => change({ dropMm })} />
+            <MmField label="Fixings above the floor" value={design.fixingsMm} workroom={workroom} onChange={(fixingsMm) => change({ fixingsMm })} />
+            {single ? (
+              <MmField label="Right fixing higher by" hint="0 where both are level." value={design.riseMm} workroom={workroom} error={wrong('riseMm')} onChange={(riseMm) => change({ riseMm })} />
+            ) : (
+              <MmField label="Each row deeper by" value={design.rowDropMm} workroom={workroom} onChange={(rowDropMm) => change({ rowDropMm })} />
+            )}
+          </View>
+          <View className="flex-row gap-3">
+            <View className="flex-1">
+              <Stepper label="bays" value={design.bays} shown={String(design.bays)} step={1} least={1} most={12} onChange={(bays) => change({ bays, ...(bays > 1 ? { riseMm: 0 } : {}) })} />
+            </View>
+            <View className="flex-1">
+              <Stepper label="rows" value={design.rows} shown={String(design.rows)} step={1} least={1} most={6} onChange={(rows) => change({ rows, ...(rows > 1 ? { riseMm: 0 } : {}) })} />
+            </View>
+          </View>
+          <SwitchRow label="People walk underneath" value={design.walkedUnder} onChange={(walkedUnder) => change({ walkedUnder })} />
+          <NeckNote trimmed={design.trimmed} onChange={(trimmed) => change({ trimmed })} />
+        </>
+      }
+      second={
+        <>
+          {view ? <RowsCard view={view} text={text} /> : null}
+          {size ? <TargetCard size={size} workroom={workroom} /> : null}
+          {view ? <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
+          <RepeatCard title="Made of" more="Alternate with another" repeat={design.repeat} workroom={workroom} onChange={(repeat) => change({ repeat })} />
+          <JointCard part={design.repeat[0]!} workroom={workroom} />
+          {view ? <CheckCard piece={piece} sizes={view.sizes} workroom={workroom} /> : null}
+          <Cautions names={['heights', 'latex', 'choking']} />
+        </>
+      }
+    />
+  );
+} // prettier-ignore
+
+interface RowsCardProps {
+  view: NonNullable<Extract<ReturnType<typeof viewSwag>, { ok: true }>['value']>;
+  text: (mm: number) => string;
+}
+
+/** How each row hangs: its chain, its count, how steeply it leaves the fixings, and how deep it then really is. */
+function RowsCard({ view, text }: RowsCardProps) {
+  return (
+    <Card title="As it hangs">
+      <View role="list" className="gap-2">
+        {view.rows.map(({ row, bays, balloons }) => {
+          const { hung, count, lowerMm } = bays[0]!;
+          const { left, right } = hung.endAngleDeg;
+          const steep = Math.abs(left - right) < 0.5 ? `${left.toFixed(0)}° at both fixings` : `${left.toFixed(0)}° and ${right.toFixed(0)}° at its fixings`;
+          return (
+            <View key={row} role="listitem">
+              <Words look="strong">
+                {view.rows.length > 1 ? `Row ${row + 1}: ` : ''}
+                {bays.length > 1 ? `${bays.length} × ${count}, ${balloons} balloons` : counted(count, 'balloon')}
+              </Words>
+              <Words look="quiet">
+                {`${text(hung.lengthMm)} of chain, ${text(hung.dropMm)} deep (${Math.abs(lowerMm) < 0.5 ? 'as asked' : `${fineMm(lowerMm)} ${lowerMm > 0 ? 'lower' : 'higher'}: whole balloons`}), ${steep}; lowest ${text(hung.lowestAtMm)} from the left.`}
+              </Words>
+            </View>
+          );
+        })}
+      </View>
+    </Card>
+  );
+} // prettier-ignore

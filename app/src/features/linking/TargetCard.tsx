@@ -1,0 +1,87 @@
+import { circumferenceMm, resolveTarget, type TargetCaution } from '@leggero/core';
+import { View } from 'react-native';
+
+import { bestHole } from '@/api/holes';
+import { viewModel } from '@/api/modelView';
+import { Card } from '@/ui/Card';
+import { LengthFigure } from '@/ui/LengthFigure';
+import { Tool } from '@/ui/Tool';
+import { Words } from '@/ui/Words';
+import { doseText, doseUnit, ORIGIN_WORDS } from '@/wording/trade';
+
+import type { PieceSize } from './sizes';
+import { modelOf, nominalOf, type Workroom } from './useWorkroom';
+
+/** What one size is filled to, and how to hit it. */
+export function TargetCard({ size, workroom }: { size: PieceSize; workroom: Workroom }) {
+  const { lengths, sizers } = workroom;
+  const { widthMm, toleranceMm } = size;
+  const nominalMm = nominalOf(size.part, workroom);
+  const hole = bestHole(sizers, { targetMm: widthMm, toleranceMm, nominalMm });
+  const found = targetFor(size, workroom);
+  const dose = found?.dose ?? null;
+  const kind = found?.kind ?? 'hand';
+  return (
+    <Card title={size.title}>
+      <View
+        role="status"
+        aria-label={`${size.title}: fill to ${lengths.text(widthMm)}, ±${lengths.bare(toleranceMm)}`}
+        className="flex-row items-center gap-3"
+      >
+        <LengthFigure parts={lengths.parts(widthMm)} size={56} />
+        <View className="flex-1">
+          <Words>{`${lengths.unit} across, ±${(toleranceMm).toFixed(1)} mm`}</Words>
+          <Words look="quiet">{found ? ORIGIN_WORDS[found.origin] : 'choose its balloon, and doses follow'}</Words>
+        </View>
+      </View>
+      <View className="mt-2 flex-row gap-2">
+        <Tool
+          title="Sizer hole"
+          figure={hole ? hole.choice.hole.label : '–'}
+          note={hole ? (hole.choice.how === 'gap' ? `leave ${lengths.bare(hole.choice.gapMm)} gap` : 'just passes') : 'none is large enough'}
+        />
+        <Tool title="Dose" figure={dose === null ? '–' : doseText(dose, kind)} note={dose === null ? 'after a reading' : doseUnit(kind)} />
+        <Tool title="Tape around" figure={lengths.bare(circumferenceMm({ widthMm }))} note={lengths.unit === 'in' ? 'inches' : 'cm'} />
+      </View>
+      {found?.heldMm ? (
+        <Words look="error" role="alert" className="mt-2">
+          {`This balloon is held at ${lengths.text(found.heldMm)}: wider it is no longer round, and the piece does not close as drawn. Take a larger nominal.`}
+        </Words>
+      ) : null}
+      {found?.cautions.some(({ code }) => code === 'nominal-too-large') ? (
+        <Words look="error" className="mt-2">Under the smallest useful width of this balloon: take a smaller nominal.</Words>
+      ) : null}
+    </Card>
+  );
+} // prettier-ignore
+
+interface Found {
+  origin: keyof typeof ORIGIN_WORDS;
+  dose: number | null;
+  kind: 'hand' | 'timed' | 'twin';
+  /** Where its own limits hold it below what the piece wants, mm. */
+  heldMm: number | null;
+  cautions: TargetCaution[];
+}
+
+/** The size as a target of its balloon, its limits held. */
+function targetFor(size: PieceSize, workroom: Workroom): Found | null {
+  const model = modelOf(size.part, workroom);
+  if (!model) return null;
+  const { knowledge, studio } = workroom;
+  const view = viewModel({ model, knowledge, studio, tiers: [] });
+  const tier = { fraction: size.widthMm / view.governingMm, toleranceFraction: size.toleranceMm / view.governingMm };
+  const { nominalMm, finish } = model;
+  const { fit, estimate } = view;
+  const { daysStanding, stepMm: step } = studio;
+  const target = resolveTarget({ nominalMm, finish, tier: { ...tier, fraction: size.widthMm / nominalMm }, fit, estimate, daysStanding, step });
+  if (!target.ok) return null;
+  const { widthMm, origin, dose, cautions } = target.value;
+  return {
+    origin,
+    dose: dose?.dose ?? null,
+    kind: view.curve?.inflator ?? 'hand',
+    heldMm: widthMm < size.widthMm - step / 2 ? widthMm : null,
+    cautions,
+  };
+} // prettier-ignore

@@ -1,0 +1,26 @@
+import type { PiecePart } from '@leggero/contract';
+
+/** One size of a piece: how many balloons of what, and how wide. */
+export interface PieceSize {
+  key: string;
+  title: string;
+  count: number;
+  widthMm: number;
+  part: PiecePart;
+  /** Either way, mm. */
+  toleranceMm: number;
+  /** Where it was stepped: its exact width, and how it closes. */
+  snap?: { exactMm: number; closingMm: number; ofGive: number; around: boolean };
+}
+
+/** A balloon of a flat piece where it hangs: x to the right, y downwards, mm. */
+export interface Dot {
+  xMm: number;
+  yMm: number;
+  widthMm: number;
+  colourHex: string;
+  /** Which size it is of. */
+  key: string;
+  /** How the chain runs there, radians; straight down where absent. */
+  slope?: number;
+}

@@ -1,0 +1,38 @@
+import type { PieceDesign, PieceRecord } from '@leggero/contract';
+import { useCallback, useEffect, useRef, useState } from 'react';
+
+import { useCommand } from '@/api/queries';
+
+/** How long the hand rests before a change is kept, ms. */
+const REST_MS = 400;
+
+/**
+ * A piece's design as it is being changed: the page follows at once, the record once the hand rests, and when the page is left.
+ */
+export function useDesign<Design extends PieceDesign>(
+  piece: PieceRecord,
+  design: Design,
+): [Design, (by: Partial<Design>) => void] {
+  const send = useCommand();
+  const [changed, setChanged] = useState<Design | null>(null);
+  const waiting = useRef<Design | null>(null);
+  const { id } = piece;
+  const keep = useCallback(() => {
+    if (!waiting.current) return;
+    send({ name: 'changePiece', id, body: { design: waiting.current } });
+    waiting.current = null;
+  }, [send, id]);
+  useEffect(() => {
+    if (changed === null) return;
+    waiting.current = changed;
+    const timer = setTimeout(keep, REST_MS);
+    return () => clearTimeout(timer);
+  }, [changed, keep]);
+  useEffect(() => keep, [keep]);
+  const now = changed ?? design;
+  const change = useCallback(
+    (by: Partial<Design>) => setChanged((before) => ({ ...(before ?? design), ...by })),
+    [design],
+  );
+  return [now, change];
+}

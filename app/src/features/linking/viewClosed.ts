@@ -1,0 +1,199 @@
+import type { ClosedDesign, DesignOf, PiecePart } from '@leggero/contract';
+import { STEP_MM, TRADE, type Problem } from '@leggero/core';
+import {
+  basket, closingOf, closingTolerance, formOf, handleFor, handleSpanMm, ringOf, ringStack, ringsFor, snapForm, spheresOf, swag,
+  type Closing, type FittingRing, type Form, type FormLayer, type FormShape, type Handle, type HandleProblemCode, type Ring, type SnappedForm, type Sphere,
+} from '@leggero/core/linking'; // prettier-ignore
+
+import { layerTitle } from '@/wording/pieces';
+
+import type { PieceSize } from './sizes';
+import { FINEST_MM, jointOf, linkToleranceMm, modelOf, nominalOf, type Workroom } from './useWorkroom';
+
+/** A closed form worked out. */
+export interface ClosedView {
+  snapped: SnappedForm;
+  exact: Form;
+  spheres: Sphere[];
+  sizes: PieceSize[];
+  closing: Closing;
+  balloons: number;
+  handle: { ok: true; value: Handle } | { ok: false; problem: Problem<HandleProblemCode> } | null;
+}
+
+/** Which balloon a size of a form is made of. */
+export function partOf({ parts, usual }: ClosedDesign, key: string): PiecePart {
+  return parts[key] ?? usual;
+}
+
+/** Small tying balloons are 5 in (common practice). */
+const TIE_NOMINAL_MM = 5 * 25.4;
+
+export function viewClosed(
+  design: ClosedDesign,
+  workroom: Workroom,
+): { ok: true; value: ClosedView } | { ok: false; problem: Problem } {
+  const { form: kind, count, rings, by, baseMm, mouthMm, leanDeg, stepMm, handle } = design;
+  const { jointMm } = jointOf(design.usual, workroom);
+  const made =
+    kind === 'basket'
+      ? basket({
+          spokes: count, rings, stepMm, jointMm, leanDeg, leastTieMm: leastTieMm(design, workroom), ...(by === 'mouth' ? { mouthMm } : { baseMm }),
+        })
+      : other({ kind, count, rings, baseMm, leanDeg, jointMm }, stepMm); // prettier-ignore
+  if (!made.ok) return made;
+  const { snapped, exact } = made.value;
+  const closing = closingOf(snapped);
+  const { sdMm } = closingTolerance({ closing });
+  const sizes = snapped.sizes.map(({ key, count: many, widthMm, ...snap }): PieceSize => {
+    const part = partOf(design, key);
+    const most = linkToleranceMm(nominalOf(part, workroom));
+    const around = !key.startsWith('ties') && key !== 'cap';
+    return {
+      key,
+      title: layerTitle(key, kind),
+      count: many,
+      widthMm,
+      part,
+      toleranceMm: sdMm === null ? most : Math.max(FINEST_MM, Math.min(most, 2 * sdMm)),
+      snap: { ...snap, around },
+    };
+  });
+  const spheres = spheresOf(snapped.form);
+  return {
+    ok: true,
+    value: {
+      snapped,
+      exact,
+      spheres,
+      sizes,
+      closing,
+      balloons: spheres.length,
+      handle: handle ? handleFor({ spanMm: handleSpanMm(snapped.form), riseMm: handle.riseMm, size: handleSize(handle.part, workroom) }) : null,
+    },
+  };
+} // prettier-ignore
+
+function other(shape: FormShape, stepMm: number) {
+  const exact = formOf(shape);
+  if (!exact.ok) return exact;
+  const snapped = snapForm({ shape, stepMm, leastTieMm: 0 });
+  return snapped.ok ? { ok: true as const, value: { snapped: snapped.value, exact: exact.value } } : snapped;
+}
+
+function leastTieMm(design: ClosedDesign, workroom: Workroom): number {
+  const part = design.parts['ties-1'];
+  const nominalMm = (part && modelOf(part, workroom)?.nominalMm) ?? TIE_NOMINAL_MM;
+  return TRADE.smallestFraction.value * nominalMm;
+}
+
+/** A 260 where no modelling balloon is chosen. */
+const LONG = { code: '260', widthMm: 2 * 25.4, lengthMm: 60 * 25.4 };
+
+function handleSize(part: PiecePart, { longs }: Workroom) {
+  const model = longs.find(({ id }) => id === part.modelId);
+  return model?.lengthMm ? { code: '', widthMm: model.nominalMm, lengthMm: model.lengthMm } : LONG;
+}
+
+/** The handle's line in space, from point to point over the top. */
+export function handleLine(
+  { layers }: Form,
+  { spanMm, riseMm }: Handle,
+): { xMm: number; yMm: number; zMm: number }[] {
+  const top = layers.at(-1)!;
+  const hung = swag({ spanMm, dropMm: riseMm });
+  if (!hung.ok) return [];
+  const { aMm } = hung.value;
+  // Points lie half a step from the balloons.
+  const angle = (2 * Math.PI * (top.turned + 0.5)) / top.count;
+  return Array.from({ length: 41 }, (_, i) => {
+    const along = (i / 40 - 0.5) * spanMm;
+    const up = riseMm - aMm * (Math.cosh(along / aMm) - 1);
+    return { xMm: along * Math.cos(angle), yMm: along * Math.sin(angle), zMm: top.heightMm + up };
+  });
+}
+
+/** A ring, or rings upon rings, worked out. */
+export interface RingView {
+  spheres: Sphere[];
+  sizes: PieceSize[];
+  closing: Closing;
+  ring: Ring;
+  highMm: number;
+  balloons: number;
+  /** What would go with the thing, by count. */
+  fitting: FittingRing[] | null;
+  fittingProblem: Problem | null;
+}
+
+export function viewRing(
+  design: DesignOf<'ring'>,
+  workroom: Workroom,
+): { ok: true; value: RingView } | { ok: false; problem: Problem } {
+  const { count, rings, thing } = design;
+  const first = rings[0]!;
+  const { jointMm } = jointOf(first, workroom);
+  const asked = rings.map(({ widthMm }) => ({ widthMm, pitchMm: widthMm + jointMm }));
+  const stack = ringStack({ count, rings: asked });
+  if (!stack.ok) return stack;
+  const layers = stack.value.map(
+    ({ widthMm, centreRadiusMm, heightMm, turned }, i): FormLayer => ({
+      key: `ring-${i + 1}`, role: 'ring', count, widthMm, radiusMm: centreRadiusMm, heightMm, turned: turned ? 0.5 : 0, jointMm,
+    }),
+  ); // prettier-ignore
+  const ring = ringOf({ count, pitchMm: asked[0]!.pitchMm, widthMm: first.widthMm });
+  if (!ring.ok) return ring;
+  const single = rings.length === 1 && thing !== null ? thing : null;
+  const closing = closingRing(design, jointMm, single !== null);
+  const { sdMm } = closingTolerance({ closing });
+  const nominalMm = nominalOf(first, workroom);
+  const fitting = single
+    ? ringsFor({
+        ...single, jointMm, stepMm: workroom.studio.stepMm, leastMm: TRADE.smallestFraction.value * nominalMm, mostMm: TRADE.largestFraction.value * nominalMm,
+      })
+    : null; // prettier-ignore
+  const top = stack.value.at(-1)!;
+  const spheres = spheresOf({ layers, ties: [] });
+  return {
+    ok: true,
+    value: {
+      spheres,
+      closing,
+      ring: ring.value,
+      highMm: top.heightMm + (top.widthMm + first.widthMm) / 2,
+      balloons: spheres.length,
+      fitting: fitting?.ok ? fitting.value : null,
+      fittingProblem: fitting && !fitting.ok ? fitting.problem : null,
+      sizes: rings.map((part, i): PieceSize => {
+        const most = linkToleranceMm(nominalOf(part, workroom));
+        const least = 2 * (sdMm ?? most);
+        return {
+          key: `ring-${i + 1}`,
+          title: layerTitle(`ring-${i + 1}`, 'ring'),
+          count,
+          widthMm: part.widthMm,
+          part,
+          toleranceMm: Math.max(FINEST_MM, Math.min(most, least)),
+        };
+      }),
+    },
+  };
+}
+
+/** Around a thing the ring must fill its circle; on its own it fills what it makes. */
+function closingRing({ count, rings, thing }: DesignOf<'ring'>, jointMm: number, held: boolean): Closing {
+  if (!held || !thing) return { rings: [], ties: [], caps: [] };
+  const { widthMm } = rings[0]!;
+  const side = { around: 1, on: 0, inside: -1 }[thing.fit];
+  const placeMm = (thing.diameterMm + side * widthMm) / 2;
+  const roomMm = count * 2 * Math.sin(Math.PI / count) * placeMm;
+  return { rings: [{ key: 'ring-1', count, widthMm, jointMm, roomMm }], ties: [], caps: [] };
+}
+
+/** Steps that the sizes of a form may have, mm. */
+export const FORM_STEPS = [
+  STEP_MM.eighthInch,
+  STEP_MM.quarterInch,
+  STEP_MM.eighthInch / 2,
+  STEP_MM.millimetre,
+] as const;

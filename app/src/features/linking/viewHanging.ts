@@ -1,0 +1,227 @@
+import type { DesignOf, SizedPart } from '@leggero/contract';
+import { roundToStep, type Problem } from '@leggero/core';
+import {
+  chainFor, chainSpreadMm, curtain, repeatLength, swagPoint, swagRows, swag, swagCount, type ChainPlan, type Curtain, type CurtainCaution, type SwagRow,
+} from '@leggero/core/linking'; // prettier-ignore
+
+import { layerTitle } from '@/wording/pieces';
+
+import type { Dot, PieceSize } from './sizes';
+import { jointOf, linkToleranceMm, nominalOf, usefulOf, type Workroom } from './useWorkroom';
+
+/** A hanging piece worked out: its balloons where they hang, and their sizes. */
+export interface Hanging {
+  dots: Dot[];
+  sizes: PieceSize[];
+  balloons: number;
+  cautions: CurtainCaution[];
+}
+
+const meanOf = (repeat: readonly SizedPart[]) =>
+  repeat.reduce((sum, { widthMm }) => sum + widthMm, 0) / repeat.length;
+
+/** The joint of a repeat: of its first balloon, as neck and tail are alike along a chain. */
+const jointIn = (repeat: readonly SizedPart[], workroom: Workroom) => jointOf(repeat[0]!, workroom).jointMm;
+
+function sizesOf(
+  repeat: readonly SizedPart[],
+  counts: readonly number[],
+  finisher: { part: SizedPart; count: number } | null,
+  workroom: Workroom,
+  title: (key: string) => string,
+): PieceSize[] {
+  const lines = repeat.map((part, i) => ({ key: `part-${i + 1}`, part, count: counts[i] ?? 0 }));
+  if (finisher && finisher.count > 0) lines.push({ key: 'finisher', ...finisher });
+  return lines.map(({ key, part, count }): PieceSize => ({
+    key,
+    title: repeat.length === 1 && key === 'part-1' ? 'Chain balloons' : title(key),
+    count,
+    widthMm: part.widthMm,
+    part,
+    toleranceMm: linkToleranceMm(nominalOf(part, workroom)),
+  }));
+}
+
+/** How often each balloon of a repeat comes among `count`. */
+function timesOf(repeat: readonly SizedPart[], counts: readonly number[]): number[] {
+  const times = repeat.map(() => 0);
+  for (const count of counts)
+    for (let i = 0; i < repeat.length; i += 1)
+      times[i]! += Math.floor(count / repeat.length) + (i < count % repeat.length ? 1 : 0);
+  return times;
+}
+
+/** Balloons straight down from a place. */
+function hangFrom(
+  { xMm, yMm, count }: { xMm: number; yMm: number; count: number },
+  repeat: readonly SizedPart[],
+  jointMm: number,
+  finisher: SizedPart | null,
+): Dot[] {
+  const dots: Dot[] = [];
+  let y = yMm;
+  const hang = ({ widthMm, colourHex }: SizedPart, key: string) => {
+    dots.push({ xMm, yMm: y + widthMm / 2, widthMm, colourHex, key });
+    y += widthMm + jointMm;
+  };
+  for (let i = 0; i < count; i += 1) hang(repeat[i % repeat.length]!, `part-${(i % repeat.length) + 1}`);
+  if (finisher) hang(finisher, 'finisher');
+  return dots;
+}
+
+export type ChainView = Hanging & {
+  plan: ChainPlan;
+  lengthMm: number;
+  offMm: number;
+  /** One standard deviation of the length when balloons scatter by half of what linking work allows, mm. */
+  spreadMm: number;
+};
+
+/** A chain: every size of the repeat is brought to the steps by the one factor with which it lands. */
+export function viewChain(
+  design: DesignOf<'chain'>,
+  workroom: Workroom,
+): { ok: true; value: ChainView } | { ok: false; problem: Problem } {
+  const { repeat, finisher, lengthMm, roomMm } = design;
+  const jointMm = jointIn(repeat, workroom);
+  const widthMm = meanOf(repeat);
+  const useful = repeat.map((part) => usefulOf(part, workroom));
+  const stepMm = workroom.studio.stepMm;
+  const planned = chainFor({
+    lengthMm, widthMm, jointMm, stepMm, finisherMm: finisher?.widthMm, roomMm: roomMm ?? undefined,
+    leastMm: Math.min(widthMm, ...useful.map(({ leastMm }) => leastMm)), mostMm: Math.max(widthMm, ...useful.map(({ mostMm }) => mostMm)),
+  }); // prettier-ignore
+  if (!planned.ok) return planned;
+  const plan = planned.value;
+  const factor = plan.exactMm / widthMm;
+  const sized = repeat.map((part) => ({
+    ...part,
+    widthMm: Math.max(stepMm, roundToStep({ mm: part.widthMm * factor, step: stepMm })),
+  }));
+  const madeMm = repeatLength({
+    count: plan.count,
+    widthsMm: sized.map((part) => part.widthMm),
+    jointMm,
+    finisherMm: finisher?.widthMm,
+  });
+  const tolerance = linkToleranceMm(nominalOf(repeat[0]!, workroom));
+  return {
+    ok: true,
+    value: {
+      plan,
+      lengthMm: madeMm,
+      offMm: madeMm - lengthMm,
+      spreadMm: chainSpreadMm({ count: plan.count, sdMm: tolerance / 2 }),
+      dots: hangFrom({ xMm: 0, yMm: 0, count: plan.count }, sized, jointMm, finisher),
+      sizes: sizesOf(
+        sized,
+        timesOf(sized, [plan.count]),
+        finisher && { part: finisher, count: 1 },
+        workroom,
+        (key) => layerTitle(key, 'chain'),
+      ),
+      balloons: plan.balloons,
+      cautions: [],
+    },
+  };
+}
+
+export type SwagView = Hanging & { rows: SwagRow[]; lowestMm: number };
+
+/** Swags in rows between fixings; a single one may hang from fixings of unequal height. */
+export function viewSwag(
+  design: DesignOf<'swag'>,
+  workroom: Workroom,
+): { ok: true; value: SwagView } | { ok: false; problem: Problem } {
+  const { repeat, spanMm, bays, dropMm, riseMm, rows, rowDropMm, fixingsMm } = design;
+  const jointMm = jointIn(repeat, workroom);
+  const widthMm = meanOf(repeat);
+  const fixings = Array.from({ length: bays + 1 }, (_, i) => (i * spanMm) / bays);
+  const made =
+    bays === 1 && rows === 1
+      ? oneSwag({ spanMm, dropMm, riseMm, widthMm, jointMm })
+      : swagRows({ fixingsMm: fixings, dropMm, rows, rowDropMm, widthMm, jointMm });
+  if (!made.ok) return made;
+  const dots = made.value.flatMap(({ bays: hung }) =>
+    hung.flatMap(({ count, hung: each }, bay) =>
+      Array.from({ length: count }, (_, i): Dot => {
+        const part = repeat[i % repeat.length]!;
+        const along = ((i + 0.5) / count) * (each.lengthMm - jointMm) + jointMm / 2;
+        const { xMm, yMm, slope } = swagPoint(each, along);
+        return { xMm: xMm + fixings[bay]!, yMm, widthMm: part.widthMm, colourHex: part.colourHex, key: `part-${(i % repeat.length) + 1}`, slope };
+      }),
+    ),
+  ); // prettier-ignore
+  const counts = made.value.flatMap(({ bays: hung }) => hung.map(({ count }) => count));
+  const deepest = Math.max(...dots.map(({ yMm, widthMm: wide }) => yMm + wide / 2));
+  const balloons = counts.reduce((sum, count) => sum + count, 0);
+  return {
+    ok: true,
+    value: {
+      rows: made.value,
+      dots,
+      balloons,
+      lowestMm: fixingsMm - deepest,
+      sizes: sizesOf(repeat, timesOf(repeat, counts), null, workroom, (key) => layerTitle(key, 'swag')),
+      cautions: [],
+    },
+  };
+}
+
+function oneSwag({
+  widthMm,
+  jointMm,
+  ...asked
+}: {
+  spanMm: number;
+  dropMm: number;
+  riseMm: number;
+  widthMm: number;
+  jointMm: number;
+}) {
+  const wanted = swag(asked);
+  if (!wanted.ok) return wanted;
+  const counted = swagCount({ wanted: wanted.value, widthMm, jointMm });
+  if (!counted.ok) return counted;
+  const row: SwagRow = { row: 0, bays: [counted.value], balloons: counted.value.count };
+  return { ok: true as const, value: [row] };
+}
+
+export type CurtainView = Hanging & { made: Curtain };
+
+/** A curtain of chains, or a grid. */
+export function viewCurtain(
+  design: DesignOf<'curtain'>,
+  workroom: Workroom,
+): { ok: true; value: CurtainView } | { ok: false; problem: Problem } {
+  const { repeat, finisher, ceilingMm, form: _, trimmed: __, ...asked } = design;
+  const jointMm = jointIn(repeat, workroom);
+  const made = curtain({
+    ...asked,
+    widthMm: meanOf(repeat),
+    jointMm,
+    ceilingMm: ceilingMm ?? undefined,
+    finisherMm: finisher?.widthMm,
+  });
+  if (!made.ok) return made;
+  const { chains, balloons, finishers, cautions } = made.value;
+  const dots = chains.flatMap(({ xMm, topMm, count }) =>
+    hangFrom({ xMm, yMm: -topMm, count }, repeat, jointMm, finisher),
+  );
+  const counts = timesOf(
+    repeat,
+    chains.map(({ count }) => count),
+  );
+  return {
+    ok: true,
+    value: {
+      made: made.value,
+      dots,
+      balloons: balloons + finishers,
+      cautions,
+      sizes: sizesOf(repeat, counts, finisher && { part: finisher, count: finishers }, workroom, (key) =>
+        layerTitle(key, 'curtain'),
+      ),
+    },
+  };
+}

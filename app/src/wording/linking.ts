@@ -1,0 +1,166 @@
+import type {
+  FittingRing,
+  FormNote,
+  FormStep,
+  HandleProblemCode,
+  OneWrong,
+  SnappedForm,
+} from '@leggero/core/linking';
+import type { Problem } from '@leggero/core';
+import type { PieceForm } from '@leggero/contract';
+
+import type { Tone } from '@/ui/Chip';
+
+import { layerTitle } from './pieces';
+import { counted } from './trade';
+
+type Write = (mm: number) => string;
+type Fine = (mm: number) => string;
+
+/** Millimetres with one decimal: errors are smaller than any step. */
+export const fineMm: Fine = (mm) => `${Math.abs(mm) < 0.05 ? '0' : Math.abs(mm).toFixed(1)} mm`;
+
+/** Why a piece cannot be worked out, and what would work. */
+export function linkProblemText({ code, detail = {} }: Problem, text: Write): string {
+  const mm = (name: string) => text(Number(detail[name]));
+  switch (code) {
+    case 'no-count':
+      return `No useful size lands on this length. ${mm('nearestMm')} works.`;
+    case 'longer-than-room':
+      return `Longer than the room is high: at most ${mm('mostMm')}.`;
+    case 'no-drop':
+      return 'A swag hangs: give it some drop, or a longer chain.';
+    case 'drop-beyond-string':
+      return `The drop is more than the chain, down and up again: at most ${mm('mostMm')}.`;
+    case 'string-too-short':
+      return `Too short to reach from fixing to fixing: at least ${mm('leastMm')}.`;
+    case 'above-ceiling':
+      return `Above the ceiling of ${mm('ceilingMm')}: at most ${mm('mostMm')}.`;
+    case 'hem-too-high':
+      return `No balloon fits between the line and the hem: at most ${mm('mostMm')}.`;
+    case 'below-floor':
+      return 'The hem cannot be below the floor.';
+    case 'chains-too-near':
+      return `Nearer than a balloon is wide: at least ${mm('leastMm')}, or tie them as a grid.`;
+    case 'bad-bow':
+      return `Between nothing and half the width: at most ${mm('mostMm')}.`;
+    case 'too-many':
+      return `${detail['balloons']} balloons; up to ${detail['most']} are worked out here. Make it in parts.`;
+    case 'too-few-balloons':
+      return 'Two are a duplet. A ring has three balloons or more.';
+    case 'no-hold':
+      return 'It finds no hold on the ring below: nearer to its size.';
+    case 'none-fits':
+      return 'No ring of useful balloons fits this. Take another balloon, or another thing.';
+    case 'bad-count':
+      return `${detail['least']} to ${detail['most']} balloons.`;
+    case 'bad-rings':
+      return `${detail['least']} to ${detail['most']} rings.`;
+    case 'no-room':
+      return `Ring ${detail['ring']} finds no room: at most ${detail['most']}.`;
+    case 'cap-too-large':
+      return 'What would close it is far too large: one more ring.';
+    case 'steps-too-coarse':
+      return `The layers differ by ${mm('differenceMm')} at most: on these steps they would all be one size. Finer steps, or lean it out more.`;
+    case 'tie-too-small':
+      return `Its tying balloons would be ${mm('tieMm')}, under the ${mm('leastTieMm')} that are useful. From ${mm('nearestMm')} on they are large enough.`;
+    case 'bad-lean':
+      return `${detail['least']} to ${detail['most']} degrees.`;
+    case 'bad-mouth':
+      return 'No basket of these rings has such an opening.';
+    case 'bad-width':
+      return detail['leastMm'] === undefined
+        ? 'A width above nothing.'
+        : `Outside what this balloon is useful for: ${mm('leastMm')} to ${mm('mostMm')}.`;
+    default:
+      return 'A length above nothing, please.';
+  }
+}
+
+export const HANDLE_PROBLEMS: Record<HandleProblemCode, (detail: Problem['detail'], text: Write) => string> =
+  {
+    'bad-rise': () => 'Give the handle some height.',
+    'longer-than-balloon': (detail, text) =>
+      Number(detail?.['mostMm']) > 0
+        ? `The balloon is too short for it: at most ${text(Number(detail?.['mostMm']))} high.`
+        : 'The balloon does not reach across. Take a longer one.',
+  };
+
+export const CLOSING_WORDS: Record<OneWrong['state'], { word: string; tone: Tone }> = {
+  closes: { word: 'closes', tone: 'good' },
+  opens: { word: 'stays open', tone: 'out' },
+  buckles: { word: 'buckles', tone: 'out' },
+};
+
+/** What one wrong balloon does, in a sentence. */
+export function oneWrongText(wrong: OneWrong, text: Write): string {
+  const { state, errorMm, liftMm, ties } = wrong;
+  const tied =
+    ties.unfit === 0
+      ? ''
+      : ` ${ties.unfit === 1 ? 'A tying balloon' : `${ties.unfit} tying balloons`} beside it no longer ${ties.unfit === 1 ? 'fits' : 'fit'}.`;
+  if (state === 'closes') return `The ring’s joints take it up: ${fineMm(errorMm)} all the way round.${tied}`;
+  if (state === 'opens') return `The ring stays open by ${fineMm(errorMm)} beside it.${tied}`;
+  return `The ring is ${fineMm(errorMm)} too long: this balloon is pushed out by ${text(liftMm)}.${tied}`;
+}
+
+/** How a stepped size closes. */
+export function closingText(
+  { closingMm, ofGive }: { closingMm: number; ofGive: number },
+  around: boolean,
+): string {
+  const where = around ? ' all the way round' : '';
+  if (Math.abs(closingMm) < 0.05) return `exact${where}`;
+  const side = closingMm > 0 ? 'too long' : 'short';
+  const single = closingMm > 0 ? 'too wide' : 'too small';
+  return `${fineMm(closingMm)} ${around ? side : single}${where}${ofGive > 1 ? ': does not close' : ''}`;
+}
+
+/** What the search over all layers found. */
+export function snapText({ worst, roundedWorst, compared }: SnappedForm): string {
+  const share = (of: number) => `${Math.round(100 * of)} %`;
+  const found = `Of ${compared} sets of steps the best uses up ${share(worst)} of what the joints take up.`;
+  return roundedWorst > worst + 0.02
+    ? `${found} Each size rounded alone would use up ${share(roundedWorst)}.`
+    : `${found} Rounding each size alone does as well here.`;
+}
+
+export function formStepText(step: FormStep, form: PieceForm, text: Write): string {
+  switch (step.code) {
+    case 'tie-spokes':
+      return `Tie ${step.half ? `${step.chains - 1} chains of four and one of two` : `${step.chains} chains of four`}, ${step.balloons} balloons of ${text(step.widthMm)}, neck to tail.`;
+    case 'twist-middles':
+      return `Lay the ${step.chains} chains across each other and twist them together at their middles, twice around.`;
+    case 'tie-ring':
+      return `${layerTitle(step.key, form)}: link ${step.count} of ${text(step.widthMm)} to a chain, and close it last neck to first tail.`;
+    case 'seat-ring':
+      return step.on === 'spokes'
+        ? 'Set the ring around the spokes’ ends: each of its points on the tip of a spoke.'
+        : step.on === 'upon'
+          ? 'Set it on the ring below, balloon upon balloon, points above points.'
+          : 'Set it on the ring below, turned by half a balloon: each sits between two.';
+    case 'tie-points':
+      return `Tie ${counted(step.count, 'small balloon')} of ${text(step.widthMm)} into the gaps where four meet: they hold the points together.`;
+    case 'set-cap':
+      return `Close it with one balloon of ${text(step.widthMm)}, tied to two points of the last ring.`;
+  }
+}
+
+export const FORM_NOTES: Record<FormNote, string> = {
+  'twist-between-second-and-third':
+    'The twist goes between the second and the third balloon of every chain, or the spokes are uneven.',
+  'close-ring-last': 'Count a ring before closing it: one balloon more or less looks right until it is tied.',
+  'points-not-balloons':
+    'Spokes go to the points of the ring, where two of its balloons are linked, not to its balloons.',
+  'half-step':
+    'Every ring is turned by half a step, always the same way: go by the knots, not by the colours.',
+  'equator-first':
+    'Begin at the equator, the widest ring; build one half on it, turn it over, build the other.',
+  'keep-layers-apart': 'Put each size in its own bag with its name on: on the table they look alike.',
+};
+
+export function fittingText({ count, widthMm, closingMm }: FittingRing, text: Write): string {
+  const how =
+    Math.abs(closingMm) < 0.5 ? 'exact' : `${fineMm(closingMm)} ${closingMm > 0 ? 'too long' : 'short'}`;
+  return `${count} of ${text(widthMm)}, ${how}`;
+}

@@ -1,0 +1,106 @@
+import { randomUUID } from 'node:crypto';
+
+import type { PieceDesign, PiecePart } from '@leggero/contract';
+import { randomFrom } from '@leggero/core';
+import { eq } from 'drizzle-orm';
+
+import type { Database } from '../db/connect';
+import { calibrations, chains, models, pieces, readings } from '../db/schema';
+import { takeReadings, type PumpIds } from './fill';
+import { DEMO_LINK } from './scenario';
+
+const inch = (inches: number) => inches * 25.4;
+const MINUTE_MS = 60_000;
+const SEED = 20261206;
+
+interface Fill {
+  tx: Parameters<Parameters<Database['transaction']>[0]>[0];
+  studioId: string;
+  pumpIds: PumpIds;
+  /** The evening they were drawn up. */
+  evening: Date;
+}
+
+/** Chains of five laid out on the bench, in inches: width, length. */
+const MEASURED = [
+  [5, 25.9],
+  [5, 26.0],
+] as const;
+
+/** Draws up the linking work of Tidepool Night, and the chains that were measured for it. */
+export async function fillPieces(fill: Fill): Promise<void> {
+  const { tx, studioId, evening } = fill;
+  await fillLink(fill);
+  const shelf = await tx.select().from(models).where(eq(models.studioId, studioId));
+  const modelOf = (line: string, inches: number) => {
+    const model = shelf.find(
+      (each) => each.line === line && Math.round(each.nominalMm / 25.4) === inches && each.outerId === null,
+    );
+    if (!model) throw new Error(`the demo has no ${line} ${inches}`);
+    return model;
+  };
+  const partOf = (line: string, inches: number): PiecePart => {
+    const { id: modelId, colourHex, finish } = modelOf(line, inches);
+    return { modelId, colourHex, finish };
+  };
+  const link = partOf('Ketteridge Link', 6);
+  const coral = partOf(DEMO_LINK.line, 6);
+  const small = partOf('Fennimore Standard', 5);
+  const handle = partOf('Ketteridge Long', 2);
+
+  await tx.insert(chains).values(
+    MEASURED.map(([width, length], i) => ({
+      id: randomUUID(), studioId, modelId: i === 0 ? link.modelId! : coral.modelId!, count: 5, widthMm: inch(width), lengthMm: inch(length), takenAt: new Date(evening.getTime() + i * MINUTE_MS),
+    })),
+  ); // prettier-ignore
+  const drawn: [string, PieceDesign][] = [
+    ['Anemone basket', {
+      form: 'basket', count: 6, rings: 2, by: 'base', baseMm: inch(5), mouthMm: inch(6), leanDeg: 3, stepMm: inch(1 / 8), usual: coral,
+      parts: { 'ring-1': link, 'ties-1': small }, handle: { riseMm: inch(11), part: handle },
+    }],
+    ['Jellyfish curtain', {
+      form: 'curtain', acrossMm: inch(96), topMm: inch(98), hemMm: inch(30), everyMm: inch(8), topLine: 'arched', bowMm: inch(16), hem: 'level', grid: false,
+      repeat: [{ ...link, widthMm: inch(4.75) }, { ...link, widthMm: inch(4) }],
+      finisher: { ...small, widthMm: inch(4) }, ceilingMm: inch(118), walkedUnder: false, trimmed: true,
+    }],
+    ['Reef swags', {
+      form: 'swag', spanMm: inch(150), bays: 2, dropMm: inch(20), riseMm: 0, rows: 2, rowDropMm: inch(12), fixingsMm: inch(108), walkedUnder: true,
+      repeat: [{ ...link, widthMm: inch(4.75) }, { ...coral, widthMm: inch(4.75) }], trimmed: true,
+    }],
+    ['Roe ball', {
+      form: 'ball', count: 6, rings: 1, by: 'base', baseMm: inch(5), mouthMm: inch(6), leanDeg: 0, stepMm: inch(1 / 8), usual: coral, parts: { cap: small }, handle: null,
+    }],
+    ['Ring for the coral pot', {
+      form: 'ring', count: 9, rings: [{ ...coral, widthMm: inch(5) }], thing: { diameterMm: inch(10), fit: 'around' },
+    }],
+  ]; // prettier-ignore
+  await tx.insert(pieces).values(
+    drawn.map(([name, design], i) => ({
+      id: randomUUID(), studioId, name, design, createdAt: new Date(evening.getTime() - i * MINUTE_MS), demo: true,
+    })),
+  ); // prettier-ignore
+}
+
+/** The linking balloon that the pieces are made of, calibrated. */
+async function fillLink({ tx, studioId, pumpIds, evening }: Fill): Promise<void> {
+  const { roundTo, calibrations: made, ...record } = DEMO_LINK;
+  const modelId = randomUUID();
+  await tx.insert(models).values({ ...record, id: modelId, studioId, demo: true });
+  const random = randomFrom(SEED);
+  for (const calibration of made) {
+    const calibrationId = randomUUID();
+    await tx.insert(calibrations).values({
+      id: calibrationId, studioId, modelId, pumpId: pumpIds[calibration.pump], preStretched: false, roundedOff: false, startedAt: evening, demo: true,
+    }); // prettier-ignore
+    const taken = takeReadings({ nominalMm: record.nominalMm, roundTo }, calibration, random);
+    await tx.insert(readings).values(
+      taken.map(({ bracket: _, ...reading }, i) => ({
+        ...reading,
+        id: randomUUID(),
+        studioId,
+        calibrationId,
+        takenAt: new Date(evening.getTime() + (i + 1) * MINUTE_MS),
+      })),
+    );
+  }
+}
