@@ -1,8 +1,10 @@
 import { CHECK_DEFAULTS, MODEL_DEFAULTS, RESULT_DEFAULTS } from '@leggero/contract';
 import type {
+  ChainRecord,
   EyeCheckRecord,
   ModelDetail,
   PersonRecord,
+  PieceRecord,
   PumpRecord,
   ReadingRecord,
   Session,
@@ -35,6 +37,8 @@ export interface Records {
   session: Session;
   studies: StudyRecord[];
   eyeChecks: EyeCheckRecord[];
+  pieces: PieceRecord[];
+  chains: ChainRecord[];
 }
 
 export const READINGS: [dose: number, widthInches: number, heightInches: number][] = [
@@ -107,6 +111,8 @@ export function someRecords(): Records {
     session: { personId: null },
     studies: [],
     eyeChecks: [],
+    pieces: [],
+    chains: [],
   };
 } // prettier-ignore
 

@@ -344,7 +344,7 @@ describe('a basket', () => {
       const along = set.reduce((sum, mm, i) => sum + (((mm - still[i]!) / pitch[i]!) * cross[i]!) / long, 0);
       const worst = Math.max(...cross.map((x) => Math.abs((along * x) / long))) / TRADE.ringGive.value;
       const departs = set.reduce((sum, mm, i) => sum + ((mm - still[i]!) / step) ** 2, 0) / 3;
-      const score = worst + 0.05 * departs;
+      const score = worst + 0.2 * departs;
       if (score < best.score) best = { score, set };
     }
     const found = snapped.sizes.slice(0, 3).map(({ widthMm }) => widthMm);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 
-import type { ModelDetail, ShelfModel, SizerRecord, StudyRecord } from '@leggero/contract';
+import type { ModelDetail, PieceRecord, ShelfModel, SizerRecord, StudyRecord } from '@leggero/contract';
 import type { AxeResults } from 'axe-core';
 import type { Browser, KeyInput } from 'puppeteer-core';
 
@@ -24,6 +24,7 @@ beforeAll(async () => {
   )!;
   eleven = await get<ModelDetail>(`models/${found.id}`);
   const [sizer] = await get<SizerRecord[]>('sizers');
+  const pieces = await get<PieceRecord[]>('pieces');
   const [study] = await get<StudyRecord[]>('studies');
   const first = (is: (model: ShelfModel) => boolean) => shelf.find(is)!.id;
   const pair = first(({ outerId, seenHex }) => outerId !== null && seenHex !== null);
@@ -72,6 +73,8 @@ beforeAll(async () => {
     ['studies', '/gauges/studies'],
     ['a study', `/gauges/studies/${study!.id}`],
     ['new pump', '/gauges/pumps/new'],
+    ['new piece', '/builds/new'],
+    ...pieces.map(({ id, name }): [string, string] => [name, `/builds/${id}`]),
     ['studio', '/studio'],
   ];
 });

@@ -11,12 +11,14 @@ interface PictureProps {
   framed?: boolean;
   /** Draws it once its width is known, px. */
   children: (width: number, height: number) => ReactNode;
+  /** What lies over it and answers to hands. */
+  over?: ((width: number, height: number) => ReactNode) | undefined;
   /** Words below, for the eye alone. */
   caption?: ReactNode;
 }
 
 /** A drawing as wide as its place: measured first, then drawn. */
-export function Picture({ label, height, framed = true, children, caption }: PictureProps) {
+export function Picture({ label, height, framed = true, children, over, caption }: PictureProps) {
   const [width, setWidth] = useState(0);
   const high = typeof height === 'number' ? height : height(width);
   return (
@@ -32,6 +34,7 @@ export function Picture({ label, height, framed = true, children, caption }: Pic
           {children(width, high)}
         </Svg>
       )}
+      {width === 0 ? null : over?.(width, high)}
       {caption ? <View aria-hidden>{caption}</View> : null}
     </View>
   );

@@ -42,7 +42,7 @@ export type SnapProblemCode =
 /** Steps to both sides of the exact size that are tried: five sizes for each layer. */
 const REACH = 2;
 /** What leaving the asked sizes by a step counts beside a closing error that uses up the give. */
-const DEPARTURE = 0.05;
+const DEPARTURE = 0.2;
 
 /**
  * The sizes of a form on the steps of a sizer. Rounding each layer alone leaves errors that add up around a ring; here all layers are tried together

@@ -64,14 +64,14 @@ export async function fillPieces(fill: Fill): Promise<void> {
       finisher: { ...small, widthMm: inch(4) }, ceilingMm: inch(118), walkedUnder: false, trimmed: true,
     }],
     ['Reef swags', {
-      form: 'swag', spanMm: inch(150), bays: 2, dropMm: inch(20), riseMm: 0, rows: 2, rowDropMm: inch(12), fixingsMm: inch(108), walkedUnder: true,
+      form: 'swag', spanMm: inch(150), bays: 2, dropMm: inch(16), riseMm: 0, rows: 2, rowDropMm: inch(10), fixingsMm: inch(120), walkedUnder: true,
       repeat: [{ ...link, widthMm: inch(4.75) }, { ...coral, widthMm: inch(4.75) }], trimmed: true,
     }],
     ['Roe ball', {
       form: 'ball', count: 6, rings: 1, by: 'base', baseMm: inch(5), mouthMm: inch(6), leanDeg: 0, stepMm: inch(1 / 8), usual: coral, parts: { cap: small }, handle: null,
     }],
     ['Ring for the coral pot', {
-      form: 'ring', count: 9, rings: [{ ...coral, widthMm: inch(5) }], thing: { diameterMm: inch(10), fit: 'around' },
+      form: 'ring', count: 9, rings: [{ ...coral, widthMm: inch(4.875) }], thing: { diameterMm: inch(10), fit: 'around' },
     }],
   ]; // prettier-ignore
   await tx.insert(pieces).values(

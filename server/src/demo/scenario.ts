@@ -97,7 +97,7 @@ export const DEMO_MODELS: readonly DemoModel[] = [
 
 /** The linking balloon that the pieces of Tidepool Night are made of. */
 export const DEMO_LINK: DemoModel = {
-  line: 'Tarn Link', kind: 'linking', nominalMm: inch(6), finish: 'matte', colourName: 'coral red', colourHex: '#c8493a', stock: 150, roundTo: 0.93,
+  line: 'Tarn Link', kind: 'linking', nominalMm: inch(6), finish: 'matte', colourName: 'coral red', colourHex: '#c8493a', stock: 150, roundTo: 0.97,
   calibrations: [{ pump: 'hand', doses: [1, 2, 3, 4, 4.5, 5, 5.5, 6] }],
 }; // prettier-ignore
 

@@ -165,9 +165,14 @@ interface Rest {
   next: CheckRecord | undefined;
 }
 
+/** The checks of one run begin within this of each other, ms: in the order they are to be done. */
+const RUN_MS = 1000;
+
 /** What is left of the run that a check is part of: the checks started with it, one for each size of the piece. */
 function restOf(piece: PieceRecord | undefined, check: CheckRecord): Rest {
-  const run = piece?.checks.filter(({ startedAt }) => startedAt === check.startedAt) ?? [];
+  const apart = ({ startedAt }: CheckRecord) => Math.abs(Date.parse(startedAt) - Date.parse(check.startedAt));
+  const run = piece?.checks.filter((each) => apart(each) < RUN_MS) ?? [];
+  run.sort((a, b) => a.startedAt.localeCompare(b.startedAt));
   const open = run.filter(({ size, results }) => results.length < size);
   const left = open.reduce((sum, { size, results }) => sum + size - results.length, 0);
   return { left, next: open.find(({ id }) => id !== check.id) };

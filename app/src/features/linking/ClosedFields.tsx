@@ -47,11 +47,11 @@ export function ClosedFields({ design, workroom, problem, counts, rings, change 
     <View className="gap-3">
       <View className="flex-row gap-3">
         <View className="flex-1">
-          <Stepper label={form === 'basket' ? 'spokes' : 'balloons a ring'} value={count} shown={String(count)} step={1} {...counts} onChange={(to) => change({ count: to })} />
+          <Stepper label={form === 'basket' ? 'spokes' : 'around'} value={count} shown={String(count)} step={1} {...counts} onChange={(to) => change({ count: to })} />
         </View>
         <View className="flex-1">
           <Stepper
-            label={form === 'ball' ? 'rings each side' : form === 'basket' ? 'rings' : 'more rings'}
+            label="rings"
             value={design.rings} shown={String(design.rings)} step={1} least={walled ? 1 : 0} most={6}
             onChange={(to) => change({ rings: Math.min(6, Math.max(walled ? 1 : 0, next(to - design.rings))) })}
           />

@@ -1,6 +1,6 @@
 import type { RingGap, Sphere } from '@leggero/core/linking';
-import { useId, useMemo, useRef, useState } from 'react';
-import { type GestureResponderEvent } from 'react-native';
+import { useId, useRef, useState } from 'react';
+import { View, type GestureResponderEvent } from 'react-native';
 import { Circle, Defs, G, Line, Path, RadialGradient, Stop } from 'react-native-svg';
 
 import { shade } from '@/ui/Balloon';
@@ -34,73 +34,122 @@ interface Place {
   zMm: number;
 }
 
+/** A handle then lies across; turns are radians. */
+const FIRST_TURN = -0.42;
 /** How far from above the side view looks down. */
 const TILT = 0.3;
+/** Drag that turns it by a radian, px. */
+const PX_PER_RADIAN = 120;
 /** A press that moves less is a tap, px. */
 const STILL_PX = 6;
 
 /** A piece in space, to scale: drag it round, tap a balloon. */
 export function FormPicture(props: FormPictureProps) {
-  const [turn, setTurn] = useState(0.26);
-  const { seen, height, label } = props;
+  const [turn, setTurn] = useState(FIRST_TURN);
+  const { label, height, onTap } = props;
   return (
-    <Picture label={label} height={height}>
-      {(width, high) => (
-        <Turned {...props} turn={turn} onTurn={setTurn} width={width} high={high} key={seen} />
+    <Picture
+      label={label}
+      height={height}
+      over={(width, high) => (
+        <Hands
+          turn={turn}
+          onTurn={setTurn}
+          onTap={(x, y) => {
+            const hit = balloonAt(frameOf(props, turn, width, high), props.spheres, x, y);
+            if (hit !== undefined) onTap(hit);
+          }}
+        />
       )}
+    >
+      {(width, high) => <Turned {...props} turn={turn} width={width} high={high} />}
     </Picture>
   );
 }
 
-interface Shown {
-  at: number;
-  x: number;
-  y: number;
-  depth: number;
+interface HandsProps {
+  turn: number;
+  onTurn: (turn: number) => void;
+  onTap: (x: number, y: number) => void;
 }
 
-function Turned({
-  spheres, colourOf, seen, chosen, wrong, gap, handle, thingMm, onTap, turn, onTurn, width, high,
-}: FormPictureProps & { turn: number; onTurn: (turn: number) => void; width: number; high: number }) {
-  const palette = usePalette();
-  const id = useId().replace(/:/g, '');
-  const project = useMemo(() => projector(seen, turn), [seen, turn]);
-  const shown = useMemo(
-    () => spheres.map((sphere, at): Shown => ({ at, ...project(sphere) })).sort((a, b) => a.depth - b.depth),
-    [spheres, project],
-  );
-  const arch = useMemo(() => handle?.points.map((point) => project(point)) ?? [], [handle, project]);
-  const colours = useMemo(() => [...new Set(spheres.map(({ key }) => colourOf(key)))], [spheres, colourOf]);
-  // The frame holds the piece however it is turned.
-  const reach = Math.max(1, ...spheres.map(({ xMm, yMm, widthMm }) => Math.hypot(xMm, yMm) + widthMm / 2), (thingMm ?? 0) / 2);
-  const ys = shown.map(({ at, y }) => [y - spheres[at]!.widthMm / 2, y + spheres[at]!.widthMm / 2] as const);
-  const top = Math.min(...ys.map(([low]) => low), ...arch.map(({ y }) => y - (handle?.widthMm ?? 0) / 2), seen === 'above' ? -reach : Infinity);
-  const foot = Math.max(...ys.map(([, low]) => low), seen === 'above' ? reach : -Infinity);
-  const scale = Math.min((width - 24) / (2 * reach), (high - 24) / (foot - top));
-  const [dx, dy] = [width / 2, high / 2 - ((top + foot) / 2) * scale];
-
-  const grip = useRef({ pageX: 0, pageY: 0, turn: 0, moved: false });
+/** Turns the piece by a drag from side to side, and taps a balloon by a press that stays. */
+function Hands({ turn, onTurn, onTap }: HandsProps) {
+  const grip = useRef({ pageX: 0, turn: 0, moved: false });
   const hands = {
     onStartShouldSetResponder: () => true,
     onMoveShouldSetResponder: () => true,
-    onResponderTerminationRequest: () => false,
-    onResponderGrant: ({ nativeEvent: { pageX, pageY } }: GestureResponderEvent) => {
-      grip.current = { pageX, pageY, turn, moved: false };
+    onResponderGrant: ({ nativeEvent: { pageX } }: GestureResponderEvent) => {
+      grip.current = { pageX, turn, moved: false };
     },
     onResponderMove: ({ nativeEvent: { pageX } }: GestureResponderEvent) => {
       const by = pageX - grip.current.pageX;
       if (Math.abs(by) < STILL_PX && !grip.current.moved) return;
       grip.current.moved = true;
-      onTurn(grip.current.turn + by / 120);
+      onTurn(grip.current.turn + by / PX_PER_RADIAN);
     },
     onResponderRelease: ({ nativeEvent: { locationX, locationY } }: GestureResponderEvent) => {
-      if (grip.current.moved) return;
-      const [x, y] = [(locationX - dx) / scale, (locationY - dy) / scale];
-      const hit = shown.findLast((each) => Math.hypot(each.x - x, each.y - y) <= spheres[each.at]!.widthMm / 2);
-      if (hit) onTap(hit.at);
+      if (!grip.current.moved) onTap(locationX, locationY);
     },
   };
+  // Up and down the page scrolls as ever.
+  return <View {...hands} className="absolute inset-0" style={{ touchAction: 'pan-y' } as object} />;
+}
+
+/** A piece as it lies in its picture. */
+interface Frame {
+  /** From back to front. */
+  shown: { at: number; x: number; y: number; depth: number }[];
+  arch: { x: number; y: number; depth: number }[];
+  project: (place: Place) => { x: number; y: number; depth: number };
+  /** px for each mm, and where the axis stands. */
+  scale: number;
+  dx: number;
+  dy: number;
+}
+
+function frameOf(
+  { spheres, seen, handle, thingMm }: Pick<FormPictureProps, 'spheres' | 'seen' | 'handle' | 'thingMm'>,
+  turn: number,
+  width: number,
+  high: number,
+): Frame {
+  const project = projector(seen, turn);
+  const shown = spheres.map((sphere, at) => ({ at, ...project(sphere) })).sort((a, b) => a.depth - b.depth);
+  const arch = handle?.points.map(project) ?? [];
+  // The frame holds the piece however it is turned.
+  const reach = Math.max(
+    1,
+    (thingMm ?? 0) / 2,
+    ...spheres.map(({ xMm, yMm, widthMm }) => Math.hypot(xMm, yMm) + widthMm / 2),
+  );
+  const halfOf = (at: number) => spheres[at]!.widthMm / 2;
+  const above = seen === 'above' ? reach : -Infinity;
+  const top = Math.min(
+    -above,
+    ...shown.map(({ at, y }) => y - halfOf(at)),
+    ...arch.map(({ y }) => y - (handle?.widthMm ?? 0) / 2),
+  );
+  const foot = Math.max(above, ...shown.map(({ at, y }) => y + halfOf(at)));
+  const scale = Math.min((width - 24) / (2 * reach), (high - 24) / (foot - top));
+  return { shown, arch, project, scale, dx: width / 2, dy: high / 2 - ((top + foot) / 2) * scale };
+}
+
+function balloonAt({ shown, scale, dx, dy }: Frame, spheres: readonly Sphere[], px: number, py: number) {
+  const [x, y] = [(px - dx) / scale, (py - dy) / scale];
+  return shown.findLast((each) => Math.hypot(each.x - x, each.y - y) <= spheres[each.at]!.widthMm / 2)?.at;
+}
+
+function Turned(props: FormPictureProps & { turn: number; width: number; high: number }) {
+  const { spheres, colourOf, chosen, wrong, gap, handle, thingMm, turn, width, high } = props;
+  const palette = usePalette();
+  const id = useId().replace(/:/g, '');
+  const { shown, arch, project, scale, dx, dy } = frameOf(props, turn, width, high);
+  const colours = [...new Set(spheres.map(({ key }) => colourOf(key)))];
   const standing = new Set(chosen);
+  const middle = Math.floor(arch.length / 2);
+  const halves = [arch.slice(0, middle + 1), arch.slice(middle)].sort((a, b) => depthOf(a) - depthOf(b));
+  const [behind, front] = handle ? halves.map((half, i) => <Arch key={i} line={half} {...handle} />) : [];
   return (
     <>
       <Defs>
@@ -113,32 +162,69 @@ function Turned({
         ))}
       </Defs>
       <G transform={`translate(${dx} ${dy}) scale(${scale})`}>
-        {thingMm ? <Circle r={thingMm / 2} fill={palette.sunk} stroke={palette.quiet} strokeWidth={1.5 / scale} /> : null}
+        {thingMm ? (
+          <Circle r={thingMm / 2} fill={palette.sunk} stroke={palette.quiet} strokeWidth={1.5 / scale} />
+        ) : null}
+        {behind}
         {shown.map(({ at, x, y }) => {
           const { widthMm, key } = spheres[at]!;
           const hex = colourOf(key);
           const r = widthMm / 2;
+          const ring = at === wrong ? palette.out : standing.has(at) ? palette.ink : null;
           return (
             <G key={at}>
-              <Circle cx={x} cy={y} r={r} fill={`url(#${id}${colours.indexOf(hex)})`} stroke={shade(hex, -0.45)} strokeWidth={0.6 / scale} />
+              <Circle
+                cx={x}
+                cy={y}
+                r={r}
+                fill={`url(#${id}${colours.indexOf(hex)})`}
+                stroke={shade(hex, -0.45)}
+                strokeWidth={0.6 / scale}
+              />
               <Path d={tailOf(x, y, r)} fill={shade(hex, -0.42)} />
-              {at === wrong || standing.has(at) ? (
-                <Circle cx={x} cy={y} r={r} fill="none" stroke={at === wrong ? palette.out : palette.ink} strokeWidth={(at === wrong ? 3 : 1.8) / scale} />
+              {ring ? (
+                <Circle
+                  cx={x}
+                  cy={y}
+                  r={r}
+                  fill="none"
+                  stroke={ring}
+                  strokeWidth={(at === wrong ? 3.5 : 1.8) / scale}
+                />
               ) : null}
             </G>
           );
         })}
-        {handle ? (
-          <Path d={arch.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('')} fill="none" stroke={handle.colourHex} strokeWidth={handle.widthMm} strokeLinecap="round" strokeLinejoin="round" />
-        ) : null}
+        {front}
         {gap ? <GapLine gap={gap} project={project} scale={scale} colour={palette.out} /> : null}
-      </G>
-      <G {...(hands as object)}>
-        <Path d={`M0 0h${width}v${high}H0Z`} fill="transparent" />
       </G>
     </>
   );
-} // prettier-ignore
+}
+
+/** How near one half of a handle is, at its foot. */
+function depthOf(half: Frame['arch']): number {
+  return Math.min(half[0]?.depth ?? 0, half.at(-1)?.depth ?? 0);
+}
+
+interface ArchProps {
+  line: readonly { x: number; y: number }[];
+  widthMm: number;
+  colourHex: string;
+}
+
+/** Part of a handle: the tube, and the light along it. */
+function Arch({ line, widthMm, colourHex }: ArchProps) {
+  const d = line.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
+  const stroke = { fill: 'none', strokeLinecap: 'round', strokeLinejoin: 'round' } as const;
+  return (
+    <>
+      <Path d={d} {...stroke} stroke={shade(colourHex, -0.3)} strokeWidth={widthMm} />
+      <Path d={d} {...stroke} stroke={colourHex} strokeWidth={widthMm * 0.82} />
+      <Path d={d} {...stroke} stroke={shade(colourHex, 0.35)} strokeWidth={widthMm * 0.16} />
+    </>
+  );
+}
 
 /** Where a point stands on the screen, mm, y downwards; nearer points have a larger depth. */
 function projector(seen: Seen, turn: number): (place: Place) => { x: number; y: number; depth: number } {

@@ -1,5 +1,5 @@
-import { useId, useMemo } from 'react';
-import { type GestureResponderEvent } from 'react-native';
+import { useId, useMemo, useRef } from 'react';
+import { View, type GestureResponderEvent } from 'react-native';
 import { Circle, Defs, G, Line, Path, RadialGradient, Stop, Text as SvgText } from 'react-native-svg';
 
 import { shade } from '@/ui/Balloon';
@@ -32,23 +32,29 @@ interface HangPictureProps {
 const MANY = 250;
 const PERSON_MM = 1700;
 const PERSON =
-  'M-75 0L-62 -800L-150 -830L-185 -1370Q0 -1500 185 -1370L150 -830L62 -800L75 0Z M0 -1440m-112 -130a112 130 0 1 0 224 0a112 130 0 1 0 -224 0';
+  'M-150 0L-165 -830L-190 -1050L-215 -1390Q-210 -1470 -120 -1480H120Q210 -1470 215 -1390L190 -1050L165 -830L150 0H45L0 -760L-45 0Z M-95 -1605a95 95 0 1 0 190 0a95 95 0 1 0 -190 0';
 
 /** A hanging piece to scale, with floor, levels and someone beside it. */
 export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag }: HangPictureProps) {
   const palette = usePalette();
   const box = useMemo(() => extentOf(dots, zeroMm, lines, floor), [dots, zeroMm, lines, floor]);
   const dragged = lines.find(({ drag }) => drag);
+  const high = (width: number) => Math.min(height, scaleFor(box, width) * box.highMm + 28);
   return (
-    <Picture label={label} height={height}>
-      {(width, high) => {
-        const scale = Math.min((width - 88) / box.wideMm, (high - 28) / box.highMm);
-        const left = 16 + (width - 88 - box.wideMm * scale) / 2 - box.leftMm * scale;
-        const base = 16 + box.topMm * scale;
-        const yOf = (highMm: number) => base - highMm * scale;
+    <Picture
+      label={label}
+      height={high}
+      over={(width, tall) =>
+        dragged && onDrag ? <DragBand {...frameOf(box, width, tall)} line={dragged} onDrag={onDrag} /> : null
+      }
+    >
+      {(width, tall) => {
+        const { scale, left, yOf } = frameOf(box, width, tall);
         return (
           <>
-            {floor ? <Line x1={8} x2={width - 8} y1={yOf(0)} y2={yOf(0)} stroke={palette.quiet} strokeWidth={1.5} /> : null}
+            {floor ? (
+              <Line x1={8} x2={width - 8} y1={yOf(0)} y2={yOf(0)} stroke={palette.quiet} strokeWidth={1.5} />
+            ) : null}
             {lines.map(({ title, highMm, drag }) => (
               <G key={title}>
                 <Line
@@ -60,7 +66,13 @@ export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag 
                   {...(drag ? { strokeDasharray: '6 4' } : {})}
                   strokeWidth={drag ? 1.5 : 1}
                 />
-                <SvgText x={width - 62} y={yOf(highMm) + 4} fontSize={12} fill={drag ? palette.pine : palette.quiet} fontFamily="HankenGrotesk_400Regular">
+                <SvgText
+                  x={width - 62}
+                  y={yOf(highMm) + 4}
+                  fontSize={12}
+                  fill={drag ? palette.pine : palette.quiet}
+                  fontFamily="HankenGrotesk_400Regular"
+                >
                   {title}
                 </SvgText>
               </G>
@@ -75,46 +87,60 @@ export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag 
             <G transform={`translate(${left} ${yOf(zeroMm)}) scale(${scale})`}>
               <Dots dots={dots} />
             </G>
-            {dragged && onDrag ? (
-              <DragArea yOf={yOf} scale={scale} line={dragged} width={width} onDrag={onDrag} />
-            ) : null}
           </>
         );
       }}
     </Picture>
   );
-} // prettier-ignore
+}
 
-/** A band around a level that moves it, for hands; those with keys type it beside the picture. */
-function DragArea({
-  yOf,
-  scale,
-  line,
-  width,
-  onDrag,
-}: {
+type Extent = ReturnType<typeof extentOf>;
+
+/** Room at the right for what the levels are called. */
+const BESIDE_PX = 88;
+
+function scaleFor({ wideMm }: Extent, width: number): number {
+  return Math.max(0, width - BESIDE_PX) / wideMm;
+}
+
+/** How the piece lies in its picture. */
+function frameOf(box: Extent, width: number, tall: number) {
+  const scale = Math.min(scaleFor(box, width), (tall - 28) / box.highMm);
+  const left = 16 + (width - BESIDE_PX - box.wideMm * scale) / 2 - box.leftMm * scale;
+  const base = 16 + box.topMm * scale;
+  return { scale, left, yOf: (highMm: number) => base - highMm * scale };
+}
+
+interface DragBandProps {
   yOf: (highMm: number) => number;
   scale: number;
   line: RoomLine;
-  width: number;
   onDrag: (highMm: number) => void;
-}) {
-  const grip = useMemo(() => ({ pageY: 0, highMm: 0 }), []);
+}
+
+/** As tall as a thumb is wide, px. */
+const BAND_PX = 48;
+
+/** A band around a level that moves it, for hands; those with keys type it beside the picture. */
+function DragBand({ yOf, scale, line, onDrag }: DragBandProps) {
+  const grip = useRef({ pageY: 0, highMm: 0 });
   const hands = {
     onStartShouldSetResponder: () => true,
     onMoveShouldSetResponder: () => true,
     onResponderTerminationRequest: () => false,
     onResponderGrant: ({ nativeEvent }: GestureResponderEvent) => {
-      Object.assign(grip, { pageY: nativeEvent.pageY, highMm: line.highMm });
+      grip.current = { pageY: nativeEvent.pageY, highMm: line.highMm };
     },
     onResponderMove: ({ nativeEvent }: GestureResponderEvent) =>
-      onDrag(Math.max(0, grip.highMm - (nativeEvent.pageY - grip.pageY) / scale)),
+      onDrag(Math.max(0, grip.current.highMm - (nativeEvent.pageY - grip.current.pageY) / scale)),
   };
-  return (
-    <G {...(hands as object)}>
-      <Path d={`M0 ${yOf(line.highMm) - 22}h${width}v44h${-width}Z`} fill="transparent" />
-    </G>
-  );
+  const place = {
+    top: yOf(line.highMm) - BAND_PX / 2,
+    height: BAND_PX,
+    touchAction: 'none',
+    cursor: 'ns-resize',
+  };
+  return <View {...hands} className="absolute left-0 right-0" style={place as object} />;
 }
 
 /** The balloons: single ones with light and shade while they are few, else one stroke a colour. */

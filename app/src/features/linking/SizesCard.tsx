@@ -83,11 +83,14 @@ const MOST_IN_CHECK = 1000;
 export function CheckCard({ piece, sizes, workroom }: CheckCardProps) {
   const send = useCommand();
   const known = sizes.filter(({ part, count }) => modelOf(part, workroom) && count > 0);
-  const open = [...piece.checks].reverse().filter(({ size, results }) => results.length < size);
+  const inOrder = [...piece.checks].sort((a, b) => a.startedAt.localeCompare(b.startedAt));
+  const open = inOrder.filter(({ size, results }) => results.length < size);
   const left = open.reduce((sum, { size, results }) => sum + size - results.length, 0);
   const start = () => {
-    const startedAt = nowUtc();
-    const ids = known.map((size) => {
+    const now = Date.parse(nowUtc());
+    const ids = known.map((size, i) => {
+      // A moment apart: they are done in this order.
+      const startedAt = new Date(now + i).toISOString();
       const id = newId();
       const hole = bestHole(workroom.sizers, {
         targetMm: size.widthMm,

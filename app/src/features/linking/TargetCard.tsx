@@ -41,7 +41,7 @@ export function TargetCard({ size, workroom }: { size: PieceSize; workroom: Work
           note={hole ? (hole.choice.how === 'gap' ? `leave ${lengths.bare(hole.choice.gapMm)} gap` : 'just passes') : 'none is large enough'}
         />
         <Tool title="Dose" figure={dose === null ? '–' : doseText(dose, kind)} note={dose === null ? 'after a reading' : doseUnit(kind)} />
-        <Tool title="Tape around" figure={lengths.bare(circumferenceMm({ widthMm }))} note={lengths.unit === 'in' ? 'inches' : 'cm'} />
+        <Tool title="Tape" figure={lengths.bare(circumferenceMm({ widthMm }))} note={lengths.unit === 'in' ? 'inches' : 'cm'} />
       </View>
       {found?.heldMm ? (
         <Words look="error" role="alert" className="mt-2">

@@ -1,0 +1,350 @@
+import {
+  CHECK_DEFAULTS, MODEL_DEFAULTS, PIECE_FORMS, RESULT_DEFAULTS, pieceDesignSchema, type CheckRecord, type ClosedDesign, type ModelDetail, type PieceDesign,
+  type PieceRecord,
+} from '@leggero/contract'; // prettier-ignore
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+
+import { overlayChains, overlayPieces } from '@/api/overlay';
+import { BuildList } from '@/features/builds/BuildList';
+import { firstDesign } from '@/features/builds/firstDesign';
+import { NewPiecePage } from '@/features/builds/NewPiecePage';
+import { CheckPage } from '@/features/check/CheckPage';
+import { PiecePage } from '@/features/linking/PiecePage';
+import { WithModel } from '@/features/model/WithModel';
+import { closingText, linkProblemText } from '@/wording/linking';
+import { FORM_WORDS, layerTitle } from '@/wording/pieces';
+
+import { visited } from './router';
+import { done, lastDone, MODEL_ID, show, someRecords } from './studio';
+
+const inch = (inches: number) => inches * 25.4;
+const id = (n: number) => `00000000-0000-4000-8000-0000000007${String(n).padStart(2, '0')}`;
+const LINK_ID = id(1);
+const PIECE_ID = id(2);
+
+const link: ModelDetail = {
+  id: LINK_ID, line: 'Tarn Link', kind: 'linking', nominalMm: inch(6), finish: 'matte', colourName: 'coral', colourHex: '#c8493a',
+  ...MODEL_DEFAULTS, demo: false, calibrations: [], holdTests: [], uses: 0, targets: [], checks: [],
+}; // prettier-ignore
+const part = { modelId: LINK_ID, colourHex: '#c8493a', finish: 'matte' } as const;
+const BASKET = { ...(firstDesign('basket', { part, stepMm: inch(1 / 8) }) as ClosedDesign), baseMm: inch(5) };
+
+function withPiece(design: PieceDesign, more: Partial<PieceRecord> = {}) {
+  const records = someRecords();
+  records.models.push(link);
+  records.pieces = [
+    {
+      id: PIECE_ID,
+      name: 'Anemone',
+      design,
+      createdAt: '2026-11-20T10:00:00.000Z',
+      checks: [],
+      demo: false,
+      ...more,
+    },
+  ];
+  return records;
+}
+
+async function open(design: PieceDesign, more?: Partial<PieceRecord>) {
+  show(<PiecePage pieceId={PIECE_ID} />, withPiece(design, more));
+  await screen.findByText('Anemone');
+}
+const type = async (label: string, text: string) => {
+  const field = screen.getByRole('textbox', { name: label });
+  await userEvent.clear(field);
+  await userEvent.type(field, text);
+};
+/** Waits out the rest of the hand. */
+const rest = () => act(() => new Promise<void>((resolve) => setTimeout(resolve, 450)));
+
+describe('builds', () => {
+  it('lists the pieces with what is left to check, and teaches the first step when there is none', async () => {
+    const check = { ...CHECK_DEFAULTS, id: id(9), modelId: LINK_ID, tierName: 'Spokes', targetMm: 127, toleranceMm: 2, size: 12, pieceId: PIECE_ID, layer: 'spokes', startedAt: '2026-11-20T11:00:00.000Z', results: [], demo: false }; // prettier-ignore
+    const { unmount } = show(<BuildList />, withPiece(BASKET, { checks: [check] }));
+    expect(await screen.findByText('Basket · 12 to check')).toBeTruthy();
+    unmount();
+    show(<BuildList />, someRecords());
+    await screen.findByText(/^Draw up the first piece/);
+    await userEvent.click(screen.getAllByRole('button', { name: 'Draw up a piece' }).at(-1)!);
+    expect(visited).toEqual(['/builds/new']);
+  });
+
+  it.each(PIECE_FORMS)('a new %s begins with a design that can be kept and worked out', async (form) => {
+    const design = firstDesign(form, { part, nominalMm: inch(6), stepMm: inch(1 / 8) });
+    expect(pieceDesignSchema.parse(design)).toEqual(design);
+    await open(design);
+    expect(await screen.findByText(new RegExp(`^${FORM_WORDS[form].title} · .*balloon`))).toBeTruthy();
+    expect(screen.queryByText('cannot be worked out')).toBeNull();
+  });
+
+  it('draws up a piece under its name, of a linking balloon when the shelf has one', async () => {
+    show(<NewPiecePage />, withPiece(BASKET));
+    await userEvent.click(await screen.findByRole('radio', { name: /^Curtain:/ }));
+    await type('Name', ' ');
+    await userEvent.click(screen.getByRole('button', { name: 'Draw it up' }));
+    expect(screen.getByText('A name of 1 to 80 characters.')).toBeTruthy();
+    expect(done()).toEqual([]);
+    await type('Name', 'Jellyfish');
+    await userEvent.click(screen.getByRole('button', { name: 'Draw it up' }));
+    expect(lastDone()).toMatchObject({
+      name: 'createPiece',
+      body: { name: 'Jellyfish', design: { form: 'curtain', repeat: [{ modelId: LINK_ID }] } },
+    });
+    expect(visited[0]).toMatch(/^\/builds\/[0-9a-f-]{36}$/);
+  });
+});
+
+describe('a basket', () => {
+  it('has its sizes on the steps, says which look alike, and how exact they must be', async () => {
+    await open(BASKET);
+    expect(screen.getByText('Basket · 30 balloons')).toBeTruthy();
+    const sizes = ['Spokes', 'First ring', 'Ring 2', 'Tying balloons'];
+    for (const title of sizes)
+      expect(
+        screen.getByRole('button', { name: new RegExp(`^${title}, \\d+ of .*: show its target$`) }),
+      ).toBeTruthy();
+    expect(screen.getAllByText(/^Looks like .*: keep apart$/).length).toBeGreaterThan(1);
+    expect(screen.getByText(/^95 of 100 close when nearly all balloons are within 1\.\d mm\.$/)).toBeTruthy();
+    expect(screen.getByText(/^Of 125 sets of steps the best uses up/)).toBeTruthy();
+    expect(screen.getByText(/The twist goes between the second and the third balloon/)).toBeTruthy();
+  });
+
+  it('one balloon off its size buckles its ring or leaves it open, and exact it closes', async () => {
+    await open(BASKET);
+    await userEvent.click(screen.getByRole('button', { name: /^First ring, 6 of/ }));
+    expect(screen.getByText('closes')).toBeTruthy();
+    const more = screen.getByRole('button', { name: 'More: this balloon alone' });
+    await userEvent.click(more);
+    await userEvent.click(more);
+    expect(screen.getByText('+¼ in')).toBeTruthy();
+    expect(screen.getByText('buckles')).toBeTruthy();
+    expect(screen.getByText(/this balloon is pushed out by 1/)).toBeTruthy();
+    const fewer = screen.getByRole('button', { name: 'Fewer: this balloon alone' });
+    for (let i = 0; i < 5; i += 1) await userEvent.click(fewer);
+    expect(screen.getByText('stays open')).toBeTruthy();
+  });
+
+  it('shows what cannot be beside its field, keeps what was typed, and names what works', async () => {
+    await open(BASKET);
+    await type('Spoke balloons, inches', '4');
+    expect(screen.getByText(/Its tying balloons would be .* in, under the 2¼ in that are useful\. From .* on they are large enough/)).toBeTruthy();
+    expect(screen.getByRole('textbox', { name: 'Spoke balloons, inches' })).toHaveProperty('value', '4');
+    await type('Spoke balloons, inches', '5');
+    await userEvent.click(screen.getByRole('radio', { name: '¼ in' }));
+    await type('Leans out, degrees', '1');
+    expect(screen.getByText(/on these steps they would all be one size/)).toBeTruthy();
+  }); // prettier-ignore
+
+  it('keeps a change once the hand rests, once', async () => {
+    await open(BASKET);
+    await userEvent.click(screen.getByRole('button', { name: 'More: rings' }));
+    expect(screen.getAllByText('Ring 3').length).toBeGreaterThan(0);
+    expect(done()).toEqual([]);
+    await rest();
+    expect(done()).toHaveLength(1);
+    expect(lastDone()).toMatchObject({ name: 'changePiece', id: PIECE_ID, body: { design: { form: 'basket', rings: 3 } } });
+  }); // prettier-ignore
+
+  it('takes a handle and says when its balloon is too short', async () => {
+    await open({ ...BASKET, handle: { riseMm: inch(12), part } });
+    expect(screen.getByText(/^Fill .*, leave .* of tail; the arch itself is/)).toBeTruthy();
+    await type('Above the opening, inches', '60');
+    expect(screen.getByText(/The balloon is too short for it: at most \d+/)).toBeTruthy();
+  });
+
+  it('is checked balloon by balloon: one run for each size that has a balloon of the shelf', async () => {
+    await open(BASKET);
+    await userEvent.click(screen.getByRole('button', { name: 'Start checking' }));
+    const checks = done().filter(({ name }) => name === 'createCheck');
+    expect(checks).toMatchObject([
+      { body: { tierName: 'Spokes', layer: 'spokes', size: 12, pieceId: PIECE_ID } },
+      { body: { tierName: 'First ring', layer: 'ring-1', size: 6 } },
+      { body: { tierName: 'Ring 2', layer: 'ring-2', size: 6 } },
+      { body: { tierName: 'Tying balloons', layer: 'ties-1', size: 6 } },
+    ]);
+    const times = checks.map((each) => Date.parse((each as { body: { startedAt: string } }).body.startedAt));
+    expect(times.map((time) => time - times[0]!)).toEqual([0, 1, 2, 3]);
+    expect(visited[0]).toMatch(new RegExp(`^/shelf/${LINK_ID}/check/`));
+  });
+});
+
+describe('the run of a piece', () => {
+  const check = (n: number, more: Partial<CheckRecord>): CheckRecord => ({
+    ...CHECK_DEFAULTS, id: id(20 + n), modelId: MODEL_ID, tierName: 'Spokes', targetMm: inch(9.5), toleranceMm: 2, size: 2, pieceId: PIECE_ID, layer: 'spokes',
+    startedAt: '2026-11-20T11:00:00.000Z', results: [], demo: false, ...more,
+  }); // prettier-ignore
+  const result = (checkId: string, position: number) => ({
+    id: id(40 + position), checkId, position, answer: 'passes' as const, widthMm: null, ...RESULT_DEFAULTS, takenAt: `2026-11-20T11:0${position}:00.000Z`,
+  }); // prettier-ignore
+
+  it('knows the piece, counts down what is left of it, and leads to the next size, then back', async () => {
+    const first = check(1, { results: [result(id(21), 0)] });
+    const second = check(2, {
+      tierName: 'First ring',
+      layer: 'ring-1',
+      size: 3,
+      startedAt: '2026-11-20T11:00:00.001Z',
+    });
+    const older = check(3, { startedAt: '2026-11-01T11:00:00.000Z', size: 9 });
+    const records = withPiece(BASKET, { checks: [first, second, older] });
+    records.models.find((model) => model.id === MODEL_ID)!.checks = [first, second];
+    show(
+      <WithModel modelId={MODEL_ID}>{(shown) => <CheckPage {...shown} checkId={first.id} />}</WithModel>,
+      records,
+    );
+    expect(await screen.findByText('Check Anemone')).toBeTruthy();
+    expect(screen.getByText('of 2 · 4 left in the piece')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Plan' })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: /^Just passes/ }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Next: First ring' }));
+    expect(visited).toEqual([`/shelf/${MODEL_ID}/check/${second.id}`]);
+  });
+});
+
+describe('hanging work', () => {
+  it('a chain lands on its length, and one longer than the room says how long it may be', async () => {
+    await open(firstDesign('chain', { part, nominalMm: inch(6), stepMm: inch(1 / 8) }));
+    expect(screen.getByText(/^\d+ balloons: 7[12].* in long$/)).toBeTruthy();
+    await type('Length, inches', '130');
+    expect(screen.getByText('Longer than the room is high: at most 108 in.')).toBeTruthy();
+    expect(screen.getByText('Chain · cannot be worked out')).toBeTruthy();
+  });
+
+  it('a swag without a drop is refused beside it; with one it tells count, angle and depth', async () => {
+    await open(firstDesign('swag', { part, nominalMm: inch(6), stepMm: inch(1 / 8) }));
+    expect(
+      screen.getByText(/of chain, .* deep .*° at both fixings; lowest 60 in from the left/),
+    ).toBeTruthy();
+    expect(screen.getByText(/People walk underneath: the lowest balloon hangs at/)).toBeTruthy();
+    await type('Drop, inches', '0.1');
+    expect(screen.getByText(/A swag hangs: give it some drop/)).toBeTruthy();
+  });
+
+  it('a curtain counts its chains, and says what the ceiling and a grid do', async () => {
+    await open(firstDesign('curtain', { part, nominalMm: inch(6), stepMm: inch(1 / 8) }));
+    expect(screen.getByText(/^Curtain · 12 chains/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('switch', { name: 'Tie neighbours to a grid' }));
+    expect(screen.getByText(/ties between neighbours, tail to tail$/)).toBeTruthy();
+    await type('Line above the floor, inches', '120');
+    expect(screen.getByText('Above the ceiling of 108 in: at most 108 in.')).toBeTruthy();
+  });
+
+  it('2,000 balloons are drawn, with a word on the work', async () => {
+    const design = firstDesign('curtain', { part, nominalMm: inch(6), stepMm: inch(1 / 8) });
+    await open({ ...design, acrossMm: 20_000, everyMm: 160, topMm: 2700, hemMm: 400 } as PieceDesign);
+    expect(screen.getByText(/^2\d\d\d balloons are work for several people and days/)).toBeTruthy();
+  });
+
+  it('a measured chain of five teaches knot and tail; an impossible one is refused', async () => {
+    await open(firstDesign('chain', { part, nominalMm: inch(6), stepMm: inch(1 / 8) }));
+    expect(screen.getByText(/Between two bodies 6\.1 mm, .*: from memory\./)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Measure a chain of five' }));
+    const sheet = within(screen.getByRole('dialog'));
+    await userEvent.click(sheet.getByRole('button', { name: 'Keep this measure' }));
+    expect(sheet.getByText('How wide each of them is.')).toBeTruthy();
+    await type('Width of each, inches', '5');
+    await type('Length of the chain, inches', '40');
+    expect(sheet.getByText(/^5 of this width are 20 in to 35 in long|5 of this width are/)).toBeTruthy();
+    await type('Length of the chain, inches', '26 1/2');
+    await userEvent.click(sheet.getByRole('button', { name: 'Keep this measure' }));
+    expect(lastDone()).toMatchObject({
+      name: 'createChain',
+      body: { modelId: LINK_ID, count: 5, widthMm: 127 },
+    });
+    await waitFor(() => expect(screen.getByText(/learned from 1 measured chain/)).toBeTruthy());
+  });
+});
+
+describe('a ring', () => {
+  const ring = firstDesign('ring', { part, nominalMm: inch(6), stepMm: inch(1 / 8) });
+  it('on its own closes with any sizes; around a pot it offers what fits', async () => {
+    await open(ring);
+    expect(screen.getByText(/closes with any sizes, only its width changes/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('switch', { name: 'It goes with a pole, a pot or a hoop' }));
+    const [first] = screen.getAllByRole('button', { name: /^\d+ of .* in, / });
+    await userEvent.click(first!);
+    expect(screen.getByText(/^95 of 100 close|does not close even with exact balloons/)).toBeTruthy();
+    await type('Across the thing, inches', '0.2');
+    expect(screen.getByText(/No ring of useful balloons fits this/)).toBeTruthy();
+  });
+
+  it('takes rings on top, and says when one finds no hold', async () => {
+    await open(ring);
+    await userEvent.click(screen.getByRole('button', { name: 'Set a ring on top' }));
+    expect(screen.getByText('Ring · 12 balloons')).toBeTruthy();
+    await type('Width 2, inches', '14');
+    expect(screen.getByText('Ring · cannot be worked out')).toBeTruthy();
+    expect(screen.getByText(/It finds no hold on the ring below/)).toBeTruthy();
+  });
+});
+
+it('a piece is renamed, and deleted only after asking', async () => {
+  await open(BASKET);
+  await userEvent.click(screen.getByRole('button', { name: 'Name' }));
+  await type('Name', 'Sea anemone');
+  await userEvent.click(screen.getByRole('button', { name: 'Keep the name' }));
+  expect(lastDone()).toMatchObject({ name: 'changePiece', body: { name: 'Sea anemone' } });
+  expect(await screen.findByText('Sea anemone')).toBeTruthy();
+  await userEvent.click(screen.getByRole('button', { name: 'Name' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Delete' }));
+  fireEvent.click(await screen.findByRole('button', { name: 'Delete for good' }));
+  expect(lastDone()).toEqual({ name: 'deletePiece', id: PIECE_ID });
+  expect(visited).toEqual(['/builds']);
+});
+
+it('a piece that is not there says so', async () => {
+  show(<PiecePage pieceId={id(99)} />, someRecords());
+  expect(await screen.findByText(/No piece is known at this address/)).toBeTruthy();
+});
+
+describe('waiting commands over pieces and chains', () => {
+  const piece = withPiece(BASKET).pieces[0]!;
+  const chain = { id: id(50), modelId: LINK_ID, count: 5, widthMm: 127, lengthMm: 660, takenAt: '2026-11-20T10:00:00.000Z' }; // prettier-ignore
+  it('a check and its results lie with their piece alone; what belongs elsewhere changes nothing', () => {
+    const body = { id: id(60), modelId: LINK_ID, tierName: 'Spokes', targetMm: 127, toleranceMm: 2, size: 3, pieceId: PIECE_ID, layer: 'spokes', startedAt: '2026-11-20T11:00:00.000Z' }; // prettier-ignore
+    const other = { ...body, id: id(61), pieceId: id(98) };
+    const made = [body, other].reduce(
+      (pieces, each, i) => overlayPieces(pieces, { key: String(i), name: 'createCheck', body: each }),
+      [piece],
+    );
+    expect(made[0]!.checks.map((check) => check.id)).toEqual([body.id]);
+    const result = { id: id(62), checkId: body.id, position: 0, answer: 'passes' as const, widthMm: null, takenAt: '2026-11-20T11:01:00.000Z' }; // prettier-ignore
+    const answered = overlayPieces(made, { key: '3', name: 'createCheckResult', body: result });
+    expect(answered[0]!.checks[0]!.results).toMatchObject([{ answer: 'passes' }]);
+    expect(overlayPieces(made, { key: '4', name: 'deletePiece', id: PIECE_ID })).toEqual([]);
+  });
+
+  it('a measured chain is there once, and goes with its balloon', () => {
+    const twice = [1, 2].reduce((chains, key) => overlayChains(chains, { key: String(key), name: 'createChain', body: chain }), [] as typeof chain[]); // prettier-ignore
+    expect(twice).toEqual([chain]);
+    expect(overlayChains(twice, { key: '3', name: 'deleteModel', id: LINK_ID })).toEqual([]);
+    expect(overlayChains(twice, { key: '4', name: 'deleteModel', id: MODEL_ID })).toEqual([chain]);
+  });
+});
+
+describe('words of linking', () => {
+  const text = (mm: number) => `${(mm / 25.4).toFixed(1)} in`;
+  it('every refusal of the core says what to do', () => {
+    const codes = ['no-count', 'longer-than-room', 'no-drop', 'drop-beyond-string', 'string-too-short', 'above-ceiling', 'hem-too-high', 'below-floor', 'chains-too-near', 'bad-bow', 'too-many', 'too-few-balloons', 'no-hold', 'none-fits', 'bad-count', 'bad-rings', 'no-room', 'cap-too-large', 'steps-too-coarse', 'tie-too-small', 'bad-lean', 'bad-mouth', 'bad-width', 'bad-length']; // prettier-ignore
+    const said = codes.map((code) =>
+      linkProblemText({ code, detail: { mostMm: 254, least: 1, most: 2 } }, text),
+    );
+    expect(new Set(said).size).toBe(codes.length);
+    for (const sentence of said) expect(sentence).toMatch(/\.$/);
+  });
+  it('an error is told with its side', () => {
+    expect(closingText({ closingMm: 2.04, ofGive: 0.4 }, true)).toBe('2.0 mm too long all the way round');
+    expect(closingText({ closingMm: -7, ofGive: 1.3 }, true)).toBe(
+      '7.0 mm short all the way round: does not close',
+    );
+    expect(closingText({ closingMm: 0.01, ofGive: 0 }, false)).toBe('exact');
+    expect(closingText({ closingMm: -1, ofGive: 0.2 }, false)).toBe('1.0 mm too small');
+  });
+  it('every size of a form has a name of its own', () => {
+    expect(layerTitle('ring-1', 'ball')).toBe('Equator');
+    expect(layerTitle('ties-2', 'basket')).toBe('Tying balloons 2');
+    expect(layerTitle('part-2', 'chain')).toBe('Balloon 2 of the repeat');
+  });
+});

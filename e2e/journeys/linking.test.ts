@@ -1,0 +1,174 @@
+import type { ModelDetail, PieceRecord } from '@leggero/contract';
+import type { Browser } from 'puppeteer-core';
+
+import { openBrowser, PHONE, startWorld, Visitor, WIDE, type World } from '../world';
+
+jest.setTimeout(180_000);
+
+let world: World;
+let browser: Browser;
+beforeAll(async () => {
+  world = await startWorld('demo');
+  browser = await openBrowser();
+});
+afterAll(async () => {
+  await browser?.close();
+  await world?.end();
+});
+
+const pieces = async () => (await (await fetch(`${world.url}/api/pieces`)).json()) as PieceRecord[];
+const pieceCalled = async (name: string) => {
+  const found = (await pieces()).find((piece) => piece.name === name);
+  if (!found) throw new Error(`no piece called ${name}`);
+  return found;
+};
+/** Until the server has what was done. */
+async function kept(name: string, is: (piece: PieceRecord) => boolean): Promise<void> {
+  for (let i = 0; i < 50; i += 1) {
+    const found = (await pieces()).find((piece) => piece.name === name);
+    if (found && is(found)) return;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error(`${name} was not kept`);
+}
+
+describe('linking work, drawn up on a phone', () => {
+  let visitor: Visitor;
+  beforeAll(async () => {
+    visitor = await Visitor.open(browser, `${world.url}/bench`, PHONE);
+  });
+
+  const drawUp = async (form: string, name: string) => {
+    await visitor.page.goto(`${world.url}/builds/new`, { waitUntil: 'networkidle2' });
+    await visitor.tap('radio', form);
+    await visitor.type('Name', name);
+    await visitor.tap('button', 'Draw it up');
+    await visitor.sees(name);
+  };
+
+  it('a curtain for a span and a height: its chains and its counts', async () => {
+    await visitor.tap('link', 'Builds');
+    await visitor.sees('5 pieces');
+    await drawUp('Curtain: Chains side by side, or a grid', 'Medusa');
+    await visitor.type('Across, inches', '100');
+    await visitor.type('Line above the floor, inches', '100');
+    // 100 in at about 8 in: thirteen chains, and thirteen finishing balloons.
+    await visitor.sees(/Curtain · 1[34] chains/);
+    await visitor.sees(/1[34] chains of \d+/);
+    await visitor.type('Line above the floor, inches', '140');
+    await visitor.sees('Above the ceiling of 108 in: at most 108 in.');
+    await visitor.type('Line above the floor, inches', '100');
+    await visitor.tap('radio', 'Swagged');
+    await visitor.sees(/From left to right: \d+ · \d+/);
+    await kept('Medusa', ({ design }) => design.form === 'curtain' && design.topLine === 'swagged');
+    await visitor.page.reload({ waitUntil: 'networkidle2' });
+    await visitor.sees('Medusa');
+    await visitor.sees(/Curtain · 1[34] chains/);
+  });
+
+  it('its hem is dragged in the picture', async () => {
+    const before = (await pieceCalled('Medusa')).design;
+    const picture = await visitor.page.waitForSelector('[role="img"][aria-label^="A curtain of"]');
+    await picture!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    const box = (await picture!.boundingBox())!;
+    const lineY = await picture!.evaluate(
+      (node) => node.querySelector('line[stroke-dasharray]')!.getBoundingClientRect().top,
+    );
+    await visitor.page.touchscreen.touchStart(box.x + 60, lineY);
+    for (let i = 1; i <= 8; i += 1) await visitor.page.touchscreen.touchMove(box.x + 60, lineY - 5 * i);
+    await visitor.page.touchscreen.touchEnd();
+    await kept(
+      'Medusa',
+      ({ design }) =>
+        design.form === 'curtain' && before.form === 'curtain' && design.hemMm > before.hemMm + 100,
+    );
+  });
+
+  it('a swag with its count', async () => {
+    await drawUp('Swags: Hanging between fixings', 'Garland of terns');
+    await visitor.type('Span, all bays, inches', '120');
+    await visitor.type('Drop, inches', '30');
+    // A catenary of 120 by 30 in is 138.5 in long; with 4¾ in balloons and a joint of a quarter inch, 27 or 28.
+    await visitor.sees(/2[78] balloons/);
+    await visitor.sees(/\d+° at both fixings; lowest 60 in from the left/);
+    await visitor.type('Right fixing higher by, inches', '12');
+    await visitor.sees(/\d+° and \d+° at its fixings/);
+  });
+
+  it('a basket designed, snapped, one balloon broken and seen to buckle', async () => {
+    await drawUp('Basket: Spokes, rings, tying balloons, handle', 'Urchin');
+    await visitor.sees('Basket · 30 balloons');
+    await visitor.sees(/Of 125 sets of steps the best uses up/);
+    await visitor.type('Spoke balloons, inches', '3');
+    await visitor.sees(/Its tying balloons would be/);
+    await visitor.type('Spoke balloons, inches', '5');
+    await visitor.sees(/95 of 100 close when nearly all balloons are within/);
+    await visitor.sees(/mm over 10,000 simulated builds/);
+    const picture = await visitor.page.waitForSelector('[role="img"][aria-label^="A basket of"]');
+    await picture!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    const box = (await picture!.boundingBox())!;
+    const circles = () => picture!.$$eval('circle', (all) => all.map((each) => each.getAttribute('r')));
+    const before = await circles();
+    // A tap in the picture asks for the balloon that is there.
+    await visitor.page.touchscreen.tap(box.x + box.width / 2, box.y + box.height * 0.5);
+    await visitor.sees('If this one is off');
+    const row = await visitor.page.waitForSelector('[aria-label^="First ring, 6 of"]');
+    await row!.tap();
+    await visitor.sees('closes');
+    for (let i = 0; i < 4; i += 1) await visitor.tap('button', 'More: this balloon alone');
+    await visitor.sees('+½ in');
+    await visitor.sees('buckles');
+    await visitor.sees(/this balloon is pushed out by [12]/);
+    expect(await circles()).not.toEqual(before);
+    expect(visitor.complaints).toEqual([]);
+  });
+
+  it('its check run is started, counts down, and leads from size to size', async () => {
+    // Every size has a balloon: new pieces are made of a linking balloon of the shelf.
+    await visitor.tap('button', 'Start checking');
+    await visitor.sees('Check Urchin');
+    await visitor.sees(/of 12 · 30 left in the piece/);
+    await visitor.tap('button', 'Just passes: right');
+    await visitor.sees(/of 12 · 29 left in the piece/);
+    for (let left = 28; left > 18; left -= 1) {
+      await visitor.tap('button', 'Just passes: right');
+      await visitor.sees(new RegExp(`of 12 · ${left} left in the piece`));
+    }
+    await visitor.tap('button', 'Just passes: right');
+    await visitor.tap('button', 'Next: First ring');
+    await visitor.sees(/of 6 · 18 left in the piece/);
+    await visitor.tap('button', 'Back');
+    await visitor.find('button', 'Go on checking: 18 left');
+    const { id, checks } = await pieceCalled('Urchin');
+    const modelId = checks[0]!.modelId;
+    const model = (await (await fetch(`${world.url}/api/models/${modelId}`)).json()) as ModelDetail;
+    expect(model.checks.filter(({ pieceId }) => pieceId === id)).toHaveLength(4);
+    expect(visitor.complaints).toEqual([]);
+  });
+});
+
+describe('a curtain of 2,000 balloons, in a wide window', () => {
+  it('is drawn whole, and its hem drags', async () => {
+    const { id, design } = await pieceCalled('Jellyfish curtain');
+    const large = {
+      ...design,
+      acrossMm: 19_000,
+      everyMm: 140,
+      topMm: 2700,
+      hemMm: 500,
+      ceilingMm: 3200,
+      bowMm: 200,
+    };
+    await fetch(`${world.url}/api/pieces/${id}`, {
+      method: 'PATCH', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ design: large }),
+    }); // prettier-ignore
+    const visitor = await Visitor.open(browser, `${world.url}/builds/${id}`, WIDE);
+    await visitor.sees(/2,?\d{3} balloons are work for several people and days/);
+    const bodies = await visitor.page.$$eval('[role="img"] path', (paths) =>
+      paths.reduce((sum, path) => sum + (path.getAttribute('d')?.match(/M/g)?.length ?? 0), 0),
+    );
+    expect(bodies).toBeGreaterThan(6000);
+    expect(visitor.complaints).toEqual([]);
+    await visitor.page.browserContext().close();
+  });
+});
