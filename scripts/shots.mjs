@@ -29,6 +29,8 @@ await run(async () => {
   const sizers = await (await fetch(`${url}/api/sizers`)).json();
   const plate = sizers.find(({ keeper }) => keeper === '');
   const ofKind = (wanted) => models.find(({ kind }) => kind === wanted).id;
+  const pieces = await (await fetch(`${url}/api/pieces`)).json();
+  const pieceOf = (form) => pieces.find(({ design }) => design.form === form).id;
   const [owner] = await (await fetch(`${url}/api/people`)).json();
   const { cookie, eyeCheck } = await ownersEye(url, owner.id);
   const model = `/shelf/${eleven.id}`;
@@ -40,7 +42,7 @@ await run(async () => {
     ['model-evening-phone', model, PHONE, 'dark'],
     ['reading-phone', `/shelf/${fresh.id}/reading`, PHONE],
     ['check-phone', `${model}/check/${half}`, PHONE],
-    ['compare-phone', '/shelf/compare', PHONE],
+    ['basket-phone', `/builds/${pieceOf('basket')}`, PHONE],
     ['hold-phone', `${model}/hold`, PHONE],
     ['sheet-phone', '/shelf/sheet', PHONE],
     ['gauges-phone', '/gauges', PHONE],
@@ -52,7 +54,7 @@ await run(async () => {
     ['pair-wide', '/shelf/pair', WIDE],
     ['bubble-phone', '/shelf/bubble', PHONE],
     ['modelling-phone', `/shelf/${ofKind('modelling')}?for=shapes`, PHONE],
-    ['foil-phone', `/shelf/${ofKind('foil')}`, PHONE],
+    ['curtain-wide', `/builds/${pieceOf('curtain')}`, WIDE],
   ];
   mkdirSync(FOLDER, { recursive: true });
   const browser = await puppeteer.launch({

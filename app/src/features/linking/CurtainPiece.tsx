@@ -1,7 +1,7 @@
 import type { DesignOf } from '@leggero/contract';
 import { HEMS, roundToStep, TOP_LINES, type Hem, type TopLine } from '@leggero/core';
 import type { CurtainCaution } from '@leggero/core/linking';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 
 import { Card } from '@/ui/Card';
@@ -36,7 +36,9 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
   const view = made.ok ? made.value : null;
   const problem = made.ok ? null : made.problem;
   const wrong = (field: string) => (problem?.field === field ? linkProblemText(problem, text) : undefined);
-  const size = view?.sizes.find(({ key }) => key === (chosen ?? 'part-1'));
+  // While the hem is dragged the picture goes first.
+  const settled = useDeferredValue(view);
+  const size = settled?.sizes.find(({ key }) => key === (chosen ?? 'part-1'));
   const { topMm, hemMm, ceilingMm } = design;
   const lines = useMemo(
     (): RoomLine[] => [
@@ -88,14 +90,14 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
       }
       second={
         <>
-          {view ? <ChainsCard view={view} /> : null}
+          {settled ? <ChainsCard view={settled} /> : null}
           {size ? <TargetCard size={size} workroom={workroom} /> : null}
-          {view ? <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
+          {settled ? <SizesCard sizes={settled.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
           <RepeatCard title="Made of" more="Alternate with another" repeat={design.repeat} workroom={workroom} error={wrong('widthMm')} onChange={(repeat) => change({ repeat })} />
           <Finisher finisher={design.finisher} fallback={design.repeat[0]!} workroom={workroom} onChange={(finisher) => change({ finisher })} />
           <NeckNote trimmed={design.trimmed} onChange={(trimmed) => change({ trimmed })} />
           <JointCard part={design.repeat[0]!} workroom={workroom} />
-          {view ? <CheckCard piece={piece} sizes={view.sizes} workroom={workroom} /> : null}
+          {settled ? <CheckCard piece={piece} sizes={settled.sizes} workroom={workroom} /> : null}
           <Cautions names={['heights', 'latex', 'choking']} />
         </>
       }

@@ -148,13 +148,18 @@ export function Dots({ dots }: { dots: readonly Dot[] }) {
   const id = useId().replace(/:/g, '');
   const colours = useMemo(() => [...new Set(dots.map(({ colourHex }) => colourHex))], [dots]);
   const many = dots.length > MANY;
-  const strokes = useMemo(() => (many ? strokesOf(dots, colours) : null), [many, dots, colours]);
+  const strokes = useMemo(() => (many ? strokesOf(dots) : null), [many, dots]);
   if (strokes) {
-    return strokes.map(({ colourHex, bodies, shades, lights }) => (
-      <G key={colourHex}>
-        <Path d={bodies} fill={shade(colourHex, -0.28)} />
-        <Path d={shades} fill={colourHex} />
-        <Path d={lights} fill={shade(colourHex, 0.45)} />
+    return strokes.map(({ colourHex, widthMm, d }) => (
+      <G key={`${colourHex} ${widthMm}`} fill="none" strokeLinecap="round">
+        <Path d={d} stroke={shade(colourHex, -0.28)} strokeWidth={widthMm} />
+        <Path d={d} stroke={colourHex} strokeWidth={0.8 * widthMm} transform={nudged(widthMm, 0.06, 0.07)} />
+        <Path
+          d={d}
+          stroke={shade(colourHex, 0.45)}
+          strokeWidth={0.22 * widthMm}
+          transform={nudged(widthMm, 0.17, 0.2)}
+        />
       </G>
     ));
   }
@@ -192,25 +197,21 @@ function knotOf(xMm: number, yMm: number, widthMm: number, slope: number | undef
     .join('');
 }
 
-function strokesOf(dots: readonly Dot[], colours: readonly string[]) {
-  const circle = (x: number, y: number, r: number) =>
-    `M${(x - r).toFixed(0)} ${y.toFixed(0)}a${r.toFixed(0)} ${r.toFixed(0)} 0 1 0 ${(2 * r).toFixed(0)} 0a${r.toFixed(0)} ${r.toFixed(0)} 0 1 0 ${(-2 * r).toFixed(0)} 0`;
-  return colours.map((colourHex) => {
-    const parts = { bodies: [] as string[], shades: [] as string[], lights: [] as string[] };
-    for (const { xMm, yMm, widthMm, colourHex: hex } of dots) {
-      if (hex !== colourHex) continue;
-      const r = widthMm / 2;
-      parts.bodies.push(circle(xMm, yMm, r));
-      parts.shades.push(circle(xMm - r * 0.12, yMm - r * 0.14, r * 0.8));
-      parts.lights.push(circle(xMm - r * 0.34, yMm - r * 0.4, r * 0.22));
-    }
-    return {
-      colourHex,
-      bodies: parts.bodies.join(''),
-      shades: parts.shades.join(''),
-      lights: parts.lights.join(''),
-    };
-  });
+/** Towards the light, by shares of the width. */
+function nudged(widthMm: number, left: number, up: number): string {
+  return `translate(${-left * widthMm} ${-up * widthMm})`;
+}
+
+/** A round line of no length is a circle: one line of points for all balloons of a colour and a width. */
+function strokesOf(dots: readonly Dot[]) {
+  const groups = new Map<string, { colourHex: string; widthMm: number; points: string[] }>();
+  for (const { xMm, yMm, widthMm, colourHex } of dots) {
+    const key = `${colourHex} ${widthMm}`;
+    const group = groups.get(key) ?? { colourHex, widthMm, points: [] };
+    groups.set(key, group);
+    group.points.push(`M${Math.round(xMm)} ${Math.round(yMm)}h0`);
+  }
+  return [...groups.values()].map(({ points, ...rest }) => ({ ...rest, d: points.join('') }));
 }
 
 /** What the picture must hold: the balloons, the levels, and someone beside them. */

@@ -1,0 +1,63 @@
+import {
+  chainSchema,
+  checkCreateSchema,
+  PIECE_FORMS,
+  pieceDesignSchema,
+  piecePatchSchema,
+  CHECK_DEFAULTS,
+} from '../src';
+
+const id = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a';
+const part = { modelId: null, colourHex: '#d2577e', finish: 'matte' };
+const sized = { ...part, widthMm: 127 };
+const paths = (result: { error?: { issues: { path: PropertyKey[] }[] } | undefined }) =>
+  result.error?.issues.map(({ path }) => path.join('.')) ?? [];
+const CLOSED = {
+  count: 6, rings: 2, by: 'base', baseMm: 127, mouthMm: 150, leanDeg: 3, stepMm: 3.175, parts: { 'ring-1': part }, usual: part, handle: null,
+}; // prettier-ignore
+
+describe('a design', () => {
+  it('is told apart by its form, and there are no others', () => {
+    expect(PIECE_FORMS).toHaveLength(9);
+    for (const form of PIECE_FORMS.slice(4))
+      expect(pieceDesignSchema.parse({ form, ...CLOSED })).toMatchObject({ form });
+    expect(pieceDesignSchema.safeParse({ form: 'arch', ...CLOSED }).success).toBe(false);
+    expect(paths(pieceDesignSchema.safeParse({ form: 'chain', ...CLOSED }))).toContain('lengthMm');
+  });
+
+  it('refuses what no piece has, by its field', () => {
+    const of = (change: object) => paths(pieceDesignSchema.safeParse({ form: 'basket', ...CLOSED, ...change }));
+    expect(of({ count: 3 })).toEqual(['count']);
+    expect(of({ rings: 7 })).toEqual(['rings']);
+    expect(of({ leanDeg: 31 })).toEqual(['leanDeg']);
+    expect(of({ baseMm: 0 })).toEqual(['baseMm']);
+    expect(of({ parts: { spokes: { ...part, colourHex: 'red' } } })).toEqual(['parts.spokes.colourHex']);
+    expect(paths(pieceDesignSchema.safeParse({ form: 'ring', count: 2, rings: [sized], thing: null }))).toEqual(['count']);
+    expect(paths(pieceDesignSchema.safeParse({ form: 'ring', count: 6, rings: [], thing: null }))).toEqual(['rings']);
+  }); // prettier-ignore
+
+  it('is changed only where a change says so', () => {
+    expect(piecePatchSchema.parse({ name: ' Urchin ' })).toEqual({ name: 'Urchin' });
+    expect(piecePatchSchema.parse({})).toEqual({});
+    expect(paths(piecePatchSchema.safeParse({ name: ' ' }))).toEqual(['name']);
+  });
+});
+
+it('a chain to learn from has three balloons or more', () => {
+  const chain = {
+    id,
+    modelId: id,
+    count: 3,
+    widthMm: 127,
+    lengthMm: 390,
+    takenAt: '2026-10-15T17:00:00.000Z',
+  };
+  expect(chainSchema.parse(chain)).toEqual(chain);
+  expect(paths(chainSchema.safeParse({ ...chain, count: 2 }))).toEqual(['count']);
+});
+
+it('a check written before there were pieces is for none', () => {
+  const check = { id, modelId: id, tierName: 'Classic', targetMm: 240, toleranceMm: 6, size: 12, startedAt: '2026-10-15T17:00:00.000Z' }; // prettier-ignore
+  expect(checkCreateSchema.parse(check)).toEqual({ ...check, ...CHECK_DEFAULTS });
+  expect(CHECK_DEFAULTS).toMatchObject({ pieceId: null, layer: null });
+});
