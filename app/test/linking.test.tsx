@@ -257,6 +257,28 @@ describe('hanging work', () => {
   });
 });
 
+describe('the target of a size', () => {
+  const five: ModelDetail = { ...link, id: id(3), line: 'Fennimore', kind: 'round', nominalMm: inch(5) };
+  const pair: ModelDetail = { ...link, id: id(4), line: 'Link over five', outerId: LINK_ID, innerId: id(3) };
+
+  it('of a stuffed linking balloon is held by the smaller of the two', async () => {
+    const records = withPiece(
+      firstDesign('chain', { part: { ...part, modelId: id(4) }, nominalMm: inch(6), stepMm: inch(1 / 8) }),
+    );
+    records.models.push(five, pair);
+    show(<PiecePage pieceId={PIECE_ID} />, records);
+    expect(
+      await screen.findByText(/^This balloon is held at 4.* in: wider it is no longer round/),
+    ).toBeTruthy();
+  });
+
+  it('of a plain one is what the piece wants', async () => {
+    await open(firstDesign('chain', { part, nominalMm: inch(6), stepMm: inch(1 / 8) }));
+    expect(screen.getByRole('status', { name: /^Chain balloons: fill to [45]/ })).toBeTruthy();
+    expect(screen.queryByText(/^This balloon is held/)).toBeNull();
+  });
+});
+
 describe('a ring', () => {
   const ring = firstDesign('ring', { part, nominalMm: inch(6), stepMm: inch(1 / 8) });
   it('on its own closes with any sizes; around a pot it offers what fits', async () => {

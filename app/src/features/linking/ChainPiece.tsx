@@ -40,6 +40,7 @@ export function ChainPiece({ piece, design: stored, workroom }: ShownPiece<Desig
         <>
           {view ? (
             <HangPicture
+              onTap={setChosen}
               label={`A chain of ${view.balloons} balloons, ${text(view.lengthMm)} long`}
               dots={view.dots}
               zeroMm={topMm}

@@ -57,6 +57,7 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
         <>
           {view ? (
             <HangPicture
+              onTap={setChosen}
               label={`A curtain of ${view.made.chains.length} chains, ${view.balloons} balloons, its hem ${text(hemMm)} above the floor`}
               dots={view.dots} zeroMm={0} lines={lines} floor height={330}
               onDrag={(highMm) => change({ hemMm: Math.min(topMm, roundToStep({ mm: highMm, step: 10 })) })}

@@ -148,8 +148,7 @@ function Turned(props: FormPictureProps & { turn: number; width: number; high: n
   const colours = [...new Set(spheres.map(({ key }) => colourOf(key)))];
   const standing = new Set(chosen);
   const middle = Math.floor(arch.length / 2);
-  const halves = [arch.slice(0, middle + 1), arch.slice(middle)].sort((a, b) => depthOf(a) - depthOf(b));
-  const [behind, front] = handle ? halves.map((half, i) => <Arch key={i} line={half} {...handle} />) : [];
+  const nearer = [arch.slice(0, middle + 1), arch.slice(middle)].sort((p, q) => depthOf(q) - depthOf(p))[0];
   return (
     <>
       <Defs>
@@ -165,7 +164,7 @@ function Turned(props: FormPictureProps & { turn: number; width: number; high: n
         {thingMm ? (
           <Circle r={thingMm / 2} fill={palette.sunk} stroke={palette.quiet} strokeWidth={1.5 / scale} />
         ) : null}
-        {behind}
+        {handle ? <Arch line={arch} {...handle} /> : null}
         {shown.map(({ at, x, y }) => {
           const { widthMm, key } = spheres[at]!;
           const hex = colourOf(key);
@@ -195,7 +194,7 @@ function Turned(props: FormPictureProps & { turn: number; width: number; high: n
             </G>
           );
         })}
-        {front}
+        {handle && nearer ? <Arch line={nearer} {...handle} /> : null}
         {gap ? <GapLine gap={gap} project={project} scale={scale} colour={palette.out} /> : null}
       </G>
     </>
@@ -216,7 +215,8 @@ interface ArchProps {
 /** Part of a handle: the tube, and the light along it. */
 function Arch({ line, widthMm, colourHex }: ArchProps) {
   const d = line.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
-  const stroke = { fill: 'none', strokeLinecap: 'round', strokeLinejoin: 'round' } as const;
+  // Flat ends: the nearer half is drawn once more over the balloons, and its seam must not show.
+  const stroke = { fill: 'none', strokeLinejoin: 'round' } as const;
   return (
     <>
       <Path d={d} {...stroke} stroke={shade(colourHex, -0.3)} strokeWidth={widthMm} />

@@ -26,6 +26,8 @@ interface HangPictureProps {
   floor: boolean;
   height: number;
   onDrag?: ((highMm: number) => void) | undefined;
+  /** Asks for the size of a tapped balloon. */
+  onTap: (key: string) => void;
 }
 
 /** More than this are drawn in one stroke a colour: a page of single circles would take too long. */
@@ -35,7 +37,7 @@ const PERSON =
   'M-150 0L-165 -830L-190 -1050L-215 -1390Q-210 -1470 -120 -1480H120Q210 -1470 215 -1390L190 -1050L165 -830L150 0H45L0 -760L-45 0Z M-95 -1605a95 95 0 1 0 190 0a95 95 0 1 0 -190 0';
 
 /** A hanging piece to scale, with floor, levels and someone beside it. */
-export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag }: HangPictureProps) {
+export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag, onTap }: HangPictureProps) {
   const palette = usePalette();
   const box = useMemo(() => extentOf(dots, zeroMm, lines, floor), [dots, zeroMm, lines, floor]);
   const dragged = lines.find(({ drag }) => drag);
@@ -44,9 +46,24 @@ export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag 
     <Picture
       label={label}
       height={high}
-      over={(width, tall) =>
-        dragged && onDrag ? <DragBand {...frameOf(box, width, tall)} line={dragged} onDrag={onDrag} /> : null
-      }
+      over={(width, tall) => {
+        const frame = frameOf(box, width, tall);
+        return (
+          <>
+            <TapArea
+              onTap={(px, py) => {
+                const key = dotAt(
+                  dots,
+                  (px - frame.left) / frame.scale,
+                  (py - frame.yOf(zeroMm)) / frame.scale,
+                );
+                if (key !== undefined) onTap(key);
+              }}
+            />
+            {dragged && onDrag ? <DragBand {...frame} line={dragged} onDrag={onDrag} /> : null}
+          </>
+        );
+      }}
     >
       {(width, tall) => {
         const { scale, left, yOf } = frameOf(box, width, tall);
@@ -109,6 +126,32 @@ function frameOf(box: Extent, width: number, tall: number) {
   const left = 16 + (width - BESIDE_PX - box.wideMm * scale) / 2 - box.leftMm * scale;
   const base = 16 + box.topMm * scale;
   return { scale, left, yOf: (highMm: number) => base - highMm * scale };
+}
+
+/** Takes taps anywhere on the picture; those with keys choose from the list of sizes. */
+function TapArea({ onTap }: { onTap: (px: number, py: number) => void }) {
+  return (
+    <View
+      className="absolute inset-0"
+      onStartShouldSetResponder={() => true}
+      onResponderRelease={({ nativeEvent }: GestureResponderEvent) =>
+        onTap(nativeEvent.locationX, nativeEvent.locationY)
+      }
+    />
+  );
+}
+
+/** A thumb is not exact: so much beside a balloon still means it, in widths. */
+const REACH = 1.2;
+
+/** The size of the balloon nearest to a place, mm; none where nothing hangs near. */
+function dotAt(dots: readonly Dot[], xMm: number, yMm: number): string | undefined {
+  let best: { key: string; apart: number } | undefined;
+  for (const dot of dots) {
+    const apart = Math.hypot(dot.xMm - xMm, dot.yMm - yMm) / dot.widthMm;
+    if (apart < (best?.apart ?? REACH)) best = { key: dot.key, apart };
+  }
+  return best?.key;
 }
 
 interface DragBandProps {

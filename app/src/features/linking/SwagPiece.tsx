@@ -47,6 +47,7 @@ export function SwagPiece({ piece, design: stored, workroom }: ShownPiece<Design
         <>
           {view ? (
             <HangPicture
+              onTap={setChosen}
               label={`${counted(design.bays * design.rows, 'swag')} of ${view.balloons} balloons, ${text(view.lowestMm)} above the floor at the lowest`}
               dots={view.dots} zeroMm={design.fixingsMm} lines={lines} floor height={280}
             />

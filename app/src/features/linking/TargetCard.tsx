@@ -1,4 +1,4 @@
-import { circumferenceMm, resolveTarget, type TargetCaution } from '@leggero/core';
+import { circumferenceMm, type TargetCaution } from '@leggero/core';
 import { View } from 'react-native';
 
 import { bestHole } from '@/api/holes';
@@ -64,24 +64,32 @@ interface Found {
   cautions: TargetCaution[];
 }
 
-/** The size as a target of its balloon, its limits held. */
+/** The size as a target of its balloon, the balloon's own limits held; of a pair those of both. */
 function targetFor(size: PieceSize, workroom: Workroom): Found | null {
   const model = modelOf(size.part, workroom);
   if (!model) return null;
   const { knowledge, studio } = workroom;
-  const view = viewModel({ model, knowledge, studio, tiers: [] });
-  const tier = { fraction: size.widthMm / view.governingMm, toleranceFraction: size.toleranceMm / view.governingMm };
-  const { nominalMm, finish } = model;
-  const { fit, estimate } = view;
-  const { daysStanding, stepMm: step } = studio;
-  const target = resolveTarget({ nominalMm, finish, tier: { ...tier, fraction: size.widthMm / nominalMm }, fit, estimate, daysStanding, step });
-  if (!target.ok) return null;
-  const { widthMm, origin, dose, cautions } = target.value;
+  const { governingMm } = viewModel({ model, knowledge, studio, tiers: [] });
+  const fraction = size.widthMm / governingMm;
+  const { key: id, title: name } = size;
+  const tier = {
+    id,
+    name,
+    fraction,
+    leastFraction: fraction,
+    mostFraction: fraction,
+    purpose: '',
+    position: 0,
+  };
+  const view = viewModel({ model, knowledge, studio, tiers: [tier] });
+  const target = view.targets[0]?.target;
+  if (!target) return null;
+  const { widthMm, origin, dose, cautions } = target;
   return {
     origin,
     dose: dose?.dose ?? null,
     kind: view.curve?.inflator ?? 'hand',
-    heldMm: widthMm < size.widthMm - step / 2 ? widthMm : null,
+    heldMm: widthMm < size.widthMm - studio.stepMm / 2 ? widthMm : null,
     cautions,
   };
-} // prettier-ignore
+}
