@@ -4,6 +4,7 @@ import {
   lengthReading,
   modelDetailSchema,
   type ModelDetail,
+  type PieceRecord,
   type ShelfModel,
 } from '@leggero/contract';
 import { fitCalibration, fitHold, resolveTarget, STANDARD_TIERS } from '@leggero/core';
@@ -14,7 +15,7 @@ import { fillDemo } from '../src/demo/fill';
 import { DEMO_MODELS, DEMO_PAIRS, DEMO_PUMPS, DEMO_SPECIALS } from '../src/demo/scenario';
 import { createApp } from '../src/http/app';
 
-import { startService, type Service } from './service';
+import { promised, startService, type Service } from './service';
 
 let service: Service;
 let request: ReturnType<typeof supertest>;
@@ -37,7 +38,11 @@ describe('the demo', () => {
   it('is filled once, and marked as demo data', async () => {
     expect(await fillDemo(service)).toBe(studioId);
     const models = await details();
-    expect(models).toHaveLength(DEMO_MODELS.length + DEMO_SPECIALS.length + DEMO_PAIRS.length);
+    // One more: the linking balloon that the pieces are made of.
+    expect(models).toHaveLength(DEMO_MODELS.length + DEMO_SPECIALS.length + DEMO_PAIRS.length + 1);
+    const pieces = promised<PieceRecord[]>('listPieces', (await request.get('/api/pieces')).body);
+    expect(pieces.map(({ design }) => design.form)).toEqual(['basket', 'curtain', 'swag', 'ball', 'ring']);
+    expect(pieces.every(({ demo }) => demo)).toBe(true);
     expect(models.every(({ demo, calibrations }) => demo && calibrations.every((c) => c.demo))).toBe(true);
   });
 

@@ -7,7 +7,7 @@ export function Steps({ steps }: { steps: readonly string[] }) {
   return (
     <View role="list" className="gap-2">
       {steps.map((step, i) => (
-        <View key={step} role="listitem" className="flex-row gap-3">
+        <View key={`${i} ${step}`} role="listitem" className="flex-row gap-3">
           <Words look="figure" className="w-6 text-[18px] leading-6">
             {i + 1}
           </Words>

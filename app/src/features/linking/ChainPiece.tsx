@@ -8,13 +8,14 @@ import { Words } from '@/ui/Words';
 import { fineMm, linkProblemText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
+import { CheckCard } from './CheckCard';
 import { Finisher, NeckNote } from './ChainEnds';
 import { MmField, RepeatCard } from './Fields';
 import { HangPicture } from './HangPicture';
 import { JointCard } from './JointCard';
 import { PieceLayout } from './PieceLayout';
 import type { ShownPiece } from './shownPiece';
-import { CheckCard, SizesCard } from './SizesCard';
+import { SizesCard } from './SizesCard';
 import { TargetCard } from './TargetCard';
 import { useDesign } from './useDesign';
 import { viewChain } from './viewHanging';

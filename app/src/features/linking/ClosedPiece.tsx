@@ -8,6 +8,7 @@ import { Words } from '@/ui/Words';
 import { linkProblemText, snapText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
+import { CheckCard } from './CheckCard';
 import { ClosedFields } from './ClosedFields';
 import { FormPicture, type Seen } from './FormPicture';
 import { HandleCard } from './HandleCard';
@@ -17,7 +18,7 @@ import { PieceLayout } from './PieceLayout';
 import { PullCard } from './PullCard';
 import { SEEN } from './RingPiece';
 import type { ShownPiece } from './shownPiece';
-import { CheckCard, SizesCard } from './SizesCard';
+import { SizesCard } from './SizesCard';
 import { StepsCard } from './StepsCard';
 import { TargetCard } from './TargetCard';
 import { ToleranceCard } from './ToleranceCard';

@@ -13,13 +13,14 @@ import { Words } from '@/ui/Words';
 import { linkProblemText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
+import { CheckCard } from './CheckCard';
 import { Finisher, NeckNote } from './ChainEnds';
 import { MmField, RepeatCard } from './Fields';
 import { HangPicture, type RoomLine } from './HangPicture';
 import { JointCard } from './JointCard';
 import { PieceLayout } from './PieceLayout';
 import type { ShownPiece } from './shownPiece';
-import { CheckCard, SizesCard } from './SizesCard';
+import { SizesCard } from './SizesCard';
 import { TargetCard } from './TargetCard';
 import { useDesign } from './useDesign';
 import { viewCurtain, type CurtainView } from './viewHanging';
@@ -45,9 +46,7 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
       { title: `hem ${text(hemMm)}`, highMm: hemMm, drag: true },
       ...(ceilingMm === null ? [] : [{ title: text(ceilingMm), highMm: ceilingMm }]),
     ],
-    // The words follow the studio's unit, which changes with the workroom.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [hemMm, ceilingMm, workroom],
+    [hemMm, ceilingMm, text],
   );
   return (
     <PieceLayout

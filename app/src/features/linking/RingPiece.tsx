@@ -14,12 +14,13 @@ import { Words } from '@/ui/Words';
 import { fittingText, linkProblemText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
+import { CheckCard } from './CheckCard';
 import { MmField, RepeatCard } from './Fields';
 import { FormPicture, type Seen } from './FormPicture';
 import { JointCard } from './JointCard';
 import { PieceLayout } from './PieceLayout';
 import type { ShownPiece } from './shownPiece';
-import { CheckCard, SizesCard } from './SizesCard';
+import { SizesCard } from './SizesCard';
 import { TargetCard } from './TargetCard';
 import { ToleranceCard } from './ToleranceCard';
 import { useDesign } from './useDesign';

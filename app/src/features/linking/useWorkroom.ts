@@ -26,16 +26,11 @@ export function useWorkroom(): Workroom | null {
   const chains = useChains().data;
   const shelf = useShelf().data;
   const lengths = useLengths();
-  return useMemo(
-    () => {
-      if (!(knowledge && studio && sizers && chains && shelf)) return null;
-      const longs = shelf.filter(({ kind }) => kind === 'modelling');
-      return { knowledge, studio, sizers, chains, longs, lengths };
-    },
-    // Lengths are made anew on every call; they say the same while the studio does.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [knowledge, studio, sizers, chains, shelf],
-  );
+  return useMemo(() => {
+    if (!(knowledge && studio && sizers && chains && shelf)) return null;
+    const longs = shelf.filter(({ kind }) => kind === 'modelling');
+    return { knowledge, studio, sizers, chains, longs, lengths };
+  }, [knowledge, studio, sizers, chains, shelf, lengths]);
 }
 
 /** A nominal for parts whose balloon is not chosen or is gone: small linking balloons are 6 in (common practice). */

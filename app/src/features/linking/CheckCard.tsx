@@ -1,0 +1,80 @@
+import type { PieceRecord } from '@leggero/contract';
+import { router } from 'expo-router';
+import { View } from 'react-native';
+
+import { bestHole } from '@/api/holes';
+import { newId, nowUtc } from '@/api/id';
+import { useCommand } from '@/api/queries';
+import { Button } from '@/ui/Button';
+import { Card } from '@/ui/Card';
+import { Words } from '@/ui/Words';
+
+import type { PieceSize } from './sizes';
+import { modelOf, nominalOf, type Workroom } from './useWorkroom';
+
+interface CheckCardProps {
+  piece: PieceRecord;
+  sizes: readonly PieceSize[];
+  workroom: Workroom;
+}
+
+/** A batch of checks holds so many at most. */
+const MOST_IN_CHECK = 1000;
+
+/** Every balloon of a piece is checked, not a sample: a run with one part for each size. */
+export function CheckCard({ piece, sizes, workroom }: CheckCardProps) {
+  const send = useCommand();
+  const known = sizes.filter(({ part, count }) => modelOf(part, workroom) && count > 0);
+  const inOrder = [...piece.checks].sort((a, b) => a.startedAt.localeCompare(b.startedAt));
+  const open = inOrder.filter(({ size, results }) => results.length < size);
+  const left = open.reduce((sum, { size, results }) => sum + size - results.length, 0);
+  const start = () => {
+    const now = Date.parse(nowUtc());
+    const ids = known.map((size, i) => {
+      // A moment apart: they are done in this order.
+      const startedAt = new Date(now + i).toISOString();
+      const id = newId();
+      const hole = bestHole(workroom.sizers, {
+        targetMm: size.widthMm,
+        toleranceMm: size.toleranceMm,
+        nominalMm: nominalOf(size.part, workroom),
+      });
+      const { id: holeId, widthMm: holeMm } = hole?.choice.hole ?? { id: null, widthMm: null };
+      send({
+        name: 'createCheck',
+        body: {
+          id, modelId: size.part.modelId!, tierName: size.title, targetMm: size.widthMm, toleranceMm: size.toleranceMm, size: Math.min(MOST_IN_CHECK, size.count),
+          holeId, holeMm, pieceId: piece.id, layer: size.key, startedAt,
+        },
+      }); // prettier-ignore
+      return { id, modelId: size.part.modelId! };
+    });
+    const [first] = ids;
+    if (first) router.navigate(`/shelf/${first.modelId}/check/${first.id}`);
+  };
+  const total = known.reduce((sum, { count }) => sum + count, 0);
+  return (
+    <Card title="Check every balloon">
+      <View className="gap-3">
+        <Words look="quiet">
+          {known.length < sizes.length
+            ? 'Choose a balloon of the shelf for every size: those without one are not checked.'
+            : `Linking work is checked balloon by balloon, not by a sample: all ${total}, size by size.`}
+        </Words>
+        {open[0] ? (
+          <Button
+            title={`Go on checking: ${left} left`}
+            tall
+            onPress={() => router.navigate(`/shelf/${open[0]!.modelId}/check/${open[0]!.id}`)}
+          />
+        ) : null}
+        <Button
+          title={piece.checks.length > 0 ? 'Check anew' : 'Start checking'}
+          tall
+          disabled={known.length === 0}
+          onPress={start}
+        />
+      </View>
+    </Card>
+  );
+}
