@@ -229,6 +229,10 @@ describe('hanging work', () => {
     expect(screen.getByText(/ties between neighbours, tail to tail$/)).toBeTruthy();
     await type('Line above the floor, inches', '120');
     expect(screen.getByText('Above the ceiling of 108 in: at most 108 in.')).toBeTruthy();
+    await type('Ceiling, inches', '130');
+    expect(screen.getByText(/^Curtain · \d+ chains/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('switch', { name: 'There is a ceiling' }));
+    expect(screen.queryByRole('textbox', { name: 'Ceiling, inches' })).toBeNull();
   });
 
   it('2,000 balloons are drawn, with a word on the work', async () => {

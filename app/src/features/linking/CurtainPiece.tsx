@@ -25,6 +25,8 @@ import { TargetCard } from './TargetCard';
 import { useDesign } from './useDesign';
 import { viewCurtain, type CurtainView } from './viewHanging';
 
+/** A usual room, mm. */
+const ROOM_MM = 2700;
 const TOP_WORDS: Record<TopLine, string> = { level: 'Level', arched: 'Arched', swagged: 'Swagged' };
 const HEM_WORDS: Record<Hem, string> = { level: 'Level hem', follows: 'Equal chains' };
 
@@ -70,6 +72,14 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
           <View className="flex-row flex-wrap gap-3">
             <MmField label="Across" value={design.acrossMm} workroom={workroom} error={wrong('acrossMm')} onChange={(acrossMm) => change({ acrossMm })} />
             <MmField label="Line above the floor" value={topMm} workroom={workroom} error={wrong('topMm')} onChange={(to) => change({ topMm: to })} />
+            {ceilingMm === null ? null : (
+              <MmField
+                label="Ceiling"
+                value={ceilingMm}
+                workroom={workroom}
+                onChange={(to) => change({ ceilingMm: to })}
+              />
+            )}
             <MmField label="Hem above the floor" hint="Or drag it in the picture." value={hemMm} workroom={workroom} error={wrong('hemMm')} onChange={(to) => change({ hemMm: to })} />
             {design.grid ? null : (
               <MmField label="From chain to chain" hint={view ? `Comes to ${text(view.made.everyMm)}.` : 'About.'} value={design.everyMm} workroom={workroom} error={wrong('everyMm')} onChange={(everyMm) => change({ everyMm })} />
@@ -85,6 +95,11 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
             <Segmented label="Below" options={HEMS.map((value) => ({ value, title: HEM_WORDS[value] }))} value={design.hem} onChange={(hem) => change({ hem })} />
           </Labelled>
           <SwitchRow label="Tie neighbours to a grid" value={design.grid} onChange={(grid) => change({ grid })} />
+          <SwitchRow
+            label="There is a ceiling"
+            value={ceilingMm !== null}
+            onChange={(on) => change({ ceilingMm: on ? Math.max(ROOM_MM, topMm + design.bowMm) : null })}
+          />
           <SwitchRow label="People walk underneath" value={design.walkedUnder} onChange={(walkedUnder) => change({ walkedUnder })} />
         </>
       }
