@@ -112,7 +112,9 @@ describe('linking work, drawn up on a phone', () => {
     // A tap in the picture asks for the balloon that is there.
     await visitor.page.touchscreen.tap(box.x + box.width / 2, box.y + box.height * 0.5);
     await visitor.sees('If this one is off');
-    const row = await visitor.page.waitForSelector('[aria-label^="First ring, 6 of"]');
+    const row = await visitor.page.waitForSelector(
+      '::-p-xpath(//*[@role="button"][@aria-pressed][.//*[text()="First ring"]])',
+    );
     await row!.tap();
     await visitor.sees('closes');
     for (let i = 0; i < 4; i += 1) await visitor.tap('button', 'More: this balloon alone');

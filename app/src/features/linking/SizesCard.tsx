@@ -34,7 +34,6 @@ export function SizesCard({ sizes, workroom, chosen, onChoose }: SizesCardProps)
               key={size.key}
               role="button"
               aria-pressed={chosen === size.key}
-              aria-label={`${size.title}, ${size.count} of ${text(size.widthMm)}: show its target`}
               onPress={() => onChoose(size.key)}
               className={`min-h-[56px] flex-row items-center gap-3 rounded-card border px-3 py-1 ${chosen === size.key ? 'border-pine bg-pine-wash' : 'border-transparent active:bg-sunk'}`}
             >
