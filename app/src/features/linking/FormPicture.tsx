@@ -1,11 +1,13 @@
 import type { RingGap, Sphere } from '@leggero/core/linking';
 import { useId, useRef, useState } from 'react';
 import { View, type GestureResponderEvent } from 'react-native';
-import { Circle, Defs, G, Line, Path, RadialGradient, Stop } from 'react-native-svg';
+import { Circle, G, Line, Path } from 'react-native-svg';
 
 import { shade } from '@/ui/Balloon';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
+
+import { BallShades } from './BallShades';
 
 /** From the side, a little from above; or straight from above. */
 export type Seen = 'side' | 'above';
@@ -151,15 +153,7 @@ function Turned(props: FormPictureProps & { turn: number; width: number; high: n
   const nearer = [arch.slice(0, middle + 1), arch.slice(middle)].sort((p, q) => depthOf(q) - depthOf(p))[0];
   return (
     <>
-      <Defs>
-        {colours.map((hex, i) => (
-          <RadialGradient key={hex} id={`${id}${i}`} cx="0.36" cy="0.3" r="0.85" fx="0.36" fy="0.3">
-            <Stop offset="0" stopColor={shade(hex, 0.38)} />
-            <Stop offset="0.4" stopColor={hex} />
-            <Stop offset="1" stopColor={shade(hex, -0.4)} />
-          </RadialGradient>
-        ))}
-      </Defs>
+      <BallShades id={id} colours={colours} />
       <G transform={`translate(${dx} ${dy}) scale(${scale})`}>
         {thingMm ? (
           <Circle r={thingMm / 2} fill={palette.sunk} stroke={palette.quiet} strokeWidth={1.5 / scale} />

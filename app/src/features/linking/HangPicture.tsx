@@ -1,11 +1,12 @@
 import { useId, useMemo, useRef } from 'react';
 import { View, type GestureResponderEvent } from 'react-native';
-import { Circle, Defs, G, Line, Path, RadialGradient, Stop, Text as SvgText } from 'react-native-svg';
+import { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 
 import { shade } from '@/ui/Balloon';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 
+import { BallShades } from './BallShades';
 import type { Dot } from './sizes';
 
 /** A level of the room, above the floor, mm. */
@@ -208,15 +209,7 @@ export function Dots({ dots }: { dots: readonly Dot[] }) {
   }
   return (
     <>
-      <Defs>
-        {colours.map((hex, i) => (
-          <RadialGradient key={hex} id={`${id}${i}`} cx="0.36" cy="0.3" r="0.85" fx="0.36" fy="0.3">
-            <Stop offset="0" stopColor={shade(hex, 0.35)} />
-            <Stop offset="0.4" stopColor={hex} />
-            <Stop offset="1" stopColor={shade(hex, -0.38)} />
-          </RadialGradient>
-        ))}
-      </Defs>
+      <BallShades id={id} colours={colours} />
       {dots.map(({ xMm, yMm, widthMm, colourHex, slope }, i) => (
         <G key={i}>
           <Path d={knotOf(xMm, yMm, widthMm, slope)} fill={shade(colourHex, -0.4)} />
