@@ -1,6 +1,25 @@
 // Watch plug-ins belong to the root's configuration, not to one project's.
 const { watchPlugins: _, ...preset } = require('jest-expo/web/jest-preset');
 
+/** Packages that come as modules or with types: they are transformed like own code. */
+const TRANSFORMED = [
+  '(jest-)?react-native',
+  '@react-native(-community)?',
+  'expo(nent)?',
+  '@expo(nent)?/.*',
+  'expo-.*',
+  '@expo-google-fonts/.*',
+  'react-navigation',
+  '@react-navigation/.*',
+  'standard-navigation',
+  'nativewind',
+  'react-native-css-interop',
+  'react-native-svg',
+  'lucide-react-native',
+  'd3-.*',
+  'internmap',
+];
+
 module.exports = {
   ...preset,
   displayName: 'app',
@@ -20,7 +39,5 @@ module.exports = {
     '^expo-router$': '<rootDir>/test/router.tsx',
     '\\.css$': '<rootDir>/test/noStyles.js',
   },
-  transformIgnorePatterns: [
-    'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|expo-.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|standard-navigation|nativewind|react-native-css-interop|react-native-svg|lucide-react-native|d3-.*|internmap))',
-  ],
+  transformIgnorePatterns: [`node_modules/(?!(${TRANSFORMED.join('|')}))`],
 };

@@ -24,13 +24,10 @@ if (apiPort) {
   config.server.enhanceMiddleware = (metro) => (request, response, next) => {
     if (!request.url.startsWith('/api/')) return metro(request, response, next);
     const { method, headers, url } = request;
-    const onward = http.request(
-      { host: '127.0.0.1', port: apiPort, path: url, method, headers },
-      (answer) => {
-        response.writeHead(answer.statusCode, answer.headers);
-        answer.pipe(response);
-      },
-    );
+    const onward = http.request({ host: '127.0.0.1', port: apiPort, path: url, method, headers }, (answer) => {
+      response.writeHead(answer.statusCode, answer.headers);
+      answer.pipe(response);
+    });
     onward.on('error', () => response.writeHead(503).end());
     request.pipe(onward);
   };

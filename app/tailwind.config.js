@@ -1,8 +1,23 @@
 const channel = (name) => `rgb(var(--${name}) / <alpha-value>)`;
 const names = [
-  'ground', 'surface', 'sunk', 'line', 'ink', 'quiet', 'kiln', 'on-kiln', 'pine', 'on-pine', 'pine-wash', 'good',
-  'good-wash', 'edge', 'edge-wash', 'out', 'out-wash',
-]; // prettier-ignore
+  'ground',
+  'surface',
+  'sunk',
+  'line',
+  'ink',
+  'quiet',
+  'kiln',
+  'on-kiln',
+  'pine',
+  'on-pine',
+  'pine-wash',
+  'good',
+  'good-wash',
+  'edge',
+  'edge-wash',
+  'out',
+  'out-wash',
+];
 
 /** @type {import('tailwindcss').Config} */
 module.exports = {

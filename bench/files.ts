@@ -16,7 +16,10 @@ const LINES = 100_000;
 const BALLOONS = 200;
 const DEMO_BALLOONS = 8;
 
-/** A file of 100,000 readings imported from the page, against MariaDB's own bulk load of the same rows into the same table. */
+/**
+ * A file of 100,000 readings imported from the page, against MariaDB's own bulk load of the same rows into the same
+ * table.
+ */
 export async function benchFiles({ chromium }: { chromium: string }): Promise<void> {
   const world = await startWorld();
   const folder = mkdtempSync(path.join(tmpdir(), 'leggero-bench-'));
@@ -64,17 +67,15 @@ function csv(): string {
     const dose = 1 + ((i / BALLOONS) % 8);
     const width = 4 + 0.75 * (dose - 1);
     lines.push(
-      `Bulk Line,11,colour ${i % BALLOONS},Barge floor pump,${dose.toFixed(3)},${width.toFixed(3)},${(1.01 * width).toFixed(3)},ok`,
+      `Bulk Line,11,colour ${i % BALLOONS},Barge floor ` +
+        `pump,${dose.toFixed(3)},${width.toFixed(3)},${(1.01 * width).toFixed(3)},ok`,
     );
   }
   return lines.join('\n');
 }
 
 async function give(page: Page, file: string): Promise<void> {
-  const [chooser] = await Promise.all([
-    page.waitForFileChooser(),
-    page.click('::-p-aria([name="Choose a CSV file"])'),
-  ]);
+  const [chooser] = await Promise.all([page.waitForFileChooser(), page.click('::-p-aria([name="Choose a CSV file"])')]);
   await chooser.accept([file]);
 }
 
@@ -83,7 +84,8 @@ async function bulkLoad(uri: string): Promise<number> {
   const connection = await mysql.createConnection({ uri, timezone: 'Z' });
   try {
     const columns =
-      'studio_id, calibration_id, dose, width_mm, way, stops_mm, passes_mm, nozzle, height_mm, sd_mm, shape, outcome, taken_at';
+      'studio_id, calibration_id, dose, width_mm, way, stops_mm, passes_mm, nozzle, height_mm, sd_mm, ' +
+      'shape, outcome, taken_at';
     const [rows] = await connection.query<RowDataPacket[]>({
       sql: `select ${columns} from readings order by taken_at desc limit ${LINES}`,
       rowsAsArray: true,
@@ -91,9 +93,7 @@ async function bulkLoad(uri: string): Promise<number> {
     });
     const text = rows
       .map((row) =>
-        [randomUUID(), ...(row as unknown[])]
-          .map((cell) => (cell === null ? '\\N' : String(cell)))
-          .join('\t'),
+        [randomUUID(), ...(row as unknown[])].map((cell) => (cell === null ? '\\N' : String(cell))).join('\t'),
       )
       .join('\n');
     const start = performance.now();

@@ -35,8 +35,15 @@ export function benchGoNoGo(): void {
 export async function benchTiles(): Promise<void> {
   const sizes = [6, 7, 8, 9, 10, 11, 12].map((inch) => ({ label: String(inch), widthMm: inch * 25.4 }));
   const geometry = sizerGeometry({
-    form: 'plate', sizes, sheetWidthMm: 700, sheetHeightMm: 720, kerfMm: 0, bridgeMm: 8, thicknessMm: 3, pitchMm: 18,
-  }); // prettier-ignore
+    form: 'plate',
+    sizes,
+    sheetWidthMm: 700,
+    sheetHeightMm: 720,
+    kerfMm: 0,
+    bridgeMm: 8,
+    thicknessMm: 3,
+    pitchMm: 18,
+  });
   if (!geometry.ok) throw new Error(geometry.problem.code);
   const { sheets } = geometry.value;
   const pages = tilesOf(sheets, PAPERS.a4).length;
@@ -66,15 +73,22 @@ interface Redrawn extends Window {
   leggeroRedraws: number[];
 }
 
-/** From the input of a key in the thickness field to the box computed and drawn anew (layout done), on a desktop profile. */
+/**
+ * From the input of a key in the thickness field to the box computed and drawn anew (layout done), on a desktop
+ * profile.
+ */
 export async function benchBox({ chromium }: { chromium: string }): Promise<void> {
   const world = await startWorld();
   await new Promise((resolve) => setTimeout(resolve, 5000));
-  const page = await openPage({ chromium, address: `${world.url}/gauges/make?form=box`, width: 1280, height: 800 }); // prettier-ignore
+  const page = await openPage({ chromium, address: `${world.url}/gauges/make?form=box`, width: 1280, height: 800 });
   try {
     const redraws = await redrawsOf(page);
     const line = { yardstick: 'one frame', theirs: FRAME_MS, unit: 'ms', most: 1 };
-    report({ what: `the box at another thickness, from the key to the drawing (median of ${redraws.length})`, ours: median(redraws), ...line }); // prettier-ignore
+    report({
+      what: `the box at another thickness, from the key to the drawing (median of ${redraws.length})`,
+      ours: median(redraws),
+      ...line,
+    });
     report({ what: 'the slowest of them', ours: Math.max(...redraws), ...line });
   } finally {
     await page.browser().close();

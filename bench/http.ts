@@ -13,8 +13,7 @@ export async function benchHttp(): Promise<void> {
   const connection = await mysql.createConnection({ uri: world.databaseUrl, timezone: 'Z' });
   try {
     const shelf = (await (await fetch(`${world.url}/api/models`)).json()) as ShelfModel[];
-    const model =
-      shelf.find(({ calibrations }) => (calibrations[0]?.readings.length ?? 0) >= 10) ?? shelf[0]!;
+    const model = shelf.find(({ calibrations }) => (calibrations[0]?.readings.length ?? 0) >= 10) ?? shelf[0]!;
     const overHttp = async () => void (await (await fetch(`${world.url}/api/models/${model.id}`)).json());
     const bare = async () => {
       for (const text of STATEMENTS) await connection.execute(text, [model.id]);

@@ -24,8 +24,7 @@ function timesOf(work: () => void): number[] {
 export function benchSnapping(): void {
   const search = () => {
     const made = basket({ spokes: 8, baseMm: inch(5.6), rings: 5, stepMm: inch(1 / 8), jointMm: 5 });
-    if (!made.ok || made.value.snapped.compared !== 5 ** 6)
-      throw new Error('not all snappings were compared');
+    if (!made.ok || made.value.snapped.compared !== 5 ** 6) throw new Error('not all snappings were compared');
   };
   report({
     what: 'a basket of six layers, all 15,625 snappings at ⅛ in',
@@ -57,7 +56,9 @@ export function benchSwags(): void {
   });
 }
 
-/** Ten thousand baskets of thirty balloons, built to find the spread that closes. The worker runs this very function. */
+/**
+ * Ten thousand baskets of thirty balloons, built to find the spread that closes. The worker runs this very function.
+ */
 export function benchBuilds(): void {
   const made = basket({ spokes: 6, baseMm: inch(5), rings: 2, stepMm: inch(1 / 8), jointMm: 5 });
   if (!made.ok) throw new Error('the basket was refused');
@@ -79,26 +80,48 @@ interface Drawn extends Window {
   leggeroDraws: number[];
 }
 
-/** A curtain of 2,000 balloons: from a figure changed to the picture laid out anew, and the longest task while its hem is dragged. */
+/**
+ * A curtain of 2,000 balloons: from a figure changed to the picture laid out anew, and the longest task while its hem
+ * is dragged.
+ */
 export async function benchCurtain({ chromium }: { chromium: string }): Promise<void> {
   const world = await startWorld();
   const pieces = (await (await fetch(`${world.url}/api/pieces`)).json()) as PieceRecord[];
   const { id, design } = pieces.find((piece) => piece.design.form === 'curtain')!;
   const large = {
-    ...design, acrossMm: 18_000, everyMm: 140, topMm: 2700, hemMm: 700, topLine: 'arched', bowMm: 200, ceilingMm: 3200,
-  }; // prettier-ignore
+    ...design,
+    acrossMm: 18_000,
+    everyMm: 140,
+    topMm: 2700,
+    hemMm: 700,
+    topLine: 'arched',
+    bowMm: 200,
+    ceilingMm: 3200,
+  };
   await fetch(`${world.url}/api/pieces/${id}`, {
-    method: 'PATCH', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ design: large }),
-  }); // prettier-ignore
+    method: 'PATCH',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ design: large }),
+  });
   const page = await openPage({ chromium, address: `${world.url}/builds/${id}`, width: 1280, height: 800 });
   try {
     await page.waitForSelector('[aria-label^="A curtain of"] path');
     const draws = await drawsOf(page);
     const line = { yardstick: 'the time it may take', unit: 'ms', most: 1 };
-    report({ what: `a curtain of 2,000 balloons drawn anew (median of ${draws.length})`, ours: median(draws), theirs: 200, ...line }); // prettier-ignore
+    report({
+      what: `a curtain of 2,000 balloons drawn anew (median of ${draws.length})`,
+      ours: median(draws),
+      theirs: 200,
+      ...line,
+    });
     await watchLongTasks(page);
     await dragHem(page);
-    report({ what: 'longest task of the page while its hem is dragged (0: none over 50 ms)', ours: await longTasks(page), theirs: 50, ...line }); // prettier-ignore
+    report({
+      what: 'longest task of the page while its hem is dragged (0: none over 50 ms)',
+      ours: await longTasks(page),
+      theirs: 50,
+      ...line,
+    });
   } finally {
     await page.browser().close();
     await world.end();
@@ -112,9 +135,7 @@ async function drawsOf(page: Page): Promise<number[]> {
     let tapped = 0;
     window.addEventListener('click', () => (tapped = performance.now()), { capture: true });
     new MutationObserver((changes) => {
-      const drawn = changes.some(({ target }) =>
-        (target as Element).closest?.('[aria-label^="A curtain of"]'),
-      );
+      const drawn = changes.some(({ target }) => (target as Element).closest?.('[aria-label^="A curtain of"]'));
       if (tapped === 0 || !drawn) return;
       document.body.getBoundingClientRect();
       noted.leggeroDraws.push(performance.now() - tapped);

@@ -19,6 +19,7 @@ export function report({ what, ours, yardstick, theirs, unit, most }: Line): voi
   const ratio = ours / theirs;
   const figure = (value: number) => `${value.toFixed(value < 10 ? 3 : 1)} ${unit}`;
   process.stdout.write(
-    `${what}: ${figure(ours)}\n  yardstick, ${yardstick}: ${figure(theirs)}\n  ratio ${ratio.toFixed(2)}, wanted at most ${most}: ${ratio <= most ? 'kept' : 'NOT KEPT'}\n`,
+    `${what}: ${figure(ours)}\n  yardstick, ${yardstick}: ${figure(theirs)}\n  ratio ` +
+      `${ratio.toFixed(2)}, wanted at most ${most}: ${ratio <= most ? 'kept' : 'NOT KEPT'}\n`,
   );
 }

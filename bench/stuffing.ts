@@ -70,7 +70,11 @@ export async function benchPressure({ chromium }: { chromium: string }): Promise
   try {
     const redraws = await redrawsOf(page);
     const line = { yardstick: 'one frame', theirs: FRAME_MS, unit: 'ms', most: 1 };
-    report({ what: `the pressure chart at another tier, from the tap to the drawing (median of ${redraws.length})`, ours: median(redraws), ...line }); // prettier-ignore
+    report({
+      what: `the pressure chart at another tier, from the tap to the drawing (median of ${redraws.length})`,
+      ours: median(redraws),
+      ...line,
+    });
     report({ what: 'the slowest of them', ours: Math.max(...redraws), ...line });
   } finally {
     await page.browser().close();
@@ -97,9 +101,7 @@ async function redrawsOf(page: Page): Promise<number[]> {
     }).observe(document.body, { subtree: true, childList: true, attributes: true });
   });
   for (let i = 0; i < ROUNDS; i += 1) {
-    const tier = await page.waitForSelector(
-      `::-p-aria([name="${i % 2 === 0 ? 'Bud' : 'Soft'}"][role="radio"])`,
-    );
+    const tier = await page.waitForSelector(`::-p-aria([name="${i % 2 === 0 ? 'Bud' : 'Soft'}"][role="radio"])`);
     await tier!.click();
     await new Promise((resolve) => setTimeout(resolve, 300));
   }

@@ -51,10 +51,15 @@ export function openBrowser(): Promise<Browser> {
   return puppeteer.launch({
     executablePath,
     args: [
-      '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
-      '--disable-component-update', '--disable-sync',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
     ],
-  }); // prettier-ignore
+  });
 }
 
 /** A page as a person has it: finds things by role and name, taps, reads. Remembers what the console complained of. */
@@ -70,11 +75,7 @@ export class Visitor {
     });
   }
 
-  static async open(
-    browser: Browser,
-    address: string,
-    viewport: typeof PHONE | typeof WIDE,
-  ): Promise<Visitor> {
+  static async open(browser: Browser, address: string, viewport: typeof PHONE | typeof WIDE): Promise<Visitor> {
     const context = await browser.createBrowserContext();
     const visitor = new Visitor(await context.newPage());
     await visitor.page.setViewport(viewport);
@@ -114,11 +115,7 @@ export class Visitor {
   async sees(text: string | RegExp): Promise<void> {
     const source = typeof text === 'string' ? text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&') : text.source;
     await this.page
-      .waitForFunction(
-        (pattern) => new RegExp(pattern).test(document.body.innerText),
-        { timeout: 10_000 },
-        source,
-      )
+      .waitForFunction((pattern) => new RegExp(pattern).test(document.body.innerText), { timeout: 10_000 }, source)
       .catch(async () => {
         throw new Error(`never saw ${source} in:\n${await this.text()}`);
       });

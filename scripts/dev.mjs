@@ -15,9 +15,7 @@ import { EXPO_CLI, EXPO_ENV } from './lib/web.mjs';
 await run(async () => {
   const port = wantedPort();
   if (!(await isFree(port)))
-    throw new Refusal(
-      `Port ${port} is in use: stop what runs there, or choose another, such as PORT=${port + 1}.`,
-    );
+    throw new Refusal(`Port ${port} is in use: stop what runs there, or choose another, such as PORT=${port + 1}.`);
   const folder = path.join(STATE, 'demo');
   const giveBack = own(folder);
   await ensurePackages();

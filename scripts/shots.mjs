@@ -19,12 +19,8 @@ await run(async () => {
   const world = fork(path.join(ROOT, 'scripts/world.mjs'), ['demo']);
   const { url } = await new Promise((resolve) => world.once('message', resolve));
   const models = await (await fetch(`${url}/api/models`)).json();
-  const eleven = models.find(
-    ({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279,
-  );
-  const fresh = models.find(
-    ({ line, nominalMm }) => line === 'Fennimore Mirror' && Math.round(nominalMm) === 279,
-  );
+  const eleven = models.find(({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279);
+  const fresh = models.find(({ line, nominalMm }) => line === 'Fennimore Mirror' && Math.round(nominalMm) === 279);
   const [check] = (await (await fetch(`${url}/api/models/${eleven.id}`)).json()).checks;
   const sizers = await (await fetch(`${url}/api/sizers`)).json();
   const plate = sizers.find(({ keeper }) => keeper === '');
@@ -59,13 +55,7 @@ await run(async () => {
   mkdirSync(FOLDER, { recursive: true });
   const browser = await puppeteer.launch({
     executablePath,
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-    ],
+    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
   });
   for (const [name, address, viewport, choice = 'light'] of views) {
     const page = await browser.newPage();
@@ -96,9 +86,7 @@ async function ownersEye(url, personId) {
     .getSetCookie()
     .map((line) => line.split(';')[0])
     .join('; ');
-  const checks = await (
-    await fetch(`${url}/api/people/${personId}/eye-checks`, { headers: { cookie } })
-  ).json();
+  const checks = await (await fetch(`${url}/api/people/${personId}/eye-checks`, { headers: { cookie } })).json();
   return { cookie, eyeCheck: checks.find(({ mode }) => mode === 'one') };
 }
 

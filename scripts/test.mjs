@@ -25,14 +25,7 @@ async function jest(project, env = {}) {
   mkdirSync(folder, { recursive: true });
   const file = path.join(folder, `${project}.json`);
   rmSync(file, { force: true });
-  const args = [
-    '--selectProjects',
-    project,
-    '--json',
-    `--outputFile=${file}`,
-    '--ci',
-    '--testLocationInResults',
-  ];
+  const args = ['--selectProjects', project, '--json', `--outputFile=${file}`, '--ci', '--testLocationInResults'];
   const inBand = ['server', 'e2e', 'scripts'].includes(project) ? ['--runInBand'] : [];
   say(`\n— ${project} —`);
   const { code, output } = await runCommand(
@@ -90,13 +83,10 @@ const PARTS = {
 };
 
 function total(results) {
-  return results.reduce(
-    (sum, { passed, failed }) => ({ passed: sum.passed + passed, failed: sum.failed + failed }),
-    {
-      passed: 0,
-      failed: 0,
-    },
-  );
+  return results.reduce((sum, { passed, failed }) => ({ passed: sum.passed + passed, failed: sum.failed + failed }), {
+    passed: 0,
+    failed: 0,
+  });
 }
 
 await run(async () => {

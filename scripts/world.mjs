@@ -8,7 +8,8 @@ import { ensureWeb } from './lib/web.mjs';
 
 /**
  * A whole Leggero of its own for a test or a screenshot run, ended with its parent. Started as a child process with
- * `demo` or `empty`; tells its parent `{ url, databaseUrl }`, and obeys `stop-database`, `start-database`, `restart-service`.
+ * `demo` or `empty`; tells its parent `{ url, databaseUrl }`, and obeys `stop-database`, `start-database`,
+ * `restart-service`.
  */
 const demo = process.argv[2] === 'demo';
 mkdirSync(STATE, { recursive: true });

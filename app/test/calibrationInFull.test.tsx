@@ -56,7 +56,12 @@ describe('a target for another place', () => {
   it('that asks for too small a balloon is held up, and other balloons of the shelf are proposed', async () => {
     const records = someRecords();
     records.tiers = [{ ...records.tiers[4]!, name: 'Pea', leastFraction: 0.38, fraction: 0.4, mostFraction: 0.44 }];
-    records.models.push({ ...records.models[1]!, id: '00000000-0000-4000-8000-000000000042', line: 'Tarn Small', nominalMm: inch(6) });
+    records.models.push({
+      ...records.models[1]!,
+      id: '00000000-0000-4000-8000-000000000042',
+      line: 'Tarn Small',
+      nominalMm: inch(6),
+    });
     goTo(`/shelf/${MODEL_ID}`);
     show(<ModelPage modelId={MODEL_ID} />, records);
     await userEvent.click(await screen.findByRole('button', { name: 'Why this target' }));
@@ -64,7 +69,7 @@ describe('a target for another place', () => {
     expect(sheet.getByText(/^Held up: below 5 in the neck hangs out/)).toBeTruthy();
     await userEvent.click(sheet.getByRole('link', { name: /Tarn Small 6/ }));
     expect(visited).toEqual(['/shelf/00000000-0000-4000-8000-000000000042']);
-  }); // prettier-ignore
+  });
 });
 
 describe('calibrations of one balloon', () => {
@@ -74,19 +79,24 @@ describe('calibrations of one balloon', () => {
     const [first] = model!.calibrations;
     const id = '00000000-0000-4000-8000-000000000077';
     const readings = first!.readings.map((reading, i) => ({
-      ...reading, id: `00000000-0000-4000-8000-00000000090${i}`, calibrationId: id, heightMm: reading.heightMm! * 0.93,
+      ...reading,
+      id: `00000000-0000-4000-8000-00000000090${i}`,
+      calibrationId: id,
+      heightMm: reading.heightMm! * 0.93,
     }));
     model!.calibrations.push({ ...first!, id, roundedOff: true, startedAt: '2026-11-10T17:00:00.000Z', readings });
     goTo(`/shelf/${MODEL_ID}`);
     show(<ModelPage modelId={MODEL_ID} />, records);
-    expect(await screen.findByText(/^Beside this one, rounded off: rounder: height over width 0\.0\d+ lower/)).toBeTruthy();
+    expect(
+      await screen.findByText(/^Beside this one, rounded off: rounder: height over width 0\.0\d+ lower/),
+    ).toBeTruthy();
     const before = screen.getAllByRole('img')[0]!.getAttribute('aria-label');
     await userEvent.click(screen.getByRole('radio', { name: /^Barge, rounded off/ }));
     await waitFor(() => expect(screen.getAllByRole('img')[0]!.getAttribute('aria-label')).not.toBe(before));
     await userEvent.click(screen.getByRole('button', { name: 'Delete' }));
     await userEvent.click(screen.getByRole('button', { name: 'Delete for good' }));
     expect(lastDone()).toEqual({ name: 'deleteCalibration', id });
-  }); // prettier-ignore
+  });
 });
 
 describe('the bench', () => {
@@ -147,31 +157,46 @@ describe('comparing', () => {
     goTo('/shelf/compare', { width: String(inch(9)) });
     show(<ComparePage />);
     fireEvent.keyDown(await screen.findByRole('slider', { name: 'At a width of' }), { key: 'PageUp' });
-    await waitFor(() =>
-      expect(screen.getByText('Hole').parentElement?.textContent).toBe('Hole10just passes'),
-    );
+    await waitFor(() => expect(screen.getByText('Hole').parentElement?.textContent).toBe('Hole10just passes'));
   });
 });
 
 describe('finding a balloon for a width', () => {
   it('tells which suit and why the others do not', async () => {
     const records = someRecords();
-    records.models.push({ ...records.models[1]!, id: '00000000-0000-4000-8000-000000000043', line: 'Tarn Small', nominalMm: inch(5) });
+    records.models.push({
+      ...records.models[1]!,
+      id: '00000000-0000-4000-8000-000000000043',
+      line: 'Tarn Small',
+      nominalMm: inch(5),
+    });
     goTo('/shelf/find', { width: String(inch(9)), days: '1' });
     show(<FindPage />, records);
     expect((await screen.findByRole('link', { name: /Tarn Satin 11/ })).textContent).toMatch('82 % of its nominal');
     expect(screen.getByRole('link', { name: /Tarn Small 5/ }).textContent).toMatch('180 % of nominal: hard and oval');
     await userEvent.click(screen.getByRole('radio', { name: '3 weeks' }));
-    expect((await screen.findByText('Nothing on the shelf suits 9 in'))).toBeTruthy();
+    expect(await screen.findByText('Nothing on the shelf suits 9 in')).toBeTruthy();
     expect(screen.getByRole('link', { name: /Tarn Satin 11/ }).textContent).toMatch('at most 65 % stands that long');
-  }); // prettier-ignore
+  });
 });
 
 describe('hold tests', () => {
   const test: HoldTestRecord = {
-    id: '00000000-0000-4000-8000-000000000061', modelId: MODEL_ID, wraps: 2, stuffed: false, startedAt: '2026-11-16T17:00:00.000Z', demo: false,
-    readings: [{ id: '00000000-0000-4000-8000-000000000062', holdTestId: '00000000-0000-4000-8000-000000000061', hours: 0, widthMm: 240 }],
-  }; // prettier-ignore
+    id: '00000000-0000-4000-8000-000000000061',
+    modelId: MODEL_ID,
+    wraps: 2,
+    stuffed: false,
+    startedAt: '2026-11-16T17:00:00.000Z',
+    demo: false,
+    readings: [
+      {
+        id: '00000000-0000-4000-8000-000000000062',
+        holdTestId: '00000000-0000-4000-8000-000000000061',
+        hours: 0,
+        widthMm: 240,
+      },
+    ],
+  };
   const open = (tests: HoldTestRecord[]) => {
     const records = someRecords();
     records.models[0]!.holdTests = tests;
@@ -199,9 +224,7 @@ describe('hold tests', () => {
     fireEvent.keyDown(dial, { key: 'PageUp' });
     fireEvent.keyDown(dial, { key: 'PageUp' });
     expect(screen.getByText('A balloon does not grow by standing: measure again.')).toBeTruthy();
-    expect((screen.getByRole('button', { name: 'Keep this width' }) as HTMLButtonElement).disabled).toBe(
-      true,
-    );
+    expect((screen.getByRole('button', { name: 'Keep this width' }) as HTMLButtonElement).disabled).toBe(true);
     fireEvent.keyDown(dial, { key: 'PageDown' });
     fireEvent.keyDown(dial, { key: 'PageDown' });
     fireEvent.keyDown(dial, { key: 'ArrowLeft' });
@@ -230,7 +253,14 @@ describe('inflators', () => {
 
   it('translate a recipe: widths and the other’s doses; what cannot be read is said beside the field', async () => {
     const records = someRecords();
-    records.pumps.push({ id: '00000000-0000-4000-8000-000000000055', name: 'Skiff', kind: 'hand', doseVolumeL: 0.55, mostKPa: null, demo: false });
+    records.pumps.push({
+      id: '00000000-0000-4000-8000-000000000055',
+      name: 'Skiff',
+      kind: 'hand',
+      doseVolumeL: 0.55,
+      mostKPa: null,
+      demo: false,
+    });
     goTo('/gauges/translate', { model: MODEL_ID, from: PUMP_ID, to: '00000000-0000-4000-8000-000000000055' });
     show(<TranslatePage />, records);
     const items = () => within(screen.getByRole('list', { name: 'The recipe translated' })).getAllByRole('listitem');
@@ -246,5 +276,5 @@ describe('inflators', () => {
     await userEvent.type(field, '3½ 2');
     expect(items()).toHaveLength(2);
     expect(done()).toEqual([]);
-  }); // prettier-ignore
+  });
 });

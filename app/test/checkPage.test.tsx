@@ -8,10 +8,7 @@ import { visited } from './router';
 import { CHECK_ID, done, lastDone, MODEL_ID, show, someRecords } from './studio';
 
 const open = async (checkId = CHECK_ID, records = someRecords()) => {
-  show(
-    <WithModel modelId={MODEL_ID}>{(shown) => <CheckPage {...shown} checkId={checkId} />}</WithModel>,
-    records,
-  );
+  show(<WithModel modelId={MODEL_ID}>{(shown) => <CheckPage {...shown} checkId={checkId} />}</WithModel>, records);
   await screen.findByText('Check a batch');
 };
 const batch = () =>
@@ -62,9 +59,7 @@ describe('a batch is checked', () => {
     expect(done()).toHaveLength(2);
     expect(screen.getByText('1 of 4 is outside. The rest are right.')).toBeTruthy();
     expect(screen.getByText('Add air to number 2.')).toBeTruthy();
-    expect(
-      screen.getByText(/25 % outside here\. Among many more like these, between 1 % and 81 %/),
-    ).toBeTruthy();
+    expect(screen.getByText(/25 % outside here\. Among many more like these, between 1 % and 81 %/)).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Done' }));
     expect(visited).toEqual([`/shelf/${MODEL_ID}`]);
   });
@@ -91,7 +86,14 @@ describe('a batch at two holes, by a plan, in pairs', () => {
     await open();
     await userEvent.click(screen.getByRole('button', { name: 'Try two holes' }));
     await userEvent.click(screen.getByRole('button', { name: 'Passes 10, stops at 9' }));
-    expect(lastDone()).toMatchObject({ body: { answer: null, stopsMm: expect.closeTo(9 * 25.4, 6), passesMm: expect.closeTo(254, 6), stopsHoleId: expect.any(String) } }); // prettier-ignore
+    expect(lastDone()).toMatchObject({
+      body: {
+        answer: null,
+        stopsMm: expect.closeTo(9 * 25.4, 6),
+        passesMm: expect.closeTo(254, 6),
+        stopsHoleId: expect.any(String),
+      },
+    });
     await screen.findByText(/no spread shows between these holes/);
     await userEvent.click(screen.getByRole('button', { name: 'Stops at 11, the largest' }));
     await screen.findByText(/from 2 balloons between holes/);
@@ -114,7 +116,10 @@ describe('a batch at two holes, by a plan, in pairs', () => {
     await userEvent.type(lot, '200');
     await userEvent.click(screen.getByRole('button', { name: 'Check by this plan' }));
     const [created, removed] = done();
-    expect(created).toMatchObject({ name: 'createCheck', body: { lotSize: 200, size: 13, acceptMost: 1, pairs: false } });
+    expect(created).toMatchObject({
+      name: 'createCheck',
+      body: { lotSize: 200, size: 13, acceptMost: 1, pairs: false },
+    });
     expect(removed).toMatchObject({ name: 'deleteCheck', id: CHECK_ID });
   });
 
@@ -130,7 +135,16 @@ describe('a batch at two holes, by a plan, in pairs', () => {
     const records = someRecords();
     const hole = records.sizers[0]!.holes[1]!;
     Object.assign(records.models[0]!.checks[0]!, { holeId: hole.id, holeMm: hole.widthMm });
-    hole.measurements = [{ id: hole.id, holeId: hole.id, acrossMm: hole.widthMm - 8, downMm: null, way: 'caliper', takenAt: '2026-11-20T09:00:00.000Z' }];
+    hole.measurements = [
+      {
+        id: hole.id,
+        holeId: hole.id,
+        acrossMm: hole.widthMm - 8,
+        downMm: null,
+        way: 'caliper',
+        takenAt: '2026-11-20T09:00:00.000Z',
+      },
+    ];
     await open(CHECK_ID, records);
     expect(screen.getByText(/8\.0 mm smaller than it was taken for/)).toBeTruthy();
     // What just passed it was that much smaller: outside, like the one that fell through.
@@ -142,11 +156,23 @@ describe('a batch at two holes, by a plan, in pairs', () => {
     const records = someRecords();
     const [record] = records.models[0]!.checks;
     const result = record!.results[0]!;
-    Object.assign(record!, { pairs: true, size: 8, results: [254, 250, 255, 251, 253, 249].map((widthMm, position) => ({ ...result, id: `00000000-0000-4000-8000-00000000041${position}`, position, answer: null, widthMm })) });
+    Object.assign(record!, {
+      pairs: true,
+      size: 8,
+      results: [254, 250, 255, 251, 253, 249].map((widthMm, position) => ({
+        ...result,
+        id: `00000000-0000-4000-8000-00000000041${position}`,
+        position,
+        answer: null,
+        widthMm,
+      })),
+    });
     await open(CHECK_ID, records);
-    expect(screen.getByText(/3 pairs: 100 % match within the tolerance\. The left ones come out 4\.0 mm larger/)).toBeTruthy();
+    expect(
+      screen.getByText(/3 pairs: 100 % match within the tolerance\. The left ones come out 4\.0 mm larger/),
+    ).toBeTruthy();
   });
-}); // prettier-ignore
+});
 
 it('keeps every tap, also those faster than the page is drawn, and takes back the last of them', async () => {
   const records = someRecords();
@@ -155,7 +181,15 @@ it('keeps every tap, also those faster than the page is drawn, and takes back th
   act(() => {
     for (const key of ['2', '1', '2', 'u', '3']) fireEvent.keyDown(window, { key });
   });
-  const sent = done().map((command) => ('body' in command ? (command.body as { position: number; answer: string }) : null));
-  expect(sent.map((body) => body && [body.position, body.answer])).toEqual([[2, 'passes'], [3, 'stops'], [4, 'passes'], null, [4, 'falls']]);
+  const sent = done().map((command) =>
+    'body' in command ? (command.body as { position: number; answer: string }) : null,
+  );
+  expect(sent.map((body) => body && [body.position, body.answer])).toEqual([
+    [2, 'passes'],
+    [3, 'stops'],
+    [4, 'passes'],
+    null,
+    [4, 'falls'],
+  ]);
   await waitFor(() => expect(batch()).toHaveLength(5));
-}); // prettier-ignore
+});

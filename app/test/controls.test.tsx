@@ -1,32 +1,32 @@
-import { formatLength, lengthParts, STEP_MM } from '@leggero/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 
-import type { Lengths } from '@/api/lengths';
+import { lengthsOf } from '@/api/lengths';
 
 import { AnswerButtons } from '@/features/check/AnswerButtons';
 import { LengthEntry } from '@/ui/LengthEntry';
 import { Segmented } from '@/ui/Segmented';
 import { Stepper } from '@/ui/Stepper';
 
-const step = STEP_MM.eighthInch;
-const lengths: Lengths = {
-  unit: 'in',
-  stepMm: step,
-  text: (mm) => formatLength({ mm, unit: 'in', step }),
-  bare: (mm) => formatLength({ mm, unit: 'in', step }).replace(' in', ''),
-  parts: (mm) => lengthParts({ mm, unit: 'in', step }),
-};
+const lengths = lengthsOf();
 
 function Entry({ around = false, onChange }: { around?: boolean; onChange: (mm: number) => void }) {
   const [mm, setMm] = useState(254);
   return (
     <LengthEntry
-      label="Width" value={mm} least={50} most={400} lengths={lengths} around={around}
-      onChange={(to) => { setMm(to); onChange(to); }}
+      label="Width"
+      value={mm}
+      least={50}
+      most={400}
+      lengths={lengths}
+      around={around}
+      onChange={(to) => {
+        setMm(to);
+        onChange(to);
+      }}
     />
-  ); // prettier-ignore
+  );
 }
 
 describe('a length is entered', () => {
@@ -34,7 +34,7 @@ describe('a length is entered', () => {
     const onChange = jest.fn();
     render(<Entry onChange={onChange} />);
     await userEvent.click(screen.getByRole('button', { name: 'Larger: Width' }));
-    expect(onChange).toHaveBeenLastCalledWith(expect.closeTo(254 + step, 6));
+    expect(onChange).toHaveBeenLastCalledWith(expect.closeTo(254 + lengths.stepMm, 6));
     expect(screen.getByRole('slider', { name: 'Width' }).getAttribute('aria-valuetext')).toBe('10⅛ in');
   });
 
@@ -42,9 +42,9 @@ describe('a length is entered', () => {
     const onChange = jest.fn();
     render(<Entry onChange={onChange} />);
     fireEvent.keyDown(screen.getByRole('slider', { name: 'Width' }), { key: 'ArrowLeft' });
-    expect(onChange).toHaveBeenLastCalledWith(expect.closeTo(254 - step, 6));
+    expect(onChange).toHaveBeenLastCalledWith(expect.closeTo(254 - lengths.stepMm, 6));
     fireEvent.keyDown(screen.getByRole('slider', { name: 'Width' }), { key: 'PageUp' });
-    expect(onChange).toHaveBeenLastCalledWith(expect.closeTo(254 - step + 25.4, 6));
+    expect(onChange).toHaveBeenLastCalledWith(expect.closeTo(254 - lengths.stepMm + 25.4, 6));
   });
 
   it('as people write it, with the reason beside the field when it cannot be read', async () => {
@@ -65,7 +65,7 @@ describe('a length is entered', () => {
     render(<Entry around onChange={onChange} />);
     expect(screen.getByRole('slider').getAttribute('aria-valuetext')).toBe('31⅜ in');
     fireEvent.keyDown(screen.getByRole('slider'), { key: 'ArrowRight' });
-    expect(onChange.mock.lastCall[0]).toBeCloseTo((252 * step) / Math.PI, 6);
+    expect(onChange.mock.lastCall[0]).toBeCloseTo((252 * lengths.stepMm) / Math.PI, 6);
   });
 });
 
@@ -73,19 +73,9 @@ describe('controls', () => {
   it('a stepper stops at its ends', async () => {
     const onChange = jest.fn();
     render(
-      <Stepper
-        label="strokes in all"
-        value={0.5}
-        shown="½"
-        step={0.5}
-        least={0.5}
-        most={200}
-        onChange={onChange}
-      />,
+      <Stepper label="strokes in all" value={0.5} shown="½" step={0.5} least={0.5} most={200} onChange={onChange} />,
     );
-    expect(
-      (screen.getByRole('button', { name: 'Fewer: strokes in all' }) as HTMLButtonElement).disabled,
-    ).toBe(true);
+    expect((screen.getByRole('button', { name: 'Fewer: strokes in all' }) as HTMLButtonElement).disabled).toBe(true);
     await userEvent.click(screen.getByRole('button', { name: 'More: strokes in all' }));
     expect(onChange).toHaveBeenCalledWith(1);
   });

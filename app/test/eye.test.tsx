@@ -19,9 +19,24 @@ const at = (n: number) => new Date(Date.UTC(2026, 10, 20, 12, n)).toISOString();
 
 function eyeCheck(widthsMm: (number | null)[], more: Partial<EyeCheckRecord> = {}): EyeCheckRecord {
   return {
-    id: EYE_ID, mode: 'one', personId: OWNER_ID, secondPersonId: null, modelId: MODEL_ID, targetMm: 254, size: widthsMm.length, startedAt: at(0), demo: false,
-    balloons: widthsMm.map((widthMm, position) => ({ id: uuid(position), eyeCheckId: EYE_ID, position, widthMm, filledAt: at(position) })), ...more,
-  }; // prettier-ignore
+    id: EYE_ID,
+    mode: 'one',
+    personId: OWNER_ID,
+    secondPersonId: null,
+    modelId: MODEL_ID,
+    targetMm: 254,
+    size: widthsMm.length,
+    startedAt: at(0),
+    demo: false,
+    balloons: widthsMm.map((widthMm, position) => ({
+      id: uuid(position),
+      eyeCheckId: EYE_ID,
+      position,
+      widthMm,
+      filledAt: at(position),
+    })),
+    ...more,
+  };
 }
 function open(check: EyeCheckRecord) {
   show(<EyeRunPage eyeCheckId={EYE_ID} />, {
@@ -38,7 +53,10 @@ describe('an eye is tested', () => {
     await screen.findByText('Start an eye check');
     await userEvent.click(await screen.findByRole('radio', { name: 'Two people' }));
     await press('Start');
-    expect(lastDone()).toMatchObject({ name: 'createEyeCheck', body: { mode: 'two', personId: OWNER_ID, secondPersonId: CREW_ID, size: 12 } }); // prettier-ignore
+    expect(lastDone()).toMatchObject({
+      name: 'createEyeCheck',
+      body: { mode: 'two', personId: OWNER_ID, secondPersonId: CREW_ID, size: 12 },
+    });
     expect(visited.at(-1)).toMatch(/^\/gauges\/eye\//);
   });
 
@@ -60,7 +78,9 @@ describe('an eye is tested', () => {
     open(eyeCheck([], { mode: 'pairs', size: 4 }));
     await screen.findByText('Maren’s eye');
     await press('Both filled');
-    expect(done().map((command) => 'body' in command && (command.body as { position: number }).position)).toEqual([0, 1]); // prettier-ignore
+    expect(done().map((command) => 'body' in command && (command.body as { position: number }).position)).toEqual([
+      0, 1,
+    ]);
   });
 
   it('names the kinds of work for which the eye is enough', async () => {
@@ -77,9 +97,7 @@ describe('an eye is tested', () => {
   });
 
   it('compares two people, and says nothing of one balloon', async () => {
-    open(
-      eyeCheck([254, 255, 253, 254, 262, 263, 261, 262], { mode: 'two', secondPersonId: CREW_ID, size: 4 }),
-    );
+    open(eyeCheck([254, 255, 253, 254, 262, 263, 261, 262], { mode: 'two', secondPersonId: CREW_ID, size: 4 }));
     await screen.findByText(/Jory fills 8\.0 mm larger/);
     open(eyeCheck([254]));
     await screen.findByText(/One balloon says nothing of a spread/);
@@ -105,7 +123,10 @@ describe('a history by eye', () => {
 
   it('shows sessions to the owner, with how they went from one to the next', async () => {
     goTo('/gauges/eye', { person: OWNER_ID });
-    const sessions = [eyeCheck([250, 258, 252, 260]), eyeCheck([254, 255, 253, 256], { id: uuid(50), startedAt: '2026-11-22T12:00:00.000Z' })]; // prettier-ignore
+    const sessions = [
+      eyeCheck([250, 258, 252, 260]),
+      eyeCheck([254, 255, 253, 256], { id: uuid(50), startedAt: '2026-11-22T12:00:00.000Z' }),
+    ];
     show(<EyePage />, { ...someRecords(), session: { personId: OWNER_ID }, eyeChecks: sessions });
     await screen.findByText('From session to session');
     expect(screen.getAllByText(/One person, 4 balloons/)).toHaveLength(2);
@@ -126,9 +147,23 @@ describe('a history by eye', () => {
 
 describe('a study of the sizing', () => {
   const study = (widths: number[]) => ({
-    id: STUDY_ID, subject: 'The 9 hole', people: ['Maren', 'Jory'], balloons: 2, repeats: 2, startedAt: at(0), demo: false,
-    widths: widths.map((widthMm, i) => ({ id: uuid(i), studyId: STUDY_ID, balloon: i % 2, person: Math.floor(i / 2) % 2, repeat: Math.floor(i / 4), widthMm, takenAt: at(i) })),
-  }); // prettier-ignore
+    id: STUDY_ID,
+    subject: 'The 9 hole',
+    people: ['Maren', 'Jory'],
+    balloons: 2,
+    repeats: 2,
+    startedAt: at(0),
+    demo: false,
+    widths: widths.map((widthMm, i) => ({
+      id: uuid(i),
+      studyId: STUDY_ID,
+      balloon: i % 2,
+      person: Math.floor(i / 2) % 2,
+      repeat: Math.floor(i / 4),
+      widthMm,
+      takenAt: at(i),
+    })),
+  });
   const openStudy = (widths: number[]) =>
     show(<StudyPage studyId={STUDY_ID} />, { ...someRecords(), studies: [study(widths)] });
 
@@ -143,7 +178,10 @@ describe('a study of the sizing', () => {
     await userEvent.click(await screen.findByRole('checkbox', { name: 'Maren' }));
     await userEvent.click(screen.getByRole('checkbox', { name: 'Jory' }));
     await press('Start the study');
-    expect(lastDone()).toMatchObject({ name: 'createStudy', body: { subject: 'The 9 hole', people: ['Maren', 'Jory'], balloons: 5, repeats: 2 } }); // prettier-ignore
+    expect(lastDone()).toMatchObject({
+      name: 'createStudy',
+      body: { subject: 'The 9 hole', people: ['Maren', 'Jory'], balloons: 5, repeats: 2 },
+    });
   });
 
   it('asks for the next width, round by round, and names what is missing', async () => {
@@ -155,14 +193,19 @@ describe('a study of the sizing', () => {
     await userEvent.clear(screen.getByRole('textbox', { name: 'Width' }));
     await userEvent.type(screen.getByRole('textbox', { name: 'Width' }), '238 mm');
     await press('Keep');
-    expect(lastDone()).toMatchObject({ name: 'createStudyWidth', body: { balloon: 1, person: 1, repeat: 0, widthMm: expect.closeTo(238, 6) } }); // prettier-ignore
+    expect(lastDone()).toMatchObject({
+      name: 'createStudyWidth',
+      body: { balloon: 1, person: 1, repeat: 0, widthMm: expect.closeTo(238, 6) },
+    });
     await screen.findByText(/Missing next: Maren, second time, balloon 1/);
   });
 
   it('says in plain words where the spread comes from', async () => {
     openStudy([228, 235, 231, 238, 228.2, 235.1, 231.2, 237.9]);
-    await screen.findByText(/comes from how Maren and Jory read it: (Maren reads 1\.5 mm smaller|Jory reads 1\.5 mm larger)/);
+    await screen.findByText(
+      /comes from how Maren and Jory read it: (Maren reads 1\.5 mm smaller|Jory reads 1\.5 mm larger)/,
+    );
     expect(screen.getByRole('img', { name: /Shares of the variance: Repeatability/ })).toBeTruthy();
     await waitFor(() => expect(screen.queryByText(/Missing next/)).toBeNull());
   });
-}); // prettier-ignore
+});

@@ -12,16 +12,28 @@ import { goTo } from './router';
 import { FRESH_ID, show } from './studio';
 
 const report = {
-  lines: 3, added: 2, known: 1, newModels: ['tarn satin 11'], newPumps: ['Skiff'], newCalibrations: 1, problems: [], problemCount: 0, written: false,
-  sample: [{ line: 2, model: 'Tarn Satin 11', pump: 'Skiff', dose: 2.5, widthMm: null, stopsMm: 228.6, passesMm: 241.3 }],
-}; // prettier-ignore
+  lines: 3,
+  added: 2,
+  known: 1,
+  newModels: ['tarn satin 11'],
+  newPumps: ['Skiff'],
+  newCalibrations: 1,
+  problems: [],
+  problemCount: 0,
+  written: false,
+  sample: [
+    { line: 2, model: 'Tarn Satin 11', pump: 'Skiff', dose: 2.5, widthMm: null, stopsMm: 228.6, passesMm: 241.3 },
+  ],
+};
 
 describe('a file of readings', () => {
   it('shows what it would do before it does it', () => {
     show(<ImportPreview report={report} fileName="readings.csv" />);
-    expect(screen.getByText('3 lines: 2 new, 1 there already. Makes 1 balloon, 1 inflator (Skiff), 1 calibration.')).toBeTruthy();
+    expect(
+      screen.getByText('3 lines: 2 new, 1 there already. Makes 1 balloon, 1 inflator (Skiff), 1 calibration.'),
+    ).toBeTruthy();
     expect(screen.getByRole('row').textContent).toBe('2Tarn Satin 112½9 to 9½ in');
-  }); // prettier-ignore
+  });
 
   it('names each line that cannot be used, and counts the rest', () => {
     const problems = [
@@ -46,9 +58,11 @@ describe('a file of readings', () => {
   it('of a newer version, or of another kind, is refused in plain words', () => {
     expect(calibrationFileText({ code: 'newer-version', version: 4 })).toMatch('newer than this Leggero knows');
     expect(calibrationFileText({ code: 'not-json' })).toMatch('not JSON');
-    expect(calibrationFileText({ code: 'bad-field', path: 'pump.kind', message: 'Invalid option' })).toMatch('“pump.kind”');
+    expect(calibrationFileText({ code: 'bad-field', path: 'pump.kind', message: 'Invalid option' })).toMatch(
+      '“pump.kind”',
+    );
     expect(fileName('Fennimore Standard 11 kelp green', 'json')).toBe('fennimore-standard-11-kelp-green.json');
-  }); // prettier-ignore
+  });
 });
 
 describe('target sheets', () => {

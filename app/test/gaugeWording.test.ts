@@ -21,8 +21,13 @@ describe('the words of the gauges', () => {
 
   it('say what another width costs, up and down', () => {
     const [, column, chain] = costTexts(widthCost({ targetMm: 254, widthMm: 247.65 }), inches);
-    expect([column, chain]).toEqual(['A column of eight layers of quads 1.5 in lower.', 'A chain of twenty 5 in shorter.']);
-    expect(costTexts(widthCost({ targetMm: 254, widthMm: 260.35 }), inches)[0]).toBe('Each balloon 0.25 in larger, with 8 % more air.');
+    expect([column, chain]).toEqual([
+      'A column of eight layers of quads 1.5 in lower.',
+      'A chain of twenty 5 in shorter.',
+    ]);
+    expect(costTexts(widthCost({ targetMm: 254, widthMm: 260.35 }), inches)[0]).toBe(
+      'Each balloon 0.25 in larger, with 8 % more air.',
+    );
     expect(workList(['linking', 'classic'])).toBe('linking work and classic work');
   });
 
@@ -41,15 +46,23 @@ describe('the words of the gauges', () => {
   it('say mean and spread, or the most there can be', () => {
     const meanMm = { value: 254, low: 251, high: 257 };
     expect(lawText({ count: 12, meanMm, spreadMm: { value: 3, low: 2, high: 6 } }, inches, fineMm)).toBe(
-      'Mean 10 in (9.875 in to 10.125 in), spread 3.0 mm (2.0 mm to 6.0 mm): from 12 balloons between holes. The intervals hold 95 of 100 times.',
+      'Mean 10 in (9.875 in to 10.125 in), spread 3.0 mm (2.0 mm to 6.0 mm): from 12 balloons between ' +
+        'holes. The intervals hold 95 of 100 times.',
     );
-    expect(lawText({ count: 12, meanMm, spreadMm: { value: 0, low: 0, high: 4 } }, inches, fineMm)).toMatch(/it is at most 4\.0 mm/);
+    expect(lawText({ count: 12, meanMm, spreadMm: { value: 0, low: 0, high: 4 } }, inches, fineMm)).toMatch(
+      /it is at most 4\.0 mm/,
+    );
   });
 
   it('say how well pairs match, and which side gives more', () => {
     const exact = (mm: number) => ({ lowMm: mm, highMm: mm });
-    const mismatch = pairMismatch({ pairs: [256, 257, 256.5].map((left) => ({ left: exact(left), right: exact(250) })), toleranceMm: 3 });
-    expect(mismatch.ok && pairText(mismatch.value, fineMm)).toMatch(/^3 pairs: 0 % match within the tolerance\. The left ones come out 6\.5 mm larger/);
+    const mismatch = pairMismatch({
+      pairs: [256, 257, 256.5].map((left) => ({ left: exact(left), right: exact(250) })),
+      toleranceMm: 3,
+    });
+    expect(mismatch.ok && pairText(mismatch.value, fineMm)).toMatch(
+      /^3 pairs: 0 % match within the tolerance\. The left ones come out 6\.5 mm larger/,
+    );
   });
 
   it('tell an eye its bias, spread and trend', () => {
@@ -61,10 +74,16 @@ describe('the words of the gauges', () => {
     const large = of([259, 260, 261, 260, 259, 261]);
     expect(biasText(large, fineMm)).toBe('Fills 6.0 mm too large on average (5.1 mm to 6.9 mm).');
     expect(spreadText(large, fineMm)).toMatch(/^From one balloon to the next 0\.9 mm/);
-    expect(eyeVerdict(large)).toMatch(/^This eye is enough for garlands and organic work\. Size every balloon for linking work and classic work\./);
-    expect(biasText(of([252, 256, 253, 255]), fineMm)).toMatch(/^On the target as far as this tells: the mean lies 0\.0 mm/);
+    expect(eyeVerdict(large)).toMatch(
+      /^This eye is enough for garlands and organic work\. Size every balloon for linking work and classic work\./,
+    );
+    expect(biasText(of([252, 256, 253, 255]), fineMm)).toMatch(
+      /^On the target as far as this tells: the mean lies 0\.0 mm/,
+    );
     expect(trendTexts(of([252, 256]), fineMm)).toEqual(['Six balloons or more show whether an eye drifts or tires.']);
-    expect(trendTexts(of([250, 251, 252, 253, 254, 255.1]), fineMm)[0]).toBe('The eye drifts: balloons grow larger, by 5.1 mm from the first to the last.');
+    expect(trendTexts(of([250, 251, 252, 253, 254, 255.1]), fineMm)[0]).toBe(
+      'The eye drifts: balloons grow larger, by 5.1 mm from the first to the last.',
+    );
   });
 
   it('tell where the sizing’s spread comes from', () => {
@@ -72,23 +91,65 @@ describe('the words of the gauges', () => {
       const study = sizingStudy(widths);
       return study.ok ? studyText(study.value, ['Maren', 'Jory'], 'The 9 hole') : [study.problem.code];
     };
-    const people = text([[[228, 228.1], [232, 232.1]], [[230, 230.1], [234, 234.2]]]);
+    const people = text([
+      [
+        [228, 228.1],
+        [232, 232.1],
+      ],
+      [
+        [230, 230.1],
+        [234, 234.2],
+      ],
+    ]);
     expect(people[0]).toMatch(/with the 9 hole; the balloons themselves differ by/);
     expect(people[1]).toMatch(/comes from how Maren and Jory read it/);
-    expect(text([[[228, 232], [229, 231]], [[230, 226], [228, 229]]])[1]).toMatch(/sizing the same balloon again with the same hands/);
-    expect(text([[[228, 228], [228, 228]], [[230, 230], [230, 230]]])).toEqual(['No spread at all shows with the 9 hole.']);
+    expect(
+      text([
+        [
+          [228, 232],
+          [229, 231],
+        ],
+        [
+          [230, 226],
+          [228, 229],
+        ],
+      ])[1],
+    ).toMatch(/sizing the same balloon again with the same hands/);
+    expect(
+      text([
+        [
+          [228, 228],
+          [228, 228],
+        ],
+        [
+          [230, 230],
+          [230, 230],
+        ],
+      ]),
+    ).toEqual(['No spread at all shows with the 9 hole.']);
     expect(cellText({ balloon: 3, person: 1, repeat: 1 }, ['Maren', 'Jory'])).toBe('Jory, second time, balloon 4');
   });
 
   it('has a sentence for whatever stands in the way of a template', () => {
-    const options: SizerGeometryOptions = { form: 'box', sizes: [{ label: '9', widthMm: 228.6 }], sheetWidthMm: 800, sheetHeightMm: 600, kerfMm: 0.2, bridgeMm: 8, thicknessMm: 3, pitchMm: 18 };
+    const options: SizerGeometryOptions = {
+      form: 'box',
+      sizes: [{ label: '9', widthMm: 228.6 }],
+      sheetWidthMm: 800,
+      sheetHeightMm: 600,
+      kerfMm: 0.2,
+      bridgeMm: 8,
+      thicknessMm: 3,
+      pitchMm: 18,
+    };
     const told = (by: Partial<SizerGeometryOptions>) => {
       const made = sizerGeometry({ ...options, ...by });
       return made.ok ? 'made' : makeProblemText(made.problem, inches);
     };
     expect(told({})).toBe('made');
     expect(told({ sheetWidthMm: 250 })).toMatch(/^The sheet is too small: at least 10\.\d+ in by/);
-    expect(told({ thicknessMm: 19 })).toBe('The sheet is thicker than a finger is long (18 mm): make the fingers longer.');
+    expect(told({ thicknessMm: 19 })).toBe(
+      'The sheet is thicker than a finger is long (18 mm): make the fingers longer.',
+    );
     expect(told({ kerfMm: 8 })).toMatch(/burn the bridge of 8 mm away/);
     expect(told({ kerfMm: 30 })).toBe('A kerf is between 0 and 20 mm.');
     expect(told({ bridgeMm: 0 })).toBe('A bridge is between 3 and 100 mm.');
@@ -96,4 +157,4 @@ describe('the words of the gauges', () => {
     expect(told({ sizes: [] })).toMatch(/at least one size/);
     expect(told({ sizes: [{ label: '0', widthMm: 0 }] })).toMatch(/wider than zero/);
   });
-}); // prettier-ignore
+});

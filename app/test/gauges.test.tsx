@@ -23,8 +23,15 @@ function measuredRecords(acrossMm: number) {
   const [plate] = records.sizers;
   const hole = plate!.holes[1]!;
   hole.measurements = [
-    { id: '00000000-0000-4000-8000-000000000501', holeId: hole.id, acrossMm, downMm: null, way: 'caliper', takenAt: NOW },
-  ]; // prettier-ignore
+    {
+      id: '00000000-0000-4000-8000-000000000501',
+      holeId: hole.id,
+      acrossMm,
+      downMm: null,
+      way: 'caliper',
+      takenAt: NOW,
+    },
+  ];
   return records;
 }
 
@@ -80,7 +87,9 @@ describe('a sizer is checked', () => {
     await userEvent.type(field('Upright bar, mm'), '99');
     await press('Correct every hole');
     expect(done()).toHaveLength(3);
-    expect(lastDone()).toMatchObject({ body: { acrossMm: expect.closeTo(inch(11) * 0.98, 6), downMm: expect.closeTo(inch(11) * 0.99, 6), way: 'bar' } }); // prettier-ignore
+    expect(lastDone()).toMatchObject({
+      body: { acrossMm: expect.closeTo(inch(11) * 0.98, 6), downMm: expect.closeTo(inch(11) * 0.99, 6), way: 'bar' },
+    });
   });
 
   it('says which targets use another hole from now on', async () => {
@@ -134,9 +143,16 @@ describe('a hole is found', () => {
     const records = measuredRecords(inch(10) - 4);
     const [plate] = records.sizers;
     records.sizers.push({
-      ...plate!, id: '00000000-0000-4000-8000-000000000601', name: 'Crew box', keeper: 'Jory',
-      holes: plate!.holes.map((hole, i) => ({ ...hole, id: `00000000-0000-4000-8000-00000000061${i}`, measurements: [] })),
-    }); // prettier-ignore
+      ...plate!,
+      id: '00000000-0000-4000-8000-000000000601',
+      name: 'Crew box',
+      keeper: 'Jory',
+      holes: plate!.holes.map((hole, i) => ({
+        ...hole,
+        id: `00000000-0000-4000-8000-00000000061${i}`,
+        measurements: [],
+      })),
+    });
     show(<SizersComparedPage />, records);
     await screen.findByText(/apart: too much for linking work\./);
     expect(screen.getByText('differ')).toBeTruthy();
@@ -153,12 +169,16 @@ describe('a sizer is made', () => {
   it('shows what will be cut, in any of four forms', async () => {
     await open();
     expect(await screen.findByText(/1 sheet, 1 piece/)).toBeTruthy();
-    for (const [form, text] of [['Jaws', /jaw board 1/], ['Rings', /ring strip 1/], ['Box', /bottom, front, back/]] as const) {
+    for (const [form, text] of [
+      ['Jaws', /jaw board 1/],
+      ['Rings', /ring strip 1/],
+      ['Box', /bottom, front, back/],
+    ] as const) {
       await userEvent.click(screen.getByRole('radio', { name: form }));
       expect(await screen.findByRole('img', { name: text })).toBeTruthy();
     }
     expect(screen.getByText(/A cube of .* fingers of/)).toBeTruthy();
-  }); // prettier-ignore
+  });
 
   it.each([
     [{ sizes: '9, 8' }, /from small to large: 8 stands after 9/],
@@ -168,14 +188,11 @@ describe('a sizer is made', () => {
     [{ sheetWidthMm: '120' }, /sheet is too small/],
     [{ form: 'box', thicknessMm: '25' }, /thicker than a finger is long \(20 mm\)/],
     [{ kerfMm: '9' }, /burn the bridge of 8 mm away/],
-  ] as [Record<string, string>, RegExp][])(
-    'says beside the field why it cannot be: %j',
-    async (params, text) => {
-      await open(params);
-      expect((await screen.findByRole('alert')).textContent).toMatch(text);
-      expect(screen.getByRole('button', { name: 'PDF to print' }).getAttribute('aria-disabled')).toBe('true');
-    },
-  );
+  ] as [Record<string, string>, RegExp][])('says beside the field why it cannot be: %j', async (params, text) => {
+    await open(params);
+    expect((await screen.findByRole('alert')).textContent).toMatch(text);
+    expect(screen.getByRole('button', { name: 'PDF to print' }).getAttribute('aria-disabled')).toBe('true');
+  });
 
   it('proposes sizes from the targets in use', async () => {
     await open();
@@ -217,4 +234,4 @@ describe('the list of gauges', () => {
     expect(within(row.parentElement!).getByText('3 holes, 9 to 11')).toBeTruthy();
     await waitFor(() => expect(screen.queryByText('Compare sizers')).toBeNull());
   });
-}); // prettier-ignore
+});

@@ -2,8 +2,15 @@ import type { CalibrationRecord, CheckRecord, SizerRecord } from '@leggero/contr
 
 import { viewCheck } from '@/api/checkView';
 import {
-  bestHole, checkHoleOffMm, correctedCalibrations, correctedResult, holesById, holesNow, nearestOfAll, squeezeOf,
-} from '@/api/holes'; // prettier-ignore
+  bestHole,
+  checkHoleOffMm,
+  correctedCalibrations,
+  correctedResult,
+  holesById,
+  holesNow,
+  nearestOfAll,
+  squeezeOf,
+} from '@/api/holes';
 
 import { someRecords } from './studio';
 
@@ -15,9 +22,7 @@ function plates(acrossMm?: number): SizerRecord[] {
   const { sizers } = someRecords();
   const hole = sizers[0]!.holes[1]!;
   if (acrossMm) {
-    hole.measurements = [
-      { id: 'x', holeId: hole.id, acrossMm, downMm: null, way: 'caliper', takenAt: DAY(20) },
-    ];
+    hole.measurements = [{ id: 'x', holeId: hole.id, acrossMm, downMm: null, way: 'caliper', takenAt: DAY(20) }];
   }
   return sizers;
 }
@@ -26,13 +31,22 @@ const TEN = plates()[0]!.holes[1]!.id;
 describe('the best hole', () => {
   it('is chosen by what holes measure', () => {
     const wanted = { targetMm: inch(9.5), toleranceMm: 6.35 };
-    expect(bestHole(plates(), wanted)?.choice).toMatchObject({ how: 'gap', hole: { label: '10' }, gapMm: expect.closeTo(12.7, 6) });
+    expect(bestHole(plates(), wanted)?.choice).toMatchObject({
+      how: 'gap',
+      hole: { label: '10' },
+      gapMm: expect.closeTo(12.7, 6),
+    });
     expect(bestHole(plates(inch(9.55)), wanted)?.choice).toMatchObject({ how: 'just-passes', hole: { label: '10' } });
   });
 
   it('of two sizers is the one of the target’s own size, then the one with the smaller gap', () => {
     const [plate] = plates();
-    const fine: SizerRecord = { ...plate!, id: 'y', name: 'Fine', holes: [{ id: 'f', label: '9¾', widthMm: inch(9.75), measurements: [] }] };
+    const fine: SizerRecord = {
+      ...plate!,
+      id: 'y',
+      name: 'Fine',
+      holes: [{ id: 'f', label: '9¾', widthMm: inch(9.75), measurements: [] }],
+    };
     expect(bestHole([plate!, fine], { targetMm: inch(9.5) })?.sizer.name).toBe('Fine');
     expect(bestHole([plate!, fine], { targetMm: inch(9) })?.sizer.name).toBe('Plate');
     expect(bestHole([plate!], { targetMm: inch(12) })).toBeNull();
@@ -42,14 +56,20 @@ describe('the best hole', () => {
     const [plate] = plates();
     const wanted = { targetMm: inch(10) + 4, nominalMm: inch(11) };
     expect(bestHole([plate!], wanted)?.choice).toMatchObject({ how: 'gap', hole: { label: '11' } });
-    const sizings = Array.from({ length: 30 }, (_, i) => ({ id: String(i), holeId: TEN, nominalMm: inch(11), widthMm: inch(10) + 4, takenAt: DAY(20) }));
+    const sizings = Array.from({ length: 30 }, (_, i) => ({
+      id: String(i),
+      holeId: TEN,
+      nominalMm: inch(11),
+      widthMm: inch(10) + 4,
+      takenAt: DAY(20),
+    }));
     const learned = [{ ...plate!, sizings }];
     expect(squeezeOf(learned).origin).toBe('measured');
     expect(bestHole(learned, wanted)?.choice).toMatchObject({ how: 'just-passes', hole: { label: '10' } });
     expect(nearestOfAll(learned, wanted)?.hole.label).toBe('10');
     expect(holesNow(plate!, squeezeOf([plate!]), inch(11)).every((hole) => hole.passesMm === undefined)).toBe(true);
   });
-}); // prettier-ignore
+});
 
 describe('what was taken through a hole', () => {
   const calibration = (holeId: string | null): CalibrationRecord => {
@@ -82,7 +102,10 @@ describe('what was taken through a hole', () => {
       const [check] = someRecords().models[0]!.checks;
       const result = { ...check!.results[0]!, answer: 'passes' as const };
       return {
-        ...check!, size: count, holeId: TEN, holeMm: inch(10),
+        ...check!,
+        size: count,
+        holeId: TEN,
+        holeMm: inch(10),
         results: Array.from({ length: count }, (_, position) => ({ ...result, id: String(position), position })),
       };
     };
@@ -95,10 +118,11 @@ describe('what was taken through a hole', () => {
 
   it('stands by its lot: going on, right, or to be sized again', () => {
     const [check] = someRecords().models[0]!.checks;
-    const lot = (acceptMost: number, size: number) => viewCheck({ ...check!, lotSize: 96, acceptMost, size }, plates()).lot;
+    const lot = (acceptMost: number, size: number) =>
+      viewCheck({ ...check!, lotSize: 96, acceptMost, size }, plates()).lot;
     expect(lot(1, 13)).toMatchObject({ state: 'going', off: 1 });
     expect(lot(1, 2)).toMatchObject({ state: 'accepted' });
     expect(lot(0, 13)).toMatchObject({ state: 'rejected' });
     expect(viewCheck(check!, plates()).lot).toBeNull();
   });
-}); // prettier-ignore
+});

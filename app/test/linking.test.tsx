@@ -1,7 +1,15 @@
 import {
-  CHECK_DEFAULTS, MODEL_DEFAULTS, PIECE_FORMS, RESULT_DEFAULTS, pieceDesignSchema, type CheckRecord, type ClosedDesign, type ModelDetail, type PieceDesign,
+  CHECK_DEFAULTS,
+  MODEL_DEFAULTS,
+  PIECE_FORMS,
+  RESULT_DEFAULTS,
+  pieceDesignSchema,
+  type CheckRecord,
+  type ClosedDesign,
+  type ModelDetail,
+  type PieceDesign,
   type PieceRecord,
-} from '@leggero/contract'; // prettier-ignore
+} from '@leggero/contract';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
@@ -24,9 +32,21 @@ const LINK_ID = id(1);
 const PIECE_ID = id(2);
 
 const link: ModelDetail = {
-  id: LINK_ID, line: 'Tarn Link', kind: 'linking', nominalMm: inch(6), finish: 'matte', colourName: 'coral', colourHex: '#c8493a',
-  ...MODEL_DEFAULTS, demo: false, calibrations: [], holdTests: [], uses: 0, targets: [], checks: [],
-}; // prettier-ignore
+  id: LINK_ID,
+  line: 'Tarn Link',
+  kind: 'linking',
+  nominalMm: inch(6),
+  finish: 'matte',
+  colourName: 'coral',
+  colourHex: '#c8493a',
+  ...MODEL_DEFAULTS,
+  demo: false,
+  calibrations: [],
+  holdTests: [],
+  uses: 0,
+  targets: [],
+  checks: [],
+};
 const part = { modelId: LINK_ID, colourHex: '#c8493a', finish: 'matte' } as const;
 const BASKET = { ...(firstDesign('basket', { part, stepMm: inch(1 / 8) }) as ClosedDesign), baseMm: inch(5) };
 
@@ -61,7 +81,20 @@ const rest = () => act(() => new Promise<void>((resolve) => setTimeout(resolve, 
 
 describe('builds', () => {
   it('lists the pieces with what is left to check, and teaches the first step when there is none', async () => {
-    const check = { ...CHECK_DEFAULTS, id: id(9), modelId: LINK_ID, tierName: 'Spokes', targetMm: 127, toleranceMm: 2, size: 12, pieceId: PIECE_ID, layer: 'spokes', startedAt: '2026-11-20T11:00:00.000Z', results: [], demo: false }; // prettier-ignore
+    const check = {
+      ...CHECK_DEFAULTS,
+      id: id(9),
+      modelId: LINK_ID,
+      tierName: 'Spokes',
+      targetMm: 127,
+      toleranceMm: 2,
+      size: 12,
+      pieceId: PIECE_ID,
+      layer: 'spokes',
+      startedAt: '2026-11-20T11:00:00.000Z',
+      results: [],
+      demo: false,
+    };
     const { unmount } = show(<BuildList />, withPiece(BASKET, { checks: [check] }));
     expect(await screen.findByText('Basket · 12 to check')).toBeTruthy();
     unmount();
@@ -127,13 +160,17 @@ describe('a basket', () => {
   it('shows what cannot be beside its field, keeps what was typed, and names what works', async () => {
     await open(BASKET);
     await type('Spoke balloons, inches', '4');
-    expect(screen.getByText(/Its tying balloons would be .* in, under the 2¼ in that are useful\. From .* on they are large enough/)).toBeTruthy();
+    expect(
+      screen.getByText(
+        /Its tying balloons would be .* in, under the 2¼ in that are useful\. From .* on they are large enough/,
+      ),
+    ).toBeTruthy();
     expect(screen.getByRole('textbox', { name: 'Spoke balloons, inches' })).toHaveProperty('value', '4');
     await type('Spoke balloons, inches', '5');
     await userEvent.click(screen.getByRole('radio', { name: '¼ in' }));
     await type('Leans out, degrees', '1');
     expect(screen.getByText(/on these steps they would all be one size/)).toBeTruthy();
-  }); // prettier-ignore
+  });
 
   it('keeps a change once the hand rests, once', async () => {
     await open(BASKET);
@@ -142,8 +179,12 @@ describe('a basket', () => {
     expect(done()).toEqual([]);
     await rest();
     expect(done()).toHaveLength(1);
-    expect(lastDone()).toMatchObject({ name: 'changePiece', id: PIECE_ID, body: { design: { form: 'basket', rings: 3 } } });
-  }); // prettier-ignore
+    expect(lastDone()).toMatchObject({
+      name: 'changePiece',
+      id: PIECE_ID,
+      body: { design: { form: 'basket', rings: 3 } },
+    });
+  });
 
   it('takes a handle and says when its balloon is too short', async () => {
     await open({ ...BASKET, handle: { riseMm: inch(12), part } });
@@ -170,12 +211,29 @@ describe('a basket', () => {
 
 describe('the run of a piece', () => {
   const check = (n: number, more: Partial<CheckRecord>): CheckRecord => ({
-    ...CHECK_DEFAULTS, id: id(20 + n), modelId: MODEL_ID, tierName: 'Spokes', targetMm: inch(9.5), toleranceMm: 2, size: 2, pieceId: PIECE_ID, layer: 'spokes',
-    startedAt: '2026-11-20T11:00:00.000Z', results: [], demo: false, ...more,
-  }); // prettier-ignore
+    ...CHECK_DEFAULTS,
+    id: id(20 + n),
+    modelId: MODEL_ID,
+    tierName: 'Spokes',
+    targetMm: inch(9.5),
+    toleranceMm: 2,
+    size: 2,
+    pieceId: PIECE_ID,
+    layer: 'spokes',
+    startedAt: '2026-11-20T11:00:00.000Z',
+    results: [],
+    demo: false,
+    ...more,
+  });
   const result = (checkId: string, position: number) => ({
-    id: id(40 + position), checkId, position, answer: 'passes' as const, widthMm: null, ...RESULT_DEFAULTS, takenAt: `2026-11-20T11:0${position}:00.000Z`,
-  }); // prettier-ignore
+    id: id(40 + position),
+    checkId,
+    position,
+    answer: 'passes' as const,
+    widthMm: null,
+    ...RESULT_DEFAULTS,
+    takenAt: `2026-11-20T11:0${position}:00.000Z`,
+  });
 
   it('knows the piece, counts down what is left of it, and leads to the next size, then back', async () => {
     const first = check(1, { results: [result(id(21), 0)] });
@@ -188,10 +246,7 @@ describe('the run of a piece', () => {
     const older = check(3, { startedAt: '2026-11-01T11:00:00.000Z', size: 9 });
     const records = withPiece(BASKET, { checks: [first, second, older] });
     records.models.find((model) => model.id === MODEL_ID)!.checks = [first, second];
-    show(
-      <WithModel modelId={MODEL_ID}>{(shown) => <CheckPage {...shown} checkId={first.id} />}</WithModel>,
-      records,
-    );
+    show(<WithModel modelId={MODEL_ID}>{(shown) => <CheckPage {...shown} checkId={first.id} />}</WithModel>, records);
     expect(await screen.findByText('Check Anemone')).toBeTruthy();
     expect(screen.getByText('of 2 · 4 left in the piece')).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Plan' })).toBeNull();
@@ -212,9 +267,7 @@ describe('hanging work', () => {
 
   it('a swag without a drop is refused beside it; with one it tells count, angle and depth', async () => {
     await open(firstDesign('swag', { part, nominalMm: inch(6), stepMm: inch(1 / 8) }));
-    expect(
-      screen.getByText(/of chain, .* deep .*° at both fixings; lowest 60 in from the left/),
-    ).toBeTruthy();
+    expect(screen.getByText(/of chain, .* deep .*° at both fixings; lowest 60 in from the left/)).toBeTruthy();
     expect(screen.getByText(/People walk underneath: the lowest balloon hangs at/)).toBeTruthy();
     await type('Drop, inches', '0.1');
     expect(screen.getByText(/A swag hangs: give it some drop/)).toBeTruthy();
@@ -269,9 +322,7 @@ describe('the target of a size', () => {
     );
     records.models.push(five, pair);
     show(<PiecePage pieceId={PIECE_ID} />, records);
-    expect(
-      await screen.findByText(/^This balloon is held at 4.* in: wider it is no longer round/),
-    ).toBeTruthy();
+    expect(await screen.findByText(/^This balloon is held at 4.* in: wider it is no longer round/)).toBeTruthy();
   });
 
   it('of a plain one is what the piece wants', async () => {
@@ -325,23 +376,50 @@ it('a piece that is not there says so', async () => {
 
 describe('waiting commands over pieces and chains', () => {
   const piece = withPiece(BASKET).pieces[0]!;
-  const chain = { id: id(50), modelId: LINK_ID, count: 5, widthMm: 127, lengthMm: 660, takenAt: '2026-11-20T10:00:00.000Z' }; // prettier-ignore
+  const chain = {
+    id: id(50),
+    modelId: LINK_ID,
+    count: 5,
+    widthMm: 127,
+    lengthMm: 660,
+    takenAt: '2026-11-20T10:00:00.000Z',
+  };
   it('a check and its results lie with their piece alone; what belongs elsewhere changes nothing', () => {
-    const body = { id: id(60), modelId: LINK_ID, tierName: 'Spokes', targetMm: 127, toleranceMm: 2, size: 3, pieceId: PIECE_ID, layer: 'spokes', startedAt: '2026-11-20T11:00:00.000Z' }; // prettier-ignore
+    const body = {
+      id: id(60),
+      modelId: LINK_ID,
+      tierName: 'Spokes',
+      targetMm: 127,
+      toleranceMm: 2,
+      size: 3,
+      pieceId: PIECE_ID,
+      layer: 'spokes',
+      startedAt: '2026-11-20T11:00:00.000Z',
+    };
     const other = { ...body, id: id(61), pieceId: id(98) };
     const made = [body, other].reduce(
       (pieces, each, i) => overlayPieces(pieces, { key: String(i), name: 'createCheck', body: each }),
       [piece],
     );
     expect(made[0]!.checks.map((check) => check.id)).toEqual([body.id]);
-    const result = { id: id(62), checkId: body.id, position: 0, answer: 'passes' as const, widthMm: null, takenAt: '2026-11-20T11:01:00.000Z' }; // prettier-ignore
+    const result = {
+      id: id(62),
+      checkId: body.id,
+      position: 0,
+      answer: 'passes' as const,
+      widthMm: null,
+      takenAt: '2026-11-20T11:01:00.000Z',
+    };
     const answered = overlayPieces(made, { key: '3', name: 'createCheckResult', body: result });
     expect(answered[0]!.checks[0]!.results).toMatchObject([{ answer: 'passes' }]);
     expect(overlayPieces(made, { key: '4', name: 'deletePiece', id: PIECE_ID })).toEqual([]);
   });
 
   it('a measured chain is there once, and goes with its balloon', () => {
-    const twice = [1, 2].reduce((chains, key) => overlayChains(chains, { key: String(key), name: 'createChain', body: chain }), [] as typeof chain[]); // prettier-ignore
+    const twice = [1, 2].reduce(
+      (chains, key) => overlayChains(chains, { key: String(key), name: 'createChain', body: chain }),
+      [] as (typeof chain)[],
+    );
     expect(twice).toEqual([chain]);
     expect(overlayChains(twice, { key: '3', name: 'deleteModel', id: LINK_ID })).toEqual([]);
     expect(overlayChains(twice, { key: '4', name: 'deleteModel', id: MODEL_ID })).toEqual([chain]);
@@ -351,18 +429,39 @@ describe('waiting commands over pieces and chains', () => {
 describe('words of linking', () => {
   const text = (mm: number) => `${(mm / 25.4).toFixed(1)} in`;
   it('every refusal of the core says what to do', () => {
-    const codes = ['no-count', 'longer-than-room', 'no-drop', 'drop-beyond-string', 'string-too-short', 'above-ceiling', 'hem-too-high', 'below-floor', 'chains-too-near', 'bad-bow', 'too-many', 'too-few-balloons', 'no-hold', 'none-fits', 'bad-count', 'bad-rings', 'no-room', 'cap-too-large', 'steps-too-coarse', 'tie-too-small', 'bad-lean', 'bad-mouth', 'bad-width', 'bad-length']; // prettier-ignore
-    const said = codes.map((code) =>
-      linkProblemText({ code, detail: { mostMm: 254, least: 1, most: 2 } }, text),
-    );
+    const codes = [
+      'no-count',
+      'longer-than-room',
+      'no-drop',
+      'drop-beyond-string',
+      'string-too-short',
+      'above-ceiling',
+      'hem-too-high',
+      'below-floor',
+      'chains-too-near',
+      'bad-bow',
+      'too-many',
+      'too-few-balloons',
+      'no-hold',
+      'none-fits',
+      'bad-count',
+      'bad-rings',
+      'no-room',
+      'cap-too-large',
+      'steps-too-coarse',
+      'tie-too-small',
+      'bad-lean',
+      'bad-mouth',
+      'bad-width',
+      'bad-length',
+    ];
+    const said = codes.map((code) => linkProblemText({ code, detail: { mostMm: 254, least: 1, most: 2 } }, text));
     expect(new Set(said).size).toBe(codes.length);
     for (const sentence of said) expect(sentence).toMatch(/\.$/);
   });
   it('an error is told with its side', () => {
     expect(closingText({ closingMm: 2.04, ofGive: 0.4 }, true)).toBe('2.0 mm too long all the way round');
-    expect(closingText({ closingMm: -7, ofGive: 1.3 }, true)).toBe(
-      '7.0 mm short all the way round: does not close',
-    );
+    expect(closingText({ closingMm: -7, ofGive: 1.3 }, true)).toBe('7.0 mm short all the way round: does not close');
     expect(closingText({ closingMm: 0.01, ofGive: 0 }, false)).toBe('exact');
     expect(closingText({ closingMm: -1, ofGive: 0.2 }, false)).toBe('1.0 mm too small');
   });

@@ -16,12 +16,33 @@ const LONG_ID = '00000000-0000-4000-8000-000000000701';
 const FOIL_ID = '00000000-0000-4000-8000-000000000702';
 
 const long: ModelDetail = {
-  ...MODEL_DEFAULTS, id: LONG_ID, line: 'Ketteridge Long', kind: 'modelling', nominalMm: inch(2), lengthMm: inch(60), finish: 'matte', colourName: 'eelgrass',
-  colourHex: '#5f8f3e', demo: false, calibrations: [], holdTests: [], uses: 0, targets: [], checks: [],
-}; // prettier-ignore
+  ...MODEL_DEFAULTS,
+  id: LONG_ID,
+  line: 'Ketteridge Long',
+  kind: 'modelling',
+  nominalMm: inch(2),
+  lengthMm: inch(60),
+  finish: 'matte',
+  colourName: 'eelgrass',
+  colourHex: '#5f8f3e',
+  demo: false,
+  calibrations: [],
+  holdTests: [],
+  uses: 0,
+  targets: [],
+  checks: [],
+};
 const foil: ModelDetail = {
-  ...long, id: FOIL_ID, line: 'Tarn Foil', kind: 'foil', nominalMm: inch(18), lengthMm: null, finish: 'mirror', colourName: 'moon silver', stock: 6,
-}; // prettier-ignore
+  ...long,
+  id: FOIL_ID,
+  line: 'Tarn Foil',
+  kind: 'foil',
+  nominalMm: inch(18),
+  lengthMm: null,
+  finish: 'mirror',
+  colourName: 'moon silver',
+  stock: 6,
+};
 
 /** The usual studio with a modelling balloon and a foil. */
 function withOthers() {
@@ -75,9 +96,7 @@ describe('a modelling balloon', () => {
     shows('shapes');
     expect(screen.getByText(/Fill 23⅛ in, leave 1 in empty: 12 in long/)).toBeTruthy();
     await retype('Leaf, stem to tip, inches', '40');
-    expect(screen.getByRole('alert').textContent).toMatch(
-      /Longer than one balloon gives\. The most is 29⅞ in/,
-    );
+    expect(screen.getByRole('alert').textContent).toMatch(/Longer than one balloon gives\. The most is 29⅞ in/);
     await userEvent.click(screen.getByRole('radio', { name: 'Spray' }));
     expect(screen.getByText(/12 rays of 29½ in: 59 in across/)).toBeTruthy();
     await userEvent.click(screen.getByRole('radio', { name: 'Curl' }));
@@ -141,9 +160,7 @@ describe('colour and shine', () => {
       await screen.findByText(/Below 6⅞ in it dulls\. Hold the neck low.*leave about 21 % of the skin/),
     ).toBeTruthy();
     expect(
-      screen.getByText(
-        'Two bubbles of 4¾ in and 4¾ in. Together their skin is stretched 12 % further than as one.',
-      ),
+      screen.getByText('Two bubbles of 4¾ in and 4¾ in. Together their skin is stretched 12 % further than as one.'),
     ).toBeTruthy();
     await retype('Width wanted, inches', '8');
     await waitFor(() => expect(screen.getByText(/It shines by itself/)).toBeTruthy());

@@ -3,14 +3,33 @@ import type { EyeCheckRecord, ModelDetail, ShelfModel, SizerRecord } from '@legg
 
 import type { Command, NewCommand } from '@/api/command';
 import {
-  overlayEyeCheck, overlayEyeChecks, overlayModel, overlayPeople, overlayPumps, overlayShelf, overlaySizers, overlayStudies, overlayStudio, overlayTiers,
-} from '@/api/overlay'; // prettier-ignore
+  overlayEyeCheck,
+  overlayEyeChecks,
+  overlayModel,
+  overlayPeople,
+  overlayPumps,
+  overlayShelf,
+  overlaySizers,
+  overlayStudies,
+  overlayStudio,
+  overlayTiers,
+} from '@/api/overlay';
 
 const keyed = (command: NewCommand) => ({ ...command, key: 'k' }) as Command;
 const shelfModel = {
-  id: 'm', line: 'Tarn Satin', kind: 'round', nominalMm: 279.4, finish: 'pearl', colourName: 'tide blue', colourHex: '#3d6fa6', demo: false,
-  ...MODEL_DEFAULTS, calibrations: [], holdTests: [], uses: 0,
-} satisfies ShelfModel; // prettier-ignore
+  id: 'm',
+  line: 'Tarn Satin',
+  kind: 'round',
+  nominalMm: 279.4,
+  finish: 'pearl',
+  colourName: 'tide blue',
+  colourHex: '#3d6fa6',
+  demo: false,
+  ...MODEL_DEFAULTS,
+  calibrations: [],
+  holdTests: [],
+  uses: 0,
+} satisfies ShelfModel;
 const detail: ModelDetail = { ...shelfModel, targets: [], checks: [] };
 const calibration = keyed({
   name: 'createCalibration',
@@ -59,9 +78,7 @@ describe('what waits in the outbox is shown as if it had arrived', () => {
     const second = reading('r2', '2026-11-16T17:02:00.000Z');
     const ids = (model: ModelDetail | undefined) => model?.calibrations[0]?.readings.map(({ id }) => id);
     expect(ids(lay([calibration, second, first, first]))).toEqual(['r1', 'r2']);
-    expect(ids(lay([calibration, first, second, keyed({ name: 'deleteReading', id: 'r1' })]))).toEqual([
-      'r2',
-    ]);
+    expect(ids(lay([calibration, first, second, keyed({ name: 'deleteReading', id: 'r1' })]))).toEqual(['r2']);
   });
 
   it('counts the revisions of a kept target', () => {
@@ -69,10 +86,18 @@ describe('what waits in the outbox is shown as if it had arrived', () => {
       keyed({
         name: 'acceptTarget',
         body: {
-          id, modelId: 'm', tierId: 't', tierName: 'Classic', widthMm: 254, toleranceMm: 6, dose: 7.5, origin: 'measured', daysStanding: 1,
+          id,
+          modelId: 'm',
+          tierId: 't',
+          tierName: 'Classic',
+          widthMm: 254,
+          toleranceMm: 6,
+          dose: 7.5,
+          origin: 'measured',
+          daysStanding: 1,
           acceptedAt: '2026-11-16T17:00:00.000Z',
         },
-      }); // prettier-ignore
+      });
     expect(lay([keep('a'), keep('b')])?.targets.map(({ revision }) => revision)).toEqual([2, 1]);
   });
 
@@ -126,9 +151,10 @@ describe('what waits in the outbox is shown as if it had arrived', () => {
       purpose: '',
       position: 4,
     };
-    expect(overlayTiers([tier], keyed({ name: 'changeTier', id: 't', body: { fraction: 0.52 } }))[0]).toEqual(
-      { ...tier, fraction: 0.52 },
-    );
+    expect(overlayTiers([tier], keyed({ name: 'changeTier', id: 't', body: { fraction: 0.52 } }))[0]).toEqual({
+      ...tier,
+      fraction: 0.52,
+    });
     expect(overlayPumps([], keyed({ name: 'deletePump', id: 'p' }))).toEqual([]);
     expect(lay([keyed({ name: 'deleteModel', id: 'm' })])).toBeUndefined();
   });
@@ -147,16 +173,47 @@ describe('what waits for the gauges', () => {
       { name: 'createSizer', body: { id: 's', name: 'Plate', holes: [hole] } },
       { name: 'createHoleMeasurement', body: measurement },
       { name: 'createSizing', body: sizing },
-      { name: 'changeSizer', id: 's', body: { keeper: 'Jory', holes: [{ id: 'g', label: '10', widthMm: 254 }, { ...hole, label: 'nine' }] } },
+      {
+        name: 'changeSizer',
+        id: 's',
+        body: {
+          keeper: 'Jory',
+          holes: [
+            { id: 'g', label: '10', widthMm: 254 },
+            { ...hole, label: 'nine' },
+          ],
+        },
+      },
     ]);
-    expect(made).toMatchObject([{ keeper: 'Jory', sizings: [sizing], holes: [{ label: 'nine', measurements: [measurement] }, { label: '10', measurements: [] }] }]);
-    const undone = all(made, overlaySizers, [{ name: 'deleteHoleMeasurement', id: 'x' }, { name: 'deleteSizing', id: 'z' }]);
+    expect(made).toMatchObject([
+      {
+        keeper: 'Jory',
+        sizings: [sizing],
+        holes: [
+          { label: 'nine', measurements: [measurement] },
+          { label: '10', measurements: [] },
+        ],
+      },
+    ]);
+    const undone = all(made, overlaySizers, [
+      { name: 'deleteHoleMeasurement', id: 'x' },
+      { name: 'deleteSizing', id: 'z' },
+    ]);
     expect(undone).toMatchObject([{ sizings: [], holes: [{ measurements: [] }, {}] }]);
     expect(all(undone, overlaySizers, [{ name: 'deleteSizer', id: 's' }])).toEqual([]);
   });
 
   it('fills and measures a session by eye, for each who takes part', () => {
-    const body = { id: 'e', mode: 'two' as const, personId: 'a', secondPersonId: 'b', modelId: 'm', targetMm: 254, size: 2, startedAt: at };
+    const body = {
+      id: 'e',
+      mode: 'two' as const,
+      personId: 'a',
+      secondPersonId: 'b',
+      modelId: 'm',
+      targetMm: 254,
+      size: 2,
+      startedAt: at,
+    };
     const balloon = { id: 'n', eyeCheckId: 'e', position: 0, widthMm: null, filledAt: at };
     const commands: NewCommand[] = [
       { name: 'createEyeCheck', body },
@@ -166,8 +223,12 @@ describe('what waits for the gauges', () => {
     ];
     const one = (check: EyeCheckRecord | undefined, command: Command) => overlayEyeCheck('e', check, command);
     const session = all<EyeCheckRecord | undefined>(undefined, one, commands);
-    expect(session?.balloons.map(({ position, widthMm }) => [position, widthMm])).toEqual([[0, 251], [1, null]]);
-    const of = (personId: string) => all<EyeCheckRecord[]>([], (rows, command) => overlayEyeChecks(personId, rows, command), commands);
+    expect(session?.balloons.map(({ position, widthMm }) => [position, widthMm])).toEqual([
+      [0, 251],
+      [1, null],
+    ]);
+    const of = (personId: string) =>
+      all<EyeCheckRecord[]>([], (rows, command) => overlayEyeChecks(personId, rows, command), commands);
     expect(of('a')).toEqual([session]);
     expect(of('b')).toEqual([session]);
     expect(of('c')).toEqual([]);
@@ -176,14 +237,22 @@ describe('what waits for the gauges', () => {
   });
 
   it('adds people and studies, and takes them away', () => {
-    const people = all([], overlayPeople as never, [{ name: 'createPerson', body: { id: 'a', name: 'Pell' } }, { name: 'changePerson', id: 'a', body: { name: 'Pella' } }]);
+    const people = all([], overlayPeople as never, [
+      { name: 'createPerson', body: { id: 'a', name: 'Pell' } },
+      { name: 'changePerson', id: 'a', body: { name: 'Pella' } },
+    ]);
     expect(people).toEqual([{ id: 'a', name: 'Pella', owner: false, hasPin: false, demo: false }]);
     expect(all(people, overlayPeople as never, [{ name: 'deletePerson', id: 'a' }])).toEqual([]);
     const study = { id: 't', subject: 'The 9 hole', people: ['A', 'B'], balloons: 2, repeats: 2, startedAt: at };
     const width = { id: 'w', studyId: 't', balloon: 0, person: 0, repeat: 0, widthMm: 229, takenAt: at };
-    const studies = all([], overlayStudies as never, [{ name: 'createStudy', body: study }, { name: 'createStudyWidth', body: width }]);
+    const studies = all([], overlayStudies as never, [
+      { name: 'createStudy', body: study },
+      { name: 'createStudyWidth', body: width },
+    ]);
     expect(studies).toMatchObject([{ widths: [width] }]);
-    expect(all(studies, overlayStudies as never, [{ name: 'deleteStudyWidth', id: 'w' }])).toMatchObject([{ widths: [] }]);
+    expect(all(studies, overlayStudies as never, [{ name: 'deleteStudyWidth', id: 'w' }])).toMatchObject([
+      { widths: [] },
+    ]);
     expect(all(studies, overlayStudies as never, [{ name: 'deleteStudy', id: 't' }])).toEqual([]);
   });
-}); // prettier-ignore
+});

@@ -24,9 +24,12 @@ describe('target sheets', () => {
     text: font('hanken-grotesk/400Regular/HankenGrotesk_400Regular'),
   };
   const lengths = {
-    unit: 'in', stepMm: 3.175, text: (mm: number) => `${(mm / 25.4).toFixed(2)} in`, bare: (mm: number) => (mm / 25.4).toFixed(2),
+    unit: 'in',
+    stepMm: 3.175,
+    text: (mm: number) => `${(mm / 25.4).toFixed(2)} in`,
+    bare: (mm: number) => (mm / 25.4).toFixed(2),
     parts: () => ({ sign: '', whole: '', fraction: '' }),
-  } as never; // prettier-ignore
+  } as never;
   const { models, pumps, studio, tiers, sizers } = someRecords();
   const knowledge = knowledgeOf(models, pumps);
   const sheets = models.map((model) =>
@@ -46,11 +49,12 @@ describe('target sheets', () => {
     expect(numpages).toBe(1);
     for (const sheet of sheets) {
       expect(text).toContain(sheet.title);
-      for (const row of sheet.rows) for (const word of [row.tier, row.width, row.dose, row.tape]) expect(text).toContain(word);
+      for (const row of sheet.rows)
+        for (const word of [row.tier, row.width, row.dose, row.tape]) expect(text).toContain(word);
     }
     expect(text).toContain('Saltmarsh');
     expect(text).toContain('not engineering approval');
-  }, 30_000); // prettier-ignore
+  }, 30_000);
 
   it('go on to further pages, a sheet never split', async () => {
     const many = Array.from({ length: 7 }, (_, i) => ({ ...sheets[0]!, title: `Line ${i}` }));

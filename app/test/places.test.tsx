@@ -95,7 +95,10 @@ describe('the gauges', () => {
   });
 
   it.each([
-    ['abc', 'This cannot be read as a length'], ['0', 'A hole is wider than zero'], ['3000', 'more than 30 m'], ['10', 'This hole is there already'],
+    ['abc', 'This cannot be read as a length'],
+    ['0', 'A hole is wider than zero'],
+    ['3000', 'more than 30 m'],
+    ['10', 'This hole is there already'],
     ['', 'Enter a length'],
   ])('a hole of %j is refused beside its field', async (typed, reason) => {
     show(<SizerPage sizerId={someRecords().sizers[0]!.id} />);
@@ -104,7 +107,7 @@ describe('the gauges', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Add hole' }));
     expect(screen.getByRole('alert').textContent).toMatch(new RegExp(reason));
     expect((field as HTMLInputElement).value).toBe(typed);
-  }); // prettier-ignore
+  });
 
   it('a sizer is changed whole', async () => {
     const [sizer] = someRecords().sizers;

@@ -2,8 +2,8 @@ import { createElement, isValidElement, cloneElement, type ReactNode } from 'rea
 import { create } from 'zustand';
 
 /**
- * Stands for the router in tests of single pages: remembers where it was sent, and gives pages the address they ask for.
- * The real router is driven by the journeys in the browser.
+ * Stands for the router in tests of single pages: remembers where it was sent, and gives pages the address they ask
+ * for. The real router is driven by the journeys in the browser.
  */
 interface Address {
   path: string;
@@ -22,8 +22,7 @@ const send = (path: unknown) => {
 export const router = {
   navigate: send,
   replace: send,
-  setParams: (params: Record<string, string>) =>
-    useAddress.setState((at) => ({ params: { ...at.params, ...params } })),
+  setParams: (params: Record<string, string>) => useAddress.setState((at) => ({ params: { ...at.params, ...params } })),
 };
 
 export const usePathname = () => useAddress((at) => at.path);

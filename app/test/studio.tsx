@@ -42,8 +42,14 @@ export interface Records {
 }
 
 export const READINGS: [dose: number, widthInches: number, heightInches: number][] = [
-  [1, 5, 5], [2, 6.25, 6.25], [4, 7.875, 7.9], [6, 9, 9.1], [7, 9.5, 9.75], [8, 9.875, 10.3], [9, 10.25, 11.4],
-]; // prettier-ignore
+  [1, 5, 5],
+  [2, 6.25, 6.25],
+  [4, 7.875, 7.9],
+  [6, 9, 9.1],
+  [7, 9.5, 9.75],
+  [8, 9.875, 10.3],
+  [9, 10.25, 11.4],
+];
 
 function reading(
   index: number,
@@ -51,9 +57,22 @@ function reading(
   outcome: Outcome = 'ok',
 ): ReadingRecord {
   return {
-    id: `00000000-0000-4000-8000-00000000010${index}`, calibrationId: CALIBRATION_ID, dose, widthMm: inch(width), heightMm: inch(height),
-    way: 'tape', stopsMm: null, passesMm: null, holeId: null, stopsHoleId: null, nozzle: null, sdMm: null, shape: null, outcome, takenAt: `2026-11-16T17:0${index}:00.000Z`,
-  }; // prettier-ignore
+    id: `00000000-0000-4000-8000-00000000010${index}`,
+    calibrationId: CALIBRATION_ID,
+    dose,
+    widthMm: inch(width),
+    heightMm: inch(height),
+    way: 'tape',
+    stopsMm: null,
+    passesMm: null,
+    holeId: null,
+    stopsHoleId: null,
+    nozzle: null,
+    sdMm: null,
+    shape: null,
+    outcome,
+    takenAt: `2026-11-16T17:0${index}:00.000Z`,
+  };
 }
 
 export const MODEL_ID = '00000000-0000-4000-8000-000000000001';
@@ -66,37 +85,93 @@ export const OWNER_ID = '00000000-0000-4000-8000-000000000007';
 export const CREW_ID = '00000000-0000-4000-8000-000000000008';
 
 const fresh: ModelDetail = {
-  id: FRESH_ID, line: 'Tarn Satin', kind: 'round', nominalMm: inch(11), finish: 'pearl', colourName: 'tide blue', colourHex: '#3d6fa6',
-  ...MODEL_DEFAULTS, demo: false, calibrations: [], holdTests: [], uses: 0, targets: [], checks: [],
-}; // prettier-ignore
+  id: FRESH_ID,
+  line: 'Tarn Satin',
+  kind: 'round',
+  nominalMm: inch(11),
+  finish: 'pearl',
+  colourName: 'tide blue',
+  colourHex: '#3d6fa6',
+  ...MODEL_DEFAULTS,
+  demo: false,
+  calibrations: [],
+  holdTests: [],
+  uses: 0,
+  targets: [],
+  checks: [],
+};
 
 /** A studio with one balloon calibrated, one fresh, a pump, a sizer and a batch at its third balloon. */
 export function someRecords(): Records {
   return {
-    studio: { id: '00000000-0000-4000-8000-000000000009', name: 'Saltmarsh', unit: 'in', stepMm: inch(1 / 8), daysStanding: 1, workroomTempC: 21, workroomAltitudeM: 0 },
-    tiers: STANDARD_TIERS.map((tier, position) => ({ ...tier, id: `00000000-0000-4000-8000-00000000020${position}`, position })),
+    studio: {
+      id: '00000000-0000-4000-8000-000000000009',
+      name: 'Saltmarsh',
+      unit: 'in',
+      stepMm: inch(1 / 8),
+      daysStanding: 1,
+      workroomTempC: 21,
+      workroomAltitudeM: 0,
+    },
+    tiers: STANDARD_TIERS.map((tier, position) => ({
+      ...tier,
+      id: `00000000-0000-4000-8000-00000000020${position}`,
+      position,
+    })),
     pumps: [{ id: PUMP_ID, name: 'Barge', kind: 'hand', doseVolumeL: 1.1, mostKPa: null, demo: false }],
     sizers: [
       {
-        id: SIZER_ID, name: 'Plate', keeper: '', sizings: [], demo: false,
-        holes: [9, 10, 11].map((size) => ({ id: `00000000-0000-4000-8000-00000000030${size - 9}`, label: String(size), widthMm: inch(size), measurements: [] })),
+        id: SIZER_ID,
+        name: 'Plate',
+        keeper: '',
+        sizings: [],
+        demo: false,
+        holes: [9, 10, 11].map((size) => ({
+          id: `00000000-0000-4000-8000-00000000030${size - 9}`,
+          label: String(size),
+          widthMm: inch(size),
+          measurements: [],
+        })),
       },
     ],
     models: [
       {
-        ...fresh, id: MODEL_ID, line: 'Fennimore Standard', finish: 'matte', colourName: 'kelp green', colourHex: '#3f7a4a',
+        ...fresh,
+        id: MODEL_ID,
+        line: 'Fennimore Standard',
+        finish: 'matte',
+        colourName: 'kelp green',
+        colourHex: '#3f7a4a',
         calibrations: [
           {
-            id: CALIBRATION_ID, modelId: MODEL_ID, pumpId: PUMP_ID, preStretched: false, roundedOff: false,
-            startedAt: '2026-11-16T17:00:00.000Z', demo: false, readings: READINGS.map((values, i) => reading(i, values)),
+            id: CALIBRATION_ID,
+            modelId: MODEL_ID,
+            pumpId: PUMP_ID,
+            preStretched: false,
+            roundedOff: false,
+            startedAt: '2026-11-16T17:00:00.000Z',
+            demo: false,
+            readings: READINGS.map((values, i) => reading(i, values)),
           },
         ],
         checks: [
           {
-            id: CHECK_ID, modelId: MODEL_ID, tierName: 'Classic', targetMm: inch(9.5), toleranceMm: inch(0.25), size: 4, ...CHECK_DEFAULTS,
-            startedAt: '2026-11-17T09:00:00.000Z', demo: false,
+            id: CHECK_ID,
+            modelId: MODEL_ID,
+            tierName: 'Classic',
+            targetMm: inch(9.5),
+            toleranceMm: inch(0.25),
+            size: 4,
+            ...CHECK_DEFAULTS,
+            startedAt: '2026-11-17T09:00:00.000Z',
+            demo: false,
             results: (['passes', 'falls'] as const).map((answer, position) => ({
-              id: `00000000-0000-4000-8000-00000000040${position}`, checkId: CHECK_ID, position, answer, widthMm: null, ...RESULT_DEFAULTS,
+              id: `00000000-0000-4000-8000-00000000040${position}`,
+              checkId: CHECK_ID,
+              position,
+              answer,
+              widthMm: null,
+              ...RESULT_DEFAULTS,
               takenAt: `2026-11-17T09:0${position}:00.000Z`,
             })),
           },
@@ -114,10 +189,9 @@ export function someRecords(): Records {
     pieces: [],
     chains: [],
   };
-} // prettier-ignore
+}
 
-const answer = (status: number, body: unknown) =>
-  ({ ok: status < 400, status, json: async () => body }) as Response;
+const answer = (status: number, body: unknown) => ({ ok: status < 400, status, json: async () => body }) as Response;
 
 /** Answers reads from the records; writes are left to wait in the outbox, where tests look at them. */
 export function serve(records: Records): void {

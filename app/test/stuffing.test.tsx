@@ -30,11 +30,26 @@ function withPair({ paired = true, stock = 40 as number | null, seenHex = null a
   const records = someRecords();
   const plain = records.models[1]!;
   const link: ModelDetail = {
-    ...plain, id: LINK_ID, line: 'Ketteridge Link', kind: 'linking', nominalMm: inch(6), finish: 'matte', colourName: 'anemone pink', colourHex: '#d2577e', stock,
-  }; // prettier-ignore
+    ...plain,
+    id: LINK_ID,
+    line: 'Ketteridge Link',
+    kind: 'linking',
+    nominalMm: inch(6),
+    finish: 'matte',
+    colourName: 'anemone pink',
+    colourHex: '#d2577e',
+    stock,
+  };
   const five: ModelDetail = {
-    ...plain, id: FIVE_ID, line: 'Fennimore Standard', nominalMm: inch(5), finish: 'matte', colourName: 'slate black', colourHex: '#33322f', stock,
-  }; // prettier-ignore
+    ...plain,
+    id: FIVE_ID,
+    line: 'Fennimore Standard',
+    nominalMm: inch(5),
+    finish: 'matte',
+    colourName: 'slate black',
+    colourHex: '#33322f',
+    stock,
+  };
   const pair: ModelDetail = {
     ...link,
     ...MODEL_DEFAULTS,
@@ -94,10 +109,7 @@ describe('pairing two balloons', () => {
     expect((await screen.findByRole('alert')).textContent).toMatch(
       /larger than its outer of 5 in\. At most 5 in goes in/,
     );
-    expect(screen.getByRole('button', { name: 'Put the pair on the shelf' })).toHaveProperty(
-      'disabled',
-      true,
-    );
+    expect(screen.getByRole('button', { name: 'Put the pair on the shelf' })).toHaveProperty('disabled', true);
     expect(
       screen.getByRole('button', { name: /Fennimore Standard 11, kelp green: change the inner balloon/ }),
     ).toBeTruthy();

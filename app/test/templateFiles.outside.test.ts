@@ -57,7 +57,14 @@ describe('SVG read back by svgson', () => {
 });
 
 describe('DXF read back by dxf-parser', () => {
-  interface Entity { type: string; layer: string; radius?: number; center?: { x: number; y: number }; shape?: boolean; vertices?: { x: number; y: number; bulge?: number }[] } // prettier-ignore
+  interface Entity {
+    type: string;
+    layer: string;
+    radius?: number;
+    center?: { x: number; y: number };
+    shape?: boolean;
+    vertices?: { x: number; y: number; bulge?: number }[];
+  }
   const read = (sheets: TemplateSheet[]) => new DxfParser().parseSync(dxfFile(sheets))!;
 
   it('keeps every hole’s diameter, cut and engrave on layers of their own, in millimetres', () => {
@@ -151,7 +158,8 @@ describe('PDF rasterised by PDFium and measured', () => {
       if (yMm < 2 || yMm > tile.heightMm - 2) return [];
       return crossings(pages[i]!, yMm + 12).map((x) => x - 12 + tile.xMm);
     });
-    const nearest = (x: number) => rows.reduce((best, each) => (Math.abs(each - x) < Math.abs(best - x) ? each : best), 1e9);
+    const nearest = (x: number) =>
+      rows.reduce((best, each) => (Math.abs(each - x) < Math.abs(best - x) ? each : best), 1e9);
     const left = nearest(hole.xMm - hole.widthMm / 2);
     const right = nearest(hole.xMm + hole.widthMm / 2);
     expect(tiles.length).toBeGreaterThan(1);
@@ -169,4 +177,4 @@ describe('PDF rasterised by PDFium and measured', () => {
       expect(onMark).toBe(true);
     }
   });
-}); // prettier-ignore
+});

@@ -26,8 +26,11 @@ describe('wording', () => {
 
   it('tells what holds a target, and the chain of reasons', () => {
     const readings = [120, 180, 210, 232, 250].map((widthMm, i) => ({
-      dose: 2 * i + 1, widthMm, heightMm: widthMm * (i < 4 ? 1 : 1.16), outcome: 'ok' as const,
-    })); // prettier-ignore
+      dose: 2 * i + 1,
+      widthMm,
+      heightMm: widthMm * (i < 4 ? 1 : 1.16),
+      outcome: 'ok' as const,
+    }));
     const fit = fitCalibration({ nominalMm: 279.4, readings });
     if (!fit.ok) throw new Error(fit.problem.code);
     const target = resolveTarget({
@@ -44,9 +47,7 @@ describe('wording', () => {
     expect(held).toMatch(/^Held there: yours turns oval at 9/);
     expect(roundLimitText({ kind: 'no-shapes-seen' }, inches)).toMatch('do not show');
     const outlier = { index: 2, dose: 3, widthMm: 228.6, expectedWidthMm: 190.5, deviations: 9 };
-    expect(outlierText(outlier, 'hand', inches)).toMatch(
-      '3 strokes, 9 in, does not fit the others (they say 7.5 in)',
-    );
+    expect(outlierText(outlier, 'hand', inches)).toMatch('3 strokes, 9 in, does not fit the others (they say 7.5 in)');
   });
 
   it('tells what to do with a batch', () => {
@@ -118,13 +119,28 @@ describe('a reading before it is added', () => {
 });
 
 describe('colours', () => {
-  it.each([['day', DAY], ['evening', EVENING]] as const)('read well in the %s theme (WCAG 2.2 AA, 4.5 to 1)', (_, p) => {
+  it.each([
+    ['day', DAY],
+    ['evening', EVENING],
+  ] as const)('read well in the %s theme (WCAG 2.2 AA, 4.5 to 1)', (_, p) => {
     const pairs = [
-      [p.ink, p.ground], [p.ink, p.surface], [p.quiet, p.ground], [p.quiet, p.surface], [p.quiet, p.sunk], [p.onKiln, p.kiln],
-      [p.onPine, p.pine], [p.pine, p.ground], [p.pine, p.pineWash], [p.quiet, p.pineWash], [p.out, p.outWash], [p.out, p.surface], [p.edge, p.surface],
+      [p.ink, p.ground],
+      [p.ink, p.surface],
+      [p.quiet, p.ground],
+      [p.quiet, p.surface],
+      [p.quiet, p.sunk],
+      [p.onKiln, p.kiln],
+      [p.onPine, p.pine],
+      [p.pine, p.ground],
+      [p.pine, p.pineWash],
+      [p.quiet, p.pineWash],
+      [p.out, p.outWash],
+      [p.out, p.surface],
+      [p.edge, p.surface],
     ] as const;
-    for (const [text, ground] of pairs) expect([text, ground, contrastOf(text, ground) >= 4.5]).toEqual([text, ground, true]);
-  }); // prettier-ignore
+    for (const [text, ground] of pairs)
+      expect([text, ground, contrastOf(text, ground) >= 4.5]).toEqual([text, ground, true]);
+  });
 
   it('put dark figures on light balloons and light ones on dark', () => {
     expect([inkOn('#ece7db'), inkOn('#27375c')]).toEqual(['#22201c', '#ffffff']);

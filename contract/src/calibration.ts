@@ -25,7 +25,10 @@ export const readingSchema = z.object({
   /** The hole it stops at and the larger one it passes, for a width between two holes. */
   stopsMm: lengthMmSchema.nullable().default(READING_DEFAULTS.stopsMm),
   passesMm: lengthMmSchema.nullable().default(READING_DEFAULTS.passesMm),
-  /** The hole that it just passed, or passed of the two; and the one it stopped at. A correction of the hole corrects the reading. */
+  /**
+   * The hole that it just passed, or passed of the two; and the one it stopped at. A correction of the hole corrects
+   * the reading.
+   */
   holeId: idSchema.nullable().default(READING_DEFAULTS.holeId),
   stopsHoleId: idSchema.nullable().default(READING_DEFAULTS.stopsHoleId),
   /** Which nozzle of a two-nozzle inflator filled it. */

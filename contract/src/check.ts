@@ -40,8 +40,7 @@ export const checkResultSchema = z
   })
   .refine(
     ({ answer, widthMm, stopsMm, passesMm }) =>
-      Number(answer !== null) + Number(widthMm !== null) + Number(stopsMm !== null || passesMm !== null) ===
-      1,
+      Number(answer !== null) + Number(widthMm !== null) + Number(stopsMm !== null || passesMm !== null) === 1,
     { path: ['answer'], message: 'Give one of: an answer at the hole, a width, the holes it lies between' },
   )
   .refine(({ stopsMm, passesMm }) => stopsMm === null || passesMm === null || stopsMm < passesMm, {

@@ -10,7 +10,10 @@ export type EyeMode = (typeof EYE_MODES)[number];
 export const eyeBalloonSchema = z.object({
   id: idSchema,
   eyeCheckId: idSchema,
-  /** In the order filled, 0 first. Two people: the first one's, then the second one's. Pairs: left, right, left, right. */
+  /**
+   * In the order filled, 0 first. Two people: the first one's, then the second one's. Pairs: left, right, left,
+   * right.
+   */
   position: z.int().min(0).max(199),
   widthMm: lengthMmSchema.nullable(),
   filledAt: instantSchema,

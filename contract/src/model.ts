@@ -42,7 +42,10 @@ export const MODEL_DEFAULTS = {
 
 const { lengthMm, decor, stock, outerId, innerId, seenHex } = modelFieldsSchema.shape;
 
-/** What a shelf holds: maker's line, kind, nominal size, finish, and the colour it is shown in; or a pair of two such balloons. */
+/**
+ * What a shelf holds: maker's line, kind, nominal size, finish, and the colour it is shown in; or a pair of two such
+ * balloons.
+ */
 export const modelSchema = modelFieldsSchema.extend({
   lengthMm: lengthMm.default(MODEL_DEFAULTS.lengthMm),
   decor: decor.default(MODEL_DEFAULTS.decor),
@@ -68,7 +71,10 @@ export type ModelCreate = z.output<typeof modelCreateSchema>;
 /** Which two balloons a pair is made of does not change. */
 export const modelPatchSchema = modelFieldsSchema.omit({ id: true, outerId: true, innerId: true }).partial();
 
-/** A model in the shelf's list: with the readings its small picture and its first figure need, and how much it is used. */
+/**
+ * A model in the shelf's list: with the readings its small picture and its first figure need, and how much it is
+ * used.
+ */
 export const shelfModelSchema = modelSchema.extend({
   calibrations: z.array(calibrationSchema),
   holdTests: z.array(holdTestSchema),
@@ -85,14 +91,7 @@ export const modelDetailSchema = shelfModelSchema.extend({
 export type ModelDetail = z.infer<typeof modelDetailSchema>;
 
 /** A stored model as the core takes a balloon on the shelf. */
-export function coreBalloon({
-  id,
-  line,
-  kind,
-  nominalMm,
-  outerId: of,
-  calibrations,
-}: ShelfModel): ShelfBalloon {
+export function coreBalloon({ id, line, kind, nominalMm, outerId: of, calibrations }: ShelfModel): ShelfBalloon {
   return {
     id,
     line,

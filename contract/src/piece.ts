@@ -2,15 +2,7 @@ import { FINISHES, FORMS, HEMS, RING_FITS, TOP_LINES } from '@leggero/core';
 import { z } from 'zod';
 
 import { checkSchema } from './check';
-import {
-  buildMmSchema,
-  demoSchema,
-  hexSchema,
-  idSchema,
-  instantSchema,
-  lengthMmSchema,
-  nameSchema,
-} from './common';
+import { buildMmSchema, demoSchema, hexSchema, idSchema, instantSchema, lengthMmSchema, nameSchema } from './common';
 
 /** Which balloon a part of a piece is made of, and how it is drawn when it is no longer on the shelf. */
 export const partSchema = z.object({

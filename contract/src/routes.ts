@@ -1,22 +1,11 @@
 import { z } from 'zod';
 
-import {
-  calibrationCreateSchema,
-  calibrationSchema,
-  readingCreateSchema,
-  readingSchema,
-} from './calibration';
+import { calibrationCreateSchema, calibrationSchema, readingCreateSchema, readingSchema } from './calibration';
 import { calibrationFileSchema } from './calibrationFile';
 import { checkCreateSchema, checkResultSchema, checkSchema } from './check';
 import { eyeBalloonPatchSchema, eyeBalloonSchema, eyeCheckCreateSchema, eyeCheckSchema } from './eye';
 import { holdReadingSchema, holdTestCreateSchema, holdTestSchema } from './hold';
-import {
-  modelCreateSchema,
-  modelDetailSchema,
-  modelPatchSchema,
-  modelSchema,
-  shelfModelSchema,
-} from './model';
+import { modelCreateSchema, modelDetailSchema, modelPatchSchema, modelSchema, shelfModelSchema } from './model';
 import {
   personCreateSchema,
   personPatchSchema,
@@ -28,13 +17,7 @@ import {
 import { chainSchema, pieceCreateSchema, piecePatchSchema, pieceSchema } from './piece';
 import { healthSchema } from './problem';
 import { pumpCreateSchema, pumpPatchSchema, pumpSchema } from './pump';
-import {
-  holeMeasurementSchema,
-  sizerCreateSchema,
-  sizerPatchSchema,
-  sizerSchema,
-  sizingSchema,
-} from './sizer';
+import { holeMeasurementSchema, sizerCreateSchema, sizerPatchSchema, sizerSchema, sizingSchema } from './sizer';
 import { studioPatchSchema, studioSchema } from './studio';
 import { studyCreateSchema, studySchema, studyWidthSchema } from './study';
 import { acceptedTargetCreateSchema, acceptedTargetSchema } from './target';

@@ -88,10 +88,7 @@ function coreMeasurement({ acrossMm, downMm, way, takenAt }: HoleMeasurementReco
 }
 
 /** What a hole was at a moment, or is by its last measurement. */
-export function holeAt(
-  { widthMm, measurements }: Omit<HoleRecord, 'id' | 'label'>,
-  instant?: string,
-): HoleNow {
+export function holeAt({ widthMm, measurements }: Omit<HoleRecord, 'id' | 'label'>, instant?: string): HoleNow {
   const hole = { labelledMm: widthMm, measurements: measurements.map(coreMeasurement) };
   return instant === undefined ? holeOn(hole) : holeOn(hole, dayOf(instant));
 }

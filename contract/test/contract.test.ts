@@ -1,13 +1,28 @@
 import {
-  checkResultSchema, coreReading, importProgressSchema, modelLabel, pathOf, readCalibrationFile, readingCreateSchema, ROUTES, sizerCreateSchema,
+  checkResultSchema,
+  coreReading,
+  importProgressSchema,
+  modelLabel,
+  pathOf,
+  readCalibrationFile,
+  readingCreateSchema,
+  ROUTES,
+  sizerCreateSchema,
   studioPatchSchema,
-} from '../src'; // prettier-ignore
+} from '../src';
 
 const id = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a';
 const reading = {
-  id, calibrationId: id, dose: 3, widthMm: 101.6, heightMm: null, sdMm: null, shape: null, outcome: 'ok',
+  id,
+  calibrationId: id,
+  dose: 3,
+  widthMm: 101.6,
+  heightMm: null,
+  sdMm: null,
+  shape: null,
+  outcome: 'ok',
   takenAt: '2026-11-16T17:00:00.000Z',
-}; // prettier-ignore
+};
 
 describe('the route table', () => {
   it('gives every route an address under /api that no other has', () => {
@@ -38,12 +53,8 @@ describe('records', () => {
   it('want both holes of a bracket, and no width beside them', () => {
     const bracket = { ...reading, widthMm: null, way: 'bracket', stopsMm: 114.3, passesMm: 127 };
     expect(readingCreateSchema.safeParse(bracket).success).toBe(true);
-    expect(readingCreateSchema.safeParse({ ...bracket, passesMm: null }).error?.issues[0]?.path).toEqual([
-      'passesMm',
-    ]);
-    expect(readingCreateSchema.safeParse({ ...bracket, widthMm: 120 }).error?.issues[0]?.path).toEqual([
-      'widthMm',
-    ]);
+    expect(readingCreateSchema.safeParse({ ...bracket, passesMm: null }).error?.issues[0]?.path).toEqual(['passesMm']);
+    expect(readingCreateSchema.safeParse({ ...bracket, widthMm: 120 }).error?.issues[0]?.path).toEqual(['widthMm']);
     const core = coreReading(readingCreateSchema.parse(bracket));
     expect(core).toMatchObject({
       way: 'bracket',
@@ -95,13 +106,29 @@ describe('records', () => {
 
 describe('a calibration file', () => {
   const file = {
-    format: 'leggero-calibration', version: 1,
-    model: { id, line: 'Tarn Satin', kind: 'round', nominalMm: 279.4, finish: 'pearl', colourName: 'tide blue', colourHex: '#3d6fa6' },
+    format: 'leggero-calibration',
+    version: 1,
+    model: {
+      id,
+      line: 'Tarn Satin',
+      kind: 'round',
+      nominalMm: 279.4,
+      finish: 'pearl',
+      colourName: 'tide blue',
+      colourHex: '#3d6fa6',
+    },
     pump: { id, name: 'Barge', kind: 'hand', doseVolumeL: null },
-    calibration: { id, modelId: id, pumpId: id, preStretched: false, roundedOff: false, startedAt: reading.takenAt, readings: [reading] },
-  }; // prettier-ignore
-  const read = (value: unknown) =>
-    readCalibrationFile(typeof value === 'string' ? value : JSON.stringify(value));
+    calibration: {
+      id,
+      modelId: id,
+      pumpId: id,
+      preStretched: false,
+      roundedOff: false,
+      startedAt: reading.takenAt,
+      readings: [reading],
+    },
+  };
+  const read = (value: unknown) => readCalibrationFile(typeof value === 'string' ? value : JSON.stringify(value));
 
   it('is read, also with a byte-order mark', () => {
     expect(read(file).ok).toBe(true);

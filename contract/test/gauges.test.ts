@@ -1,14 +1,29 @@
 import {
-  checkCreateSchema, checkResultSchema, coreCheckResult, eyeBalloonCount, eyeCheckCreateSchema, holeAt, holeMeasurementSchema, personSchema, pinSchema,
-  sizerCreateSchema, sizerPatchSchema, studyCells, studyCreateSchema, type HoleMeasurementRecord, type StudyRecord,
-} from '../src'; // prettier-ignore
+  checkCreateSchema,
+  checkResultSchema,
+  coreCheckResult,
+  eyeBalloonCount,
+  eyeCheckCreateSchema,
+  holeAt,
+  holeMeasurementSchema,
+  personSchema,
+  pinSchema,
+  sizerCreateSchema,
+  sizerPatchSchema,
+  studyCells,
+  studyCreateSchema,
+  type HoleMeasurementRecord,
+  type StudyRecord,
+} from '../src';
 
 const id = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a';
 const other = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2b';
 const at = '2026-11-20T10:00:00.000Z';
 /** The paths that a schema refuses a value at. */
-const refusedAt = (schema: { safeParse: (value: unknown) => { error?: { issues: { path: PropertyKey[] }[] } } }, value: unknown) =>
-  schema.safeParse(value).error?.issues.map(({ path }) => path.join('.')) ?? []; // prettier-ignore
+const refusedAt = (
+  schema: { safeParse: (value: unknown) => { error?: { issues: { path: PropertyKey[] }[] } } },
+  value: unknown,
+) => schema.safeParse(value).error?.issues.map(({ path }) => path.join('.')) ?? [];
 
 describe('a sizer', () => {
   const hole = (label: string, widthMm: number) => ({ id, label, widthMm });
@@ -33,12 +48,22 @@ describe('a sizer', () => {
   });
 
   it('has each hole as it was on a day: a moment counts by its date', () => {
-    const taken = (acrossMm: number, takenAt: string): HoleMeasurementRecord => ({ id, holeId: id, acrossMm, downMm: null, way: 'tape', takenAt });
-    const worn = { widthMm: 228.6, measurements: [taken(228, '2026-01-01T00:00:00.000Z'), taken(230, '2026-01-11T00:00:00.000Z')] };
+    const taken = (acrossMm: number, takenAt: string): HoleMeasurementRecord => ({
+      id,
+      holeId: id,
+      acrossMm,
+      downMm: null,
+      way: 'tape',
+      takenAt,
+    });
+    const worn = {
+      widthMm: 228.6,
+      measurements: [taken(228, '2026-01-01T00:00:00.000Z'), taken(230, '2026-01-11T00:00:00.000Z')],
+    };
     expect(holeAt(worn, '2026-01-06T00:00:00.000Z').widthMm).toBeCloseTo(229, 9);
     expect(holeAt(worn).widthMm).toBe(230);
     expect(holeAt(worn, '2025-01-01T00:00:00.000Z').widthMm).toBe(228);
-  }); // prettier-ignore
+  });
 });
 
 describe('a check', () => {
@@ -46,7 +71,13 @@ describe('a check', () => {
   const result = { id, checkId: other, position: 0, answer: null, widthMm: null, takenAt: at };
 
   it('from before there were lots, pairs and holes is still one', () => {
-    expect(checkCreateSchema.parse(check)).toMatchObject({ lotSize: null, acceptMost: null, pairs: false, holeId: null, holeMm: null });
+    expect(checkCreateSchema.parse(check)).toMatchObject({
+      lotSize: null,
+      acceptMost: null,
+      pairs: false,
+      holeId: null,
+      holeMm: null,
+    });
     expect(checkResultSchema.parse({ ...result, answer: 'passes' })).toMatchObject({ stopsMm: null, passesMm: null });
   });
 
@@ -63,10 +94,19 @@ describe('a check', () => {
     expect(of({ widthMm: 250 })).toEqual({ kind: 'measured', widthMm: 250 });
     expect(of({ passesMm: 254 })).toEqual({ kind: 'between', stopsMm: undefined, passesMm: 254 });
   });
-}); // prettier-ignore
+});
 
 describe('an eye check', () => {
-  const check = { id, mode: 'one', personId: id, secondPersonId: null, modelId: other, targetMm: 254, size: 12, startedAt: at };
+  const check = {
+    id,
+    mode: 'one',
+    personId: id,
+    secondPersonId: null,
+    modelId: other,
+    targetMm: 254,
+    size: 12,
+    startedAt: at,
+  };
 
   it('is of one, of two others, or of pairs', () => {
     expect(refusedAt(eyeCheckCreateSchema, check)).toEqual([]);
@@ -78,9 +118,13 @@ describe('an eye check', () => {
   });
 
   it('has as many balloons as all fill together', () => {
-    expect([eyeBalloonCount({ mode: 'one', size: 12 }), eyeBalloonCount({ mode: 'two', size: 12 }), eyeBalloonCount({ mode: 'pairs', size: 12 })]).toEqual([12, 24, 12]);
+    expect([
+      eyeBalloonCount({ mode: 'one', size: 12 }),
+      eyeBalloonCount({ mode: 'two', size: 12 }),
+      eyeBalloonCount({ mode: 'pairs', size: 12 }),
+    ]).toEqual([12, 24, 12]);
   });
-}); // prettier-ignore
+});
 
 describe('people', () => {
   it('are told apart without their PIN, which has four characters or more', () => {
@@ -100,8 +144,29 @@ describe('a study', () => {
   });
 
   it('lays its widths out by balloon, person and time, with a gap for each that is missing', () => {
-    const width = (balloon: number, person: number, repeat: number, widthMm: number) => ({ id, studyId: id, balloon, person, repeat, widthMm, takenAt: at });
-    const study: StudyRecord = { ...create, demo: false, widths: [width(0, 1, 0, 231), width(1, 0, 1, 235), width(5, 0, 0, 1)] };
-    expect(studyCells(study)).toEqual([[[null, null], [231, null]], [[null, 235], [null, null]]]);
+    const width = (balloon: number, person: number, repeat: number, widthMm: number) => ({
+      id,
+      studyId: id,
+      balloon,
+      person,
+      repeat,
+      widthMm,
+      takenAt: at,
+    });
+    const study: StudyRecord = {
+      ...create,
+      demo: false,
+      widths: [width(0, 1, 0, 231), width(1, 0, 1, 235), width(5, 0, 0, 1)],
+    };
+    expect(studyCells(study)).toEqual([
+      [
+        [null, null],
+        [231, null],
+      ],
+      [
+        [null, 235],
+        [null, null],
+      ],
+    ]);
   });
-}); // prettier-ignore
+});

@@ -1,13 +1,26 @@
 import {
-  calibrationFileSchema, coreBalloon, modelCreateSchema, modelPatchSchema, modelSchema, MODEL_DEFAULTS, pumpCreateSchema, pumpPatchSchema,
-} from '../src'; // prettier-ignore
+  calibrationFileSchema,
+  coreBalloon,
+  modelCreateSchema,
+  modelPatchSchema,
+  modelSchema,
+  MODEL_DEFAULTS,
+  pumpCreateSchema,
+  pumpPatchSchema,
+} from '../src';
 
 const id = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a';
 const other = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2b';
 /** A model as it was before there were pairs and other kinds. */
 const plain = {
-  id, line: 'Tarn Satin', kind: 'round', nominalMm: 279.4, finish: 'pearl', colourName: 'tide blue', colourHex: '#3d6fa6',
-}; // prettier-ignore
+  id,
+  line: 'Tarn Satin',
+  kind: 'round',
+  nominalMm: 279.4,
+  finish: 'pearl',
+  colourName: 'tide blue',
+  colourHex: '#3d6fa6',
+};
 const paths = (result: { error?: { issues: { path: PropertyKey[] }[] } | undefined }) =>
   result.error?.issues.map(({ path }) => path.join('.')) ?? [];
 
@@ -34,8 +47,7 @@ describe('a model', () => {
   });
 
   it('is counted in whole balloons', () => {
-    for (const stock of [-1, 1.5])
-      expect(paths(modelCreateSchema.safeParse({ ...plain, stock }))).toEqual(['stock']);
+    for (const stock of [-1, 1.5]) expect(paths(modelCreateSchema.safeParse({ ...plain, stock }))).toEqual(['stock']);
   });
 
   it('is taken by the core as stuffed once it is a pair', () => {

@@ -13,8 +13,17 @@ const sized = { ...part, widthMm: 127 };
 const paths = (result: { error?: { issues: { path: PropertyKey[] }[] } | undefined }) =>
   result.error?.issues.map(({ path }) => path.join('.')) ?? [];
 const CLOSED = {
-  count: 6, rings: 2, by: 'base', baseMm: 127, mouthMm: 150, leanDeg: 3, stepMm: 3.175, parts: { 'ring-1': part }, usual: part, handle: null,
-}; // prettier-ignore
+  count: 6,
+  rings: 2,
+  by: 'base',
+  baseMm: 127,
+  mouthMm: 150,
+  leanDeg: 3,
+  stepMm: 3.175,
+  parts: { 'ring-1': part },
+  usual: part,
+  handle: null,
+};
 
 describe('a design', () => {
   it('is told apart by its form, and there are no others', () => {
@@ -32,9 +41,11 @@ describe('a design', () => {
     expect(of({ leanDeg: 31 })).toEqual(['leanDeg']);
     expect(of({ baseMm: 0 })).toEqual(['baseMm']);
     expect(of({ parts: { spokes: { ...part, colourHex: 'red' } } })).toEqual(['parts.spokes.colourHex']);
-    expect(paths(pieceDesignSchema.safeParse({ form: 'ring', count: 2, rings: [sized], thing: null }))).toEqual(['count']);
+    expect(paths(pieceDesignSchema.safeParse({ form: 'ring', count: 2, rings: [sized], thing: null }))).toEqual([
+      'count',
+    ]);
     expect(paths(pieceDesignSchema.safeParse({ form: 'ring', count: 6, rings: [], thing: null }))).toEqual(['rings']);
-  }); // prettier-ignore
+  });
 
   it('is changed only where a change says so', () => {
     expect(piecePatchSchema.parse({ name: ' Urchin ' })).toEqual({ name: 'Urchin' });
@@ -57,7 +68,15 @@ it('a chain to learn from has three balloons or more', () => {
 });
 
 it('a check written before there were pieces is for none', () => {
-  const check = { id, modelId: id, tierName: 'Classic', targetMm: 240, toleranceMm: 6, size: 12, startedAt: '2026-10-15T17:00:00.000Z' }; // prettier-ignore
+  const check = {
+    id,
+    modelId: id,
+    tierName: 'Classic',
+    targetMm: 240,
+    toleranceMm: 6,
+    size: 12,
+    startedAt: '2026-10-15T17:00:00.000Z',
+  };
   expect(checkCreateSchema.parse(check)).toEqual({ ...check, ...CHECK_DEFAULTS });
   expect(CHECK_DEFAULTS).toMatchObject({ pieceId: null, layer: null });
 });

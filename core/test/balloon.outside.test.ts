@@ -1,8 +1,14 @@
 import fc from 'fast-check';
 
 import {
-  bodyVolumeL, circumferenceMm, shapeOf, silhouetteOf, sphereVolumeL, widthForVolumeMm, widthFromCircumferenceMm,
-} from '../src'; // prettier-ignore
+  bodyVolumeL,
+  circumferenceMm,
+  shapeOf,
+  silhouetteOf,
+  sphereVolumeL,
+  widthForVolumeMm,
+  widthFromCircumferenceMm,
+} from '../src';
 
 /**
  * Handbook values: a sphere of diameter 2 has volume 4.18879, one of diameter 10 has 523.5988; a circle of diameter 1
@@ -42,10 +48,14 @@ describe('volumes and circumferences', () => {
 
 describe('shape', () => {
   it.each([
-    [250, 240, 'round'], [250, 250, 'round'], [250, 262, 'round'], [250, 280, 'oval'], [250, 310, 'pear'],
+    [250, 240, 'round'],
+    [250, 250, 'round'],
+    [250, 262, 'round'],
+    [250, 280, 'oval'],
+    [250, 310, 'pear'],
   ] as const)('%d wide and %d high is %s', (widthMm, heightMm, shape) => {
     expect(shapeOf({ widthMm, heightMm })).toBe(shape);
-  }); // prettier-ignore
+  });
 
   it('draws an outline as wide as the width and as high as the height, crown to neck', () => {
     for (const heightMm of [240, 254, 275, 310]) {

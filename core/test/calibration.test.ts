@@ -1,6 +1,15 @@
 import {
-  doseForWidth, fitCalibration, nextReading, predictWidth, STANDARD_TIERS, t95, widthAtVolumeMm, volumeAtL, type CalibrationFit, type Reading,
-} from '../src'; // prettier-ignore
+  doseForWidth,
+  fitCalibration,
+  nextReading,
+  predictWidth,
+  STANDARD_TIERS,
+  t95,
+  widthAtVolumeMm,
+  volumeAtL,
+  type CalibrationFit,
+  type Reading,
+} from '../src';
 import { ELEVEN, readingsOf, trueWidth } from './physicalBalloon';
 
 const nominalMm = 279.4;
@@ -46,8 +55,7 @@ describe('fitCalibration', () => {
     let inside = 0;
     for (let seed = 1; seed <= 200; seed += 1) {
       const { roundLimit } = fitted(readingsOf({ balloon: ELEVEN, doses: [...DOSES, 9, 9.5], seed })).shape;
-      if (roundLimit.kind === 'shown' && Math.abs(roundLimit.widthMm - truth) < 2 * roundLimit.sdMm)
-        inside += 1;
+      if (roundLimit.kind === 'shown' && Math.abs(roundLimit.widthMm - truth) < 2 * roundLimit.sdMm) inside += 1;
     }
     expect(inside / 200).toBeGreaterThan(0.9);
   });
@@ -62,11 +70,15 @@ describe('fitCalibration', () => {
 
   it('takes two identical readings as one dose known twice, and more surely', () => {
     const one = fitted([{ dose: 2, widthMm: 90, outcome: 'ok' }], 127);
-    const two = fitted([{ dose: 2, widthMm: 90, outcome: 'ok' }, { dose: 2, widthMm: 90, outcome: 'ok' }], 127); // prettier-ignore
-    expect(two.distinctDoses).toBe(1);
-    expect(width(two, 2).highMm - width(two, 2).lowMm).toBeLessThan(
-      width(one, 2).highMm - width(one, 2).lowMm,
+    const two = fitted(
+      [
+        { dose: 2, widthMm: 90, outcome: 'ok' },
+        { dose: 2, widthMm: 90, outcome: 'ok' },
+      ],
+      127,
     );
+    expect(two.distinctDoses).toBe(1);
+    expect(width(two, 2).highMm - width(two, 2).lowMm).toBeLessThan(width(one, 2).highMm - width(one, 2).lowMm);
   });
 
   it('names an outlier, sets it aside, and keeps the curve', () => {
@@ -94,18 +106,12 @@ describe('fitCalibration', () => {
     }));
     const off = (sdMm: number) => fitted([...base, { dose: 9, widthMm: 260, sdMm, outcome: 'ok' }]);
     const truth = width(fitted(base), 9).widthMm;
-    expect(Math.abs(width(off(8), 9).widthMm - truth)).toBeLessThan(
-      Math.abs(width(off(2), 9).widthMm - truth) + 1e-9,
-    );
+    expect(Math.abs(width(off(8), 9).widthMm - truth)).toBeLessThan(Math.abs(width(off(2), 9).widthMm - truth) + 1e-9);
   });
 
   it('keeps a burst and a hard balloon as limits, and the burst off the curve', () => {
     const readings = readingsOf({ balloon: ELEVEN, doses: DOSES, sdMm: 0 });
-    const fit = fitted([
-      ...readings,
-      { dose: 9, widthMm: 264, outcome: 'hard' },
-      { dose: 10, outcome: 'burst' },
-    ]);
+    const fit = fitted([...readings, { dose: 9, widthMm: 264, outcome: 'hard' }, { dose: 10, outcome: 'burst' }]);
     expect(fit.limits.hardMm).toBe(264);
     expect(fit.limits.burstMm).toBeGreaterThan(255);
     expect(fit.readingsUsed).toBe(9);
@@ -115,9 +121,7 @@ describe('fitCalibration', () => {
   it('says when the data do not show a round limit', () => {
     const low = readingsOf({ balloon: ELEVEN, doses: [1, 2, 3], sdMm: 0 });
     expect(fitted(low).shape.roundLimit.kind).toBe('above');
-    expect(fitted(low.map((r) => ({ ...r, heightMm: undefined }))).shape.roundLimit.kind).toBe(
-      'no-shapes-seen',
-    );
+    expect(fitted(low.map((r) => ({ ...r, heightMm: undefined }))).shape.roundLimit.kind).toBe('no-shapes-seen');
     const long = [{ dose: 3, widthMm: 200, shape: 'oval', outcome: 'ok' }] as const;
     expect(fitted(long).shape.roundLimit).toEqual({ kind: 'below', widthMm: 200 });
   });
@@ -147,10 +151,21 @@ describe('fitCalibration', () => {
     ['an absurd width', [{ dose: 1, widthMm: 9000, outcome: 'ok' }], ['bad-width', 'readings.0.widthMm']],
     ['a width that is no number', [{ dose: 1, widthMm: NaN, outcome: 'ok' }], ['bad-width', 'readings.0.widthMm']],
     ['no strokes', [{ dose: 0, widthMm: 90, outcome: 'ok' }], ['bad-dose', 'readings.0.dose']],
-    ['an absurd height', [{ dose: 1, widthMm: 90, heightMm: 900, outcome: 'ok' }], ['bad-height', 'readings.0.heightMm']],
+    [
+      'an absurd height',
+      [{ dose: 1, widthMm: 90, heightMm: 900, outcome: 'ok' }],
+      ['bad-height', 'readings.0.heightMm'],
+    ],
     ['only a burst', [{ dose: 9, outcome: 'burst' }], ['no-widths', 'readings']],
-    ['widths that fall as strokes rise', [{ dose: 1, widthMm: 200, outcome: 'ok' }, { dose: 4, widthMm: 120, outcome: 'ok' }], ['not-rising', 'readings']],
-  ])('refuses %s', (_, readings, expected) => expect(refusal(readings)).toEqual(expected)); // prettier-ignore
+    [
+      'widths that fall as strokes rise',
+      [
+        { dose: 1, widthMm: 200, outcome: 'ok' },
+        { dose: 4, widthMm: 120, outcome: 'ok' },
+      ],
+      ['not-rising', 'readings'],
+    ],
+  ])('refuses %s', (_, readings, expected) => expect(refusal(readings)).toEqual(expected));
 
   it('fits 500 readings', () => {
     const doses = Array.from({ length: 500 }, (_, i) => 1 + (i % 16) / 2);
@@ -166,9 +181,10 @@ describe('prediction', () => {
       const dose = doseForWidth({ fit, widthMm });
       if (!dose.ok) throw new Error(dose.problem.code);
       expect(width(fit, dose.value.dose).widthMm).toBeCloseTo(widthMm, 6);
-      expect(
-        widthAtVolumeMm({ law: fit.shape, volumeL: volumeAtL({ law: fit.shape, widthMm }) }),
-      ).toBeCloseTo(widthMm, 6);
+      expect(widthAtVolumeMm({ law: fit.shape, volumeL: volumeAtL({ law: fit.shape, widthMm }) })).toBeCloseTo(
+        widthMm,
+        6,
+      );
     }
   });
 

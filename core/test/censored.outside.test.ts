@@ -1,16 +1,19 @@
-import {
-  censoredLeastSquares,
-  fitCalibration,
-  leastSquares,
-  normalCdf,
-  type Bracket,
-  type Reading,
-} from '../src';
+import { censoredLeastSquares, fitCalibration, leastSquares, normalCdf, type Bracket, type Reading } from '../src';
 import { ELEVEN, readingsOf, trueWidth } from './physicalBalloon';
 
 const row = (x: number) => [1, x];
-const values = [[1, 2.1], [2, 3.8], [4, 8.3], [6, 11.9]].map(([x = 0, value = 0]) => ({ row: row(x), value, sd: 0.2 })); // prettier-ignore
-const intervals = [[3, 5.5, 6.2], [5, 9.5, 10.5], [7, 13, 15], [8, 15.8, Infinity]].map(([x = 0, low = 0, high = 0]) => ({ row: row(x), low, high, sd: 0.3 })); // prettier-ignore
+const values = [
+  [1, 2.1],
+  [2, 3.8],
+  [4, 8.3],
+  [6, 11.9],
+].map(([x = 0, value = 0]) => ({ row: row(x), value, sd: 0.2 }));
+const intervals = [
+  [3, 5.5, 6.2],
+  [5, 9.5, 10.5],
+  [7, 13, 15],
+  [8, 15.8, Infinity],
+].map(([x = 0, low = 0, high = 0]) => ({ row: row(x), low, high, sd: 0.3 }));
 
 /** The log-likelihood written out as in any handbook: densities of values, probabilities of intervals. */
 function logLikelihood(a: number, b: number, ratio: number): number {
@@ -67,7 +70,11 @@ describe('censoredLeastSquares', () => {
   });
 
   it('is plain least squares when nothing is censored, and nearly so when intervals are narrow', () => {
-    const plain = leastSquares({ rows: values.map((v) => v.row), observed: values.map((v) => v.value), weights: values.map(() => 25) })!; // prettier-ignore
+    const plain = leastSquares({
+      rows: values.map((v) => v.row),
+      observed: values.map((v) => v.value),
+      weights: values.map(() => 25),
+    })!;
     const same = censoredLeastSquares({
       values,
       intervals: [],
@@ -81,7 +88,13 @@ describe('censoredLeastSquares', () => {
       high: value + 1e-4,
       sd,
     }));
-    const close = censoredLeastSquares({ values: [], intervals: narrow, start: [0, 2], priorWorth: 4, varianceRatio: 1 })!; // prettier-ignore
+    const close = censoredLeastSquares({
+      values: [],
+      intervals: narrow,
+      start: [0, 2],
+      priorWorth: 4,
+      varianceRatio: 1,
+    })!;
     for (const i of [0, 1]) {
       expect(same.coefficients[i]).toBeCloseTo(plain.coefficients[i]!, 10);
       expect(close.coefficients[i]).toBeCloseTo(plain.coefficients[i]!, 4);

@@ -80,7 +80,10 @@ describe('a stretched skin', () => {
 
 const skin = (colourHex: string, finish: Finish, fraction = 0.85) => ({ colourHex, finish, fraction });
 
-/** Common practice (handbooks of the trade): clear over a colour is deeper and glossy, something dark in a warm colour mutes it. */
+/**
+ * Common practice (handbooks of the trade): clear over a colour is deeper and glossy, something dark in a warm colour
+ * mutes it.
+ */
 describe('a stuffed colour', () => {
   it('mutes a warm outer with something dark inside', () => {
     const seen = stuffedColour({ outer: skin('#d9682b', 'matte'), inner: skin('#22201c', 'matte') });
@@ -109,8 +112,7 @@ describe('a stuffed colour', () => {
 
   it('lets more of the inner through the more the outer is stretched', () => {
     const opacity = (fraction: number) =>
-      stuffedColour({ outer: skin('#d9682b', 'matte', fraction), inner: skin('#22201c', 'matte', fraction) })
-        .opacity;
+      stuffedColour({ outer: skin('#d9682b', 'matte', fraction), inner: skin('#22201c', 'matte', fraction) }).opacity;
     expect(opacity(0.95)).toBeLessThan(opacity(0.7));
   });
 });

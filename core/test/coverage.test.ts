@@ -5,9 +5,9 @@ const CALIBRATIONS = 1000;
 const HALF_INCH_MM = 12.7;
 
 /**
- * 1,000 artists whose hands are as uncertain as the assumed law says they may be: the true standard deviation of each is drawn from
- * the scaled inverse chi-square law that stands for four readings of 2 mm. How often does the interval hold the truth, at a dose
- * anywhere in the range read?
+ * 1,000 artists whose hands are as uncertain as the assumed law says they may be: the true standard deviation of each
+ * is drawn from the scaled inverse chi-square law that stands for four readings of 2 mm. How often does the interval
+ * hold the truth, at a dose anywhere in the range read?
  */
 function coverage(prepare: (reading: Reading, index: number) => Reading): number {
   let inside = 0;
@@ -16,9 +16,7 @@ function coverage(prepare: (reading: Reading, index: number) => Reading): number
     const chiSquare = [1, 2, 3, 4].reduce((sum) => sum + normalFrom(random) ** 2, 0);
     const sdMm = 2 * Math.sqrt(4 / chiSquare);
     const dose = 2 + 6 * random();
-    const readings = readingsOf({ balloon: ELEVEN, doses: [1, 2, 3, 4, 5, 6, 7, 8], seed, sdMm }).map(
-      prepare,
-    );
+    const readings = readingsOf({ balloon: ELEVEN, doses: [1, 2, 3, 4, 5, 6, 7, 8], seed, sdMm }).map(prepare);
     const fit = fitCalibration({ nominalMm: 279.4, readings });
     const width = fit.ok && predictWidth({ fit: fit.value, dose });
     if (!width || !width.ok) throw new Error('no curve');

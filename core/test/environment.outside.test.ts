@@ -1,13 +1,30 @@
 import fc from 'fast-check';
 
 import {
-  defaultHoldRate, fitHold, growthBetween, holdTestProblem, keptShare, normalFrom, randomFrom, showingOf, standardPressureKPa, widthAt, type HoldTest,
-} from '../src'; // prettier-ignore
+  defaultHoldRate,
+  fitHold,
+  growthBetween,
+  holdTestProblem,
+  keptShare,
+  normalFrom,
+  randomFrom,
+  showingOf,
+  standardPressureKPa,
+  widthAt,
+  type HoldTest,
+} from '../src';
 
 /** U.S. Standard Atmosphere, 1976 (NOAA, NASA, USAF): pressure at geopotential altitudes, kPa (from memory). */
 const ATMOSPHERE: [altitudeM: number, kPa: number][] = [
-  [0, 101.325], [500, 95.461], [1000, 89.875], [1500, 84.556], [2000, 79.495], [3000, 70.109], [4000, 61.64], [5000, 54.02],
-]; // prettier-ignore
+  [0, 101.325],
+  [500, 95.461],
+  [1000, 89.875],
+  [1500, 84.556],
+  [2000, 79.495],
+  [3000, 70.109],
+  [4000, 61.64],
+  [5000, 54.02],
+];
 
 describe('standardPressureKPa', () => {
   it.each(ATMOSPHERE)('at %d m is %d kPa by the published table', (altitudeM, kPa) => {
@@ -37,7 +54,10 @@ describe('widthAt', () => {
   });
 
   it('comes back to where it began, whatever the journey', () => {
-    const air = fc.record({ tempC: fc.double({ min: -30, max: 70, noNaN: true }), pressureKPa: fc.double({ min: 40, max: 120, noNaN: true }) }); // prettier-ignore
+    const air = fc.record({
+      tempC: fc.double({ min: -30, max: 70, noNaN: true }),
+      pressureKPa: fc.double({ min: 40, max: 120, noNaN: true }),
+    });
     fc.assert(
       fc.property(air, air, (from, to) => {
         const there = widthAt({ widthMm: 254, from, to });
@@ -84,9 +104,12 @@ describe('hold', () => {
   const closing = { wraps: 2, stuffed: false } as const;
   const test = (lossPerHour: number, hours = [12, 24, 48], seed = 1): HoldTest => {
     const random = randomFrom(seed);
-    const readings = hours.map((h) => ({ hours: h, widthMm: 250 * Math.exp(-lossPerHour * h) + 0.3 * normalFrom(random) }));
+    const readings = hours.map((h) => ({
+      hours: h,
+      widthMm: 250 * Math.exp(-lossPerHour * h) + 0.3 * normalFrom(random),
+    }));
     return { ...closing, readings: [{ hours: 0, widthMm: 250 }, ...readings] };
-  }; // prettier-ignore
+  };
 
   it('is assumed before any test: worse with the neck wrapped once (common practice), better when stuffed', () => {
     const twice = defaultHoldRate(closing);
@@ -118,8 +141,7 @@ describe('hold', () => {
 
   it('refuses what cannot be: no width at the knot, hours below zero, a balloon that grew', () => {
     const readings = (...pairs: [number, number][]) =>
-      holdTestProblem({ ...closing, readings: pairs.map(([hours, widthMm]) => ({ hours, widthMm })) })
-        ?.problem.code;
+      holdTestProblem({ ...closing, readings: pairs.map(([hours, widthMm]) => ({ hours, widthMm })) })?.problem.code;
     expect(readings([5, 250])).toBe('no-first-width');
     expect(readings([0, 250], [-2, 249])).toBe('bad-hours');
     expect(readings([0, 250], [12, 275])).toBe('grew');

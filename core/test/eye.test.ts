@@ -1,6 +1,13 @@
 import {
-  compareEyes, judgeEye, normalFrom, pairMismatch, randomFrom, shareWithin, workToleranceMm, type FilledPair,
-} from '../src'; // prettier-ignore
+  compareEyes,
+  judgeEye,
+  normalFrom,
+  pairMismatch,
+  randomFrom,
+  shareWithin,
+  workToleranceMm,
+  type FilledPair,
+} from '../src';
 
 const TARGET = 254;
 const NOMINAL = 279.4;

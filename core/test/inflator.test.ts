@@ -1,7 +1,27 @@
 import {
-  doseForWidth, estimateCurve, fitCalibration, floorDose, learnWays, matchNozzle, nextReading, normalFrom, nozzleImbalance, poolInflator, predictWidth,
-  randomFrom, roundDose, TRADE, STANDARD_TIERS, translateDose, widthAtVolumeMm, type CalibrationFit, type InflatorKind, type Nozzle, type Reading, type WayResidual,
-} from '../src'; // prettier-ignore
+  doseForWidth,
+  estimateCurve,
+  fitCalibration,
+  floorDose,
+  learnWays,
+  matchNozzle,
+  nextReading,
+  normalFrom,
+  nozzleImbalance,
+  poolInflator,
+  predictWidth,
+  randomFrom,
+  roundDose,
+  TRADE,
+  STANDARD_TIERS,
+  translateDose,
+  widthAtVolumeMm,
+  type CalibrationFit,
+  type InflatorKind,
+  type Nozzle,
+  type Reading,
+  type WayResidual,
+} from '../src';
 import { ELEVEN, readingsOf, trueWidth, type PhysicalBalloon } from './physicalBalloon';
 
 const nominalMm = 279.4;
@@ -38,14 +58,12 @@ describe('a timed inflator', () => {
 
 describe('an inflator with two nozzles', () => {
   const uneven = 0.04;
-  const readings = ['left', 'right', 'left', 'right', 'left', 'right', 'left', 'right'].map(
-    (nozzle, i): Reading => {
-      const rate = 3 * (1 + (nozzle === 'left' ? uneven : -uneven));
-      const balloon = { ...ELEVEN, doseVolumeL: rate };
-      const [reading] = readingsOf({ balloon, doses: [1 + 0.25 * i], sdMm: 0.4, seed: 40 + i });
-      return { ...reading!, nozzle: nozzle as Nozzle };
-    },
-  );
+  const readings = ['left', 'right', 'left', 'right', 'left', 'right', 'left', 'right'].map((nozzle, i): Reading => {
+    const rate = 3 * (1 + (nozzle === 'left' ? uneven : -uneven));
+    const balloon = { ...ELEVEN, doseVolumeL: rate };
+    const [reading] = readingsOf({ balloon, doses: [1 + 0.25 * i], sdMm: 0.4, seed: 40 + i });
+    return { ...reading!, nozzle: nozzle as Nozzle };
+  });
   const fit = fitted(readings, 'twin');
 
   it('has its imbalance measured, with an interval that holds the truth', () => {
@@ -68,8 +86,15 @@ describe('an inflator with two nozzles', () => {
   });
 
   it('says nothing of an imbalance when only one nozzle was read', () => {
-    expect(nozzleImbalance(fitted(readings.map((r) => ({ ...r, nozzle: 'left' as const })), 'twin'))).toBeNull();
-  }); // prettier-ignore
+    expect(
+      nozzleImbalance(
+        fitted(
+          readings.map((r) => ({ ...r, nozzle: 'left' as const })),
+          'twin',
+        ),
+      ),
+    ).toBeNull();
+  });
 });
 
 describe('translateDose', () => {
@@ -96,10 +121,16 @@ describe('translateDose', () => {
   });
 
   it('refuses no dose, and one that hardly fills the balloon', () => {
-    expect(translateDose({ dose: 0, from: large, to: other })).toMatchObject({ ok: false, problem: { code: 'bad-dose' } });
+    expect(translateDose({ dose: 0, from: large, to: other })).toMatchObject({
+      ok: false,
+      problem: { code: 'bad-dose' },
+    });
     const late = { ...other, deadVolumeL: 2 };
-    expect(translateDose({ dose: 0.5, from: large, to: late })).toMatchObject({ ok: false, problem: { code: 'too-little' } });
-  }); // prettier-ignore
+    expect(translateDose({ dose: 0.5, from: large, to: late })).toMatchObject({
+      ok: false,
+      problem: { code: 'too-little' },
+    });
+  });
 });
 
 describe('a balloon never measured', () => {
@@ -179,8 +210,12 @@ describe('ways of measuring', () => {
   it('keep what is assumed until readings say otherwise, and then move towards them', () => {
     const residuals = (sd: number, count: number): WayResidual[] => {
       const random = randomFrom(9);
-      return Array.from({ length: count }, () => ({ way: 'tape', sdMm: 2, standardised: (sd / 2) * normalFrom(random) }));
-    }; // prettier-ignore
+      return Array.from({ length: count }, () => ({
+        way: 'tape',
+        sdMm: 2,
+        standardised: (sd / 2) * normalFrom(random),
+      }));
+    };
     expect(learnWays([]).tape).toMatchObject({ sdMm: 2, assumedMm: 2, readings: 0 });
     const careful = learnWays(residuals(1, 200)).tape;
     expect(careful.sdMm).toBeGreaterThan(0.9);
@@ -192,13 +227,16 @@ describe('ways of measuring', () => {
 
   it('give a fit the weight their readings deserve', () => {
     const readings: Reading[] = readingsOf({ balloon: ELEVEN, doses: [2, 4, 6, 8], sdMm: 0 }).map((r, i) => ({
-      ...r, heightMm: undefined, ...(i === 2 ? { way: 'reference' as const, widthMm: r.widthMm! + 6 } : {}),
-    })); // prettier-ignore
+      ...r,
+      heightMm: undefined,
+      ...(i === 2 ? { way: 'reference' as const, widthMm: r.widthMm! + 6 } : {}),
+    }));
     const doubted = fitted(readings);
     const trusted = fitted(readings.map((r) => ({ ...r, way: 'tape' as const })));
-    const at6 = (fit: CalibrationFit) => widthAtVolumeMm({ law: fit.shape, volumeL: fit.deadVolumeL + 6 * fit.doseVolumeL });
+    const at6 = (fit: CalibrationFit) =>
+      widthAtVolumeMm({ law: fit.shape, volumeL: fit.deadVolumeL + 6 * fit.doseVolumeL });
     const truth = trueWidth(ELEVEN, 6);
     expect(Math.abs(at6(doubted) - at6(trusted))).toBeGreaterThan(0.5);
     expect(at6(doubted) - truth).toBeLessThan(at6(trusted) - truth);
-  }); // prettier-ignore
+  });
 });

@@ -1,7 +1,22 @@
 import {
-  calibrationOrder, chooseNominal, comparePreparations, defaultHoldRate, fitCalibration, resolveTarget, showingOf, STANDARD_TIERS, STEP_MM, substitute,
-  tierProblem, type Candidate, type ComparedModel, type NamedTier, type Place, type Showing, type TargetReason,
-} from '../src'; // prettier-ignore
+  calibrationOrder,
+  chooseNominal,
+  comparePreparations,
+  defaultHoldRate,
+  fitCalibration,
+  resolveTarget,
+  showingOf,
+  STANDARD_TIERS,
+  STEP_MM,
+  substitute,
+  tierProblem,
+  type Candidate,
+  type ComparedModel,
+  type NamedTier,
+  type Place,
+  type Showing,
+  type TargetReason,
+} from '../src';
 import { ELEVEN, readingsOf, type PhysicalBalloon } from './physicalBalloon';
 
 const inch = (inches: number) => inches * 25.4;
@@ -25,12 +40,18 @@ function showing(venue: Partial<Place>, hours = 0, rate = hold): Showing {
 }
 
 function target(options: Partial<Parameters<typeof resolveTarget>[0]> = {}) {
-  const result = resolveTarget({ nominalMm, tier: classic, fit, daysStanding: 1, step: STEP_MM.eighthInch, ...options });
+  const result = resolveTarget({
+    nominalMm,
+    tier: classic,
+    fit,
+    daysStanding: 1,
+    step: STEP_MM.eighthInch,
+    ...options,
+  });
   if (!result.ok) throw new Error(result.problem.code);
   return result.value;
-} // prettier-ignore
-const reason = (reasons: TargetReason[], code: TargetReason['code']) =>
-  reasons.find((each) => each.code === code);
+}
+const reason = (reasons: TargetReason[], code: TargetReason['code']) => reasons.find((each) => each.code === code);
 
 describe('a target for making and for showing', () => {
   it('is the same where it is made and shown in one place', () => {
@@ -109,7 +130,7 @@ describe('tiers', () => {
     expect(tier(0.99, 0.99, 0.95)).toMatchObject({ code: 'empty-range' });
     expect(tier(0.93, 0.9, 1)).toMatchObject({ code: 'aim-outside', field: 'fraction' });
     expect(tier(NaN, 0.95, 1)).toMatchObject({ code: 'outside-range' });
-  }); // prettier-ignore
+  });
 
   it('a studio starts with can all stand beside one another', () => {
     STANDARD_TIERS.forEach((each, i) =>
@@ -126,9 +147,16 @@ describe('chooseNominal', () => {
   };
 
   // Common practice: the table of targets people use for each nominal.
-  it.each([[4, 5], [4.5, 5], [3.5, 5], [10, 11], [16, 18], [2.5, 5]])('offers for %d in the %d in that people use', (width, size) => {
+  it.each([
+    [4, 5],
+    [4.5, 5],
+    [3.5, 5],
+    [10, 11],
+    [16, 18],
+    [2.5, 5],
+  ])('offers for %d in the %d in that people use', (width, size) => {
     expect(suited(width)).toContain(size);
-  }); // prettier-ignore
+  });
 
   it('takes the smallest that suits first, and goes up a nominal for a piece of three weeks (common practice: a 16 at 10)', () => {
     expect(suited(10)[0]).toBe(11);
@@ -137,23 +165,38 @@ describe('chooseNominal', () => {
 
   it('says why the others do not suit', () => {
     const choice = chooseNominal({ widthMm: inch(10), daysStanding: 21, models });
-    const why = choice.ok ? new Map(choice.value.unsuited.map(({ model, reason: r }) => [model.size, r.code])) : new Map();
+    const why = choice.ok
+      ? new Map(choice.value.unsuited.map(({ model, reason: r }) => [model.size, r.code]))
+      : new Map();
     expect([why.get(5), why.get(11), why.get(12)]).toEqual(['too-small', 'stands-too-short', 'stands-too-short']);
-    const small = chooseNominal({ widthMm: inch(3), daysStanding: 1, models: [{ nominalMm: inch(7), finish: 'mirror' as const }, { nominalMm: inch(11) }] });
+    const small = chooseNominal({
+      widthMm: inch(3),
+      daysStanding: 1,
+      models: [{ nominalMm: inch(7), finish: 'mirror' as const }, { nominalMm: inch(11) }],
+    });
     expect(small.ok && small.value.unsuited.map(({ reason: r }) => r.code)).toEqual(['dulls', 'too-large']);
-    const oval = chooseNominal({ widthMm: inch(10), daysStanding: 1, models: [{ nominalMm, roundLimit: { kind: 'shown' as const, widthMm: inch(9.5), sdMm: 2 } }] });
+    const oval = chooseNominal({
+      widthMm: inch(10),
+      daysStanding: 1,
+      models: [{ nominalMm, roundLimit: { kind: 'shown' as const, widthMm: inch(9.5), sdMm: 2 } }],
+    });
     expect(oval.ok && oval.value.unsuited[0]?.reason).toEqual({ code: 'oval', limitMm: inch(9.5) });
-  }); // prettier-ignore
+  });
 
   it('refuses no width, no time and no balloons', () => {
     expect(chooseNominal({ widthMm: 0, daysStanding: 1, models })).toMatchObject({ problem: { code: 'bad-width' } });
     expect(chooseNominal({ widthMm: 100, daysStanding: -1, models })).toMatchObject({ problem: { code: 'bad-days' } });
-    expect(chooseNominal({ widthMm: 100, daysStanding: 1, models: [] })).toMatchObject({ problem: { code: 'no-models' } });
-  }); // prettier-ignore
+    expect(chooseNominal({ widthMm: 100, daysStanding: 1, models: [] })).toMatchObject({
+      problem: { code: 'no-models' },
+    });
+  });
 });
 
 describe('preparing a balloon otherwise', () => {
-  const lower: PhysicalBalloon = { ...ELEVEN, law: { ...ELEVEN.law, knots: ELEVEN.law.knots.map((k) => ({ ...k, aspect: k.aspect - 0.05 })) } };
+  const lower: PhysicalBalloon = {
+    ...ELEVEN,
+    law: { ...ELEVEN.law, knots: ELEVEN.law.knots.map((k) => ({ ...k, aspect: k.aspect - 0.05 })) },
+  };
 
   it('shows how much rounding off lowers the aspect, and that a rounder body is wider at equal dose', () => {
     const effect = comparePreparations({ first: fitOf(ELEVEN, 2), second: fitOf(lower, 3), sameInflator: true });
@@ -163,16 +206,27 @@ describe('preparing a balloon otherwise', () => {
   });
 
   it('claims no difference that the readings cannot show', () => {
-    const effect = comparePreparations({ first: fitOf(ELEVEN, 2, 2), second: fitOf(ELEVEN, 3, 2), sameInflator: false });
+    const effect = comparePreparations({
+      first: fitOf(ELEVEN, 2, 2),
+      second: fitOf(ELEVEN, 3, 2),
+      sameInflator: false,
+    });
     expect(effect.aspect!.shown).toBe(false);
     expect(effect.widthMm).toBeNull();
   });
-}); // prettier-ignore
+});
 
 describe('one balloon in place of another', () => {
   const compared = (more: Partial<ComparedModel> = {}): ComparedModel => ({
-    nominalMm, finish: 'matte', fit, curve: fit, hold, filled: 9, burst: 0, ...more,
-  }); // prettier-ignore
+    nominalMm,
+    finish: 'matte',
+    fit,
+    curve: fit,
+    hold,
+    filled: 9,
+    burst: 0,
+    ...more,
+  });
   const stand = (to: Partial<ComparedModel>, widthMm = inch(9)) => {
     const result = substitute({ from: compared(), to: compared(to), widthMm });
     if (!result.ok) throw new Error(result.problem.code);
@@ -187,7 +241,10 @@ describe('one balloon in place of another', () => {
   });
 
   it('warns of another shape, another shine, a nominal that does not suit, and of what is only estimated', () => {
-    const long = { ...ELEVEN, law: { ...ELEVEN.law, knots: ELEVEN.law.knots.map((k) => ({ ...k, aspect: k.aspect + 0.12 })) } };
+    const long = {
+      ...ELEVEN,
+      law: { ...ELEVEN.law, knots: ELEVEN.law.knots.map((k) => ({ ...k, aspect: k.aspect + 0.12 })) },
+    };
     const other = fitOf(long, 4);
     const codes = (to: Partial<ComparedModel>, widthMm?: number) => stand(to, widthMm).cautions.map(({ code }) => code);
     expect(codes({ fit: other, curve: other })).toContain('other-shape');
@@ -198,13 +255,21 @@ describe('one balloon in place of another', () => {
     expect(codes({ fit: null, curve: null })).toContain('no-curve');
     expect(codes({ hold: { perHour: 0.004, sd: 0.001, tests: 2 } })).toContain('shorter-hold');
     expect(codes({}, inch(10.2))).toContain('past-round-limit');
-  }); // prettier-ignore
+  });
 });
 
 describe('what is worth calibrating first', () => {
   const candidate = (id: string, more: Partial<Candidate>): Candidate => ({
-    id, nominalMm, fit, curve: fit, wanted: [{ widthMm: inch(9), toleranceMm: 6 }], uses: 0, sizesThatLearn: 0, daysSince: 3, ...more,
-  }); // prettier-ignore
+    id,
+    nominalMm,
+    fit,
+    curve: fit,
+    wanted: [{ widthMm: inch(9), toleranceMm: 6 }],
+    uses: 0,
+    sizesThatLearn: 0,
+    daysSince: 3,
+    ...more,
+  });
 
   it('leaves out what is known well enough, and puts the unknown that is used most first', () => {
     const tasks = calibrationOrder([

@@ -5,6 +5,7 @@ import { leastSquares } from '../src';
  * (Norris, Pontius, NoInt1, Wampler1). Data and certified values written down from memory; that they agree with one
  * another to ten digits is the check that they were remembered rightly.
  */
+// prettier-ignore
 const NORRIS: [y: number, x: number][] = [
   [0.1, 0.2], [338.8, 337.4], [118.1, 118.2], [888.0, 884.6], [9.2, 10.1], [228.1, 226.5],
   [668.5, 666.3], [998.5, 996.3], [449.1, 448.6], [778.9, 777.0], [559.2, 558.2], [0.3, 0.4],
@@ -12,13 +13,13 @@ const NORRIS: [y: number, x: number][] = [
   [557.7, 556.0], [228.3, 228.1], [998.0, 995.8], [888.8, 887.6], [119.6, 120.2], [0.3, 0.3],
   [0.6, 0.3], [557.6, 556.8], [339.3, 339.1], [888.0, 887.2], [998.5, 999.0], [778.9, 779.0],
   [10.2, 11.1], [117.6, 118.3], [228.9, 229.2], [668.4, 669.1], [449.2, 448.9], [0.2, 0.5],
-]; // prettier-ignore
+];
 
 const PONTIUS_Y = [
-  0.11019, 0.21956, 0.32949, 0.43899, 0.54803, 0.65694, 0.76562, 0.87487, 0.98292, 1.09146, 1.20001, 1.30822,
-  1.41599, 1.52399, 1.63194, 1.73947, 1.84646, 1.95392, 2.06128, 2.16844, 0.11052, 0.22018, 0.32939, 0.43886,
-  0.54798, 0.65739, 0.76596, 0.87474, 0.983, 1.0915, 1.20004, 1.30818, 1.41613, 1.52408, 1.63159, 1.73965,
-  1.84696, 1.95445, 2.06177, 2.16829,
+  0.11019, 0.21956, 0.32949, 0.43899, 0.54803, 0.65694, 0.76562, 0.87487, 0.98292, 1.09146, 1.20001, 1.30822, 1.41599,
+  1.52399, 1.63194, 1.73947, 1.84646, 1.95392, 2.06128, 2.16844, 0.11052, 0.22018, 0.32939, 0.43886, 0.54798, 0.65739,
+  0.76596, 0.87474, 0.983, 1.0915, 1.20004, 1.30818, 1.41613, 1.52408, 1.63159, 1.73965, 1.84696, 1.95445, 2.06177,
+  2.16829,
 ];
 
 /** Digits of agreement, as the reference data sets score a program. */
@@ -69,7 +70,14 @@ describe('least squares against certified regression data (NIST StRD)', () => {
 
 describe('least squares with weights', () => {
   it('treats a weight of two as the same point twice', () => {
-    const doubled = NORRIS.flatMap(([y, x], i) => (i % 3 === 0 ? [[y, x], [y, x]] : [[y, x]])); // prettier-ignore
+    const doubled = NORRIS.flatMap(([y, x], i) =>
+      i % 3 === 0
+        ? [
+            [y, x],
+            [y, x],
+          ]
+        : [[y, x]],
+    );
     const twice = leastSquares({
       rows: doubled.map(([, x]) => [1, x!]),
       observed: doubled.map(([y]) => y!),
@@ -85,7 +93,16 @@ describe('least squares with weights', () => {
   });
 
   it('refuses columns that do not determine the coefficients', () => {
-    expect(leastSquares({ rows: [[1, 2], [1, 2], [1, 2]], observed: [1, 2, 3] })).toBeNull(); // prettier-ignore
+    expect(
+      leastSquares({
+        rows: [
+          [1, 2],
+          [1, 2],
+          [1, 2],
+        ],
+        observed: [1, 2, 3],
+      }),
+    ).toBeNull();
     expect(leastSquares({ rows: [[1, 2]], observed: [1] })).toBeNull();
     expect(leastSquares({ rows: [], observed: [] })).toBeNull();
   });

@@ -58,9 +58,7 @@ describe('a ring', () => {
   it('fits the pole, the hoop or the pot it was made for: laid out ball by ball it touches it', () => {
     const diameterMm = 300;
     for (const fit of ['around', 'on', 'inside'] as const) {
-      const rings = value(
-        ringsFor({ diameterMm, fit, leastMm: 60, mostMm: 170, jointMm: 4, stepMm: inch(1 / 8) }),
-      );
+      const rings = value(ringsFor({ diameterMm, fit, leastMm: 60, mostMm: 170, jointMm: 4, stepMm: inch(1 / 8) }));
       expect(rings.length).toBeGreaterThan(2);
       for (const { count, exactMm, closingMm, widthMm } of rings) {
         const [first, second] = [0, 1].map((k) => (2 * Math.PI * k) / count) as [number, number];
@@ -78,7 +76,10 @@ describe('a ring', () => {
 });
 
 describe('rings upon rings', () => {
-  /** Heights of uniform antiprisms of edge 1: sqrt(1 - sec^2(pi / 2n) / 4) (Cromwell, Polyhedra, 1997); the square one is 2^(-1/4), the triangular one sqrt(2/3). */
+  /**
+   * Heights of uniform antiprisms of edge 1: sqrt(1 - sec^2(pi / 2n) / 4) (Cromwell, Polyhedra, 1997); the square one
+   * is 2^(-1/4), the triangular one sqrt(2/3).
+   */
   it.each([
     [3, Math.sqrt(2 / 3)],
     [4, 2 ** -0.25],
@@ -112,7 +113,10 @@ describe('rings upon rings', () => {
 });
 
 describe('a swag', () => {
-  /** cosh 1 = 1.54308 06348, sinh 1 = 1.17520 11936 (Abramowitz and Stegun, table 4.15); gd 1 = 0.86576 94832 (table 4.16, from memory). */
+  /**
+   * cosh 1 = 1.54308 06348, sinh 1 = 1.17520 11936 (Abramowitz and Stegun, table 4.15); gd 1 = 0.86576 94832 (table
+   * 4.16, from memory).
+   */
   it('has the length and the angle of a catenary with its parameter at one', () => {
     const hung = value(swag({ spanMm: 2000, dropMm: 543.0806348 }));
     expect(hung.aMm).toBeCloseTo(1000, 3);
@@ -127,7 +131,13 @@ describe('a swag', () => {
 
   it('agrees with a general root finder (simple-statistics, bisect) over flat and deep, level and slanted ones', () => {
     for (const [spanMm, dropMm, riseMm] of [
-      [3000, 30, 0], [3000, 300, 0], [3000, 3000, 0], [800, 5000, 0], [3000, 300, 400], [3000, 300, -900], [1200, 1500, 2500],
+      [3000, 30, 0],
+      [3000, 300, 0],
+      [3000, 3000, 0],
+      [800, 5000, 0],
+      [3000, 300, 400],
+      [3000, 300, -900],
+      [1200, 1500, 2500],
     ] as const) {
       const hung = value(swag({ spanMm, dropMm, riseMm }));
       const [low, high] = [dropMm, dropMm + Math.abs(riseMm)];
@@ -139,7 +149,7 @@ describe('a swag', () => {
       expect(value(swag({ spanMm, lengthMm, riseMm })).dropMm / dropMm).toBeCloseTo(1, 6);
       expect(value(swag({ dropMm, lengthMm, riseMm })).spanMm / spanMm).toBeCloseTo(1, 6);
     }
-  }); // prettier-ignore
+  });
 
   it('is where a chain of many links lies still: the sum of its heights is least', () => {
     const hung = value(swag({ spanMm: 1000, dropMm: 420, riseMm: 150 }));
@@ -147,14 +157,17 @@ describe('a swag', () => {
     const points = Array.from({ length: links + 1 }, (_, i) => swagPoint(hung, (i / links) * hung.lengthMm));
     expect(points[0]).toMatchObject({ xMm: expect.closeTo(0, 6), yMm: expect.closeTo(0, 6) });
     expect(points.at(-1)).toMatchObject({ xMm: expect.closeTo(1000, 6), yMm: expect.closeTo(-150, 6) });
-    // Forces at every joint balance when the chord slopes change evenly along the length: tan grows by the weight of a link.
+    // Forces at every joint balance when the chord slopes change evenly along the length: tan grows by the weight of
+    // a link.
     const slopes = points.slice(1).map((p, i) => (p.yMm - points[i]!.yMm) / (p.xMm - points[i]!.xMm));
     const changes = slopes.slice(1).map((slope, i) => slope - slopes[i]!);
     const mean = (slopes.at(-1)! - slopes[0]!) / changes.length;
     for (const change of changes) expect(change / mean).toBeCloseTo(1, 3);
-    const chords = points.slice(1).reduce((sum, p, i) => sum + Math.hypot(p.xMm - points[i]!.xMm, p.yMm - points[i]!.yMm), 0);
+    const chords = points
+      .slice(1)
+      .reduce((sum, p, i) => sum + Math.hypot(p.xMm - points[i]!.xMm, p.yMm - points[i]!.yMm), 0);
     expect(chords / hung.lengthMm).toBeCloseTo(1, 5);
-  }); // prettier-ignore
+  });
 
   it('hangs in whole balloons that fill its string', () => {
     const wanted = value(swag({ spanMm: 3000, dropMm: 600 }));
@@ -183,9 +196,11 @@ describe('closed forms, measured from centre to centre', () => {
   const shapes = FORMS.flatMap((kind: FormKind) =>
     [4, 5, 6, 7, 8, 12].flatMap((count) => {
       const shape = { kind, count, baseMm: 140, leanDeg: usualLeanDeg(kind), jointMm: 5 };
-      return workingRings(shape).slice(0, 4).map((rings) => ({ ...shape, rings }));
+      return workingRings(shape)
+        .slice(0, 4)
+        .map((rings) => ({ ...shape, rings }));
     }),
-  ); // prettier-ignore
+  );
 
   it('there are forms of every kind', () => {
     expect(new Set(shapes.map(({ kind }) => kind)).size).toBe(FORMS.length);
@@ -211,7 +226,7 @@ describe('closed forms, measured from centre to centre', () => {
       );
       expect(touched).toHaveLength(2);
     }
-  }); // prettier-ignore
+  });
 
   /** Published: the balloon that fits between four equal touching ones in a square is sqrt(2) - 1 as wide. */
   it('a straight basket’s tying balloons fill the square hole', () => {
@@ -219,7 +234,10 @@ describe('closed forms, measured from centre to centre', () => {
     for (const { widthMm } of form.ties) expect(widthMm).toBeCloseTo(150 * (Math.SQRT2 - 1), 6);
   });
 
-  /** Common practice: spokes of six, a ring slightly larger, a top ring larger again, small 2.5 in balloons tying the points. */
+  /**
+   * Common practice: spokes of six, a ring slightly larger, a top ring larger again, small 2.5 in balloons tying the
+   * points.
+   */
   it('a six-spoke basket of 5 in balloons has the sizes that artists use', () => {
     const made = value(basket({ spokes: 6, baseMm: inch(5), rings: 2, stepMm: inch(1 / 8), jointMm: 5 }));
     const [spokes, first, top, ties] = made.snapped.sizes.map(({ widthMm }) => widthMm / 25.4) as [
@@ -262,7 +280,12 @@ describe('how exact the balloons must be', () => {
   });
 
   it('the formula and the simulation agree within four in a hundred, over many forms', () => {
-    for (const [spokes, rings, base] of [[4, 2, 5], [6, 1, 5], [6, 3, 5.5], [8, 2, 6]] as const) {
+    for (const [spokes, rings, base] of [
+      [4, 2, 5],
+      [6, 1, 5],
+      [6, 3, 5.5],
+      [8, 2, 6],
+    ] as const) {
       const { snapped } = value(basket({ spokes, baseMm: inch(base), rings, stepMm: inch(1 / 16), jointMm: 5 }));
       const of = closingOf(snapped);
       const formula = closingTolerance({ closing: of });
@@ -271,7 +294,7 @@ describe('how exact the balloons must be', () => {
       expect(Math.abs(simulated.sdMm! / formula.sdMm! - 1)).toBeLessThan(0.04);
       expect(simulated.weakest).toBe(formula.weakest);
     }
-  }); // prettier-ignore
+  });
 
   /** A lone ring needs only the normal law: 95 of 100 within 1.95996 standard deviations (published tables). */
   it('a ring around a pole needs the spread that the normal table gives', () => {
@@ -297,6 +320,6 @@ it('a handle’s arch has the length that its chords sum to', () => {
     const x = (i / 2000) * spanMm - spanMm / 2;
     return [x, hung.aMm * Math.cosh(x / hung.aMm)] as const;
   });
-  const chords = points.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - points[i]![0], y - points[i]![1]), 0); // prettier-ignore
+  const chords = points.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - points[i]![0], y - points[i]![1]), 0);
   expect(archMm / chords).toBeCloseTo(1, 6);
 });

@@ -59,9 +59,7 @@ describe('chains', () => {
         fc.double({ min: 80, max: 200, noNaN: true }),
         fc.double({ min: 0, max: 12, noNaN: true }),
         (lengthMm, widthMm, jointMm) => {
-          const plan = value(
-            chainFor({ lengthMm, widthMm, jointMm, leastMm: 20, mostMm: 400, stepMm: inch(1 / 8) }),
-          );
+          const plan = value(chainFor({ lengthMm, widthMm, jointMm, leastMm: 20, mostMm: 400, stepMm: inch(1 / 8) }));
           expect(chainLength({ ...plan, widthMm: plan.exactMm, jointMm })).toBeCloseTo(lengthMm, 6);
           expect(chainLength({ ...plan, jointMm }) - lengthMm).toBeCloseTo(plan.offMm, 6);
         },
@@ -79,7 +77,10 @@ describe('chains', () => {
     expect(problemOf(chainFor({ lengthMm: 900, ...asked, widthMm: 140 }))).toMatchObject({
       code: 'bad-width',
     });
-    expect(problemOf(chainFor({ lengthMm: 3000, ...asked, roomMm: 2700 }))).toMatchObject({ code: 'longer-than-room', detail: { mostMm: 2700 } }); // prettier-ignore
+    expect(problemOf(chainFor({ lengthMm: 3000, ...asked, roomMm: 2700 }))).toMatchObject({
+      code: 'longer-than-room',
+      detail: { mostMm: 2700 },
+    });
     expect(problemOf(chainFor({ lengthMm: 900, ...asked, stepMm: 0 }))).toMatchObject({ code: 'bad-step' });
   });
 
@@ -102,8 +103,12 @@ describe('the joint of a chain', () => {
   it('refuses a length that no chain of so many has, and says which it could have', () => {
     const refused = learnJoint({ nominalMm: 152.4, chains: [{ count: 5, widthMm: 127, lengthMm: 1500 }] });
     expect(problemOf(refused)).toMatchObject({ code: 'impossible-length', field: 'chains.0.lengthMm' });
-    expect(problemOf(learnJoint({ nominalMm: 152.4, chains: [{ count: 2, widthMm: 127, lengthMm: 260 }] }))).toMatchObject({ code: 'too-few-balloons' }); // prettier-ignore
-    expect(problemOf(learnJoint({ nominalMm: 152.4, chains: [{ count: 5, widthMm: 0, lengthMm: 260 }] }))).toMatchObject({ code: 'bad-width' }); // prettier-ignore
+    expect(
+      problemOf(learnJoint({ nominalMm: 152.4, chains: [{ count: 2, widthMm: 127, lengthMm: 260 }] })),
+    ).toMatchObject({ code: 'too-few-balloons' });
+    expect(
+      problemOf(learnJoint({ nominalMm: 152.4, chains: [{ count: 5, widthMm: 0, lengthMm: 260 }] })),
+    ).toMatchObject({ code: 'bad-width' });
   });
 });
 
@@ -164,9 +169,7 @@ describe('swags', () => {
       }),
     );
     expect(rows.map(({ bays }) => bays.length)).toEqual([2, 2, 2]);
-    expect(rows.map(({ bays }) => bays[0]!.hung.spanMm)).toEqual(
-      [1500, 1500, 1500].map((mm) => expect.closeTo(mm, 6)),
-    );
+    expect(rows.map(({ bays }) => bays[0]!.hung.spanMm)).toEqual([1500, 1500, 1500].map((mm) => expect.closeTo(mm, 6)));
     expect(rows[2]!.bays[1]!.hung.dropMm).toBeGreaterThan(rows[0]!.bays[1]!.hung.dropMm + 150);
     expect(rows[0]!.balloons).toBe(rows[0]!.bays[0]!.count + rows[0]!.bays[1]!.count);
     const one = { dropMm: 300, rowDropMm: 150, widthMm: 127, jointMm: 5 };
@@ -180,15 +183,23 @@ describe('swags', () => {
 
 describe('curtains', () => {
   const asked: CurtainAsked = {
-    acrossMm: 2000, topMm: 2400, hemMm: 600, everyMm: 200, widthMm: 127, jointMm: 5, topLine: 'level', bowMm: 0, hem: 'level', grid: false,
-    ceilingMm: 2800, walkedUnder: false,
-  }; // prettier-ignore
+    acrossMm: 2000,
+    topMm: 2400,
+    hemMm: 600,
+    everyMm: 200,
+    widthMm: 127,
+    jointMm: 5,
+    topLine: 'level',
+    bowMm: 0,
+    hem: 'level',
+    grid: false,
+    ceilingMm: 2800,
+    walkedUnder: false,
+  };
 
   it('each chain ends within half a balloon of the hem', () => {
     for (const topLine of ['level', 'arched', 'swagged'] as const) {
-      const made = value(
-        curtain({ ...asked, topLine, bowMm: topLine === 'level' ? 0 : 350, ceilingMm: undefined }),
-      );
+      const made = value(curtain({ ...asked, topLine, bowMm: topLine === 'level' ? 0 : 350, ceilingMm: undefined }));
       expect(made.chains).toHaveLength(11);
       for (const { topMm, endMm, count } of made.chains) {
         expect(Math.abs(endMm - 600)).toBeLessThanOrEqual(132 / 2 + 1e-9);
@@ -200,9 +211,7 @@ describe('curtains', () => {
 
   it('an arch gives its middle more balloons, a swagged line fewer; the ends stay', () => {
     const counts = (topLine: 'arched' | 'swagged') =>
-      value(curtain({ ...asked, topLine, bowMm: 350, ceilingMm: undefined })).chains.map(
-        ({ count }) => count,
-      );
+      value(curtain({ ...asked, topLine, bowMm: 350, ceilingMm: undefined })).chains.map(({ count }) => count);
     const [arch, swagged] = [counts('arched'), counts('swagged')];
     expect(arch[5]! - arch[0]!).toBeGreaterThanOrEqual(2);
     expect(swagged[0]! - swagged[5]!).toBeGreaterThanOrEqual(2);
@@ -230,7 +239,11 @@ describe('curtains', () => {
   });
 
   it('refuses what the room has no place for, and says what would fit', () => {
-    expect(problemOf(curtain({ ...asked, topMm: 3000 }))).toMatchObject({ code: 'above-ceiling', field: 'topMm', detail: { mostMm: 2800 } }); // prettier-ignore
+    expect(problemOf(curtain({ ...asked, topMm: 3000 }))).toMatchObject({
+      code: 'above-ceiling',
+      field: 'topMm',
+      detail: { mostMm: 2800 },
+    });
     expect(problemOf(curtain({ ...asked, topLine: 'arched', bowMm: 600 }))).toMatchObject({
       detail: { mostMm: 2200 },
     });
@@ -239,14 +252,22 @@ describe('curtains', () => {
       field: 'hemMm',
     });
     expect(problemOf(curtain({ ...asked, hemMm: -1 }))).toMatchObject({ code: 'below-floor' });
-    expect(problemOf(curtain({ ...asked, everyMm: 80 }))).toMatchObject({ code: 'chains-too-near', detail: { leastMm: 127 } }); // prettier-ignore
+    expect(problemOf(curtain({ ...asked, everyMm: 80 }))).toMatchObject({
+      code: 'chains-too-near',
+      detail: { leastMm: 127 },
+    });
     expect(problemOf(curtain({ ...asked, topLine: 'arched', bowMm: 0 }))).toMatchObject({ code: 'bad-bow' });
-    expect(problemOf(curtain({ ...asked, topLine: 'arched', bowMm: 1500, ceilingMm: undefined }))).toMatchObject({ code: 'bad-bow' }); // prettier-ignore
+    expect(problemOf(curtain({ ...asked, topLine: 'arched', bowMm: 1500, ceilingMm: undefined }))).toMatchObject({
+      code: 'bad-bow',
+    });
     expect(problemOf(curtain({ ...asked, acrossMm: 0 }))).toMatchObject({
       code: 'bad-length',
       field: 'acrossMm',
     });
-    expect(problemOf(curtain({ ...asked, acrossMm: 1e6, everyMm: 130 }))).toMatchObject({ code: 'too-many', field: 'acrossMm' }); // prettier-ignore
+    expect(problemOf(curtain({ ...asked, acrossMm: 1e6, everyMm: 130 }))).toMatchObject({
+      code: 'too-many',
+      field: 'acrossMm',
+    });
   });
 
   it('2,000 balloons are a caution, not an error; so are heads underneath and rows that are not level', () => {
@@ -262,7 +283,11 @@ describe('curtains', () => {
 
 describe('rings', () => {
   it('refuses a ring of two', () => {
-    expect(problemOf(ringOf({ count: 2, pitchMm: 130 }))).toMatchObject({ code: 'too-few-balloons', field: 'count', detail: { least: 3 } }); // prettier-ignore
+    expect(problemOf(ringOf({ count: 2, pitchMm: 130 }))).toMatchObject({
+      code: 'too-few-balloons',
+      field: 'count',
+      detail: { least: 3 },
+    });
     expect(problemOf(ringOf({ count: 6, pitchMm: 0 }))).toMatchObject({ code: 'bad-pitch' });
     expect(problemOf(ringOf({ count: 6, pitchMm: 100, widthMm: -1 }))).toMatchObject({ code: 'bad-width' });
   });
@@ -285,9 +310,14 @@ describe('rings', () => {
 
   it('a ring that is much larger than the one below finds no hold', () => {
     const ring = (widthMm: number) => ({ widthMm, pitchMm: widthMm });
-    expect(problemOf(ringStack({ count: 6, rings: [ring(100), ring(300)] }))).toMatchObject({ code: 'no-hold', field: 'rings.1.widthMm' }); // prettier-ignore
+    expect(problemOf(ringStack({ count: 6, rings: [ring(100), ring(300)] }))).toMatchObject({
+      code: 'no-hold',
+      field: 'rings.1.widthMm',
+    });
     expect(problemOf(ringStack({ count: 2, rings: [ring(100)] }))).toMatchObject({ field: 'count' });
-    expect(problemOf(ringStack({ count: 6, rings: [ring(100), { widthMm: 100, pitchMm: 0 }] }))).toMatchObject({ field: 'rings.1.pitchMm' }); // prettier-ignore
+    expect(problemOf(ringStack({ count: 6, rings: [ring(100), { widthMm: 100, pitchMm: 0 }] }))).toMatchObject({
+      field: 'rings.1.pitchMm',
+    });
     expect(problemOf(ringStack({ count: 6, rings: [] }))).toMatchObject({ code: 'no-rings' });
     const [, wider] = value(ringStack({ count: 6, rings: [ring(100), ring(110)] }));
     expect(wider!.leanDeg).toBeGreaterThan(0);
@@ -301,21 +331,26 @@ describe('a basket', () => {
   it('closes better with all layers searched together than with each rounded alone', () => {
     let better = 0;
     fc.assert(
-      fc.property(fc.integer({ min: 4, max: 8 }), fc.integer({ min: 2, max: 4 }), fc.double({ min: 4.6, max: 7, noNaN: true }), (spokes, rings, base) => {
-        const made = value(basket({ ...asked, spokes, rings, baseMm: inch(base) }));
-        const { sizes, worst, roundedWorst, compared } = made.snapped;
-        const rungs = sizes.filter(({ key }) => !key.startsWith('ties'));
-        expect(compared).toBe(5 ** rungs.length);
-        for (const { widthMm, exactMm, key } of sizes) {
-          expect(Math.abs(widthMm / inch(1 / 8) - Math.round(widthMm / inch(1 / 8)))).toBeLessThan(1e-9);
-          if (!key.startsWith('ties')) expect(Math.abs(widthMm - exactMm)).toBeLessThanOrEqual(2.5 * inch(1 / 8));
-        }
-        if (worst < roundedWorst - 0.05) better += 1;
-      }),
+      fc.property(
+        fc.integer({ min: 4, max: 8 }),
+        fc.integer({ min: 2, max: 4 }),
+        fc.double({ min: 4.6, max: 7, noNaN: true }),
+        (spokes, rings, base) => {
+          const made = value(basket({ ...asked, spokes, rings, baseMm: inch(base) }));
+          const { sizes, worst, roundedWorst, compared } = made.snapped;
+          const rungs = sizes.filter(({ key }) => !key.startsWith('ties'));
+          expect(compared).toBe(5 ** rungs.length);
+          for (const { widthMm, exactMm, key } of sizes) {
+            expect(Math.abs(widthMm / inch(1 / 8) - Math.round(widthMm / inch(1 / 8)))).toBeLessThan(1e-9);
+            if (!key.startsWith('ties')) expect(Math.abs(widthMm - exactMm)).toBeLessThanOrEqual(2.5 * inch(1 / 8));
+          }
+          if (worst < roundedWorst - 0.05) better += 1;
+        },
+      ),
       { numRuns: 40, seed: 6 },
     );
     expect(better).toBeGreaterThan(20);
-  }); // prettier-ignore
+  });
 
   it('finds what a plain search finds: three sizes, and the one direction that base and lean do not explain', () => {
     const { exact, snapped } = value(basket(asked));
@@ -330,17 +365,11 @@ describe('a basket', () => {
     const [u, v] = [{ baseMm: baseMm + 0.01 }, { leanDeg: leanDeg + 0.001 }].map((change) =>
       sizes(change).map((mm, i) => (mm - still[i]!) / pitch[i]!),
     ) as [number[], number[]];
-    const cross = [
-      u[1]! * v[2]! - u[2]! * v[1]!,
-      u[2]! * v[0]! - u[0]! * v[2]!,
-      u[0]! * v[1]! - u[1]! * v[0]!,
-    ];
+    const cross = [u[1]! * v[2]! - u[2]! * v[1]!, u[2]! * v[0]! - u[0]! * v[2]!, u[0]! * v[1]! - u[1]! * v[0]!];
     const long = Math.hypot(...cross);
     let best = { score: Infinity, set: [] as number[] };
     for (let code = 0; code < 125; code += 1) {
-      const set = [0, 1, 2].map(
-        (i) => (Math.round(still[i]! / step) - 2 + (Math.floor(code / 5 ** i) % 5)) * step,
-      );
+      const set = [0, 1, 2].map((i) => (Math.round(still[i]! / step) - 2 + (Math.floor(code / 5 ** i) % 5)) * step);
       const along = set.reduce((sum, mm, i) => sum + (((mm - still[i]!) / pitch[i]!) * cross[i]!) / long, 0);
       const worst = Math.max(...cross.map((x) => Math.abs((along * x) / long))) / TRADE.ringGive.value;
       const departs = set.reduce((sum, mm, i) => sum + ((mm - still[i]!) / step) ** 2, 0) / 3;
@@ -375,15 +404,23 @@ describe('a basket', () => {
       const wants = { ...asked, baseMm: inch(4), leastTieMm: inch(2.25), ...change };
       const refused = basket(wants);
       expect(problemOf(refused)).toMatchObject({ code: 'tie-too-small' });
-      const { field, detail } = refused.ok ? {} as never : refused.problem;
+      const { field, detail } = refused.ok ? ({} as never) : refused.problem;
       expect(basket({ ...wants, [field!]: detail!.nearestMm }).ok).toBe(true);
     }
-  }); // prettier-ignore
+  });
 
   it('is built from its spokes up, its notes where builders go wrong', () => {
     const { snapped } = value(basket(asked));
     const { steps, notes } = formSteps(snapped.form);
-    expect(steps.map(({ code }) => code)).toEqual(['tie-spokes', 'twist-middles', 'tie-ring', 'seat-ring', 'tie-ring', 'seat-ring', 'tie-points']); // prettier-ignore
+    expect(steps.map(({ code }) => code)).toEqual([
+      'tie-spokes',
+      'twist-middles',
+      'tie-ring',
+      'seat-ring',
+      'tie-ring',
+      'seat-ring',
+      'tie-points',
+    ]);
     expect(steps[0]).toMatchObject({ chains: 3, balloons: 12, half: false });
     expect(steps[5]).toMatchObject({ on: 'upon' });
     expect(notes).toContain('twist-between-second-and-third');
@@ -432,9 +469,7 @@ describe('other closed forms', () => {
 });
 
 describe('closing', () => {
-  const { snapped } = value(
-    basket({ spokes: 6, baseMm: inch(5), rings: 2, stepMm: inch(1 / 8), jointMm: 5 }),
-  );
+  const { snapped } = value(basket({ spokes: 6, baseMm: inch(5), rings: 2, stepMm: inch(1 / 8), jointMm: 5 }));
   const closing = closingOf(snapped);
 
   it('the more the balloons spread, the fewer close, and at the tolerance it is 95 of 100', () => {
@@ -470,7 +505,12 @@ describe('closing', () => {
   });
 
   it('tells which sizes look alike, and not which are the same or plainly different', () => {
-    const sizes = [{ key: 'a', widthMm: 127 }, { key: 'b', widthMm: 133 }, { key: 'c', widthMm: 127 }, { key: 'd', widthMm: 60 }]; // prettier-ignore
+    const sizes = [
+      { key: 'a', widthMm: 127 },
+      { key: 'b', widthMm: 133 },
+      { key: 'c', widthMm: 127 },
+      { key: 'd', widthMm: 60 },
+    ];
     expect(alikeSizes(sizes).map(({ first, second }) => first + second)).toEqual(['ab', 'bc']);
   });
 });
@@ -478,9 +518,7 @@ describe('closing', () => {
 describe('a handle', () => {
   const size = { code: '260', widthMm: inch(2), lengthMm: inch(60) };
   it('is twisted after its first bubble and before its last', () => {
-    const { form } = value(
-      basket({ spokes: 6, baseMm: inch(5), rings: 2, stepMm: inch(1 / 8), jointMm: 5 }),
-    ).snapped;
+    const { form } = value(basket({ spokes: 6, baseMm: inch(5), rings: 2, stepMm: inch(1 / 8), jointMm: 5 })).snapped;
     const spanMm = handleSpanMm(form);
     expect(spanMm).toBeLessThan(form.acrossMm);
     const handle = value(handleFor({ spanMm, riseMm: 300, size }));

@@ -84,11 +84,7 @@ describe('whatever careful readings are entered', () => {
     fc.assert(
       fc.property(careful, (made) => {
         const { lastDose: _, outliers: __, ...one } = fitOf(made);
-        const {
-          lastDose: ___,
-          outliers: ____,
-          ...other
-        } = fitOf({ ...made, readings: [...made.readings].reverse() });
+        const { lastDose: ___, outliers: ____, ...other } = fitOf({ ...made, readings: [...made.readings].reverse() });
         expect(other.doseVolumeL).toBeCloseTo(one.doseVolumeL, 9);
         expect(other.deadVolumeL).toBeCloseTo(one.deadVolumeL, 9);
         expect(other.shape.roundLimit.kind).toBe(one.shape.roundLimit.kind);
@@ -153,9 +149,7 @@ describe('whatever is entered, careful or not', () => {
         const fit = fitCalibration({ nominalMm, readings });
         if (!fit.ok) return expect(fit.problem.field).toMatch(/^readings/);
         expect(
-          [fit.value.doseVolumeL, fit.value.deadVolumeL, ...fit.value.covariance.flat()].every(
-            Number.isFinite,
-          ),
+          [fit.value.doseVolumeL, fit.value.deadVolumeL, ...fit.value.covariance.flat()].every(Number.isFinite),
         ).toBe(true);
         expect(fit.value.doseVolumeL).toBeGreaterThan(0);
       }),
@@ -191,10 +185,10 @@ describe('whatever is entered, careful or not', () => {
 
 describe('small parts', () => {
   const law: fc.Arbitrary<ShapeLaw> = fc
-    .array(
-      fc.tuple(fc.double({ min: 5, max: 80, noNaN: true }), fc.double({ min: 0.001, max: 0.2, noNaN: true })),
-      { minLength: 1, maxLength: 6 },
-    )
+    .array(fc.tuple(fc.double({ min: 5, max: 80, noNaN: true }), fc.double({ min: 0.001, max: 0.2, noNaN: true })), {
+      minLength: 1,
+      maxLength: 6,
+    })
     .map((steps) => {
       let widthMm = 50;
       let aspect = 0.95;
@@ -218,16 +212,12 @@ describe('small parts', () => {
 
   it('rounding to a step moves at most half of one, and down never up', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 0, max: 3000, noNaN: true }),
-        fc.constantFrom(1, INCH / 8, INCH / 4),
-        (mm, step) => {
-          expect(Math.abs(roundToStep({ mm, step }) - mm)).toBeLessThanOrEqual(step / 2 + 1e-9);
-          const floored = floorToStep({ mm, step });
-          expect(floored <= mm + 1e-6 && floored > mm - step - 1e-6).toBe(true);
-          expect(roundDose({ dose: mm, kind: 'hand' })).toBeGreaterThanOrEqual(0.5);
-        },
-      ),
+      fc.property(fc.double({ min: 0, max: 3000, noNaN: true }), fc.constantFrom(1, INCH / 8, INCH / 4), (mm, step) => {
+        expect(Math.abs(roundToStep({ mm, step }) - mm)).toBeLessThanOrEqual(step / 2 + 1e-9);
+        const floored = floorToStep({ mm, step });
+        expect(floored <= mm + 1e-6 && floored > mm - step - 1e-6).toBe(true);
+        expect(roundDose({ dose: mm, kind: 'hand' })).toBeGreaterThanOrEqual(0.5);
+      }),
     );
   });
 
@@ -264,7 +254,9 @@ describe('whatever is answered at holes', () => {
   const cells = fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 6, maxLength: 6 });
   const sightings = (counts: readonly number[], by: (mm: number) => number = (mm) => mm): HoleSighting[] =>
     counts.flatMap((count, i) =>
-      count > 0 ? [{ stopsMm: i > 0 ? by(holes[i - 1]!) : undefined, passesMm: i < 5 ? by(holes[i]!) : undefined, count }] : [],
+      count > 0
+        ? [{ stopsMm: i > 0 ? by(holes[i - 1]!) : undefined, passesMm: i < 5 ? by(holes[i]!) : undefined, count }]
+        : [],
     );
 
   it('moves and stretches with the holes, and never answers a mean without its interval', () => {
@@ -288,7 +280,11 @@ describe('whatever is answered at holes', () => {
   it('judges a batch between two holes by where it can lie', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 1, max: 4 }), { minLength: 3, maxLength: 20 }), (places) => {
-        const results = places.map((i): CheckResult => ({ kind: 'between', stopsMm: holes[i - 1]!, passesMm: holes[i]! }));
+        const results = places.map((i): CheckResult => ({
+          kind: 'between',
+          stopsMm: holes[i - 1]!,
+          passesMm: holes[i]!,
+        }));
         const judged = judgeBatch({ targetMm: 215, toleranceMm: 6, results });
         if (!judged.ok) throw new Error(judged.problem.code);
         const large = places.flatMap((i, at) => (i > 2 ? [at] : []));
@@ -298,7 +294,7 @@ describe('whatever is answered at holes', () => {
       }),
     );
   });
-}); // prettier-ignore
+});
 
 describe('whatever holes a sizer is to have', () => {
   const inches = fc.uniqueArray(fc.integer({ min: 8, max: 96 }), { minLength: 1, maxLength: 12 });
@@ -306,25 +302,44 @@ describe('whatever holes a sizer is to have', () => {
 
   it('every hole is cut once, at its width less the kerf, as far from the others as the bridge', () => {
     fc.assert(
-      fc.property(inches, material, fc.constantFrom('plate' as const, 'strip' as const, 'box' as const), (eighths, { kerfMm, bridgeMm }, form) => {
-        const sizes = [...eighths].sort((a, b) => a - b).map((eighth) => ({ label: String(eighth / 8), widthMm: (eighth * INCH) / 8 }));
-        const made = sizerGeometry({ form, sizes, kerfMm, bridgeMm, sheetWidthMm: 1500, sheetHeightMm: 1500, thicknessMm: 3, pitchMm: 20 });
-        if (!made.ok) throw new Error(made.problem.code);
-        const holes = made.value.sheets.flatMap((sheet) => sheet.holes);
-        expect(holes.map(({ label }) => label).sort()).toEqual(sizes.map(({ label }) => label).sort());
-        for (const sheet of made.value.sheets) {
-          for (const hole of sheet.holes) {
-            const cut = sheet.shapes.filter((shape) => shape.kind === 'circle' && Math.hypot(shape.xMm - hole.xMm, shape.yMm - hole.yMm) < 1e-6);
-            expect(cut).toMatchObject([{ layer: 'cut', radiusMm: expect.closeTo((hole.widthMm - kerfMm) / 2, 6) }]);
-            for (const other of sheet.holes) {
-              if (other === hole) continue;
-              const apart = Math.hypot(other.xMm - hole.xMm, other.yMm - hole.yMm) - (other.widthMm + hole.widthMm) / 2;
-              expect(apart).toBeGreaterThanOrEqual(bridgeMm - 1e-5);
+      fc.property(
+        inches,
+        material,
+        fc.constantFrom('plate' as const, 'strip' as const, 'box' as const),
+        (eighths, { kerfMm, bridgeMm }, form) => {
+          const sizes = [...eighths]
+            .sort((a, b) => a - b)
+            .map((eighth) => ({ label: String(eighth / 8), widthMm: (eighth * INCH) / 8 }));
+          const made = sizerGeometry({
+            form,
+            sizes,
+            kerfMm,
+            bridgeMm,
+            sheetWidthMm: 1500,
+            sheetHeightMm: 1500,
+            thicknessMm: 3,
+            pitchMm: 20,
+          });
+          if (!made.ok) throw new Error(made.problem.code);
+          const holes = made.value.sheets.flatMap((sheet) => sheet.holes);
+          expect(holes.map(({ label }) => label).sort()).toEqual(sizes.map(({ label }) => label).sort());
+          for (const sheet of made.value.sheets) {
+            for (const hole of sheet.holes) {
+              const cut = sheet.shapes.filter(
+                (shape) => shape.kind === 'circle' && Math.hypot(shape.xMm - hole.xMm, shape.yMm - hole.yMm) < 1e-6,
+              );
+              expect(cut).toMatchObject([{ layer: 'cut', radiusMm: expect.closeTo((hole.widthMm - kerfMm) / 2, 6) }]);
+              for (const other of sheet.holes) {
+                if (other === hole) continue;
+                const apart =
+                  Math.hypot(other.xMm - hole.xMm, other.yMm - hole.yMm) - (other.widthMm + hole.widthMm) / 2;
+                expect(apart).toBeGreaterThanOrEqual(bridgeMm - 1e-5);
+              }
             }
           }
-        }
-      }),
+        },
+      ),
       { numRuns: 40 },
     );
   });
-}); // prettier-ignore
+});

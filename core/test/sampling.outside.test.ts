@@ -3,8 +3,8 @@ import jstat from 'jstat';
 import { acceptedShare, controlConstants, fQuantile, fTail, samplingPlan, type QualityLimit } from '../src';
 
 /**
- * MIL-STD-105E (1989), table I (letters of the general levels) and table II-A (single plans, normal inspection); entries
- * from memory. Each is lot size, level, limit -> sample size, acceptance and rejection number.
+ * MIL-STD-105E (1989), table I (letters of the general levels) and table II-A (single plans, normal inspection);
+ * entries from memory. Each is lot size, level, limit -> sample size, acceptance and rejection number.
  */
 const ENTRIES: [number, 'I' | 'II' | 'III', QualityLimit, number, number][] = [
   [96, 'I', 0.04, 13, 1],
@@ -29,13 +29,10 @@ const ENTRIES: [number, 'I' | 'II' | 'III', QualityLimit, number, number][] = [
 ];
 
 describe('samplingPlan against MIL-STD-105E, tables I and II-A', () => {
-  it.each(ENTRIES)(
-    'a lot of %i at level %s, limit %d: check %i, accept %i',
-    (lotSize, level, limit, n, c) => {
-      const plan = samplingPlan({ lotSize, level, limit });
-      expect(plan).toMatchObject({ ok: true, value: { sampleSize: n, acceptMost: c, rejectFrom: c + 1 } });
-    },
-  );
+  it.each(ENTRIES)('a lot of %i at level %s, limit %d: check %i, accept %i', (lotSize, level, limit, n, c) => {
+    const plan = samplingPlan({ lotSize, level, limit });
+    expect(plan).toMatchObject({ ok: true, value: { sampleSize: n, acceptMost: c, rejectFrom: c + 1 } });
+  });
 
   it('gives the letters of table I for lots at both ends of its rows', () => {
     const letter = (lotSize: number, level: 'I' | 'II' | 'III') => {
@@ -45,9 +42,7 @@ describe('samplingPlan against MIL-STD-105E, tables I and II-A', () => {
     expect([8, 9, 15, 16, 25, 26, 50, 51, 90, 91, 150, 151].map((lot) => letter(lot, 'II')).join('')).toBe(
       'ABBCCDDEEFFG',
     );
-    expect([280, 281, 501, 1201, 3201, 10001, 35001].map((lot) => letter(lot, 'III')).join('')).toBe(
-      'HJKLMNP',
-    );
+    expect([280, 281, 501, 1201, 3201, 10001, 35001].map((lot) => letter(lot, 'III')).join('')).toBe('HJKLMNP');
     expect([90, 91, 151, 281, 501, 1201].map((lot) => letter(lot, 'I')).join('')).toBe('CDEFGH');
   });
 

@@ -83,7 +83,12 @@ describe('holesProblem', () => {
     expect(holesProblem(rows)).toMatchObject({ code, index });
   });
   it('lets a row from small to large stand', () => {
-    expect(holesProblem([{ label: '8', widthMm: 203 }, { label: '9', widthMm: 229 }])).toBeNull(); // prettier-ignore
+    expect(
+      holesProblem([
+        { label: '8', widthMm: 203 },
+        { label: '9', widthMm: 229 },
+      ]),
+    ).toBeNull();
   });
 });
 
@@ -146,13 +151,15 @@ describe('learnSqueeze', () => {
 describe('proposeSizes', () => {
   const cost = (wanted: readonly WantedWidth[], chosen: readonly number[]) =>
     wanted.reduce(
-      (sum, { widthMm, weight }) =>
-        sum + weight * Math.min(...chosen.map((size) => Math.abs(size - widthMm))),
+      (sum, { widthMm, weight }) => sum + weight * Math.min(...chosen.map((size) => Math.abs(size - widthMm))),
       0,
     );
 
   it('is as cheap as the best of all choices, for any wishes', () => {
-    const wishes = fc.array(fc.record({ widthMm: fc.integer({ min: 10, max: 24 }), weight: fc.integer({ min: 1, max: 5 }) }), { minLength: 1, maxLength: 9 }); // prettier-ignore
+    const wishes = fc.array(
+      fc.record({ widthMm: fc.integer({ min: 10, max: 24 }), weight: fc.integer({ min: 1, max: 5 }) }),
+      { minLength: 1, maxLength: 9 },
+    );
     fc.assert(
       fc.property(wishes, fc.integer({ min: 1, max: 3 }), (wanted, most) => {
         const proposed = proposeSizes({ wanted, stepMm: 1, most }).map(({ widthMm }) => widthMm);
@@ -167,7 +174,14 @@ describe('proposeSizes', () => {
   });
 
   it('rounds to the step, says how much each serves, and gives nothing for nothing', () => {
-    const proposed = proposeSizes({ wanted: [{ widthMm: 229.1, weight: 3 }, { widthMm: 254.3, weight: 1 }], stepMm: 3.175, most: 8 }); // prettier-ignore
+    const proposed = proposeSizes({
+      wanted: [
+        { widthMm: 229.1, weight: 3 },
+        { widthMm: 254.3, weight: 1 },
+      ],
+      stepMm: 3.175,
+      most: 8,
+    });
     expect(proposed.map(({ widthMm }) => widthMm / 3.175)).toEqual([72, 80].map((n) => expect.closeTo(n, 9)));
     expect(proposed.map(({ share }) => share)).toEqual([0.75, 0.25]);
     expect(proposeSizes({ wanted: [], stepMm: 3.175, most: 8 })).toEqual([]);

@@ -1,6 +1,9 @@
 import { sizingStudy } from '../src';
 
-/** Ten parts, three appraisers, three trials: the worked example of Measurement Systems Analysis (AIAG), 4th edition, chapter III. */
+/**
+ * Ten parts, three appraisers, three trials: the worked example of Measurement Systems Analysis (AIAG), 4th edition,
+ * chapter III.
+ */
 const TRIALS = [
   [
     [0.29, -0.56, 1.34, 0.47, -0.8, 0.02, 0.59, -0.31, 2.26, -1.36],
@@ -19,9 +22,7 @@ const TRIALS = [
   ],
 ];
 /** As widths around 100, which shifts no variance. */
-const WIDTHS = Array.from({ length: 10 }, (_, part) =>
-  TRIALS.map((trials) => trials.map((row) => 100 + row[part]!)),
-);
+const WIDTHS = Array.from({ length: 10 }, (_, part) => TRIALS.map((trials) => trials.map((row) => 100 + row[part]!)));
 
 describe('sizingStudy against the published gauge study', () => {
   const result = sizingStudy(WIDTHS);
@@ -59,10 +60,19 @@ describe('sizingStudy against the published gauge study', () => {
 describe('sizingStudy', () => {
   it('finds the interaction of two people who differ on one balloon only', () => {
     const result = sizingStudy([
-      [[228, 228.2], [228.1, 227.9]],
-      [[230, 230.1], [236, 236.2]],
-      [[226, 225.9], [226.1, 226]],
-    ]); // prettier-ignore
+      [
+        [228, 228.2],
+        [228.1, 227.9],
+      ],
+      [
+        [230, 230.1],
+        [236, 236.2],
+      ],
+      [
+        [226, 225.9],
+        [226.1, 226],
+      ],
+    ]);
     expect(result).toMatchObject({ ok: true, value: { pooled: false, largest: 'interaction' } });
   });
 

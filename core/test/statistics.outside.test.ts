@@ -2,14 +2,31 @@ import fc from 'fast-check';
 import jstat from 'jstat';
 
 import {
-  chiSquareQuantile, incompleteBeta, incompleteGamma, intervalMoments, monotoneRegression, normalCdf, normalQuantile, poolEstimates, sdInterval,
-  shareInterval, t95,
-} from '../src'; // prettier-ignore
+  chiSquareQuantile,
+  incompleteBeta,
+  incompleteGamma,
+  intervalMoments,
+  monotoneRegression,
+  normalCdf,
+  normalQuantile,
+  poolEstimates,
+  sdInterval,
+  shareInterval,
+  t95,
+} from '../src';
 
 /** Reference library: jStat. Printed table: Student's t, two-sided 5 %, as in any handbook of statistics. */
 const T_TABLE: [degrees: number, t: number][] = [
-  [1, 12.706], [2, 4.303], [3, 3.182], [4, 2.776], [5, 2.571], [10, 2.228], [20, 2.086], [30, 2.042], [120, 1.98],
-]; // prettier-ignore
+  [1, 12.706],
+  [2, 4.303],
+  [3, 3.182],
+  [4, 2.776],
+  [5, 2.571],
+  [10, 2.228],
+  [20, 2.086],
+  [30, 2.042],
+  [120, 1.98],
+];
 
 describe('distributions', () => {
   it.each(T_TABLE)('t95 with %d degrees of freedom is %d by the printed table', (degrees, t) => {
@@ -34,22 +51,32 @@ describe('distributions', () => {
   });
 
   it('agrees with the reference library on Student’s t for the degrees calibrations have', () => {
-    for (const degrees of [4, 5, 7, 11, 26])
-      expect(t95(degrees)).toBeCloseTo(jstat.studentt.inv(0.975, degrees), 6);
+    for (const degrees of [4, 5, 7, 11, 26]) expect(t95(degrees)).toBeCloseTo(jstat.studentt.inv(0.975, degrees), 6);
   });
 
   it.each([
-    [0.95, 1, 3.841], [0.95, 10, 18.307], [0.05, 10, 3.94], [0.975, 20, 34.17], [0.025, 20, 9.591], [0.99, 100, 135.807],
+    [0.95, 1, 3.841],
+    [0.95, 10, 18.307],
+    [0.05, 10, 3.94],
+    [0.975, 20, 34.17],
+    [0.025, 20, 9.591],
+    [0.99, 100, 135.807],
   ])('chi-square at %d with %d degrees is %d by the printed table', (p, degreesOfFreedom, value) => {
     expect(chiSquareQuantile({ p, degreesOfFreedom })).toBeCloseTo(value, 3);
     expect(chiSquareQuantile({ p, degreesOfFreedom })).toBeCloseTo(jstat.chisquare.inv(p, degreesOfFreedom), 5);
-  }); // prettier-ignore
+  });
 
   it('agrees with the reference library on the incomplete gamma function, in both its forms', () => {
-    for (const [x, degrees] of [[0.2, 3], [2, 3], [9, 3], [40, 30], [22, 30]] as const) {
+    for (const [x, degrees] of [
+      [0.2, 3],
+      [2, 3],
+      [9, 3],
+      [40, 30],
+      [22, 30],
+    ] as const) {
       expect(incompleteGamma({ a: degrees / 2, x: x / 2 })).toBeCloseTo(jstat.chisquare.cdf(x, degrees), 10);
     }
-  }); // prettier-ignore
+  });
 
   it('gives the interval of a standard deviation between the chi-square bounds', () => {
     // Handbook formula with printed quantiles: s = 2, 10 degrees: 2 sqrt(10 / 20.483), 2 sqrt(10 / 3.247).
@@ -61,20 +88,33 @@ describe('distributions', () => {
   it('takes the derivatives of an interval’s probability right, near and far', () => {
     const log = (mean: number, [low, high]: readonly [number, number]) =>
       intervalMoments({ low: low - mean, high: high - mean }).logProbability;
-    for (const bounds of [[-1, 1], [0.5, 0.6], [2, Infinity], [-Infinity, -4], [6, 7], [-9, -8]] as const) {
+    for (const bounds of [
+      [-1, 1],
+      [0.5, 0.6],
+      [2, Infinity],
+      [-Infinity, -4],
+      [6, 7],
+      [-9, -8],
+    ] as const) {
       const h = 1e-4;
       const { score, information } = intervalMoments({ low: bounds[0], high: bounds[1] });
       expect(score).toBeCloseTo((log(h, bounds) - log(-h, bounds)) / (2 * h), 4);
       expect(information).toBeCloseTo(-(log(h, bounds) - 2 * log(0, bounds) + log(-h, bounds)) / h ** 2, 3);
     }
     expect(intervalMoments({ low: 50, high: 60 })).toEqual({ logProbability: -1250, score: 50, information: 1 });
-  }); // prettier-ignore
+  });
 
   it('agrees with the reference library on the incomplete beta function', () => {
-    for (const [x, a, b] of [[0.1, 0.5, 0.5], [0.3, 2, 7], [0.9, 12, 1], [0.5, 40, 40], [0.02, 1, 60]] as const) {
+    for (const [x, a, b] of [
+      [0.1, 0.5, 0.5],
+      [0.3, 2, 7],
+      [0.9, 12, 1],
+      [0.5, 40, 40],
+      [0.02, 1, 60],
+    ] as const) {
       expect(incompleteBeta({ x, a, b })).toBeCloseTo(jstat.ibeta(x, a, b) as number, 8);
     }
-  }); // prettier-ignore
+  });
 });
 
 describe('shareInterval', () => {
@@ -132,14 +172,19 @@ describe('monotoneRegression', () => {
 });
 
 /**
- * Borenstein, Hedges, Higgins and Rothstein, Introduction to Meta-Analysis (2009), the worked example of table 14.1: means,
- * standard deviations and sizes of two groups in six studies (from memory), and Hedges' g of each as chapter 4 has it.
+ * Borenstein, Hedges, Higgins and Rothstein, Introduction to Meta-Analysis (2009), the worked example of table 14.1:
+ * means, standard deviations and sizes of two groups in six studies (from memory), and Hedges' g of each as chapter 4
+ * has it.
  */
 describe('poolEstimates', () => {
   const STUDIES = [
-    [94, 22, 60, 92, 20, 60], [98, 21, 65, 92, 22, 65], [98, 28, 40, 88, 26, 40], [94, 19, 200, 82, 17, 200],
-    [98, 21, 50, 88, 22, 45], [96, 21, 85, 92, 22, 85],
-  ] as const; // prettier-ignore
+    [94, 22, 60, 92, 20, 60],
+    [98, 21, 65, 92, 22, 65],
+    [98, 28, 40, 88, 26, 40],
+    [94, 19, 200, 82, 17, 200],
+    [98, 21, 50, 88, 22, 45],
+    [96, 21, 85, 92, 22, 85],
+  ] as const;
   const estimates = STUDIES.map(([mean1, sd1, n1, mean2, sd2, n2]) => {
     const free = n1 + n2 - 2;
     const d = (mean1 - mean2) / Math.sqrt(((n1 - 1) * sd1 ** 2 + (n2 - 1) * sd2 ** 2) / free);
@@ -154,9 +199,7 @@ describe('poolEstimates', () => {
     expect(pooled.mean).toBeCloseTo(0.3582, 3);
     expect(pooled.variance).toBeCloseTo(0.0111, 4);
     const half = 1.96 * Math.sqrt(pooled.variance);
-    expect([pooled.mean - half, pooled.mean + half].map((x) => Math.round(1000 * x) / 1000)).toEqual([
-      0.152, 0.565,
-    ]);
+    expect([pooled.mean - half, pooled.mean + half].map((x) => Math.round(1000 * x) / 1000)).toEqual([0.152, 0.565]);
   });
 
   it('gives the published mean without spread, 0.4142, when the estimates agree as their variances allow', () => {

@@ -105,9 +105,7 @@ describe('the limits of a pair', () => {
     const fit = eleven();
     const found = stuff(skin(11), skin(11, { fit }));
     expect(found.limits.governs).toBe('inner');
-    const held = found.target.reasons.find(
-      (reason) => reason.code === 'round-limit' && reason.state === 'acts',
-    );
+    const held = found.target.reasons.find((reason) => reason.code === 'round-limit' && reason.state === 'acts');
     expect(held).toMatchObject({ of: 'inner' });
     expect(stuff(skin(11), skin(11)).limits.governs).toBe('both');
   });
@@ -200,13 +198,10 @@ describe('a bubble', () => {
         const first = bubbleStuffing({ innerMm, finalMm });
         // A bubble hardly wider than what is in it is refused: it would show no gap.
         const near = (
-          x:
-            | { ok: true; value: { outerFirstMm: number; innerMm: number } }
-            | { ok: false; problem: { code: string } },
+          x: { ok: true; value: { outerFirstMm: number; innerMm: number } } | { ok: false; problem: { code: string } },
         ) =>
           x.ok
-            ? Math.abs(x.value.outerFirstMm - outerFirstMm) < 1e-3 &&
-              Math.abs(x.value.innerMm - innerMm) < 1e-3
+            ? Math.abs(x.value.outerFirstMm - outerFirstMm) < 1e-3 && Math.abs(x.value.innerMm - innerMm) < 1e-3
             : x.problem.code === 'final-too-small';
         return near(inner) && near(first);
       }),

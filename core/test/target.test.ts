@@ -40,20 +40,13 @@ describe('resolveTarget', () => {
   it('holds an 11 in balloon at its round limit when the tier asks for more', () => {
     const held = target({ fit, tier: full });
     expect(held.reasons[1]).toMatchObject({ code: 'round-limit', state: 'acts' });
-    expect(held.widthMm).toBeLessThanOrEqual(
-      fit.shape.roundLimit.kind === 'shown' ? fit.shape.roundLimit.widthMm : 0,
-    );
+    expect(held.widthMm).toBeLessThanOrEqual(fit.shape.roundLimit.kind === 'shown' ? fit.shape.roundLimit.widthMm : 0);
     expect(held.origin).toBe('measured');
   });
 
   it('keeps the limits that did not act, after those that did', () => {
     const soft = target({ fit, tier: bud });
-    expect(soft.reasons.map((r) => ('state' in r ? r.state : 'tier'))).toEqual([
-      'tier',
-      'room',
-      'room',
-      'room',
-    ]);
+    expect(soft.reasons.map((r) => ('state' in r ? r.state : 'tier'))).toEqual(['tier', 'room', 'room', 'room']);
   });
 
   it('goes smaller the longer a piece stands', () => {
@@ -87,19 +80,20 @@ describe('resolveTarget', () => {
     expect(target({ fit: one.ok ? one.value : null }).cautions.map((c) => c.code)).toContain(
       'dead-volume-assumed-zero',
     );
-    expect(target({ tier: { fraction: 0.4 } }).cautions).toMatchObject([
-      { code: 'nominal-too-large', fraction: 0.4 },
-    ]);
+    expect(target({ tier: { fraction: 0.4 } }).cautions).toMatchObject([{ code: 'nominal-too-large', fraction: 0.4 }]);
     expect(target()).toMatchObject({ origin: 'rule', dose: null });
   });
 
   it.each([
-    [{ nominalMm: -1 }, 'bad-nominal'], [{ tier: { fraction: 0 } }, 'bad-fraction'], [{ daysStanding: -1 }, 'bad-days'],
-    [{ daysStanding: NaN }, 'bad-days'], [{ step: 0 }, 'bad-step'],
+    [{ nominalMm: -1 }, 'bad-nominal'],
+    [{ tier: { fraction: 0 } }, 'bad-fraction'],
+    [{ daysStanding: -1 }, 'bad-days'],
+    [{ daysStanding: NaN }, 'bad-days'],
+    [{ step: 0 }, 'bad-step'],
   ])('refuses %j', (options, code) => {
     const result = resolveTarget({ nominalMm: 279.4, tier: classic, fit: null, daysStanding: 1, step: 1, ...options });
     expect(!result.ok && result.problem.code).toBe(code);
-  }); // prettier-ignore
+  });
 });
 
 describe('chooseHole', () => {

@@ -55,7 +55,8 @@ function pointsOf({ corners }: PathShape): [number, number][] {
     });
   });
 }
-const outlineOf = (piece: Piece) => piece.shapes.find((shape): shape is PathShape => shape.kind === 'path' && shape.closed && shape.layer === 'cut')!; // prettier-ignore
+const outlineOf = (piece: Piece) =>
+  piece.shapes.find((shape): shape is PathShape => shape.kind === 'path' && shape.closed && shape.layer === 'cut')!;
 const areaOf = (shape: PathShape) => Math.abs(polygonArea(pointsOf(shape)));
 
 describe('box: the finger joints mate', () => {
@@ -71,25 +72,34 @@ describe('box: the finger joints mate', () => {
     [6, 25],
     [4.2, 11],
     [10, 40],
-  ])(
-    'six faces %d mm thick fill exactly the shell between the outer and the inner cube (pitch %d)',
-    (t, pitch) => {
-      const { pieces, sideMm, fingers } = cube(t, pitch);
-      const filled = pieces.reduce((sum, piece) => sum + areaOf(outlineOf(piece)) * t, 0);
-      expect(filled / (sideMm ** 3 - (sideMm - 2 * t) ** 3)).toBeCloseTo(1, 10);
-      expect(fingers % 2).toBe(1);
-    },
-  );
+  ])('six faces %d mm thick fill exactly the shell between the outer and the inner cube (pitch %d)', (t, pitch) => {
+    const { pieces, sideMm, fingers } = cube(t, pitch);
+    const filled = pieces.reduce((sum, piece) => sum + areaOf(outlineOf(piece)) * t, 0);
+    expect(filled / (sideMm ** 3 - (sideMm - 2 * t) ** 3)).toBeCloseTo(1, 10);
+    expect(fingers % 2).toBe(1);
+  });
 
   it('gives every bit of every edge to exactly one face (union and overlap of the joint’s two sides, by a clipping library)', () => {
     const t = 3;
     const { pieces, sideMm } = cube(t, 18);
     const [top, , front, , left] = pieces.map((piece) => pointsOf(outlineOf(piece)));
-    // The strip along an edge, in both faces: front's upper edge against top's lower, front's left against left's right.
-    const strip: MultiPolygon = [[[[t, 0], [sideMm - t, 0], [sideMm - t, t], [t, t], [t, 0]]]]; // prettier-ignore
+    // The strip along an edge, in both faces: front's upper edge against top's lower, front's left against left's
+    // right.
+    const strip: MultiPolygon = [
+      [
+        [
+          [t, 0],
+          [sideMm - t, 0],
+          [sideMm - t, t],
+          [t, t],
+          [t, 0],
+        ],
+      ],
+    ];
     const inStrip = (points: [number, number][], map: (x: number, y: number) => [number, number]) =>
       polygonClipping.intersection([[points.map(([x, y]) => map(x, y))]], strip);
-    const area = (multi: MultiPolygon) => multi.flat().reduce((sum, ring) => sum + Math.abs(polygonArea(ring as [number, number][])), 0); // prettier-ignore
+    const area = (multi: MultiPolygon) =>
+      multi.flat().reduce((sum, ring) => sum + Math.abs(polygonArea(ring as [number, number][])), 0);
     const joints: [MultiPolygon, MultiPolygon][] = [
       [inStrip(front!, (x, y) => [x, y]), inStrip(top!, (x, y) => [x, sideMm - y])],
       [inStrip(front!, (x, y) => [y, x]), inStrip(left!, (x, y) => [y, sideMm - x])],
@@ -123,9 +133,7 @@ describe('sizerGeometry', () => {
     'cuts every hole half a kerf small, and lets none near another: %s',
     (form) => {
       const { sheets, pieces } = made({ form, kerfMm: 0.4 });
-      const cut = pieces.flatMap(({ shapes }) =>
-        shapes.flatMap((shape) => (shape.kind === 'circle' ? [shape] : [])),
-      );
+      const cut = pieces.flatMap(({ shapes }) => shapes.flatMap((shape) => (shape.kind === 'circle' ? [shape] : [])));
       const wanted = OPTIONS.sizes.map(({ widthMm }) => widthMm - 0.4);
       const widths = cut.map(({ radiusMm }) => 2 * radiusMm).filter((width) => width > 12);
       expect(widths.sort((a, b) => a - b)).toEqual(wanted.map((width) => expect.closeTo(width, 9)));
@@ -164,9 +172,7 @@ describe('sizerGeometry', () => {
       });
     const [first, ...rest] = rims.map((rim): MultiPolygon => [[ring(rim)]]);
     const union = polygonClipping.union(first!, ...rest);
-    const area = union
-      .flat()
-      .reduce((sum, each) => sum + Math.abs(polygonArea(each as [number, number][])), 0);
+    const area = union.flat().reduce((sum, each) => sum + Math.abs(polygonArea(each as [number, number][])), 0);
     expect(areaOf(outlineOf(piece)) / area).toBeCloseTo(1, 3);
     expect(rims).toHaveLength(3);
   });
@@ -179,7 +185,9 @@ describe('sizerGeometry', () => {
         expect(strokes.length).toBeGreaterThan(holes.length > 1 ? 0 : -1);
         for (const stroke of strokes) {
           for (const { xMm, yMm } of (stroke as PathShape).corners) {
-            expect(Math.min(...holes.map((hole) => Math.hypot(hole.xMm - xMm, hole.yMm - yMm) - hole.radiusMm))).toBeGreaterThan(0); // prettier-ignore
+            expect(
+              Math.min(...holes.map((hole) => Math.hypot(hole.xMm - xMm, hole.yMm - yMm) - hole.radiusMm)),
+            ).toBeGreaterThan(0);
             expect(xMm > 0 && yMm > 0 && xMm < piece.widthMm && yMm < piece.heightMm).toBe(true);
           }
         }
@@ -244,7 +252,13 @@ describe('packCircles and nest', () => {
   });
 
   it('nests slabs without overlap, turning one where that saves a sheet', () => {
-    const slabs = [[60, 40], [40, 60], [100, 40], [30, 30], [70, 20]].map(([widthMm = 0, heightMm = 0]) => ({ widthMm, heightMm })); // prettier-ignore
+    const slabs = [
+      [60, 40],
+      [40, 60],
+      [100, 40],
+      [30, 30],
+      [70, 20],
+    ].map(([widthMm = 0, heightMm = 0]) => ({ widthMm, heightMm }));
     const lain = nest(slabs, { widthMm: 103, heightMm: 130 }, 3)!;
     expect(new Set(lain.map(({ sheet }) => sheet)).size).toBe(1);
     const rects = lain.map(({ index, xMm, yMm, turned }) => {
@@ -255,7 +269,11 @@ describe('packCircles and nest', () => {
       expect(a.x + a.w).toBeLessThanOrEqual(103 + 1e-9);
       expect(a.y + a.h).toBeLessThanOrEqual(130 + 1e-9);
       rects.slice(0, i).forEach((b) => {
-        const apart = a.x >= b.x + b.w + 3 - 1e-9 || b.x >= a.x + a.w + 3 - 1e-9 || a.y >= b.y + b.h + 3 - 1e-9 || b.y >= a.y + a.h + 3 - 1e-9; // prettier-ignore
+        const apart =
+          a.x >= b.x + b.w + 3 - 1e-9 ||
+          b.x >= a.x + a.w + 3 - 1e-9 ||
+          a.y >= b.y + b.h + 3 - 1e-9 ||
+          b.y >= a.y + a.h + 3 - 1e-9;
         expect(apart).toBe(true);
       });
     });

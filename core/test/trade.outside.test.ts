@@ -1,12 +1,4 @@
-import {
-  fitCalibration,
-  predictWidth,
-  resolveTarget,
-  standingFraction,
-  STANDARD_TIERS,
-  STEP_MM,
-  TRADE,
-} from '../src';
+import { fitCalibration, predictWidth, resolveTarget, standingFraction, STANDARD_TIERS, STEP_MM, TRADE } from '../src';
 
 const inch = (inches: number) => inches * 25.4;
 const classic = STANDARD_TIERS.find((tier) => tier.name === 'Classic')!;

@@ -115,7 +115,7 @@ describe('a missing colour', () => {
     await visitor.sees(/Seconds\s+2\.\d\s+gives (8⅞|9|9⅛)/);
     await visitor.sees('Pearl beside matte: the shine differs.');
     expect(visitor.complaints).toEqual([]);
-  }); // prettier-ignore
+  });
 });
 
 describe('files', () => {
@@ -132,10 +132,15 @@ describe('files', () => {
     await visitor.sees(`${count} lines: 0 new, ${count} there already.`);
 
     const columns = lines[0]!.split(',');
-    const changed = lines[1]!.split(',').map((cell, i) => (columns[i] === 'reading' ? '' : columns[i] === 'width (mm)' ? '101.6' : cell));
+    const changed = lines[1]!
+      .split(',')
+      .map((cell, i) => (columns[i] === 'reading' ? '' : columns[i] === 'width (mm)' ? '101.6' : cell));
     const more = path.join(folder, 'more.csv');
     const spoiled = path.join(folder, 'spoiled.csv');
-    writeFileSync(spoiled, [lines[0], changed.map((cell) => (cell === '101.6' ? 'wide' : cell)).join(',')].join('\r\n'));
+    writeFileSync(
+      spoiled,
+      [lines[0], changed.map((cell) => (cell === '101.6' ? 'wide' : cell)).join(',')].join('\r\n'),
+    );
     await visitor.give('Choose another file', spoiled);
     await visitor.sees('1 problem: nothing is imported');
     await visitor.sees('Line 2, width: “wide” cannot be read as a length.');
@@ -146,7 +151,7 @@ describe('files', () => {
     await visitor.sees('1 reading imported');
     const { text } = { text: await (await fetch(`${world.url}/api/readings.csv`)).text() };
     expect(text.trim().split('\r\n')).toHaveLength(count + 2);
-  }); // prettier-ignore
+  });
 
   it('of a whole calibration go out of a balloon’s page and come in again', async () => {
     const mirror = called('Fennimore Mirror', 7);
@@ -185,7 +190,9 @@ describe('the bench and the hold tests', () => {
     await visitor.sees('Worth calibrating first');
     await visitor.tapText('Fennimore Mirror 11');
     await visitor.sees('One stroke, then measure');
-    await visitor.page.goto(`${world.url}/shelf/${called('Fennimore Standard', 16).id}/hold`, { waitUntil: 'networkidle2' });
+    await visitor.page.goto(`${world.url}/shelf/${called('Fennimore Standard', 16).id}/hold`, {
+      waitUntil: 'networkidle2',
+    });
     await visitor.tap('button', 'Start the test');
     await visitor.sees('at the knot');
     await visitor.tap('button', 'Measure it again');
@@ -194,5 +201,5 @@ describe('the bench and the hold tests', () => {
     await visitor.tap('button', 'Keep this width');
     await visitor.sees('after 14 hours');
     expect(visitor.complaints).toEqual([]);
-  }); // prettier-ignore
+  });
 });

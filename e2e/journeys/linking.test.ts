@@ -79,8 +79,7 @@ describe('linking work, drawn up on a phone', () => {
     await visitor.page.touchscreen.touchEnd();
     await kept(
       'Medusa',
-      ({ design }) =>
-        design.form === 'curtain' && before.form === 'curtain' && design.hemMm > before.hemMm + 100,
+      ({ design }) => design.form === 'curtain' && before.form === 'curtain' && design.hemMm > before.hemMm + 100,
     );
   });
 
@@ -162,8 +161,10 @@ describe('a curtain of 2,000 balloons, in a wide window', () => {
       bowMm: 200,
     };
     await fetch(`${world.url}/api/pieces/${id}`, {
-      method: 'PATCH', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ design: large }),
-    }); // prettier-ignore
+      method: 'PATCH',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ design: large }),
+    });
     const visitor = await Visitor.open(browser, `${world.url}/builds/${id}`, WIDE);
     await visitor.sees(/2,?\d{3} balloons are work for several people and days/);
     const bodies = await visitor.page.$$eval('[role="img"] path', (paths) =>

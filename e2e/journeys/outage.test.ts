@@ -12,9 +12,7 @@ beforeAll(async () => {
   world = await startWorld('demo');
   browser = await openBrowser();
   const shelf = (await (await fetch(`${world.url}/api/models`)).json()) as ShelfModel[];
-  model = shelf.find(
-    ({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279,
-  )!;
+  model = shelf.find(({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279)!;
 });
 afterAll(async () => {
   await browser?.close();
@@ -47,8 +45,7 @@ describe('when the database goes away while the app is open', () => {
       timeout: 20_000,
     });
     // The notice goes with the first entry that arrives; the second follows at once.
-    for (let i = 0; i < 50 && (await count()) < before + 2; i += 1)
-      await new Promise((go) => setTimeout(go, 100));
+    for (let i = 0; i < 50 && (await count()) < before + 2; i += 1) await new Promise((go) => setTimeout(go, 100));
     expect(await count()).toBe(before + 2);
     expect(visitor.complaints).toEqual([]);
   });

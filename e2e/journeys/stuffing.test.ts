@@ -38,23 +38,11 @@ describe('two balloons as one, on a phone', () => {
       'Fennimore Standard 11, kelp green: change the outer balloon',
       'Fennimore Mirror 7, herring silver',
     );
-    await pick(
-      visitor,
-      await buttonEnding(visitor, 'change the inner balloon'),
-      'Ketteridge Link 6, anemone pink',
-    );
+    await pick(visitor, await buttonEnding(visitor, 'change the inner balloon'), 'Ketteridge Link 6, anemone pink');
     await visitor.sees('A linking inner’s tail catches');
-    await pick(
-      visitor,
-      await buttonEnding(visitor, 'change the inner balloon'),
-      'Fennimore Standard 11, kelp green',
-    );
+    await pick(visitor, await buttonEnding(visitor, 'change the inner balloon'), 'Fennimore Standard 11, kelp green');
     await visitor.sees(/larger than its outer of 7 in\. At most 7 in goes in/);
-    await pick(
-      visitor,
-      await buttonEnding(visitor, 'change the inner balloon'),
-      'Fennimore Standard 5, roe orange',
-    );
+    await pick(visitor, await buttonEnding(visitor, 'change the inner balloon'), 'Fennimore Standard 5, roe orange');
     await visitor.sees(/the inner governs/);
     await visitor.find('button', 'Eyes and ears');
     await visitor.tap('button', 'Put the pair on the shelf');
@@ -81,9 +69,7 @@ describe('two balloons as one, on a phone', () => {
     await visitor.sees('Push it in to the crown without a twist');
     await visitor.sees('Size at arm’s length and look away');
     await visitor.tap('button', 'Eyes and ears');
-    await visitor.page.waitForFunction(
-      () => !/Size at arm’s length and look away/.test(document.body.innerText),
-    );
+    await visitor.page.waitForFunction(() => !/Size at arm’s length and look away/.test(document.body.innerText));
     await visitor.page.goto(`${world.url}/shelf/bubble`, { waitUntil: 'networkidle2' });
     await visitor.find('button', 'Eyes and ears');
     expect(await visitor.text()).not.toMatch(/Size at arm’s length and look away/);

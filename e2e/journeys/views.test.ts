@@ -90,9 +90,7 @@ async function faultsOf(visitor: Visitor): Promise<string[]> {
   const results = (await visitor.page.evaluate(
     'axe.run(document, { runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"] })',
   )) as AxeResults;
-  return results.violations.flatMap(({ id, nodes }) =>
-    nodes.map((node) => `${id}: ${node.html.slice(0, 160)}`),
-  );
+  return results.violations.flatMap(({ id, nodes }) => nodes.map((node) => `${id}: ${node.html.slice(0, 160)}`));
 }
 
 describe.each([
@@ -115,9 +113,7 @@ describe.each([
         );
         faults.push(...(await faultsOf(visitor)).map((fault) => `${name}, ${theme}: ${fault}`));
       }
-      const over = await visitor.page.evaluate(
-        () => document.documentElement.scrollWidth - window.innerWidth,
-      );
+      const over = await visitor.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       if (over > 0) faults.push(`${name}: ${over} px wider than the window`);
       faults.push(...visitor.complaints.splice(0).map((complaint) => `${name}: ${complaint}`));
     }
@@ -136,20 +132,14 @@ describe('addresses', () => {
     const visitor = await Visitor.open(browser, `${world.url}/shelf/${eleven.id}`, PHONE);
     await visitor.tap('radio', 'Supple');
     await visitor.tap('radio', '3 weeks');
-    await visitor.page.waitForFunction(
-      () => /tier=/.test(location.search) && /days=21/.test(location.search),
-    );
+    await visitor.page.waitForFunction(() => /tier=/.test(location.search) && /days=21/.test(location.search));
     await visitor.page.reload({ waitUntil: 'networkidle2' });
     await visitor.find('radio', 'Supple');
     await visitor.sees('Held so that it stands (3 weeks)');
   });
 
   it('that lead nowhere say so and lead back', async () => {
-    const visitor = await Visitor.open(
-      browser,
-      `${world.url}/shelf/3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a`,
-      PHONE,
-    );
+    const visitor = await Visitor.open(browser, `${world.url}/shelf/3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a`, PHONE);
     await visitor.sees('No balloon is known at this address');
     await visitor.tap('button', 'Go to the shelf');
     await visitor.sees('17 balloons');
@@ -188,16 +178,13 @@ describe('a wide window', () => {
   it('follows the device into the evening, and back', async () => {
     const visitor = await Visitor.open(browser, 'about:blank', WIDE);
     const ground = () => visitor.page.evaluate(() => getComputedStyle(document.body).backgroundColor);
-    const device = (value: string) =>
-      visitor.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value }]);
+    const device = (value: string) => visitor.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value }]);
     await device('dark');
     await visitor.page.goto(`${world.url}/bench`, { waitUntil: 'networkidle2' });
     await visitor.sees('Worth calibrating first');
     expect(await ground()).toBe('rgb(27, 25, 22)');
     await device('light');
-    await visitor.page.waitForFunction(
-      () => getComputedStyle(document.body).backgroundColor === 'rgb(247, 244, 238)',
-    );
+    await visitor.page.waitForFunction(() => getComputedStyle(document.body).backgroundColor === 'rgb(247, 244, 238)');
   });
 
   it('speaks centimetres once the studio does', async () => {

@@ -28,7 +28,10 @@ export function placesOf(name) {
   return [...new Set(folders.filter(Boolean))].map((folder) => `${folder}/${name}`);
 }
 
-/** Finds a program, installing the Debian packages that bring it where that is allowed; else says which command to run. */
+/**
+ * Finds a program, installing the Debian packages that bring it where that is allowed; else says which command to
+ * run.
+ */
 export async function ensureProgram({ names, debianPackages, title }) {
   const candidates = names.flatMap(placesOf);
   const found = findProgram(candidates);
@@ -37,8 +40,7 @@ export async function ensureProgram({ names, debianPackages, title }) {
   if (!findProgram(placesOf('apt-get'))) throw new Refusal(`${title} is not installed: ${byHand}.`);
   const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
   if (sudo.length > 0) {
-    const may =
-      findProgram(placesOf('sudo')) && (await runCommand('sudo', ['-n', 'true'], { quiet: true })).code === 0;
+    const may = findProgram(placesOf('sudo')) && (await runCommand('sudo', ['-n', 'true'], { quiet: true })).code === 0;
     if (!may) throw new Refusal(`${title} is not installed, and this user may not install it: ${byHand}.`);
   }
   say(`Installing ${title} (${debianPackages.join(', ')}) from Debian's packages…`);

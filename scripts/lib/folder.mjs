@@ -8,11 +8,8 @@ export function ensureFolder(folder) {
     mkdirSync(folder, { recursive: true, mode: 0o700 });
     ensureWritable(folder);
   } catch (error) {
-    if (error.code !== 'EEXIST' && error.code !== 'ENOTDIR')
-      throw error instanceof Refusal ? error : noRight(folder);
-    throw new Refusal(
-      `${folder} should be a folder for the records but is a file: move it away and try again.`,
-    );
+    if (error.code !== 'EEXIST' && error.code !== 'ENOTDIR') throw error instanceof Refusal ? error : noRight(folder);
+    throw new Refusal(`${folder} should be a folder for the records but is a file: move it away and try again.`);
   }
 }
 
@@ -27,7 +24,5 @@ export function ensureWritable(folder) {
 }
 
 function noRight(folder) {
-  return new Refusal(
-    `This user has no right to write in ${folder}: change its owner or its rights and try again.`,
-  );
+  return new Refusal(`This user has no right to write in ${folder}: change its owner or its rights and try again.`);
 }

@@ -1,15 +1,6 @@
 import { spawn } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import {
-  closeSync,
-  existsSync,
-  mkdirSync,
-  openSync,
-  readdirSync,
-  readFileSync,
-  rmSync,
-  writeFileSync,
-} from 'node:fs';
+import { closeSync, existsSync, mkdirSync, openSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 
@@ -29,7 +20,8 @@ const LONGEST_SOCKET = 100;
 
 /**
  * Starts a private MariaDB whose data, socket, log and password live in `folder`, on `port` of loopback (a free one by
- * default, never `notPort`). Makes what is missing, clears what a crash left. Answers `url` of the database `name` and `stop`, which ends it in order.
+ * default, never `notPort`). Makes what is missing, clears what a crash left. Answers `url` of the database `name`
+ * and `stop`, which ends it in order.
  */
 export async function startMariadb({ folder, name, port: wanted, notPort }) {
   const mariadbd = await program('mariadbd');
@@ -124,11 +116,16 @@ async function initialise({ data, ready, log, socket }) {
   const { code, output } = await runCommand(
     installer,
     [
-      '--no-defaults', `--user=${os.userInfo().username}`, `--datadir=${data}`, `--socket=${socket}`,
-      '--auth-root-authentication-method=normal', '--skip-test-db', '--skip-name-resolve',
+      '--no-defaults',
+      `--user=${os.userInfo().username}`,
+      `--datadir=${data}`,
+      `--socket=${socket}`,
+      '--auth-root-authentication-method=normal',
+      '--skip-test-db',
+      '--skip-name-resolve',
     ],
     { quiet: true },
-  ); // prettier-ignore
+  );
   writeFileSync(log, output);
   if (code !== 0) throw new Refusal(`${TITLE} could not set up ${data}; its log is ${log}.`);
   writeFileSync(ready, '');
@@ -157,10 +154,18 @@ function secretOf({ secret }) {
 
 function serverArguments(place, port) {
   return [
-    '--no-defaults', `--user=${os.userInfo().username}`, `--datadir=${place.data}`, `--socket=${place.socket}`,
-    `--port=${port}`, '--bind-address=127.0.0.1', `--pid-file=${place.pid}`, '--skip-name-resolve',
-    '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci', `--init-file=${place.startStatements}`,
-  ]; // prettier-ignore
+    '--no-defaults',
+    `--user=${os.userInfo().username}`,
+    `--datadir=${place.data}`,
+    `--socket=${place.socket}`,
+    `--port=${port}`,
+    '--bind-address=127.0.0.1',
+    `--pid-file=${place.pid}`,
+    '--skip-name-resolve',
+    '--character-set-server=utf8mb4',
+    '--collation-server=utf8mb4_unicode_ci',
+    `--init-file=${place.startStatements}`,
+  ];
 }
 
 function failureSentence({ log, data }) {
@@ -170,5 +175,8 @@ function failureSentence({ log, data }) {
     .map((line) => line.replace(/^.*\[ERROR\]\s*/, '').trim())
     .filter((line) => !line.startsWith('Aborting'));
   const why = said[0] ? ` (${said[0].replace(/\.$/, '')})` : '';
-  return `${TITLE} cannot use the data folder ${data}${why}: restore it, or move it away to start anew; its log is ${log}.`;
+  return (
+    `${TITLE} cannot use the data folder ${data}${why}: restore it, or move it away to start anew; ` +
+    `its log is ${log}.`
+  );
 }

@@ -5,7 +5,9 @@ import { ensureFolder } from './folder.mjs';
 import { commandLineOf, isAlive } from './processes.mjs';
 import { Refusal } from './refusal.mjs';
 
-/** Takes a state folder for this process, so that two starts do not share one; answers a function that gives it back. */
+/**
+ * Takes a state folder for this process, so that two starts do not share one; answers a function that gives it back.
+ */
 export function own(folder) {
   const file = path.join(folder, 'owner.pid');
   if (existsSync(file)) {

@@ -13,9 +13,7 @@ const OLDEST_NODE = [20, 19];
 export async function ensurePackages() {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < OLDEST_NODE[0] || (major === OLDEST_NODE[0] && minor < OLDEST_NODE[1])) {
-    throw new Refusal(
-      `Leggero needs Node.js ${OLDEST_NODE.join('.')} or newer; this is ${process.versions.node}.`,
-    );
+    throw new Refusal(`Leggero needs Node.js ${OLDEST_NODE.join('.')} or newer; this is ${process.versions.node}.`);
   }
   const wanted = createHash('sha256')
     .update(readFileSync(path.join(ROOT, 'package-lock.json')))

@@ -92,8 +92,8 @@ export function isFree(port) {
 }
 
 /**
- * Whether the server on this port of loopback speaks first, and says `word` in its greeting. That it can be connected to
- * is not enough: a port is open some time before the server behind it is ready, or may be somebody else's.
+ * Whether the server on this port of loopback speaks first, and says `word` in its greeting. That it can be connected
+ * to is not enough: a port is open some time before the server behind it is ready, or may be somebody else's.
  */
 export function greets(port, word, { patience = 1000 } = {}) {
   return new Promise((resolve) => {

@@ -28,9 +28,7 @@ export function wantedPort(text = process.env.PORT) {
 export async function serve({ name, demo, url: existing }) {
   const port = wantedPort();
   if (!(await isFree(port))) {
-    throw new Refusal(
-      `Port ${port} is in use: stop what runs there, or choose another, such as PORT=${port + 1}.`,
-    );
+    throw new Refusal(`Port ${port} is in use: stop what runs there, or choose another, such as PORT=${port + 1}.`);
   }
   const folder = path.join(STATE, name);
   const giveBack = existing ? () => {} : own(folder);

@@ -17,9 +17,7 @@ function sourcesHash() {
   const walk = (entry) => {
     const full = path.join(ROOT, entry);
     if (path.extname(entry) && existsSync(full) && !isFolder(full)) return take(entry);
-    for (const child of readdirSync(full, { withFileTypes: true }).sort((a, b) =>
-      a.name < b.name ? -1 : 1,
-    )) {
+    for (const child of readdirSync(full, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
       if (LEFT_OUT.has(child.name)) continue;
       const inner = `${entry}/${child.name}`;
       if (child.isDirectory()) walk(inner);

@@ -1,14 +1,5 @@
 import { spawn } from 'node:child_process';
-import {
-  chmodSync,
-  existsSync,
-  mkdirSync,
-  mkdtempSync,
-  readFileSync,
-  rmSync,
-  statSync,
-  writeFileSync,
-} from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
@@ -59,8 +50,10 @@ describe('ports', () => {
   });
 
   it.each([
-    [undefined, 8787], ['', 8787], ['9000', 9000],
-  ])('PORT=%s is %d', (text, port) => expect(wantedPort(text)).toBe(port)); // prettier-ignore
+    [undefined, 8787],
+    ['', 8787],
+    ['9000', 9000],
+  ])('PORT=%s is %d', (text, port) => expect(wantedPort(text)).toBe(port));
 
   it.each(['0', '70000', '80.5', 'tin'])('PORT=%s is refused', (text) =>
     expect(() => wantedPort(text)).toThrow(Refusal),
@@ -69,11 +62,9 @@ describe('ports', () => {
 
 describe('processes', () => {
   it('tells a command’s end and what it said', async () => {
-    const { code, output } = await runCommand(
-      process.execPath,
-      ['-e', 'console.log("hi"); process.exit(3)'],
-      { quiet: true },
-    );
+    const { code, output } = await runCommand(process.execPath, ['-e', 'console.log("hi"); process.exit(3)'], {
+      quiet: true,
+    });
     expect([code, output.trim()]).toEqual([3, 'hi']);
   });
 
@@ -102,9 +93,9 @@ describe('programs', () => {
   });
 
   it('that are there are not installed', async () => {
-    expect(
-      await ensureProgram({ names: ['none-such', 'sh'], debianPackages: ['none'], title: 'A shell' }),
-    ).toMatch(/\/sh$/);
+    expect(await ensureProgram({ names: ['none-such', 'sh'], debianPackages: ['none'], title: 'A shell' })).toMatch(
+      /\/sh$/,
+    );
   });
 });
 

@@ -180,10 +180,7 @@ describe('a start is refused in one sentence, with exit code 1, when', () => {
   });
 
   it('DATABASE_URL leads nowhere', async () => {
-    refused(
-      await start({ env: { DATABASE_URL: 'mysql://leggero:x@127.0.0.1:9/none' } }),
-      /database cannot be reached/,
-    );
+    refused(await start({ env: { DATABASE_URL: 'mysql://leggero:x@127.0.0.1:9/none' } }), /database cannot be reached/);
   });
 });
 

@@ -9,14 +9,7 @@ import { fillDemo } from './demo/fill';
 import { createApp } from './http/app';
 import { openStudio } from './studio/store';
 
-const {
-  DATABASE_URL,
-  PORT = '8787',
-  HOST = '127.0.0.1',
-  WEB_FOLDER,
-  LEGGERO_DEMO,
-  LOG_LEVEL = 'info',
-} = process.env;
+const { DATABASE_URL, PORT = '8787', HOST = '127.0.0.1', WEB_FOLDER, LEGGERO_DEMO, LOG_LEVEL = 'info' } = process.env;
 
 /** Ends the process with one sentence. */
 function refuse(sentence: string): never {

@@ -49,9 +49,7 @@ describe('the demo', () => {
   it('has readings whose fit finds the pumps they were made with, and names the one slip', async () => {
     let outliers = 0;
     for (const model of await details()) {
-      const source = DEMO_MODELS.find(
-        (m) => m.line === model.line && Math.abs(m.nominalMm - model.nominalMm) < 0.1,
-      );
+      const source = DEMO_MODELS.find((m) => m.line === model.line && Math.abs(m.nominalMm - model.nominalMm) < 0.1);
       const readings = model.calibrations[0]?.readings.map(coreReading) ?? [];
       const used = source?.calibrations[0];
       if (!used || readings.length < 4) continue;
@@ -75,14 +73,10 @@ describe('the demo', () => {
 
   it('shows every way to dose, a bracket, two preparations of one balloon, and balloons left standing', async () => {
     const models = await details();
-    const readings = models
-      .flatMap(({ calibrations }) => calibrations)
-      .flatMap((calibration) => calibration.readings);
+    const readings = models.flatMap(({ calibrations }) => calibrations).flatMap((calibration) => calibration.readings);
     expect(readings.some(({ way, stopsMm }) => way === 'bracket' && stopsMm !== null)).toBe(true);
     expect(new Set(readings.map(({ nozzle }) => nozzle))).toEqual(new Set([null, 'left', 'right']));
-    expect(models.some(({ calibrations }) => new Set(calibrations.map((c) => c.roundedOff)).size === 2)).toBe(
-      true,
-    );
+    expect(models.some(({ calibrations }) => new Set(calibrations.map((c) => c.roundedOff)).size === 2)).toBe(true);
     const kept = models.flatMap(({ holdTests }) => holdTests).map(coreHoldTest);
     expect(fitHold({ tests: kept, closing: { wraps: 2, stuffed: false } })).toMatchObject({ ok: true });
     expect(kept.length).toBe(3);
@@ -91,9 +85,7 @@ describe('the demo', () => {
   it('has a batch of twelve with one small balloon', async () => {
     const checks = (await details()).flatMap((model) => model.checks);
     expect(checks).toHaveLength(1);
-    expect(checks[0]!.results.map(({ answer }) => answer).filter((answer) => answer !== 'passes')).toEqual([
-      'falls',
-    ]);
+    expect(checks[0]!.results.map(({ answer }) => answer).filter((answer) => answer !== 'passes')).toEqual(['falls']);
   });
 
   it('has pairs whose colours are known or to be estimated, and a modelling balloon with its length read', async () => {

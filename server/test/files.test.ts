@@ -10,16 +10,7 @@ import {
 } from '@leggero/contract';
 import Papa from 'papaparse';
 
-import {
-  calibration,
-  model,
-  promised,
-  pump,
-  reading,
-  startService,
-  strangerOf,
-  type Service,
-} from './service';
+import { calibration, model, promised, pump, reading, startService, strangerOf, type Service } from './service';
 
 let service: Service;
 beforeAll(async () => {
@@ -40,8 +31,11 @@ async function linesOf(text: string, { write = false, request = service.request 
     })
     .send(text)
     .expect(200);
-  return String(body).trim().split('\n').map((line) => importProgressSchema.parse(JSON.parse(line)));
-} // prettier-ignore
+  return String(body)
+    .trim()
+    .split('\n')
+    .map((line) => importProgressSchema.parse(JSON.parse(line)));
+}
 
 /** The report at the end. */
 async function send(...args: Parameters<typeof linesOf>): Promise<ImportReport> {
@@ -53,18 +47,14 @@ async function send(...args: Parameters<typeof linesOf>): Promise<ImportReport> 
 const HEADER = 'line,nominal (in),colour,dose (strokes),width (in),felt';
 const file = (...lines: string[]) => [HEADER, ...lines].join('\r\n');
 const problemsOf = async (text: string) =>
-  (await send(text, { write: true })).problems.map(
-    ({ line, column, reason }) => [line, column, reason] as const,
-  );
+  (await send(text, { write: true })).problems.map(({ line, column, reason }) => [line, column, reason] as const);
 const shelf = async () => (await service.request.get('/api/models')).body as ShelfModel[];
 const readingCount = async () =>
   (await shelf()).flatMap(({ calibrations }) => calibrations).flatMap(({ readings }) => readings).length;
 
 describe('a file of readings', () => {
   it('is looked at first: counts, what it would make, the first lines as understood, and nothing is written', async () => {
-    const report = await send(
-      file('Tarn Satin,11,tide blue,2,6 1/2,ok', 'Tarn Satin,11,tide blue,4,8.25,hard'),
-    );
+    const report = await send(file('Tarn Satin,11,tide blue,2,6 1/2,ok', 'Tarn Satin,11,tide blue,4,8.25,hard'));
     expect(report).toMatchObject({
       lines: 2,
       added: 2,
@@ -79,14 +69,20 @@ describe('a file of readings', () => {
   });
 
   it('is imported whole, and a second time adds nothing', async () => {
-    const text = file('Tarn Satin,11,tide blue,2,6.5,ok', 'Tarn Satin,11,tide blue,2,6.5,ok', 'Tarn Satin,11,tide blue,9,,burst');
+    const text = file(
+      'Tarn Satin,11,tide blue,2,6.5,ok',
+      'Tarn Satin,11,tide blue,2,6.5,ok',
+      'Tarn Satin,11,tide blue,9,,burst',
+    );
     expect(await send(text, { write: true })).toMatchObject({ added: 3, written: true });
     expect(await send(text, { write: true })).toMatchObject({ added: 0, known: 3 });
     const [only] = await shelf();
     expect(only!.calibrations[0]!.readings.map(({ dose, widthMm, outcome }) => [dose, widthMm, outcome])).toEqual([
-      [2, 165.1, 'ok'], [2, 165.1, 'ok'], [9, null, 'burst'],
+      [2, 165.1, 'ok'],
+      [2, 165.1, 'ok'],
+      [9, null, 'burst'],
     ]);
-  }); // prettier-ignore
+  });
 
   it('names every bad line with its number, column and reason, and imports none of the others', async () => {
     const before = await readingCount();
@@ -103,41 +99,79 @@ describe('a file of readings', () => {
     );
     // The quoted line break of line 4 makes the lines after it one later, as in an editor.
     expect(problems.map(([line, column]) => [line, column])).toEqual([
-      [3, 'dose'], [4, 'width'], [6, 'width'], [7, 'line'], [8, 'felt'], [9, 'width'],
+      [3, 'dose'],
+      [4, 'width'],
+      [6, 'width'],
+      [7, 'line'],
+      [8, 'felt'],
+      [9, 'width'],
     ]);
     expect(problems[1]![2]).toMatch('cannot be that wide');
     expect(await readingCount()).toBe(before);
-  }); // prettier-ignore
+  });
 
   it.each([
     ['nothing at all', '', 0, 'empty'],
     ['a wrong unit', 'line,nominal (in),dose (strokes),width (litres)\nA,11,1,5', 1, 'use in, cm, mm'],
     ['a length without a unit', 'line,nominal (in),dose (strokes),width\nA,11,1,5', 1, 'unit of “width” is missing'],
-    ['a dose in something else', 'line,nominal (in),dose (puffs),width (in)\nA,11,1,5', 1, 'dose is in strokes or in s'],
+    [
+      'a dose in something else',
+      'line,nominal (in),dose (puffs),width (in)\nA,11,1,5',
+      1,
+      'dose is in strokes or in s',
+    ],
     ['missing columns', 'line,dose (strokes)\nA,1', 1, 'nominal (in)” is missing'],
     ['inches read as millimetres', 'line,nominal (mm),dose (strokes),width (mm)\nA,11,1,5', 2, 'check the unit'],
-    ['a bracket upside down', 'line,nominal (in),dose (strokes),stops at (in),passes (in)\nA,11,4,9.5,9', 2, 'the other way round'],
+    [
+      'a bracket upside down',
+      'line,nominal (in),dose (strokes),stops at (in),passes (in)\nA,11,4,9.5,9',
+      2,
+      'the other way round',
+    ],
     ['one hole of two', 'line,nominal (in),dose (strokes),stops at (in),passes (in)\nA,11,4,9,', 2, 'Both holes'],
     ['strokes and seconds', 'line,nominal (in),dose (strokes),dose (s),width (in)\nA,11,4,2,9', 2, 'not both'],
-    ['a moment that is none', 'line,nominal (in),dose (strokes),width (in),taken at (UTC)\nA,11,4,9,yesterday', 2, 'no moment'],
+    [
+      'a moment that is none',
+      'line,nominal (in),dose (strokes),width (in),taken at (UTC)\nA,11,4,9,yesterday',
+      2,
+      'no moment',
+    ],
   ])('with %s is refused in plain words', async (_, text, line, reason) => {
     const problems = await problemsOf(text);
     expect(problems[0]![0]).toBe(line);
     expect(problems.some(([, , each]) => each.includes(reason))).toBe(true);
-  }); // prettier-ignore
+  });
 
   it('may come from a spreadsheet: byte-order mark, semicolons, decimal commas, brackets, seconds and nozzles', async () => {
-    const text = '\uFEFFLine;Nominal (cm);Dose (s);Nozzle;Width (cm);Stops at (cm);Passes (cm)\nKetteridge;15,24;1,2;left;12,7;;\nKetteridge;15,24;1,4;right;;12,7;13,97\n';
-    expect(await send(text, { write: true })).toMatchObject({ added: 2, newPumps: ['Two-nozzle inflator'], written: true });
+    const text =
+      '\uFEFFLine;Nominal (cm);Dose (s);Nozzle;Width (cm);Stops at (cm);Passes ' +
+      '(cm)\nKetteridge;15,24;1,2;left;12,7;;\nKetteridge;15,24;1,4;right;;12,7;13,97\n';
+    expect(await send(text, { write: true })).toMatchObject({
+      added: 2,
+      newPumps: ['Two-nozzle inflator'],
+      written: true,
+    });
     const found = (await shelf()).find(({ line }) => line === 'Ketteridge')!;
     expect(found.nominalMm).toBeCloseTo(152.4, 6);
-    expect(found.calibrations[0]!.readings.map(({ nozzle, widthMm, stopsMm, passesMm, way }) => [nozzle, widthMm, stopsMm, passesMm, way])).toEqual([
-      ['left', 127, null, null, 'tape'], ['right', null, 127, 139.7, 'bracket'],
+    expect(
+      found.calibrations[0]!.readings.map(({ nozzle, widthMm, stopsMm, passesMm, way }) => [
+        nozzle,
+        widthMm,
+        stopsMm,
+        passesMm,
+        way,
+      ]),
+    ).toEqual([
+      ['left', 127, null, null, 'tape'],
+      ['right', null, 127, 139.7, 'bracket'],
     ]);
-  }); // prettier-ignore
+  });
 
   it('goes out so that another studio reads the same readings in', async () => {
-    const { text } = await service.request.get('/api/readings.csv').expect(200).expect('Content-Type', /text\/csv/);
+    const { text } = await service.request
+      .get('/api/readings.csv')
+      .expect(200)
+      .expect('Content-Type', /text\/csv/);
     const rows = Papa.parse<Record<string, string>>(text, { header: true }).data;
     expect(rows).toHaveLength(await readingCount());
     const stranger = await strangerOf(service);
@@ -146,10 +180,22 @@ describe('a file of readings', () => {
     const report = await send(anonymous, { write: true, request: stranger });
     expect(report).toMatchObject({ added: rows.length, written: true });
     const plain = (models: ShelfModel[]) =>
-      models.flatMap((each) => each.calibrations.flatMap(({ readings }) => readings.map(({ dose, widthMm, stopsMm, outcome, nozzle }) => [each.line, each.nominalMm, dose, widthMm, stopsMm, outcome, nozzle])));
+      models.flatMap((each) =>
+        each.calibrations.flatMap(({ readings }) =>
+          readings.map(({ dose, widthMm, stopsMm, outcome, nozzle }) => [
+            each.line,
+            each.nominalMm,
+            dose,
+            widthMm,
+            stopsMm,
+            outcome,
+            nozzle,
+          ]),
+        ),
+      );
     expect(plain((await stranger.get('/api/models')).body as ShelfModel[])).toEqual(plain(await shelf()));
     expect(await send(text, { write: true })).toMatchObject({ added: 0, known: rows.length });
-  }); // prettier-ignore
+  });
 
   it('never carries a text on as a formula, and reads its own mark back', async () => {
     const formula = '=HYPERLINK("http://x";"y")';
@@ -169,16 +215,15 @@ describe('a file of readings', () => {
   });
 
   it('is refused when it is no text, or asks for a balloon that is none', async () => {
-    await service.request
-      .post('/api/readings.csv')
-      .set('Content-Type', 'application/json')
-      .send('{}')
-      .expect(415);
+    await service.request.post('/api/readings.csv').set('Content-Type', 'application/json').send('{}').expect(415);
     await service.request.get('/api/readings.csv?model=x').expect(404);
   });
 
   it('of 20,000 lines tells how far it is; the shelf stays small', async () => {
-    const lines = Array.from({ length: 20_000 }, (_, i) => `Long Line,11,c${i % 20},${1 + (i % 8)},${(4 + (i % 8) * 0.7).toFixed(3)},ok`);
+    const lines = Array.from(
+      { length: 20_000 },
+      (_, i) => `Long Line,11,c${i % 20},${1 + (i % 8)},${(4 + (i % 8) * 0.7).toFixed(3)},ok`,
+    );
     const steps = await linesOf(file(...lines), { write: true });
     const phases = steps.flatMap((step) => ('phase' in step ? [step.phase] : []));
     expect([phases.includes('reading'), phases.includes('writing')]).toEqual([true, true]);
@@ -188,7 +233,7 @@ describe('a file of readings', () => {
     expect(Math.max(...long.map(({ calibrations }) => calibrations[0]!.readings.length))).toBe(24);
     const detail = (await service.request.get(`/api/models/${long[0]!.id}`)).body as ModelDetail;
     expect(detail.calibrations[0]!.readings).toHaveLength(1000);
-  }, 60_000); // prettier-ignore
+  }, 60_000);
 });
 
 describe('a whole calibration as a file', () => {
@@ -214,20 +259,33 @@ describe('a whole calibration as a file', () => {
     const modelId = randomUUID();
     const pumpId = randomUUID();
     const other = { ...calibration(modelId, pumpId) };
-    await service.request.post('/api/calibrations/import')
-      .send({ ...whole, model: { ...made.model, id: modelId }, pump: { ...made.pump, id: pumpId }, calibration: { ...other, readings: [] } })
+    await service.request
+      .post('/api/calibrations/import')
+      .send({
+        ...whole,
+        model: { ...made.model, id: modelId },
+        pump: { ...made.pump, id: pumpId },
+        calibration: { ...other, readings: [] },
+      })
       .expect(201);
     const found = (await service.request.get(`/api/models/${made.model.id}`)).body as ModelDetail;
     expect(found.calibrations).toHaveLength(2);
     await service.request.get(`/api/models/${modelId}`).expect(404);
-  }); // prettier-ignore
+  });
 
   it('with an impossible reading is refused by its place, and nothing of it is kept', async () => {
     const bad = randomUUID();
-    const spoiled = { ...whole, model: { ...made.model, id: bad, line: 'Spoiled' }, calibration: { ...calibration(bad, made.pump.id), readings: [reading(started.id, { widthMm: 4000 })] } };
+    const spoiled = {
+      ...whole,
+      model: { ...made.model, id: bad, line: 'Spoiled' },
+      calibration: { ...calibration(bad, made.pump.id), readings: [reading(started.id, { widthMm: 4000 })] },
+    };
     const { body } = await service.request.post('/api/calibrations/import').send(spoiled).expect(400);
     expect(body.fields[0].path).toBe('calibration.readings.0.widthMm');
     expect((await shelf()).some(({ line }) => line === 'Spoiled')).toBe(false);
-    await service.request.post('/api/calibrations/import').send({ ...whole, version: 2 }).expect(400);
-  }); // prettier-ignore
+    await service.request
+      .post('/api/calibrations/import')
+      .send({ ...whole, version: 2 })
+      .expect(400);
+  });
 });

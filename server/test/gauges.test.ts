@@ -14,17 +14,7 @@ import supertest from 'supertest';
 
 import { createApp } from '../src/http/app';
 
-import {
-  calibration,
-  check,
-  model,
-  promised,
-  pump,
-  reading,
-  startService,
-  strangerOf,
-  type Service,
-} from './service';
+import { calibration, check, model, promised, pump, reading, startService, strangerOf, type Service } from './service';
 
 let service: Service;
 beforeAll(async () => {
@@ -34,8 +24,14 @@ afterAll(() => service.close());
 
 const hole = (inches: number) => ({ id: randomUUID(), label: String(inches), widthMm: inches * 25.4 });
 const measurement = (holeId: string, more: object = {}) => ({
-  id: randomUUID(), holeId, acrossMm: 226, downMm: 228, way: 'caliper', takenAt: '2026-11-20T10:00:00.000Z', ...more,
-}); // prettier-ignore
+  id: randomUUID(),
+  holeId,
+  acrossMm: 226,
+  downMm: 228,
+  way: 'caliper',
+  takenAt: '2026-11-20T10:00:00.000Z',
+  ...more,
+});
 async function sizers(): Promise<SizerRecord[]> {
   return promised<SizerRecord[]>('listSizers', (await service.request.get('/api/sizers')).body);
 }
@@ -61,14 +57,27 @@ describe('the holes of a sizer', () => {
     const holes = [{ ...nine, widthMm: 254 }, { ...ten, label: 'ten', widthMm: 228.6 }, hole(11)];
     await service.request.patch(`/api/sizers/${plate.id}`).send({ holes }).expect(200);
     const [stored] = await sizers();
-    expect(stored!.holes.map(({ label, widthMm }) => [label, widthMm])).toEqual([['ten', 228.6], ['9', 254], ['11', 279.4]]); // prettier-ignore
+    expect(stored!.holes.map(({ label, widthMm }) => [label, widthMm])).toEqual([
+      ['ten', 228.6],
+      ['9', 254],
+      ['11', 279.4],
+    ]);
     expect(stored!.holes[1]!.measurements).toHaveLength(1);
-    await service.request.patch(`/api/sizers/${plate.id}`).send({ holes: [nine, ten] }).expect(200);
+    await service.request
+      .patch(`/api/sizers/${plate.id}`)
+      .send({ holes: [nine, ten] })
+      .expect(200);
     expect((await sizers())[0]!.holes[0]!.measurements).toHaveLength(1);
   });
 
   it('carry the balloons sized in them', async () => {
-    const sizing = { id: randomUUID(), holeId: nine.id, nominalMm: 279.4, widthMm: 230, takenAt: '2026-11-20T10:05:00.000Z' };
+    const sizing = {
+      id: randomUUID(),
+      holeId: nine.id,
+      nominalMm: 279.4,
+      widthMm: 230,
+      takenAt: '2026-11-20T10:05:00.000Z',
+    };
     await service.request.post('/api/sizings').send(sizing).expect(201);
     expect((await sizers())[0]!.sizings).toEqual([sizing]);
     await service.request.delete(`/api/sizings/${sizing.id}`).expect(204);
@@ -76,12 +85,18 @@ describe('the holes of a sizer', () => {
   });
 
   it('refuse what cannot be, beside the field, and what is another studio’s', async () => {
-    const bad = await service.request.post('/api/hole-measurements').send(measurement(nine.id, { acrossMm: 0 })).expect(400);
+    const bad = await service.request
+      .post('/api/hole-measurements')
+      .send(measurement(nine.id, { acrossMm: 0 }))
+      .expect(400);
     expect(bad.body.fields[0].path).toBe('acrossMm');
     await service.request.post('/api/hole-measurements').send(measurement(randomUUID())).expect(404);
     const stranger = await strangerOf(service);
     await stranger.post('/api/hole-measurements').send(measurement(nine.id)).expect(404);
-    await stranger.post('/api/sizings').send({ id: randomUUID(), holeId: nine.id, nominalMm: 279.4, widthMm: 230, takenAt: '2026-11-20T10:05:00.000Z' }).expect(404);
+    await stranger
+      .post('/api/sizings')
+      .send({ id: randomUUID(), holeId: nine.id, nominalMm: 279.4, widthMm: 230, takenAt: '2026-11-20T10:05:00.000Z' })
+      .expect(404);
     const [own] = (await sizers())[0]!.holes[0]!.measurements;
     await stranger.delete(`/api/hole-measurements/${own!.id}`).expect(204);
     expect((await sizers())[0]!.holes[0]!.measurements).toHaveLength(1);
@@ -98,20 +113,59 @@ describe('the holes of a sizer', () => {
     await service.request.post('/api/readings').send(through).expect(201);
     const batch = check(balloon.id, { holeId: nine.id, holeMm: 228.6, lotSize: 96, acceptMost: 1, pairs: true });
     await service.request.post('/api/checks').send(batch).expect(201);
-    const between = { id: randomUUID(), checkId: batch.id, position: 0, answer: null, widthMm: null, stopsHoleId: nine.id, passesHoleId: ten.id, stopsMm: 227, passesMm: 254, takenAt: '2026-11-20T10:06:00.000Z' };
+    const between = {
+      id: randomUUID(),
+      checkId: batch.id,
+      position: 0,
+      answer: null,
+      widthMm: null,
+      stopsHoleId: nine.id,
+      passesHoleId: ten.id,
+      stopsMm: 227,
+      passesMm: 254,
+      takenAt: '2026-11-20T10:06:00.000Z',
+    };
     await service.request.post('/api/check-results').send(between).expect(201);
-    await service.request.post('/api/check-results').send({ ...between, id: randomUUID(), position: 1, stopsMm: null, stopsHoleId: null, passesMm: null, passesHoleId: null }).expect(400);
-    await service.request.post('/api/check-results').send({ ...between, id: randomUUID(), position: 1, stopsMm: 255 }).expect(400);
-    const read = async () => promised<ModelDetail>('readModel', (await service.request.get(`/api/models/${balloon.id}`)).body);
+    await service.request
+      .post('/api/check-results')
+      .send({
+        ...between,
+        id: randomUUID(),
+        position: 1,
+        stopsMm: null,
+        stopsHoleId: null,
+        passesMm: null,
+        passesHoleId: null,
+      })
+      .expect(400);
+    await service.request
+      .post('/api/check-results')
+      .send({ ...between, id: randomUUID(), position: 1, stopsMm: 255 })
+      .expect(400);
+    const read = async () =>
+      promised<ModelDetail>('readModel', (await service.request.get(`/api/models/${balloon.id}`)).body);
     expect((await read()).calibrations[0]!.readings[0]).toMatchObject({ holeId: nine.id });
-    expect((await read()).checks[0]).toMatchObject({ lotSize: 96, acceptMost: 1, pairs: true, holeId: nine.id, results: [{ stopsHoleId: nine.id }] });
+    expect((await read()).checks[0]).toMatchObject({
+      lotSize: 96,
+      acceptMost: 1,
+      pairs: true,
+      holeId: nine.id,
+      results: [{ stopsHoleId: nine.id }],
+    });
     await service.request.delete(`/api/sizers/${plate.id}`).expect(204);
     expect((await read()).calibrations[0]!.readings[0]).toMatchObject({ holeId: null, widthMm: 228.6 });
-    expect((await read()).checks[0]).toMatchObject({ holeId: null, holeMm: 228.6, results: [{ stopsHoleId: null, stopsMm: 227 }] });
+    expect((await read()).checks[0]).toMatchObject({
+      holeId: null,
+      holeMm: 228.6,
+      results: [{ stopsHoleId: null, stopsMm: 227 }],
+    });
     // What waited on a device until the hole was gone is kept all the same.
-    await service.request.post('/api/readings').send(reading(session.id, { way: 'hole', holeId: nine.id, takenAt: '2026-11-20T11:00:00.000Z' })).expect(201);
+    await service.request
+      .post('/api/readings')
+      .send(reading(session.id, { way: 'hole', holeId: nine.id, takenAt: '2026-11-20T11:00:00.000Z' }))
+      .expect(201);
   });
-}); // prettier-ignore
+});
 
 describe('people and what is private to them', () => {
   const person = (name: string) => ({ id: randomUUID(), name });
@@ -119,12 +173,23 @@ describe('people and what is private to them', () => {
   const pell = person('Pell');
   const balloon = model({ colourName: 'roe orange' });
   const session = (more: object = {}) => ({
-    id: randomUUID(), mode: 'one', personId: jory.id, secondPersonId: null, modelId: balloon.id, targetMm: 254, size: 4,
-    startedAt: '2026-11-20T12:00:00.000Z', ...more,
-  }); // prettier-ignore
+    id: randomUUID(),
+    mode: 'one',
+    personId: jory.id,
+    secondPersonId: null,
+    modelId: balloon.id,
+    targetMm: 254,
+    size: 4,
+    startedAt: '2026-11-20T12:00:00.000Z',
+    ...more,
+  });
   const filled = (eyeCheckId: string, position: number, widthMm: number | null = null) => ({
-    id: randomUUID(), eyeCheckId, position, widthMm, filledAt: '2026-11-20T12:01:00.000Z',
-  }); // prettier-ignore
+    id: randomUUID(),
+    eyeCheckId,
+    position,
+    widthMm,
+    filledAt: '2026-11-20T12:01:00.000Z',
+  });
   let owner: PersonRecord;
   /** A device of its own: its cookie says whose session it has. */
   let device: ReturnType<typeof supertest.agent>;
@@ -137,7 +202,11 @@ describe('people and what is private to them', () => {
     for (const each of [jory, pell]) await device.post('/api/people').send(each).expect(201);
     const everyone = promised<PersonRecord[]>('listPeople', (await device.get('/api/people')).body);
     owner = everyone[0]!;
-    expect(everyone.map(({ name, owner: owns }) => [name, owns])).toEqual([['Owner', true], ['Jory', false], ['Pell', false]]); // prettier-ignore
+    expect(everyone.map(({ name, owner: owns }) => [name, owns])).toEqual([
+      ['Owner', true],
+      ['Jory', false],
+      ['Pell', false],
+    ]);
   });
 
   it('a session is filled, then measured, in the order filled', async () => {
@@ -148,11 +217,15 @@ describe('people and what is private to them', () => {
     await device.post('/api/eye-balloons').send(filled(alone.id, 4)).expect(400);
     await device.post('/api/session').send({ personId: jory.id }).expect(200);
     const stored = promised<EyeCheckRecord>('readEyeCheck', (await device.get(`/api/eye-checks/${alone.id}`)).body);
-    expect(stored.balloons.map(({ position, widthMm }) => [position, widthMm])).toEqual([[0, null], [1, 251]]); // prettier-ignore
+    expect(stored.balloons.map(({ position, widthMm }) => [position, widthMm])).toEqual([
+      [0, null],
+      [1, 251],
+    ]);
   });
 
   it('refuses an eye check with one balloon, of two without a second, in odd pairs', async () => {
-    const refused = async (more: object) => (await device.post('/api/eye-checks').send(session(more)).expect(400)).body.fields[0].path as string;
+    const refused = async (more: object) =>
+      (await device.post('/api/eye-checks').send(session(more)).expect(400)).body.fields[0].path as string;
     expect(await refused({ size: 1 })).toBe('size');
     expect(await refused({ mode: 'two' })).toBe('secondPersonId');
     expect(await refused({ mode: 'two', secondPersonId: jory.id })).toBe('secondPersonId');
@@ -180,7 +253,10 @@ describe('people and what is private to them', () => {
     await device.post('/api/eye-checks').send(both).expect(201);
     await device.post('/api/session').send({ personId: pell.id }).expect(200);
     await device.get(`/api/eye-checks/${both.id}`).expect(200);
-    const own = promised<EyeCheckRecord[]>('listEyeChecks', (await device.get(`/api/people/${pell.id}/eye-checks`)).body);
+    const own = promised<EyeCheckRecord[]>(
+      'listEyeChecks',
+      (await device.get(`/api/people/${pell.id}/eye-checks`)).body,
+    );
     expect(own.map(({ id }) => id)).toEqual([both.id]);
   });
 
@@ -225,32 +301,69 @@ describe('people and what is private to them', () => {
     expect((await stranger.get('/api/people')).body).toEqual([]);
     await stranger.post('/api/session').send({ personId: owner.id }).expect(404);
   });
-}); // prettier-ignore
+});
 
 describe('studies', () => {
-  const study = { id: randomUUID(), subject: 'The 9 hole', people: ['Maren', 'Jory'], balloons: 2, repeats: 2, startedAt: '2026-11-20T13:00:00.000Z' };
+  const study = {
+    id: randomUUID(),
+    subject: 'The 9 hole',
+    people: ['Maren', 'Jory'],
+    balloons: 2,
+    repeats: 2,
+    startedAt: '2026-11-20T13:00:00.000Z',
+  };
   const width = (balloon: number, person: number, repeat: number, widthMm: number) => ({
-    id: randomUUID(), studyId: study.id, balloon, person, repeat, widthMm, takenAt: '2026-11-20T13:05:00.000Z',
-  }); // prettier-ignore
+    id: randomUUID(),
+    studyId: study.id,
+    balloon,
+    person,
+    repeat,
+    widthMm,
+    takenAt: '2026-11-20T13:05:00.000Z',
+  });
   const read = async () => promised<StudyRecord[]>('listStudies', (await service.request.get('/api/studies')).body);
 
   it('fill cell by cell; a missing one is named, a full one splits the spread', async () => {
     await service.request.post('/api/studies').send(study).expect(201);
     await service.request.post('/api/studies').send(study).expect(200);
-    const widths = [width(0, 0, 0, 228), width(0, 0, 1, 228.4), width(0, 1, 0, 231), width(0, 1, 1, 230.8), width(1, 0, 0, 235), width(1, 0, 1, 235.2), width(1, 1, 0, 238.1)]; // prettier-ignore
+    const widths = [
+      width(0, 0, 0, 228),
+      width(0, 0, 1, 228.4),
+      width(0, 1, 0, 231),
+      width(0, 1, 1, 230.8),
+      width(1, 0, 0, 235),
+      width(1, 0, 1, 235.2),
+      width(1, 1, 0, 238.1),
+    ];
     for (const each of widths) await service.request.post('/api/study-widths').send(each).expect(201);
     const [partial] = await read();
     expect(partial!.people).toEqual(['Maren', 'Jory']);
-    expect(sizingStudy(studyCells(partial!))).toMatchObject({ ok: false, problem: { code: 'missing-cell', field: 'widthsMm.1.1.1' } });
-    await service.request.post('/api/study-widths').send(width(1, 1, 1, 237.9)).expect(201);
+    expect(sizingStudy(studyCells(partial!))).toMatchObject({
+      ok: false,
+      problem: { code: 'missing-cell', field: 'widthsMm.1.1.1' },
+    });
+    await service.request
+      .post('/api/study-widths')
+      .send(width(1, 1, 1, 237.9))
+      .expect(201);
     expect(sizingStudy(studyCells((await read())[0]!))).toMatchObject({ ok: true, value: { largest: 'people' } });
   });
 
   it('refuse a place they do not have, a cell twice, one name twice and a study of one', async () => {
-    const outside = await service.request.post('/api/study-widths').send(width(2, 0, 0, 228)).expect(400);
+    const outside = await service.request
+      .post('/api/study-widths')
+      .send(width(2, 0, 0, 228))
+      .expect(400);
     expect(outside.body.fields[0].path).toBe('balloon');
-    await service.request.post('/api/study-widths').send(width(0, 0, 0, 228)).expect(409);
-    const refused = (more: object) => service.request.post('/api/studies').send({ ...study, id: randomUUID(), ...more }).expect(400);
+    await service.request
+      .post('/api/study-widths')
+      .send(width(0, 0, 0, 228))
+      .expect(409);
+    const refused = (more: object) =>
+      service.request
+        .post('/api/studies')
+        .send({ ...study, id: randomUUID(), ...more })
+        .expect(400);
     expect((await refused({ people: ['Maren', 'maren'] })).body.fields[0].path).toBe('people');
     await refused({ people: ['Maren'] });
     await refused({ repeats: 1 });
@@ -259,10 +372,13 @@ describe('studies', () => {
   it('stay out of another studio’s reach, and go when they are deleted', async () => {
     const stranger = await strangerOf(service);
     expect((await stranger.get('/api/studies')).body).toEqual([]);
-    await stranger.post('/api/study-widths').send(width(0, 0, 0, 228)).expect(404);
+    await stranger
+      .post('/api/study-widths')
+      .send(width(0, 0, 0, 228))
+      .expect(404);
     await stranger.delete(`/api/studies/${study.id}`).expect(204);
     expect(await read()).toHaveLength(1);
     await service.request.delete(`/api/studies/${study.id}`).expect(204);
     expect(await read()).toEqual([]);
   });
-}); // prettier-ignore
+});

@@ -2,16 +2,7 @@ import { randomUUID } from 'node:crypto';
 
 import { MODEL_DEFAULTS, READING_FILE_PATHS, type ModelRecord, type ShelfModel } from '@leggero/contract';
 
-import {
-  calibration,
-  model,
-  promised,
-  pump,
-  reading,
-  startService,
-  strangerOf,
-  type Service,
-} from './service';
+import { calibration, model, promised, pump, reading, startService, strangerOf, type Service } from './service';
 
 let service: Service;
 beforeAll(async () => {

@@ -12,11 +12,26 @@ afterAll(() => service.close());
 
 const part = { modelId: null, colourHex: '#d2577e', finish: 'matte' } as const;
 const BASKET: PieceDesign = {
-  form: 'basket', count: 6, rings: 2, by: 'base', baseMm: 127, mouthMm: 150, leanDeg: 3, stepMm: 3.175, parts: {}, usual: part, handle: null,
-}; // prettier-ignore
+  form: 'basket',
+  count: 6,
+  rings: 2,
+  by: 'base',
+  baseMm: 127,
+  mouthMm: 150,
+  leanDeg: 3,
+  stepMm: 3.175,
+  parts: {},
+  usual: part,
+  handle: null,
+};
 const CHAIN: PieceDesign = {
-  form: 'chain', lengthMm: 1800, repeat: [{ ...part, widthMm: 127 }], finisher: null, roomMm: 2700, trimmed: true,
-}; // prettier-ignore
+  form: 'chain',
+  lengthMm: 1800,
+  repeat: [{ ...part, widthMm: 127 }],
+  finisher: null,
+  roomMm: 2700,
+  trimmed: true,
+};
 const piece = (more: object = {}) => ({
   id: randomUUID(),
   name: 'Anemone',
@@ -27,8 +42,15 @@ const piece = (more: object = {}) => ({
 const listed = async () =>
   promised<PieceRecord[]>('listPieces', (await service.request.get('/api/pieces').expect(200)).body);
 const check = (modelId: string, more: object = {}) => ({
-  id: randomUUID(), modelId, tierName: 'First ring', targetMm: 133.35, toleranceMm: 1.6, size: 6, startedAt: '2026-10-15T18:00:00.000Z', ...more,
-}); // prettier-ignore
+  id: randomUUID(),
+  modelId,
+  tierName: 'First ring',
+  targetMm: 133.35,
+  toleranceMm: 1.6,
+  size: 6,
+  startedAt: '2026-10-15T18:00:00.000Z',
+  ...more,
+});
 
 describe('a piece', () => {
   it('keeps its design as it was sent, once, and changes by name or design', async () => {
@@ -36,24 +58,36 @@ describe('a piece', () => {
     const made = piece();
     const first = await request.post('/api/pieces').send(made).expect(201);
     expect(promised<PieceRecord>('createPiece', first.body)).toEqual({ ...made, checks: [], demo: false });
-    await request.post('/api/pieces').send({ ...made, name: 'Another' }).expect(200);
+    await request
+      .post('/api/pieces')
+      .send({ ...made, name: 'Another' })
+      .expect(200);
     const renamed = await request.patch(`/api/pieces/${made.id}`).send({ name: ' Sea anemone ' }).expect(200);
     expect(renamed.body).toMatchObject({ name: 'Sea anemone', design: BASKET });
     const redesigned = await request.patch(`/api/pieces/${made.id}`).send({ design: CHAIN }).expect(200);
     expect(redesigned.body).toMatchObject({ name: 'Sea anemone', design: CHAIN });
     expect((await listed()).find(({ id }) => id === made.id)?.design).toEqual(CHAIN);
-  }); // prettier-ignore
+  });
 
   it('refuses a design with a field that cannot be, naming it', async () => {
     const { request } = service;
     const ring = { form: 'ring', count: 2, rings: [{ ...part, widthMm: 127 }], thing: null };
-    const refused = await request.post('/api/pieces').send(piece({ design: ring })).expect(400);
+    const refused = await request
+      .post('/api/pieces')
+      .send(piece({ design: ring }))
+      .expect(400);
     expect(refused.body.fields).toEqual([expect.objectContaining({ path: 'design.count' })]);
     const chainless = { ...CHAIN, repeat: [] };
-    const empty = await request.post('/api/pieces').send(piece({ design: chainless })).expect(400);
+    const empty = await request
+      .post('/api/pieces')
+      .send(piece({ design: chainless }))
+      .expect(400);
     expect(empty.body.fields).toEqual([expect.objectContaining({ path: 'design.repeat' })]);
-    await request.post('/api/pieces').send(piece({ design: { form: 'arch' } })).expect(400);
-  }); // prettier-ignore
+    await request
+      .post('/api/pieces')
+      .send(piece({ design: { form: 'arch' } }))
+      .expect(400);
+  });
 
   it('lists the checks of its balloons with their results; they outlive it', async () => {
     const { request } = service;
@@ -65,14 +99,21 @@ describe('a piece', () => {
     await request.post('/api/checks').send(run).expect(201);
     await request
       .post('/api/check-results')
-      .send({ id: randomUUID(), checkId: run.id, position: 0, answer: 'passes', widthMm: null, takenAt: '2026-10-15T18:01:00.000Z' })
+      .send({
+        id: randomUUID(),
+        checkId: run.id,
+        position: 0,
+        answer: 'passes',
+        widthMm: null,
+        takenAt: '2026-10-15T18:01:00.000Z',
+      })
       .expect(201);
     const found = (await listed()).find(({ id }) => id === made.id);
     expect(found?.checks).toMatchObject([{ id: run.id, layer: 'ring-1', results: [{ answer: 'passes' }] }]);
     await request.delete(`/api/pieces/${made.id}`).expect(204);
     const { checks } = (await request.get(`/api/models/${balloon.id}`).expect(200)).body as { checks: CheckRecord[] };
     expect(checks).toMatchObject([{ id: run.id, pieceId: null, layer: 'ring-1' }]);
-  }); // prettier-ignore
+  });
 
   it('a check for a piece that is gone, or of another studio, is kept without it', async () => {
     const { request } = service;
@@ -105,7 +146,14 @@ describe('a measured chain', () => {
     const { request } = service;
     const balloon = model();
     await request.post('/api/models').send(balloon).expect(201);
-    const chain = { id: randomUUID(), modelId: balloon.id, count: 5, widthMm: 127, lengthMm: 660, takenAt: '2026-10-15T17:00:00.000Z' }; // prettier-ignore
+    const chain = {
+      id: randomUUID(),
+      modelId: balloon.id,
+      count: 5,
+      widthMm: 127,
+      lengthMm: 660,
+      takenAt: '2026-10-15T17:00:00.000Z',
+    };
     await request.post('/api/chains').send(chain).expect(201);
     await request.post('/api/chains').send(chain).expect(200);
     const all = async () => promised<ChainRecord[]>('listChains', (await request.get('/api/chains')).body);
@@ -121,10 +169,27 @@ describe('a measured chain', () => {
     const { request } = service;
     const balloon = model();
     await request.post('/api/models').send(balloon).expect(201);
-    const chain = (more: object) => ({ id: randomUUID(), modelId: balloon.id, count: 5, widthMm: 127, lengthMm: 660, takenAt: '2026-10-15T17:00:00.000Z', ...more }); // prettier-ignore
-    const long = await request.post('/api/chains').send(chain({ lengthMm: 1500 })).expect(400); // prettier-ignore
+    const chain = (more: object) => ({
+      id: randomUUID(),
+      modelId: balloon.id,
+      count: 5,
+      widthMm: 127,
+      lengthMm: 660,
+      takenAt: '2026-10-15T17:00:00.000Z',
+      ...more,
+    });
+    const long = await request
+      .post('/api/chains')
+      .send(chain({ lengthMm: 1500 }))
+      .expect(400);
     expect(long.body.fields).toEqual([expect.objectContaining({ path: 'lengthMm' })]);
-    await request.post('/api/chains').send(chain({ count: 2 })).expect(400); // prettier-ignore
-    await request.post('/api/chains').send(chain({ modelId: randomUUID() })).expect(404); // prettier-ignore
+    await request
+      .post('/api/chains')
+      .send(chain({ count: 2 }))
+      .expect(400);
+    await request
+      .post('/api/chains')
+      .send(chain({ modelId: randomUUID() }))
+      .expect(404);
   });
 });

@@ -4,17 +4,7 @@ import type { ModelDetail, ShelfModel, SizerRecord, TierRecord } from '@leggero/
 import { applyMigrations } from '../src/db/migrate';
 import { openStudio } from '../src/studio/store';
 
-import {
-  calibration,
-  check,
-  model,
-  promised,
-  pump,
-  reading,
-  startService,
-  strangerOf,
-  type Service,
-} from './service';
+import { calibration, check, model, promised, pump, reading, startService, strangerOf, type Service } from './service';
 
 let service: Service;
 beforeAll(async () => {
@@ -90,9 +80,7 @@ describe('a model and what hangs on it', () => {
   it('can be changed and deleted, with all that hangs on it', async () => {
     const made = await calibrated();
     const url = `/api/models/${made.model.id}`;
-    expect((await service.request.patch(url).send({ finish: 'pearl' }).expect(200)).body.finish).toBe(
-      'pearl',
-    );
+    expect((await service.request.patch(url).send({ finish: 'pearl' }).expect(200)).body.finish).toBe('pearl');
     expect((await service.request.patch(url).send({}).expect(200)).body.finish).toBe('pearl');
     await service.request.delete(url).expect(204);
     await service.request.get(url).expect(404);
@@ -104,9 +92,17 @@ describe('a model and what hangs on it', () => {
     const made = await calibrated();
     const [, classic] = (await service.request.get('/api/tiers')).body as TierRecord[];
     const target = (widthMm: number) => ({
-      id: randomUUID(), modelId: made.model.id, tierId: classic!.id, tierName: 'Classic', widthMm, toleranceMm: 6.35,
-      dose: 7.5, origin: 'measured', daysStanding: 1, acceptedAt: '2026-11-18T10:00:00.000Z',
-    }); // prettier-ignore
+      id: randomUUID(),
+      modelId: made.model.id,
+      tierId: classic!.id,
+      tierName: 'Classic',
+      widthMm,
+      toleranceMm: 6.35,
+      dose: 7.5,
+      origin: 'measured',
+      daysStanding: 1,
+      acceptedAt: '2026-11-18T10:00:00.000Z',
+    });
     const first = await service.request.post('/api/targets').send(target(254)).expect(201);
     const second = await service.request.post('/api/targets').send(target(247.65)).expect(201);
     expect([first.body.revision, second.body.revision]).toEqual([1, 2]);
@@ -127,8 +123,14 @@ describe('a model and what hangs on it', () => {
     const made = await calibrated();
     const theCheck = check(made.model.id);
     const result = (position: number, more: object) => ({
-      id: randomUUID(), checkId: theCheck.id, position, answer: null, widthMm: null, takenAt: '2026-11-17T09:01:00.000Z', ...more,
-    }); // prettier-ignore
+      id: randomUUID(),
+      checkId: theCheck.id,
+      position,
+      answer: null,
+      widthMm: null,
+      takenAt: '2026-11-17T09:01:00.000Z',
+      ...more,
+    });
     await request.post('/api/checks').send(theCheck).expect(201);
     await request
       .post('/api/check-results')
@@ -158,11 +160,7 @@ describe('sizers', () => {
     const hole = (inches: number) => ({ id: randomUUID(), label: `${inches}`, widthMm: inches * 25.4 });
     const sizer = { id: randomUUID(), name: 'Plate', holes: [hole(10), hole(9), hole(9.5)] };
     const { body } = await request.post('/api/sizers').send(sizer).expect(201);
-    expect(promised<SizerRecord>('createSizer', body).holes.map(({ label }) => label)).toEqual([
-      '9',
-      '9.5',
-      '10',
-    ]);
+    expect(promised<SizerRecord>('createSizer', body).holes.map(({ label }) => label)).toEqual(['9', '9.5', '10']);
     const changed = await request
       .patch(`/api/sizers/${sizer.id}`)
       .send({ holes: [hole(4)] })
@@ -208,10 +206,7 @@ describe('another studio', () => {
     await stranger.delete(`/api/models/${made.model.id}`).expect(204);
     await stranger.post('/api/models').send(made.model).expect(409);
     await stranger.post('/api/readings').send(reading(made.calibration.id)).expect(404);
-    const forged = await stranger
-      .post('/api/calibrations')
-      .send(calibration(made.model.id, made.pump.id))
-      .expect(404);
+    const forged = await stranger.post('/api/calibrations').send(calibration(made.model.id, made.pump.id)).expect(404);
     expect(forged.body.fields[0].path).toMatch(/modelId|pumpId/);
     const still = await service.request.get(`/api/models/${made.model.id}`).expect(200);
     expect(still.body).toMatchObject({

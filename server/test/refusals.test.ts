@@ -39,10 +39,7 @@ describe('bad input', () => {
     ['a moment that is none', { takenAt: 'yesterday' }, 'takenAt'],
     ['an id that is none', { id: '1; drop table readings' }, 'id'],
   ])('%s is refused by name of its field, as a problem document', async (_, wrong, path) => {
-    const answer = await service.request
-      .post('/api/readings')
-      .send(reading(calibrationId, wrong))
-      .expect(400);
+    const answer = await service.request.post('/api/readings').send(reading(calibrationId, wrong)).expect(400);
     expect(answer.headers['content-type']).toMatch('application/problem+json');
     const document = problemSchema.parse(answer.body);
     expect(document.fields?.map((field) => field.path)).toContain(path);
@@ -76,9 +73,7 @@ describe('bad input', () => {
 
   it('a pump that calibrations hang on is kept', async () => {
     await service.request.delete(`/api/pumps/${pumpId}`).expect(409);
-    expect(
-      (await service.request.get('/api/pumps')).body.some(({ id }: { id: string }) => id === pumpId),
-    ).toBe(true);
+    expect((await service.request.get('/api/pumps')).body.some(({ id }: { id: string }) => id === pumpId)).toBe(true);
   });
 });
 
@@ -94,9 +89,7 @@ describe('the database itself', () => {
         )
         .then(() => 'taken')
         .catch((error: unknown) => databaseError(error)?.message);
-    expect(await refusalOf(`(uuid(), '${studioId}', '${calibrationId}', 1, 0, 'ok', now())`)).toMatch(
-      /readings_width/,
-    );
+    expect(await refusalOf(`(uuid(), '${studioId}', '${calibrationId}', 1, 0, 'ok', now())`)).toMatch(/readings_width/);
     expect(await refusalOf(`(uuid(), '${studioId}', '${calibrationId}', 1, null, 'ok', now())`)).toMatch(
       /readings_width/,
     );

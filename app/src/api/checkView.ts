@@ -1,7 +1,15 @@
 import { coreCheckResult, type CheckRecord, type SizerRecord } from '@leggero/contract';
 import {
-  estimateBatch, judgeBatch, pairMismatch, type BatchJudgement, type BatchLaw, type BatchLawProblem, type CheckResult, type FilledPair, type PairMismatch,
-} from '@leggero/core'; // prettier-ignore
+  estimateBatch,
+  judgeBatch,
+  pairMismatch,
+  type BatchJudgement,
+  type BatchLaw,
+  type BatchLawProblem,
+  type CheckResult,
+  type FilledPair,
+  type PairMismatch,
+} from '@leggero/core';
 
 import { checkHoleOffMm, correctedResult, holesById } from './holes';
 
@@ -73,10 +81,7 @@ function boundsOf(result: CheckResult): FilledPair['left'] | null {
   return { lowMm: result.stopsMm ?? -Infinity, highMm: result.passesMm ?? Infinity };
 }
 
-function lotOf(
-  { lotSize, acceptMost, size, results }: CheckRecord,
-  judgement: BatchJudgement | null,
-): LotView | null {
+function lotOf({ lotSize, acceptMost, size, results }: CheckRecord, judgement: BatchJudgement | null): LotView | null {
   if (lotSize === null || acceptMost === null) return null;
   const off = judgement ? judgement.tooLarge.length + judgement.tooSmall.length : 0;
   const state = off > acceptMost ? 'rejected' : results.length >= size ? 'accepted' : 'going';

@@ -1,9 +1,22 @@
 import {
-  holeAt, type CalibrationRecord, type CheckRecord, type CheckResultRecord, type HoleRecord, type ReadingRecord, type SizerRecord,
-} from '@leggero/contract'; // prettier-ignore
+  holeAt,
+  type CalibrationRecord,
+  type CheckRecord,
+  type CheckResultRecord,
+  type HoleRecord,
+  type ReadingRecord,
+  type SizerRecord,
+} from '@leggero/contract';
 import {
-  chooseHole, learnSqueeze, nearestHole, passedWidth, type HoleChoice, type HoleNow, type Sizing, type Squeeze,
-} from '@leggero/core'; // prettier-ignore
+  chooseHole,
+  learnSqueeze,
+  nearestHole,
+  passedWidth,
+  type HoleChoice,
+  type HoleNow,
+  type Sizing,
+  type Squeeze,
+} from '@leggero/core';
 
 /** A hole as it is now, with whose it is. */
 export interface HoleView {
@@ -76,7 +89,10 @@ export function targetOf(
 const OWN_SHARE = 1 / 3;
 const LEAST_OWN_MM = 1;
 
-/** The best hole among the studio's sizers: one of the target's own size before any gap, then the smallest gap, then the sizer with most holes. */
+/**
+ * The best hole among the studio's sizers: one of the target's own size before any gap, then the smallest gap, then
+ * the sizer with most holes.
+ */
 export function bestHole(sizers: readonly SizerRecord[], wanted: Wanted): SizerChoice | null {
   const { targetMm, toleranceMm = 0, nominalMm } = wanted;
   const squeeze = squeezeOf(sizers);
@@ -123,10 +139,7 @@ function through<Taken extends number | null>(
 }
 
 /** Calibrations with what was taken through measured holes corrected; the very same records where nothing was. */
-export function correctedCalibrations(
-  calibrations: readonly CalibrationRecord[],
-  holes: Holes,
-): CalibrationRecord[] {
+export function correctedCalibrations(calibrations: readonly CalibrationRecord[], holes: Holes): CalibrationRecord[] {
   return calibrations.map((calibration) => {
     // Most are not through a hole; a shelf of thousands is gone through without a copy.
     if (!calibration.readings.some(({ holeId, stopsHoleId }) => holeId ?? stopsHoleId)) return calibration;

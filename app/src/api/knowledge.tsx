@@ -1,6 +1,4 @@
-import {
-  coreBalloon, coreInflator, type CalibrationRecord, type PumpRecord, type ShelfModel,
-} from '@leggero/contract'; // prettier-ignore
+import { coreBalloon, coreInflator, type CalibrationRecord, type PumpRecord, type ShelfModel } from '@leggero/contract';
 import { isWidthKind, knowShelf, type FitOutcome, type ShelfKnowledge } from '@leggero/core';
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 

@@ -1,4 +1,4 @@
-import { formatLength, lengthParts, STEP_MM, type LengthParts, type LengthUnit } from '@leggero/core';
+import { formatExactly, formatLength, lengthParts, STEP_MM, type LengthParts, type LengthUnit } from '@leggero/core';
 
 import { useStudio } from './queries';
 
@@ -10,21 +10,31 @@ export interface Lengths {
   text: (mm: number) => string;
   /** "9¾", for places where the unit stands beside it. */
   bare: (mm: number) => string;
+  /** "5.031 in": between the studio's steps, where the exact size matters. */
+  exact: (mm: number) => string;
   parts: (mm: number) => LengthParts;
 }
 
-/** How to write lengths; inches in eighths until the studio's settings have come. */
-export function useLengths(): Lengths {
-  const { unit = 'in', stepMm = STEP_MM.eighthInch } = useStudio().data ?? {};
+/** How lengths are written in a unit and a step; inches in eighths by default. */
+export function lengthsOf({
+  unit = 'in',
+  stepMm = STEP_MM.eighthInch,
+}: Partial<Pick<Lengths, 'unit' | 'stepMm'>> = {}): Lengths {
   const parts = (mm: number) => lengthParts({ mm, unit, step: stepMm });
   return {
     unit,
     stepMm,
     parts,
     text: (mm) => formatLength({ mm, unit, step: stepMm }),
+    exact: (mm) => formatExactly({ mm, unit }),
     bare: (mm) => {
       const { sign, whole, fraction } = parts(mm);
       return `${sign}${whole}${fraction}`;
     },
   };
+}
+
+/** How to write lengths; inches in eighths until the studio's settings have come. */
+export function useLengths(): Lengths {
+  return lengthsOf(useStudio().data);
 }

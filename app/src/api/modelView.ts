@@ -1,10 +1,39 @@
 import {
-  coreBalloon, coreHoldTest, coreInflator, coreReading, type CalibrationRecord, type PumpRecord, type ShelfModel,  type Studio, type TierRecord,
-} from '@leggero/contract'; // prettier-ignore
+  coreBalloon,
+  coreHoldTest,
+  coreInflator,
+  coreReading,
+  type CalibrationRecord,
+  type PumpRecord,
+  type ShelfModel,
+  type Studio,
+  type TierRecord,
+} from '@leggero/contract';
 import {
-  defaultHoldRate, estimateFor, fitCalibration, fitHold, heightAtMm, MM_PER_INCH, modellingCode, pairLimits, pairTarget, resolveTarget, sdsOf, showingOf, stuffedCurve, type CalibrationFit,
-  type ComparedModel, type DoseCurve, type EstimatedCurve, type FitOutcome, type FitProblemCode, type HoldRate, type Showing, type Skin, type Target,
-} from '@leggero/core'; // prettier-ignore
+  defaultHoldRate,
+  estimateFor,
+  fitCalibration,
+  fitHold,
+  heightAtMm,
+  MM_PER_INCH,
+  modellingCode,
+  pairLimits,
+  pairTarget,
+  resolveTarget,
+  sdsOf,
+  showingOf,
+  stuffedCurve,
+  type CalibrationFit,
+  type ComparedModel,
+  type DoseCurve,
+  type EstimatedCurve,
+  type FitOutcome,
+  type FitProblemCode,
+  type HoldRate,
+  type Showing,
+  type Skin,
+  type Target,
+} from '@leggero/core';
 
 import type { Knowledge } from './knowledge';
 import { partsOf } from './pairs';
@@ -60,8 +89,7 @@ export function viewModel(options: ViewOptions): ModelView {
   const { model, knowledge, tiers, studio, venue = null, calibrationId } = options;
   const { nominalMm, finish } = model;
   const { daysStanding = studio.daysStanding } = options;
-  const calibration =
-    model.calibrations.find(({ id }) => id === calibrationId) ?? model.calibrations[0] ?? null;
+  const calibration = model.calibrations.find(({ id }) => id === calibrationId) ?? model.calibrations[0] ?? null;
   const pump = knowledge.pumps.find(({ id }) => id === calibration?.pumpId) ?? knowledge.pumps[0] ?? null;
   const { fit, problem } = calibration ? outcomeOf(model, calibration, pump, knowledge) : NO_READINGS;
   const pair = skinsOf(model, options);
@@ -72,9 +100,7 @@ export function viewModel(options: ViewOptions): ModelView {
   const governingMm = pair ? Math.min(pair.outer.nominalMm, pair.inner.nominalMm) : nominalMm;
   const targets = tiers.flatMap((tier): TierTarget[] => {
     const asked = { tier, fit, estimate, daysStanding, step: studio.stepMm, showing };
-    const target = pair
-      ? pairTarget({ ...pair, ...asked, ...limits })
-      : resolveTarget({ nominalMm, finish, ...asked });
+    const target = pair ? pairTarget({ ...pair, ...asked, ...limits }) : resolveTarget({ nominalMm, finish, ...asked });
     return target.ok ? [{ tier, target: target.value }] : [];
   });
   const fitProblem = problem === 'no-readings' ? null : problem;
@@ -93,26 +119,23 @@ export function viewModel(options: ViewOptions): ModelView {
 }
 
 /** A single balloon with what is known of it, as a pair takes it. */
-export function skinOf(
-  model: ShelfModel,
-  options: Omit<ViewOptions, 'model' | 'calibrationId' | 'tiers'>,
-): Skin {
+export function skinOf(model: ShelfModel, options: Omit<ViewOptions, 'model' | 'calibrationId' | 'tiers'>): Skin {
   const { fit, estimate } = viewModel({ ...options, model, tiers: [] });
   const { nominalMm, kind, finish } = model;
   return { nominalMm, kind, finish, fit, estimate };
 }
 
-/** Both balloons of a pair with what is known of each alone, and the pair's curve as its outer suggests it; null for a single one. */
+/**
+ * Both balloons of a pair with what is known of each alone, and the pair's curve as its outer suggests it; null for a
+ * single one.
+ */
 function skinsOf(
   model: ShelfModel,
   { knowledge, ...rest }: Omit<ViewOptions, 'model' | 'calibrationId'>,
 ): { outer: Skin; inner: Skin; estimate: EstimatedCurve | null } | null {
   const parts = partsOf(model, knowledge.models);
   if (!parts) return null;
-  const [outer, inner] = [parts.outer, parts.inner].map((part) => skinOf(part, { ...rest, knowledge })) as [
-    Skin,
-    Skin,
-  ];
+  const [outer, inner] = [parts.outer, parts.inner].map((part) => skinOf(part, { ...rest, knowledge })) as [Skin, Skin];
   const curve = outer.fit ?? outer.estimate;
   return { outer, inner, estimate: curve ? stuffedCurve({ outer: curve }) : null };
 }
@@ -135,11 +158,7 @@ function outcomeOf(
 }
 
 /** The curve that a balloon is expected to have with an inflator, from all else on the shelf. */
-export function estimateWith(
-  model: ShelfModel,
-  pump: PumpRecord,
-  { shelf }: Knowledge,
-): EstimatedCurve | null {
+export function estimateWith(model: ShelfModel, pump: PumpRecord, { shelf }: Knowledge): EstimatedCurve | null {
   const { id: inflatorId } = pump;
   return estimateFor({ balloon: coreBalloon(model), inflatorId, inflator: coreInflator(pump), shelf });
 }
@@ -186,15 +205,17 @@ export function mostUsed(models: readonly ShelfModel[]): ShelfModel | undefined 
   return [...models].sort((x, y) => y.uses - x.uses)[0];
 }
 
-/** A model's name as decorators say it: line and nominal inches, or a modelling balloon's code; a pair has a name of its own. */
+/**
+ * A model's name as decorators say it: line and nominal inches, or a modelling balloon's code; a pair has a name of
+ * its own.
+ */
 export function modelName({
   line,
   nominalMm,
   lengthMm = null,
   outerId = null,
   kind = 'round',
-}: Pick<ShelfModel, 'line' | 'nominalMm'> &
-  Partial<Pick<ShelfModel, 'lengthMm' | 'outerId' | 'kind'>>): string {
+}: Pick<ShelfModel, 'line' | 'nominalMm'> & Partial<Pick<ShelfModel, 'lengthMm' | 'outerId' | 'kind'>>): string {
   if (outerId !== null) return line;
   return kind === 'modelling' && lengthMm !== null
     ? `${line} ${modellingCode({ widthMm: nominalMm, lengthMm })}`

@@ -16,15 +16,17 @@ interface OutboxState {
   dismiss(): void;
 }
 
-/** What the user did and the server has not confirmed. Kept on the device, so that a reload or a flat battery loses nothing. */
+/**
+ * What the user did and the server has not confirmed. Kept on the device, so that a reload or a flat battery loses
+ * nothing.
+ */
 export const useOutbox = create<OutboxState>()(
   persist(
     (set) => ({
       waiting: [],
       stuck: false,
       refused: null,
-      add: (command) =>
-        set(({ waiting }) => ({ waiting: [...waiting, { ...command, key: newId() } as Command] })),
+      add: (command) => set(({ waiting }) => ({ waiting: [...waiting, { ...command, key: newId() } as Command] })),
       dismiss: () => set({ refused: null }),
     }),
     {

@@ -1,8 +1,26 @@
 import { CHECK_DEFAULTS, MODEL_DEFAULTS, READING_DEFAULTS, RESULT_DEFAULTS } from '@leggero/contract';
 import type {
-  AcceptedTarget, CalibrationRecord, ChainRecord, CheckRecord, CheckResultRecord, EyeCheckRecord, HoldTestRecord, HoleLabel, HoleRecord, ModelCreate, ModelDetail, PersonRecord, PieceRecord, PumpRecord,
-  ReadingRecord, ShelfModel, SizerRecord, Studio, StudyRecord, TierRecord,
-} from '@leggero/contract'; // prettier-ignore
+  AcceptedTarget,
+  CalibrationRecord,
+  ChainRecord,
+  CheckRecord,
+  CheckResultRecord,
+  EyeCheckRecord,
+  HoldTestRecord,
+  HoleLabel,
+  HoleRecord,
+  ModelCreate,
+  ModelDetail,
+  PersonRecord,
+  PieceRecord,
+  PumpRecord,
+  ReadingRecord,
+  ShelfModel,
+  SizerRecord,
+  Studio,
+  StudyRecord,
+  TierRecord,
+} from '@leggero/contract';
 
 import type { Command } from './command';
 
@@ -31,9 +49,7 @@ function defined(by: object): object {
 }
 
 export function overlayStudio(studio: Studio, command: Command): Studio {
-  return command.name === 'changeStudio'
-    ? { ...studio, ...(defined(command.body) as Partial<Studio>) }
-    : studio;
+  return command.name === 'changeStudio' ? { ...studio, ...(defined(command.body) as Partial<Studio>) } : studio;
 }
 
 export function overlayTiers(tiers: readonly TierRecord[], command: Command): TierRecord[] {
@@ -78,9 +94,7 @@ export function overlaySizers(sizers: readonly SizerRecord[], command: Command):
     case 'createSizing': {
       const { body } = command;
       return sizers.map((sizer) =>
-        sizer.holes.some(({ id }) => id === body.holeId)
-          ? { ...sizer, sizings: put(sizer.sizings, body) }
-          : sizer,
+        sizer.holes.some(({ id }) => id === body.holeId) ? { ...sizer, sizings: put(sizer.sizings, body) } : sizer,
       );
     }
     case 'deleteSizing':
@@ -225,18 +239,13 @@ function withoutModel(models: readonly ShelfModel[], id: string): ShelfModel[] {
 const EMPTY = { demo: false, calibrations: [], holdTests: [], uses: 0 };
 
 /** `undefined` stands for a model the server has not got yet, or does not have. */
-export function overlayModel(
-  id: string,
-  model: ModelDetail | undefined,
-  command: Command,
-): ModelDetail | undefined {
+export function overlayModel(id: string, model: ModelDetail | undefined, command: Command): ModelDetail | undefined {
   if (command.name === 'createModel' && command.body.id === id && !model) {
     return { ...newModel(command.body), ...EMPTY, targets: [], checks: [] };
   }
   if (!model) return undefined;
   if (command.name === 'deleteModel' && command.id === id) return undefined;
-  if (command.name === 'changeModel' && command.id === id)
-    return { ...model, ...(defined(command.body) as object) };
+  if (command.name === 'changeModel' && command.id === id) return { ...model, ...(defined(command.body) as object) };
   return {
     ...model,
     calibrations: overlayCalibrations(id, model.calibrations, command),
@@ -246,11 +255,7 @@ export function overlayModel(
   };
 }
 
-function overlayCalibrations(
-  modelId: string,
-  rows: CalibrationRecord[],
-  command: Command,
-): CalibrationRecord[] {
+function overlayCalibrations(modelId: string, rows: CalibrationRecord[], command: Command): CalibrationRecord[] {
   switch (command.name) {
     case 'createCalibration': {
       if (command.body.modelId !== modelId || rows.some(({ id }) => id === command.body.id)) return rows;
@@ -309,11 +314,7 @@ function overlayTargets(modelId: string, rows: AcceptedTarget[], command: Comman
 }
 
 /** The checks of a model or of a piece: `belongs` tells whether a new one is among them. */
-function overlayChecks(
-  belongs: (check: CheckRecord) => boolean,
-  rows: CheckRecord[],
-  command: Command,
-): CheckRecord[] {
+function overlayChecks(belongs: (check: CheckRecord) => boolean, rows: CheckRecord[], command: Command): CheckRecord[] {
   switch (command.name) {
     case 'createCheck': {
       const body = { ...CHECK_DEFAULTS, ...(defined(command.body) as typeof command.body) };

@@ -1,7 +1,12 @@
 import type { ModelRecord } from '@leggero/contract';
 import {
-  learnOpacities, stuffedColour, type SeenColour, type SkinOpacities, type StretchedSkin, type StuffedColour,
-} from '@leggero/core'; // prettier-ignore
+  learnOpacities,
+  stuffedColour,
+  type SeenColour,
+  type SkinOpacities,
+  type StretchedSkin,
+  type StuffedColour,
+} from '@leggero/core';
 
 /** The two balloons of a pair. */
 export interface Parts<Model extends ModelRecord> {
@@ -53,12 +58,10 @@ export function expectedColour(parts: Parts<ModelRecord>, opacities: SkinOpaciti
 }
 
 /**
- * Dresses models of a shelf in the colour they show: a pair's own once it was seen, else the estimated one. The very same model where nothing
- * changes.
+ * Dresses models of a shelf in the colour they show: a pair's own once it was seen, else the estimated one. The very
+ * same model where nothing changes.
  */
-export function dresserOf(
-  models: readonly ModelRecord[],
-): <Model extends ModelRecord>(model: Model) => Model {
+export function dresserOf(models: readonly ModelRecord[]): <Model extends ModelRecord>(model: Model) => Model {
   let opacities: SkinOpacities | null = null;
   return (model) => {
     if (model.seenHex !== null) return { ...model, colourHex: model.seenHex };

@@ -1,6 +1,17 @@
 import type {
-  ChainRecord, EyeCheckRecord, ModelDetail, PersonRecord, PieceRecord, PumpRecord, Session, ShelfModel, SizerRecord, Studio, StudyRecord, TierRecord,
-} from '@leggero/contract'; // prettier-ignore
+  ChainRecord,
+  EyeCheckRecord,
+  ModelDetail,
+  PersonRecord,
+  PieceRecord,
+  PumpRecord,
+  Session,
+  ShelfModel,
+  SizerRecord,
+  Studio,
+  StudyRecord,
+  TierRecord,
+} from '@leggero/contract';
 import { QueryClient, useQuery, useQueryClient, type UseQueryResult } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo } from 'react';
 
@@ -9,8 +20,19 @@ import type { Command } from './command';
 import { correctedCalibrations, holesById } from './holes';
 import { deliver, useOutbox } from './outbox';
 import {
-  overlayChains, overlayEyeCheck, overlayEyeChecks, overlayModel, overlayPeople, overlayPieces, overlayPumps, overlayShelf, overlaySizers, overlayStudies, overlayStudio, overlayTiers,
-} from './overlay'; // prettier-ignore
+  overlayChains,
+  overlayEyeCheck,
+  overlayEyeChecks,
+  overlayModel,
+  overlayPeople,
+  overlayPieces,
+  overlayPumps,
+  overlayShelf,
+  overlaySizers,
+  overlayStudies,
+  overlayStudio,
+  overlayTiers,
+} from './overlay';
 import { dresserOf } from './pairs';
 
 const KEYS = {

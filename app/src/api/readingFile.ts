@@ -14,8 +14,8 @@ export function readingFileAddress(modelId?: string): string {
 }
 
 /**
- * Sends a file of readings to be looked at, or to be imported, and follows how far it is. Throws an `ApiError` when the records
- * cannot be reached or refuse the file whole.
+ * Sends a file of readings to be looked at, or to be imported, and follows how far it is. Throws an `ApiError` when
+ * the records cannot be reached or refuse the file whole.
  */
 export async function sendReadingFile(
   file: Blob,
@@ -42,9 +42,7 @@ export async function sendReadingFile(
 }
 
 async function* linesOf(body: ReadableStream<Uint8Array>): AsyncGenerator<string> {
-  const reader = body
-    .pipeThrough(new TextDecoderStream() as never)
-    .getReader() as ReadableStreamDefaultReader<string>;
+  const reader = body.pipeThrough(new TextDecoderStream() as never).getReader() as ReadableStreamDefaultReader<string>;
   let rest = '';
   for (;;) {
     const { value, done } = await reader.read();

@@ -24,7 +24,9 @@ interface ApertureProps extends BalloonLook {
 
 const MARKS = 48;
 
-/** The signature: a thin ring is the target, a pale band its tolerance, and the balloon sits inside, all to one scale. */
+/**
+ * The signature: a thin ring is the target, a pale band its tolerance, and the balloon sits inside, all to one scale.
+ */
 export function Aperture(props: ApertureProps) {
   const { nominalMm, target, size, label, marks = false, outside = false, colourHex, finish } = props;
   const palette = usePalette();

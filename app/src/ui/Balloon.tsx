@@ -1,6 +1,13 @@
 import {
-  linearOf, shineOf, silhouetteOf, skinOpacity, stretchedColour, type Decor, type Finish, type Point,
-} from '@leggero/core'; // prettier-ignore
+  linearOf,
+  shineOf,
+  silhouetteOf,
+  skinOpacity,
+  stretchedColour,
+  type Decor,
+  type Finish,
+  type Point,
+} from '@leggero/core';
 import { useId } from 'react';
 import { Circle, Defs, Ellipse, G, LinearGradient, Path, RadialGradient, Stop } from 'react-native-svg';
 
@@ -21,7 +28,10 @@ interface BalloonProps extends BalloonLook {
 /** Opacity that a clear skin is drawn with at its usual fill. */
 const CLEAR_DRAWN = 0.45;
 
-/** A balloon in the coordinates of its drawing (mm, origin at the middle of its widest place), in its colour and finish as far as it is stretched. */
+/**
+ * A balloon in the coordinates of its drawing (mm, origin at the middle of its widest place), in its colour and
+ * finish as far as it is stretched.
+ */
 export function Balloon({ widthMm, heightMm, nominalMm, colourHex, finish, decor = 'none' }: BalloonProps) {
   const id = useId().replace(/:/g, '');
   const { body, neck } = silhouetteOf({ widthMm, heightMm, nominalMm });
@@ -77,9 +87,23 @@ const MIRRORED = [
 
 /** Places of flecks in a balloon, in halves of its width; more of them low, where they fall. */
 const FLECKS = [
-  [-0.5, 0.1], [0.3, -0.35], [0.55, 0.2], [-0.2, -0.5], [0.05, 0.15], [-0.62, -0.25], [0.4, 0.55], [-0.35, 0.5], [0.12, 0.62], [-0.1, 0.4],
-  [0.25, 0.38], [-0.45, 0.7], [0.68, -0.15], [0.08, -0.15], [-0.25, 0.78], [0.42, 0.75],
-] as const; // prettier-ignore
+  [-0.5, 0.1],
+  [0.3, -0.35],
+  [0.55, 0.2],
+  [-0.2, -0.5],
+  [0.05, 0.15],
+  [-0.62, -0.25],
+  [0.4, 0.55],
+  [-0.35, 0.5],
+  [0.12, 0.62],
+  [-0.1, 0.4],
+  [0.25, 0.38],
+  [-0.45, 0.7],
+  [0.68, -0.15],
+  [0.08, -0.15],
+  [-0.25, 0.78],
+  [0.42, 0.75],
+] as const;
 
 interface DecorMarksProps {
   widthMm: number;
@@ -94,8 +118,7 @@ function DecorMarks({ widthMm, heightMm, hex, decor }: DecorMarksProps) {
   const ink = shade(hex, -0.5);
   if (decor === 'print') {
     const step = half * 0.22;
-    const wave = (yMm: number) =>
-      `M${-2 * step} ${yMm}q${step / 2} ${-step} ${step} 0t${step} 0t${step} 0t${step} 0`;
+    const wave = (yMm: number) => `M${-2 * step} ${yMm}q${step / 2} ${-step} ${step} 0t${step} 0t${step} 0t${step} 0`;
     return (
       <Path
         d={[-0.2, 0.05, 0.3].map((at) => wave(at * half)).join('')}

@@ -76,7 +76,10 @@ function Option({ title, model, chosen, onPress }: OptionProps) {
       aria-checked={chosen}
       aria-label={title}
       onPress={onPress}
-      className={`min-h-[56px] flex-row items-center gap-3 rounded-card border px-3 ${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
+      className={
+        'min-h-[56px] flex-row items-center gap-3 rounded-card border px-3 ' +
+        `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
+      }
     >
       {model ? <Small model={model} /> : null}
       <Words look="strong" className="flex-1">
@@ -89,14 +92,7 @@ function Option({ title, model, chosen, onPress }: OptionProps) {
 function Small({ model: { colourHex, finish, decor } }: { model: ShelfModel }) {
   return (
     <Svg width={32} height={36} viewBox="-58 -58 116 130" aria-hidden>
-      <Balloon
-        widthMm={100}
-        heightMm={104}
-        nominalMm={112}
-        colourHex={colourHex}
-        finish={finish}
-        decor={decor}
-      />
+      <Balloon widthMm={100} heightMm={104} nominalMm={112} colourHex={colourHex} finish={finish} decor={decor} />
     </Svg>
   );
 }

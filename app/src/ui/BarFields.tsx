@@ -38,7 +38,9 @@ export function BarFields({ action, onScale }: BarFieldsProps) {
     const { field = '', detail } = scale.problem;
     setError({
       field,
-      sentence: `A bar drawn 100 mm long prints ${detail?.['leastMm']} to ${detail?.['mostMm']} mm long. Measure it again, in millimetres.`,
+      sentence:
+        `A bar drawn 100 mm long prints ${detail?.['leastMm']} to ${detail?.['mostMm']} mm long. Measure ` +
+        'it again, in millimetres.',
     });
   };
   return (

@@ -42,7 +42,10 @@ export function Button({
       aria-disabled={disabled}
       disabled={disabled}
       onPress={onPress}
-      className={`flex-row items-center justify-center gap-2 rounded-card border px-4 ${tall ? 'min-h-[56px]' : 'min-h-[44px]'} ${box} ${disabled ? 'opacity-50' : ''} ${className}`}
+      className={
+        'flex-row items-center justify-center gap-2 rounded-card border px-4 ' +
+        `${tall ? 'min-h-[56px]' : 'min-h-[44px]'} ${box} ${disabled ? 'opacity-50' : ''} ${className}`
+      }
     >
       {Icon ? <Icon size={20} color={palette[ink]} /> : null}
       <Words look="strong" className={`${text} text-center`}>

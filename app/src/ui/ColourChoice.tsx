@@ -23,7 +23,10 @@ export function ColourChoice({ value, onChange }: ColourChoiceProps) {
             aria-checked={chosen}
             aria-label={name}
             onPress={() => onChange(hex)}
-            className={`h-[52px] w-[52px] items-center justify-center rounded-card border-2 ${chosen ? 'border-pine bg-pine-wash' : 'border-transparent'}`}
+            className={
+              'h-[52px] w-[52px] items-center justify-center rounded-card border-2 ' +
+              `${chosen ? 'border-pine bg-pine-wash' : 'border-transparent'}`
+            }
           >
             <Svg width={38} height={42} viewBox="-58 -58 116 130" aria-hidden>
               <Balloon widthMm={100} heightMm={104} nominalMm={110} colourHex={hex} finish="matte" />

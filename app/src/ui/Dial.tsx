@@ -31,8 +31,7 @@ export function Dial({ label, value, spoken, least, most, step, stepsPerMark, ma
   const palette = usePalette();
   const [width, setWidth] = useState(240);
   const at = Math.round(value / step);
-  const clamp = (count: number) =>
-    Math.min(Math.floor(most / step), Math.max(Math.ceil(least / step), count));
+  const clamp = (count: number) => Math.min(Math.floor(most / step), Math.max(Math.ceil(least / step), count));
   const move = (count: number) => onChange(clamp(count) * step);
 
   const grip = useRef({ pageX: 0, at: 0 });
@@ -50,9 +49,7 @@ export function Dial({ label, value, spoken, least, most, step, stepsPerMark, ma
   };
 
   const half = Math.ceil(width / 2 / PX_PER_STEP) + 1;
-  const marks = Array.from({ length: 2 * half + 1 }, (_, i) => at - half + i).filter(
-    (count) => clamp(count) === count,
-  );
+  const marks = Array.from({ length: 2 * half + 1 }, (_, i) => at - half + i).filter((count) => clamp(count) === count);
   // One stroke for all marks of a kind: a tap redraws two paths, not thirty lines.
   const ruled = (which: (mark: { long: boolean }) => boolean) =>
     marks
@@ -64,12 +61,19 @@ export function Dial({ label, value, spoken, least, most, step, stepsPerMark, ma
       .join('');
   const keys = {
     onKeyDown: (event: { key: string; preventDefault(): void }) => {
-      const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: stepsPerMark, PageDown: -stepsPerMark }[event.key];
+      const by = {
+        ArrowRight: 1,
+        ArrowUp: 1,
+        ArrowLeft: -1,
+        ArrowDown: -1,
+        PageUp: stepsPerMark,
+        PageDown: -stepsPerMark,
+      }[event.key];
       if (by === undefined) return;
       event.preventDefault();
       move(at + by);
     },
-  }; // prettier-ignore
+  };
 
   return (
     <View className="flex-row items-center gap-2">
@@ -118,12 +122,7 @@ export function Dial({ label, value, spoken, least, most, step, stepsPerMark, ma
           />
         </Svg>
       </View>
-      <StepButton
-        icon={Plus}
-        label={`Larger: ${label}`}
-        disabled={clamp(at + 1) === at}
-        onPress={() => move(at + 1)}
-      />
+      <StepButton icon={Plus} label={`Larger: ${label}`} disabled={clamp(at + 1) === at} onPress={() => move(at + 1)} />
     </View>
   );
 }

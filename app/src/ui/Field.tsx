@@ -40,7 +40,10 @@ export function Field({ label, hint, error, ...input }: FieldProps) {
         aria-invalid={error !== undefined}
         placeholderTextColor={palette.quiet}
         {...input}
-        className={`min-h-[48px] rounded-card border bg-surface px-3 font-body text-[16px] text-ink ${error ? 'border-out' : 'border-line'}`}
+        className={
+          'min-h-[48px] rounded-card border bg-surface px-3 font-body text-[16px] text-ink ' +
+          `${error ? 'border-out' : 'border-line'}`
+        }
       />
     </Labelled>
   );

@@ -28,11 +28,8 @@ export function HoleRow({
   const total = holes.reduce((sum, { widthMm }) => sum + widthMm + gapMm, gapMm);
   const largest = Math.max(1, ...holes.map(({ widthMm }) => widthMm));
   const scale = Math.min(width / total, (height - 8) / largest);
-  const lefts = holes.map((_, i) =>
-    holes.slice(0, i).reduce((sum, { widthMm }) => sum + widthMm + gapMm, gapMm),
-  );
-  const label =
-    holes.length === 0 ? 'No holes' : `Holes of ${holes.map((hole) => hole.label).join(', ')}, to scale`;
+  const lefts = holes.map((_, i) => holes.slice(0, i).reduce((sum, { widthMm }) => sum + widthMm + gapMm, gapMm));
+  const label = holes.length === 0 ? 'No holes' : `Holes of ${holes.map((hole) => hole.label).join(', ')}, to scale`;
   return (
     <View
       role="img"

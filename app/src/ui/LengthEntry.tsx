@@ -26,16 +26,7 @@ interface LengthEntryProps {
 }
 
 /** A length by the dial, or typed as people write it: figure, ruler and, on request, a text field. */
-export function LengthEntry({
-  label,
-  value,
-  least,
-  most,
-  lengths,
-  around = false,
-  error,
-  onChange,
-}: LengthEntryProps) {
+export function LengthEntry({ label, value, least, most, lengths, around = false, error, onChange }: LengthEntryProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const outward = (mm: number) => (around ? circumferenceMm({ widthMm: mm }) : mm);
   const inward = (mm: number) => (around ? widthFromCircumferenceMm({ circumferenceMm: mm }) : mm);

@@ -21,8 +21,7 @@ interface LengthFieldProps {
 /** A length typed as people write it: "9 3/4", "9.75", "24.8 cm". What was typed stays, also when it cannot be read. */
 export function LengthField({ label, hint, value, lengths, error, onChange }: LengthFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
-  const parsed =
-    typed === null || typed.trim() === '' ? null : parseLength({ text: typed, unit: lengths.unit });
+  const parsed = typed === null || typed.trim() === '' ? null : parseLength({ text: typed, unit: lengths.unit });
   const type = (text: string) => {
     setTyped(text);
     if (text.trim() === '') return onChange(null);

@@ -12,12 +12,7 @@ interface LengthFigureProps {
 }
 
 /** A length set large: whole digits, and the fraction smaller beside their tops. */
-export function LengthFigure({
-  parts: { sign, whole, fraction },
-  size,
-  colour,
-  className = '',
-}: LengthFigureProps) {
+export function LengthFigure({ parts: { sign, whole, fraction }, size, colour, className = '' }: LengthFigureProps) {
   const ink = colour ? { color: colour } : {};
   const small = whole === '' ? size : Math.round(size * 0.62);
   return (

@@ -11,12 +11,14 @@ interface NumberFieldProps {
   onChange: (value: number) => void;
 }
 
-/** A number typed as people write it; what cannot be used stays in the field with the reason below and changes nothing. */
+/**
+ * A number typed as people write it; what cannot be used stays in the field with the reason below and changes
+ * nothing.
+ */
 export function NumberField({ label, hint, value, range, onChange }: NumberFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const read = (text: string) => Number(text.trim().replace(',', '.').replace(/^[−–]/, '-'));
-  const possible = (text: string) =>
-    text.trim() !== '' && read(text) >= range.least && read(text) <= range.most;
+  const possible = (text: string) => text.trim() !== '' && read(text) >= range.least && read(text) <= range.most;
   const wrong = typed !== null && !possible(typed);
   return (
     <Field

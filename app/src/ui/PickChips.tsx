@@ -67,7 +67,10 @@ function PickChip({ role, title, heard = title, chosen, onPress }: PickChipProps
       aria-checked={chosen}
       aria-label={heard}
       onPress={onPress}
-      className={`min-h-[44px] min-w-[52px] items-center justify-center rounded-card border px-2 ${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
+      className={
+        'min-h-[44px] min-w-[52px] items-center justify-center rounded-card border px-2 ' +
+        `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
+      }
     >
       <Words look="strong" className={chosen ? 'text-pine' : ''}>
         {title}

@@ -23,7 +23,10 @@ export function Segmented<Value extends string>({ label, options, value, onChang
             aria-checked={chosen}
             aria-label={option.title}
             onPress={() => onChange(option.value)}
-            className={`min-h-[44px] flex-1 items-center justify-center rounded-[11px] border px-1 ${chosen ? 'border-line bg-surface' : 'border-transparent'}`}
+            className={
+              'min-h-[44px] flex-1 items-center justify-center rounded-[11px] border px-1 ' +
+              `${chosen ? 'border-line bg-surface' : 'border-transparent'}`
+            }
           >
             <Words look={chosen ? 'strong' : 'body'} numberOfLines={1} className={chosen ? '' : 'text-quiet'}>
               {option.title}

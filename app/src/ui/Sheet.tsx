@@ -21,7 +21,10 @@ export function Sheet({ title, open, onClose, children }: SheetProps) {
       <View className={`flex-1 ${wide ? 'items-center justify-center' : 'justify-end'}`}>
         <Pressable role="none" tabIndex={-1} onPress={onClose} className="absolute inset-0 bg-black/50" />
         <View
-          className={`max-h-[85%] border border-line bg-ground ${wide ? 'w-[520px] rounded-card' : 'w-full rounded-t-[20px]'}`}
+          className={
+            'max-h-[85%] border border-line bg-ground ' +
+            `${wide ? 'w-[520px] rounded-card' : 'w-full rounded-t-[20px]'}`
+          }
         >
           <View className="flex-row items-center justify-between border-b border-line py-2 pl-5 pr-2">
             <Words look="heading" level={2} className="flex-1">

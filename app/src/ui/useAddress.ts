@@ -8,8 +8,8 @@ export type Asked<Name extends string> = { [Each in Name]?: string | undefined }
 const REST_MS = 400;
 
 /**
- * What a page is asked for, as its address says, and a way to ask for something else: the page follows at once, the address (which every part of the
- * app listens to) once the hand rests.
+ * What a page is asked for, as its address says, and a way to ask for something else: the page follows at once, the
+ * address (which every part of the app listens to) once the hand rests.
  */
 export function useAddress<Name extends string>(): [Asked<Name>, (by: Asked<Name>) => void] {
   const address = useLocalSearchParams<Record<Name, string>>();

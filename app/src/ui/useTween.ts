@@ -8,7 +8,10 @@ function reducedMotion(): boolean {
   return typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches;
 }
 
-/** Numbers that glide to their new values together; they jump where motion is unwelcome, or where it would not be seen. */
+/**
+ * Numbers that glide to their new values together; they jump where motion is unwelcome, or where it would not be
+ * seen.
+ */
 export function useTween<const Targets extends readonly number[]>(targets: Targets): Targets {
   // What is drawn on the way; null when it has arrived, and the targets are drawn themselves.
   const [between, setBetween] = useState<Targets | null>(null);

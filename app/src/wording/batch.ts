@@ -1,6 +1,13 @@
 import type {
-  BatchAdvice, BatchJudgement, BatchLaw, BatchLawProblem, InspectionLevel, PairMismatch, SamplingPlan, Verdict,
-} from '@leggero/core'; // prettier-ignore
+  BatchAdvice,
+  BatchJudgement,
+  BatchLaw,
+  BatchLawProblem,
+  InspectionLevel,
+  PairMismatch,
+  SamplingPlan,
+  Verdict,
+} from '@leggero/core';
 
 import type { LotView } from '@/api/checkView';
 import type { Tone } from '@/ui/Chip';
@@ -43,13 +50,9 @@ export function adviceText(advice: BatchAdvice, text: Write): string {
     case 'add-air':
       return `Add air to ${numbersOf(advice.indices)}.`;
     case 'fill-less':
-      return advice.byMm === null
-        ? 'Fill the next ones less.'
-        : `Fill the next ones ${text(advice.byMm)} less.`;
+      return advice.byMm === null ? 'Fill the next ones less.' : `Fill the next ones ${text(advice.byMm)} less.`;
     case 'fill-more':
-      return advice.byMm === null
-        ? 'Fill the next ones more.'
-        : `Fill the next ones ${text(advice.byMm)} more.`;
+      return advice.byMm === null ? 'Fill the next ones more.' : `Fill the next ones ${text(advice.byMm)} more.`;
     case 'size-every-one':
       return 'Size every one from here on, at the hole.';
     case 'check-more':
@@ -60,7 +63,10 @@ export function adviceText(advice: BatchAdvice, text: Write): string {
 /** "8 % outside; among many more, between 0 % and 38 %." */
 export function outsideText({ outside }: BatchJudgement): string {
   const percent = (share: number) => `${Math.round(100 * share)} %`;
-  return `${percent(outside.share)} outside here. Among many more like these, between ${percent(outside.low)} and ${percent(outside.high)} (95 of 100 times).`;
+  return (
+    `${percent(outside.share)} outside here. Among many more like these, between ` +
+    `${percent(outside.low)} and ${percent(outside.high)} (95 of 100 times).`
+  );
 }
 
 export const LEVEL_WORDS: Record<InspectionLevel, string> = {
@@ -80,21 +86,17 @@ export function planText({ sampleSize, rejectFrom, all }: SamplingPlan, lotSize:
 /** How the lot stands, and what to do. */
 export function lotText({ lotSize, sample, acceptMost, off, state }: LotView): string {
   if (state === 'rejected') return `${off} off: size all ${lotSize} again.`;
-  if (state === 'accepted')
-    return `${off} of ${sample} off, ${acceptMost} may be: the lot of ${lotSize} is right.`;
+  if (state === 'accepted') return `${off} of ${sample} off, ${acceptMost} may be: the lot of ${lotSize} is right.`;
   return `${sample} of ${lotSize} are checked; up to ${acceptMost} may be off, ${off} so far.`;
 }
 
 /** Why answers at holes do not tell mean and spread, and what would. */
 export const LAW_PROBLEMS: Record<BatchLawProblem, string> = {
   none: 'Nothing has been tried at two holes yet.',
-  'all-above':
-    'All stop at the largest of these holes: how much larger they are is not known. Try a larger hole.',
-  'all-below':
-    'All pass the smallest of these holes: how much smaller they are is not known. Try a smaller hole.',
+  'all-above': 'All stop at the largest of these holes: how much larger they are is not known. Try a larger hole.',
+  'all-below': 'All pass the smallest of these holes: how much smaller they are is not known. Try a smaller hole.',
   'one-bound': 'One hole tells how many pass, not mean and spread. Try them at a second hole.',
-  'spread-unbounded':
-    'None lies between two holes, so the spread could be anything. Try a hole between them.',
+  'spread-unbounded': 'None lies between two holes, so the spread could be anything. Try a hole between them.',
   'upside-down': 'A balloon cannot stop at a hole larger than one it passes.',
 };
 
@@ -113,5 +115,8 @@ export function pairText({ pairs, leanMm, spreadMm, uneven, matched }: PairMisma
   const lean = uneven
     ? `The ${uneven} ones come out ${text(Math.abs(leanMm.value))} larger`
     : 'Neither side comes out larger for sure';
-  return `${counted(pairs, 'pair')}: ${Math.round(100 * matched)} % match within the tolerance. ${lean}; a pair differs by ${text(spreadMm.value)} beside that (one standard deviation).`;
+  return (
+    `${counted(pairs, 'pair')}: ${Math.round(100 * matched)} % match within the tolerance. ${lean}; ` +
+    `a pair differs by ${text(spreadMm.value)} beside that (one standard deviation).`
+  );
 }

@@ -60,7 +60,10 @@ export function substituteText(caution: SubstituteCaution, text: Write): string 
     case 'past-round-limit':
       return `It turns oval at ${text(caution.limitMm)}: at this width it will not look like the other.`;
     case 'other-shape':
-      return `Its shape differs: ${caution.to.toFixed(2)} as high as wide, the other ${caution.from.toFixed(2)}. Keep them apart in the piece.`;
+      return (
+        `Its shape differs: ${caution.to.toFixed(2)} as high as wide, the other ` +
+        `${caution.from.toFixed(2)}. Keep them apart in the piece.`
+      );
     case 'other-finish':
       return `${FINISH_WORDS[caution.to]} beside ${FINISH_WORDS[caution.from].toLowerCase()}: the shine differs.`;
     case 'nominal-too-small':

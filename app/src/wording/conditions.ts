@@ -1,10 +1,4 @@
-import {
-  COLDEST_C,
-  HIGHEST_ALTITUDE_M,
-  LOWEST_ALTITUDE_M,
-  MOST_HOURS_BEFORE,
-  WARMEST_C,
-} from '@leggero/core';
+import { COLDEST_C, HIGHEST_ALTITUDE_M, LOWEST_ALTITUDE_M, MOST_HOURS_BEFORE, WARMEST_C } from '@leggero/core';
 
 /** What a number of the surroundings may be, for the field it is typed in. */
 export const TEMPERATURE = {

@@ -39,10 +39,16 @@ export function eyeVerdict({ work }: EyeJudgement): string {
 /** "¼ in larger than the target (⅛ to ⅜)". */
 export function biasText({ biasMm: { value, low, high } }: EyeJudgement, text: Write): string {
   if (low <= 0 && high >= 0) {
-    return `On the target as far as this tells: the mean lies ${text(Math.abs(value))} ${value > 0 ? 'above' : 'below'}, somewhere from ${signed(low, text)} to ${signed(high, text)}.`;
+    return (
+      `On the target as far as this tells: the mean lies ${text(Math.abs(value))} ` +
+      `${value > 0 ? 'above' : 'below'}, somewhere from ${signed(low, text)} to ${signed(high, text)}.`
+    );
   }
   const [near, far] = [Math.abs(low), Math.abs(high)].sort((a, b) => a - b) as [number, number];
-  return `Fills ${text(Math.abs(value))} ${value > 0 ? 'too large' : 'too small'} on average (${text(near)} to ${text(far)}).`;
+  return (
+    `Fills ${text(Math.abs(value))} ${value > 0 ? 'too large' : 'too small'} on average ` +
+    `(${text(near)} to ${text(far)}).`
+  );
 }
 
 function signed(mm: number, text: Write): string {
@@ -60,7 +66,8 @@ export function trendTexts({ trend, oddOnes, count }: EyeJudgement, text: Write)
   else {
     lines.push(
       trend.drifting
-        ? `The eye drifts: balloons grow ${trend.drifting}, by ${text(Math.abs(trend.perBalloonMm.value) * (count - 1))} from the first to the last.`
+        ? `The eye drifts: balloons grow ${trend.drifting}, by ` +
+            `${text(Math.abs(trend.perBalloonMm.value) * (count - 1))} from the first to the last.`
         : 'No drift from the first to the last.',
     );
     lines.push(
@@ -75,7 +82,9 @@ export function trendTexts({ trend, oddOnes, count }: EyeJudgement, text: Write)
 
 export function withinText({ within, toleranceMm }: WorkVerdict, text: Write): string {
   const share = (value: number) => percent(value).replace(' ', '\u00a0');
-  return `${share(within.value)} within ${text(toleranceMm)} either way (${share(within.low)} to ${share(within.high)})`;
+  return (
+    `${share(within.value)} within ${text(toleranceMm)} either way (${share(within.low)} to ` + `${share(within.high)})`
+  );
 }
 
 /** Two eyes side by side. */
@@ -90,7 +99,8 @@ export function comparisonText(
       ? `${value > 0 ? first : second} fills ${text(Math.abs(value))} larger (${text(near)} to ${text(far)}).`
       : `${first} and ${second} fill alike as far as this tells.`,
     spreadsDiffer
-      ? `${spreadRatio > 1 ? first : second} scatters more widely, ${Math.max(spreadRatio, 1 / spreadRatio).toFixed(1)} times.`
+      ? `${spreadRatio > 1 ? first : second} scatters more widely, ` +
+        `${Math.max(spreadRatio, 1 / spreadRatio).toFixed(1)} times.`
       : 'Neither scatters more widely for sure.',
   ];
 }

@@ -15,7 +15,10 @@ export function calibrationFileText(problem: CalibrationFileProblem): string {
     case 'other-format':
       return 'This is JSON, but no calibration. Choose a file that was saved from a balloon’s page.';
     case 'newer-version':
-      return `This file is of version ${problem.version}, newer than this Leggero knows. Update Leggero, then import it; the file is fine.`;
+      return (
+        `This file is of version ${problem.version}, newer than this Leggero knows. Update Leggero, then ` +
+        'import it; the file is fine.'
+      );
     case 'bad-field':
       return `“${problem.path}” in this file cannot be used: ${problem.message}.`;
   }

@@ -4,8 +4,7 @@ import type { FitProblemCode } from '@leggero/core';
 export const FIT_PROBLEMS: Record<FitProblemCode, string> = {
   'no-readings': 'There are no readings yet.',
   'no-widths': 'Only bursts so far: the curve needs a width. Take a fresh balloon with a smaller dose.',
-  'not-rising':
-    'The widths fall as the doses rise, so there is no curve. Look for a slip and delete that reading.',
+  'not-rising': 'The widths fall as the doses rise, so there is no curve. Look for a slip and delete that reading.',
   'bad-dose': 'A reading has a dose that cannot be.',
   'bad-width': 'A reading has a width that this balloon cannot have.',
   'bad-height': 'A reading has a height that this balloon cannot have.',

@@ -18,12 +18,16 @@ export const FOIL_WORDS: Record<FoilKind, { stop: string; shutOff: string; seal:
 };
 
 export const TWO_CHAMBERS =
-  'A shape of two chambers fills one first. Stop, press the air across with the flat hand, and fill on until both are firm.';
+  'A shape of two chambers fills one first. Stop, press the air across with the flat hand, and ' +
+  'fill on until both are firm.';
 
 export function headroomText({ fillTo, roomShare, then }: FoilHeadroom): string {
   switch (then) {
     case 'strains':
-      return `Fill it to ${percent(fillTo)} of its volume here, and leave ${percent(roomShare)} more than usual free: at the venue it is just firm.`;
+      return (
+        `Fill it to ${percent(fillTo)} of its volume here, and leave ${percent(roomShare)} more than ` +
+        'usual free: at the venue it is just firm.'
+      );
     case 'goes-slack':
       return 'It goes slack at the venue: fill it to the seam test here, and top it up there.';
     case 'same':

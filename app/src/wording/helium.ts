@@ -13,17 +13,20 @@ export function litresText(litres: number): string {
 }
 
 export function liftText({ grossG, netG, liftPerL }: HeliumLift): string {
-  return `Its gas lifts ${massText(grossG)} (${liftPerL.toFixed(2)} g a litre); ${massText(netG)} is left over the balloon itself.`;
+  return (
+    `Its gas lifts ${massText(grossG)} (${liftPerL.toFixed(2)} g a litre); ${massText(netG)} is left ` +
+    'over the balloon itself.'
+  );
 }
 
 export function ballastText({ ballastG, sandL, waterL }: HeliumLift): string {
-  return `Hold it with ${massText(ballastG)}, twice that: ${litresText(sandL)} of dry sand, or ${litresText(waterL)} of water. Sand does not sweat or stain.`;
+  return (
+    `Hold it with ${massText(ballastG)}, twice that: ${litresText(sandL)} of dry sand, or ` +
+    `${litresText(waterL)} of water. Sand does not sweat or stain.`
+  );
 }
 
-export function heliumProblemText(
-  { code, detail }: Problem<HeliumProblemCode>,
-  text: (mm: number) => string,
-): string {
+export function heliumProblemText({ code, detail }: Problem<HeliumProblemCode>, text: (mm: number) => string): string {
   const from = `${String(detail?.['least'])} to ${String(detail?.['most'])}`;
   switch (code) {
     case 'bad-volume':
@@ -35,6 +38,10 @@ export function heliumProblemText(
     case 'bad-pressure':
       return `Air pressure from ${from} kPa.`;
     case 'cannot-lift-itself':
-      return `It cannot lift itself: ${massText(Number(detail?.['shortG']))} too heavy. From ${litresText(Number(detail?.['leastL']))}, a ball of ${text(Number(detail?.['leastMm']))}, it would.`;
+      return (
+        `It cannot lift itself: ${massText(Number(detail?.['shortG']))} too heavy. From ` +
+        `${litresText(Number(detail?.['leastL']))}, a ball of ${text(Number(detail?.['leastMm']))}, it ` +
+        'would.'
+      );
   }
 }

@@ -1,5 +1,7 @@
 import type {
+  ClosingSimulation,
   FittingRing,
+  Form,
   FormNote,
   FormStep,
   HandleProblemCode,
@@ -61,9 +63,15 @@ export function linkProblemText({ code, detail = {} }: Problem, text: Write): st
     case 'cap-too-large':
       return 'What would close it is far too large: one more ring.';
     case 'steps-too-coarse':
-      return `The layers differ by ${mm('differenceMm')} at most: on these steps they would all be one size. Finer steps, or lean it out more.`;
+      return (
+        `The layers differ by ${mm('differenceMm')} at most: on these steps they would all be one size. ` +
+        'Finer steps, or lean it out more.'
+      );
     case 'tie-too-small':
-      return `Its tying balloons would be ${mm('tieMm')}, under the ${mm('leastTieMm')} that are useful. From ${mm('nearestMm')} on they are large enough.`;
+      return (
+        `Its tying balloons would be ${mm('tieMm')}, under the ${mm('leastTieMm')} that are useful. From ` +
+        `${mm('nearestMm')} on they are large enough.`
+      );
     case 'bad-lean':
       return `${detail['least']} to ${detail['most']} degrees.`;
     case 'bad-mouth':
@@ -77,14 +85,13 @@ export function linkProblemText({ code, detail = {} }: Problem, text: Write): st
   }
 }
 
-export const HANDLE_PROBLEMS: Record<HandleProblemCode, (detail: Problem['detail'], text: Write) => string> =
-  {
-    'bad-rise': () => 'Give the handle some height.',
-    'longer-than-balloon': (detail, text) =>
-      Number(detail?.['mostMm']) > 0
-        ? `The balloon is too short for it: at most ${text(Number(detail?.['mostMm']))} high.`
-        : 'The balloon does not reach across. Take a longer one.',
-  };
+export const HANDLE_PROBLEMS: Record<HandleProblemCode, (detail: Problem['detail'], text: Write) => string> = {
+  'bad-rise': () => 'Give the handle some height.',
+  'longer-than-balloon': (detail, text) =>
+    Number(detail?.['mostMm']) > 0
+      ? `The balloon is too short for it: at most ${text(Number(detail?.['mostMm']))} high.`
+      : 'The balloon does not reach across. Take a longer one.',
+};
 
 export const CLOSING_WORDS: Record<OneWrong['state'], { word: string; tone: Tone }> = {
   closes: { word: 'closes', tone: 'good' },
@@ -98,17 +105,15 @@ export function oneWrongText(wrong: OneWrong, text: Write): string {
   const tied =
     ties.unfit === 0
       ? ''
-      : ` ${ties.unfit === 1 ? 'A tying balloon' : `${ties.unfit} tying balloons`} beside it no longer ${ties.unfit === 1 ? 'fits' : 'fit'}.`;
+      : ` ${ties.unfit === 1 ? 'A tying balloon' : `${ties.unfit} tying balloons`} beside it no longer ` +
+        `${ties.unfit === 1 ? 'fits' : 'fit'}.`;
   if (state === 'closes') return `The ring’s joints take it up: ${fineMm(errorMm)} all the way round.${tied}`;
   if (state === 'opens') return `The ring stays open by ${fineMm(errorMm)} beside it.${tied}`;
   return `The ring is ${fineMm(errorMm)} too long: this balloon is pushed out by ${text(liftMm)}.${tied}`;
 }
 
 /** How a stepped size closes. */
-export function closingText(
-  { closingMm, ofGive }: { closingMm: number; ofGive: number },
-  around: boolean,
-): string {
+export function closingText({ closingMm, ofGive }: { closingMm: number; ofGive: number }, around: boolean): string {
   const where = around ? ' all the way round' : '';
   if (Math.abs(closingMm) < 0.05) return `exact${where}`;
   const side = closingMm > 0 ? 'too long' : 'short';
@@ -128,11 +133,18 @@ export function snapText({ worst, roundedWorst, compared }: SnappedForm): string
 export function formStepText(step: FormStep, form: PieceForm, text: Write): string {
   switch (step.code) {
     case 'tie-spokes':
-      return `Tie ${step.half ? `${step.chains - 1} chains of four and one of two` : `${step.chains} chains of four`}, ${step.balloons} balloons of ${text(step.widthMm)}, neck to tail.`;
+      return (
+        'Tie ' +
+        `${step.half ? `${step.chains - 1} chains of four and one of two` : `${step.chains} chains of four`}, ` +
+        `${step.balloons} balloons of ${text(step.widthMm)}, neck to tail.`
+      );
     case 'twist-middles':
       return `Lay the ${step.chains} chains across each other and twist them together at their middles, twice around.`;
     case 'tie-ring':
-      return `${layerTitle(step.key, form)}: link ${step.count} of ${text(step.widthMm)} to a chain, and close it last neck to first tail.`;
+      return (
+        `${layerTitle(step.key, form)}: link ${step.count} of ${text(step.widthMm)} to a chain, and ` +
+        'close it last neck to first tail.'
+      );
     case 'seat-ring':
       return step.on === 'spokes'
         ? 'Set the ring around the spokes’ ends: each of its points on the tip of a spoke.'
@@ -140,7 +152,10 @@ export function formStepText(step: FormStep, form: PieceForm, text: Write): stri
           ? 'Set it on the ring below, balloon upon balloon, points above points.'
           : 'Set it on the ring below, turned by half a balloon: each sits between two.';
     case 'tie-points':
-      return `Tie ${counted(step.count, 'small balloon')} of ${text(step.widthMm)} into the gaps where four meet: they hold the points together.`;
+      return (
+        `Tie ${counted(step.count, 'small balloon')} of ${text(step.widthMm)} into the gaps where four ` +
+        'meet: they hold the points together.'
+      );
     case 'set-cap':
       return `Close it with one balloon of ${text(step.widthMm)}, tied to two points of the last ring.`;
   }
@@ -152,15 +167,30 @@ export const FORM_NOTES: Record<FormNote, string> = {
   'close-ring-last': 'Count a ring before closing it: one balloon more or less looks right until it is tied.',
   'points-not-balloons':
     'Spokes go to the points of the ring, where two of its balloons are linked, not to its balloons.',
-  'half-step':
-    'Every ring is turned by half a step, always the same way: go by the knots, not by the colours.',
-  'equator-first':
-    'Begin at the equator, the widest ring; build one half on it, turn it over, build the other.',
+  'half-step': 'Every ring is turned by half a step, always the same way: go by the knots, not by the colours.',
+  'equator-first': 'Begin at the equator, the widest ring; build one half on it, turn it over, build the other.',
   'keep-layers-apart': 'Put each size in its own bag with its name on: on the table they look alike.',
 };
 
+/** How large a closed form comes out. */
+export function formSizeText({ acrossMm, heightMm, mouthMm }: Form, text: Write): string {
+  const inside = mouthMm > 0 ? `, ${text(mouthMm)} clear inside` : '';
+  return `${text(acrossMm)} across, ${text(heightMm)} high${inside}`;
+}
+
+/** How far a swag of whole balloons hangs off what was asked. */
+export function lowerText(lowerMm: number): string {
+  if (Math.abs(lowerMm) < 0.5) return 'as asked';
+  return `${fineMm(lowerMm)} ${lowerMm > 0 ? 'lower' : 'higher'}: whole balloons`;
+}
+
+/** What simulated builds say of the spread that still closes. */
+export function simulatedText(simulated: ClosingSimulation | null | undefined): string {
+  if (!simulated?.sdMm) return 'simulated builds are running';
+  return `${simulated.sdMm.toFixed(2)} mm over ${simulated.runs.toLocaleString('en')} simulated builds`;
+}
+
 export function fittingText({ count, widthMm, closingMm }: FittingRing, text: Write): string {
-  const how =
-    Math.abs(closingMm) < 0.5 ? 'exact' : `${fineMm(closingMm)} ${closingMm > 0 ? 'too long' : 'short'}`;
+  const how = Math.abs(closingMm) < 0.5 ? 'exact' : `${fineMm(closingMm)} ${closingMm > 0 ? 'too long' : 'short'}`;
   return `${count} of ${text(widthMm)}, ${how}`;
 }

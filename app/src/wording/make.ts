@@ -39,7 +39,10 @@ export function makeProblemText(
     case 'bad-bridge':
       return `A bridge is between ${detail['leastMm']} and 100 mm.`;
     case 'kerf-over-bridge':
-      return `The cut would burn the bridge of ${detail['bridgeMm']} mm away: make the kerf smaller or the bridge wider.`;
+      return (
+        `The cut would burn the bridge of ${detail['bridgeMm']} mm away: make the kerf smaller or the ` +
+        'bridge wider.'
+      );
     case 'bad-thickness':
       return 'A sheet is between 0 and 50 mm thick.';
     case 'bad-pitch':

@@ -1,7 +1,17 @@
 import type { Problem } from '@leggero/core';
 import type {
-  CodeProblemCode, JoinerPlan, JoinerProblemCode, LengthLaw, LengthProblemCode, ModellingSize, PoleCover, PoleProblemCode, ShapeProblemCode, TailProblemCode, Tying,
-} from '@leggero/core/modelling'; // prettier-ignore
+  CodeProblemCode,
+  JoinerPlan,
+  JoinerProblemCode,
+  LengthLaw,
+  LengthProblemCode,
+  ModellingSize,
+  PoleCover,
+  PoleProblemCode,
+  ShapeProblemCode,
+  TailProblemCode,
+  Tying,
+} from '@leggero/core/modelling';
 
 import { counted, percent } from './trade';
 
@@ -9,7 +19,10 @@ type Write = (mm: number) => string;
 
 /** What a code says, so that nobody reads it as 26 by 0. */
 export function codeText({ code, widthMm, lengthMm }: ModellingSize, text: Write): string {
-  return `${code}: ${text(widthMm)} across, ${text(lengthMm)} long when full. The first digit is the width, the other two the length, both in inches.`;
+  return (
+    `${code}: ${text(widthMm)} across, ${text(lengthMm)} long when full. The first digit is the ` +
+    'width, the other two the length, both in inches.'
+  );
 }
 
 export function codeProblemText({ code, detail }: Problem<CodeProblemCode>): string {
@@ -41,11 +54,17 @@ export function joinerText({ pieces, balloons, joins, joinsAPiece }: JoinerPlan,
 
 export function joinerProblemText({ code, detail }: Problem<JoinerProblemCode>, text: Write): string {
   if (code === 'bad-count') return 'Give two clusters or more, as a whole number.';
-  return `A piece pulled to ${text(Number(detail?.['reachMm']))} does not do one join (${text(Number(detail?.['takesMm']))}). Use whole ones, or another way of tying.`;
+  return (
+    `A piece pulled to ${text(Number(detail?.['reachMm']))} does not do one join ` +
+    `(${text(Number(detail?.['takesMm']))}). Use whole ones, or another way of tying.`
+  );
 }
 
 export function poleText({ balloons, turns, pitchMm, coversMm }: PoleCover, text: Write): string {
-  return `${counted(balloons, 'balloon')}: ${Math.ceil(turns)} turns, ${text(pitchMm)} on for each. One covers ${text(coversMm)} of the pole.`;
+  return (
+    `${counted(balloons, 'balloon')}: ${Math.ceil(turns)} turns, ${text(pitchMm)} on for each. One ` +
+    `covers ${text(coversMm)} of the pole.`
+  );
 }
 
 export function poleProblemText({ code, detail }: Problem<PoleProblemCode>, text: Write): string {

@@ -64,7 +64,8 @@ export function costTexts({ offMm, airRatio, columnMm, chainMm }: WidthCost, tex
   const long = offMm > 0 ? 'longer' : 'shorter';
   const high = offMm > 0 ? 'higher' : 'lower';
   return [
-    `Each balloon ${text(Math.abs(offMm))} ${offMm > 0 ? 'larger' : 'smaller'}, with ${Math.abs(Math.round(100 * (airRatio - 1)))} % ${than} air.`,
+    `Each balloon ${text(Math.abs(offMm))} ${offMm > 0 ? 'larger' : 'smaller'}, with ` +
+      `${Math.abs(Math.round(100 * (airRatio - 1)))} % ${than} air.`,
     `A column of eight layers of quads ${text(Math.abs(columnMm))} ${high}.`,
     `A chain of twenty ${text(Math.abs(chainMm))} ${long}.`,
   ];

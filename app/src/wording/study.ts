@@ -32,15 +32,23 @@ export function studyText(study: SizingStudy, people: readonly string[], subject
   const first =
     sizing.sdMm === 0
       ? `No spread at all shows with ${about}.`
-      : `Sizing adds ${fineMm(sizing.sdMm)} of spread (one standard deviation) with ${about}; the balloons themselves differ by ${fineMm(parts.balloons.sdMm)}.`;
+      : `Sizing adds ${fineMm(sizing.sdMm)} of spread (one standard deviation) with ${about}; the ` +
+        `balloons themselves differ by ${fineMm(parts.balloons.sdMm)}.`;
   const most = sizing.share > 0 ? percent(parts[largest].share / sizing.share) : '0 %';
   const lean = leansMm
     .map((mm, i) => ({ name: people[i] ?? '', mm }))
     .sort((a, b) => Math.abs(b.mm) - Math.abs(a.mm))[0];
   const second = {
-    repeatability: `Most of it (${most}) comes from sizing the same balloon again with the same hands: same hole, same rounding, same wait.`,
-    people: `Most of it (${most}) comes from how ${listed(people)} read it: ${lean?.name} reads ${fineMm(Math.abs(lean?.mm ?? 0))} ${(lean?.mm ?? 0) > 0 ? 'larger' : 'smaller'} than the mean of all.`,
-    interaction: `Most of it (${most}) comes from how ${listed(people)} differ on some balloons and agree on others: look at those balloons together.`,
+    repeatability:
+      `Most of it (${most}) comes from sizing the same balloon again with the same hands: same hole, ` +
+      'same rounding, same wait.',
+    people:
+      `Most of it (${most}) comes from how ${listed(people)} read it: ${lean?.name} reads ` +
+      `${fineMm(Math.abs(lean?.mm ?? 0))} ${(lean?.mm ?? 0) > 0 ? 'larger' : 'smaller'} than the mean ` +
+      'of all.',
+    interaction:
+      `Most of it (${most}) comes from how ${listed(people)} differ on some balloons and agree on ` +
+      'others: look at those balloons together.',
   }[largest];
   return sizing.sdMm === 0 ? [first] : [first, second];
 }

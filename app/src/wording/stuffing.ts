@@ -1,7 +1,16 @@
 import type { ColourNote, Hole, Problem } from '@leggero/core';
 import type {
-  BubbleProblemCode, BubbleSteps, BubbleWidths, InflatorVerdict, PairProblemCode, PairReason, PairVerdict, SkinStuffing, SphereInClear, SphereProblemCode,
-} from '@leggero/core/stuffing'; // prettier-ignore
+  BubbleProblemCode,
+  BubbleSteps,
+  BubbleWidths,
+  InflatorVerdict,
+  PairProblemCode,
+  PairReason,
+  PairVerdict,
+  SkinStuffing,
+  SphereInClear,
+  SphereProblemCode,
+} from '@leggero/core/stuffing';
 
 import type { Tone } from '@/ui/Chip';
 
@@ -22,9 +31,15 @@ export function pairReasonText(reason: PairReason, text: Write): string {
     case 'next-smaller':
       return 'The inner is the next smaller size, as it should be.';
     case 'outer-slack':
-      return `The inner stops at ${text(reason.limitMm)}, and the outer hangs loose below ${text(reason.smallestMm)}. Take a larger inner, or fill the gap as a bubble.`;
+      return (
+        `The inner stops at ${text(reason.limitMm)}, and the outer hangs loose below ` +
+        `${text(reason.smallestMm)}. Take a larger inner, or fill the gap as a bubble.`
+      );
     case 'outer-soft':
-      return `The outer is filled to ${percent(reason.fraction)} of its nominal only: soft, with a long neck. A larger inner would stretch it more.`;
+      return (
+        `The outer is filled to ${percent(reason.fraction)} of its nominal only: soft, with a long neck. ` +
+        'A larger inner would stretch it more.'
+      );
     case 'inner-has-tail':
       return 'A linking inner’s tail catches in the outer’s crown. A plain balloon goes in smoothly.';
   }
@@ -32,7 +47,10 @@ export function pairReasonText(reason: PairReason, text: Write): string {
 
 export function pairProblemText({ code, detail }: Problem<PairProblemCode>, text: Write): string {
   if (code !== 'inner-larger') return 'This pair cannot be worked out. Check both balloons’ sizes.';
-  return `The inner is larger than its outer of ${text(Number(detail?.['outerMm']))}. At most ${text(Number(detail?.['nearestMm']))} goes in: swap the two, or take a smaller inner.`;
+  return (
+    `The inner is larger than its outer of ${text(Number(detail?.['outerMm']))}. At most ` +
+    `${text(Number(detail?.['nearestMm']))} goes in: swap the two, or take a smaller inner.`
+  );
 }
 
 /** Which of the two holds the pair, and where each stops. */
@@ -67,7 +85,10 @@ export function inflatorsText(inflators: readonly InflatorVerdict[]): string {
 }
 
 export function effortText({ time, loss }: SkinStuffing['effort']): string {
-  return `Two balloons a piece, about ${time.toFixed(1)} times the work, ${loss.toFixed(0)} times the losses (from memory).`;
+  return (
+    `Two balloons a piece, about ${time.toFixed(1)} times the work, ${loss.toFixed(0)} times the ` +
+    'losses (from memory).'
+  );
 }
 
 export function piecesText(pieces: number | null, sameModel: boolean): string {
@@ -101,9 +122,16 @@ export function bubbleProblemText({ code, detail }: Problem<BubbleProblemCode>, 
     case 'bad-width':
       return 'Give a width above nothing.';
     case 'final-too-small':
-      return `The outside must end above ${detail?.['within'] === 'innerMm' ? 'the inner' : 'the first width'} of ${mm('withinMm')}. The least is ${mm('nearestMm')}.`;
+      return (
+        'The outside must end above ' +
+        `${detail?.['within'] === 'innerMm' ? 'the inner' : 'the first width'} of ${mm('withinMm')}. The ` +
+        `least is ${mm('nearestMm')}.`
+      );
     case 'above-limit':
-      return `The ${String(detail?.['whose'])} would come to ${mm('wouldBeMm')} and bears ${mm('limitMm')}. At this place ${mm('nearestMm')} works.`;
+      return (
+        `The ${String(detail?.['whose'])} would come to ${mm('wouldBeMm')} and bears ${mm('limitMm')}. ` +
+        `At this place ${mm('nearestMm')} works.`
+      );
   }
 }
 
@@ -144,9 +172,15 @@ export function sphereProblemText({ code, detail }: Problem<SphereProblemCode>, 
     case 'bad-vents':
       return 'Let air out at two or three points.';
     case 'latex-too-small':
-      return `The latex is too small for that sphere with its gap: it wants ${mm('neededMm')}. The largest sphere for this latex is ${mm('nearestMm')}.`;
+      return (
+        `The latex is too small for that sphere with its gap: it wants ${mm('neededMm')}. The largest ` +
+        `sphere for this latex is ${mm('nearestMm')}.`
+      );
     case 'latex-too-large':
-      return `The latex is too large to be taut around it. At most ${mm('nearestMm')} fits a sphere of ${mm('sphereMm')}.`;
+      return (
+        `The latex is too large to be taut around it. At most ${mm('nearestMm')} fits a sphere of ` +
+        `${mm('sphereMm')}.`
+      );
   }
 }
 
@@ -159,9 +193,11 @@ export function sphereSteps(made: SphereInClear, text: Write): string[] {
     `Fill the latex with air to ${text(roomMm)} across: room to unfold.`,
     ...vents.map(
       ({ outsideMm: at, downToMm, gapAfterMm }, i) =>
-        `Fill the sphere until the outside is ${text(at)}; let latex air out to ${text(downToMm)} (time ${i + 1} of ${vents.length}). ${text(gapAfterMm)} of air stays all around.`,
+        `Fill the sphere until the outside is ${text(at)}; let latex air out to ${text(downToMm)} (time ` +
+        `${i + 1} of ${vents.length}). ${text(gapAfterMm)} of air stays all around.`,
     ),
-    `Fill the sphere until its last wrinkle goes, ${text(sphereMm)}: the outside is ${text(outsideMm)}, with ${text(gapMm)} of air all around.`,
+    `Fill the sphere until its last wrinkle goes, ${text(sphereMm)}: the outside is ` +
+      `${text(outsideMm)}, with ${text(gapMm)} of air all around.`,
     'Press the rest of the air out of the gap, and tie both.',
   ];
 }

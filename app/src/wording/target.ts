@@ -1,6 +1,17 @@
 import type {
-  CalibrationFit, EstimatedCurve, FitNote, InflatorKind, LimitState, NextReading, Outlier, RoundLimit, Target, TargetCaution, TargetReason, UnsuitedReason,
-} from '@leggero/core'; // prettier-ignore
+  CalibrationFit,
+  EstimatedCurve,
+  FitNote,
+  InflatorKind,
+  LimitState,
+  NextReading,
+  Outlier,
+  RoundLimit,
+  Target,
+  TargetCaution,
+  TargetReason,
+  UnsuitedReason,
+} from '@leggero/core';
 
 import type { Tone } from '@/ui/Chip';
 
@@ -24,13 +35,18 @@ function whose({ of }: { of?: 'outer' | 'inner' }, alone: string): string {
 export function reasonText(reason: TargetReason, text: Write, tierName: string): string {
   switch (reason.code) {
     case 'tier':
-      return `${tierName} asks for ${percent(reason.fraction)} of ${reason.of ? 'the smaller nominal' : 'nominal'}: ${text(reason.widthMm)}.`;
+      return (
+        `${tierName} asks for ${percent(reason.fraction)} of ` +
+        `${reason.of ? 'the smaller nominal' : 'nominal'}: ${text(reason.widthMm)}.`
+      );
     case 'round-limit':
       return roundReason(reason, text);
     case 'standing':
       return reason.state === 'acts'
-        ? `Held there so that it stands (${standing(reason.days)}): ${percent(reason.fraction)} of ${reason.of ? `the ${reason.of}’s ` : ''}nominal, a rule of thumb.`
-        : `Standing (${standing(reason.days)}) allows ${reason.of ? `the ${reason.of} ` : ''}up to ${text(reason.limitMm)}, a rule of thumb.`;
+        ? `Held there so that it stands (${standing(reason.days)}): ${percent(reason.fraction)} of ` +
+            `${reason.of ? `the ${reason.of}’s ` : ''}nominal, a rule of thumb.`
+        : `Standing (${standing(reason.days)}) allows ${reason.of ? `the ${reason.of} ` : ''}up to ` +
+            `${text(reason.limitMm)}, a rule of thumb.`;
     case 'felt-hard':
       return reason.state === 'acts'
         ? `Held there: ${one(reason)} felt hard at ${text(reason.seenMm)}.`
@@ -40,13 +56,22 @@ export function reasonText(reason: TargetReason, text: Write, tierName: string):
         ? `Held there: ${one(reason)} burst at about ${text(reason.seenMm)}.`
         : `${capital(one(reason))} burst at about ${text(reason.seenMm)}; this stays well under it.`;
     case 'smallest-useful':
-      return `${reason.state === 'acts' ? 'Held up' : 'Smallest useful'}: below ${text(reason.limitMm)} ${reason.why === 'shine' ? 'mirror finish dulls. To go smaller, squeeze the air to the crown and tie low' : 'the neck hangs out'}.`;
+      return (
+        `${reason.state === 'acts' ? 'Held up' : 'Smallest useful'}: below ${text(reason.limitMm)} ` +
+        (reason.why === 'shine'
+          ? 'mirror finish dulls. To go smaller, squeeze the air to the crown and tie low.'
+          : 'the neck hangs out.')
+      );
     case 'warmth':
       return `${reason.toC} °C at the venue after ${reason.fromC} °C here: ${changeText(reason.byMm, text)}.`;
     case 'altitude':
       return `${reason.toM} m above the sea after ${reason.fromM} m here: ${changeText(reason.byMm, text)}.`;
     case 'hold':
-      return `${counted(reason.hours, 'hour')} before the show cost ${(100 * reason.lostShare).toFixed(1)} % of the width (${reason.tests > 0 ? `from ${counted(reason.tests, 'hold test')}` : 'from memory, no hold test yet'}): ${changeText(reason.byMm, text)}.`;
+      return (
+        `${counted(reason.hours, 'hour')} before the show cost ${(100 * reason.lostShare).toFixed(1)} % of the width ` +
+        `(${reason.tests > 0 ? `from ${counted(reason.tests, 'hold test')}` : 'from memory, no hold test yet'}): ` +
+        `${changeText(reason.byMm, text)}.`
+      );
   }
 }
 
@@ -62,11 +87,15 @@ function capital(words: string): string {
 function roundReason(reason: Extract<TargetReason, { code: 'round-limit' }>, text: Write): string {
   const limit = `${text(reason.limitMm)}, give or take ${text(1.96 * reason.sdMm)}`;
   if (reason.from === 'line') {
-    return `${capital(whose(reason, 'its'))} line’s other sizes say it turns oval at ${limit}${reason.state === 'acts' ? ': held there' : ''}.`;
+    return (
+      `${capital(whose(reason, 'its'))} line’s other sizes say it turns oval at ` +
+      `${limit}${reason.state === 'acts' ? ': held there' : ''}.`
+    );
   }
   return reason.state === 'acts'
     ? `Held there: ${reason.of ? `the ${reason.of}` : 'yours'} turns oval at ${limit}.`
-    : `${capital(whose(reason, 'your'))} round limit of ${text(reason.limitMm)} leaves ${reason.state === 'near' ? 'little room' : 'room'}.`;
+    : `${capital(whose(reason, 'your'))} round limit of ${text(reason.limitMm)} leaves ` +
+        `${reason.state === 'near' ? 'little room' : 'room'}.`;
 }
 
 /** "make it ⅛ in smaller", with a tenth of a millimetre where the step would hide it. */
@@ -81,11 +110,13 @@ function changeText(byMm: number, text: Write): string {
 /** The one line beside the origin: what held the target, or that nothing did. */
 export function heldBecause(target: Target, text: Write): string {
   const acting = target.reasons.filter((reason) => 'state' in reason && reason.state === 'acts');
-  const acted =
-    acting.find(({ code }) => code !== 'warmth' && code !== 'altitude' && code !== 'hold') ?? acting[0];
+  const acted = acting.find(({ code }) => code !== 'warmth' && code !== 'altitude' && code !== 'hold') ?? acting[0];
   switch (acted?.code) {
     case 'round-limit':
-      return `Held at ${whose(acted, acted.from === 'own' ? 'your' : 'its line’s')} round limit of ${text(acted.limitMm)}`;
+      return (
+        `Held at ${whose(acted, acted.from === 'own' ? 'your' : 'its line’s')} round limit of ` +
+        `${text(acted.limitMm)}`
+      );
     case 'standing':
       return `Held so that ${acted.of ? `the ${acted.of}` : 'it'} stands (${standing(acted.days)})`;
     case 'felt-hard':
@@ -108,13 +139,25 @@ export function heldBecause(target: Target, text: Write): string {
 export function cautionText(caution: TargetCaution, text: Write): string {
   switch (caution.code) {
     case 'nominal-too-small':
-      return `This is ${percent(caution.fraction)} of nominal: hard and likely oval. A larger nominal would serve better.`;
+      return (
+        `This is ${percent(caution.fraction)} of nominal: hard and likely oval. A larger nominal would ` +
+        'serve better.'
+      );
     case 'nominal-too-large':
-      return `${percent(caution.fraction)} of nominal is asked for: floppy, with a long neck. A smaller nominal would serve better.`;
+      return (
+        `${percent(caution.fraction)} of nominal is asked for: floppy, with a long neck. A smaller ` +
+        'nominal would serve better.'
+      );
     case 'below-tier':
-      return `This is only ${percent(caution.fraction)} of nominal, below this tier’s ${percent(caution.leastFraction)}: it will feel like the tier below.`;
+      return (
+        `This is only ${percent(caution.fraction)} of nominal, below this tier’s ` +
+        `${percent(caution.leastFraction)}: it will feel like the tier below.`
+      );
     case 'smaller-than-useful':
-      return `The limits leave less than the smallest useful size of ${text(caution.smallestMm)}. Another nominal would serve better.`;
+      return (
+        `The limits leave less than the smallest useful size of ${text(caution.smallestMm)}. Another ` +
+        'nominal would serve better.'
+      );
     case 'round-limit-unknown':
       return 'Nobody has noted its shape yet, so the round limit is not known. Note the shape with the next reading.';
     case 'beyond-readings':
@@ -129,11 +172,7 @@ export function cautionText(caution: TargetCaution, text: Write): string {
 }
 
 /** Where an estimated curve comes from. */
-function estimateText(
-  doses: EstimatedCurve['dosesFrom'],
-  doseCalibrations: number,
-  shapeCalibrations: number,
-): string {
+function estimateText(doses: EstimatedCurve['dosesFrom'], doseCalibrations: number, shapeCalibrations: number): string {
   const count = counted(doseCalibrations, 'calibration');
   const from =
     doses === 'outer'
@@ -176,19 +215,19 @@ export function roundLimitText(limit: RoundLimit, text: Write): string {
   }
 }
 
-export function outlierText(
-  { dose, widthMm, expectedWidthMm }: Outlier,
-  kind: InflatorKind,
-  text: Write,
-): string {
-  return `${dosed(dose, kind)}, ${text(widthMm)}, does not fit the others (they say ${text(expectedWidthMm)}), so it is set aside. Measure again, or delete it.`;
+export function outlierText({ dose, widthMm, expectedWidthMm }: Outlier, kind: InflatorKind, text: Write): string {
+  return (
+    `${dosed(dose, kind)}, ${text(widthMm)}, does not fit the others (they say ` +
+    `${text(expectedWidthMm)}), so it is set aside. Measure again, or delete it.`
+  );
 }
 
 export function noteText(note: FitNote, kind: InflatorKind): string {
   const each = kind === 'hand' ? 'a stroke' : 'a second';
   return note.code === 'dead-volume-assumed-zero'
     ? 'The curve rests on one dose, so it is drawn from nothing.'
-    : `This inflator seems to move ${note.fittedL.toFixed(2)} L ${each}; ${note.onRecordL.toFixed(2)} L is on record. Is it the same one?`;
+    : `This inflator seems to move ${note.fittedL.toFixed(2)} L ${each}; ` +
+        `${note.onRecordL.toFixed(2)} L is on record. Is it the same one?`;
 }
 
 /** What the start of a timed inflator costs; empty for hand pumps, and while it is not known. */
@@ -199,11 +238,7 @@ export function lagText({ inflator, deadVolumeL, doseVolumeL, distinctDoses }: C
 }
 
 /** What to do next while calibrating. */
-export function nextText(
-  { dose, purpose, freshBalloon }: NextReading,
-  lastDose: number,
-  kind: InflatorKind,
-): string {
+export function nextText({ dose, purpose, freshBalloon }: NextReading, lastDose: number, kind: InflatorKind): string {
   const how = freshBalloon
     ? `Take a fresh balloon and give it ${dosed(dose, kind)}`
     : `Give ${dosed(dose - lastDose, kind)} more, ${doseText(dose, kind)} in all`;

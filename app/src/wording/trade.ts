@@ -106,13 +106,7 @@ export function percent(fraction: number): string {
 }
 
 /** "pre-stretched, rounded off"; "as it comes" for neither. */
-export function preparation({
-  preStretched,
-  roundedOff,
-}: {
-  preStretched: boolean;
-  roundedOff: boolean;
-}): string {
+export function preparation({ preStretched, roundedOff }: { preStretched: boolean; roundedOff: boolean }): string {
   const words = [preStretched && 'pre-stretched', roundedOff && 'rounded off'].filter(Boolean);
   return words.length > 0 ? words.join(', ') : 'as it comes';
 }

@@ -8,7 +8,10 @@ export type BalloonKind = (typeof BALLOON_KINDS)[number];
 export const FOIL_KINDS = ['foil', 'stretch-foil'] as const;
 export type FoilKind = (typeof FOIL_KINDS)[number];
 
-/** Everything a shelf holds: balloons filled to a width, long thin ones filled to a length, and foil filled to its seams. */
+/**
+ * Everything a shelf holds: balloons filled to a width, long thin ones filled to a length, and foil filled to its
+ * seams.
+ */
 export const MODEL_KINDS = [...BALLOON_KINDS, 'modelling', ...FOIL_KINDS] as const;
 export type ModelKind = (typeof MODEL_KINDS)[number];
 

@@ -10,7 +10,9 @@ export function shapeOfAspect(aspect: number): Shape {
   return aspect <= TRADE.ovalAspect.value ? 'oval' : 'pear';
 }
 
-/** The shape of a body `widthMm` across and `heightMm` from crown to neck. Limits: `TRADE.roundAspect`, `ovalAspect`. */
+/**
+ * The shape of a body `widthMm` across and `heightMm` from crown to neck. Limits: `TRADE.roundAspect`, `ovalAspect`.
+ */
 export function shapeOf({ widthMm, heightMm }: { widthMm: number; heightMm: number }): Shape {
   return shapeOfAspect(heightMm / widthMm);
 }

@@ -46,9 +46,9 @@ const ROUND_LIMIT_GAIN = 0.35;
 const UNKNOWN_TOLERANCES = 4;
 
 /**
- * The balloons worth calibrating, those that gain most first: how unsure the coming targets are in tolerances (capped, as
- * beyond a few all is equally lost), what else is unknown, times how much the balloon is used. Balloons whose
- * targets are sure enough are left out.
+ * The balloons worth calibrating, those that gain most first: how unsure the coming targets are in tolerances
+ * (capped, as beyond a few all is equally lost), what else is unknown, times how much the balloon is used. Balloons
+ * whose targets are sure enough are left out.
  */
 export function calibrationOrder(candidates: readonly Candidate[]): CalibrationTask[] {
   return candidates

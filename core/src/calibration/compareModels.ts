@@ -97,8 +97,8 @@ export interface Substitute extends ModelAtWidth {
 const SHORTER_HOLD_MM = 1;
 
 /**
- * The other model's way to the same width, when a colour is missing: its dose, its shape there, and what to mind. The hole
- * is the same, as the width is.
+ * The other model's way to the same width, when a colour is missing: its dose, its shape there, and what to mind. The
+ * hole is the same, as the width is.
  *
  * Problem: `bad-width`.
  */

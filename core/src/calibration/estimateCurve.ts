@@ -8,8 +8,8 @@ import type { RoundLimit, ShapeLaw } from './shapeLaw';
 /** A curve nobody measured. */
 export interface EstimatedCurve extends DoseCurve {
   /**
-   * Where the doses come from: other sizes of the line filled with the same inflator, all balloons filled with it, or its
-   * volume on record; for a pair, its outer balloon alone.
+   * Where the doses come from: other sizes of the line filled with the same inflator, all balloons filled with it, or
+   * its volume on record; for a pair, its outer balloon alone.
    */
   dosesFrom: 'line' | 'inflator' | 'record' | 'outer';
   /** Calibrations behind the doses. */
@@ -22,9 +22,10 @@ export interface EstimatedCurve extends DoseCurve {
 const FREEDOM = 8;
 
 /**
- * The curve of a balloon that was never measured: doses from what the inflator is known to do (`line`, pooled over the other sizes
- * of the same line, before `all`, pooled over everything filled with it), shape from the line's other sizes, each wider by the
- * spread between balloons. `null` when nothing is known of the inflator: then only the tier rules are left.
+ * The curve of a balloon that was never measured: doses from what the inflator is known to do (`line`, pooled over
+ * the other sizes of the same line, before `all`, pooled over everything filled with it), shape from the line's other
+ * sizes, each wider by the spread between balloons. `null` when nothing is known of the inflator: then only the tier
+ * rules are left.
  */
 export function estimateCurve({
   nominalMm,
@@ -68,10 +69,7 @@ export function estimateCurve({
 }
 
 /** The aspect law of the line's nearest size, brought to this nominal, with the round limit pooled over all sizes. */
-function estimateShape(
-  nominalMm: number,
-  siblings: readonly CalibrationFit[],
-): { shape: ShapeLaw; from: number } {
+function estimateShape(nominalMm: number, siblings: readonly CalibrationFit[]): { shape: ShapeLaw; from: number } {
   const shaped = siblings.filter(({ shape }) => shape.knots.length > 0);
   const nearest = [...shaped].sort(
     (a, b) => Math.abs(Math.log(a.nominalMm / nominalMm)) - Math.abs(Math.log(b.nominalMm / nominalMm)),
@@ -94,9 +92,7 @@ function estimateShape(
 /** The round limit of a line's other sizes as a share of nominal, pooled, for this nominal. */
 export function estimateRoundLimit(nominalMm: number, siblings: readonly CalibrationFit[]): RoundLimit {
   const estimates = siblings.flatMap(({ nominalMm: own, shape: { roundLimit } }) =>
-    roundLimit.kind === 'shown'
-      ? [{ value: roundLimit.widthMm / own, variance: (roundLimit.sdMm / own) ** 2 }]
-      : [],
+    roundLimit.kind === 'shown' ? [{ value: roundLimit.widthMm / own, variance: (roundLimit.sdMm / own) ** 2 }] : [],
   );
   const expected = { variance: TRADE.roundLimitBetween.value ** 2, worth: TRADE.betweenWorth.value };
   const pooled = poolEstimates({ estimates, expected });

@@ -1,12 +1,6 @@
 import type { Inflator } from '../inflator';
 import { ok, problem, type Result } from '../result';
-import {
-  censoredLeastSquares,
-  leastSquares,
-  type IntervalSeen,
-  type LinearFit,
-  type ValueSeen,
-} from '../statistics';
+import { censoredLeastSquares, leastSquares, type IntervalSeen, type LinearFit, type ValueSeen } from '../statistics';
 import { TRADE } from '../trade';
 import { designRow, volumeAtDoseL, type DoseCurve } from './doseCurve';
 import {
@@ -87,17 +81,19 @@ interface Point {
 /**
  * Fits a calibration. Dose law: body volume = dead volume + dose volume x dose, by least squares weighted with the
  * inverse variance that the uncertainty of width (and height) gives each volume; brackets enter as intervals by
- * maximum likelihood (`censoredLeastSquares`). Readings from both nozzles of a two-nozzle inflator share the dead volume and give
- * each nozzle its own rate. The variance ratio joins the readings' own chi-square with `TRADE.priorReadings` readings' worth
- * of trust in the assumed uncertainty (the scaled inverse chi-square prior of Gelman et al., Bayesian Data Analysis,
- * section 3.3), so that three lucky readings do not pass for certainty. Shape law: `fitShapeLaw`.
+ * maximum likelihood (`censoredLeastSquares`). Readings from both nozzles of a two-nozzle inflator share the dead
+ * volume and give each nozzle its own rate. The variance ratio joins the readings' own chi-square with
+ * `TRADE.priorReadings` readings' worth of trust in the assumed uncertainty (the scaled inverse chi-square prior of
+ * Gelman et al., Bayesian Data Analysis, section 3.3), so that three lucky readings do not pass for certainty. Shape
+ * law: `fitShapeLaw`.
  *
- * One dose is enough to start: the curve then comes from zero, give or take `TRADE.firstDoseSd`. Bursts count as limits, not
- * as points of the curve. A reading more than `TRADE.outlierLimit` externally studentised residuals away is set aside and
- * named (at most one in five). `ways` are the uncertainties to assume, `TRADE.measureSdMm` unless learned ones are given.
+ * One dose is enough to start: the curve then comes from zero, give or take `TRADE.firstDoseSd`. Bursts count as
+ * limits, not as points of the curve. A reading more than `TRADE.outlierLimit` externally studentised residuals away
+ * is set aside and named (at most one in five). `ways` are the uncertainties to assume, `TRADE.measureSdMm` unless
+ * learned ones are given.
  *
- * Problems: `bad-nominal`, `no-readings`, `no-widths` (bursts only), `not-rising` (widths fall as doses rise), and those of
- * `readingProblem` with the field `readings.<i>.<field>`.
+ * Problems: `bad-nominal`, `no-readings`, `no-widths` (bursts only), `not-rising` (widths fall as doses rise), and
+ * those of `readingProblem` with the field `readings.<i>.<field>`.
  */
 export function fitCalibration({
   nominalMm,
@@ -275,7 +271,10 @@ function fitWithoutOutliers(
   }
 }
 
-/** Squared residual over its variance, freed of the point's own pull on the line; `null` when the line rests on it alone. */
+/**
+ * Squared residual over its variance, freed of the point's own pull on the line; `null` when the line rests on it
+ * alone.
+ */
 function freedSquare({ row, weight }: Point, residual: number, { unitCovariance }: LinearFit): number | null {
   let leverage = 0;
   row.forEach((x, i) => row.forEach((y, j) => (leverage += weight * x * unitCovariance[i]![j]! * y)));
@@ -328,12 +327,6 @@ function most(values: readonly number[]): number {
 }
 
 /** The silhouette's height (mm) that a curve expects at a width; as high as wide without one. */
-export function heightAtMm({
-  fit,
-  widthMm,
-}: {
-  fit: Pick<DoseCurve, 'shape'> | null;
-  widthMm: number;
-}): number {
+export function heightAtMm({ fit, widthMm }: { fit: Pick<DoseCurve, 'shape'> | null; widthMm: number }): number {
   return fit ? widthMm * aspectAt({ law: fit.shape, widthMm }).aspect : widthMm;
 }

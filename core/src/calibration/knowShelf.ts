@@ -46,8 +46,8 @@ export interface ShelfKnowledge {
 }
 
 /**
- * Fits every calibration, learns how sure each way of measuring is, fits anew with that, and pools what is known of each
- * inflator.
+ * Fits every calibration, learns how sure each way of measuring is, fits anew with that, and pools what is known of
+ * each inflator.
  */
 export function knowShelf({
   balloons,
@@ -81,10 +81,7 @@ function fitAll(
       const { nominalMm } = balloon;
       const result = fitCalibration({ nominalMm, readings, pump, ...(ways ? { ways } : {}) });
       if (result.ok) fitted.push({ balloon, inflatorId, fit: result.value });
-      outcomes.set(
-        id,
-        result.ok ? { fit: result.value, problem: null } : { fit: null, problem: result.problem.code },
-      );
+      outcomes.set(id, result.ok ? { fit: result.value, problem: null } : { fit: null, problem: result.problem.code });
     }
   }
   return { outcomes, fitted };
@@ -93,10 +90,7 @@ function fitAll(
 /** The other sizes of a balloon's line: one line in one kind behaves alike, balloon by balloon. */
 export function sameLine(a: Pick<ShelfBalloon, 'id' | 'line' | 'kind'>, b: ShelfBalloon): boolean {
   return (
-    a.id !== b.id &&
-    !b.stuffed &&
-    a.kind === b.kind &&
-    a.line.trim().toLowerCase() === b.line.trim().toLowerCase()
+    a.id !== b.id && !b.stuffed && a.kind === b.kind && a.line.trim().toLowerCase() === b.line.trim().toLowerCase()
   );
 }
 

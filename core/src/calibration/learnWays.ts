@@ -19,8 +19,8 @@ export interface LearnedWay {
 
 /**
  * Learns the uncertainty of each way of measuring from how far its readings lay from their curves, over all
- * calibrations. The assumed uncertainty counts for `TRADE.learningWorth` readings (the scaled inverse chi-square prior of Gelman et
- * al., Bayesian Data Analysis, section 3.3). Brackets tell no residual and stay as assumed.
+ * calibrations. The assumed uncertainty counts for `TRADE.learningWorth` readings (the scaled inverse chi-square
+ * prior of Gelman et al., Bayesian Data Analysis, section 3.3). Brackets tell no residual and stay as assumed.
  */
 export function learnWays(residuals: readonly WayResidual[]): Record<Way, LearnedWay> {
   const worth = TRADE.learningWorth.value;

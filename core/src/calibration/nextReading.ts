@@ -27,7 +27,10 @@ export interface NextReading {
   halfWidthThenMm: number | null;
 }
 
-/** One step ahead goes at most this share of nominal past the widest seen, and less where a balloon may turn pear or burst. */
+/**
+ * One step ahead goes at most this share of nominal past the widest seen, and less where a balloon may turn pear or
+ * burst.
+ */
 const STRIDE_FRACTION = 0.2;
 const CAREFUL_STRIDE_FRACTION = 0.07;
 /** From this share of nominal on, steps are careful ones. */
@@ -38,11 +41,13 @@ const TAUT_FRACTION = 0.35;
 const FURTHEST_FRACTION = 1;
 
 /**
- * Proposes the next dose, to the half stroke or tenth of a second: the one that would lower the mean variance of width at the
- * `tiers` and at the `wantedMm` (targets already in use) most, by the rank-one update of the covariance (Sherman and Morrison) for a reading with the usual uncertainty. Once the
- * targets are known to half a `step` (mm; an eighth of an inch by default) either way, more readings would not move them by a step: it then asks for the round limit if that is not shown yet. `fit` is `null`
- * before the first reading: then one dose of the `inflator`. The balloon in hand is filled on, as letting air out leaves it stretched; once it
- * is as full as it should go, a fresh one is asked for. Never proposes a dose expected beyond nominal or near a burst.
+ * Proposes the next dose, to the half stroke or tenth of a second: the one that would lower the mean variance of
+ * width at the `tiers` and at the `wantedMm` (targets already in use) most, by the rank-one update of the covariance
+ * (Sherman and Morrison) for a reading with the usual uncertainty. Once the targets are known to half a `step` (mm;
+ * an eighth of an inch by default) either way, more readings would not move them by a step: it then asks for the
+ * round limit if that is not shown yet. `fit` is `null` before the first reading: then one dose of the `inflator`.
+ * The balloon in hand is filled on, as letting air out leaves it stretched; once it is as full as it should go, a
+ * fresh one is asked for. Never proposes a dose expected beyond nominal or near a burst.
  */
 export function nextReading({
   fit,
@@ -79,11 +84,7 @@ export function nextReading({
   const reach = reachOf(fit, mostDose);
   const doseStep = DOSE_SCALES[fit.inflator].step;
   let best = { dose: reach.from, then: Infinity };
-  for (
-    let dose = reach.from;
-    dose <= reach.to;
-    dose = roundDose({ dose: dose + doseStep, kind: fit.inflator })
-  ) {
+  for (let dose = reach.from; dose <= reach.to; dose = roundDose({ dose: dose + doseStep, kind: fit.inflator })) {
     const then = halfWidth(covarianceAfter(fit, dose));
     if (then < best.then - 1e-9) best = { dose, then };
   }
@@ -152,8 +153,7 @@ function covarianceAfter(fit: CalibrationFit, dose: number): CalibrationFit['cov
   const { covariance } = fit;
   const width = predictWidth({ fit, dose });
   const widthMm = width.ok ? Math.max(width.value.widthMm, 1) : 1;
-  const noise =
-    fit.varianceRatio * (volumeSlopeL({ law: fit.shape, widthMm }) * TRADE.measureSdMm.value.tape) ** 2;
+  const noise = fit.varianceRatio * (volumeSlopeL({ law: fit.shape, widthMm }) * TRADE.measureSdMm.value.tape) ** 2;
   const x = designRow({ dose });
   const cx = covariance.map((row) => row.reduce((sum, value, j) => sum + value * x[j]!, 0));
   const total = noise + volumeVariance({ covariance, dose });

@@ -34,15 +34,7 @@ export function nozzleImbalance(fit: CalibrationFit): NozzleImbalance | null {
 }
 
 /** Seconds for the other nozzle when `dose` fills a balloon at `nozzle`: what corrects the imbalance. */
-export function matchNozzle({
-  fit,
-  dose,
-  nozzle,
-}: {
-  fit: CalibrationFit;
-  dose: number;
-  nozzle: Nozzle;
-}): number {
+export function matchNozzle({ fit, dose, nozzle }: { fit: CalibrationFit; dose: number; nozzle: Nozzle }): number {
   const other = nozzle === 'left' ? 'right' : 'left';
   return (dose * nozzleRateL(fit, nozzle)) / nozzleRateL(fit, other);
 }

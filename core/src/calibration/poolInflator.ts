@@ -18,9 +18,9 @@ export interface InflatorKnowledge {
 }
 
 /**
- * Pools what calibrations made with one inflator tell of it: dose volume and dose lost at the start, each by inverse variance
- * with a spread between balloons (`poolEstimates`). Only calibrations with two doses or more speak. Without any, the volume on record with
- * its usual error; `null` when that is missing too.
+ * Pools what calibrations made with one inflator tell of it: dose volume and dose lost at the start, each by inverse
+ * variance with a spread between balloons (`poolEstimates`). Only calibrations with two doses or more speak. Without
+ * any, the volume on record with its usual error; `null` when that is missing too.
  */
 export function poolInflator({
   inflator,

@@ -27,7 +27,10 @@ export interface DosePrediction {
   extrapolated: boolean;
 }
 
-/** What the uncertainty of the aspect at a width is worth in volume there, litre^2: hands that measure widths badly measure heights so. */
+/**
+ * What the uncertainty of the aspect at a width is worth in volume there, litre^2: hands that measure widths badly
+ * measure heights so.
+ */
 function shapeVariance({ shape, varianceRatio }: DoseCurve, widthMm: number): number {
   const { aspect, sd } = aspectAt({ law: shape, widthMm });
   return varianceRatio * ((volumeAtL({ law: shape, widthMm }) * sd) / aspect) ** 2;
@@ -35,7 +38,8 @@ function shapeVariance({ shape, varianceRatio }: DoseCurve, widthMm: number): nu
 
 /**
  * The width that a dose gives, with 95 % intervals by Student's t on the volume (the dose law's variance and
- * the shape law's, taken as independent), carried over to width by the shape law (which keeps an interval of the volume an interval of the width, as width grows with volume).
+ * the shape law's, taken as independent), carried over to width by the shape law (which keeps an interval of the
+ * volume an interval of the width, as width grows with volume).
  *
  * Problem: `bad-dose` (not above 0).
  */

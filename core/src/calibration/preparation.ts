@@ -14,16 +14,18 @@ export interface Difference {
 export interface PreparationEffect {
   /** Aspect of the second less that of the first, over the widths both saw; `null` when there are none. */
   aspect: Difference | null;
-  /** Width of the second less that of the first at equal dose, mm; `null` with different inflators or no common doses. */
+  /**
+   * Width of the second less that of the first at equal dose, mm; `null` with different inflators or no common doses.
+   */
   widthMm: Difference | null;
 }
 
 const PLACES = 9;
 
 /**
- * Compares two calibrations of one model: pre-stretched against not, rounded off against not. Differences are taken at evenly spaced widths (or
- * doses) that both calibrations reach and averaged; their uncertainty is taken as shared along the curve,
- * which errs on the wide side.
+ * Compares two calibrations of one model: pre-stretched against not, rounded off against not. Differences are taken
+ * at evenly spaced widths (or doses) that both calibrations reach and averaged; their uncertainty is taken as shared
+ * along the curve, which errs on the wide side.
  */
 export function comparePreparations({
   first,

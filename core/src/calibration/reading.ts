@@ -7,7 +7,10 @@ import { TRADE } from '../trade';
 export const OUTCOMES = ['ok', 'hard', 'burst'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
 
-/** Ways to take a width: tape around, caliper across, a hole it just passes, between two holes, against a balloon of known size. */
+/**
+ * Ways to take a width: tape around, caliper across, a hole it just passes, between two holes, against a balloon of
+ * known size.
+ */
 export const WAYS = ['tape', 'caliper', 'hole', 'bracket', 'reference'] as const;
 export type Way = (typeof WAYS)[number];
 

@@ -16,8 +16,10 @@ export type RoundLimit =
 export interface ShapeKnot {
   widthMm: number;
   aspect: number;
-  /** Standard uncertainty of the aspect. Small where no height was measured: the law then only carries a width over to a
-   * volume and back, and a constant error cancels. */
+  /**
+   * Standard uncertainty of the aspect. Small where no height was measured: the law then only carries a width over to
+   * a volume and back, and a constant error cancels.
+   */
   sd: number;
 }
 
@@ -36,18 +38,13 @@ interface AspectSeen {
 
 /**
  * Fits the aspect law to readings with a height or a shape answer: weighted least squares among the laws that never
- * fall, level over each stretch that pooling makes, straight between stretches. The round limit is where the law, straight between its knots, reaches `TRADE.roundAspect`. Its uncertainty
- * joins half the way between where the law, moved up and down by one of its own deviations (or, halved again, by two), reaches
- * that aspect, and half the standard deviation of a uniform law over the gap between the neighbouring knots, for the shape
- * that was not seen there.
+ * fall, level over each stretch that pooling makes, straight between stretches. The round limit is where the law,
+ * straight between its knots, reaches `TRADE.roundAspect`. Its uncertainty joins half the way between where the law,
+ * moved up and down by one of its own deviations (or, halved again, by two), reaches that aspect, and half the
+ * standard deviation of a uniform law over the gap between the neighbouring knots, for the shape that was not seen
+ * there.
  */
-export function fitShapeLaw({
-  readings,
-  ways,
-}: {
-  readings: readonly Reading[];
-  ways?: WaySds | undefined;
-}): ShapeLaw {
+export function fitShapeLaw({ readings, ways }: { readings: readonly Reading[]; ways?: WaySds | undefined }): ShapeLaw {
   const seen: AspectSeen[] = [];
   for (const reading of readings) {
     const aspect = aspectSeen(reading, ways);
@@ -59,9 +56,7 @@ export function fitShapeLaw({
   const blocks = monotoneRegression(seen);
   const measured = readings.some((reading) => reading.heightMm !== undefined);
   const knots = blocks.flatMap(({ from, to, value, weight }) => {
-    const sd = measured
-      ? Math.hypot(1 / Math.sqrt(weight), TRADE.aspectLawSd.value)
-      : TRADE.unseenAspectSd.value;
+    const sd = measured ? Math.hypot(1 / Math.sqrt(weight), TRADE.aspectLawSd.value) : TRADE.unseenAspectSd.value;
     const knot = { aspect: value, sd };
     return [...new Set([from, to])].map((widthMm) => ({ widthMm, ...knot }));
   });
@@ -88,10 +83,7 @@ function roundLimitOf(blocks: readonly MonotoneBlock[], seen: readonly AspectSee
 }
 
 /** Where the law, moved up by so many of its own uncertainties, passes the round limit; gap 0 when it starts above. */
-function crossing(
-  blocks: readonly MonotoneBlock[],
-  deviations: number,
-): { widthMm: number; gapMm: number } | null {
+function crossing(blocks: readonly MonotoneBlock[], deviations: number): { widthMm: number; gapMm: number } | null {
   const limit = TRADE.roundAspect.value;
   const moved = blocks.map(({ from, to, value, weight }) => ({
     from,
@@ -166,8 +158,8 @@ export function widthAtVolumeMm({ law, volumeL }: { law: ShapeLaw; volumeL: numb
   if (right <= 0) {
     return widthForVolumeMm({ volumeL, aspect: (right === 0 ? knots[0] : knots.at(-1))?.aspect ?? 1 });
   }
-  // Volume is convex and rising within a segment, so Newton's steps from its right end come down on the root. Written out:
-  // a curve with its band asks for this hundreds of times.
+  // Volume is convex and rising within a segment, so Newton's steps from its right end come down on the root. Written
+  // out: a curve with its band asks for this hundreds of times.
   const from = knots[right - 1]!;
   const to = knots[right]!;
   const slope = (to.aspect - from.aspect) / (to.widthMm - from.widthMm);

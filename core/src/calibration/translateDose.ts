@@ -19,8 +19,8 @@ export interface TranslatedDose {
 
 /**
  * Translates a dose of one inflator into the width it gives (`from`: the balloon's curve with that inflator) and into
- * another's dose for the same width (`to`: its curve with the other; the same balloon or one that stands in for it). The
- * interval of the dose joins both curves'.
+ * another's dose for the same width (`to`: its curve with the other; the same balloon or one that stands in for it).
+ * The interval of the dose joins both curves'.
  *
  * Problems: `bad-dose` (not above 0); `too-little` (the dose hardly fills the balloon, or the other inflator's first
  * dose is already wider).

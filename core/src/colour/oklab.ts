@@ -29,7 +29,10 @@ export function hexOf(linear: LinearRgb): string {
   return `#${channels.join('')}`;
 }
 
-/** Linear light as Oklab. Source: B. Ottosson, A perceptual color space for image processing (2020); also CSS Color Module 4. */
+/**
+ * Linear light as Oklab. Source: B. Ottosson, A perceptual color space for image processing (2020); also CSS Color
+ * Module 4.
+ */
 export function oklabOf([r, g, b]: LinearRgb): Oklab {
   const l = Math.cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
   const m = Math.cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
@@ -53,7 +56,9 @@ export function linearOfOklab({ l, a, b }: Oklab): LinearRgb {
   ];
 }
 
-/** How far two colours look apart: the straight distance in Oklab. About 0.02 is just seen side by side (from memory). */
+/**
+ * How far two colours look apart: the straight distance in Oklab. About 0.02 is just seen side by side (from memory).
+ */
 export function colourDistance(x: Oklab, y: Oklab): number {
   return Math.hypot(x.l - y.l, x.a - y.a, x.b - y.b);
 }

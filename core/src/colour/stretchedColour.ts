@@ -18,9 +18,9 @@ export function relativeThickness(fraction: number): number {
 }
 
 /**
- * Linear light of a stretched skin. Each channel passes through a skin as many times as thick as it is (Beer and Lambert's law);
- * pigment that scatters, as in matte, pearl and mirror skins, answers to a part of it (`TRADE.colourDepth`, from memory).
- * Little stretched is deeper, more stretched paler.
+ * Linear light of a stretched skin. Each channel passes through a skin as many times as thick as it is (Beer and
+ * Lambert's law); pigment that scatters, as in matte, pearl and mirror skins, answers to a part of it
+ * (`TRADE.colourDepth`, from memory). Little stretched is deeper, more stretched paler.
  */
 export function stretchedLinear({ colourHex, finish, fraction }: StretchedSkin): LinearRgb {
   const depth = relativeThickness(fraction) ** TRADE.colourDepth.value[finish];
@@ -42,8 +42,8 @@ export function skinOpacity({ fraction, noted }: { fraction: number; noted: numb
 }
 
 /**
- * How strongly a skin shines, 0 to 1: mirror finish dulls under the smallest width that still shines, other skins shine more the tighter they
- * are (common practice; the strengths are from memory).
+ * How strongly a skin shines, 0 to 1: mirror finish dulls under the smallest width that still shines, other skins
+ * shine more the tighter they are (common practice; the strengths are from memory).
  */
 export function shineOf({ finish, fraction }: Pick<StretchedSkin, 'finish' | 'fraction'>): number {
   const { slack, tight } = TRADE.shine.value[finish];

@@ -1,15 +1,6 @@
 import type { Finish } from '../balloon';
 import { TRADE } from '../trade';
-import {
-  colourDistance,
-  hexOf,
-  linearOf,
-  linearOfOklab,
-  mixOklab,
-  oklabOf,
-  type LinearRgb,
-  type Oklab,
-} from './oklab';
+import { colourDistance, hexOf, linearOf, linearOfOklab, mixOklab, oklabOf, type LinearRgb, type Oklab } from './oklab';
 import { relativeThickness, skinOpacity, stretchedLinear, type StretchedSkin } from './stretchedColour';
 
 /** What happens to a colour when a second skin is behind it. */
@@ -47,7 +38,10 @@ interface Pair {
   inner: StretchedSkin;
 }
 
-/** The two colours that a stuffed one lies between: the outer alone, and the inner seen through a clear skin of the outer's colour. */
+/**
+ * The two colours that a stuffed one lies between: the outer alone, and the inner seen through a clear skin of the
+ * outer's colour.
+ */
 function endsOf({ outer, inner }: Pair): { alone: Oklab; through: Oklab } {
   const skin = stretchedLinear(outer);
   const behind = stretchedLinear(inner);
@@ -90,9 +84,9 @@ export interface SeenColour extends Pair {
 }
 
 /**
- * Learns how much each finish hides from colours that artists saved. Each saved colour, dropped onto the line between the outer
- * alone and the inner through it, gives an opacity; brought back to where colours are noted, they join what is assumed by
- * inverse variance. Pairs of two like colours say little, and count little.
+ * Learns how much each finish hides from colours that artists saved. Each saved colour, dropped onto the line between
+ * the outer alone and the inner through it, gives an opacity; brought back to where colours are noted, they join what
+ * is assumed by inverse variance. Pairs of two like colours say little, and count little.
  */
 export function learnOpacities(seen: readonly SeenColour[]): SkinOpacities {
   const { sd: priorSd, matchSd, ...assumed } = TRADE.skinOpacity.value;

@@ -62,8 +62,8 @@ const ABSURD_FACTOR = 3;
 
 /**
  * Judges widths (mm, in the order they were filled) that an eye took for `targetMm`: bias (Student's t), spread
- * (chi-square), drift (the slope of a straight line), tiring (F ratio of the halves), odd ones (individuals chart) and the kinds of work it
- * is enough for.
+ * (chi-square), drift (the slope of a straight line), tiring (F ratio of the halves), odd ones (individuals chart)
+ * and the kinds of work it is enough for.
  *
  * Problems: `bad-target`; `bad-width`, with its field; `too-few-balloons`.
  */
@@ -179,7 +179,9 @@ export interface EyeComparison {
   spreadsDiffer: boolean;
 }
 
-/** Compares two sessions at one target (two or more widths each). Source: Welch, Biometrika 34 (1947), for the means. */
+/**
+ * Compares two sessions at one target (two or more widths each). Source: Welch, Biometrika 34 (1947), for the means.
+ */
 export function compareEyes(first: readonly number[], second: readonly number[]): EyeComparison {
   const a = { mean: meanOf(first), share: sdOf(first) ** 2 / first.length, df: first.length - 1 };
   const b = { mean: meanOf(second), share: sdOf(second) ** 2 / second.length, df: second.length - 1 };

@@ -72,11 +72,11 @@ const ABSURD_FACTOR = 3;
 /**
  * Judges a batch against `targetMm` +- `toleranceMm`, from measured widths, answers at the hole, or both.
  *
- * Mean and spread: of the widths when two or more were measured. From answers only: a normal law with the seen shares of
- * `falls` below target - tolerance and `stops` above target + tolerance, each share taken as (count + 1/2) / (n + 3/2)
- * so that no share is 0 or 1 (Jeffreys prior over three classes; Gelman et al., Bayesian Data Analysis, section 3.4);
- * `null` while nothing at all is outside. Where holes on both sides were tried, all results together give both by maximum
- * likelihood. The share outside has the exact interval of Clopper and Pearson.
+ * Mean and spread: of the widths when two or more were measured. From answers only: a normal law with the seen shares
+ * of `falls` below target - tolerance and `stops` above target + tolerance, each share taken as (count + 1/2) / (n +
+ * 3/2) so that no share is 0 or 1 (Jeffreys prior over three classes; Gelman et al., Bayesian Data Analysis, section
+ * 3.4); `null` while nothing at all is outside. Where holes on both sides were tried, all results together give both
+ * by maximum likelihood. The share outside has the exact interval of Clopper and Pearson.
  *
  * `holeOffMm` is how much wider the hole of the answers was than it was taken for: a balloon that passed it is
  * that much larger. One known to lie between two holes counts by the middle of what is known.

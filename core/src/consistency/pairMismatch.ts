@@ -22,7 +22,8 @@ export interface PairMismatch {
 
 /**
  * Judges how well two balloons filled at once match. From widths: mean and deviation of the differences, with Student's
- * and chi-square intervals. From holes: a difference then only lies between bounds, and both come by maximum likelihood.
+ * and chi-square intervals. From holes: a difference then only lies between bounds, and both come by maximum
+ * likelihood.
  *
  * Problems: `too-few-pairs` (under two); `unseen` (the holes do not tell the differences).
  */

@@ -43,19 +43,18 @@ export interface SizingStudy {
   leansMm: number[];
 }
 
-export type StudyProblemCode =
-  'too-few-balloons' | 'too-few-people' | 'too-few-repeats' | 'missing-cell' | 'bad-width';
+export type StudyProblemCode = 'too-few-balloons' | 'too-few-people' | 'too-few-repeats' | 'missing-cell' | 'bad-width';
 
 /** A ratio this likely by chance is no interaction: its squares are pooled with the repeats'. */
 const POOL_ABOVE = 0.25;
 
 /**
  * Splits a crossed study into repeatability, people, interaction and balloons by a two-way analysis of variance with
- * random effects. `widthsMm[balloon][person][repeat]`; every cell has the same number of repeats. A component below zero counts as
- * zero.
+ * random effects. `widthsMm[balloon][person][repeat]`; every cell has the same number of repeats. A component below
+ * zero counts as zero.
  *
- * Source: Montgomery, Design and Analysis of Experiments, section 13.3; the pooling rule (chance above 0.25) as in Measurement
- * Systems Analysis (AIAG), 4th edition, appendix A.
+ * Source: Montgomery, Design and Analysis of Experiments, section 13.3; the pooling rule (chance above 0.25) as in
+ * Measurement Systems Analysis (AIAG), 4th edition, appendix A.
  *
  * Problems: fewer than two balloons, people or repeats; `missing-cell`, naming balloon, person and repeat from 0;
  * `bad-width`.

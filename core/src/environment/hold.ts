@@ -55,7 +55,8 @@ export function defaultHoldRate({ wraps, stuffed }: Closing): HoldRate {
 
 /**
  * The rate for a closing from hold tests closed the same way: ln(width / first width) = -rate x hours, a line through
- * the first width by weighted least squares, joined with the default by inverse variance, so that one balloon does not count for all.
+ * the first width by weighted least squares, joined with the default by inverse variance, so that one balloon does
+ * not count for all.
  *
  * Problems: those of `holdTestProblem`, with the field `tests.<i>.…`.
  */
@@ -83,8 +84,7 @@ export function fitHold({
     const relative = TRADE.measureSdMm.value.tape / first.widthMm;
     const squares = later.reduce((total, { hours }) => total + hours * hours, 0);
     const rate =
-      later.reduce((total, { hours, widthMm }) => total - hours * Math.log(widthMm / first.widthMm), 0) /
-      squares;
+      later.reduce((total, { hours, widthMm }) => total - hours * Math.log(widthMm / first.widthMm), 0) / squares;
     const hoursSum = later.reduce((total, { hours }) => total + hours, 0);
     const variance = relative ** 2 * (1 / squares + (hoursSum / squares) ** 2);
     const between = (assumed.perHour * TRADE.holdBetweenShare.value) ** 2;

@@ -13,9 +13,10 @@ export interface PrintShift {
 }
 
 /**
- * Pressing crown against neck makes the same air rounder: the body goes from its aspect to `roundedAspect`, and a print grows with the
- * width there and comes nearer the crown's level (common practice: prints grow and sharpen when air is pushed into the crown). The skin stays where it
- * is: the print's middle keeps its share of the way from crown to neck (`TRADE.printNoted`), on a spheroid.
+ * Pressing crown against neck makes the same air rounder: the body goes from its aspect to `roundedAspect`, and a
+ * print grows with the width there and comes nearer the crown's level (common practice: prints grow and sharpen when
+ * air is pushed into the crown). The skin stays where it is: the print's middle keeps its share of the way from crown
+ * to neck (`TRADE.printNoted`), on a spheroid.
  */
 export function printShift({
   widthMm,

@@ -19,8 +19,9 @@ export type SplitProblemCode = 'bad-volume' | 'bad-share';
 const LEAST_SHARE = 0.05;
 
 /**
- * A balloon of `volumeL` litres divided by a twist: one bubble of `share` of the air and one of the rest, both taken as spheres. Under one
- * pressure both stretch alike, and their surfaces together are larger than the one's: the stretch grows with the square root of (w1^2 + w2^2) / w^2.
+ * A balloon of `volumeL` litres divided by a twist: one bubble of `share` of the air and one of the rest, both taken
+ * as spheres. Under one pressure both stretch alike, and their surfaces together are larger than the one's: the
+ * stretch grows with the square root of (w1^2 + w2^2) / w^2.
  *
  * Problems: `bad-volume` (not above 0), `bad-share` (0.05 to 0.95).
  */
@@ -50,9 +51,9 @@ export interface ShineAdvice {
 }
 
 /**
- * Under the smallest width that still shines (`TRADE.smallestShine` of nominal) the neck is squeezed: hold it low, press the air to the crown and
- * tie there (common practice). A bubble of `widthMm` is as tight as the whole balloon is at its smallest shine when it is made of
- * (width / smallest)^2 of the skin; the rest stays in the neck.
+ * Under the smallest width that still shines (`TRADE.smallestShine` of nominal) the neck is squeezed: hold it low,
+ * press the air to the crown and tie there (common practice). A bubble of `widthMm` is as tight as the whole balloon
+ * is at its smallest shine when it is made of (width / smallest)^2 of the skin; the rest stays in the neck.
  */
 export function shineAdvice({ nominalMm, widthMm }: { nominalMm: number; widthMm: number }): ShineAdvice {
   const smallestMm = TRADE.smallestShine.value * nominalMm;

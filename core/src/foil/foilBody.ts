@@ -31,12 +31,13 @@ const HALF_DEPTH = Math.PI / (4 * FLAT_OVER_FULL);
 const MM3_PER_LITRE = 1e6;
 
 /**
- * What a foil that does not stretch becomes when full. A round one of two discs: full radius r = flat radius a / 1.3110, depth 2 x 0.5991 r, volume
- * (2/3) pi a r^2. A pillow w by h, the shorter side w: V = w^3 (h / (pi w) - 0.142 (1 - 10^(-h/w))); its sides draw in as a half circle takes up the skin.
+ * What a foil that does not stretch becomes when full. A round one of two discs: full radius r = flat radius a /
+ * 1.3110, depth 2 x 0.5991 r, volume (2/3) pi a r^2. A pillow w by h, the shorter side w: V = w^3 (h / (pi w) - 0.142
+ * (1 - 10^(-h/w))); its sides draw in as a half circle takes up the skin.
  *
  * Problem: `bad-size`.
- * Sources: W. H. Paulsen, What is the shape of a Mylar balloon?, American Mathematical Monthly 101 (1994); A. C. Robin, Paper bag problem, Mathematics
- * Today 40 (2004).
+ * Sources: W. H. Paulsen, What is the shape of a Mylar balloon?, American Mathematical Monthly 101 (1994); A. C.
+ * Robin, Paper bag problem, Mathematics Today 40 (2004).
  */
 export function foilBody({
   form,

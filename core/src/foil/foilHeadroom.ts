@@ -9,7 +9,10 @@ export interface FoilHeadroom {
   fillTo: number;
   /** Share that stays free for warmth and altitude at the venue; 0 where it shrinks. */
   roomShare: number;
-  /** Its fill at the venue if it were filled to the seam test here, as a share of what the seam bears: above 1 it would burst its seam. */
+  /**
+   * Its fill at the venue if it were filled to the seam test here, as a share of what the seam bears: above 1 it
+   * would burst its seam.
+   */
   venueShare: number;
   /** What happens to a foil filled to the seam test here. */
   then: 'strains' | 'same' | 'goes-slack';
@@ -19,8 +22,8 @@ export interface FoilHeadroom {
 const FELT = 0.01;
 
 /**
- * Room for heat and altitude: a foil does not stretch, so its gas, by the gas law, must not need more than the seam test's volume at the venue.
- * V2 / V1 = (T2 / T1) (p1 / p2).
+ * Room for heat and altitude: a foil does not stretch, so its gas, by the gas law, must not need more than the seam
+ * test's volume at the venue. V2 / V1 = (T2 / T1) (p1 / p2).
  *
  * Problems: `bad-temperature`, `bad-altitude`, with the field `from.tempC` and so on.
  * Source: ideal gas law, any handbook of physics.

@@ -4,7 +4,10 @@ import { ok, problem, type Result } from '../result';
 export interface Hole {
   /** Clear width, mm. */
   widthMm: number;
-  /** Width of the balloon that just passes it, mm, where that is known to be more than the hole: a soft one squeezes through. */
+  /**
+   * Width of the balloon that just passes it, mm, where that is known to be more than the hole: a soft one squeezes
+   * through.
+   */
   passesMm?: number;
 }
 
@@ -16,13 +19,16 @@ export type HoleChoice<H extends Hole> =
 
 export type HoleProblemCode = 'no-holes' | 'none-large-enough';
 
-/** A hole within this of the target counts as the target's own: a saw, a knife and a tape do no better (from memory). */
+/**
+ * A hole within this of the target counts as the target's own: a saw, a knife and a tape do no better (from memory).
+ */
 const SAME_HOLE_MM = 1;
 
 /**
- * The hole for a target: the one whose balloon is of its size, where that just passes, or else the next larger one with the
- * difference left as a gap (common practice: 5.5 in is the 6 in hole with half an inch of gap in all). A balloon held in
- * a gap touches nothing, so it is not squeezed. A balloon within `ownMm` of the target is of its size.
+ * The hole for a target: the one whose balloon is of its size, where that just passes, or else the next larger one
+ * with the difference left as a gap (common practice: 5.5 in is the 6 in hole with half an inch of gap in all). A
+ * balloon held in a gap touches nothing, so it is not squeezed. A balloon within `ownMm` of the target is of its
+ * size.
  *
  * Problems: `no-holes`; `none-large-enough`, with the largest there is.
  */
@@ -48,10 +54,7 @@ export function chooseHole<H extends Hole>({
 }
 
 /** The hole whose balloon comes nearest to a target when it just passes, and how much larger that balloon is, mm. */
-export function nearestHole<H extends Hole>(
-  holes: readonly H[],
-  targetMm: number,
-): { hole: H; offMm: number } | null {
+export function nearestHole<H extends Hole>(holes: readonly H[], targetMm: number): { hole: H; offMm: number } | null {
   let best: { hole: H; offMm: number } | null = null;
   for (const hole of holes) {
     const offMm = (hole.passesMm ?? hole.widthMm) - targetMm;
@@ -76,7 +79,9 @@ export interface WidthCost {
 const COLUMN_PER_WIDTH = 1524 / 254;
 export const COST_CHAIN = 20;
 
-/** The cost of a balloon of `widthMm` where `targetMm` was wanted; a piece scales with its balloons (common practice). */
+/**
+ * The cost of a balloon of `widthMm` where `targetMm` was wanted; a piece scales with its balloons (common practice).
+ */
 export function widthCost({ targetMm, widthMm }: { targetMm: number; widthMm: number }): WidthCost {
   const offMm = widthMm - targetMm;
   return {

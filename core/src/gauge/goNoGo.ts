@@ -1,7 +1,10 @@
 import { ok, problem, type Result } from '../result';
 import { normalFromIntervals, type Ranged, type SeenLawProblem, type Sighting } from '../statistics';
 
-/** What was seen of one balloon at two holes or more: between which it lies. Open where no hole was small (or large) enough. */
+/**
+ * What was seen of one balloon at two holes or more: between which it lies. Open where no hole was small (or large)
+ * enough.
+ */
 export interface HoleSighting {
   /** The largest hole it stops at, mm. */
   stopsMm?: number | undefined;

@@ -38,8 +38,8 @@ export interface HoleNow {
 }
 
 /**
- * A hole's width on a `day`: straight between the measurements before and after it (wear is slow), the first one's before all,
- * the last one's after all; the label's width where nothing was measured. `day` is the last when absent.
+ * A hole's width on a `day`: straight between the measurements before and after it (wear is slow), the first one's
+ * before all, the last one's after all; the label's width where nothing was measured. `day` is the last when absent.
  *
  * The uncertainty is that of the way of measuring, and an oval hole's two directions add their difference spread evenly
  * (d / sqrt(12); JCGM 100:2008, 4.3.7).
@@ -54,8 +54,7 @@ export function holeOn({ labelledMm, measurements }: RecordedHole, day = Infinit
   }
   const before = sorted.findLast((each) => each.day <= day) ?? first;
   const after = sorted.find((each) => each.day > day) ?? before;
-  const share =
-    after.day > before.day && day > before.day ? (day - before.day) / (after.day - before.day) : 0;
+  const share = after.day > before.day && day > before.day ? (day - before.day) / (after.day - before.day) : 0;
   const widthMm = (1 - share) * widthOf(before) + share * widthOf(after);
   const nearest = share > 0.5 ? after : before;
   const ovalMm = Math.abs(nearest.acrossMm - (nearest.downMm ?? nearest.acrossMm));

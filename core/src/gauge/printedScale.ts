@@ -3,7 +3,10 @@ import { ok, problem, type Result } from '../result';
 /** Length of the bar drawn on every sheet and page of a template, mm. */
 export const BAR_MM = 100;
 
-/** Printers are off by a few in a hundred at most, or "fit to page" shrinks by a tenth; more is a slip of unit or finger. */
+/**
+ * Printers are off by a few in a hundred at most, or "fit to page" shrinks by a tenth; more is a slip of unit or
+ * finger.
+ */
 const LEAST_BAR_MM = 70;
 const MOST_BAR_MM = 140;
 

@@ -42,7 +42,10 @@ const ROWS: readonly [number, string][] = [
   [500000, 'MPQ'],
   [Infinity, 'NQR'],
 ];
-/** Acceptance numbers down one column of the table, from the row where 0 stands; the two gaps hold the arrows up and down. */
+/**
+ * Acceptance numbers down one column of the table, from the row where 0 stands; the two gaps hold the arrows up and
+ * down.
+ */
 const ACCEPT = [0, null, null, 1, 2, 3, 5, 7, 10, 14, 21];
 /** Row of the 0 in the column of each limit. */
 const ZERO_ROW: Record<QualityLimit, number> = { 0.01: 4, 0.015: 3, 0.025: 2, 0.04: 1, 0.065: 0, 0.1: -1 };
@@ -79,7 +82,10 @@ export function samplingPlan({
   });
 }
 
-/** The row whose plan holds: the table's arrows lead up to the 0, down to the 1, or up to the last number of the column. */
+/**
+ * The row whose plan holds: the table's arrows lead up to the 0, down to the 1, or up to the last number of the
+ * column.
+ */
 function followArrows(row: number, limit: QualityLimit): { row: number; acceptMost: number } {
   const zero = ZERO_ROW[limit];
   let offset = row - zero;

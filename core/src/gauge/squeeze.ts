@@ -11,7 +11,10 @@ export interface Sizing {
   nominalMm: number;
 }
 
-/** How much wider than its hole a balloon is that just passes it, as a share of the hole: `share` + `softShare` x (1 - fraction of nominal). */
+/**
+ * How much wider than its hole a balloon is that just passes it, as a share of the hole: `share` + `softShare` x (1 -
+ * fraction of nominal).
+ */
 export interface Squeeze {
   /** Share for a balloon at its nominal width. */
   share: number;
@@ -25,14 +28,12 @@ export interface Squeeze {
 
 /**
  * Learns the squeeze from balloons measured after sizing, with the assumed law as a prior that counts for
- * `TRADE.squeeze.worth` balloons (a ridge regression: Hoerl and Kennard, Technometrics 12 (1970)). Sizings of one softness move the
- * line as a whole; its slope is learned once they differ.
+ * `TRADE.squeeze.worth` balloons (a ridge regression: Hoerl and Kennard, Technometrics 12 (1970)). Sizings of one
+ * softness move the line as a whole; its slope is learned once they differ.
  */
 export function learnSqueeze(sizings: readonly Sizing[]): Squeeze {
   const { share, softShare, sdShare, worth } = TRADE.squeeze.value;
-  const usable = sizings.filter(
-    ({ holeMm, widthMm, nominalMm }) => holeMm > 0 && widthMm > 0 && nominalMm > 0,
-  );
+  const usable = sizings.filter(({ holeMm, widthMm, nominalMm }) => holeMm > 0 && widthMm > 0 && nominalMm > 0);
   const rows = [[1, 0], [0, 1], ...usable.map(({ widthMm, nominalMm }) => [1, 1 - widthMm / nominalMm])];
   const seen = usable.map(({ holeMm, widthMm }) => widthMm / holeMm - 1);
   // The prior knows the level about as well as the slope over a quarter of nominal.

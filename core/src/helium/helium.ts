@@ -43,10 +43,12 @@ export type HeliumProblemCode =
   | 'cannot-lift-itself';
 
 /**
- * Lift of helium by Archimedes: volume x (density of air - density of helium) - mass of the balloon. The skin's own overpressure, a few hundredths
- * of the air's, is left out. An estimate: real helium is not pure, rooms are not still.
+ * Lift of helium by Archimedes: volume x (density of air - density of helium) - mass of the balloon. The skin's own
+ * overpressure, a few hundredths of the air's, is left out. An estimate: real helium is not pure, rooms are not
+ * still.
  *
- * Problems: `bad-volume`, `bad-mass`, `bad-temperature` (-30 to 70 degrees Celsius), `bad-pressure` (40 to 120 kPa), `cannot-lift-itself`.
+ * Problems: `bad-volume`, `bad-mass`, `bad-temperature` (-30 to 70 degrees Celsius), `bad-pressure` (40 to 120 kPa),
+ * `cannot-lift-itself`.
  */
 export function helium({
   volumeL,
@@ -60,8 +62,7 @@ export function helium({
   pressureKPa: number;
 }): Result<HeliumLift, HeliumProblemCode> {
   if (!(volumeL > 0 && Number.isFinite(volumeL))) return problem('bad-volume', { field: 'volumeL' });
-  if (!(balloonMassG >= 0 && Number.isFinite(balloonMassG)))
-    return problem('bad-mass', { field: 'balloonMassG' });
+  if (!(balloonMassG >= 0 && Number.isFinite(balloonMassG))) return problem('bad-mass', { field: 'balloonMassG' });
   if (!(tempC >= -30 && tempC <= 70))
     return problem('bad-temperature', { field: 'tempC', detail: { least: -30, most: 70 } });
   if (!(pressureKPa >= 40 && pressureKPa <= 120))

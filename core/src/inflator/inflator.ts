@@ -1,4 +1,6 @@
-/** Ways to dose: strokes of a hand pump, seconds of a timed inflator, seconds of one that fills two balloons at once. */
+/**
+ * Ways to dose: strokes of a hand pump, seconds of a timed inflator, seconds of one that fills two balloons at once.
+ */
 export const INFLATOR_KINDS = ['hand', 'timed', 'twin'] as const;
 export type InflatorKind = (typeof INFLATOR_KINDS)[number];
 
@@ -14,8 +16,8 @@ export interface DoseScale {
 }
 
 /**
- * How each kind of inflator is dosed. Half strokes are repeatable by feel, thirds are not; timers are set in tenths of a
- * second (common practice).
+ * How each kind of inflator is dosed. Half strokes are repeatable by feel, thirds are not; timers are set in tenths
+ * of a second (common practice).
  */
 export const DOSE_SCALES: Readonly<Record<InflatorKind, DoseScale>> = {
   hand: { unit: 'stroke', step: 0.5 },

@@ -27,8 +27,9 @@ export interface Basket {
 export type BasketProblemCode = SnapProblemCode | 'leave-one-out' | 'bad-mouth';
 
 /**
- * A basket of four to eight spokes: exact sizes, the best of all snappings to the sizer's steps, and each layer's closing error. With a wanted mouth the
- * base follows, as everything scaled by one factor keeps its shape; joints do not scale, so it is found by steps.
+ * A basket of four to eight spokes: exact sizes, the best of all snappings to the sizer's steps, and each layer's
+ * closing error. With a wanted mouth the base follows, as everything scaled by one factor keeps its shape; joints do
+ * not scale, so it is found by steps.
  *
  * Problems: those of `formOf` and `snapForm`; `leave-one-out` (base or mouth); `bad-mouth`.
  */

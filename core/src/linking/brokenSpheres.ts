@@ -8,8 +8,8 @@ export interface RingGap {
 }
 
 /**
- * A piece with one balloon off its size: it has its own width; where its ring buckles it is pushed outwards and up by the lift, where the ring stays open it
- * keeps to one neighbour, and the gap is towards the other.
+ * A piece with one balloon off its size: it has its own width; where its ring buckles it is pushed outwards and up by
+ * the lift, where the ring stays open it keeps to one neighbour, and the gap is towards the other.
  */
 export function brokenSpheres({
   spheres,
@@ -37,7 +37,8 @@ export function brokenSpheres({
   }
   let gap: RingGap | null = null;
   if (wrong.state === 'opens' && radius > 0 && ring.length > 2) {
-    // Its pitch to the neighbour before it is shorter by half of what it is off, so it and its far joint draw back by that.
+    // Its pitch to the neighbour before it is shorter by half of what it is off, so it and its far joint draw back by
+    // that.
     const angle = Math.atan2(balloon.yMm, balloon.xMm) + offMm / 2 / radius;
     Object.assign(moved, { xMm: radius * Math.cos(angle), yMm: radius * Math.sin(angle) });
     const next = ring[(ring.indexOf(balloon) + 1) % ring.length]!;

@@ -12,7 +12,8 @@ export interface ChainParts {
 }
 
 /**
- * Length of a chain from body to body, mm: count widths and a joint between each two; a finishing balloon adds its own width and a joint.
+ * Length of a chain from body to body, mm: count widths and a joint between each two; a finishing balloon adds its
+ * own width and a joint.
  */
 export function chainLength({ count, widthMm, jointMm, finisherMm }: ChainParts): number {
   const bodies = count * widthMm + (count - 1) * jointMm;
@@ -61,8 +62,8 @@ export type ChainProblemCode =
 const MOST_COUNT = 20_000;
 
 /**
- * How many balloons make a chain of a wanted length, and the size with which it lands exactly: of all counts whose exact width is useful
- * (`leastMm` to `mostMm`), the one whose width is nearest to the one wanted.
+ * How many balloons make a chain of a wanted length, and the size with which it lands exactly: of all counts whose
+ * exact width is useful (`leastMm` to `mostMm`), the one whose width is nearest to the one wanted.
  *
  * Problems: `bad-length`, `longer-than-room`, `bad-width`, `bad-step`, `no-count` with the nearest length that works.
  */
@@ -88,8 +89,7 @@ export function chainFor({
   roomMm?: number | undefined;
 }): Result<ChainPlan, ChainProblemCode> {
   if (!(lengthMm > 0 && Number.isFinite(lengthMm))) return problem('bad-length', { field: 'lengthMm' });
-  if (lengthMm > roomMm)
-    return problem('longer-than-room', { field: 'lengthMm', detail: { mostMm: roomMm } });
+  if (lengthMm > roomMm) return problem('longer-than-room', { field: 'lengthMm', detail: { mostMm: roomMm } });
   if (!(leastMm > 0 && widthMm >= leastMm && widthMm <= mostMm))
     return problem('bad-width', { field: 'widthMm', detail: { leastMm, mostMm } });
   if (!(stepMm > 0 && stepMm < widthMm)) return problem('bad-step', { field: 'stepMm' });

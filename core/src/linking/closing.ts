@@ -34,8 +34,9 @@ export interface ClosingCap {
 }
 
 /**
- * All that has to close in a piece: each part in the place that the design leaves it, which spokes, ties and the other rings hold. All balloons off by one
- * factor would only make a larger or smaller piece; that is no closing error. A free ring has no place to fill, and nothing to close.
+ * All that has to close in a piece: each part in the place that the design leaves it, which spokes, ties and the
+ * other rings hold. All balloons off by one factor would only make a larger or smaller piece; that is no closing
+ * error. A free ring has no place to fill, and nothing to close.
  */
 export interface Closing {
   rings: ClosingRing[];
@@ -96,8 +97,9 @@ export function ringPlace({ count, roomMm }: ClosingRing): RingPlace {
 }
 
 /**
- * How much longer than its place a ring of unequal balloons is, mm: laid around the circle of its place their chords take 2 asin(p / 2R) each; what they
- * take beyond the whole turn, as a chord. For small errors it is the sum of what they are off.
+ * How much longer than its place a ring of unequal balloons is, mm: laid around the circle of its place their chords
+ * take 2 asin(p / 2R) each; what they take beyond the whole turn, as a chord. For small errors it is the sum of what
+ * they are off.
  */
 export function ringErrorMm(
   { count, jointMm }: ClosingRing,
@@ -134,7 +136,10 @@ export function tieErrorMm(
 
 /** How exact the balloons of a piece must be. */
 export interface ClosingTolerance {
-  /** The largest spread (one standard deviation) with which `share` of the pieces close, mm; null where any spread does, as for a free ring. 0: not even exact balloons close. */
+  /**
+   * The largest spread (one standard deviation) with which `share` of the pieces close, mm; null where any spread
+   * does, as for a free ring. 0: not even exact balloons close.
+   */
   sdMm: number | null;
   /** Of all that stays open or buckles at that spread, what does so most often. */
   weakest: string | null;
@@ -156,17 +161,13 @@ const WIDEST_SD_MM = 60;
 
 /**
  * How exact balloons must be, to first order: each ring's error is the sum of what its balloons are off; each
- * tie's is its own and what its four neighbours do to its place. Each is normal; that all hold is taken as their product.
+ * tie's is its own and what its four neighbours do to its place. Each is normal; that all hold is taken as their
+ * product.
  *
- * Source: propagation of uncertainty to first order (JCGM 100:2008); product of independent intervals (Sidak, JASA 62, 1967).
+ * Source: propagation of uncertainty to first order (JCGM 100:2008); product of independent intervals (Sidak, JASA
+ * 62, 1967).
  */
-export function closingTolerance({
-  closing,
-  share = 0.95,
-}: {
-  closing: Closing;
-  share?: number;
-}): ClosingTolerance {
+export function closingTolerance({ closing, share = 0.95 }: { closing: Closing; share?: number }): ClosingTolerance {
   const needs = needsOf(closing).filter(({ slope, errorMm }) => slope > 1e-9 || errorMm !== 0);
   if (needs.length === 0) return { sdMm: null, weakest: null };
   const all = (sd: number) => needs.reduce((product, need) => product * holds(need, sd) ** need.times, 1);
@@ -183,10 +184,7 @@ export function closingTolerance({
 
 /** How many of 100 pieces close, as a share, when the balloons spread so much; to first order. */
 export function closingShare({ closing, sdMm }: { closing: Closing; sdMm: number }): number {
-  return needsOf(closing).reduce(
-    (product, need) => product * holds(need, Math.max(1e-9, sdMm)) ** need.times,
-    1,
-  );
+  return needsOf(closing).reduce((product, need) => product * holds(need, Math.max(1e-9, sdMm)) ** need.times, 1);
 }
 
 function weakestOf(needs: readonly Need[], sd: number): string {
@@ -209,12 +207,7 @@ function needsOf({ rings, ties, caps }: Closing): Need[] {
     }),
     ...ties.map((tie): Need => {
       const { widthMm, place, key, count } = tie;
-      const four = [place.lowerMm, place.lowerMm, place.upperMm, place.upperMm] as [
-        number,
-        number,
-        number,
-        number,
-      ];
+      const four = [place.lowerMm, place.lowerMm, place.upperMm, place.upperMm] as [number, number, number, number];
       const errorMm = tieErrorMm(tie, widthMm, four);
       const by = 1e-4 * widthMm;
       const slopes = four.map((mm, i) => {

@@ -75,10 +75,11 @@ export type CurtainProblemCode =
 const MOST_BALLOONS = 20_000;
 
 /**
- * A curtain of linked chains below a level, arched or swagged line: each chain's own count, so that it ends as near the hem as whole balloons do, or
- * the same count for all. An arch is part of a circle, a swagged line a catenary.
+ * A curtain of linked chains below a level, arched or swagged line: each chain's own count, so that it ends as near
+ * the hem as whole balloons do, or the same count for all. An arch is part of a circle, a swagged line a catenary.
  *
- * Problems: `bad-length`, `bad-bow`, `above-ceiling`, `below-floor`, `hem-too-high`, `chains-too-near`, `too-many`, each with its field and what would work.
+ * Problems: `bad-length`, `bad-bow`, `above-ceiling`, `below-floor`, `hem-too-high`, `chains-too-near`, `too-many`,
+ * each with its field and what would work.
  */
 export function curtain(asked: CurtainAsked): Result<Curtain, CurtainProblemCode> {
   const { acrossMm, topMm, hemMm, widthMm, jointMm, topLine, bowMm, finisherMm, ceilingMm, grid } = asked;
@@ -104,8 +105,7 @@ export function curtain(asked: CurtainAsked): Result<Curtain, CurtainProblemCode
   const estimate = (count * (topMm - hemMm)) / pitchMm;
   if (estimate > 2 * MOST_BALLOONS) return tooMany(estimate);
   const finisher = finisherMm === undefined ? 0 : finisherMm + jointMm;
-  const countAt = (highMm: number) =>
-    Math.max(1, Math.round((highMm - hemMm - finisher + jointMm) / pitchMm));
+  const countAt = (highMm: number) => Math.max(1, Math.round((highMm - hemMm - finisher + jointMm) / pitchMm));
   const same = countAt(lowestTop);
   const chains = Array.from({ length: count }, (_, i): HungChain => {
     const xMm = i * everyMm;
@@ -113,8 +113,7 @@ export function curtain(asked: CurtainAsked): Result<Curtain, CurtainProblemCode
     const balloons = asked.hem === 'level' ? countAt(hangs) : same;
     const endMm = hangs - chainLength({ count: balloons, widthMm, jointMm, finisherMm });
     // Half a balloon below the hem is as near as whole balloons come; below the floor one is left out.
-    if (endMm >= 0 || balloons === 1)
-      return { xMm, topMm: hangs, endMm: Math.max(0, endMm), count: balloons };
+    if (endMm >= 0 || balloons === 1) return { xMm, topMm: hangs, endMm: Math.max(0, endMm), count: balloons };
     return { xMm, topMm: hangs, endMm: endMm + pitchMm, count: balloons - 1 };
   });
   const balloons = chains.reduce((sum, chain) => sum + chain.count, 0);

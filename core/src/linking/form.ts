@@ -100,13 +100,15 @@ interface Meridian {
 type Profile = (alongMm: number) => Meridian;
 
 /**
- * A closed form: spheres in space with every contact kept. All centres lie on one surface of revolution (a straight wall leaning out for basket
- * and cup, a sphere for dome and ball, a plane for the wreath). Each ring closes on itself, so its size follows from its radius; its place
- * along the surface is where it touches the ring below. So every size follows from the base.
+ * A closed form: spheres in space with every contact kept. All centres lie on one surface of revolution (a straight
+ * wall leaning out for basket and cup, a sphere for dome and ball, a plane for the wreath). Each ring closes on
+ * itself, so its size follows from its radius; its place along the surface is where it touches the ring below. So
+ * every size follows from the base.
  *
- * A basket stands on two balloons for each spoke (chains of four twisted together at their middles): the inner ones touch each other, the outer ones stand
- * on them. Its first ring sits between the outer spoke balloons; the rings above stand ball upon ball, and small balloons tie their points. The
- * other forms turn every ring by half a step. What closes a dome or a ball is one balloon that touches its last ring.
+ * A basket stands on two balloons for each spoke (chains of four twisted together at their middles): the inner ones
+ * touch each other, the outer ones stand on them. Its first ring sits between the outer spoke balloons; the rings
+ * above stand ball upon ball, and small balloons tie their points. The other forms turn every ring by half a step.
+ * What closes a dome or a ball is one balloon that touches its last ring.
  *
  * Problems: `bad-count`, `bad-rings` (basket and cup 1 to 6), `bad-width`, `bad-lean`, `no-room`.
  */
@@ -227,7 +229,10 @@ function nextRing({
   return widthMm > 0 && profile(along).radiusMm > 0 ? { along, widthMm, at: profile(along) } : null;
 }
 
-/** What closes a form is at most so many times as wide as the balloons of its base, and at least such a share of those it closes. */
+/**
+ * What closes a form is at most so many times as wide as the balloons of its base, and at least such a share of those
+ * it closes.
+ */
 const MOST_CAP = 2;
 const LEAST_CAP = 0.25;
 
@@ -249,9 +254,7 @@ function capOn(last: FormLayer, sphereRadiusMm: number): FormLayer {
 
 /** The numbers of rings with which a form of so many balloons a ring comes out; none when no number does. */
 export function workingRings(shape: Omit<FormShape, 'rings'>): number[] {
-  return Array.from({ length: MOST_RINGS + 1 }, (_, rings) => rings).filter(
-    (rings) => formOf({ ...shape, rings }).ok,
-  );
+  return Array.from({ length: MOST_RINGS + 1 }, (_, rings) => rings).filter((rings) => formOf({ ...shape, rings }).ok);
 }
 
 /** The same below the equator as above it. */
@@ -285,8 +288,9 @@ export interface TiePlace {
 }
 
 /**
- * The balloon that just touches all four around it, its centre on the line from point to point: from (a + t)^2 = c^2 + x^2 and (b + t)^2 = d^2 + (L - x)^2,
- * with a, b the radii of the balloons, c, d half their pitches and L the band. `alongMm` is x. 0 wide when the four leave no room.
+ * The balloon that just touches all four around it, its centre on the line from point to point: from (a + t)^2 = c^2
+ * + x^2 and (b + t)^2 = d^2 + (L - x)^2, with a, b the radii of the balloons, c, d half their pitches and L the band.
+ * `alongMm` is x. 0 wide when the four leave no room.
  */
 export function tieIn({ lowerMm, upperMm, lowerPitchMm, upperPitchMm, bandMm }: TiePlace): {
   widthMm: number;
@@ -297,9 +301,7 @@ export function tieIn({ lowerMm, upperMm, lowerPitchMm, upperPitchMm, bandMm }: 
   const start = (a * a - b * b - c * c + d * d + bandMm * bandMm) / (2 * bandMm);
   const [two, one, none] = [1 - slope * slope, a - start * slope, a * a - c * c - start * start];
   const radius = (-one + Math.sqrt(Math.max(0, one * one - two * none))) / two;
-  return radius > 0
-    ? { widthMm: 2 * radius, alongMm: start + slope * radius }
-    : { widthMm: 0, alongMm: start };
+  return radius > 0 ? { widthMm: 2 * radius, alongMm: start + slope * radius } : { widthMm: 0, alongMm: start };
 }
 
 /** The place of the ties between two rings that stand ball upon ball. */

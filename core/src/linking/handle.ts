@@ -28,7 +28,10 @@ export type HandleProblemCode =
 const BUBBLE_SHARE = 1.25;
 const TWISTS = 2;
 
-/** From point to point across the top ring, mm: points lie between two balloons; with an odd count a point faces a balloon. */
+/**
+ * From point to point across the top ring, mm: points lie between two balloons; with an odd count a point faces a
+ * balloon.
+ */
 export function handleSpanMm({ layers }: Pick<Form, 'layers'>): number {
   const top = layers.at(-1)!;
   const inwards = Math.cos(Math.PI / top.count);
@@ -36,7 +39,8 @@ export function handleSpanMm({ layers }: Pick<Form, 'layers'>): number {
 }
 
 /**
- * The handle over an opening: an arch in the shape of a hanging chain, turned over, from point to point, with a bubble twisted around each.
+ * The handle over an opening: an arch in the shape of a hanging chain, turned over, from point to point, with a
+ * bubble twisted around each.
  *
  * Problems: `bad-rise`; `longer-than-balloon`, with the highest arch that the balloon reaches (0: none).
  */

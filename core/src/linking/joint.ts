@@ -35,8 +35,9 @@ const LEAST_SHARE = -0.25;
 const MOST_SHARE = 0.5;
 
 /**
- * The joint of a balloon's chains. Before any is measured it is `TRADE.linkJoint` of the nominal, with its uncertainty; each measured chain
- * then counts by its own: the tape's is shared by count - 1 joints, and joints differ among themselves.
+ * The joint of a balloon's chains. Before any is measured it is `TRADE.linkJoint` of the nominal, with its
+ * uncertainty; each measured chain then counts by its own: the tape's is shared by count - 1 joints, and joints
+ * differ among themselves.
  *
  * Problems: those of `chainProblem`, with `chains.<index>` before the field.
  */
@@ -75,8 +76,9 @@ export function chainProblem(
   if (!(widthMm > 0 && Number.isFinite(widthMm))) return { code: 'bad-width', field: 'widthMm' };
   const share = jointOf(chain) / widthMm;
   if (share >= LEAST_SHARE && share <= MOST_SHARE) return null;
-  const [leastMm, mostMm] = [LEAST_SHARE, MOST_SHARE].map(
-    (each) => widthMm * (count + each * (count - 1)),
-  ) as [number, number];
+  const [leastMm, mostMm] = [LEAST_SHARE, MOST_SHARE].map((each) => widthMm * (count + each * (count - 1))) as [
+    number,
+    number,
+  ];
   return { code: 'impossible-length', field: 'lengthMm', detail: { leastMm, mostMm } };
 }

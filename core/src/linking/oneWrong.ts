@@ -1,8 +1,15 @@
 import { TRADE } from '../trade';
 import {
-  ringErrorMm, ringGiveMm,
-  ringPlace, stateOf, tieErrorMm, tieGiveMm, type Closing, type ClosingRing, type ClosingState,
-} from './closing'; // prettier-ignore
+  ringErrorMm,
+  ringGiveMm,
+  ringPlace,
+  stateOf,
+  tieErrorMm,
+  tieGiveMm,
+  type Closing,
+  type ClosingRing,
+  type ClosingState,
+} from './closing';
 
 /** What one balloon off its size does to its ring. */
 export interface OneWrong {
@@ -18,19 +25,11 @@ export interface OneWrong {
 }
 
 /**
- * What happens when one balloon of ring number `ring` is `offMm` off and all others are exact. Too much length lifts it out: its two joints, p long, then span p - e / 2
- * each, so it rises by sqrt(p^2 - (p - e / 2)^2) = sqrt(p e - e^2 / 4); a quarter inch too much lifts a 5 in balloon by more than an inch. Too little
- * stays open by as much.
+ * What happens when one balloon of ring number `ring` is `offMm` off and all others are exact. Too much length lifts
+ * it out: its two joints, p long, then span p - e / 2 each, so it rises by sqrt(p^2 - (p - e / 2)^2) = sqrt(p e - e^2
+ * / 4); a quarter inch too much lifts a 5 in balloon by more than an inch. Too little stays open by as much.
  */
-export function oneWrong({
-  closing,
-  ring,
-  offMm,
-}: {
-  closing: Closing;
-  ring: number;
-  offMm: number;
-}): OneWrong {
+export function oneWrong({ closing, ring, offMm }: { closing: Closing; ring: number; offMm: number }): OneWrong {
   const wrong = closing.rings[ring]!;
   const errorMm = errorWith(wrong, offMm);
   const giveMm = ringGiveMm(wrong);

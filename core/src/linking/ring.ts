@@ -25,8 +25,9 @@ export function chordShare(count: number): number {
 }
 
 /**
- * A ring of `count` equal balloons, neighbours one `pitchMm` apart (centre to centre: the body and what the joint takes). The centres are the corners
- * of a regular polygon, so R = pitch / (2 sin(pi / count)): a ring of six has its centres one pitch from its middle.
+ * A ring of `count` equal balloons, neighbours one `pitchMm` apart (centre to centre: the body and what the joint
+ * takes). The centres are the corners of a regular polygon, so R = pitch / (2 sin(pi / count)): a ring of six has its
+ * centres one pitch from its middle.
  *
  * Source: circumscribed radius of a regular polygon (any handbook of geometry).
  *
@@ -74,8 +75,9 @@ export type FittingProblemCode =
   | 'none-fits';
 
 /**
- * Which rings fit round a pole, a pot or a hoop `diameterMm` across, by count from few to many, each with the size that fits exactly. With s = 2 sin(pi / n)
- * and pitch = width + joint: around it 2R - width = D, on it 2R = D, inside it 2R + width = D.
+ * Which rings fit round a pole, a pot or a hoop `diameterMm` across, by count from few to many, each with the size
+ * that fits exactly. With s = 2 sin(pi / n) and pitch = width + joint: around it 2R - width = D, on it 2R = D, inside
+ * it 2R + width = D.
  *
  * Problems: `bad-diameter`, `bad-width`, `bad-step`, `none-fits`.
  */
@@ -94,8 +96,7 @@ export function ringsFor({
   jointMm: number;
   stepMm: number;
 }): Result<FittingRing[], FittingProblemCode> {
-  if (!(diameterMm > 0 && Number.isFinite(diameterMm)))
-    return problem('bad-diameter', { field: 'diameterMm' });
+  if (!(diameterMm > 0 && Number.isFinite(diameterMm))) return problem('bad-diameter', { field: 'diameterMm' });
   if (!(leastMm > 0 && mostMm >= leastMm)) return problem('bad-width', { field: 'leastMm' });
   if (!(stepMm > 0 && stepMm < mostMm)) return problem('bad-step', { field: 'stepMm' });
   const found: FittingRing[] = [];

@@ -27,9 +27,10 @@ export type StackProblemCode =
   | 'no-hold';
 
 /**
- * Rings of equal count upon each other, each turned by half a step, so that every balloon sits between two of the ring below and touches both. With
- * c = (w1 + w2) / 2 the distance of touching balloons, rise^2 = c^2 - (R1^2 + R2^2 - 2 R1 R2 cos(pi / n)). Equal rings whose pitch is their width
- * are the bands of a uniform antiprism; of three, an octahedron.
+ * Rings of equal count upon each other, each turned by half a step, so that every balloon sits between two of the
+ * ring below and touches both. With c = (w1 + w2) / 2 the distance of touching balloons, rise^2 = c^2 - (R1^2 + R2^2
+ * - 2 R1 R2 cos(pi / n)). Equal rings whose pitch is their width are the bands of a uniform antiprism; of three, an
+ * octahedron.
  *
  * Source: distance of two points in space; published heights of uniform antiprisms (Cromwell, Polyhedra, 1997).
  *

@@ -11,8 +11,8 @@ interface Bracket {
 const MOST_STEPS = 200;
 
 /**
- * Where a function crosses zero between two points of opposite sign: secants held inside the bracket, the stale end halved
- * so that neither end stays for ever. Answers the nearer end when both have the same sign.
+ * Where a function crosses zero between two points of opposite sign: secants held inside the bracket, the stale end
+ * halved so that neither end stays for ever. Answers the nearer end when both have the same sign.
  *
  * Source: the Illinois algorithm (Dowell and Jarratt, BIT 11, 1971).
  */

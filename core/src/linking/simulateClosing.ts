@@ -1,7 +1,14 @@
 import { normalFrom, randomFrom } from '../statistics';
 import {
-  closingTolerance, ringErrorMm, ringGiveMm, ringPlace, tieErrorMm, tieGiveMm, type Closing, type ClosingTolerance,
-} from './closing'; // prettier-ignore
+  closingTolerance,
+  ringErrorMm,
+  ringGiveMm,
+  ringPlace,
+  tieErrorMm,
+  tieGiveMm,
+  type Closing,
+  type ClosingTolerance,
+} from './closing';
 
 /** Pieces built again and again, each balloon off by its own draw. */
 export interface ClosingSimulation extends ClosingTolerance {
@@ -16,9 +23,10 @@ const WIDEST_SD_MM = 60;
 const MOST_ROUNDS = 12;
 
 /**
- * How exact balloons must be, by building the piece `runs` times with a normal draw for every balloon: rings by their chords around their place, ties by the
- * spheres around them. Each piece fails first at some spread; the answer is the spread that all but `share` reach. Errors are all but
- * proportional to the spread, so each round looks at the spread the last one found and draws the line from there, until it stays.
+ * How exact balloons must be, by building the piece `runs` times with a normal draw for every balloon: rings by their
+ * chords around their place, ties by the spheres around them. Each piece fails first at some spread; the answer is
+ * the spread that all but `share` reach. Errors are all but proportional to the spread, so each round looks at the
+ * spread the last one found and draws the line from there, until it stays.
  */
 export function simulateClosing({
   closing,
@@ -78,19 +86,12 @@ interface Failures {
 }
 
 /** Every piece built with one spread; from what each part is then off, where it would fail. */
-function firstFailures(
-  { rings, ties, caps }: Closing,
-  draws: Float64Array,
-  runs: number,
-  sdMm: number,
-): Failures {
+function firstFailures({ rings, ties, caps }: Closing, draws: Float64Array, runs: number, sdMm: number): Failures {
   const each = draws.length / runs;
   const made = rings.map(({ count }) => new Float64Array(count));
   const places = rings.map(ringPlace);
   const gives = [...rings.map(ringGiveMm), ...[...ties, ...caps].map(tieGiveMm)];
-  const exact = rings.map((ring, r) =>
-    ringErrorMm(ring, new Float64Array(ring.count).fill(ring.widthMm), places[r]!),
-  );
+  const exact = rings.map((ring, r) => ringErrorMm(ring, new Float64Array(ring.count).fill(ring.widthMm), places[r]!));
   const exactTies = ties.map((tie) => {
     const { lowerMm, upperMm } = tie.place;
     return tieErrorMm(tie, tie.widthMm, [lowerMm, lowerMm, upperMm, upperMm]);

@@ -2,8 +2,16 @@ import { ok, problem, type Result } from '../result';
 import { TRADE } from '../trade';
 import { roundToStep } from '../units';
 import {
-  formOf, tieIn, tiePlace, tiesOf, type Form, type FormLayer, type FormProblemCode, type FormShape, type TieLayer,
-} from './form'; // prettier-ignore
+  formOf,
+  tieIn,
+  tiePlace,
+  tiesOf,
+  type Form,
+  type FormLayer,
+  type FormProblemCode,
+  type FormShape,
+  type TieLayer,
+} from './form';
 
 /** One size of a form: all layers of one key. */
 export interface SnappedSize {
@@ -13,7 +21,10 @@ export interface SnappedSize {
   exactMm: number;
   /** On the sizer's steps, mm. */
   widthMm: number;
-  /** How much longer than its place each of its rings is, all the way round, mm (below 0: it stays open). For a cap or a tie, how much wider than its place. */
+  /**
+   * How much longer than its place each of its rings is, all the way round, mm (below 0: it stays open). For a cap or
+   * a tie, how much wider than its place.
+   */
   closingMm: number;
   /** That as a share of what the joints take up: above 1 it does not close. */
   ofGive: number;
@@ -45,10 +56,11 @@ const REACH = 2;
 const DEPARTURE = 0.2;
 
 /**
- * The sizes of a form on the steps of a sizer. Rounding each layer alone leaves errors that add up around a ring; here all layers are tried together
- * (five sizes each), and each set is held against the whole family of forms (larger or smaller and, with a wall, leaning more or
- * less): what no member explains is the closing error. The set that closes best wins, a set nearer to what was asked for before one further
- * away. Tying balloons are then stepped to the places that set leaves.
+ * The sizes of a form on the steps of a sizer. Rounding each layer alone leaves errors that add up around a ring;
+ * here all layers are tried together (five sizes each), and each set is held against the whole family of forms
+ * (larger or smaller and, with a wall, leaning more or less): what no member explains is the closing error. The set
+ * that closes best wins, a set nearer to what was asked for before one further away. Tying balloons are then stepped
+ * to the places that set leaves.
  *
  * Problems: those of `formOf`; `bad-step`; `steps-too-coarse`; `tie-too-small`.
  */
@@ -84,9 +96,7 @@ export function snapForm({
     form,
     sizes: snapped,
     worst: Math.max(...snapped.map(({ ofGive }) => ofGive)),
-    roundedWorst: Math.max(
-      ...dressed(roundedStood, sizes, rounded, stepMm).snapped.map(({ ofGive }) => ofGive),
-    ),
+    roundedWorst: Math.max(...dressed(roundedStood, sizes, rounded, stepMm).snapped.map(({ ofGive }) => ofGive)),
     compared: found.compared,
   });
 }
@@ -172,9 +182,7 @@ function searchSteps(sizes: readonly ExactSize[], { slopes, solve }: Family, ste
   const give = TRADE.ringGive.value;
   // Residual of size i for a unit step off of size j: (I - J (J'J)^-1 J').
   const leaves = sizes.map((_, i) =>
-    sizes.map(
-      (_, j) => Number(i === j) - slopes[i]!.reduce((sum, slope, p) => sum + slope * solve[p]![j]!, 0),
-    ),
+    sizes.map((_, j) => Number(i === j) - slopes[i]!.reduce((sum, slope, p) => sum + slope * solve[p]![j]!, 0)),
   );
   const options = sizes.map(({ widthMm, pitchMm }) => {
     const nearest = Math.round(widthMm / stepMm);
@@ -262,8 +270,7 @@ function snappedTies(stood: Form, layers: readonly FormLayer[], stepMm: number) 
     if (same) {
       same.count += tie.count;
       if (ofGive > same.ofGive) Object.assign(same, { closingMm, ofGive, exactMm });
-    } else
-      sizes.push({ key: `ties-${sizes.length + 1}`, count: tie.count, exactMm, widthMm, closingMm, ofGive });
+    } else sizes.push({ key: `ties-${sizes.length + 1}`, count: tie.count, exactMm, widthMm, closingMm, ofGive });
     return { ...tie, widthMm, key: (same ?? sizes.at(-1)!).key };
   });
   return { ties, sizes };

@@ -54,16 +54,14 @@ export function contactsOf({ shape, layers, ties }: Form): Contact[] {
   const keep = (a: number, b: number, distanceMm: number) => contacts.push({ a, b, distanceMm });
   layers.forEach((layer, i) => {
     const within = layer.role === 'inner-spokes' ? 0 : layer.jointMm;
-    if (within !== null)
-      for (let k = 0; k < layer.count; k += 1) keep(at(i, k), at(i, k + 1), layer.widthMm + within);
+    if (within !== null) for (let k = 0; k < layer.count; k += 1) keep(at(i, k), at(i, k + 1), layer.widthMm + within);
     const below = layers[i - 1];
     if (!below) return;
     const joint = layer.role === 'outer-spokes' ? shape.jointMm : 0;
     const distanceMm = (layer.widthMm + below.widthMm) / 2 + joint;
     const [many, few] = layer.count >= below.count ? [i, i - 1] : [i - 1, i];
     for (let k = 0; k < Math.max(layer.count, below.count); k += 1) {
-      if (layers[few]!.count === 1 || layer.turned === below.turned)
-        keep(at(many, k), at(few, k), distanceMm);
+      if (layers[few]!.count === 1 || layer.turned === below.turned) keep(at(many, k), at(few, k), distanceMm);
       else {
         // Ball k of a turned ring sits between k and k + 1 of the other.
         const turned = layer.turned === 0.5 ? i : i - 1;
@@ -80,8 +78,7 @@ export function contactsOf({ shape, layers, ties }: Form): Contact[] {
       for (let k = 0; k < tie.count; k += 1) {
         // A point lies between ball k and the next, on whichever side the ring is turned to.
         const first = turned === 0.5 ? k - 1 : k;
-        for (const index of [first, first + 1])
-          keep(at(place, k), at(side, index), (widthMm + tie.widthMm) / 2);
+        for (const index of [first, first + 1]) keep(at(place, k), at(side, index), (widthMm + tie.widthMm) / 2);
       }
     }
   });

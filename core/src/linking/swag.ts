@@ -45,8 +45,9 @@ const LEAST_DROP_SHARE = 0.002;
 const WITHIN = 1e-12;
 
 /**
- * A swag from any two of its span, its drop and its length: a catenary (not a parabola), also between fixings of unequal height. With
- * D the drop below a fixing, that side is a acosh(1 + D / a) wide and sqrt(D^2 + 2 a D) long; a is found from the one equation left.
+ * A swag from any two of its span, its drop and its length: a catenary (not a parabola), also between fixings of
+ * unequal height. With D the drop below a fixing, that side is a acosh(1 + D / a) wide and sqrt(D^2 + 2 a D) long; a
+ * is found from the one equation left.
  *
  * Source: y = a cosh(x / a), s = a sinh(x / a) (any handbook of mechanics).
  *
@@ -56,15 +57,11 @@ export function swag({ spanMm, dropMm, lengthMm, riseMm = 0 }: SwagAsked): Resul
   const given = [spanMm, dropMm, lengthMm].filter((mm) => mm !== undefined).length;
   if (given !== 2) return problem('leave-one-out', { detail: { given } });
   if (!Number.isFinite(riseMm)) return problem('bad-rise', { field: 'riseMm' });
-  if (spanMm !== undefined && !(spanMm > 0 && Number.isFinite(spanMm)))
-    return problem('bad-span', { field: 'spanMm' });
+  if (spanMm !== undefined && !(spanMm > 0 && Number.isFinite(spanMm))) return problem('bad-span', { field: 'spanMm' });
   if (lengthMm !== undefined && !(lengthMm > 0 && Number.isFinite(lengthMm)))
     return problem('bad-length', { field: 'lengthMm' });
   const rise = Math.abs(riseMm);
-  if (
-    dropMm !== undefined &&
-    !(dropMm >= LEAST_DROP_SHARE * (spanMm ?? lengthMm!) && Number.isFinite(dropMm))
-  )
+  if (dropMm !== undefined && !(dropMm >= LEAST_DROP_SHARE * (spanMm ?? lengthMm!) && Number.isFinite(dropMm)))
     return problem('no-drop', { field: 'dropMm' });
   if (dropMm !== undefined && lengthMm !== undefined && 2 * dropMm + rise >= lengthMm)
     return problem('drop-beyond-string', { field: 'dropMm', detail: { mostMm: (lengthMm - rise) / 2 } });
@@ -76,10 +73,7 @@ export function swag({ spanMm, dropMm, lengthMm, riseMm = 0 }: SwagAsked): Resul
       ? fromLength(spanMm!, lengthMm!, rise)
       : {
           dropMm,
-          aMm:
-            spanMm === undefined
-              ? aOfDropAndLength(dropMm, lengthMm!, rise)
-              : aOfDropAndSpan(dropMm, spanMm, rise),
+          aMm: spanMm === undefined ? aOfDropAndLength(dropMm, lengthMm!, rise) : aOfDropAndSpan(dropMm, spanMm, rise),
         };
   // A string pulled so tight that its lowest point is a fixing has no drop below it.
   if (!(shape.dropMm > 0)) return problem('no-drop', { field: 'lengthMm' });
@@ -116,10 +110,7 @@ function aOfDropAndSpan(dropMm: number, spanMm: number, rise: number): number {
     const [arcLow, arcHigh] = [Math.acosh(low), Math.acosh(high)];
     const error = a * (arcLow + arcHigh) - spanMm;
     const slope =
-      arcLow +
-      arcHigh -
-      dropMm / a / Math.sqrt(low * low - 1) -
-      (dropMm + rise) / a / Math.sqrt(high * high - 1);
+      arcLow + arcHigh - dropMm / a / Math.sqrt(low * low - 1) - (dropMm + rise) / a / Math.sqrt(high * high - 1);
     const next = a - error / slope;
     const moved = next > 0 ? next : a / 4;
     if (Math.abs(moved - a) < WITHIN * a) return moved;
@@ -192,7 +183,8 @@ export interface SwagCount {
 }
 
 /**
- * How many balloons hang in a swag, and how deep it then really is: the nearest whole number whose chain, tied by a neck at both ends, still reaches.
+ * How many balloons hang in a swag, and how deep it then really is: the nearest whole number whose chain, tied by a
+ * neck at both ends, still reaches.
  */
 export function swagCount({
   wanted,

@@ -20,8 +20,8 @@ export type CodeProblemCode =
   | 'no-size';
 
 /**
- * Reads a modelling balloon's code: the first digit is its width in inches, the other two its length in inches (common practice: 260 means 2 in
- * across and 60 in long). It is often misread as 26 by 0, or as centimetres.
+ * Reads a modelling balloon's code: the first digit is its width in inches, the other two its length in inches
+ * (common practice: 260 means 2 in across and 60 in long). It is often misread as 26 by 0, or as centimetres.
  *
  * Problems: `not-digits`, `not-three-digits`, `no-size`, with the nearest code that is sold as `nearest`.
  */

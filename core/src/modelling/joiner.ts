@@ -6,7 +6,10 @@ import type { ModellingSize } from './code';
 export const TYINGS = ['loop', 'figure-eight', 'band'] as const;
 export type Tying = (typeof TYINGS)[number];
 
-/** Pulled length each way takes at a join, beside the knot, mm: from memory. Two or three balloons of each cluster are looped (common practice). */
+/**
+ * Pulled length each way takes at a join, beside the knot, mm: from memory. Two or three balloons of each cluster are
+ * looped (common practice).
+ */
 const ROUND_MM: Readonly<Record<Tying, number>> = { loop: 150, 'figure-eight': 255, band: 75 };
 
 /** Joiners for a number of clusters. */
@@ -28,8 +31,9 @@ export type JoinerProblemCode =
   | 'too-short';
 
 /**
- * Empty modelling balloons that join clusters into a line: each of the `clusters` is tied to the next. A piece, pulled to `TRADE.modellingPull` of its own length,
- * serves as many joins as it is long enough for. Half a balloon is often enough (common practice).
+ * Empty modelling balloons that join clusters into a line: each of the `clusters` is tied to the next. A piece,
+ * pulled to `TRADE.modellingPull` of its own length, serves as many joins as it is long enough for. Half a balloon is
+ * often enough (common practice).
  *
  * Problems: `bad-count` (not a whole number from 2), `too-short`.
  */
@@ -50,8 +54,7 @@ export function joinersFor({
   const reachMm = TRADE.modellingPull.value * ownMm;
   const takesMm = ROUND_MM[way] + TRADE.knotMm.value;
   const joinsAPiece = Math.floor(reachMm / takesMm);
-  if (joinsAPiece < 1)
-    return problem('too-short', { field: halved ? 'halved' : 'way', detail: { reachMm, takesMm } });
+  if (joinsAPiece < 1) return problem('too-short', { field: halved ? 'halved' : 'way', detail: { reachMm, takesMm } });
   const joins = clusters - 1;
   const pieces = Math.ceil(joins / joinsAPiece);
   return ok({
@@ -65,7 +68,10 @@ export function joinersFor({
   });
 }
 
-/** The way that suits clusters of so many balloons: fillers a band, quads a loop, larger ones a figure eight (from memory). */
+/**
+ * The way that suits clusters of so many balloons: fillers a band, quads a loop, larger ones a figure eight (from
+ * memory).
+ */
 export function tyingFor({ balloons }: { balloons: number }): Tying {
   if (balloons <= 3) return 'band';
   return balloons <= 4 ? 'loop' : 'figure-eight';

@@ -6,7 +6,10 @@ import type { ModellingSize } from './code';
 
 const MM3_PER_LITRE = 1e6;
 
-/** Air in a tube `widthMm` across and `lengthMm` long, litres: a cylinder with half a sphere at each end, within its length. */
+/**
+ * Air in a tube `widthMm` across and `lengthMm` long, litres: a cylinder with half a sphere at each end, within its
+ * length.
+ */
 export function tubeVolumeL({ widthMm, lengthMm }: { widthMm: number; lengthMm: number }): number {
   const radius = widthMm / 2;
   const straight = Math.max(0, lengthMm - widthMm);
@@ -33,10 +36,11 @@ export interface LengthLaw {
 export type LengthProblemCode = 'no-readings' | 'bad-reading' | 'not-rising' | 'no-volume';
 
 /**
- * Fits length against dose: a modelling balloon keeps its width while a bubble of air grows along it, so length grows evenly with
- * the dose. One reading gives a line from nothing; more a straight line by least squares.
+ * Fits length against dose: a modelling balloon keeps its width while a bubble of air grows along it, so length grows
+ * evenly with the dose. One reading gives a line from nothing; more a straight line by least squares.
  *
- * Problems: `no-readings`; `bad-reading` (field `readings.<i>.<dose|lengthMm>`, a length above the full one included); `not-rising`.
+ * Problems: `no-readings`; `bad-reading` (field `readings.<i>.<dose|lengthMm>`, a length above the full one
+ * included); `not-rising`.
  */
 export function fitLength({
   size,
@@ -123,18 +127,13 @@ export interface TailPlan {
 export type TailProblemCode = 'bad-twists' | 'too-many-twists';
 
 /**
- * The empty tail to leave: each twist pushes air on, and takes `TRADE.twistTail` widths of tail (common practice: about an inch for the one twist of a loop
- * leaf on a 260). Fill, let a little out so that it bends (`TRADE.burpShare`), tie.
+ * The empty tail to leave: each twist pushes air on, and takes `TRADE.twistTail` widths of tail (common practice:
+ * about an inch for the one twist of a loop leaf on a 260). Fill, let a little out so that it bends
+ * (`TRADE.burpShare`), tie.
  *
  * Problems: `bad-twists` (not a whole number from 0); `too-many-twists`, with the most this balloon bears.
  */
-export function tailFor({
-  size,
-  twists,
-}: {
-  size: ModellingSize;
-  twists: number;
-}): Result<TailPlan, TailProblemCode> {
+export function tailFor({ size, twists }: { size: ModellingSize; twists: number }): Result<TailPlan, TailProblemCode> {
   if (!(Number.isInteger(twists) && twists >= 0)) return problem('bad-twists', { field: 'twists' });
   const each = TRADE.twistTail.value * size.widthMm;
   // Half the balloon must stay for what is twisted.

@@ -27,7 +27,8 @@ export type PoleProblemCode =
 const MOST_OVERLAP = 0.8;
 
 /**
- * Length of a helix of `turns` turns on a cylinder `diameterMm` across, `pitchMm` along for each turn: turns x sqrt((pi D)^2 + pitch^2).
+ * Length of a helix of `turns` turns on a cylinder `diameterMm` across, `pitchMm` along for each turn: turns x
+ * sqrt((pi D)^2 + pitch^2).
  *
  * Source: any handbook of geometry (cylindrical helix).
  */
@@ -44,9 +45,10 @@ export function helixLengthMm({
 }
 
 /**
- * How many empty modelling balloons wrap a pole, the air bubble pressed flat and each turn overlapping the last by a share of the strip (common practice). The
- * strip, flat and pulled to `TRADE.modellingPull` of its length (narrower by the root of that, as rubber keeps its volume), winds as a helix: a
- * strip f wide covers f / cos(lead) along the pole, so pitch = k C / sqrt(1 - k^2) with C = pi D and k = f (1 - overlap) / C.
+ * How many empty modelling balloons wrap a pole, the air bubble pressed flat and each turn overlapping the last by a
+ * share of the strip (common practice). The strip, flat and pulled to `TRADE.modellingPull` of its length (narrower
+ * by the root of that, as rubber keeps its volume), winds as a helix: a strip f wide covers f / cos(lead) along the
+ * pole, so pitch = k C / sqrt(1 - k^2) with C = pi D and k = f (1 - overlap) / C.
  *
  * Problems: `pole-too-thin`, with the thinnest that works; `bad-length`; `bad-overlap`.
  */

@@ -24,17 +24,12 @@ export interface Leaf {
 }
 
 /**
- * A leaf of a wanted length. Its middle line is two straight sides and half a circle one width across at the tip: body = 2 (long - width) + pi width / 2.
+ * A leaf of a wanted length. Its middle line is two straight sides and half a circle one width across at the tip:
+ * body = 2 (long - width) + pi width / 2.
  *
  * Problems: `bad-length`; `too-tight` (under twice the width); `longer-than-balloon`, with the longest leaf.
  */
-export function leafOf({
-  size,
-  longMm,
-}: {
-  size: ModellingSize;
-  longMm: number;
-}): Result<Leaf, ShapeProblemCode> {
+export function leafOf({ size, longMm }: { size: ModellingSize; longMm: number }): Result<Leaf, ShapeProblemCode> {
   const { widthMm } = size;
   if (!(longMm > 0 && Number.isFinite(longMm))) return problem('bad-length', { field: 'longMm' });
   const leastMm = 2 * widthMm;
@@ -98,19 +93,13 @@ export interface Spray {
 }
 
 /**
- * A spray of `count` balloons twisted together at their middles. How many hold together: `TRADE.sprayMost` (common practice), by their width.
+ * A spray of `count` balloons twisted together at their middles. How many hold together: `TRADE.sprayMost` (common
+ * practice), by their width.
  *
  * Problems: `bad-count` (not a whole number from 2); `too-many`, with the most.
  */
-export function sprayOf({
-  size,
-  count,
-}: {
-  size: ModellingSize;
-  count: number;
-}): Result<Spray, ShapeProblemCode> {
-  if (!(Number.isInteger(count) && count >= 2))
-    return problem('bad-count', { field: 'count', detail: { least: 2 } });
+export function sprayOf({ size, count }: { size: ModellingSize; count: number }): Result<Spray, ShapeProblemCode> {
+  if (!(Number.isInteger(count) && count >= 2)) return problem('bad-count', { field: 'count', detail: { least: 2 } });
   const most = mostInSpray(size);
   if (count > most) return problem('too-many', { field: 'count', detail: { most } });
   const { fillMm } = oneTwist(size);
@@ -135,18 +124,12 @@ export interface Curl {
 }
 
 /**
- * The curl that a balloon takes around a former: a helix of turns that touch, its middle line one width wider than the former. Length of one turn:
- * sqrt((pi D)^2 + width^2). Pre-inflated ones curl more easily (common practice).
+ * The curl that a balloon takes around a former: a helix of turns that touch, its middle line one width wider than
+ * the former. Length of one turn: sqrt((pi D)^2 + width^2). Pre-inflated ones curl more easily (common practice).
  *
  * Problems: `bad-length` (a former of no width).
  */
-export function curlOf({
-  size,
-  formerMm,
-}: {
-  size: ModellingSize;
-  formerMm: number;
-}): Result<Curl, ShapeProblemCode> {
+export function curlOf({ size, formerMm }: { size: ModellingSize; formerMm: number }): Result<Curl, ShapeProblemCode> {
   if (!(formerMm > 0 && Number.isFinite(formerMm))) return problem('bad-length', { field: 'formerMm' });
   const { widthMm } = size;
   const { fillMm } = oneTwist(size);

@@ -35,8 +35,8 @@ const SETTLED = 1e-10;
  * Fits a linear law with normal errors to values and intervals by maximum likelihood: Newton's steps, each a weighted
  * least-squares fit of working values (the log-likelihood is concave in the coefficients, so they climb to its one
  * top). The common variance ratio is re-estimated between steps, with `priorWorth` observations' worth of trust in a
- * ratio of 1; pass `varianceRatio` to hold it. `start` are the coefficients to begin with. `null` when the observations do not
- * determine the coefficients.
+ * ratio of 1; pass `varianceRatio` to hold it. `start` are the coefficients to begin with. `null` when the
+ * observations do not determine the coefficients.
  *
  * Source: Pratt, Concavity of the log likelihood, JASA 76 (1981); Schmee and Hahn, Technometrics 21 (1979) for
  * regression with censored data.
@@ -126,7 +126,10 @@ function squaresOf({ values, intervals, coefficients, ratio }: State): number {
   return sum;
 }
 
-/** The share of a value's information that an interval carries: its own variance beside the one that grouping adds (Sheppard). */
+/**
+ * The share of a value's information that an interval carries: its own variance beside the one that grouping adds
+ * (Sheppard).
+ */
 function shareCarried(width: number, sd: number): number {
   return 1 / (1 + width ** 2 / (12 * sd ** 2));
 }

@@ -24,8 +24,8 @@ const known = new Map<number, ControlConstants>();
 /**
  * The constants of Shewhart's charts for groups of `n` (2 to 50), by numerical integration of the law of the range.
  *
- * Source: definitions in ASTM MNL 7, Manual on Presentation of Data and Control Chart Analysis; the range's moments from Tippett,
- * Biometrika 17 (1925).
+ * Source: definitions in ASTM MNL 7, Manual on Presentation of Data and Control Chart Analysis; the range's moments
+ * from Tippett, Biometrika 17 (1925).
  */
 export function controlConstants(n: number): ControlConstants {
   let constants = known.get(n);
@@ -53,7 +53,10 @@ export function controlConstants(n: number): ControlConstants {
 const REACH = 7;
 const STEP = 0.05;
 
-/** E(R) = integral of 1 - F^n - (1 - F)^n; E(R^2) twice the double integral over x < y of 1 - F(y)^n - (1 - F(x))^n + (F(y) - F(x))^n. */
+/**
+ * E(R) = integral of 1 - F^n - (1 - F)^n; E(R^2) twice the double integral over x < y of 1 - F(y)^n - (1 - F(x))^n +
+ * (F(y) - F(x))^n.
+ */
 function rangeMoments(n: number): { d2: number; d3: number } {
   const count = Math.round((2 * REACH) / STEP);
   const cdf = Array.from({ length: count + 1 }, (_, i) => normalCdf(-REACH + i * STEP));

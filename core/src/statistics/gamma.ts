@@ -14,8 +14,8 @@ export function logGamma(x: number): number {
 }
 
 /**
- * The regularised lower incomplete gamma function P(a, x) for a > 0, x >= 0: the probability that a gamma(a) variable is
- * at most x.
+ * The regularised lower incomplete gamma function P(a, x) for a > 0, x >= 0: the probability that a gamma(a) variable
+ * is at most x.
  *
  * Source: Abramowitz and Stegun 6.5.29 (series) below a + 1, 6.5.31 (continued fraction, modified Lentz) above it.
  */
@@ -70,7 +70,10 @@ export function chiSquareQuantile({ p, degreesOfFreedom }: { p: number; degreesO
   return low + high;
 }
 
-/** The exact 95 % interval of a normal law's standard deviation after `sd` with `degreesOfFreedom`. Source: any handbook of statistics. */
+/**
+ * The exact 95 % interval of a normal law's standard deviation after `sd` with `degreesOfFreedom`. Source: any
+ * handbook of statistics.
+ */
 export function sdInterval({ sd, degreesOfFreedom }: { sd: number; degreesOfFreedom: number }): {
   low: number;
   high: number;

@@ -38,7 +38,9 @@ function nonZero(value: number, tiny: number): number {
   return Math.abs(value) < tiny ? tiny : value;
 }
 
-/** The x with I_x(a, b) = p, by bisection: the fraction is monotone, and 60 halvings reach the last bit that matters. */
+/**
+ * The x with I_x(a, b) = p, by bisection: the fraction is monotone, and 60 halvings reach the last bit that matters.
+ */
 export function inverseIncompleteBeta({ p, a, b }: { p: number; a: number; b: number }): number {
   let low = 0;
   let high = 1;

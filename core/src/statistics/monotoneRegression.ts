@@ -15,9 +15,7 @@ export interface MonotoneBlock {
  *
  * Source: Barlow, Bartholomew, Bremner and Brunk, Statistical Inference under Order Restrictions (1972), section 1.2.
  */
-export function monotoneRegression(
-  points: readonly { x: number; value: number; weight: number }[],
-): MonotoneBlock[] {
+export function monotoneRegression(points: readonly { x: number; value: number; weight: number }[]): MonotoneBlock[] {
   const blocks: MonotoneBlock[] = [];
   for (const { x, value, weight } of points) {
     const next: MonotoneBlock = { from: x, to: x, value, weight, count: 1 };

@@ -48,8 +48,8 @@ const FURTHEST_MEAN = 4;
 
 /**
  * Mean and standard deviation of a normal law by maximum likelihood from values and intervals, with profile-likelihood
- * intervals. In a = mean / sd and b = 1 / sd the log-likelihood is concave, so Newton's steps, shortened where they would
- * not climb, reach its one top; along a fixed mean (a = mean x b) or a fixed sd (b) it is concave too.
+ * intervals. In a = mean / sd and b = 1 / sd the log-likelihood is concave, so Newton's steps, shortened where they
+ * would not climb, reach its one top; along a fixed mean (a = mean x b) or a fixed sd (b) it is concave too.
  *
  * Source: Burridge, JRSS B 43 (1981), on the concavity for grouped normal data; profile intervals: Venzon and
  * Moolgavkar, Applied Statistics 37 (1988).

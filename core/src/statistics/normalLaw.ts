@@ -8,8 +8,8 @@ export function normalDensity(x: number): number {
 /**
  * The probability that a standard normal variable is at most `x`, to about 15 digits in either tail.
  *
- * Source: J. F. Hart's rational approximation in the form of G. West, Better approximations to cumulative normal functions
- * (2005); coefficients from memory and checked against a reference library.
+ * Source: J. F. Hart's rational approximation in the form of G. West, Better approximations to cumulative normal
+ * functions (2005); coefficients from memory and checked against a reference library.
  */
 export function normalCdf(x: number): number {
   const z = Math.abs(x);
@@ -56,9 +56,9 @@ export interface IntervalMoments {
 const FAR = 30;
 
 /**
- * Log-probability that a normal variable lies between `low` and `high` (in standard deviations from its mean, low < high),
- * with its first and minus its second derivative by the mean. Both tails are evaluated on their own side, so that a
- * far interval loses no digits.
+ * Log-probability that a normal variable lies between `low` and `high` (in standard deviations from its mean, low <
+ * high), with its first and minus its second derivative by the mean. Both tails are evaluated on their own side, so
+ * that a far interval loses no digits.
  *
  * Source: derivatives of ln(Phi(high) - Phi(low)), elementary.
  */

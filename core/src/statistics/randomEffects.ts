@@ -25,8 +25,8 @@ export interface Pooled {
  * `expected` is a spread assumed beforehand and how many estimates it counts for: with two or three
  * estimates the data say little of their spread. `null` without estimates.
  *
- * Source: DerSimonian and Laird, Controlled Clinical Trials 7 (1986); Borenstein et al., Introduction to Meta-Analysis (2009),
- * chapters 11 to 14.
+ * Source: DerSimonian and Laird, Controlled Clinical Trials 7 (1986); Borenstein et al., Introduction to
+ * Meta-Analysis (2009), chapters 11 to 14.
  */
 export function poolEstimates({
   estimates,

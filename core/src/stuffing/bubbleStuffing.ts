@@ -37,11 +37,11 @@ const LEAST_GAP_SHARE = 0.04;
 
 /**
  * Bubble stuffing: gas in the gap as well as in the inner. The outer is filled to one width, then the inner until the
- * outside reaches the final one. Gas adds by volume, so final^3 = outerFirst^3 + inner^3, taking all three as spheres (common
- * practice: 14 in and an 11 in inner make about 16 in). Any one of the three may be left out.
+ * outside reaches the final one. Gas adds by volume, so final^3 = outerFirst^3 + inner^3, taking all three as spheres
+ * (common practice: 14 in and an 11 in inner make about 16 in). Any one of the three may be left out.
  *
- * Problems: `leave-one-out`, `bad-width`, `final-too-small`, `above-limit`, each with its field and, for the last two, the nearest
- * width that works.
+ * Problems: `leave-one-out`, `bad-width`, `final-too-small`, `above-limit`, each with its field and, for the last
+ * two, the nearest width that works.
  */
 export function bubbleStuffing({
   outerFirstMm,
@@ -51,8 +51,7 @@ export function bubbleStuffing({
 }: BubbleAsked & { limits?: BubbleLimits }): Result<BubbleWidths, BubbleProblemCode> {
   const given = Object.entries({ outerFirstMm, innerMm, finalMm }).filter(([, mm]) => mm !== undefined);
   if (given.length !== 2) return problem('leave-one-out', { detail: { given: given.length } });
-  for (const [field, mm] of given)
-    if (!(mm! > 0 && Number.isFinite(mm))) return problem('bad-width', { field });
+  for (const [field, mm] of given) if (!(mm! > 0 && Number.isFinite(mm))) return problem('bad-width', { field });
   const outerLimitMm = limits.outerMm ?? Infinity;
   const innerLimitMm = limits.innerMm ?? Infinity;
   if (finalMm !== undefined) {
@@ -88,8 +87,7 @@ export function bubbleStuffing({
 function solved({ outerFirstMm, innerMm, finalMm }: BubbleAsked): BubbleWidths {
   if (finalMm === undefined)
     return { outerFirstMm: outerFirstMm!, innerMm: innerMm!, finalMm: more(outerFirstMm!, innerMm!) };
-  if (innerMm === undefined)
-    return { outerFirstMm: outerFirstMm!, innerMm: less(finalMm, outerFirstMm!), finalMm };
+  if (innerMm === undefined) return { outerFirstMm: outerFirstMm!, innerMm: less(finalMm, outerFirstMm!), finalMm };
   return { outerFirstMm: less(finalMm, innerMm), innerMm, finalMm };
 }
 
@@ -112,16 +110,19 @@ export type BubbleStep<H extends Hole> =
 export interface BubbleSteps<H extends Hole> {
   /** The widths worked to: those asked for, or the pair that fits the sizer. */
   widths: BubbleWidths;
-  /** `as-asked`; `inner-by-dose`, where the outside passes no hole and the inner is sized alone; `other-pair`, where the first width was brought
-   * down to the largest hole; `by-tape`, where no pair fits the sizer. */
+  /**
+   * `as-asked`; `inner-by-dose`, where the outside passes no hole and the inner is sized alone; `other-pair`, where
+   * the first width was brought down to the largest hole; `by-tape`, where no pair fits the sizer.
+   */
   how: 'as-asked' | 'inner-by-dose' | 'other-pair' | 'by-tape';
   steps: BubbleStep<H>[];
 }
 
 /**
- * The sizer steps of a bubble, in order. When the outside is wider than the largest hole, the inner is sized alone first and its dose given
- * again inside; when the first width is too wide as well, the pair of steps that fits it: the first brought to the largest
- * hole and the inner grown so that the final width stays, where the inner's limit and the hole allow.
+ * The sizer steps of a bubble, in order. When the outside is wider than the largest hole, the inner is sized alone
+ * first and its dose given again inside; when the first width is too wide as well, the pair of steps that fits it:
+ * the first brought to the largest hole and the inner grown so that the final width stays, where the inner's limit
+ * and the hole allow.
  */
 export function bubbleSteps<H extends Hole>({
   widths,
@@ -141,9 +142,7 @@ export function bubbleSteps<H extends Hole>({
     widths: made,
     how,
     steps: [
-      ...(how === 'as-asked'
-        ? []
-        : [{ fill: 'inner-alone' as const, widthMm: made.innerMm, at: at(made.innerMm) }]),
+      ...(how === 'as-asked' ? [] : [{ fill: 'inner-alone' as const, widthMm: made.innerMm, at: at(made.innerMm) }]),
       { fill: 'outer', widthMm: made.outerFirstMm, at: at(made.outerFirstMm) },
       { fill: 'inner-until-final', widthMm: made.finalMm, at: at(made.finalMm) },
     ],
@@ -154,8 +153,7 @@ export function bubbleSteps<H extends Hole>({
   // The larger of the two comes down to the hole; the other makes up for it.
   const outerFirstMm = Math.min(widths.outerFirstMm, largestMm);
   const innerMm = less(widths.finalMm, outerFirstMm);
-  if (largestMm > 0 && innerMm <= innerMostMm)
-    return throughTo({ ...widths, outerFirstMm, innerMm }, 'other-pair');
+  if (largestMm > 0 && innerMm <= innerMostMm) return throughTo({ ...widths, outerFirstMm, innerMm }, 'other-pair');
   const smaller = less(widths.finalMm, innerMostMm);
   if (largestMm > 0 && smaller <= largestMm)
     return throughTo({ ...widths, outerFirstMm: smaller, innerMm: innerMostMm }, 'other-pair');

@@ -43,8 +43,8 @@ export interface PairLimits {
 const ALIKE_MM = 0.5;
 
 /**
- * The limits of a balloon in a balloon: neither may pass its own round limit, the width at which it felt hard or burst, or what of it stands
- * so many days; so the one with the lower limit governs (common practice).
+ * The limits of a balloon in a balloon: neither may pass its own round limit, the width at which it felt hard or
+ * burst, or what of it stands so many days; so the one with the lower limit governs (common practice).
  */
 export function pairLimits({
   outer,
@@ -77,9 +77,9 @@ export function pairLimits({
 }
 
 /**
- * The target of a pair for one tier: the tier's share of the smaller balloon's nominal, held by the limits of both (`pairLimits`)
- * and by what the pair's own calibration shows, and held up by the outer's smallest useful width. Doses come from the
- * pair's own calibration, `fit`, or from `estimate`.
+ * The target of a pair for one tier: the tier's share of the smaller balloon's nominal, held by the limits of both
+ * (`pairLimits`) and by what the pair's own calibration shows, and held up by the outer's smallest useful width.
+ * Doses come from the pair's own calibration, `fit`, or from `estimate`.
  *
  * Problems: those of `resolveTarget`.
  */

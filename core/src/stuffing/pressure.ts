@@ -21,8 +21,8 @@ function pressureAt(stretch: number, ratio: number): number {
 }
 
 /**
- * Pressure in a thin spherical skin, as a multiple of 4 C1 t0 / r0 (t0 and r0: thickness and radius of the empty skin), at a
- * `stretch` of its circumference: (1/x - 1/x^7) (1 + (C2/C1) x^2). Neo-Hookean rubber has no C2.
+ * Pressure in a thin spherical skin, as a multiple of 4 C1 t0 / r0 (t0 and r0: thickness and radius of the empty
+ * skin), at a `stretch` of its circumference: (1/x - 1/x^7) (1 + (C2/C1) x^2). Neo-Hookean rubber has no C2.
  *
  * Problems: `bad-stretch` (below 1), `bad-ratio` (below 0).
  * Source: I. Müller and P. Strehlow, Rubber and Rubber Balloons (Springer, 2004), chapter 2.
@@ -52,7 +52,8 @@ export interface CurvePlace {
  * The hump at the start, past which a balloon fills more easily, and the dip from which it grows harder again (none for
  * neo-Hookean rubber); `null` for a ratio so high (0.2145 and more) that the pressure only rises.
  *
- * The slope is nought where k y^4 - y^3 + 5 k y + 7 = 0, y = stretch^2, k = C2/C1; at k = 0 that is a stretch of 7^(1/6).
+ * The slope is nought where k y^4 - y^3 + 5 k y + 7 = 0, y = stretch^2, k = C2/C1; at k = 0 that is a stretch of
+ * 7^(1/6).
  */
 export function humpOf(model: RubberModel): { hump: CurvePlace; dip: CurvePlace | null } | null {
   const k = ratioOf(model);
@@ -66,8 +67,8 @@ export function humpOf(model: RubberModel): { hump: CurvePlace; dip: CurvePlace 
 }
 
 /**
- * Two equal balloons that share one gas, as on two nozzles of one pump, at a mean stretch where the curve falls: the smaller
- * presses its air into the larger until both press alike at two sizes. `null` where they stay equal.
+ * Two equal balloons that share one gas, as on two nozzles of one pump, at a mean stretch where the curve falls: the
+ * smaller presses its air into the larger until both press alike at two sizes. `null` where they stay equal.
  *
  * Their volumes add up to those of two at the mean stretch; the smaller's stretch is found by bisection.
  */
@@ -128,19 +129,12 @@ interface Skins {
 }
 
 /**
- * Pressure (kPa above the air's) in balloons one in the other, filled as one to `widthMm`: the sum over the skins, each at its
- * own stretch from its empty width (`TRADE.restShare` of nominal). Slack skins add nothing.
+ * Pressure (kPa above the air's) in balloons one in the other, filled as one to `widthMm`: the sum over the skins,
+ * each at its own stretch from its empty width (`TRADE.restShare` of nominal). Slack skins add nothing.
  */
-export function skinsPressureKPa({
-  nominalsMm,
-  widthMm,
-  model = BALLOON_RUBBER,
-}: Skins & { widthMm: number }): number {
+export function skinsPressureKPa({ nominalsMm, widthMm, model = BALLOON_RUBBER }: Skins & { widthMm: number }): number {
   const ratio = ratioOf(model);
-  return nominalsMm.reduce(
-    (sum, nominalMm) => sum + skinKPa(rubberSkin(nominalMm, ratio), widthMm, ratio),
-    0,
-  );
+  return nominalsMm.reduce((sum, nominalMm) => sum + skinKPa(rubberSkin(nominalMm, ratio), widthMm, ratio), 0);
 }
 
 /** Pressure along the way of filling. */
@@ -186,11 +180,7 @@ export interface Hump {
 }
 
 /** The highest pressure on the way to `toMm`. */
-export function highestPressure({
-  nominalsMm,
-  toMm,
-  model = BALLOON_RUBBER,
-}: Skins & { toMm: number }): Hump {
+export function highestPressure({ nominalsMm, toMm, model = BALLOON_RUBBER }: Skins & { toMm: number }): Hump {
   const ratio = ratioOf(model);
   const skins = nominalsMm.map((nominalMm) => rubberSkin(nominalMm, ratio));
   const fromMm = Math.min(toMm, ...skins.map(({ restMm }) => restMm));

@@ -16,7 +16,10 @@ export type PairReason =
   | { code: 'same-nominal' }
   /** The nearest smaller plain balloon inside: as it should be for a linking one. */
   | { code: 'next-smaller' }
-  /** The inner is so much smaller that the outer hangs loose around it: its smallest useful width lies above the pair's limit. */
+  /**
+   * The inner is so much smaller that the outer hangs loose around it: its smallest useful width lies above the
+   * pair's limit.
+   */
   | { code: 'outer-slack'; smallestMm: number; limitMm: number }
   /** The outer is little stretched at what the inner allows, but still useful. */
   | { code: 'outer-soft'; fraction: number }
@@ -63,9 +66,9 @@ interface StuffingOptions {
 }
 
 /**
- * Skin stuffing: an inner and an outer that fill as one. Doses come from the pair's own calibration or, with a wider interval, from the
- * outer's (`stuffedCurve`); the target from the limits of both (`pairTarget`); the pressure from two rubber skins
- * (`skinsPressureKPa`).
+ * Skin stuffing: an inner and an outer that fill as one. Doses come from the pair's own calibration or, with a wider
+ * interval, from the outer's (`stuffedCurve`); the target from the limits of both (`pairTarget`); the pressure from
+ * two rubber skins (`skinsPressureKPa`).
  *
  * Problems: `inner-larger`, with the largest nominal that would go in (`nearestMm`); those of `resolveTarget`.
  */
@@ -122,7 +125,10 @@ export function stuffingSheet(
 
 /** Nominal sizes closer than this are one, mm. */
 const SAME_MM = 1;
-/** Under this share of its nominal the outer of a working pair is named soft: the tier below is what it will feel like. */
+/**
+ * Under this share of its nominal the outer of a working pair is named soft: the tier below is what it will feel
+ * like.
+ */
 const SOFT_FRACTION = 0.7;
 
 function estimateOf({ fit, estimate }: Skin): EstimatedCurve | null {

@@ -34,7 +34,10 @@ export type SphereProblemCode =
   | 'bad-width'
   /** A vent more or less than two or three. */
   | 'bad-vents'
-  /** The latex is too small for the sphere with its gap (`nearestMm`: the largest sphere that goes in), or so large that it hangs loose and dull. */
+  /**
+   * The latex is too small for the sphere with its gap (`nearestMm`: the largest sphere that goes in), or so large
+   * that it hangs loose and dull.
+   */
   | 'latex-too-small'
   | 'latex-too-large';
 
@@ -44,13 +47,14 @@ const LEAST_TAUT = 0.9;
 const ROOM_SHARE = 0.9;
 
 /**
- * A stretchy foil sphere in clear latex of the same size (common practice: 15 in both): the latex stretched and emptied, the sphere
- * folded in, the latex filled for room, then the sphere filled while latex air is let out at two or three points, so that there is always
- * an air gap of at least `gapMm` to each side; else the latex sticks and splits.
+ * A stretchy foil sphere in clear latex of the same size (common practice: 15 in both): the latex stretched and
+ * emptied, the sphere folded in, the latex filled for room, then the sphere filled while latex air is let out at two
+ * or three points, so that there is always an air gap of at least `gapMm` to each side; else the latex sticks and
+ * splits.
  *
- * Volumes add: outside^3 = sphere^3 + air^3. Between two vents the air stays, so the gap shrinks as the sphere grows; the amounts left fall
- * by one ratio from vent to vent, down to what the gap needs around the full sphere. Each vent comes when the outside reaches the most the latex
- * bears (`TRADE.sphereLatexMost`).
+ * Volumes add: outside^3 = sphere^3 + air^3. Between two vents the air stays, so the gap shrinks as the sphere grows;
+ * the amounts left fall by one ratio from vent to vent, down to what the gap needs around the full sphere. Each vent
+ * comes when the outside reaches the most the latex bears (`TRADE.sphereLatexMost`).
  *
  * Problems: `bad-width`, `bad-vents`, `latex-too-small`, `latex-too-large`.
  */
@@ -67,8 +71,7 @@ export function sphereInClear({
 }): Result<SphereInClear, SphereProblemCode> {
   for (const [field, mm] of Object.entries({ latexNominalMm, sphereMm, gapMm }))
     if (!(mm > 0 && Number.isFinite(mm))) return problem('bad-width', { field });
-  if (vents !== 2 && vents !== 3)
-    return problem('bad-vents', { field: 'vents', detail: { least: 2, most: 3 } });
+  if (vents !== 2 && vents !== 3) return problem('bad-vents', { field: 'vents', detail: { least: 2, most: 3 } });
   const mostMm = TRADE.sphereLatexMost.value * latexNominalMm;
   const outsideMm = sphereMm + 2 * gapMm;
   if (outsideMm > mostMm)

@@ -5,9 +5,9 @@ import { TRADE } from '../trade';
 const FREEDOM = 8;
 
 /**
- * The curve of a pair nobody has calibrated: the outer's, with strokes worth a little less against two skins and an interval
- * wider by what that guess may be off (`TRADE.stuffedDose`). The inner's skin takes up no room that counts. The shape is the
- * outer's; `roundLimit` is left to each balloon's own limits.
+ * The curve of a pair nobody has calibrated: the outer's, with strokes worth a little less against two skins and an
+ * interval wider by what that guess may be off (`TRADE.stuffedDose`). The inner's skin takes up no room that counts.
+ * The shape is the outer's; `roundLimit` is left to each balloon's own limits.
  */
 export function stuffedCurve({ outer }: { outer: DoseCurve }): EstimatedCurve {
   const { share, sd } = TRADE.stuffedDose.value;

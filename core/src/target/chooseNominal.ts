@@ -33,9 +33,9 @@ export interface NominalChoice<Option extends NominalOption> {
 }
 
 /**
- * The nominal sizes that suit a width which must stand so many days: between 0.45 (mirror: 0.62) and 0.92 of nominal, within
- * what stands that long, and round there. The smallest comes first: it is the cheapest and has the shortest neck; pieces that stand
- * for weeks go up a nominal by the rules of `TRADE.standing`.
+ * The nominal sizes that suit a width which must stand so many days: between 0.45 (mirror: 0.62) and 0.92 of nominal,
+ * within what stands that long, and round there. The smallest comes first: it is the cheapest and has the shortest
+ * neck; pieces that stand for weeks go up a nominal by the rules of `TRADE.standing`.
  *
  * Problems: `bad-width`, `bad-days` (0 to 365), `no-models`.
  * Source: limits and rules are common practice; the shine of mirror finish from memory.
@@ -69,7 +69,8 @@ function unsuitedReason(
   daysStanding: number,
 ): UnsuitedReason | null {
   const fraction = widthMm / nominalMm;
-  // 10 in of 11 in is common practice on the same day, and a hair under 0.92: the rules are not exact to the third digit.
+  // 10 in of 11 in is common practice on the same day, and a hair under 0.92: the rules are not exact to the third
+  // digit.
   const slack = 0.005;
   if (fraction > TRADE.largestFraction.value + slack) return { code: 'too-small', fraction };
   const lower = lowerLimit({ nominalMm, finish });

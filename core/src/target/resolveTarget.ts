@@ -1,24 +1,11 @@
 import { circumferenceMm, type Finish } from '../balloon';
-import {
-  doseForWidth,
-  predictWidth,
-  type CalibrationFit,
-  type DoseCurve,
-  type EstimatedCurve,
-} from '../calibration';
+import { doseForWidth, predictWidth, type CalibrationFit, type DoseCurve, type EstimatedCurve } from '../calibration';
 import { keptShare } from '../environment';
 import { roundDose } from '../inflator';
 import { ok, problem, type Result } from '../result';
 import { TRADE } from '../trade';
 import { floorToStep, roundToStep } from '../units';
-import {
-  LIMIT_STATES,
-  lowerLimit,
-  upperLimits,
-  type LimitState,
-  type LowerLimit,
-  type UpperLimit,
-} from './limits';
+import { LIMIT_STATES, lowerLimit, upperLimits, type LimitState, type LowerLimit, type UpperLimit } from './limits';
 import type { Showing } from './showing';
 import type { Aim } from './tier';
 
@@ -26,7 +13,10 @@ import type { Aim } from './tier';
 export const ORIGINS = ['measured', 'estimated', 'rule'] as const;
 export type Origin = (typeof ORIGINS)[number];
 
-/** What the way from the workroom to the show does; `byMm` is how much wider it must be made for that (below 0: smaller). */
+/**
+ * What the way from the workroom to the show does; `byMm` is how much wider it must be made for that (below 0:
+ * smaller).
+ */
 export type JourneyEffect =
   | { code: 'warmth'; fromC: number; toC: number; byMm: number }
   | { code: 'altitude'; fromM: number; toM: number; byMm: number }
@@ -77,7 +67,9 @@ export interface Target {
   toleranceMm: number;
   /** What a tape reads around it, mm. */
   circumferenceMm: number;
-  /** For showing: what it will be at the venue when the show opens, and after the days it must stand. Not rounded, mm. */
+  /**
+   * For showing: what it will be at the venue when the show opens, and after the days it must stand. Not rounded, mm.
+   */
   showing: { widthMm: number; afterDaysMm: number };
   origin: Origin;
   /** `null` without a curve, or for widths below the first dose. */
@@ -110,12 +102,12 @@ interface TargetOptions {
 }
 
 /**
- * The target of one tier. The tier's share of nominal is the width wanted at the show. The width to make it in the workroom follows from the gas law
- * and the loss by standing; it is held down so that neither at its making nor at the venue it passes the round limit, the
- * widths at which a balloon felt hard or burst, or what stands so many days; and held up to the smallest useful
- * size, unless those leave no room for it. Rounded to `step`: to the nearest, or away from the limit that holds it. Origin:
- * `measured` when the readings reach that far and have two doses or more, `estimated` when the curve is drawn on beyond them or
- * taken from other balloons, `rule` without any curve.
+ * The target of one tier. The tier's share of nominal is the width wanted at the show. The width to make it in the
+ * workroom follows from the gas law and the loss by standing; it is held down so that neither at its making nor at
+ * the venue it passes the round limit, the widths at which a balloon felt hard or burst, or what stands so many days;
+ * and held up to the smallest useful size, unless those leave no room for it. Rounded to `step`: to the nearest, or
+ * away from the limit that holds it. Origin: `measured` when the readings reach that far and have two doses or more,
+ * `estimated` when the curve is drawn on beyond them or taken from other balloons, `rule` without any curve.
  *
  * Problems: `bad-nominal`, `bad-fraction` (0 to 1.2), `bad-days` (0 to 365), `bad-step`.
  */
@@ -132,8 +124,7 @@ export function resolveTarget(options: TargetOptions): Result<Target, TargetProb
     limits,
   } = options;
   if (!(nominalMm > 0 && Number.isFinite(nominalMm))) return problem('bad-nominal', { field: 'nominalMm' });
-  if (!(tier.fraction > 0 && tier.fraction <= 1.2))
-    return problem('bad-fraction', { field: 'tier.fraction' });
+  if (!(tier.fraction > 0 && tier.fraction <= 1.2)) return problem('bad-fraction', { field: 'tier.fraction' });
   if (!(daysStanding >= 0 && daysStanding <= 365)) return problem('bad-days', { field: 'daysStanding' });
   if (!(step > 0 && step <= nominalMm / 4)) return problem('bad-step', { field: 'step' });
 
@@ -221,11 +212,7 @@ function making({ wishMm, upper, lower, step }: Frame, { warmth, altitude, kept 
   return { widthMm, exactMm, nearestMm, atWidest, atShow };
 }
 
-function reasonsOf(
-  frame: Frame,
-  made: Making,
-  showing: Showing | null,
-): Exclude<TargetReason, { code: 'tier' }>[] {
+function reasonsOf(frame: Frame, made: Making, showing: Showing | null): Exclude<TargetReason, { code: 'tier' }>[] {
   const { step, nearlyMm } = frame;
   const { widthMm, nearestMm, atWidest, atShow } = made;
   const upper = frame.upper.map((limit) => {
@@ -243,11 +230,7 @@ function stateOf(acts: boolean, near: boolean): LimitState {
 }
 
 /** Each part of the journey by what the target would be without it. */
-function journeyReasons(
-  frame: Frame,
-  made: Making,
-  showing: Showing,
-): (JourneyEffect & { state: LimitState })[] {
+function journeyReasons(frame: Frame, made: Making, showing: Showing): (JourneyEffect & { state: LimitState })[] {
   const { workroom, venue, hours, hold, growth, kept } = showing;
   const change: Change = { ...growth, kept };
   const effect = (without: Partial<Change>) => {
@@ -336,10 +319,7 @@ function cautionsOn({
   if (widthMm < floorToStep({ mm: smallestMm, step: frame.step })) {
     cautions.push({ code: 'smaller-than-useful', smallestMm });
   }
-  if (fit)
-    cautions.push(
-      ...fitCautions(fit, widthMm).filter(({ code }) => !paired || code !== 'round-limit-unknown'),
-    );
+  if (fit) cautions.push(...fitCautions(fit, widthMm).filter(({ code }) => !paired || code !== 'round-limit-unknown'));
   else if (estimate) {
     const { dosesFrom: doses, doseCalibrations, shapeCalibrations } = estimate;
     cautions.push({ code: 'estimated-from', doses, doseCalibrations, shapeCalibrations });

@@ -25,8 +25,8 @@ export const MOST_HOURS_BEFORE = 720;
 /**
  * Works out a journey.
  *
- * Problems: `bad-temperature`, `bad-altitude` with the fields `workroom.tempC`, `venue.altitudeM` and so on; `bad-hours` (0 to
- * 720).
+ * Problems: `bad-temperature`, `bad-altitude` with the fields `workroom.tempC`, `venue.altitudeM` and so on;
+ * `bad-hours` (0 to 720).
  */
 export function showingOf(journey: Journey): Result<Showing, JourneyProblemCode> {
   const growth = growthBetween({ from: journey.workroom, to: journey.venue });

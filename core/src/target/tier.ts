@@ -22,7 +22,10 @@ export interface NamedTier extends Tier {
   purpose: string;
 }
 
-/** The tiers a new studio starts with; fractions are common practice (handbooks of the trade give 0.9, 0.8, 0.65 to 0.75 and 0.5), ranges ours. */
+/**
+ * The tiers a new studio starts with; fractions are common practice (handbooks of the trade give 0.9, 0.8, 0.65 to
+ * 0.75 and 0.5), ranges ours.
+ */
 export const STANDARD_TIERS: readonly NamedTier[] = [
   { name: 'Full', fraction: 0.95, leastFraction: 0.93, mostFraction: 1, purpose: 'Garlands for one evening' },
   {

@@ -10,12 +10,7 @@ export interface TradeConstant<Value = number> {
   about: string;
 }
 
-function constant<Value>(
-  value: Value,
-  unit: string,
-  origin: ConstantOrigin,
-  about: string,
-): TradeConstant<Value> {
+function constant<Value>(value: Value, unit: string, origin: ConstantOrigin, about: string): TradeConstant<Value> {
   return { value, unit, origin, about };
 }
 
@@ -34,19 +29,22 @@ export const TRADE = {
     { tape: 2, caliper: 1.5, hole: 2.5, bracket: 2, reference: 5 },
     'mm',
     'from memory',
-    'standard uncertainty of one width by each way of taking it, the balloon’s own scatter in it; learned from the readings',
+    'standard uncertainty of one width by each way of taking it, the balloon’s own scatter in it; ' +
+      'learned from the readings',
   ),
   holeSdMm: constant(
     { caliper: 0.3, tape: 0.8, bar: 0.4, label: 1.5 },
     'mm',
     'from memory',
-    'standard uncertainty of a hole’s width: measured with a caliper or a tape, reckoned from a printed scale bar, or only read off its label',
+    'standard uncertainty of a hole’s width: measured with a caliper or a tape, reckoned from a ' +
+      'printed scale bar, or only read off its label',
   ),
   squeeze: constant(
     { share: 0.004, softShare: 0.05, sdShare: 0.012, worth: 6 },
     'of the hole',
     'from memory',
-    'how much wider than its hole a balloon is that just passes: at nominal width, what softness adds, and the scatter; learned from sized balloons',
+    'how much wider than its hole a balloon is that just passes: at nominal width, what softness ' +
+      'adds, and the scatter; learned from sized balloons',
   ),
   heightSdMm: constant(3, 'mm', 'from memory', 'standard uncertainty of one height, crown to neck'),
   priorReadings: constant(
@@ -109,12 +107,7 @@ export const TRADE = {
     'from memory',
     'under it mirror finish dulls, unless the neck is squeezed tight',
   ),
-  nearlyShare: constant(
-    0.03,
-    'of nominal',
-    'from memory',
-    'a limit that leaves no more room than this nearly acted',
-  ),
+  nearlyShare: constant(0.03, 'of nominal', 'from memory', 'a limit that leaves no more room than this nearly acted'),
   holdLossPerHour: constant(
     { once: 0.0012, twice: 0.0005, stuffedShare: 0.6 },
     'of the width an hour',
@@ -198,7 +191,8 @@ export const TRADE = {
     },
     'mm, of nominal',
     'common practice',
-    'how far a balloon may be off: an eighth of an inch in linking work, a quarter on an 11 in in classic work; wider in garlands and organic work (from memory)',
+    'how far a balloon may be off: an eighth of an inch in linking work, a quarter on an 11 in in ' +
+      'classic work; wider in garlands and organic work (from memory)',
   ),
   workShare: constant(
     0.9,
@@ -206,12 +200,7 @@ export const TRADE = {
     'from memory',
     'how many must lie within that tolerance for the eye to be enough',
   ),
-  colourNotedAt: constant(
-    0.85,
-    'of nominal',
-    'from memory',
-    'how far a balloon is filled when its colour is noted',
-  ),
+  colourNotedAt: constant(0.85, 'of nominal', 'from memory', 'how far a balloon is filled when its colour is noted'),
   stretchShown: constant(
     { least: 0.5, most: 1.1 },
     'of nominal',
@@ -261,7 +250,8 @@ export const TRADE = {
     { hand: 30, timed: 10, twin: 10 },
     'kPa',
     'from memory',
-    'the pressure each kind of inflator reaches: an electric one too little for small stuffed balloons (common practice)',
+    'the pressure each kind of inflator reaches: an electric one too little for small stuffed ' +
+      'balloons (common practice)',
   ),
   stuffedDose: constant(
     { share: 0.98, sd: 0.05 },
@@ -275,12 +265,7 @@ export const TRADE = {
     'from memory',
     'how much longer a stuffed balloon takes, and how many more are lost',
   ),
-  neckProudMm: constant(
-    12.7,
-    'mm',
-    'from memory',
-    'how much of the inner’s neck is left standing out of the outer’s',
-  ),
+  neckProudMm: constant(12.7, 'mm', 'from memory', 'how much of the inner’s neck is left standing out of the outer’s'),
   sphereLatexMost: constant(
     1.08,
     'of nominal',
@@ -324,18 +309,8 @@ export const TRADE = {
     'common practice',
     'how many twist together at their middles: ten three inches across, up to forty two inches across',
   ),
-  foilStop: constant(
-    0.97,
-    'of its volume',
-    'from memory',
-    'how full a foil is when its seam dents and springs back',
-  ),
-  printNoted: constant(
-    0.5,
-    'of the way from crown to neck',
-    'from memory',
-    'where the middle of a print sits',
-  ),
+  foilStop: constant(0.97, 'of its volume', 'from memory', 'how full a foil is when its seam dents and springs back'),
+  printNoted: constant(0.5, 'of the way from crown to neck', 'from memory', 'where the middle of a print sits'),
   ballastMargin: constant(
     2,
     'times the lift',

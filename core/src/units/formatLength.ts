@@ -54,6 +54,11 @@ export function formatLength(options: FormatOptions): string {
   return `${sign}${whole}${fraction} ${unit}`;
 }
 
+/** A length between all steps, where the exact size matters: "5.031 in" to a thousandth, "127.8 mm" to a tenth. */
+export function formatExactly({ mm, unit }: Pick<FormatOptions, 'mm' | 'unit'>): string {
+  return unit === 'in' ? `${(mm / MM_PER.in).toFixed(3)} in` : `${mm.toFixed(1)} mm`;
+}
+
 function inchParts(count: number, perInch: number): { whole: string; fraction: string } {
   const whole = Math.floor(count / perInch);
   let over = count % perInch;

@@ -36,13 +36,7 @@ const FRACTION = /^(?:(\d+)(?:\s+|\s*-\s*))?(\d+)\s*[/⁄]\s*(\d+)$/;
  *
  * Problems: `empty`; `negative`; `zero-denominator`; `too-large` (over 30 m); `not-a-length` for all else.
  */
-export function parseLength({
-  text,
-  unit,
-}: {
-  text: string;
-  unit: LengthUnit;
-}): Result<number, LengthProblemCode> {
+export function parseLength({ text, unit }: { text: string; unit: LengthUnit }): Result<number, LengthProblemCode> {
   const typed = text.trim().toLowerCase();
   if (typed === '') return problem('empty', { field: 'text' });
   if (/^[-−–]\s*[\d.,¼½¾⅛⅜⅝⅞⅓⅔]/.test(typed)) return problem('negative', { field: 'text' });

@@ -8,8 +8,8 @@ import { HttpProblem } from '../http/problem';
 import { createCalibration } from './store';
 
 /**
- * Takes in a whole calibration. The balloon and the inflator are those of the studio that bear the same id or the same description;
- * what is missing is made. All or nothing; what is there already stays.
+ * Takes in a whole calibration. The balloon and the inflator are those of the studio that bear the same id or the
+ * same description; what is missing is made. All or nothing; what is there already stays.
  */
 export async function importCalibration(
   scope: Scope,
@@ -53,8 +53,7 @@ function refuseImpossible({ model: { nominalMm }, calibration }: CalibrationFile
 
 async function modelOf(scope: Scope, model: CalibrationFile['model']): Promise<string> {
   const own = await scope.database.select().from(models).where(eq(models.studioId, scope.studioId));
-  const same =
-    own.find(({ id }) => id === model.id) ?? own.find((row) => modelLabel(row) === modelLabel(model));
+  const same = own.find(({ id }) => id === model.id) ?? own.find((row) => modelLabel(row) === modelLabel(model));
   if (same) return same.id;
   // A pair's two balloons are another studio's: it comes as a balloon of its own name.
   return (await insertOnce(scope, models, { ...model, outerId: null, innerId: null })).row.id;

@@ -41,10 +41,7 @@ export async function checksOf(
 }
 
 /** Creates a check; repeated, answers it with the results it has by then. */
-export async function createCheck(
-  scope: Scope,
-  create: CheckCreate,
-): Promise<{ row: CheckRecord; created: boolean }> {
+export async function createCheck(scope: Scope, create: CheckCreate): Promise<{ row: CheckRecord; created: boolean }> {
   const there = await holesStillThere(scope, [create.holeId]);
   const piece = create.pieceId === null ? null : await findOwned(scope, pieces, create.pieceId);
   const outcome = await insertOnce(scope, checks, {

@@ -19,9 +19,18 @@ export function connect({ url }: { url: string }): Database {
 }
 
 const AWAY = new Set([
-  'ECONNREFUSED', 'ECONNRESET', 'ENOENT', 'EPIPE', 'ETIMEDOUT', 'PROTOCOL_CONNECTION_LOST', 'ER_SERVER_SHUTDOWN',
-  'ER_CON_COUNT_ERROR', 'PROTOCOL_SEQUENCE_TIMEOUT', 'ER_NORMAL_SHUTDOWN', 'ER_CONNECTION_KILLED',
-]); // prettier-ignore
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'ENOENT',
+  'EPIPE',
+  'ETIMEDOUT',
+  'PROTOCOL_CONNECTION_LOST',
+  'ER_SERVER_SHUTDOWN',
+  'ER_CON_COUNT_ERROR',
+  'PROTOCOL_SEQUENCE_TIMEOUT',
+  'ER_NORMAL_SHUTDOWN',
+  'ER_CONNECTION_KILLED',
+]);
 
 /** The database's own error behind what Drizzle throws. */
 export function databaseError(error: unknown): { code: string; message: string } | null {

@@ -19,11 +19,7 @@ export function ownedBy<T extends OwnedTable>(table: T, { studioId }: Scope, id:
 }
 
 /** One row of the studio; a 404 problem when it is not there or not the studio's. */
-export async function readOwned<T extends OwnedTable>(
-  scope: Scope,
-  table: T,
-  id: string,
-): Promise<T['$inferSelect']> {
+export async function readOwned<T extends OwnedTable>(scope: Scope, table: T, id: string): Promise<T['$inferSelect']> {
   const row = await findOwned(scope, table, id);
   if (!row) throw HttpProblem.notFound();
   return row;

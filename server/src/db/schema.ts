@@ -57,9 +57,7 @@ export const studios = mysqlTable('studios', {
   stepMm: lengthMm('step_mm').notNull(),
   daysStanding: smallint('days_standing').notNull(),
   workroomTempC: decimal('workroom_temp_c', { precision: 5, scale: 2, mode: 'number' }).notNull().default(21),
-  workroomAltitudeM: decimal('workroom_altitude_m', { precision: 7, scale: 2, mode: 'number' })
-    .notNull()
-    .default(0),
+  workroomAltitudeM: decimal('workroom_altitude_m', { precision: 7, scale: 2, mode: 'number' }).notNull().default(0),
   demo: demo(),
 });
 
@@ -251,12 +249,7 @@ export const readings = mysqlTable(
     takenAt: instant('taken_at').notNull(),
   },
   (t) => [
-    owned(
-      'readings_calibration',
-      [t.calibrationId, t.studioId],
-      [calibrations.id, calibrations.studioId],
-      'cascade',
-    ),
+    owned('readings_calibration', [t.calibrationId, t.studioId], [calibrations.id, calibrations.studioId], 'cascade'),
     index('readings_list').on(t.calibrationId, t.takenAt),
     check('readings_dose', sql`dose > 0`),
     check('readings_width', sql`coalesce(width_mm > 0, stops_mm < passes_mm, false) or outcome = 'burst'`),

@@ -29,15 +29,10 @@ function shapeLawOf({ nominalMm, roundTo, roundedOff = false, preStretched = fal
 }
 
 /** Width and height that a tape would read after `dose` strokes, mm, rounded as people read a tape. */
-export function measure({
-  balloon,
-  dose,
-  random,
-}: {
-  balloon: DemoBalloon;
-  dose: number;
-  random: () => number;
-}): { widthMm: number; heightMm: number } {
+export function measure({ balloon, dose, random }: { balloon: DemoBalloon; dose: number; random: () => number }): {
+  widthMm: number;
+  heightMm: number;
+} {
   const law = shapeLawOf(balloon);
   const volumeL = balloon.deadVolumeL + balloon.doseVolumeL * dose * (1 + 0.006 * normalFrom(random));
   const widthMm = widthAtVolumeMm({ law, volumeL });

@@ -100,8 +100,15 @@ async function fillModel(tx: Transaction, options: FillModel): Promise<string> {
     const calibrationId = randomUUID();
     const { pump, preStretched = false, roundedOff = false } = calibration;
     await tx.insert(calibrations).values({
-      id: calibrationId, studioId, modelId, pumpId: pumpIds[pump], preStretched, roundedOff, startedAt, demo: true,
-    }); // prettier-ignore
+      id: calibrationId,
+      studioId,
+      modelId,
+      pumpId: pumpIds[pump],
+      preStretched,
+      roundedOff,
+      startedAt,
+      demo: true,
+    });
     const taken = takeReadings(model, calibration, random);
     await tx.insert(readings).values(
       taken.map(({ bracket, way = 'tape', ...reading }, i) => ({
@@ -159,8 +166,14 @@ async function fillHoldTest(
   const holdTestId = randomUUID();
   const startedAt = new Date(FIRST_DAY + index * DAY_MS + 60 * MINUTE_MS);
   await tx.insert(holdTests).values({
-    id: holdTestId, studioId, modelId, wraps: test.wraps, stuffed: false, startedAt, demo: true,
-  }); // prettier-ignore
+    id: holdTestId,
+    studioId,
+    modelId,
+    wraps: test.wraps,
+    stuffed: false,
+    startedAt,
+    demo: true,
+  });
   const firstMm = 0.86 * model.nominalMm;
   await tx.insert(holdReadings).values(
     [0, ...test.hours].map((hours) => ({
@@ -184,20 +197,23 @@ function classicTarget({ nominalMm }: DemoModel, taken: readonly Reading[]): Tar
 
 async function fillCheck(
   tx: Transaction,
-  {
-    studioId,
-    modelId,
-    target,
-    random,
-  }: { studioId: string; modelId: string; target: Target; random: () => number },
+  { studioId, modelId, target, random }: { studioId: string; modelId: string; target: Target; random: () => number },
 ): Promise<void> {
   const { widthMm: targetMm, toleranceMm } = target;
   const { size, tierName, sdMm, small } = DEMO_BATCH;
   const checkId = randomUUID();
   const startedAt = new Date(FIRST_DAY + 6 * DAY_MS);
   await tx.insert(checks).values({
-    id: checkId, studioId, modelId, tierName, targetMm, toleranceMm, size, startedAt, demo: true,
-  }); // prettier-ignore
+    id: checkId,
+    studioId,
+    modelId,
+    tierName,
+    targetMm,
+    toleranceMm,
+    size,
+    startedAt,
+    demo: true,
+  });
   await tx.insert(checkResults).values(
     Array.from({ length: size }, (_, position) => {
       const offMm = position === small.at ? small.byMm : sdMm * normalFrom(random);

@@ -89,19 +89,37 @@ const PEOPLE = ['Maren', 'Jory', 'Pell'] as const;
 type Person = (typeof PEOPLE)[number];
 
 /** Sessions by eye: how far off each one's eye is and how much it scatters, mm. */
-const SESSIONS: { mode: EyeMode; who: Person; beside?: Person; size: number; day: number; off: number; sdMm: number; drift?: number }[] = [
+const SESSIONS: {
+  mode: EyeMode;
+  who: Person;
+  beside?: Person;
+  size: number;
+  day: number;
+  off: number;
+  sdMm: number;
+  drift?: number;
+}[] = [
   { mode: 'one', who: 'Maren', size: 12, day: 2, off: 5, sdMm: 6.5, drift: 0.4 },
   { mode: 'one', who: 'Maren', size: 12, day: 9, off: 2.5, sdMm: 4.6 },
   { mode: 'one', who: 'Maren', size: 14, day: 20, off: 1, sdMm: 2.9 },
   { mode: 'two', who: 'Maren', beside: 'Jory', size: 8, day: 23, off: 1.2, sdMm: 3.4 },
   { mode: 'pairs', who: 'Jory', size: 12, day: 24, off: -2, sdMm: 3.2 },
-]; // prettier-ignore
+];
 /** The second person fills larger; the left nozzle of a pair gives more. */
 const SECOND_OFF_MM = 6;
 const PAIR_LEAN_MM = 3.5;
 const TARGET_MM = 10 * INCH;
 
-const STUDY = { subject: 'The 9 hole of the Plywood plate', balloons: 5, repeats: 2, around: 229, betweenMm: 2.2, leans: [0, 3.4, -0.5], sdMm: 0.9, day: 12 } as const; // prettier-ignore
+const STUDY = {
+  subject: 'The 9 hole of the Plywood plate',
+  balloons: 5,
+  repeats: 2,
+  around: 229,
+  betweenMm: 2.2,
+  leans: [0, 3.4, -0.5],
+  sdMm: 0.9,
+  day: 12,
+} as const;
 
 /** Who works here, what their eyes did, and a study of the sizing itself. */
 export async function fillPeople({ tx, studioId, firstDay, random }: Fill, modelId: string): Promise<void> {
@@ -113,9 +131,17 @@ export async function fillPeople({ tx, studioId, firstDay, random }: Fill, model
     const eyeCheckId = randomUUID();
     const startedAt = new Date(firstDay + day * DAY_MS);
     await tx.insert(eyeChecks).values({
-      id: eyeCheckId, studioId, mode, personId: ids[who], secondPersonId: beside ? ids[beside] : null, modelId, targetMm: TARGET_MM, size, startedAt,
+      id: eyeCheckId,
+      studioId,
+      mode,
+      personId: ids[who],
+      secondPersonId: beside ? ids[beside] : null,
+      modelId,
+      targetMm: TARGET_MM,
+      size,
+      startedAt,
       demo: true,
-    }); // prettier-ignore
+    });
     const count = mode === 'two' ? 2 * size : size;
     await tx.insert(eyeBalloons).values(
       Array.from({ length: count }, (_, position) => {
@@ -134,9 +160,7 @@ async function fillStudy({ tx, studioId, firstDay, random }: Fill): Promise<void
   const { subject, balloons, repeats, around, betweenMm, leans, sdMm, day } = STUDY;
   const studyId = randomUUID();
   const startedAt = new Date(firstDay + day * DAY_MS);
-  await tx
-    .insert(studies)
-    .values({ id: studyId, studioId, subject, balloons, repeats, startedAt, demo: true });
+  await tx.insert(studies).values({ id: studyId, studioId, subject, balloons, repeats, startedAt, demo: true });
   await tx
     .insert(studyPeople)
     .values(PEOPLE.map((name, position) => ({ id: randomUUID(), studioId, studyId, position, name })));

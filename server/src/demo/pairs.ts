@@ -27,11 +27,7 @@ export async function fillPairs(fill: Fill): Promise<void> {
   for (const pair of DEMO_PAIRS) await fillPair(fill, pair, shelf, random);
 }
 
-async function fillSpecial(
-  { tx, studioId, pumpIds, evening }: Fill,
-  special: DemoSpecial,
-  random: () => number,
-) {
+async function fillSpecial({ tx, studioId, pumpIds, evening }: Fill, special: DemoSpecial, random: () => number) {
   const { lengths, ...record } = special;
   const modelId = randomUUID();
   await tx.insert(models).values({ ...record, id: modelId, studioId, demo: true });
@@ -45,12 +41,7 @@ async function fillSpecial(
   await calibrate({ tx, studioId, pumpIds, evening }, modelId, 'hand', taken);
 }
 
-async function fillPair(
-  fill: Fill,
-  pair: DemoPair,
-  shelf: (typeof models.$inferSelect)[],
-  random: () => number,
-) {
+async function fillPair(fill: Fill, pair: DemoPair, shelf: (typeof models.$inferSelect)[], random: () => number) {
   const partOf = ({ line, inches }: DemoPair['outer']) => {
     const part = shelf.find((model) => model.line === line && Math.round(model.nominalMm / 25.4) === inches);
     if (!part) throw new Error(`the demo has no ${line} ${inches}`);
@@ -92,8 +83,15 @@ async function calibrate(
 ) {
   const calibrationId = randomUUID();
   await tx.insert(calibrations).values({
-    id: calibrationId, studioId, modelId, pumpId: pumpIds[pump], preStretched: false, roundedOff: false, startedAt: evening, demo: true,
-  }); // prettier-ignore
+    id: calibrationId,
+    studioId,
+    modelId,
+    pumpId: pumpIds[pump],
+    preStretched: false,
+    roundedOff: false,
+    startedAt: evening,
+    demo: true,
+  });
   await tx.insert(readings).values(
     taken.map((reading, i) => ({
       ...reading,

@@ -50,35 +50,109 @@ export async function fillPieces(fill: Fill): Promise<void> {
 
   await tx.insert(chains).values(
     MEASURED.map(([width, length], i) => ({
-      id: randomUUID(), studioId, modelId: i === 0 ? link.modelId! : coral.modelId!, count: 5, widthMm: inch(width), lengthMm: inch(length), takenAt: new Date(evening.getTime() + i * MINUTE_MS),
+      id: randomUUID(),
+      studioId,
+      modelId: i === 0 ? link.modelId! : coral.modelId!,
+      count: 5,
+      widthMm: inch(width),
+      lengthMm: inch(length),
+      takenAt: new Date(evening.getTime() + i * MINUTE_MS),
     })),
-  ); // prettier-ignore
+  );
   const drawn: [string, PieceDesign][] = [
-    ['Anemone basket', {
-      form: 'basket', count: 6, rings: 2, by: 'base', baseMm: inch(5), mouthMm: inch(6), leanDeg: 3, stepMm: inch(1 / 8), usual: coral,
-      parts: { 'ring-1': link, 'ties-1': small }, handle: { riseMm: inch(11), part: handle },
-    }],
-    ['Jellyfish curtain', {
-      form: 'curtain', acrossMm: inch(96), topMm: inch(98), hemMm: inch(30), everyMm: inch(8), topLine: 'arched', bowMm: inch(16), hem: 'level', grid: false,
-      repeat: [{ ...link, widthMm: inch(4.75) }, { ...link, widthMm: inch(4) }],
-      finisher: { ...small, widthMm: inch(4) }, ceilingMm: inch(118), walkedUnder: false, trimmed: true,
-    }],
-    ['Reef swags', {
-      form: 'swag', spanMm: inch(150), bays: 2, dropMm: inch(16), riseMm: 0, rows: 2, rowDropMm: inch(10), fixingsMm: inch(120), walkedUnder: true,
-      repeat: [{ ...link, widthMm: inch(4.75) }, { ...coral, widthMm: inch(4.75) }], trimmed: true,
-    }],
-    ['Roe ball', {
-      form: 'ball', count: 6, rings: 1, by: 'base', baseMm: inch(5), mouthMm: inch(6), leanDeg: 0, stepMm: inch(1 / 8), usual: coral, parts: { cap: small }, handle: null,
-    }],
-    ['Ring for the coral pot', {
-      form: 'ring', count: 9, rings: [{ ...coral, widthMm: inch(4.875) }], thing: { diameterMm: inch(10), fit: 'around' },
-    }],
-  ]; // prettier-ignore
+    [
+      'Anemone basket',
+      {
+        form: 'basket',
+        count: 6,
+        rings: 2,
+        by: 'base',
+        baseMm: inch(5),
+        mouthMm: inch(6),
+        leanDeg: 3,
+        stepMm: inch(1 / 8),
+        usual: coral,
+        parts: { 'ring-1': link, 'ties-1': small },
+        handle: { riseMm: inch(11), part: handle },
+      },
+    ],
+    [
+      'Jellyfish curtain',
+      {
+        form: 'curtain',
+        acrossMm: inch(96),
+        topMm: inch(98),
+        hemMm: inch(30),
+        everyMm: inch(8),
+        topLine: 'arched',
+        bowMm: inch(16),
+        hem: 'level',
+        grid: false,
+        repeat: [
+          { ...link, widthMm: inch(4.75) },
+          { ...link, widthMm: inch(4) },
+        ],
+        finisher: { ...small, widthMm: inch(4) },
+        ceilingMm: inch(118),
+        walkedUnder: false,
+        trimmed: true,
+      },
+    ],
+    [
+      'Reef swags',
+      {
+        form: 'swag',
+        spanMm: inch(150),
+        bays: 2,
+        dropMm: inch(16),
+        riseMm: 0,
+        rows: 2,
+        rowDropMm: inch(10),
+        fixingsMm: inch(120),
+        walkedUnder: true,
+        repeat: [
+          { ...link, widthMm: inch(4.75) },
+          { ...coral, widthMm: inch(4.75) },
+        ],
+        trimmed: true,
+      },
+    ],
+    [
+      'Roe ball',
+      {
+        form: 'ball',
+        count: 6,
+        rings: 1,
+        by: 'base',
+        baseMm: inch(5),
+        mouthMm: inch(6),
+        leanDeg: 0,
+        stepMm: inch(1 / 8),
+        usual: coral,
+        parts: { cap: small },
+        handle: null,
+      },
+    ],
+    [
+      'Ring for the coral pot',
+      {
+        form: 'ring',
+        count: 9,
+        rings: [{ ...coral, widthMm: inch(4.875) }],
+        thing: { diameterMm: inch(10), fit: 'around' },
+      },
+    ],
+  ];
   await tx.insert(pieces).values(
     drawn.map(([name, design], i) => ({
-      id: randomUUID(), studioId, name, design, createdAt: new Date(evening.getTime() - i * MINUTE_MS), demo: true,
+      id: randomUUID(),
+      studioId,
+      name,
+      design,
+      createdAt: new Date(evening.getTime() - i * MINUTE_MS),
+      demo: true,
     })),
-  ); // prettier-ignore
+  );
 }
 
 /** The linking balloon that the pieces are made of, calibrated. */
@@ -90,8 +164,15 @@ async function fillLink({ tx, studioId, pumpIds, evening }: Fill): Promise<void>
   for (const calibration of made) {
     const calibrationId = randomUUID();
     await tx.insert(calibrations).values({
-      id: calibrationId, studioId, modelId, pumpId: pumpIds[calibration.pump], preStretched: false, roundedOff: false, startedAt: evening, demo: true,
-    }); // prettier-ignore
+      id: calibrationId,
+      studioId,
+      modelId,
+      pumpId: pumpIds[calibration.pump],
+      preStretched: false,
+      roundedOff: false,
+      startedAt: evening,
+      demo: true,
+    });
     const taken = takeReadings({ nominalMm: record.nominalMm, roundTo }, calibration, random);
     await tx.insert(readings).values(
       taken.map(({ bracket: _, ...reading }, i) => ({

@@ -1,9 +1,4 @@
-import {
-  eyeBalloonCount,
-  type EyeBalloonRecord,
-  type EyeCheckCreate,
-  type EyeCheckRecord,
-} from '@leggero/contract';
+import { eyeBalloonCount, type EyeBalloonRecord, type EyeCheckCreate, type EyeCheckRecord } from '@leggero/contract';
 import { and, asc, desc, eq, getTableColumns, or, type SQL } from 'drizzle-orm';
 
 import { changeOwned, insertOnce, readOwned, removeOwned, type Scope } from '../db/records';
@@ -19,18 +14,12 @@ function balloonOf({ studioId: _, filledAt, ...rest }: BalloonRow): EyeBalloonRe
   return { ...rest, filledAt: filledAt.toISOString() };
 }
 
-function checkOf(
-  { studioId: _, startedAt, ...rest }: CheckRow,
-  balloons: EyeBalloonRecord[],
-): EyeCheckRecord {
+function checkOf({ studioId: _, startedAt, ...rest }: CheckRow, balloons: EyeBalloonRecord[]): EyeCheckRecord {
   return { ...rest, startedAt: startedAt.toISOString(), balloons };
 }
 
 /** Sessions that meet a condition, newest first, each with its balloons in the order filled. */
-async function checksWhere(
-  { database, studioId }: Scope,
-  condition: SQL | undefined,
-): Promise<EyeCheckRecord[]> {
+async function checksWhere({ database, studioId }: Scope, condition: SQL | undefined): Promise<EyeCheckRecord[]> {
   const which = and(eq(eyeChecks.studioId, studioId), condition);
   const [rows, filled] = await Promise.all([
     database.select().from(eyeChecks).where(which).orderBy(desc(eyeChecks.startedAt)),
@@ -46,11 +35,7 @@ async function checksWhere(
 }
 
 /** Someone's sessions by eye; only for them and the owner. */
-export async function listEyeChecks(
-  scope: Scope,
-  viewer: Viewer,
-  personId: string,
-): Promise<EyeCheckRecord[]> {
+export async function listEyeChecks(scope: Scope, viewer: Viewer, personId: string): Promise<EyeCheckRecord[]> {
   await readOwned(scope, people, personId);
   await allowOnly(scope, viewer, [personId]);
   return checksWhere(scope, or(eq(eyeChecks.personId, personId), eq(eyeChecks.secondPersonId, personId)));
@@ -64,7 +49,10 @@ export async function readEyeCheck(scope: Scope, viewer: Viewer, id: string): Pr
   return check;
 }
 
-/** Starts a session. Whoever is at the device may: a record that waits there must not be lost to a session that has ended. */
+/**
+ * Starts a session. Whoever is at the device may: a record that waits there must not be lost to a session that has
+ * ended.
+ */
 export async function createEyeCheck(
   scope: Scope,
   create: EyeCheckCreate,

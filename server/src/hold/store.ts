@@ -8,10 +8,7 @@ import { groupBy, withoutStudio } from '../db/shape';
 import { HttpProblem } from '../http/problem';
 
 /** Hold tests, newest first, each with its widths by hours: of one model, or of all. */
-export async function holdTestsOf(
-  { database, studioId }: Scope,
-  modelId?: string,
-): Promise<HoldTestRecord[]> {
+export async function holdTestsOf({ database, studioId }: Scope, modelId?: string): Promise<HoldTestRecord[]> {
   const which = and(
     eq(holdTests.studioId, studioId),
     modelId === undefined ? undefined : eq(holdTests.modelId, modelId),
@@ -76,9 +73,7 @@ export async function createHoldReading(
   const bad = holdTestProblem({ ...holdTestOf(test, []), readings: together });
   if (bad) {
     const path = bad.problem.field?.endsWith('hours') ? 'hours' : 'widthMm';
-    throw new HttpProblem(400, 'Some of what was sent cannot be used.', [
-      { path, message: REASONS[bad.problem.code] },
-    ]);
+    throw new HttpProblem(400, 'Some of what was sent cannot be used.', [{ path, message: REASONS[bad.problem.code] }]);
   }
   const { row, created } = await insertOnce(scope, holdReadings, create);
   return { row: withoutStudio(row), created };

@@ -27,7 +27,10 @@ import { tierRoutes } from '../tier/routes';
 import { answerProblems } from './errors';
 import { HttpProblem } from './problem';
 
-/** The largest body taken: a sizer with all its holes is a few kilobytes, a calibration of a thousand readings some hundred. */
+/**
+ * The largest body taken: a sizer with all its holes is a few kilobytes, a calibration of a thousand readings some
+ * hundred.
+ */
 const MOST_BODY = '1mb';
 
 /** A working day. */
@@ -80,9 +83,22 @@ function apiRouter(scope: Scope): Router {
     next();
   });
   const nouns = [
-    healthRoutes, studioRoutes, tierRoutes, modelRoutes, pumpRoutes, sizerRoutes, calibrationRoutes, targetRoutes,
-    checkRoutes, holdRoutes, readingFileRoutes, personRoutes, eyeRoutes, studyRoutes, pieceRoutes,
-  ]; // prettier-ignore
+    healthRoutes,
+    studioRoutes,
+    tierRoutes,
+    modelRoutes,
+    pumpRoutes,
+    sizerRoutes,
+    calibrationRoutes,
+    targetRoutes,
+    checkRoutes,
+    holdRoutes,
+    readingFileRoutes,
+    personRoutes,
+    eyeRoutes,
+    studyRoutes,
+    pieceRoutes,
+  ];
   for (const mountNoun of nouns) mountNoun(router, scope);
   router.use('/api', () => {
     throw HttpProblem.notFound();

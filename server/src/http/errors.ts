@@ -30,7 +30,10 @@ function toProblem(error: unknown): HttpProblem {
   return new HttpProblem(500, 'The records refused this. Nothing was saved.');
 }
 
-/** What Express' own parts refuse: a body too large or not JSON, an address that cannot be read, a file that is not there. */
+/**
+ * What Express' own parts refuse: a body too large or not JSON, an address that cannot be read, a file that is not
+ * there.
+ */
 function requestProblem(error: unknown): HttpProblem | null {
   const { type, status } = (error ?? {}) as { type?: unknown; status?: unknown };
   if (type === 'entity.too.large') return new HttpProblem(413, 'That is more than is taken at once.');
@@ -46,7 +49,5 @@ function requestProblem(error: unknown): HttpProblem | null {
 function unknownReference(message: string): HttpProblem {
   const column = /FOREIGN KEY \(`(\w+)`/.exec(message)?.[1] ?? '';
   const path = column.replace(/_(\w)/g, (_, letter: string) => letter.toUpperCase());
-  return new HttpProblem(404, 'There is nothing by that id.', [
-    { path, message: 'Nothing is known by this id' },
-  ]);
+  return new HttpProblem(404, 'There is nothing by that id.', [{ path, message: 'Nothing is known by this id' }]);
 }

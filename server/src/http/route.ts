@@ -1,11 +1,4 @@
-import {
-  idSchema,
-  ROUTES,
-  type ParsedRequestOf,
-  type ResponseOf,
-  type Route,
-  type RouteName,
-} from '@leggero/contract';
+import { idSchema, ROUTES, type ParsedRequestOf, type ResponseOf, type Route, type RouteName } from '@leggero/contract';
 import type { Router } from 'express';
 
 import type { Scope } from '../db/records';

@@ -54,11 +54,11 @@ export async function readModel(scope: Scope, id: string): Promise<ModelDetail> 
   return { ...withoutStudio(row), calibrations: calibrated, holdTests, uses, targets, checks: checked };
 }
 
-/** Puts a model on the shelf; a pair only of two balloons that are there, filled to a width, single, and of which the inner goes in. */
-export async function createModel(
-  scope: Scope,
-  create: ModelCreate,
-): Promise<{ row: ModelRecord; created: boolean }> {
+/**
+ * Puts a model on the shelf; a pair only of two balloons that are there, filled to a width, single, and of which the
+ * inner goes in.
+ */
+export async function createModel(scope: Scope, create: ModelCreate): Promise<{ row: ModelRecord; created: boolean }> {
   if (create.outerId !== null && create.innerId !== null)
     await refuseImpossiblePair(scope, create.outerId, create.innerId);
   return withoutStudioOnce(await insertOnce(scope, models, create));
@@ -67,10 +67,7 @@ export async function createModel(
 async function refuseImpossiblePair(scope: Scope, outerId: string, innerId: string): Promise<void> {
   const refuse = (path: string, message: string) =>
     new HttpProblem(400, 'Some of what was sent cannot be used.', [{ path, message }]);
-  const [outer, inner] = await Promise.all([
-    readOwned(scope, models, outerId),
-    readOwned(scope, models, innerId),
-  ]);
+  const [outer, inner] = await Promise.all([readOwned(scope, models, outerId), readOwned(scope, models, innerId)]);
   for (const [path, part] of Object.entries({ outerId: outer, innerId: inner })) {
     if (part.outerId !== null || !isWidthKind(part.kind))
       throw refuse(path, 'Not a single balloon that is filled to a width');

@@ -79,12 +79,7 @@ export async function openAs(
 }
 
 /** Sets, changes or removes a PIN. One that exists is changed only by its person or the owner. */
-export async function setPin(
-  scope: Scope,
-  viewer: Viewer,
-  id: string,
-  pin: string | null,
-): Promise<PersonRecord> {
+export async function setPin(scope: Scope, viewer: Viewer, id: string, pin: string | null): Promise<PersonRecord> {
   const person = await readOwned(scope, people, id);
   if (person.pinHash !== null) await allowOnly(scope, viewer, [id]);
   return personOf(await changeOwned(scope, people, id, { pinHash: pin === null ? null : await hash(pin) }));

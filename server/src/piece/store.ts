@@ -29,10 +29,7 @@ export async function listPieces(scope: Scope): Promise<PieceRecord[]> {
 }
 
 /** Creates a piece; repeated, answers it as it is by then. */
-export async function createPiece(
-  scope: Scope,
-  create: PieceCreate,
-): Promise<{ row: PieceRecord; created: boolean }> {
+export async function createPiece(scope: Scope, create: PieceCreate): Promise<{ row: PieceRecord; created: boolean }> {
   const { row, created } = await insertOnce(scope, pieces, {
     ...create,
     createdAt: new Date(create.createdAt),
@@ -55,19 +52,12 @@ async function withChecks(scope: Scope, row: typeof pieces.$inferSelect): Promis
 
 /** All measured chains, newest first. */
 export async function listChains({ database, studioId }: Scope): Promise<ChainRecord[]> {
-  const rows = await database
-    .select()
-    .from(chains)
-    .where(eq(chains.studioId, studioId))
-    .orderBy(desc(chains.takenAt));
+  const rows = await database.select().from(chains).where(eq(chains.studioId, studioId)).orderBy(desc(chains.takenAt));
   return rows.map(chainOf);
 }
 
 /** Keeps a measured chain of one of the studio's balloons; refuses a length that no such chain has. */
-export async function createChain(
-  scope: Scope,
-  create: ChainRecord,
-): Promise<{ row: ChainRecord; created: boolean }> {
+export async function createChain(scope: Scope, create: ChainRecord): Promise<{ row: ChainRecord; created: boolean }> {
   await readOwned(scope, models, create.modelId);
   const wrong = chainProblem(create);
   if (wrong) {

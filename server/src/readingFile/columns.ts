@@ -2,9 +2,21 @@ import { MM_PER, type InflatorKind, type LengthUnit } from '@leggero/core';
 
 /** The columns of a file of readings. Lengths carry their unit in the header: "width (mm)". */
 export const PLAIN_COLUMNS = [
-  'line', 'kind', 'finish', 'colour', 'inflator', 'nozzle', 'pre-stretched', 'rounded off', 'calibration', 'taken at (UTC)',
-  'way', 'shape', 'felt', 'reading',
-] as const; // prettier-ignore
+  'line',
+  'kind',
+  'finish',
+  'colour',
+  'inflator',
+  'nozzle',
+  'pre-stretched',
+  'rounded off',
+  'calibration',
+  'taken at (UTC)',
+  'way',
+  'shape',
+  'felt',
+  'reading',
+] as const;
 export type PlainColumn = (typeof PLAIN_COLUMNS)[number];
 
 export const LENGTH_COLUMNS = ['nominal', 'width', 'stops at', 'passes', 'height', 'uncertainty'] as const;
@@ -32,7 +44,10 @@ interface HeaderProblem {
 
 const UNITS = Object.keys(MM_PER).join(', ');
 
-/** Reads a header. Names are told apart by their words alone, not by case or spacing; columns of other names are passed over. */
+/**
+ * Reads a header. Names are told apart by their words alone, not by case or spacing; columns of other names are
+ * passed over.
+ */
 export function readHeader(cells: readonly string[]): { layout: Layout; problems: HeaderProblem[] } {
   const layout: Layout = { names: cells, plain: {}, lengths: {}, doses: [] };
   const problems: HeaderProblem[] = [];

@@ -23,9 +23,7 @@ export async function importReadings(
   scope: Scope,
   { text, write, now, onProgress = () => undefined }: ImportOptions,
 ): Promise<ImportReport> {
-  const { lines, problems, problemCount } = await readFile(text, (done, of) =>
-    onProgress('reading', done, of),
-  );
+  const { lines, problems, problemCount } = await readFile(text, (done, of) => onProgress('reading', done, of));
   const plan = await planImport(scope, problemCount > 0 ? [] : lines, now);
   const written = write && problemCount === 0;
   if (written) await writePlan(scope, plan, (done, of) => onProgress('writing', done, of));
@@ -54,8 +52,7 @@ async function writePlan(
       [pumps, plan.pumps],
       [calibrations, plan.calibrations],
     ] as const) {
-      for (let i = 0; i < rows.length; i += BATCH)
-        await tx.insert(table).values(rows.slice(i, i + BATCH) as never);
+      for (let i = 0; i < rows.length; i += BATCH) await tx.insert(table).values(rows.slice(i, i + BATCH) as never);
     }
     for (let i = 0; i < plan.readings.length; i += BATCH) {
       await tx.insert(readings).values(plan.readings.slice(i, i + BATCH));

@@ -1,7 +1,16 @@
 import {
-  BALLOON_KINDS, FINISHES, NOZZLES, OUTCOMES, parseLength, readingProblem, SHAPES, WAYS, type InflatorKind, type Reading,
+  BALLOON_KINDS,
+  FINISHES,
+  NOZZLES,
+  OUTCOMES,
+  parseLength,
+  readingProblem,
+  SHAPES,
+  WAYS,
+  type InflatorKind,
+  type Reading,
   type ReadingProblemCode,
-} from '@leggero/core'; // prettier-ignore
+} from '@leggero/core';
 import { idSchema, modelCreateSchema, nameSchema } from '@leggero/contract';
 
 import type { Layout, LengthColumn, PlainColumn } from './columns';
@@ -42,8 +51,7 @@ const REASONS: Record<ReadingProblemCode, string> = {
   'bad-height': 'A balloon of this width cannot be that high.',
   'bad-uncertainty': 'An uncertainty is above 0 and below the nominal size.',
   'bad-bracket': 'This balloon does not fit holes of that size: check the unit of the column.',
-  'bracket-upside-down':
-    'It stops at the smaller hole and passes the larger one: these two are the other way round.',
+  'bracket-upside-down': 'It stops at the smaller hole and passes the larger one: these two are the other way round.',
 };
 const COLUMN_OF: Record<string, string> = {
   dose: 'dose',
@@ -150,13 +158,9 @@ class Cells {
 
   model(nominalMm: number): ReadLine['model'] {
     const line = nameSchema.safeParse(this.text('line') ?? '');
-    if (!line.success)
-      throw new CellProblem('line', 'The maker’s line is missing or longer than 80 characters.');
+    if (!line.success) throw new CellProblem('line', 'The maker’s line is missing or longer than 80 characters.');
     if (!modelCreateSchema.shape.nominalMm.safeParse(nominalMm).success) {
-      throw new CellProblem(
-        'nominal',
-        'Nominal sizes from 1 to 98 in are possible: check the unit of the column.',
-      );
+      throw new CellProblem('nominal', 'Nominal sizes from 1 to 98 in are possible: check the unit of the column.');
     }
     const colourName = this.text('colour') ?? 'unnamed';
     if (colourName.length > 40) throw new CellProblem('colour', 'A colour’s name has up to 40 characters.');

@@ -33,8 +33,8 @@ const DEFAULT_PUMP: Record<ReadLine['inflator']['kind'], string> = {
 const ASKED = 5000;
 
 /**
- * Works out what the lines add to the studio's records. Ids that the file does not give are made from what the line says,
- * so that the same file imported twice adds nothing the second time.
+ * Works out what the lines add to the studio's records. Ids that the file does not give are made from what the line
+ * says, so that the same file imported twice adds nothing the second time.
  */
 export async function planImport(scope: Scope, lines: readonly ReadLine[], now: Date): Promise<ImportPlan> {
   const planner = new Planner(scope.studioId, now);
@@ -154,8 +154,7 @@ class Planner {
     const wanted = name ?? DEFAULT_PUMP[kind];
     const key = pumpKey(wanted, kind);
     // A two-nozzle inflator is dosed in seconds too; lines of it that name no nozzle belong to it.
-    const found =
-      this.pumpIds.get(key) ?? (kind === 'timed' ? this.pumpIds.get(pumpKey(wanted, 'twin')) : undefined);
+    const found = this.pumpIds.get(key) ?? (kind === 'timed' ? this.pumpIds.get(pumpKey(wanted, 'twin')) : undefined);
     if (found) return found;
     const id = this.idOf('pump', key);
     this.pumpIds.set(key, id);

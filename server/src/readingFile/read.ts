@@ -60,8 +60,7 @@ export async function readFile(
       await turn();
     }
   }
-  if (file.lines.length === 0 && file.problemCount === 0)
-    complain(0, null, 'There is no reading in the file.');
+  if (file.lines.length === 0 && file.problemCount === 0) complain(0, null, 'There is no reading in the file.');
   return file;
 }
 

@@ -6,10 +6,29 @@ import type { Scope } from '../db/records';
 import { calibrations, models, pumps, readings } from '../db/schema';
 
 const HEADER = [
-  'line', 'kind', 'nominal (mm)', 'finish', 'colour', 'inflator', 'pre-stretched', 'rounded off', 'calibration', 'taken at (UTC)',
-  'dose (strokes)', 'dose (s)', 'nozzle', 'width (mm)', 'stops at (mm)', 'passes (mm)', 'way', 'height (mm)', 'uncertainty (mm)',
-  'shape', 'felt', 'reading',
-]; // prettier-ignore
+  'line',
+  'kind',
+  'nominal (mm)',
+  'finish',
+  'colour',
+  'inflator',
+  'pre-stretched',
+  'rounded off',
+  'calibration',
+  'taken at (UTC)',
+  'dose (strokes)',
+  'dose (s)',
+  'nozzle',
+  'width (mm)',
+  'stops at (mm)',
+  'passes (mm)',
+  'way',
+  'height (mm)',
+  'uncertainty (mm)',
+  'shape',
+  'felt',
+  'reading',
+];
 
 /** Every reading of the studio, or of one balloon, as a file that can be read in again. */
 export async function writeReadings({ database, studioId }: Scope, modelId?: string): Promise<string> {
@@ -35,11 +54,29 @@ export async function writeReadings({ database, studioId }: Scope, modelId?: str
       asc(readings.id),
     );
   const data = rows.map(({ readings: reading, calibrations: calibration, models: model, pumps: pump }) => [
-    model.line, model.kind, model.nominalMm, model.finish, model.colourName, pump.name, yes(calibration.preStretched),
-    yes(calibration.roundedOff), calibration.id, reading.takenAt.toISOString(), pump.kind === 'hand' ? reading.dose : '',
-    pump.kind === 'hand' ? '' : reading.dose, reading.nozzle, reading.widthMm, reading.stopsMm, reading.passesMm, reading.way,
-    reading.heightMm, reading.sdMm, reading.shape, reading.outcome, reading.id,
-  ]); // prettier-ignore
+    model.line,
+    model.kind,
+    model.nominalMm,
+    model.finish,
+    model.colourName,
+    pump.name,
+    yes(calibration.preStretched),
+    yes(calibration.roundedOff),
+    calibration.id,
+    reading.takenAt.toISOString(),
+    pump.kind === 'hand' ? reading.dose : '',
+    pump.kind === 'hand' ? '' : reading.dose,
+    reading.nozzle,
+    reading.widthMm,
+    reading.stopsMm,
+    reading.passesMm,
+    reading.way,
+    reading.heightMm,
+    reading.sdMm,
+    reading.shape,
+    reading.outcome,
+    reading.id,
+  ]);
   // A text that a spreadsheet would take for a formula is marked as text.
   return Papa.unparse({ fields: HEADER, data }, { escapeFormulae: true, newline: '\r\n' });
 }

@@ -1,6 +1,11 @@
 import type {
-  HoleLabel, HoleMeasurementRecord, HoleRecord, SizerCreate, SizerRecord, SizingRecord,
-} from '@leggero/contract'; // prettier-ignore
+  HoleLabel,
+  HoleMeasurementRecord,
+  HoleRecord,
+  SizerCreate,
+  SizerRecord,
+  SizingRecord,
+} from '@leggero/contract';
 import { and, asc, eq, inArray, notInArray, type SQL } from 'drizzle-orm';
 
 import { changeOwned, insertOnce, readOwned, type Scope } from '../db/records';
@@ -16,11 +21,7 @@ export async function listSizers({ database, studioId }: Scope, which?: SQL): Pr
       .from(sizers)
       .where(and(eq(sizers.studioId, studioId), which))
       .orderBy(asc(sizers.name)),
-    database
-      .select()
-      .from(sizerHoles)
-      .where(eq(sizerHoles.studioId, studioId))
-      .orderBy(asc(sizerHoles.widthMm)),
+    database.select().from(sizerHoles).where(eq(sizerHoles.studioId, studioId)).orderBy(asc(sizerHoles.widthMm)),
     database
       .select()
       .from(holeMeasurements)
@@ -71,10 +72,7 @@ export async function createSizer(
 export async function changeSizer(
   scope: Scope,
   id: string,
-  {
-    holes,
-    ...change
-  }: { name?: string | undefined; keeper?: string | undefined; holes?: HoleLabel[] | undefined },
+  { holes, ...change }: { name?: string | undefined; keeper?: string | undefined; holes?: HoleLabel[] | undefined },
 ): Promise<SizerRecord> {
   await scope.database.transaction(async (tx) => {
     const inside = { ...scope, database: tx as unknown as Scope['database'] };
@@ -115,11 +113,7 @@ async function replaceHoles(scope: Scope, sizerId: string, holes: readonly HoleL
   );
 }
 
-async function addHoles(
-  { database, studioId }: Scope,
-  sizerId: string,
-  holes: readonly HoleLabel[],
-): Promise<void> {
+async function addHoles({ database, studioId }: Scope, sizerId: string, holes: readonly HoleLabel[]): Promise<void> {
   if (holes.length === 0) return;
   await database
     .insert(sizerHoles)

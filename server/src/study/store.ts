@@ -15,16 +15,8 @@ function widthOf({ studioId: _, takenAt, ...rest }: typeof studyWidths.$inferSel
 export async function listStudies({ database, studioId }: Scope): Promise<StudyRecord[]> {
   const [rows, names, widths] = await Promise.all([
     database.select().from(studies).where(eq(studies.studioId, studioId)).orderBy(desc(studies.startedAt)),
-    database
-      .select()
-      .from(studyPeople)
-      .where(eq(studyPeople.studioId, studioId))
-      .orderBy(asc(studyPeople.position)),
-    database
-      .select()
-      .from(studyWidths)
-      .where(eq(studyWidths.studioId, studioId))
-      .orderBy(asc(studyWidths.takenAt)),
+    database.select().from(studyPeople).where(eq(studyPeople.studioId, studioId)).orderBy(asc(studyPeople.position)),
+    database.select().from(studyWidths).where(eq(studyWidths.studioId, studioId)).orderBy(asc(studyWidths.takenAt)),
   ]);
   const namesBy = groupBy(names, (row) => row.studyId);
   const widthsBy = groupBy(widths, (row) => row.studyId);
@@ -68,10 +60,7 @@ export async function createStudyWidth(
   create: StudyWidthRecord,
 ): Promise<{ row: StudyWidthRecord; created: boolean }> {
   const study = await readOwned(scope, studies, create.studyId);
-  const names = await scope.database
-    .select()
-    .from(studyPeople)
-    .where(eq(studyPeople.studyId, create.studyId));
+  const names = await scope.database.select().from(studyPeople).where(eq(studyPeople.studyId, create.studyId));
   const most = { balloon: study.balloons, person: names.length, repeat: study.repeats };
   for (const path of ['balloon', 'person', 'repeat'] as const) {
     if (create[path] < most[path]) continue;

@@ -18,10 +18,7 @@ export async function listTiers({ database, studioId }: Scope): Promise<TierReco
 }
 
 /** Adds a tier whose range leaves room for the others. */
-export async function createTier(
-  scope: Scope,
-  create: TierRecord,
-): Promise<{ row: TierRecord; created: boolean }> {
+export async function createTier(scope: Scope, create: TierRecord): Promise<{ row: TierRecord; created: boolean }> {
   await refuseUnsuited(scope, create);
   return withoutStudioOnce(await insertOnce(scope, tiers, create));
 }

@@ -62,9 +62,7 @@ function Shown({ knowledge, tiers, studio }: ShownProps) {
       <Page title="Bench">
         <Empty
           sentence="Put the first balloon on the shelf, and the bench tells what to calibrate."
-          action={
-            <Button title="Add a balloon" look="primary" tall onPress={() => router.navigate('/shelf/new')} />
-          }
+          action={<Button title="Add a balloon" look="primary" tall onPress={() => router.navigate('/shelf/new')} />}
         />
       </Page>
     );
@@ -124,9 +122,8 @@ function candidateOf(model: ShelfModel, view: ModelView, models: readonly ShelfM
     curve,
     wanted: targets.map(({ target }) => target),
     uses: model.uses,
-    sizesThatLearn: models.filter(
-      (other) => other.calibrations.length === 0 && sameLine(model, coreBalloon(other)),
-    ).length,
+    sizesThatLearn: models.filter((other) => other.calibrations.length === 0 && sameLine(model, coreBalloon(other)))
+      .length,
     daysSince: last ? Math.floor((Date.now() - Date.parse(last)) / DAY_MS) : null,
   };
 }

@@ -62,7 +62,10 @@ export function BubblePage() {
                 outer={outer ?? CLEAR}
                 inner={inner ?? COLOURED}
                 text={text}
-                label={`Outer filled to ${text(shown.outerFirstMm)}, then the inner to ${text(shown.innerMm)}: ${text(shown.finalMm)} across, with ${text(bubbleGapMm(shown))} of gap all around`}
+                label={
+                  `Outer filled to ${text(shown.outerFirstMm)}, then the inner to ${text(shown.innerMm)}: ` +
+                  `${text(shown.finalMm)} across, with ${text(bubbleGapMm(shown))} of gap all around`
+                }
               />
               <View className="flex-row items-end justify-center gap-2" role="status">
                 <Words look="label" className="pb-2">
@@ -76,12 +79,7 @@ export function BubblePage() {
             </>
           ) : null}
           <Labelled label="Work out">
-            <Segmented
-              label="Work out"
-              options={SOUGHT}
-              value={sought}
-              onChange={(find) => change({ find })}
-            />
+            <Segmented label="Work out" options={SOUGHT} value={sought} onChange={(find) => change({ find })} />
           </Labelled>
           <View className="flex-row gap-3">
             {given.map((each) => (
@@ -106,7 +104,8 @@ export function BubblePage() {
               </Words>
               <Steps steps={steps.steps.map((step) => bubbleStepText(step, text))} />
               <Words look="quiet" className="mt-2">
-                {`${litresText(gas.gapL)} in the gap and ${litresText(gas.innerL)} in the inner; ${text(bubbleGapMm(steps.widths))} of gap all around.`}
+                {`${litresText(gas.gapL)} in the gap and ${litresText(gas.innerL)} in the inner; ` +
+                  `${text(bubbleGapMm(steps.widths))} of gap all around.`}
               </Words>
             </Card>
           ) : null}

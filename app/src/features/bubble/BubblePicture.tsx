@@ -34,8 +34,7 @@ export function BubblePicture({ widths, outer, inner, label, text }: BubblePictu
       {(width, height) => {
         const scale = Math.min((width - 40) / (outerFirstMm + finalMm), (height - 34) / (finalMm * 1.12));
         const floor = height - 14;
-        const place = (x: number, mm: number) =>
-          `translate(${x} ${floor - 0.62 * mm * scale}) scale(${scale})`;
+        const place = (x: number, mm: number) => `translate(${x} ${floor - 0.62 * mm * scale}) scale(${scale})`;
         return (
           <>
             <Line x1={8} x2={width - 8} y1={floor} y2={floor} stroke={palette.line} />
@@ -44,9 +43,7 @@ export function BubblePicture({ widths, outer, inner, label, text }: BubblePictu
               {ball(outer, outerFirstMm)}
             </G>
             <G transform={place(width - 16 - (finalMm * scale) / 2, finalMm)}>
-              <G transform={`translate(0 ${(finalMm - innerMm) / 2 - 0.01 * finalMm})`}>
-                {ball(inner, innerMm)}
-              </G>
+              <G transform={`translate(0 ${(finalMm - innerMm) / 2 - 0.01 * finalMm})`}>{ball(inner, innerMm)}</G>
               {ball(outer, finalMm)}
             </G>
           </>

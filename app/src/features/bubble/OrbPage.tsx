@@ -30,14 +30,9 @@ export function OrbPage() {
   const vents = params.vents === '3' ? 3 : 2;
   const made = sphereInClear({ latexNominalMm, sphereMm, vents });
   const problem = made.ok ? null : made.problem;
-  const wrong = (field: string) =>
-    problem?.field === field ? sphereProblemText(problem, lengths.text) : undefined;
+  const wrong = (field: string) => (problem?.field === field ? sphereProblemText(problem, lengths.text) : undefined);
   return (
-    <Page
-      title="Foil sphere in clear latex"
-      subtitle="The same size for both"
-      back={wide ? undefined : '/shelf'}
-    >
+    <Page title="Foil sphere in clear latex" subtitle="The same size for both" back={wide ? undefined : '/shelf'}>
       <View className={wide ? 'flex-row items-start gap-6' : 'gap-4'}>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           {made.ok ? <OrbPicture made={made.value} text={lengths.text} /> : null}
@@ -77,8 +72,8 @@ export function OrbPage() {
             <Card title="Step by step">
               <Steps steps={sphereSteps(made.value, lengths.text)} />
               <Words look="quiet" className="mt-2">
-                Without a gap the latex sticks to the foil and splits. Fill by hand: an automatic shut-off
-                stops too soon.
+                Without a gap the latex sticks to the foil and splits. Fill by hand: an automatic shut-off stops too
+                soon.
               </Words>
             </Card>
           ) : null}
@@ -115,7 +110,10 @@ function OrbPicture({ made, text }: { made: SphereInClear; text: (mm: number) =>
   );
   return (
     <Picture
-      label={`${vents.length} times air is let out, then the full sphere of ${text(sphereMm)} with ${text(gapMm)} of air all around`}
+      label={
+        `${vents.length} times air is let out, then the full sphere of ${text(sphereMm)} with ` +
+        `${text(gapMm)} of air all around`
+      }
       height={(width) => Math.max(0, widest * scaleOf(width) * 1.18) + 20}
       caption={caption}
     >

@@ -1,8 +1,13 @@
 import type { ShelfModel, Studio } from '@leggero/contract';
 import { MM_PER_INCH, type Result } from '@leggero/core';
 import {
-  bubbleSteps, bubbleStuffing, ruleLimitMm, type BubbleProblemCode, type BubbleSteps, type BubbleWidths,
-} from '@leggero/core/stuffing'; // prettier-ignore
+  bubbleSteps,
+  bubbleStuffing,
+  ruleLimitMm,
+  type BubbleProblemCode,
+  type BubbleSteps,
+  type BubbleWidths,
+} from '@leggero/core/stuffing';
 import { useMemo } from 'react';
 
 import { holesNow, type HoleView } from '@/api/holes';
@@ -34,7 +39,10 @@ export interface Bubble {
   change: (by: Asked<AskedName>) => void;
 }
 
-/** Reads a bubble from the address, solves it within what the chosen balloons bear, and lays it out over the studio's sizers. */
+/**
+ * Reads a bubble from the address, solves it within what the chosen balloons bear, and lays it out over the studio's
+ * sizers.
+ */
 export function useBubble(): Bubble {
   const [params, change] = useAddress<AskedName>();
   const knowledge = useKnowledge();

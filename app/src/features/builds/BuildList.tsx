@@ -29,12 +29,7 @@ export function BuildList() {
         const left = checks.reduce((sum, { size, results }) => sum + Math.max(0, size - results.length), 0);
         const state = checks.length === 0 ? '' : left === 0 ? ' · all checked' : ` · ${left} to check`;
         return (
-          <RowLink
-            key={id}
-            href={`/builds/${id}`}
-            title={name}
-            note={`${FORM_WORDS[design.form].title}${state}`}
-          >
+          <RowLink key={id} href={`/builds/${id}`} title={name} note={`${FORM_WORDS[design.form].title}${state}`}>
             <PieceSymbol design={design} />
           </RowLink>
         );

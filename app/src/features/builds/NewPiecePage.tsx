@@ -96,7 +96,10 @@ function FormTile({ form, part, stepMm, chosen, onPress }: FormTileProps) {
       aria-checked={chosen}
       aria-label={`${title}: ${note}`}
       onPress={onPress}
-      className={`w-[31.5%] items-center gap-1 rounded-card border px-1 py-3 ${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
+      className={
+        'w-[31.5%] items-center gap-1 rounded-card border px-1 py-3 ' +
+        `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
+      }
     >
       <PieceSymbol design={firstDesign(form, { part, stepMm })} />
       <Words look="strong" className={chosen ? 'text-pine' : ''}>

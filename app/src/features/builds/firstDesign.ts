@@ -8,11 +8,7 @@ const LINK_SHARE = 0.8;
 /** A design that works, to begin from: of the balloon at hand, 6 in where there is none. */
 export function firstDesign(
   form: PieceForm,
-  {
-    part,
-    nominalMm = inches(6),
-    stepMm,
-  }: { part: PiecePart; nominalMm?: number | undefined; stepMm: number },
+  { part, nominalMm = inches(6), stepMm }: { part: PiecePart; nominalMm?: number | undefined; stepMm: number },
 ): PieceDesign {
   const widthMm = roundToStep({ mm: LINK_SHARE * nominalMm, step: stepMm });
   const repeat = [{ ...part, widthMm }];
@@ -22,21 +18,50 @@ export function firstDesign(
       return { form, lengthMm: inches(72), repeat, finisher, roomMm: inches(108), trimmed: true };
     case 'swag':
       return {
-        form, spanMm: inches(120), bays: 1, dropMm: inches(24), riseMm: 0, rows: 1, rowDropMm: inches(12), repeat, fixingsMm: inches(102), walkedUnder: true,
+        form,
+        spanMm: inches(120),
+        bays: 1,
+        dropMm: inches(24),
+        riseMm: 0,
+        rows: 1,
+        rowDropMm: inches(12),
+        repeat,
+        fixingsMm: inches(102),
+        walkedUnder: true,
         trimmed: true,
-      }; // prettier-ignore
+      };
     case 'curtain':
       return {
-        form, acrossMm: inches(84), topMm: inches(96), hemMm: inches(24), everyMm: inches(8), topLine: 'level', bowMm: inches(12), hem: 'level', grid: false,
-        repeat, finisher, ceilingMm: inches(108), walkedUnder: false, trimmed: true,
-      }; // prettier-ignore
+        form,
+        acrossMm: inches(84),
+        topMm: inches(96),
+        hemMm: inches(24),
+        everyMm: inches(8),
+        topLine: 'level',
+        bowMm: inches(12),
+        hem: 'level',
+        grid: false,
+        repeat,
+        finisher,
+        ceilingMm: inches(108),
+        walkedUnder: false,
+        trimmed: true,
+      };
     case 'ring':
       return { form, count: 6, rings: repeat, thing: null };
     default:
       return {
-        form, ...COUNTS[form], by: 'base', baseMm: form === 'basket' ? Math.max(widthMm, inches(5)) : widthMm, mouthMm: inches(6), leanDeg: form === 'basket' ? 3 : 0,
-        stepMm: Math.min(stepMm, inches(1 / 8)), parts: {}, usual: part, handle: null,
-      }; // prettier-ignore
+        form,
+        ...COUNTS[form],
+        by: 'base',
+        baseMm: form === 'basket' ? Math.max(widthMm, inches(5)) : widthMm,
+        mouthMm: inches(6),
+        leanDeg: form === 'basket' ? 3 : 0,
+        stepMm: Math.min(stepMm, inches(1 / 8)),
+        parts: {},
+        usual: part,
+        handle: null,
+      };
   }
 }
 

@@ -47,18 +47,14 @@ function AnswerButton({ answer, onPress }: { answer: HoleAnswer; onPress: () => 
       role="button"
       aria-label={`${title}: ${means}`}
       onPress={onPress}
-      className={`min-h-[108px] flex-1 items-center justify-center gap-1 rounded-card border px-1 ${right ? 'border-pine bg-pine active:opacity-80' : 'border-line bg-surface active:bg-sunk'}`}
+      className={
+        'min-h-[108px] flex-1 items-center justify-center gap-1 rounded-card border px-1 ' +
+        `${right ? 'border-pine bg-pine active:opacity-80' : 'border-line bg-surface active:bg-sunk'}`
+      }
     >
       <Svg width={44} height={40} viewBox="0 -4 44 40" aria-hidden>
         <Circle cx={22} cy={cy} r={r} fill={right ? palette.onPine : palette.quiet} opacity={0.45} />
-        <Circle
-          cx={22}
-          cy={22}
-          r={12}
-          fill="none"
-          stroke={right ? palette.onPine : palette.ink}
-          strokeWidth={2}
-        />
+        <Circle cx={22} cy={22} r={12} fill="none" stroke={right ? palette.onPine : palette.ink} strokeWidth={2} />
       </Svg>
       <Words look="strong" className={`text-center leading-5 ${right ? 'text-on-pine' : ''}`}>
         {title}

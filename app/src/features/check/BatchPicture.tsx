@@ -51,7 +51,10 @@ export function BatchPicture({ model, view, check, judgement }: BatchPictureProp
             )}
             <Words
               look="quiet"
-              className={`text-[13px] leading-4 tabular-nums ${result && outside.has(result.id) ? 'font-strong text-out' : ''}`}
+              className={
+                'text-[13px] leading-4 tabular-nums ' +
+                `${result && outside.has(result.id) ? 'font-strong text-out' : ''}`
+              }
             >
               {`${place + 1}${result && outside.has(result.id) ? ` ${sideOf(result, targetMm)}` : ''}`}
             </Words>
@@ -79,9 +82,7 @@ function resultText(result: CheckResultRecord, text: (mm: number) => string): st
   const { answer, widthMm, stopsMm, passesMm } = result;
   if (widthMm !== null) return text(widthMm);
   if (answer === null) {
-    return [stopsMm && `stops at ${text(stopsMm)}`, passesMm && `passes ${text(passesMm)}`]
-      .filter(Boolean)
-      .join(', ');
+    return [stopsMm && `stops at ${text(stopsMm)}`, passesMm && `passes ${text(passesMm)}`].filter(Boolean).join(', ');
   }
   const { title, means } = ANSWER_WORDS[answer];
   return `${title.toLowerCase()}, ${means}`;

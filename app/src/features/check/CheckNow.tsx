@@ -46,6 +46,7 @@ function howTo(choice: SizerChoice | null, text: (mm: number) => string): string
   if (!choice) return 'No sizer has a hole for this. Measure each one, or go by a reference balloon.';
   const { hole } = choice.choice;
   return choice.choice.how === 'gap'
-    ? `Hold it centred in the ${hole.label} hole (${choice.sizer.name}), with a ${text(choice.choice.gapMm)} gap in all.`
+    ? `Hold it centred in the ${hole.label} hole (${choice.sizer.name}), with a ` +
+        `${text(choice.choice.gapMm)} gap in all.`
     : `Hold it centred in the ${hole.label} hole (${choice.sizer.name}): it should just pass.`;
 }

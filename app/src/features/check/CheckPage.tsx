@@ -62,7 +62,22 @@ function Run(props: ShownModel & { check: CheckRecord }) {
     const { modelId, tierName, pieceId, layer } = check;
     const { id: holeId, widthMm: holeMm } = hole?.choice.hole ?? { id: null, widthMm: null };
     const id = newId();
-    send({ name: 'createCheck', body: { id, modelId, tierName, targetMm, toleranceMm, holeId, holeMm, pieceId, layer, startedAt: nowUtc(), ...chosen } }); // prettier-ignore
+    send({
+      name: 'createCheck',
+      body: {
+        id,
+        modelId,
+        tierName,
+        targetMm,
+        toleranceMm,
+        holeId,
+        holeMm,
+        pieceId,
+        layer,
+        startedAt: nowUtc(),
+        ...chosen,
+      },
+    });
     send({ name: 'deleteCheck', id: check.id });
     setPlanning(false);
     router.replace(`/shelf/${model.id}/check/${id}`);
@@ -79,11 +94,7 @@ function Run(props: ShownModel & { check: CheckRecord }) {
 
   const verdict = judgement ? (
     <>
-      {done || wide ? (
-        <VerdictCard judgement={judgement} done={done} />
-      ) : (
-        <VerdictLine judgement={judgement} />
-      )}
+      {done || wide ? <VerdictCard judgement={judgement} done={done} /> : <VerdictLine judgement={judgement} />}
       <LawCard view={view} />
     </>
   ) : null;
@@ -97,11 +108,7 @@ function Run(props: ShownModel & { check: CheckRecord }) {
         onBack={() => setAsking('hole')}
       />
     ) : asking === 'holes' ? (
-      <HolesAnswer
-        holes={around}
-        onAnswer={(between) => keep(null, null, between)}
-        onBack={() => setAsking('hole')}
-      />
+      <HolesAnswer holes={around} onAnswer={(between) => keep(null, null, between)} onBack={() => setAsking('hole')} />
     ) : (
       <AnswerButtons
         onAnswer={(given) => keep(given, null)}
@@ -113,7 +120,10 @@ function Run(props: ShownModel & { check: CheckRecord }) {
   return (
     <Page
       title={piece ? `Check ${piece.name}` : 'Check a batch'}
-      subtitle={`${modelName(model)} · ${check.tierName} ${lengths.text(targetMm)} ±${lengths.bare(toleranceMm)}${lotNote}${pairs ? ' · pairs' : ''}`}
+      subtitle={
+        `${modelName(model)} · ${check.tierName} ` +
+        `${lengths.text(targetMm)} ±${lengths.bare(toleranceMm)}${lotNote}${pairs ? ' · pairs' : ''}`
+      }
       back={piece ? `/builds/${piece.id}` : `/shelf/${model.id}`}
       aside={
         results.length === 0 && !piece ? (

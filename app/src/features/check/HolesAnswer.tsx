@@ -15,6 +15,10 @@ interface HolesAnswerProps {
   onBack: () => void;
 }
 
+const ANSWER =
+  'min-h-[72px] min-w-[45%] flex-1 items-center justify-center rounded-card ' +
+  'border border-line bg-surface active:bg-sunk';
+
 /** Which of a few holes it passes: one tap tells between which two it lies. */
 export function HolesAnswer({ holes, onAnswer, onBack }: HolesAnswerProps) {
   const cells = [null, ...holes].map((stops, i) => ({ stops, passes: holes[i] ?? null }));
@@ -37,7 +41,7 @@ export function HolesAnswer({ holes, onAnswer, onBack }: HolesAnswerProps) {
                   passesMm: passes?.widthMm ?? null,
                 })
               }
-              className="min-h-[72px] min-w-[45%] flex-1 items-center justify-center rounded-card border border-line bg-surface active:bg-sunk"
+              className={ANSWER}
             >
               <Words look="strong">{title}</Words>
               <Words look="quiet">{means}</Words>

@@ -23,13 +23,12 @@ export function LawCard({ view: { law, pairs, lot, holeOffMm } }: { view: CheckV
     <Card>
       <View className="gap-3">
         {lot ? <Lot lot={lot} /> : null}
-        {law ? (
-          <Words>{'value' in law ? lawText(law.value, text, fineMm) : LAW_PROBLEMS[law.problem]}</Words>
-        ) : null}
+        {law ? <Words>{'value' in law ? lawText(law.value, text, fineMm) : LAW_PROBLEMS[law.problem]}</Words> : null}
         {pairs ? <Pairs pairs={pairs} /> : null}
         {Math.abs(holeOffMm) >= 0.5 ? (
           <Words look="label">
-            {`Its hole has been measured since: ${fineMm(Math.abs(holeOffMm))} ${holeOffMm > 0 ? 'larger' : 'smaller'} than it was taken for. The verdict counts with that.`}
+            {`Its hole has been measured since: ${fineMm(Math.abs(holeOffMm))} ` +
+              `${holeOffMm > 0 ? 'larger' : 'smaller'} than it was taken for. The verdict counts with that.`}
           </Words>
         ) : null}
       </View>

@@ -33,14 +33,7 @@ export function MeasureEntry({ targetMm, lengths, onKeep, onBack }: MeasureEntry
       />
       <View className="flex-row gap-3">
         <Button title="Answer at the hole" className="flex-1" tall onPress={onBack} />
-        <Button
-          title="Keep this width"
-          look="primary"
-          className="flex-1"
-          tall
-          disabled={!possible}
-          onPress={keep}
-        />
+        <Button title="Keep this width" look="primary" className="flex-1" tall disabled={!possible} onPress={keep} />
       </View>
     </View>
   );

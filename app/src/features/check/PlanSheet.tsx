@@ -1,10 +1,4 @@
-import {
-  INSPECTION_LEVELS,
-  QUALITY_LIMITS,
-  acceptedShare,
-  samplingPlan,
-  type InspectionLevel,
-} from '@leggero/core';
+import { INSPECTION_LEVELS, QUALITY_LIMITS, acceptedShare, samplingPlan, type InspectionLevel } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -46,13 +40,7 @@ export function PlanSheet({ open, onClose, onPlan }: PlanSheetProps) {
   const error = plan.ok ? undefined : `A lot is a whole number of balloons, from 2 to ${LARGEST_LOT}.`;
   return (
     <Sheet title="Plan the check" open={open} onClose={onClose}>
-      <Field
-        label="Balloons in the lot"
-        inputMode="numeric"
-        value={typed}
-        onChangeText={setTyped}
-        error={error}
-      />
+      <Field label="Balloons in the lot" inputMode="numeric" value={typed} onChangeText={setTyped} error={error} />
       <Labelled label="How closely to look">
         <Segmented
           label="How closely to look"
@@ -79,7 +67,9 @@ export function PlanSheet({ open, onClose, onPlan }: PlanSheetProps) {
             {planText(plan.value, lotSize)}
           </Words>
           <Words look="quiet">
-            {`With one in five off it would be caught ${percent(1 - acceptedShare({ plan: plan.value, shareOff: 0.2 }))} of the time. Plans: MIL-STD-105E, single, normal.`}
+            {'With one in five off it would be caught ' +
+              `${percent(1 - acceptedShare({ plan: plan.value, shareOff: 0.2 }))} of the time. Plans: ` +
+              'MIL-STD-105E, single, normal.'}
           </Words>
         </View>
       ) : null}

@@ -27,9 +27,7 @@ export function VerdictCard({ judgement, done }: { judgement: BatchJudgement; do
   const { text } = useLengths();
   const { verdict, advice, meanMm, spreadMm, basis } = judgement;
   const { word, tone } = VERDICT_WORDS[verdict];
-  const whence = { widths: 'measured', holes: 'from the holes', answers: 'estimated from the answers' }[
-    basis
-  ];
+  const whence = { widths: 'measured', holes: 'from the holes', answers: 'estimated from the answers' }[basis];
   return (
     <Card>
       <View role="status" className="gap-2">

@@ -13,8 +13,8 @@ interface Answers {
 }
 
 /**
- * Keeps the answers of a check, each in the next free place, and takes the last one back. Taps may come faster than the page
- * is drawn: what was sent since counts beside what is shown, so that no two take one place.
+ * Keeps the answers of a check, each in the next free place, and takes the last one back. Taps may come faster than
+ * the page is drawn: what was sent since counts beside what is shown, so that no two take one place.
  */
 export function useAnswers({ id: checkId, size, results }: CheckRecord): Answers {
   const send = useCommand();
@@ -40,7 +40,12 @@ export function useAnswers({ id: checkId, size, results }: CheckRecord): Answers
     undo() {
       const stands = new Set(standing().map(({ id }) => id));
       const own = sent.current.findLast(({ id }) => stands.has(id));
-      const last = own ?? [...results].filter(({ id }) => stands.has(id)).sort((a, b) => a.takenAt.localeCompare(b.takenAt)).at(-1); // prettier-ignore
+      const last =
+        own ??
+        [...results]
+          .filter(({ id }) => stands.has(id))
+          .sort((a, b) => a.takenAt.localeCompare(b.takenAt))
+          .at(-1);
       if (!last) return;
       takenBack.current.add(last.id);
       send({ name: 'deleteCheckResult', id: last.id });

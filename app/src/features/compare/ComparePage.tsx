@@ -27,7 +27,10 @@ export interface Compared {
 /** More side by side than this is a list, not a comparison. */
 const MOST_BESIDE = 3;
 
-/** Balloons at one width: dose, shape, spread and losses side by side, and how the others stand in for the first. The choice stands in the address. */
+/**
+ * Balloons at one width: dose, shape, spread and losses side by side, and how the others stand in for the first. The
+ * choice stands in the address.
+ */
 export function ComparePage() {
   const { a, b, width } = useLocalSearchParams<Record<'a' | 'b' | 'width', string>>();
   const wide = useWide();
@@ -58,8 +61,7 @@ export function ComparePage() {
     );
   }
   const asked = Number(width);
-  const widthMm =
-    asked > 0 ? asked : (firstTarget(first.view)?.target.widthMm ?? 0.8 * first.model.nominalMm);
+  const widthMm = asked > 0 ? asked : (firstTarget(first.view)?.target.widthMm ?? 0.8 * first.model.nominalMm);
   const nominals = compared.map(({ model }) => model.nominalMm);
   const options = knowledge.models.map((model) => ({
     value: model.id,

@@ -38,7 +38,10 @@ export function SideBySide({ compared, widthMm }: SideBySideProps) {
             <Aperture
               {...figureOf(model, view.curve, widthMm)}
               size={(most * model.nominalMm) / largest}
-              label={`${modelName(model)}, ${model.colourName}, ${text(widthMm)} across in the outline of its nominal size`}
+              label={
+                `${modelName(model)}, ${model.colourName}, ${text(widthMm)} across in the outline of its nominal ` +
+                'size'
+              }
             />
           </View>
         ))}
@@ -105,7 +108,6 @@ const ROWS: readonly { name: string; of: (at: ModelAtWidth, kind: Kind, text: Wr
   { name: 'Loss a day', of: ({ lostADayMm }) => `${lostADayMm.toFixed(1)} mm` },
   {
     name: 'Bursts',
-    of: ({ bursts }) =>
-      bursts === null ? 'none filled' : `${percent(bursts.share)} (up to ${percent(bursts.high)})`,
+    of: ({ bursts }) => (bursts === null ? 'none filled' : `${percent(bursts.share)} (up to ${percent(bursts.high)})`),
   },
 ];

@@ -41,9 +41,7 @@ export function StandIn({ from, to, widthMm, sizers }: StandInProps) {
         <Tool
           title="Hole"
           figure={hole?.hole.label ?? '–'}
-          note={
-            hole?.how === 'gap' ? `leave ${lengths.bare(hole.gapMm)} gap` : hole ? 'just passes' : 'none fits'
-          }
+          note={hole?.how === 'gap' ? `leave ${lengths.bare(hole.gapMm)} gap` : hole ? 'just passes' : 'none fits'}
         />
         <Tool
           title={kind === 'hand' ? 'Strokes' : 'Seconds'}

@@ -34,7 +34,13 @@ export function EyeHistory({ person, checks }: { person: PersonRecord; checks: r
         : [],
     )
     .reverse();
-  const wild = wildSessions(points, rows.map(({ judgement }) => judgement?.count ?? 0).filter(Boolean).reverse()); // prettier-ignore
+  const wild = wildSessions(
+    points,
+    rows
+      .map(({ judgement }) => judgement?.count ?? 0)
+      .filter(Boolean)
+      .reverse(),
+  );
   return (
     <>
       {points.length > 1 ? (
@@ -52,17 +58,17 @@ export function EyeHistory({ person, checks }: { person: PersonRecord; checks: r
           {rows.map(({ check, model, view, judgement }) => (
             <View key={check.id} role="listitem" className="border-b border-line">
               <Link href={`/gauges/eye/${check.id}`} asChild>
-                <Pressable
-                  role="link"
-                  className="min-h-[56px] flex-row items-center gap-3 py-2 active:bg-sunk"
-                >
+                <Pressable role="link" className="min-h-[56px] flex-row items-center gap-3 py-2 active:bg-sunk">
                   <View className="flex-1">
                     <Words look="strong">
-                      {`${dayText(check.startedAt)}, ${model ? modelName(model) : 'a balloon'} to ${text(check.targetMm)}`}
+                      {`${dayText(check.startedAt)}, ${model ? modelName(model) : 'a balloon'} to ` +
+                        `${text(check.targetMm)}`}
                     </Words>
                     <Words look="quiet">
                       {judgement
-                        ? `${EYE_MODE_WORDS[check.mode].title}, ${judgement.count} balloons: ${judgement.biasMm.value < 0 ? '−' : '+'}${fineMm(Math.abs(judgement.biasMm.value))}, spread ${fineMm(judgement.spreadMm.value)}`
+                        ? `${EYE_MODE_WORDS[check.mode].title}, ${judgement.count} balloons: ` +
+                          `${judgement.biasMm.value < 0 ? '−' : '+'}${fineMm(Math.abs(judgement.biasMm.value))}, spread ` +
+                          `${fineMm(judgement.spreadMm.value)}`
                         : `${view?.measured ?? 0} of ${view?.total ?? 0} measured so far`}
                     </Words>
                   </View>

@@ -59,9 +59,7 @@ export function EyePage() {
       {chosen ? (
         <Private key={chosen.id} person={chosen} open={viewer?.owner === true || viewer?.id === chosen.id} />
       ) : (
-        <Words>
-          Tap a name to see how that eye has done. Each history is private to its person and the owner.
-        </Words>
+        <Words>Tap a name to see how that eye has done. Each history is private to its person and the owner.</Words>
       )}
       <PersonTools people={people} chosen={chosen} session={session} />
     </Page>

@@ -86,25 +86,20 @@ function Run({ check, people, model }: RunProps) {
   const step = filled < total && !early ? 'fill' : measured < filled ? 'measure' : 'verdict';
   const undo = () => {
     const last = check.balloons.filter(({ widthMm }) => widthMm !== null).at(-1);
-    if (step !== 'fill' && last)
-      return send({ name: 'changeEyeBalloon', id: last.id, body: { widthMm: null } });
+    if (step !== 'fill' && last) return send({ name: 'changeEyeBalloon', id: last.id, body: { widthMm: null } });
     const filledLast = check.balloons.at(-1);
     if (filledLast) send({ name: 'deleteEyeBalloon', id: filledLast.id });
   };
   useKeys({ u: undo });
   const who =
-    check.mode === 'two'
-      ? nameOf(filled < check.size ? check.personId : check.secondPersonId)
-      : nameOf(check.personId);
+    check.mode === 'two' ? nameOf(filled < check.size ? check.personId : check.secondPersonId) : nameOf(check.personId);
   return (
     <Page
       title={step === 'fill' ? `${who}’s eye` : step === 'measure' ? 'Now measure them' : 'What the eye did'}
       subtitle={`${modelName(model)}, ${model.colourName} to ${text(check.targetMm)}`}
       back={BACK}
       aside={
-        filled > 0 && step !== 'verdict' ? (
-          <IconButton label="Undo the last" icon={Undo} onPress={undo} />
-        ) : undefined
+        filled > 0 && step !== 'verdict' ? <IconButton label="Undo the last" icon={Undo} onPress={undo} /> : undefined
       }
       actions={
         step === 'verdict' ? (
@@ -117,13 +112,7 @@ function Run({ check, people, model }: RunProps) {
                 router.replace(BACK);
               }}
             />
-            <Button
-              title="Done"
-              look="primary"
-              tall
-              className="flex-1"
-              onPress={() => router.navigate(BACK)}
-            />
+            <Button title="Done" look="primary" tall className="flex-1" onPress={() => router.navigate(BACK)} />
           </>
         ) : step === 'fill' ? (
           <FillActions check={check} filled={filled} onMeasure={() => setEarly(true)} />

@@ -64,8 +64,7 @@ export function EyeStartPage() {
   const step = mode === 'pairs' ? 2 : 1;
   const lonely = mode === 'two' && !second;
   const viewer = people.find(({ id }) => id === session?.personId);
-  const sees =
-    viewer && (viewer.owner || viewer.id === first.id || (mode === 'two' && viewer.id === second?.id));
+  const sees = viewer && (viewer.owner || viewer.id === first.id || (mode === 'two' && viewer.id === second?.id));
   /** The verdict is private: who fills is asked for first, so that they see it. */
   const start = async () => {
     if (sees) return begin();
@@ -98,14 +97,7 @@ export function EyeStartPage() {
       subtitle={`${modelName(model)} to ${lengths.text(targetMm)}`}
       back={back}
       actions={
-        <Button
-          title="Start"
-          look="primary"
-          tall
-          className="flex-1"
-          disabled={lonely}
-          onPress={() => void start()}
-        />
+        <Button title="Start" look="primary" tall className="flex-1" disabled={lonely} onPress={() => void start()} />
       }
     >
       <Segmented
@@ -122,16 +114,8 @@ export function EyeStartPage() {
         <PickChips label="Whose eye" options={names(people)} value={first.id} onChange={setFirstId} />
       </Labelled>
       {mode === 'two' ? (
-        <Labelled
-          label="Beside"
-          error={lonely ? 'Two people are needed: add someone under Test the eye.' : undefined}
-        >
-          <PickChips
-            label="Beside"
-            options={names(others)}
-            value={second?.id ?? null}
-            onChange={setSecondId}
-          />
+        <Labelled label="Beside" error={lonely ? 'Two people are needed: add someone under Test the eye.' : undefined}>
+          <PickChips label="Beside" options={names(others)} value={second?.id ?? null} onChange={setSecondId} />
         </Labelled>
       ) : null}
       <Stepper

@@ -8,9 +8,7 @@ import { Chip } from '@/ui/Chip';
 import { useWide } from '@/ui/layout';
 import { Words } from '@/ui/Words';
 import { pairText } from '@/wording/batch';
-import {
-  biasText, comparisonText, eyeVerdict, spreadText, trendTexts, withinText, WORK_VERDICTS,
-} from '@/wording/eye'; // prettier-ignore
+import { biasText, comparisonText, eyeVerdict, spreadText, trendTexts, withinText, WORK_VERDICTS } from '@/wording/eye';
 import { fineMm, WORK_WORDS } from '@/wording/sizer';
 
 import { EyeChart } from '@/ui/charts';
@@ -32,11 +30,9 @@ export function EyeVerdict({ check, view, model, nameOf }: EyeVerdictProps) {
       <EyeChart check={check} model={model} />
       {view.comparison && first && second ? (
         <Card title={`${nameOf(first.personId)} and ${nameOf(second.personId)}`}>
-          {comparisonText(view.comparison, [nameOf(first.personId), nameOf(second.personId)], fineMm).map(
-            (line) => (
-              <Words key={line}>{line}</Words>
-            ),
-          )}
+          {comparisonText(view.comparison, [nameOf(first.personId), nameOf(second.personId)], fineMm).map((line) => (
+            <Words key={line}>{line}</Words>
+          ))}
         </Card>
       ) : null}
       {view.pairs ? (
@@ -58,7 +54,8 @@ function Part({ part: { judgement }, name }: { part: EyePart; name: string | nul
     return (
       <Card className="flex-1">
         <Words>
-          {`${name ? `${name}: one` : 'One'} balloon says nothing of a spread. Fill and measure two or more, twelve for a good answer.`}
+          {`${name ? `${name}: one` : 'One'} balloon says nothing of a spread. Fill and measure two or ` +
+            'more, twelve for a good answer.'}
         </Words>
       </Card>
     );

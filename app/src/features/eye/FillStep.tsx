@@ -45,7 +45,10 @@ export function FillStep({ check: { mode, targetMm, size }, filled, total, who }
         {Array.from({ length: total }, (_, i) => (
           <View
             key={i}
-            className={`h-2 w-5 rounded-full ${i < filled ? 'bg-pine' : 'bg-sunk'} ${mode === 'two' && i === size ? 'ml-4' : ''}`}
+            className={
+              `h-2 w-5 rounded-full ${i < filled ? 'bg-pine' : 'bg-sunk'} ` +
+              `${mode === 'two' && i === size ? 'ml-4' : ''}`
+            }
           />
         ))}
       </View>

@@ -32,7 +32,10 @@ export function MeasureStep({ check, model }: { check: EyeCheckRecord; model: Sh
         <Words look="figure" className="text-[44px] leading-[52px]">
           {number}
         </Words>
-        <Words look="quiet">{`${side.replace(', ', '')} ${check.balloons.filter((each) => each.widthMm !== null).length} of ${check.balloons.length} measured`}</Words>
+        <Words look="quiet">
+          {`${side.replace(', ', '')} ${check.balloons.filter((each) => each.widthMm !== null).length} of ` +
+            `${check.balloons.length} measured`}
+        </Words>
       </View>
       <Segmented
         label="Measured"

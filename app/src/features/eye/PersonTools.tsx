@@ -84,11 +84,7 @@ function PinChange({ person }: { person: PersonRecord }) {
       <View className="flex-1">
         <Field
           label={`${person.hasPin ? 'New PIN' : 'PIN'} for ${person.name}`}
-          hint={
-            person.hasPin
-              ? 'The history opens with it.'
-              : 'Without one, whoever taps the name sees the history.'
-          }
+          hint={person.hasPin ? 'The history opens with it.' : 'Without one, whoever taps the name sees the history.'}
           secureTextEntry
           autoComplete="new-password"
           value={pin}
@@ -100,9 +96,7 @@ function PinChange({ person }: { person: PersonRecord }) {
         />
       </View>
       <Button title="Set PIN" className="mt-[26px]" onPress={() => void change(pin)} />
-      {person.hasPin ? (
-        <Button title="No PIN" className="mt-[26px]" onPress={() => void change(null)} />
-      ) : null}
+      {person.hasPin ? <Button title="No PIN" className="mt-[26px]" onPress={() => void change(null)} /> : null}
     </View>
   );
 }

@@ -1,7 +1,14 @@
 import { eyeBalloonCount, type EyeCheckRecord } from '@leggero/contract';
 import {
-  compareEyes, judgeEye, pairMismatch, workToleranceMm, type EyeComparison, type EyeJudgement, type EyeProblemCode, type PairMismatch,
-} from '@leggero/core'; // prettier-ignore
+  compareEyes,
+  judgeEye,
+  pairMismatch,
+  workToleranceMm,
+  type EyeComparison,
+  type EyeJudgement,
+  type EyeProblemCode,
+  type PairMismatch,
+} from '@leggero/core';
 
 /** One person's part of a session. */
 export interface EyePart {

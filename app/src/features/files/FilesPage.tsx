@@ -74,7 +74,8 @@ function CalibrationIn() {
         <Words look="quiet">A file saved from a balloon’s page, here or in another studio.</Words>
         {found ? (
           <Words>
-            {`${modelName(found.model)}, ${found.model.colourName}, with ${found.pump.name}: ${counted(found.calibration.readings.length, 'reading')}.`}
+            {`${modelName(found.model)}, ${found.model.colourName}, with ${found.pump.name}: ` +
+              `${counted(found.calibration.readings.length, 'reading')}.`}
           </Words>
         ) : null}
         {outcome ? (

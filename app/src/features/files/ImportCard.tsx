@@ -31,9 +31,7 @@ export function ImportCard() {
     } catch (error) {
       const away = error instanceof ApiError && error.passing;
       setFailed(
-        away
-          ? 'The records are out of reach just now. Nothing was imported; try again.'
-          : (error as Error).message,
+        away ? 'The records are out of reach just now. Nothing was imported; try again.' : (error as Error).message,
       );
     } finally {
       setStep(null);

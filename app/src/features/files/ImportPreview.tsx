@@ -6,7 +6,10 @@ import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';
 import { counted, doseText } from '@/wording/trade';
 
-/** What an import would do, or did: the count, what is new, the first lines as understood, and every line that cannot be used. */
+/**
+ * What an import would do, or did: the count, what is new, the first lines as understood, and every line that cannot
+ * be used.
+ */
 export function ImportPreview({ report, fileName }: { report: ImportReport; fileName: string }) {
   const { problems, problemCount, written, sample } = report;
   return (
@@ -40,15 +43,7 @@ export function ImportPreview({ report, fileName }: { report: ImportReport; file
   );
 }
 
-function whatText({
-  lines,
-  added,
-  known,
-  newModels,
-  newPumps,
-  newCalibrations,
-  written,
-}: ImportReport): string {
+function whatText({ lines, added, known, newModels, newPumps, newCalibrations, written }: ImportReport): string {
   const parts = [`${counted(lines, 'line')}: ${added} new${known > 0 ? `, ${known} there already` : ''}.`];
   const made = [
     newModels.length > 0 ? counted(newModels.length, 'balloon') : '',

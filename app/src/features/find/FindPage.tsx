@@ -62,17 +62,10 @@ export function FindPage() {
         ) : (
           <>
             <Words look="heading" level={2}>
-              {choice.value.suited.length > 0
-                ? 'These suit'
-                : `Nothing on the shelf suits ${lengths.text(widthMm)}`}
+              {choice.value.suited.length > 0 ? 'These suit' : `Nothing on the shelf suits ${lengths.text(widthMm)}`}
             </Words>
             {choice.value.suited.map(({ model: { model }, fraction }) => (
-              <Option
-                key={model.id}
-                model={model}
-                widthMm={widthMm}
-                note={`${percent(fraction)} of its nominal`}
-              />
+              <Option key={model.id} model={model} widthMm={widthMm} note={`${percent(fraction)} of its nominal`} />
             ))}
             {choice.value.unsuited.length > 0 ? (
               <Words look="heading" level={2}>
@@ -80,12 +73,7 @@ export function FindPage() {
               </Words>
             ) : null}
             {choice.value.unsuited.map(({ model: { model }, reason }) => (
-              <Option
-                key={model.id}
-                model={model}
-                widthMm={widthMm}
-                note={unsuitedText(reason, lengths.text)}
-              />
+              <Option key={model.id} model={model} widthMm={widthMm} note={unsuitedText(reason, lengths.text)} />
             ))}
           </>
         )}

@@ -15,13 +15,21 @@ import { Stepper } from '@/ui/Stepper';
 import { useAddress } from '@/ui/useAddress';
 import { Words } from '@/ui/Words';
 import {
-  DECOR_NOTE_WORDS, DECOR_TITLES, printText, shineText, SPLIT_PROBLEMS, splitText, STRETCH_WORDS,
-} from '@/wording/finish'; // prettier-ignore
+  DECOR_NOTE_WORDS,
+  DECOR_TITLES,
+  printText,
+  shineText,
+  SPLIT_PROBLEMS,
+  splitText,
+  STRETCH_WORDS,
+} from '@/wording/finish';
 import { FINISH_WORDS, percent } from '@/wording/trade';
 
 import { StretchPicture, TwoPicture } from './StretchPicture';
 
-/** What stretch does to a balloon's colour and shine, how to keep a small mirror shining, and what is on it or in it. */
+/**
+ * What stretch does to a balloon's colour and shine, how to keep a small mirror shining, and what is on it or in it.
+ */
 export function FinishPage({ model, view }: ShownModel) {
   const [params, ask] = useAddress<'width' | 'share'>();
   const lengths = useLengths();

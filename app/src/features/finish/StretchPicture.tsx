@@ -13,9 +13,7 @@ const FRACTIONS = [0.5, 0.62, 0.75, 0.88, 1];
 
 /** Where each balloon begins, in nominals from the left, and how long they are together. */
 const GAP = 0.08;
-const LEFTS = FRACTIONS.map((_, i) =>
-  FRACTIONS.slice(0, i).reduce((sum, fraction) => sum + fraction + GAP, 0),
-);
+const LEFTS = FRACTIONS.map((_, i) => FRACTIONS.slice(0, i).reduce((sum, fraction) => sum + fraction + GAP, 0));
 const TOTAL = LEFTS.at(-1)! + FRACTIONS.at(-1)!;
 
 /** One balloon from slack to tight, to one scale, in the colour and shine it then has. */
@@ -32,7 +30,10 @@ export function StretchPicture({ model }: { model: ShelfModel }) {
   );
   return (
     <Picture
-      label={`${model.colourName} at ${FRACTIONS.map(percent).join(', ')} of nominal: ${model.finish}, deeper when slack, paler when tight`}
+      label={
+        `${model.colourName} at ${FRACTIONS.map(percent).join(', ')} of nominal: ${model.finish}, deeper ` +
+        'when slack, paler when tight'
+      }
       height={(width) => (1.16 * width) / TOTAL + 8}
       framed={false}
       caption={caption}
@@ -43,7 +44,10 @@ export function StretchPicture({ model }: { model: ShelfModel }) {
         return FRACTIONS.map((fraction, i) => (
           <G
             key={fraction}
-            transform={`translate(${(LEFTS[i]! + fraction / 2) * full} ${height - 0.62 * fraction * full - 4}) scale(${full / nominalMm})`}
+            transform={
+              `translate(${(LEFTS[i]! + fraction / 2) * full} ${height - 0.62 * fraction * full - 4}) ` +
+              `scale(${full / nominalMm})`
+            }
           >
             <Balloon {...figureOf(model, null, fraction * nominalMm)} />
           </G>

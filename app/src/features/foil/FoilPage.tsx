@@ -27,7 +27,9 @@ import { KIND_WORDS, percent } from '@/wording/trade';
 
 import { FoilPicture } from './FoilPicture';
 
-/** A foil: when to stop, what room to leave for heat, and the place it takes. Where it is shown stands in the address. */
+/**
+ * A foil: when to stop, what room to leave for heat, and the place it takes. Where it is shown stands in the address.
+ */
 export function FoilPage({ model }: { model: ModelDetail }) {
   const studio = useStudio().data;
   const wide = useWide();
@@ -38,11 +40,7 @@ export function FoilPage({ model }: { model: ModelDetail }) {
       subtitle={`${KIND_WORDS[kind].toLowerCase()} · ${model.colourName}`}
       back={wide ? undefined : '/shelf'}
       aside={
-        <IconButton
-          label="Change details"
-          icon={Pencil}
-          onPress={() => router.navigate(`/shelf/${model.id}/edit`)}
-        />
+        <IconButton label="Change details" icon={Pencil} onPress={() => router.navigate(`/shelf/${model.id}/edit`)} />
       }
     >
       {studio ? <Shown model={model} kind={kind} studio={studio} /> : <Loading what="the studio" />}
@@ -73,7 +71,10 @@ function Shown({ model, kind, studio }: ShownProps) {
               body={body}
               kind={kind}
               colourHex={model.colourHex}
-              label={`Full, from the front and from the side: ${text(body.widthMm)} wide, ${text(body.heightMm)} high, ${text(body.depthMm)} deep`}
+              label={
+                `Full, from the front and from the side: ${text(body.widthMm)} wide, ` +
+                `${text(body.heightMm)} high, ${text(body.depthMm)} deep`
+              }
             />
             <View className="flex-row gap-2">
               <Tool title="Wide" figure={lengths.bare(body.widthMm)} note={lengths.unit} />
@@ -126,7 +127,9 @@ function bodyText(
   const holds = `It holds ${litresText(volumeL)}.`;
   const draws = kind === 'foil' ? ` Lying flat it is ${text(nominalMm)}: full it draws in.` : '';
   const less = lengthMm === null ? '' : ' Figures and letters hold less than this pillow of their size.';
-  return `${holds}${draws}${less} On a column of 11 in balloons a topper wants 30 in or more: a smaller one looks lost.`;
+  return (
+    `${holds}${draws}${less} On a column of 11 in balloons a topper wants 30 in or more: a smaller ` + 'one looks lost.'
+  );
 }
 
 /** A foil's body when full; a stretchy sphere is what its name says. */
@@ -177,7 +180,8 @@ function Headroom({ from }: { from: { tempC: number; altitudeM: number } }) {
               {headroomText(room.value)}
             </Words>
             <Words look="quiet">
-              {`Its gas wants ${percent(room.value.venueShare)} of the room it has here, by the gas law. Foil does not give.`}
+              {`Its gas wants ${percent(room.value.venueShare)} of the room it has here, by the gas law. Foil ` +
+                'does not give.'}
             </Words>
           </>
         ) : null}

@@ -47,9 +47,7 @@ export function FoilPicture({ body, kind, colourHex, label }: FoilPictureProps) 
               ) : (
                 <Rect width={widthMm} height={heightMm} rx={0.22 * Math.min(widthMm, heightMm)} fill={fill} />
               )}
-              {round && kind === 'foil' ? (
-                <Creases radiusMm={widthMm / 2} colour={shade(colourHex, -0.45)} />
-              ) : null}
+              {round && kind === 'foil' ? <Creases radiusMm={widthMm / 2} colour={shade(colourHex, -0.45)} /> : null}
               <Ellipse
                 cx={widthMm + gap + depthMm / 2}
                 cy={heightMm / 2}

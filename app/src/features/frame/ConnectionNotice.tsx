@@ -27,8 +27,7 @@ export function ConnectionNotice() {
     );
   }
   if (!stuck && !struggling) return null;
-  const kept =
-    waiting > 0 ? ` ${counted(waiting, 'entry', 'entries')} wait here and will be saved by themselves.` : '';
+  const kept = waiting > 0 ? ` ${counted(waiting, 'entry', 'entries')} wait here and will be saved by themselves.` : '';
   return (
     <View role="status" className="flex-row items-center gap-3 border-b border-line bg-edge-wash px-4 py-2">
       <CloudOff size={18} color={palette.edge} />

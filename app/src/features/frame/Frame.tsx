@@ -52,13 +52,7 @@ function BottomBar() {
   );
 }
 
-function PlaceLink({
-  place: { title, path, icon: Icon },
-  wide,
-}: {
-  place: (typeof PLACES)[number];
-  wide: boolean;
-}) {
+function PlaceLink({ place: { title, path, icon: Icon }, wide }: { place: (typeof PLACES)[number]; wide: boolean }) {
   const palette = usePalette();
   const here = usePathname().startsWith(path);
   const box = wide

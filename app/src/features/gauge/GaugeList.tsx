@@ -50,22 +50,10 @@ export function GaugeList() {
           </Row>
         ))}
       </Section>
-      <RowLink
-        href="/gauges/holes"
-        title="Find a hole"
-        note="For any width: hole, gap, and what the nearest costs"
-      />
-      <RowLink
-        href="/gauges/make"
-        title="Make a sizer"
-        note="Plate, jaws, rings or box, for printer and laser"
-      />
+      <RowLink href="/gauges/holes" title="Find a hole" note="For any width: hole, gap, and what the nearest costs" />
+      <RowLink href="/gauges/make" title="Make a sizer" note="Plate, jaws, rings or box, for printer and laser" />
       {sizers.data.length > 1 ? (
-        <RowLink
-          href="/gauges/compare"
-          title="Compare sizers"
-          note="Does one match another, or the crew’s?"
-        />
+        <RowLink href="/gauges/compare" title="Compare sizers" note="Does one match another, or the crew’s?" />
       ) : null}
       <Section title="Pumps and inflators" add="Add a pump or inflator" href="/gauges/pumps/new">
         {pumps.data.length === 0 ? (
@@ -86,11 +74,7 @@ export function GaugeList() {
         ))}
       </Section>
       <RowLink href="/gauges/eye" title="Test the eye" note="Is it good enough, and for what kind of work?" />
-      <RowLink
-        href="/gauges/studies"
-        title="Study the sizing"
-        note="How far two people read one balloon apart"
-      />
+      <RowLink href="/gauges/studies" title="Study the sizing" note="How far two people read one balloon apart" />
       <RowLink
         href="/gauges/translate"
         title="Translate a recipe"
@@ -107,17 +91,7 @@ function holesText({ holes }: SizerRecord): string {
   return first && last ? `${counted(holes.length, 'hole')}, ${first.label} to ${last.label}` : 'no holes yet';
 }
 
-function Section({
-  title,
-  add,
-  href,
-  children,
-}: {
-  title: string;
-  add: string;
-  href: Href;
-  children: ReactNode;
-}) {
+function Section({ title, add, href, children }: { title: string; add: string; href: Href; children: ReactNode }) {
   return (
     <View className="gap-2">
       <Words look="heading" level={2}>
@@ -143,7 +117,10 @@ function Row({ href, path, name, note, children }: RowProps) {
     <Link href={href} asChild>
       <Pressable
         role="link"
-        className={`min-h-[56px] gap-1 rounded-card border p-3 active:bg-sunk ${here ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
+        className={
+          'min-h-[56px] gap-1 rounded-card border p-3 active:bg-sunk ' +
+          `${here ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
+        }
       >
         <Words look="strong">{name}</Words>
         <Words look="quiet">{note}</Words>

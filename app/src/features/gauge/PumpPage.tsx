@@ -78,12 +78,7 @@ function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
         </>
       }
     >
-      <FormField
-        control={control}
-        name="name"
-        label="Name"
-        wrong="Give the pump a name of 1 to 80 characters."
-      />
+      <FormField control={control} name="name" label="Name" wrong="Give the pump a name of 1 to 80 characters." />
       <FormChoice
         control={control}
         name="kind"

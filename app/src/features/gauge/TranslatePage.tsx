@@ -55,17 +55,15 @@ export function TranslatePage() {
           value={typed}
           onChangeText={setTyped}
           error={
-            doses
-              ? undefined
-              : `Write up to ${MOST_STEPS} doses above 0 with commas between them, such as 5, 4, 3½, 2.`
+            doses ? undefined : `Write up to ${MOST_STEPS} doses above 0 with commas between them, such as 5, 4, 3½, 2.`
           }
         />
         {steps ? (
           <RecipePicture model={model} steps={steps} from={source.kind} to={target.kind} />
         ) : doses ? (
           <Words role="alert" look="error">
-            Nothing is known of one of these inflators yet: calibrate a balloon with it, or note its litres
-            under Gauges.
+            Nothing is known of one of these inflators yet: calibrate a balloon with it, or note its litres under
+            Gauges.
           </Words>
         ) : null}
         <Labelled label="Written for">
@@ -84,11 +82,7 @@ export function TranslatePage() {
             onChange={(id) => router.setParams({ to: id })}
           />
         </Labelled>
-        <BalloonChoice
-          models={knowledge.models}
-          value={model.id}
-          onChange={(id) => router.setParams({ model: id })}
-        />
+        <BalloonChoice models={knowledge.models} value={model.id} onChange={(id) => router.setParams({ model: id })} />
       </View>
     </Page>
   );
@@ -101,8 +95,7 @@ interface Choice {
 }
 
 function choose({ models, pumps }: Knowledge, modelId?: string, from?: string, to?: string): Choice | null {
-  const model =
-    models.find(({ id }) => id === modelId) ?? models.find(({ nominalMm }) => nominalMm < 130) ?? models[0];
+  const model = models.find(({ id }) => id === modelId) ?? models.find(({ nominalMm }) => nominalMm < 130) ?? models[0];
   const used = pumps.find(({ id }) => id === model?.calibrations[0]?.pumpId);
   const source = pumps.find(({ id }) => id === from) ?? used ?? pumps[0];
   const target = pumps.find(({ id }) => id === to) ?? pumps.find(({ id }) => id !== source?.id) ?? source;
@@ -113,8 +106,7 @@ function choose({ models, pumps }: Knowledge, modelId?: string, from?: string, t
 function readDoses(text: string): number[] | null {
   const parts = text.split(/[,;]\s*|\s+/).filter(Boolean);
   const doses = parts.map((part) => Number(part.replace('½', '.5').replace('¼', '.25').replace('¾', '.75')));
-  const usable =
-    doses.length > 0 && doses.length <= MOST_STEPS && doses.every((dose) => dose > 0 && dose <= 200);
+  const usable = doses.length > 0 && doses.length <= MOST_STEPS && doses.every((dose) => dose > 0 && dose <= 200);
   return usable ? doses : null;
 }
 

@@ -16,11 +16,7 @@ export function WaysCard() {
         {WAYS.map((way) => {
           const { sdMm, assumedMm, readings } = knowledge.shelf.ways[way];
           return (
-            <View
-              key={way}
-              role="row"
-              className="min-h-[44px] flex-row items-center gap-3 border-b border-line py-1"
-            >
+            <View key={way} role="row" className="min-h-[44px] flex-row items-center gap-3 border-b border-line py-1">
               <View role="cell" className="flex-1">
                 <Words look="strong">{WAY_WORDS[way].title}</Words>
                 <Words look="quiet">{WAY_WORDS[way].means}</Words>
@@ -28,9 +24,7 @@ export function WaysCard() {
               <View role="cell" className="items-end">
                 <Words look="figure" className="text-[20px] leading-7">{`±${sdMm.toFixed(1)} mm`}</Words>
                 <Words look="quiet">
-                  {readings > 0
-                    ? `${counted(readings, 'reading')}, ${assumedMm} assumed`
-                    : 'assumed, from memory'}
+                  {readings > 0 ? `${counted(readings, 'reading')}, ${assumedMm} assumed` : 'assumed, from memory'}
                 </Words>
               </View>
             </View>

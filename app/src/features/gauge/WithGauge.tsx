@@ -14,12 +14,7 @@ interface WithGaugeProps<Gauge> {
 }
 
 /** Finds the gauge of an address, and shows its form once it is there. */
-export function WithGauge<Gauge extends { id: string }>({
-  what,
-  id,
-  gauges,
-  children,
-}: WithGaugeProps<Gauge>) {
+export function WithGauge<Gauge extends { id: string }>({ what, id, gauges, children }: WithGaugeProps<Gauge>) {
   const gauge = gauges?.find((each) => each.id === id);
   if (gauges && (gauge || id === 'new')) return <>{children(gauge)}</>;
   return (

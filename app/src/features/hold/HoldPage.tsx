@@ -51,9 +51,7 @@ export function HoldPage(shown: ShownModel) {
         </>
       )}
       <Words look="quiet">
-        {view.hold.tests > 0
-          ? TIE_ADVICE
-          : `Until a test says otherwise the loss is taken from memory. ${TIE_ADVICE}`}
+        {view.hold.tests > 0 ? TIE_ADVICE : `Until a test says otherwise the loss is taken from memory. ${TIE_ADVICE}`}
       </Words>
     </Page>
   );
@@ -63,9 +61,7 @@ export function HoldPage(shown: ShownModel) {
 function StartTest({ model }: ShownModel) {
   const lengths = useLengths();
   const send = useCommand();
-  const [widthMm, setWidthMm] = useState(
-    Math.round((0.86 * model.nominalMm) / lengths.stepMm) * lengths.stepMm,
-  );
+  const [widthMm, setWidthMm] = useState(Math.round((0.86 * model.nominalMm) / lengths.stepMm) * lengths.stepMm);
   const [wraps, setWraps] = useState<HoldTestRecord['wraps']>(2);
   const [stuffed, setStuffed] = useState(model.outerId !== null);
   const start = () =>

@@ -42,7 +42,8 @@ export function HoldTestCard({ test }: { test: HoldTestRecord }) {
           <Words key={each.id} role="listitem">
             {each.hours === 0
               ? `${lengths.text(each.widthMm)} at the knot`
-              : `${lengths.text(each.widthMm)} after ${counted(each.hours, 'hour')}, ${((100 * each.widthMm) / first).toFixed(1)} %`}
+              : `${lengths.text(each.widthMm)} after ${counted(each.hours, 'hour')}, ` +
+                `${((100 * each.widthMm) / first).toFixed(1)} %`}
           </Words>
         ))}
       </View>

@@ -37,9 +37,7 @@ export function HoldPicture({ model, targetMm, choice }: HoldPictureProps) {
       <Svg width={size} height={size} viewBox={`${-half} ${-half} ${2 * half} ${2 * half}`} aria-hidden>
         {choice ? <Path d={plate} fill={palette.sunk} fillRule="evenodd" /> : null}
         <Balloon {...figureOf(model, null, targetMm)} />
-        {choice ? (
-          <Circle r={r} fill="none" stroke={palette.ink} strokeWidth={(1.8 * 2 * half) / size} />
-        ) : null}
+        {choice ? <Circle r={r} fill="none" stroke={palette.ink} strokeWidth={(1.8 * 2 * half) / size} /> : null}
       </Svg>
     </View>
   );

@@ -21,7 +21,10 @@ import { HoldPicture } from './HoldPicture';
 
 const FIRST_SHARE = 0.91;
 
-/** The hole for any width: which, with what gap, and what the nearest hole would cost. Width and balloon stand in the address. */
+/**
+ * The hole for any width: which, with what gap, and what the nearest hole would cost. Width and balloon stand in the
+ * address.
+ */
 export function HoleFinderPage() {
   const { width, model: modelId } = useLocalSearchParams<Record<'width' | 'model', string>>();
   const sizers = useSizers().data;
@@ -46,8 +49,7 @@ export function HoleFinderPage() {
   }
   const { nominalMm } = model;
   const asked = Number(width);
-  const targetMm =
-    asked > 0 ? asked : Math.round((FIRST_SHARE * nominalMm) / lengths.stepMm) * lengths.stepMm;
+  const targetMm = asked > 0 ? asked : Math.round((FIRST_SHARE * nominalMm) / lengths.stepMm) * lengths.stepMm;
   const toleranceMm = workToleranceMm({ work: 'classic', nominalMm });
   const wanted = { targetMm, toleranceMm, nominalMm };
   const best = bestHole(sizers, wanted);
@@ -99,9 +101,7 @@ export function HoleFinderPage() {
                 const own = bestHole([sizer], wanted);
                 return (
                   <View key={sizer.id} role="listitem" className="border-b border-line py-2">
-                    <Words look="strong">
-                      {sizer.keeper ? `${sizer.name} (${sizer.keeper})` : sizer.name}
-                    </Words>
+                    <Words look="strong">{sizer.keeper ? `${sizer.name} (${sizer.keeper})` : sizer.name}</Words>
                     <Words look="quiet">
                       {own
                         ? `${sentenceOf(own, lengths.text)} It measures ${fineMm(own.choice.hole.widthMm)}.`

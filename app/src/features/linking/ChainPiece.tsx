@@ -54,26 +54,57 @@ export function ChainPiece({ piece, design: stored, workroom }: ShownPiece<Desig
             <View role="status">
               <Words look="strong">{`${counted(view.plan.count, 'balloon')}: ${text(view.lengthMm)} long`}</Words>
               <Words look="quiet">
-                {`Exact at ${workroom.lengths.unit === 'in' ? `${(view.plan.exactMm / 25.4).toFixed(3)} in` : `${view.plan.exactMm.toFixed(1)} mm`} each; on your steps ${fineMm(view.offMm)} ${view.offMm > 0 ? 'too long' : 'short'}. Sized to an eighth either way it lands within ${fineMm(2 * view.spreadMm)}.`}
+                {`Exact at ${workroom.lengths.exact(view.plan.exactMm)} each; ` +
+                  `on your steps ${fineMm(view.offMm)} ${view.offMm > 0 ? 'too long' : 'short'}. Sized to an ` +
+                  `eighth either way it lands within ${fineMm(2 * view.spreadMm)}.`}
               </Words>
             </View>
           ) : null}
           <View className="flex-row flex-wrap gap-3">
-            <MmField label="Length" value={design.lengthMm} workroom={workroom} error={wrong('lengthMm')} onChange={(lengthMm) => change({ lengthMm })} />
+            <MmField
+              label="Length"
+              value={design.lengthMm}
+              workroom={workroom}
+              error={wrong('lengthMm')}
+              onChange={(lengthMm) => change({ lengthMm })}
+            />
             {design.roomMm === null ? null : (
-              <MmField label="Height of the room" value={design.roomMm} workroom={workroom} onChange={(roomMm) => change({ roomMm })} />
+              <MmField
+                label="Height of the room"
+                value={design.roomMm}
+                workroom={workroom}
+                onChange={(roomMm) => change({ roomMm })}
+              />
             )}
           </View>
-          <SwitchRow label="It hangs in a room" value={design.roomMm !== null} onChange={(hangs) => change({ roomMm: hangs ? Math.max(ROOM_MM, design.lengthMm) : null })} />
-          <Finisher finisher={design.finisher} fallback={design.repeat[0]!} workroom={workroom} onChange={(finisher) => change({ finisher })} />
+          <SwitchRow
+            label="It hangs in a room"
+            value={design.roomMm !== null}
+            onChange={(hangs) => change({ roomMm: hangs ? Math.max(ROOM_MM, design.lengthMm) : null })}
+          />
+          <Finisher
+            finisher={design.finisher}
+            fallback={design.repeat[0]!}
+            workroom={workroom}
+            onChange={(finisher) => change({ finisher })}
+          />
           <NeckNote trimmed={design.trimmed} onChange={(trimmed) => change({ trimmed })} />
         </>
       }
       second={
         <>
           {size ? <TargetCard size={size} workroom={workroom} /> : null}
-          {view ? <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
-          <RepeatCard title="Made of" more="Alternate with another" repeat={design.repeat} workroom={workroom} error={wrong('widthMm')} onChange={(repeat) => change({ repeat })} />
+          {view ? (
+            <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} />
+          ) : null}
+          <RepeatCard
+            title="Made of"
+            more="Alternate with another"
+            repeat={design.repeat}
+            workroom={workroom}
+            error={wrong('widthMm')}
+            onChange={(repeat) => change({ repeat })}
+          />
           <JointCard part={design.repeat[0]!} workroom={workroom} />
           {view ? <CheckCard piece={piece} sizes={view.sizes} workroom={workroom} /> : null}
           <Cautions names={['heights', 'latex', 'choking']} />
@@ -81,4 +112,4 @@ export function ChainPiece({ piece, design: stored, workroom }: ShownPiece<Desig
       }
     />
   );
-} // prettier-ignore
+}

@@ -43,10 +43,19 @@ export function CheckCard({ piece, sizes, workroom }: CheckCardProps) {
       send({
         name: 'createCheck',
         body: {
-          id, modelId: size.part.modelId!, tierName: size.title, targetMm: size.widthMm, toleranceMm: size.toleranceMm, size: Math.min(MOST_IN_CHECK, size.count),
-          holeId, holeMm, pieceId: piece.id, layer: size.key, startedAt,
+          id,
+          modelId: size.part.modelId!,
+          tierName: size.title,
+          targetMm: size.widthMm,
+          toleranceMm: size.toleranceMm,
+          size: Math.min(MOST_IN_CHECK, size.count),
+          holeId,
+          holeMm,
+          pieceId: piece.id,
+          layer: size.key,
+          startedAt,
         },
-      }); // prettier-ignore
+      });
       return { id, modelId: size.part.modelId! };
     });
     const [first] = ids;

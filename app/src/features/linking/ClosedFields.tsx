@@ -47,35 +47,75 @@ export function ClosedFields({ design, workroom, problem, counts, rings, change 
     <View className="gap-3">
       <View className="flex-row gap-3">
         <View className="flex-1">
-          <Stepper label={form === 'basket' ? 'spokes' : 'around'} value={count} shown={String(count)} step={1} {...counts} onChange={(to) => change({ count: to })} />
+          <Stepper
+            label={form === 'basket' ? 'spokes' : 'around'}
+            value={count}
+            shown={String(count)}
+            step={1}
+            {...counts}
+            onChange={(to) => change({ count: to })}
+          />
         </View>
         <View className="flex-1">
           <Stepper
             label="rings"
-            value={design.rings} shown={String(design.rings)} step={1} least={walled ? 1 : 0} most={6}
+            value={design.rings}
+            shown={String(design.rings)}
+            step={1}
+            least={walled ? 1 : 0}
+            most={6}
             onChange={(to) => change({ rings: Math.min(6, Math.max(walled ? 1 : 0, next(to - design.rings))) })}
           />
         </View>
       </View>
-      {[wrong('count'), wrong('rings')].map((each) => (each ? <Words key={each} look="error" role="alert">{each}</Words> : null))}
+      {[wrong('count'), wrong('rings')].map((each) =>
+        each ? (
+          <Words key={each} look="error" role="alert">
+            {each}
+          </Words>
+        ) : null,
+      )}
       {form === 'basket' ? (
         <Segmented label="Sized by" options={BY} value={design.by} onChange={(by) => change({ by })} />
       ) : null}
       <View className="flex-row flex-wrap gap-3">
         {form === 'basket' && design.by === 'mouth' ? (
-          <MmField label="Clear opening" value={design.mouthMm} workroom={workroom} error={wrong('mouthMm') ?? wrong('baseMm')} onChange={(mouthMm) => change({ mouthMm })} />
+          <MmField
+            label="Clear opening"
+            value={design.mouthMm}
+            workroom={workroom}
+            error={wrong('mouthMm') ?? wrong('baseMm')}
+            onChange={(mouthMm) => change({ mouthMm })}
+          />
         ) : (
-          <MmField label={form === 'basket' ? 'Spoke balloons' : 'Base balloons'} value={design.baseMm} workroom={workroom} error={wrong('baseMm')} onChange={(baseMm) => change({ baseMm })} />
+          <MmField
+            label={form === 'basket' ? 'Spoke balloons' : 'Base balloons'}
+            value={design.baseMm}
+            workroom={workroom}
+            error={wrong('baseMm')}
+            onChange={(baseMm) => change({ baseMm })}
+          />
         )}
         {walled ? (
           <View className="min-w-[130px] flex-1">
-            <NumberField label="Leans out, degrees" hint="More makes each ring larger." value={design.leanDeg} range={{ least: 0, most: 30, error: '0 to 30 degrees.' }} onChange={(leanDeg) => change({ leanDeg })} />
+            <NumberField
+              label="Leans out, degrees"
+              hint="More makes each ring larger."
+              value={design.leanDeg}
+              range={{ least: 0, most: 30, error: '0 to 30 degrees.' }}
+              onChange={(leanDeg) => change({ leanDeg })}
+            />
           </View>
         ) : null}
       </View>
       <Labelled label="Steps of your sizer" error={wrong('stepMm')}>
-        <PickChips label="Steps of your sizer" options={STEPS} value={String(design.stepMm)} onChange={(value) => change({ stepMm: Number(value) })} />
+        <PickChips
+          label="Steps of your sizer"
+          options={STEPS}
+          value={String(design.stepMm)}
+          onChange={(value) => change({ stepMm: Number(value) })}
+        />
       </Labelled>
     </View>
   );
-} // prettier-ignore
+}

@@ -5,7 +5,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { Cautions } from '@/ui/Cautions';
 import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
-import { linkProblemText, snapText } from '@/wording/linking';
+import { formSizeText, linkProblemText, snapText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
 import { CheckCard } from './CheckCard';
@@ -49,7 +49,11 @@ export function ClosedPiece({ piece, design: stored, workroom }: ShownPiece<Clos
   const { handle } = design;
   const arch =
     view?.handle?.ok && handle
-      ? { points: handleLine(view.snapped.form, view.handle.value), widthMm: handleWidth(view), colourHex: handle.part.colourHex }
+      ? {
+          points: handleLine(view.snapped.form, view.handle.value),
+          widthMm: handleWidth(view),
+          colourHex: handle.part.colourHex,
+        }
       : null;
   const { count, form } = design;
   return (
@@ -62,7 +66,13 @@ export function ClosedPiece({ piece, design: stored, workroom }: ShownPiece<Clos
             <>
               <FormPicture
                 label={pictureText(view, design, text)}
-                spheres={spheres} colourOf={colourOf} seen={seen} height={340} chosen={own} gap={pulled?.gap ?? null} handle={arch}
+                spheres={spheres}
+                colourOf={colourOf}
+                seen={seen}
+                height={340}
+                chosen={own}
+                gap={pulled?.gap ?? null}
+                handle={arch}
                 wrong={at !== null && offMm !== 0 ? at : null}
                 onTap={(sphere) => {
                   setTapped(sphere);
@@ -71,15 +81,21 @@ export function ClosedPiece({ piece, design: stored, workroom }: ShownPiece<Clos
               />
               <Segmented label="Seen" options={SEEN} value={seen} onChange={setSeen} />
               <Words look="quiet">
-                {`${text(view.snapped.form.acrossMm)} across, ${text(view.snapped.form.heightMm)} high${view.snapped.form.mouthMm > 0 ? `, ${text(view.snapped.form.mouthMm)} clear inside` : ''}. Drag it round; tap a balloon for its target.`}
+                {`${formSizeText(view.snapped.form, text)}. Drag it round; tap a balloon for its target.`}
               </Words>
             </>
           ) : null}
           {problem && !FIELDS.has(problem.field ?? '') ? (
-            <Words look="error" role="alert">{linkProblemText(problem, text)}</Words>
+            <Words look="error" role="alert">
+              {linkProblemText(problem, text)}
+            </Words>
           ) : null}
           <ClosedFields
-            design={design} workroom={workroom} problem={problem} change={change} counts={countsOf(form)}
+            design={design}
+            workroom={workroom}
+            problem={problem}
+            change={change}
+            counts={countsOf(form)}
             rings={workingRings({ kind: form, count, baseMm: design.baseMm, leanDeg: design.leanDeg, jointMm: 0 })}
           />
         </>
@@ -88,18 +104,34 @@ export function ClosedPiece({ piece, design: stored, workroom }: ShownPiece<Clos
         <>
           {size ? <TargetCard size={size} workroom={workroom} /> : null}
           {view && at !== null && pulled ? (
-            <PullCard offMm={offMm} wrong={pulled.wrong} tie={spheres[at]!.tie || spheres[at]!.key === 'cap'} lengths={workroom.lengths} onOff={setOffMm} />
+            <PullCard
+              offMm={offMm}
+              wrong={pulled.wrong}
+              tie={spheres[at]!.tie || spheres[at]!.key === 'cap'}
+              lengths={workroom.lengths}
+              onOff={setOffMm}
+            />
           ) : null}
           {view ? (
             <>
               <SizesCard sizes={view.sizes} workroom={workroom} chosen={key} onChoose={choose} />
               <Words look="quiet">{snapText(view.snapped)}</Words>
               <ToleranceCard closing={view.closing} form={form} />
-              <StepsCard form={view.snapped.form} kind={form} handle={view.handle?.ok ? view.handle.value : null} text={text} />
+              <StepsCard
+                form={view.snapped.form}
+                kind={form}
+                handle={view.handle?.ok ? view.handle.value : null}
+                text={text}
+              />
             </>
           ) : null}
           {form === 'basket' ? (
-            <HandleCard handle={handle} made={view?.handle ?? null} workroom={workroom} onChange={(to) => change({ handle: to })} />
+            <HandleCard
+              handle={handle}
+              made={view?.handle ?? null}
+              workroom={workroom}
+              onChange={(to) => change({ handle: to })}
+            />
           ) : null}
           <PartsCard design={design} sizes={view?.sizes ?? []} workroom={workroom} change={change} />
           <JointCard part={design.usual} workroom={workroom} />
@@ -109,7 +141,7 @@ export function ClosedPiece({ piece, design: stored, workroom }: ShownPiece<Clos
       }
     />
   );
-} // prettier-ignore
+}
 
 /** Fields that show their own problem. */
 const FIELDS = new Set(['baseMm', 'mouthMm', 'stepMm', 'leanDeg', 'rings', 'count']);

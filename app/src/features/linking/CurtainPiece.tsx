@@ -53,14 +53,25 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
   return (
     <PieceLayout
       piece={piece}
-      subtitle={view ? `${counted(view.made.chains.length, 'chain')}, ${counted(view.balloons, 'balloon')}` : 'cannot be worked out'}
+      subtitle={
+        view
+          ? `${counted(view.made.chains.length, 'chain')}, ${counted(view.balloons, 'balloon')}`
+          : 'cannot be worked out'
+      }
       first={
         <>
           {view ? (
             <HangPicture
               onTap={setChosen}
-              label={`A curtain of ${view.made.chains.length} chains, ${view.balloons} balloons, its hem ${text(hemMm)} above the floor`}
-              dots={view.dots} zeroMm={0} lines={lines} floor height={330}
+              label={
+                `A curtain of ${view.made.chains.length} chains, ${view.balloons} balloons, its hem ` +
+                `${text(hemMm)} above the floor`
+              }
+              dots={view.dots}
+              zeroMm={0}
+              lines={lines}
+              floor
+              height={330}
               onDrag={(highMm) => change({ hemMm: Math.min(topMm, roundToStep({ mm: highMm, step: 10 })) })}
             />
           ) : null}
@@ -70,8 +81,20 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
             </Words>
           ))}
           <View className="flex-row flex-wrap gap-3">
-            <MmField label="Across" value={design.acrossMm} workroom={workroom} error={wrong('acrossMm')} onChange={(acrossMm) => change({ acrossMm })} />
-            <MmField label="Line above the floor" value={topMm} workroom={workroom} error={wrong('topMm')} onChange={(to) => change({ topMm: to })} />
+            <MmField
+              label="Across"
+              value={design.acrossMm}
+              workroom={workroom}
+              error={wrong('acrossMm')}
+              onChange={(acrossMm) => change({ acrossMm })}
+            />
+            <MmField
+              label="Line above the floor"
+              value={topMm}
+              workroom={workroom}
+              error={wrong('topMm')}
+              onChange={(to) => change({ topMm: to })}
+            />
             {ceilingMm === null ? null : (
               <MmField
                 label="Ceiling"
@@ -80,19 +103,49 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
                 onChange={(to) => change({ ceilingMm: to })}
               />
             )}
-            <MmField label="Hem above the floor" hint="Or drag it in the picture." value={hemMm} workroom={workroom} error={wrong('hemMm')} onChange={(to) => change({ hemMm: to })} />
+            <MmField
+              label="Hem above the floor"
+              hint="Or drag it in the picture."
+              value={hemMm}
+              workroom={workroom}
+              error={wrong('hemMm')}
+              onChange={(to) => change({ hemMm: to })}
+            />
             {design.grid ? null : (
-              <MmField label="From chain to chain" hint={view ? `Comes to ${text(view.made.everyMm)}.` : 'About.'} value={design.everyMm} workroom={workroom} error={wrong('everyMm')} onChange={(everyMm) => change({ everyMm })} />
+              <MmField
+                label="From chain to chain"
+                hint={view ? `Comes to ${text(view.made.everyMm)}.` : 'About.'}
+                value={design.everyMm}
+                workroom={workroom}
+                error={wrong('everyMm')}
+                onChange={(everyMm) => change({ everyMm })}
+              />
             )}
           </View>
           <Labelled label="Top line">
-            <Segmented label="Top line" options={TOP_LINES.map((value) => ({ value, title: TOP_WORDS[value] }))} value={design.topLine} onChange={(topLine) => change({ topLine })} />
+            <Segmented
+              label="Top line"
+              options={TOP_LINES.map((value) => ({ value, title: TOP_WORDS[value] }))}
+              value={design.topLine}
+              onChange={(topLine) => change({ topLine })}
+            />
           </Labelled>
           {design.topLine === 'level' ? null : (
-            <MmField label={design.topLine === 'arched' ? 'The arch rises by' : 'The line drops by'} value={design.bowMm} workroom={workroom} error={wrong('bowMm')} onChange={(bowMm) => change({ bowMm })} />
+            <MmField
+              label={design.topLine === 'arched' ? 'The arch rises by' : 'The line drops by'}
+              value={design.bowMm}
+              workroom={workroom}
+              error={wrong('bowMm')}
+              onChange={(bowMm) => change({ bowMm })}
+            />
           )}
           <Labelled label="Below">
-            <Segmented label="Below" options={HEMS.map((value) => ({ value, title: HEM_WORDS[value] }))} value={design.hem} onChange={(hem) => change({ hem })} />
+            <Segmented
+              label="Below"
+              options={HEMS.map((value) => ({ value, title: HEM_WORDS[value] }))}
+              value={design.hem}
+              onChange={(hem) => change({ hem })}
+            />
           </Labelled>
           <SwitchRow label="Tie neighbours to a grid" value={design.grid} onChange={(grid) => change({ grid })} />
           <SwitchRow
@@ -100,16 +153,34 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
             value={ceilingMm !== null}
             onChange={(on) => change({ ceilingMm: on ? Math.max(ROOM_MM, topMm + design.bowMm) : null })}
           />
-          <SwitchRow label="People walk underneath" value={design.walkedUnder} onChange={(walkedUnder) => change({ walkedUnder })} />
+          <SwitchRow
+            label="People walk underneath"
+            value={design.walkedUnder}
+            onChange={(walkedUnder) => change({ walkedUnder })}
+          />
         </>
       }
       second={
         <>
           {settled ? <ChainsCard view={settled} /> : null}
           {size ? <TargetCard size={size} workroom={workroom} /> : null}
-          {settled ? <SizesCard sizes={settled.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
-          <RepeatCard title="Made of" more="Alternate with another" repeat={design.repeat} workroom={workroom} error={wrong('widthMm')} onChange={(repeat) => change({ repeat })} />
-          <Finisher finisher={design.finisher} fallback={design.repeat[0]!} workroom={workroom} onChange={(finisher) => change({ finisher })} />
+          {settled ? (
+            <SizesCard sizes={settled.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} />
+          ) : null}
+          <RepeatCard
+            title="Made of"
+            more="Alternate with another"
+            repeat={design.repeat}
+            workroom={workroom}
+            error={wrong('widthMm')}
+            onChange={(repeat) => change({ repeat })}
+          />
+          <Finisher
+            finisher={design.finisher}
+            fallback={design.repeat[0]!}
+            workroom={workroom}
+            onChange={(finisher) => change({ finisher })}
+          />
           <NeckNote trimmed={design.trimmed} onChange={(trimmed) => change({ trimmed })} />
           <JointCard part={design.repeat[0]!} workroom={workroom} />
           {settled ? <CheckCard piece={piece} sizes={settled.sizes} workroom={workroom} /> : null}
@@ -118,7 +189,7 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
       }
     />
   );
-} // prettier-ignore
+}
 
 /** How many of each count: chains of one length are tied together. */
 function ChainsCard({ view: { made } }: { view: CurtainView }) {
@@ -128,9 +199,11 @@ function ChainsCard({ view: { made } }: { view: CurtainView }) {
   return (
     <Card title="Chains">
       <View className="gap-1">
-        {[...counts].sort((a, b) => b[0] - a[0]).map(([count, chains]) => (
-          <Words key={count} look="strong">{`${counted(chains, 'chain')} of ${count}`}</Words>
-        ))}
+        {[...counts]
+          .sort((a, b) => b[0] - a[0])
+          .map(([count, chains]) => (
+            <Words key={count} look="strong">{`${counted(chains, 'chain')} of ${count}`}</Words>
+          ))}
         {made.chains.length <= 40 ? <Words look="quiet">{`From left to right: ${from}`}</Words> : null}
         {made.crossJoints > 0 ? (
           <Words look="quiet">{`${made.crossJoints} ties between neighbours, tail to tail`}</Words>
@@ -138,14 +211,20 @@ function ChainsCard({ view: { made } }: { view: CurtainView }) {
       </View>
     </Card>
   );
-} // prettier-ignore
+}
 
 function cautionText(caution: CurtainCaution, text: (mm: number) => string): string {
   switch (caution.code) {
     case 'under-head-height':
-      return `People walk underneath: it hangs down to ${text(caution.lowestMm)}, and heads need ${text(caution.needMm)}. The venue and local rules decide.`;
+      return (
+        `People walk underneath: it hangs down to ${text(caution.lowestMm)}, and heads need ` +
+        `${text(caution.needMm)}. The venue and local rules decide.`
+      );
     case 'many-balloons':
-      return `${caution.balloons} balloons are work for several people and days. Make it in parts that are carried and hung one by one.`;
+      return (
+        `${caution.balloons} balloons are work for several people and days. Make it in parts that are ` +
+        'carried and hung one by one.'
+      );
     case 'rows-not-level':
       return 'Under a bowed line the rows are not level: tie each balloon to the nearest of the next chain.';
   }

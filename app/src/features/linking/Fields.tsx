@@ -56,12 +56,7 @@ interface MmFieldProps {
 export function MmField({ value, workroom, onChange, ...field }: MmFieldProps) {
   return (
     <View className="min-w-[130px] flex-1">
-      <LengthField
-        {...field}
-        value={value}
-        lengths={workroom.lengths}
-        onChange={(mm) => mm !== null && onChange(mm)}
-      />
+      <LengthField {...field} value={value} lengths={workroom.lengths} onChange={(mm) => mm !== null && onChange(mm)} />
     </View>
   );
 }

@@ -237,7 +237,19 @@ function tailOf(x: number, y: number, r: number): string {
   return `M${x - w} ${y + r * 0.62}l${w} ${-h * 0.7}l${w} ${h * 0.7}l${-w * 0.6} ${h}l${-w * 0.8} 0Z`;
 }
 
-function GapLine({ gap, project, scale, colour }: { gap: RingGap; project: ReturnType<typeof projector>; scale: number; colour: string }) {
+function GapLine({
+  gap,
+  project,
+  scale,
+  colour,
+}: {
+  gap: RingGap;
+  project: ReturnType<typeof projector>;
+  scale: number;
+  colour: string;
+}) {
   const [from, to] = [project(gap.from), project(gap.to)];
-  return <Line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke={colour} strokeWidth={4 / scale} strokeLinecap="round" />;
-} // prettier-ignore
+  return (
+    <Line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke={colour} strokeWidth={4 / scale} strokeLinecap="round" />
+  );
+}

@@ -43,9 +43,7 @@ export function HandleCard({ handle, made, workroom, onChange }: HandleCardProps
               value={handle.riseMm}
               workroom={workroom}
               error={
-                made && !made.ok
-                  ? HANDLE_PROBLEMS[made.problem.code](made.problem.detail, lengths.text)
-                  : undefined
+                made && !made.ok ? HANDLE_PROBLEMS[made.problem.code](made.problem.detail, lengths.text) : undefined
               }
               onChange={(riseMm) => onChange({ ...handle, riseMm })}
             />
@@ -66,7 +64,10 @@ export function HandleCard({ handle, made, workroom, onChange }: HandleCardProps
             />
             {made?.ok ? (
               <Words look="quiet">
-                {`Fill ${lengths.text(made.value.bodyMm)}, leave ${lengths.text(made.value.tailMm)} of tail; the arch itself is ${lengths.text(made.value.archMm)}. Twist ${lengths.text(made.value.twistsAtMm[0])} and ${lengths.text(made.value.twistsAtMm[1])} from the knot.`}
+                {`Fill ${lengths.text(made.value.bodyMm)}, leave ${lengths.text(made.value.tailMm)} of tail; the ` +
+                  `arch itself is ${lengths.text(made.value.archMm)}. Twist ` +
+                  `${lengths.text(made.value.twistsAtMm[0])} and ${lengths.text(made.value.twistsAtMm[1])} from ` +
+                  'the knot.'}
               </Words>
             ) : null}
           </>

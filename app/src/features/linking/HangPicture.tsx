@@ -35,7 +35,8 @@ interface HangPictureProps {
 const MANY = 250;
 const PERSON_MM = 1700;
 const PERSON =
-  'M-150 0L-165 -830L-190 -1050L-215 -1390Q-210 -1470 -120 -1480H120Q210 -1470 215 -1390L190 -1050L165 -830L150 0H45L0 -760L-45 0Z M-95 -1605a95 95 0 1 0 190 0a95 95 0 1 0 -190 0';
+  'M-150 0L-165 -830L-190 -1050L-215 -1390Q-210 -1470 -120 -1480H120Q210 -1470 215 -1390L190 ' +
+  '-1050L165 -830L150 0H45L0 -760L-45 0Z M-95 -1605a95 95 0 1 0 190 0a95 95 0 1 0 -190 0';
 
 /** A hanging piece to scale, with floor, levels and someone beside it. */
 export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag, onTap }: HangPictureProps) {
@@ -53,11 +54,7 @@ export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag,
           <>
             <TapArea
               onTap={(px, py) => {
-                const key = dotAt(
-                  dots,
-                  (px - frame.left) / frame.scale,
-                  (py - frame.yOf(zeroMm)) / frame.scale,
-                );
+                const key = dotAt(dots, (px - frame.left) / frame.scale, (py - frame.yOf(zeroMm)) / frame.scale);
                 if (key !== undefined) onTap(key);
               }}
             />
@@ -228,7 +225,11 @@ function knotOf(xMm: number, yMm: number, widthMm: number, slope: number | undef
   return [1, -1]
     .map((side) => {
       const [x, y] = [xMm + side * along * reach, yMm + side * across * reach];
-      return `M${(x - half).toFixed(1)} ${y.toFixed(1)}a${half.toFixed(1)} ${half.toFixed(1)} 0 1 0 ${(2 * half).toFixed(1)} 0a${half.toFixed(1)} ${half.toFixed(1)} 0 1 0 ${(-2 * half).toFixed(1)} 0`;
+      return (
+        `M${(x - half).toFixed(1)} ${y.toFixed(1)}a${half.toFixed(1)} ${half.toFixed(1)} 0 1 0 ` +
+        `${(2 * half).toFixed(1)} 0a${half.toFixed(1)} ${half.toFixed(1)} 0 1 0 ` +
+        `${(-2 * half).toFixed(1)} 0`
+      );
     })
     .join('');
 }

@@ -27,7 +27,8 @@ export function JointCard({ part, workroom }: { part: PiecePart; workroom: Workr
     <Card title="Knot and tail">
       <View className="gap-2">
         <Words>
-          {`Between two bodies ${fineMm(jointMm)}, give or take ${fineMm(2 * sdMm)}: ${chains > 0 ? `learned from ${counted(chains, 'measured chain')}` : 'from memory'}.`}
+          {`Between two bodies ${fineMm(jointMm)}, give or take ${fineMm(2 * sdMm)}: ` +
+            `${chains > 0 ? `learned from ${counted(chains, 'measured chain')}` : 'from memory'}.`}
         </Words>
         {model ? (
           <Button title="Measure a chain of five" onPress={() => setOpen(true)} />
@@ -67,8 +68,8 @@ function ChainForm({ modelId, workroom: { lengths }, onDone }: ChainFormProps) {
   return (
     <View className="gap-3">
       <Words>
-        Size the balloons alike, link them, lay the chain out straight without pulling, and measure from the first
-        body to the last. Knots and tails at the ends do not count.
+        Size the balloons alike, link them, lay the chain out straight without pulling, and measure from the first body
+        to the last. Knots and tails at the ends do not count.
       </Words>
       <Stepper label="balloons" value={count} shown={String(count)} step={1} least={3} most={12} onChange={setCount} />
       <LengthField
@@ -85,7 +86,11 @@ function ChainForm({ modelId, workroom: { lengths }, onDone }: ChainFormProps) {
         error={
           asked && lengthMm === null
             ? 'How long the chain is, body to body.'
-            : problem?.field === 'lengthMm' && leastMm !== undefined && mostMm !== undefined && lengthMm !== null && widthMm !== null
+            : problem?.field === 'lengthMm' &&
+                leastMm !== undefined &&
+                mostMm !== undefined &&
+                lengthMm !== null &&
+                widthMm !== null
               ? `${count} of this width are ${lengths.text(leastMm)} to ${lengths.text(mostMm)} long.`
               : undefined
         }
@@ -94,4 +99,4 @@ function ChainForm({ modelId, workroom: { lengths }, onDone }: ChainFormProps) {
       <Button title="Keep this measure" look="primary" tall onPress={keep} />
     </View>
   );
-} // prettier-ignore
+}

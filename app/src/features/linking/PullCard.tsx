@@ -29,13 +29,22 @@ export function PullCard({ offMm, wrong, tie, lengths, onOff }: PullCardProps) {
   return (
     <Card title="If this one is off">
       <View className="gap-3">
-        <Stepper label="this balloon alone" value={steps} shown={shown} step={1} least={-MOST_STEPS} most={MOST_STEPS} onChange={(to) => onOff(to * step)} />
+        <Stepper
+          label="this balloon alone"
+          value={steps}
+          shown={shown}
+          step={1}
+          least={-MOST_STEPS}
+          most={MOST_STEPS}
+          onChange={(to) => onOff(to * step)}
+        />
         {wrong ? (
           <View role="status" className="gap-1">
             <Chip {...CLOSING_WORDS[wrong.state]} />
             <Words>{oneWrongText(wrong, lengths.text)}</Words>
             <Words look="quiet">
-              {`The others exact, it may be ${fineMm(wrong.mostMm.large)} too large or ${fineMm(wrong.mostMm.small)} too small.`}
+              {`The others exact, it may be ${fineMm(wrong.mostMm.large)} too large or ` +
+                `${fineMm(wrong.mostMm.small)} too small.`}
             </Words>
           </View>
         ) : (
@@ -48,4 +57,4 @@ export function PullCard({ offMm, wrong, tie, lengths, onOff }: PullCardProps) {
       </View>
     </Card>
   );
-} // prettier-ignore
+}

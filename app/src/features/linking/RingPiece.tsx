@@ -57,7 +57,14 @@ export function RingPiece({ piece, design: stored, workroom }: ShownPiece<Design
             <>
               <FormPicture
                 label={`${counted(rings.length, 'ring')} of ${count}, ${text(view.ring.outsideMm)} over everything`}
-                spheres={view.spheres} colourOf={colourOf} seen={seen} height={300} chosen={rings.length > 1 ? own : []} wrong={null} gap={null} handle={null}
+                spheres={view.spheres}
+                colourOf={colourOf}
+                seen={seen}
+                height={300}
+                chosen={rings.length > 1 ? own : []}
+                wrong={null}
+                gap={null}
+                handle={null}
                 thingMm={rings.length === 1 && thing && seen === 'above' ? thing.diameterMm : null}
                 onTap={(at) => setChosen(view.spheres[at]!.key)}
               />
@@ -65,24 +72,49 @@ export function RingPiece({ piece, design: stored, workroom }: ShownPiece<Design
               <View role="status">
                 <Words look="strong">{`${text(view.ring.outsideMm)} across, ${text(view.ring.insideMm)} clear inside`}</Words>
                 <Words look="quiet">
-                  {`Centres on a circle of ${text(view.ring.centreRadiusMm)} radius${rings.length > 1 ? `; the stack is ${text(view.highMm)} high` : ''}.`}
+                  {`Centres on a circle of ${text(view.ring.centreRadiusMm)} radius` +
+                    (rings.length > 1 ? `; the stack is ${text(view.highMm)} high.` : '.')}
                 </Words>
               </View>
             </>
           ) : null}
-          <Stepper label="balloons a ring" value={count} shown={String(count)} step={1} least={3} most={60} onChange={(to) => change({ count: to })} />
+          <Stepper
+            label="balloons a ring"
+            value={count}
+            shown={String(count)}
+            step={1}
+            least={3}
+            most={60}
+            onChange={(to) => change({ count: to })}
+          />
           {error && problem?.field === 'count' ? <Words look="error">{error}</Words> : null}
           {rings.length === 1 ? (
             <Card title="Around something">
               <View className="gap-3">
-                <SwitchRow label="It goes with a pole, a pot or a hoop" value={thing !== null} onChange={(on) => change({ thing: on ? { diameterMm: POT_MM, fit: 'around' } : null })} />
+                <SwitchRow
+                  label="It goes with a pole, a pot or a hoop"
+                  value={thing !== null}
+                  onChange={(on) => change({ thing: on ? { diameterMm: POT_MM, fit: 'around' } : null })}
+                />
                 {thing ? (
                   <>
-                    <MmField label="Across the thing" value={thing.diameterMm} workroom={workroom} onChange={(diameterMm) => change({ thing: { ...thing, diameterMm } })} />
+                    <MmField
+                      label="Across the thing"
+                      value={thing.diameterMm}
+                      workroom={workroom}
+                      onChange={(diameterMm) => change({ thing: { ...thing, diameterMm } })}
+                    />
                     <Labelled label="The ring goes">
-                      <Segmented label="The ring goes" options={RING_FITS.map((value) => ({ value, title: FIT_WORDS[value] }))} value={thing.fit} onChange={(fit) => change({ thing: { ...thing, fit } })} />
+                      <Segmented
+                        label="The ring goes"
+                        options={RING_FITS.map((value) => ({ value, title: FIT_WORDS[value] }))}
+                        value={thing.fit}
+                        onChange={(fit) => change({ thing: { ...thing, fit } })}
+                      />
                     </Labelled>
-                    {view?.fittingProblem ? <Words look="error">{linkProblemText(view.fittingProblem, text)}</Words> : null}
+                    {view?.fittingProblem ? (
+                      <Words look="error">{linkProblemText(view.fittingProblem, text)}</Words>
+                    ) : null}
                     {view?.fitting?.map((each) => (
                       <Button
                         key={each.count}
@@ -102,11 +134,16 @@ export function RingPiece({ piece, design: stored, workroom }: ShownPiece<Design
         <>
           {size ? <TargetCard size={size} workroom={workroom} /> : null}
           <RepeatCard
-            title="Rings, from the lowest up" more="Set a ring on top" repeat={rings} workroom={workroom}
+            title="Rings, from the lowest up"
+            more="Set a ring on top"
+            repeat={rings}
+            workroom={workroom}
             error={problem?.field?.startsWith('rings') ? error : undefined}
             onChange={(to) => change({ rings: to })}
           />
-          {view ? <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
+          {view ? (
+            <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} />
+          ) : null}
           {view ? <ToleranceCard closing={view.closing} form="ring" /> : null}
           <JointCard part={rings[0]!} workroom={workroom} />
           {view ? <CheckCard piece={piece} sizes={view.sizes} workroom={workroom} /> : null}
@@ -115,4 +152,4 @@ export function RingPiece({ piece, design: stored, workroom }: ShownPiece<Design
       }
     />
   );
-} // prettier-ignore
+}

@@ -35,7 +35,10 @@ export function SizesCard({ sizes, workroom, chosen, onChoose }: SizesCardProps)
               role="button"
               aria-pressed={chosen === size.key}
               onPress={() => onChoose(size.key)}
-              className={`min-h-[56px] flex-row items-center gap-3 rounded-card border px-3 py-1 ${chosen === size.key ? 'border-pine bg-pine-wash' : 'border-transparent active:bg-sunk'}`}
+              className={
+                'min-h-[56px] flex-row items-center gap-3 rounded-card border px-3 py-1 ' +
+                `${chosen === size.key ? 'border-pine bg-pine-wash' : 'border-transparent active:bg-sunk'}`
+              }
             >
               <Svg width={26} height={26} viewBox="-13 -13 26 26" aria-hidden>
                 <Circle r={12} fill={size.part.colourHex} />
@@ -47,9 +50,7 @@ export function SizesCard({ sizes, workroom, chosen, onChoose }: SizesCardProps)
                     {closingText(size.snap, size.snap.around)}
                   </Words>
                 ) : null}
-                {like.length > 0 ? (
-                  <Words look="quiet">{`Looks like ${listed(like)}: keep apart`}</Words>
-                ) : null}
+                {like.length > 0 ? <Words look="quiet">{`Looks like ${listed(like)}: keep apart`}</Words> : null}
               </View>
               <Words look="quiet">{`${size.count} ×`}</Words>
               <Words look="figure" className="text-[22px] leading-7">

@@ -22,7 +22,9 @@ export function StepsCard({ form, kind, handle, text }: StepsCardProps) {
   const words = steps.map((step) => formStepText(step, kind, text));
   if (handle) {
     words.push(
-      `Fill the handle’s balloon to ${text(handle.bodyMm)} and leave a tail of ${text(handle.tailMm)}. Twist at ${text(handle.twistsAtMm[0])} and ${text(handle.twistsAtMm[1])} from the knot, a bubble around each of two points across.`,
+      `Fill the handle’s balloon to ${text(handle.bodyMm)} and leave a tail of ${text(handle.tailMm)}. ` +
+        `Twist at ${text(handle.twistsAtMm[0])} and ${text(handle.twistsAtMm[1])} from the knot, a ` +
+        'bubble around each of two points across.',
     );
   }
   return (
@@ -44,7 +46,11 @@ export function StepsCard({ form, kind, handle, text }: StepsCardProps) {
 function Twist({ count }: { count: number }) {
   const palette = usePalette();
   return (
-    <View className="mb-3 flex-row items-center gap-3" role="img" aria-label="A chain of four, twisted between its second and third balloon">
+    <View
+      className="mb-3 flex-row items-center gap-3"
+      role="img"
+      aria-label="A chain of four, twisted between its second and third balloon"
+    >
       <Svg width={168} height={44} viewBox="0 0 168 44" aria-hidden>
         {[20, 58, 110, 148].map((cx) => (
           <Circle key={cx} cx={cx} cy={22} r={17} fill={palette.sunk} stroke={palette.quiet} />
@@ -55,4 +61,4 @@ function Twist({ count }: { count: number }) {
       <Words look="quiet" className="flex-1">{`Twist here: ${count} spokes of two.`}</Words>
     </View>
   );
-} // prettier-ignore
+}

@@ -8,7 +8,7 @@ import { Cautions } from '@/ui/Cautions';
 import { Stepper } from '@/ui/Stepper';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
-import { fineMm, linkProblemText } from '@/wording/linking';
+import { linkProblemText, lowerText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
 import { CheckCard } from './CheckCard';
@@ -49,34 +49,91 @@ export function SwagPiece({ piece, design: stored, workroom }: ShownPiece<Design
           {view ? (
             <HangPicture
               onTap={setChosen}
-              label={`${counted(design.bays * design.rows, 'swag')} of ${view.balloons} balloons, ${text(view.lowestMm)} above the floor at the lowest`}
-              dots={view.dots} zeroMm={design.fixingsMm} lines={lines} floor height={280}
+              label={
+                `${counted(design.bays * design.rows, 'swag')} of ${view.balloons} balloons, ` +
+                `${text(view.lowestMm)} above the floor at the lowest`
+              }
+              dots={view.dots}
+              zeroMm={design.fixingsMm}
+              lines={lines}
+              floor
+              height={280}
             />
           ) : null}
           {low ? (
             <Words look="error" role="alert">
-              {`People walk underneath: the lowest balloon hangs at ${text(view.lowestMm)}, and heads need ${text(needMm)}. The venue and local rules decide.`}
+              {`People walk underneath: the lowest balloon hangs at ${text(view.lowestMm)}, and heads need ` +
+                `${text(needMm)}. The venue and local rules decide.`}
             </Words>
           ) : null}
           <View className="flex-row flex-wrap gap-3">
-            <MmField label="Span, all bays" value={design.spanMm} workroom={workroom} error={wrong('spanMm')} onChange={(spanMm) => change({ spanMm })} />
-            <MmField label="Drop" value={design.dropMm} workroom={workroom} error={wrong('dropMm') ?? wrong('lengthMm')} onChange={(dropMm) => change({ dropMm })} />
-            <MmField label="Fixings above the floor" value={design.fixingsMm} workroom={workroom} onChange={(fixingsMm) => change({ fixingsMm })} />
+            <MmField
+              label="Span, all bays"
+              value={design.spanMm}
+              workroom={workroom}
+              error={wrong('spanMm')}
+              onChange={(spanMm) => change({ spanMm })}
+            />
+            <MmField
+              label="Drop"
+              value={design.dropMm}
+              workroom={workroom}
+              error={wrong('dropMm') ?? wrong('lengthMm')}
+              onChange={(dropMm) => change({ dropMm })}
+            />
+            <MmField
+              label="Fixings above the floor"
+              value={design.fixingsMm}
+              workroom={workroom}
+              onChange={(fixingsMm) => change({ fixingsMm })}
+            />
             {single ? (
-              <MmField label="Right fixing higher by" hint="0 where both are level." value={design.riseMm} workroom={workroom} error={wrong('riseMm')} onChange={(riseMm) => change({ riseMm })} />
+              <MmField
+                label="Right fixing higher by"
+                hint="0 where both are level."
+                value={design.riseMm}
+                workroom={workroom}
+                error={wrong('riseMm')}
+                onChange={(riseMm) => change({ riseMm })}
+              />
             ) : (
-              <MmField label="Each row deeper by" value={design.rowDropMm} workroom={workroom} onChange={(rowDropMm) => change({ rowDropMm })} />
+              <MmField
+                label="Each row deeper by"
+                value={design.rowDropMm}
+                workroom={workroom}
+                onChange={(rowDropMm) => change({ rowDropMm })}
+              />
             )}
           </View>
           <View className="flex-row gap-3">
             <View className="flex-1">
-              <Stepper label="bays" value={design.bays} shown={String(design.bays)} step={1} least={1} most={12} onChange={(bays) => change({ bays, ...(bays > 1 ? { riseMm: 0 } : {}) })} />
+              <Stepper
+                label="bays"
+                value={design.bays}
+                shown={String(design.bays)}
+                step={1}
+                least={1}
+                most={12}
+                onChange={(bays) => change({ bays, ...(bays > 1 ? { riseMm: 0 } : {}) })}
+              />
             </View>
             <View className="flex-1">
-              <Stepper label="rows" value={design.rows} shown={String(design.rows)} step={1} least={1} most={6} onChange={(rows) => change({ rows, ...(rows > 1 ? { riseMm: 0 } : {}) })} />
+              <Stepper
+                label="rows"
+                value={design.rows}
+                shown={String(design.rows)}
+                step={1}
+                least={1}
+                most={6}
+                onChange={(rows) => change({ rows, ...(rows > 1 ? { riseMm: 0 } : {}) })}
+              />
             </View>
           </View>
-          <SwitchRow label="People walk underneath" value={design.walkedUnder} onChange={(walkedUnder) => change({ walkedUnder })} />
+          <SwitchRow
+            label="People walk underneath"
+            value={design.walkedUnder}
+            onChange={(walkedUnder) => change({ walkedUnder })}
+          />
           <NeckNote trimmed={design.trimmed} onChange={(trimmed) => change({ trimmed })} />
         </>
       }
@@ -84,8 +141,16 @@ export function SwagPiece({ piece, design: stored, workroom }: ShownPiece<Design
         <>
           {view ? <RowsCard view={view} text={text} /> : null}
           {size ? <TargetCard size={size} workroom={workroom} /> : null}
-          {view ? <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
-          <RepeatCard title="Made of" more="Alternate with another" repeat={design.repeat} workroom={workroom} onChange={(repeat) => change({ repeat })} />
+          {view ? (
+            <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} />
+          ) : null}
+          <RepeatCard
+            title="Made of"
+            more="Alternate with another"
+            repeat={design.repeat}
+            workroom={workroom}
+            onChange={(repeat) => change({ repeat })}
+          />
           <JointCard part={design.repeat[0]!} workroom={workroom} />
           {view ? <CheckCard piece={piece} sizes={view.sizes} workroom={workroom} /> : null}
           <Cautions names={['heights', 'latex', 'choking']} />
@@ -93,7 +158,7 @@ export function SwagPiece({ piece, design: stored, workroom }: ShownPiece<Design
       }
     />
   );
-} // prettier-ignore
+}
 
 interface RowsCardProps {
   view: NonNullable<Extract<ReturnType<typeof viewSwag>, { ok: true }>['value']>;
@@ -108,7 +173,10 @@ function RowsCard({ view, text }: RowsCardProps) {
         {view.rows.map(({ row, bays, balloons }) => {
           const { hung, count, lowerMm } = bays[0]!;
           const { left, right } = hung.endAngleDeg;
-          const steep = Math.abs(left - right) < 0.5 ? `${left.toFixed(0)}° at both fixings` : `${left.toFixed(0)}° and ${right.toFixed(0)}° at its fixings`;
+          const steep =
+            Math.abs(left - right) < 0.5
+              ? `${left.toFixed(0)}° at both fixings`
+              : `${left.toFixed(0)}° and ${right.toFixed(0)}° at its fixings`;
           return (
             <View key={row} role="listitem">
               <Words look="strong">
@@ -116,7 +184,8 @@ function RowsCard({ view, text }: RowsCardProps) {
                 {bays.length > 1 ? `${bays.length} × ${count}, ${balloons} balloons` : counted(count, 'balloon')}
               </Words>
               <Words look="quiet">
-                {`${text(hung.lengthMm)} of chain, ${text(hung.dropMm)} deep (${Math.abs(lowerMm) < 0.5 ? 'as asked' : `${fineMm(lowerMm)} ${lowerMm > 0 ? 'lower' : 'higher'}: whole balloons`}), ${steep}; lowest ${text(hung.lowestAtMm)} from the left.`}
+                {`${text(hung.lengthMm)} of chain, ${text(hung.dropMm)} deep (${lowerText(lowerMm)}), ` +
+                  `${steep}; lowest ${text(hung.lowestAtMm)} from the left.`}
               </Words>
             </View>
           );
@@ -124,4 +193,4 @@ function RowsCard({ view, text }: RowsCardProps) {
       </View>
     </Card>
   );
-} // prettier-ignore
+}

@@ -30,7 +30,7 @@ export function TargetCard({ size, workroom }: { size: PieceSize; workroom: Work
       >
         <LengthFigure parts={lengths.parts(widthMm)} size={56} />
         <View className="flex-1">
-          <Words>{`${lengths.unit} across, ±${(toleranceMm).toFixed(1)} mm`}</Words>
+          <Words>{`${lengths.unit} across, ±${toleranceMm.toFixed(1)} mm`}</Words>
           <Words look="quiet">{found ? ORIGIN_WORDS[found.origin] : 'choose its balloon, and doses follow'}</Words>
         </View>
       </View>
@@ -38,22 +38,39 @@ export function TargetCard({ size, workroom }: { size: PieceSize; workroom: Work
         <Tool
           title="Sizer hole"
           figure={hole ? hole.choice.hole.label : '–'}
-          note={hole ? (hole.choice.how === 'gap' ? `leave ${lengths.bare(hole.choice.gapMm)} gap` : 'just passes') : 'none is large enough'}
+          note={
+            hole
+              ? hole.choice.how === 'gap'
+                ? `leave ${lengths.bare(hole.choice.gapMm)} gap`
+                : 'just passes'
+              : 'none is large enough'
+          }
         />
-        <Tool title="Dose" figure={dose === null ? '–' : doseText(dose, kind)} note={dose === null ? 'after a reading' : doseUnit(kind)} />
-        <Tool title="Tape" figure={lengths.bare(circumferenceMm({ widthMm }))} note={lengths.unit === 'in' ? 'inches' : 'cm'} />
+        <Tool
+          title="Dose"
+          figure={dose === null ? '–' : doseText(dose, kind)}
+          note={dose === null ? 'after a reading' : doseUnit(kind)}
+        />
+        <Tool
+          title="Tape"
+          figure={lengths.bare(circumferenceMm({ widthMm }))}
+          note={lengths.unit === 'in' ? 'inches' : 'cm'}
+        />
       </View>
       {found?.heldMm ? (
         <Words look="error" role="alert" className="mt-2">
-          {`This balloon is held at ${lengths.text(found.heldMm)}: wider it is no longer round, and the piece does not close as drawn. Take a larger nominal.`}
+          {`This balloon is held at ${lengths.text(found.heldMm)}: wider it is no longer round, and the ` +
+            'piece does not close as drawn. Take a larger nominal.'}
         </Words>
       ) : null}
       {found?.cautions.some(({ code }) => code === 'nominal-too-large') ? (
-        <Words look="error" className="mt-2">Under the smallest useful width of this balloon: take a smaller nominal.</Words>
+        <Words look="error" className="mt-2">
+          Under the smallest useful width of this balloon: take a smaller nominal.
+        </Words>
       ) : null}
     </Card>
   );
-} // prettier-ignore
+}
 
 interface Found {
   origin: keyof typeof ORIGIN_WORDS;

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
+import { simulatedText } from '@/wording/linking';
 import { layerTitle } from '@/wording/pieces';
 
 import { useSimulation } from './useSimulation';
@@ -15,16 +16,17 @@ const HANDS = [
   { who: 'by eye', sdMm: 5 },
 ] as const;
 
-/** How exact the balloons must be, by formula and by building the piece again and again; and how often hands get there. */
+/**
+ * How exact the balloons must be, by formula and by building the piece again and again; and how often hands get
+ * there.
+ */
 export function ToleranceCard({ closing, form }: { closing: Closing; form: PieceForm }) {
   const formula = closingTolerance({ closing });
   const simulated = useSimulation(closing);
   if (formula.sdMm === null) {
     return (
       <Card title="How exact?">
-        <Words>
-          Nothing but its own balloons holds this: it closes with any sizes, only its width changes.
-        </Words>
+        <Words>Nothing but its own balloons holds this: it closes with any sizes, only its width changes.</Words>
       </Card>
     );
   }
@@ -34,7 +36,8 @@ export function ToleranceCard({ closing, form }: { closing: Closing; form: Piece
       <View className="gap-2">
         {formula.sdMm === 0 ? (
           <Words look="error">
-            {`On these steps it does not close even with exact balloons: the ${weakest} are off. Finer steps, or another size to begin from.`}
+            {`On these steps it does not close even with exact balloons: the ${weakest} are off. Finer steps, ` +
+              'or another size to begin from.'}
           </Words>
         ) : (
           <>
@@ -42,7 +45,8 @@ export function ToleranceCard({ closing, form }: { closing: Closing; form: Piece
               {`95 of 100 close when nearly all balloons are within ${(2 * formula.sdMm).toFixed(1)} mm.`}
             </Words>
             <Words look="quiet">
-              {`A spread of ${formula.sdMm.toFixed(2)} mm by formula; ${simulated?.sdMm ? `${simulated.sdMm.toFixed(2)} mm over ${simulated.runs.toLocaleString('en')} simulated builds` : 'simulated builds are running'}. Weakest: the ${weakest}.`}
+              {`A spread of ${formula.sdMm.toFixed(2)} mm by formula; ` +
+                `${simulatedText(simulated)}. Weakest: the ${weakest}.`}
             </Words>
           </>
         )}
@@ -51,9 +55,7 @@ export function ToleranceCard({ closing, form }: { closing: Closing; form: Piece
             <HandRow key={who} who={who} sdMm={sdMm} share={closingShare({ closing, sdMm })} />
           ))}
         </View>
-        <Words look="quiet">
-          Every balloon is checked, not a sample. What joints take up is from memory.
-        </Words>
+        <Words look="quiet">Every balloon is checked, not a sample. What joints take up is from memory.</Words>
       </View>
     </Card>
   );
@@ -67,10 +69,7 @@ function HandRow({ who, sdMm, share }: { who: string; sdMm: number; share: numbe
       <View className="h-2 flex-1 rounded-full bg-sunk">
         <View className="h-2 rounded-full bg-pine" style={{ width: `${of100}%` }} />
       </View>
-      <Words
-        look="quiet"
-        className="w-[122px] text-right tabular-nums"
-      >{`${sdMm} mm: ${of100} of 100`}</Words>
+      <Words look="quiet" className="w-[122px] text-right tabular-nums">{`${sdMm} mm: ${of100} of 100`}</Words>
     </View>
   );
 }

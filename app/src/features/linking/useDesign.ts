@@ -7,7 +7,8 @@ import { useCommand } from '@/api/queries';
 const REST_MS = 400;
 
 /**
- * A piece's design as it is being changed: the page follows at once, the record once the hand rests, and when the page is left.
+ * A piece's design as it is being changed: the page follows at once, the record once the hand rests, and when the
+ * page is left.
  */
 export function useDesign<Design extends PieceDesign>(
   piece: PieceRecord,

@@ -55,10 +55,7 @@ export function jointOf(part: PiecePart, workroom: Workroom): Joint {
 }
 
 /** The widths that a part is useful in, mm. */
-export function usefulOf(
-  part: PiecePart,
-  workroom: Pick<Workroom, 'knowledge'>,
-): { leastMm: number; mostMm: number } {
+export function usefulOf(part: PiecePart, workroom: Pick<Workroom, 'knowledge'>): { leastMm: number; mostMm: number } {
   const nominalMm = nominalOf(part, workroom);
   return {
     leastMm: TRADE.smallestFraction.value * nominalMm,

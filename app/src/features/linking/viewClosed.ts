@@ -1,9 +1,29 @@
 import type { ClosedDesign, DesignOf, PiecePart } from '@leggero/contract';
 import { STEP_MM, TRADE, type Problem } from '@leggero/core';
 import {
-  basket, closingOf, closingTolerance, formOf, handleFor, handleSpanMm, ringOf, ringStack, ringsFor, snapForm, spheresOf, swag,
-  type Closing, type FittingRing, type Form, type FormLayer, type FormShape, type Handle, type HandleProblemCode, type Ring, type SnappedForm, type Sphere,
-} from '@leggero/core/linking'; // prettier-ignore
+  basket,
+  closingOf,
+  closingTolerance,
+  formOf,
+  handleFor,
+  handleSpanMm,
+  ringOf,
+  ringStack,
+  ringsFor,
+  snapForm,
+  spheresOf,
+  swag,
+  type Closing,
+  type FittingRing,
+  type Form,
+  type FormLayer,
+  type FormShape,
+  type Handle,
+  type HandleProblemCode,
+  type Ring,
+  type SnappedForm,
+  type Sphere,
+} from '@leggero/core/linking';
 
 import { layerTitle } from '@/wording/pieces';
 
@@ -38,9 +58,15 @@ export function viewClosed(
   const made =
     kind === 'basket'
       ? basket({
-          spokes: count, rings, stepMm, jointMm, leanDeg, leastTieMm: leastTieMm(design, workroom), ...(by === 'mouth' ? { mouthMm } : { baseMm }),
+          spokes: count,
+          rings,
+          stepMm,
+          jointMm,
+          leanDeg,
+          leastTieMm: leastTieMm(design, workroom),
+          ...(by === 'mouth' ? { mouthMm } : { baseMm }),
         })
-      : other({ kind, count, rings, baseMm, leanDeg, jointMm }, stepMm); // prettier-ignore
+      : other({ kind, count, rings, baseMm, leanDeg, jointMm }, stepMm);
   if (!made.ok) return made;
   const { snapped, exact } = made.value;
   const closing = closingOf(snapped);
@@ -69,10 +95,16 @@ export function viewClosed(
       sizes,
       closing,
       balloons: spheres.length,
-      handle: handle ? handleFor({ spanMm: handleSpanMm(snapped.form), riseMm: handle.riseMm, size: handleSize(handle.part, workroom) }) : null,
+      handle: handle
+        ? handleFor({
+            spanMm: handleSpanMm(snapped.form),
+            riseMm: handle.riseMm,
+            size: handleSize(handle.part, workroom),
+          })
+        : null,
     },
   };
-} // prettier-ignore
+}
 
 function other(shape: FormShape, stepMm: number) {
   const exact = formOf(shape);
@@ -96,10 +128,7 @@ function handleSize(part: PiecePart, { longs }: Workroom) {
 }
 
 /** The handle's line in space, from point to point over the top. */
-export function handleLine(
-  { layers }: Form,
-  { spanMm, riseMm }: Handle,
-): { xMm: number; yMm: number; zMm: number }[] {
+export function handleLine({ layers }: Form, { spanMm, riseMm }: Handle): { xMm: number; yMm: number; zMm: number }[] {
   const top = layers.at(-1)!;
   const hung = swag({ spanMm, dropMm: riseMm });
   if (!hung.ok) return [];
@@ -136,11 +165,16 @@ export function viewRing(
   const asked = rings.map(({ widthMm }) => ({ widthMm, pitchMm: widthMm + jointMm }));
   const stack = ringStack({ count, rings: asked });
   if (!stack.ok) return stack;
-  const layers = stack.value.map(
-    ({ widthMm, centreRadiusMm, heightMm, turned }, i): FormLayer => ({
-      key: `ring-${i + 1}`, role: 'ring', count, widthMm, radiusMm: centreRadiusMm, heightMm, turned: turned ? 0.5 : 0, jointMm,
-    }),
-  ); // prettier-ignore
+  const layers = stack.value.map(({ widthMm, centreRadiusMm, heightMm, turned }, i): FormLayer => ({
+    key: `ring-${i + 1}`,
+    role: 'ring',
+    count,
+    widthMm,
+    radiusMm: centreRadiusMm,
+    heightMm,
+    turned: turned ? 0.5 : 0,
+    jointMm,
+  }));
   const ring = ringOf({ count, pitchMm: asked[0]!.pitchMm, widthMm: first.widthMm });
   if (!ring.ok) return ring;
   const single = rings.length === 1 && thing !== null ? thing : null;
@@ -149,9 +183,13 @@ export function viewRing(
   const nominalMm = nominalOf(first, workroom);
   const fitting = single
     ? ringsFor({
-        ...single, jointMm, stepMm: workroom.studio.stepMm, leastMm: TRADE.smallestFraction.value * nominalMm, mostMm: TRADE.largestFraction.value * nominalMm,
+        ...single,
+        jointMm,
+        stepMm: workroom.studio.stepMm,
+        leastMm: TRADE.smallestFraction.value * nominalMm,
+        mostMm: TRADE.largestFraction.value * nominalMm,
       })
-    : null; // prettier-ignore
+    : null;
   const top = stack.value.at(-1)!;
   const spheres = spheresOf({ layers, ties: [] });
   return {

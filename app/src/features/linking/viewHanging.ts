@@ -1,8 +1,19 @@
 import type { DesignOf, SizedPart } from '@leggero/contract';
 import { roundToStep, type Problem } from '@leggero/core';
 import {
-  chainFor, chainSpreadMm, curtain, repeatLength, swagPoint, swagRows, swag, swagCount, type ChainPlan, type Curtain, type CurtainCaution, type SwagRow,
-} from '@leggero/core/linking'; // prettier-ignore
+  chainFor,
+  chainSpreadMm,
+  curtain,
+  repeatLength,
+  swagPoint,
+  swagRows,
+  swag,
+  swagCount,
+  type ChainPlan,
+  type Curtain,
+  type CurtainCaution,
+  type SwagRow,
+} from '@leggero/core/linking';
 
 import { layerTitle } from '@/wording/pieces';
 
@@ -17,8 +28,7 @@ export interface Hanging {
   cautions: CurtainCaution[];
 }
 
-const meanOf = (repeat: readonly SizedPart[]) =>
-  repeat.reduce((sum, { widthMm }) => sum + widthMm, 0) / repeat.length;
+const meanOf = (repeat: readonly SizedPart[]) => repeat.reduce((sum, { widthMm }) => sum + widthMm, 0) / repeat.length;
 
 /** The joint of a repeat: of its first balloon, as neck and tail are alike along a chain. */
 const jointIn = (repeat: readonly SizedPart[], workroom: Workroom) => jointOf(repeat[0]!, workroom).jointMm;
@@ -88,9 +98,15 @@ export function viewChain(
   const useful = repeat.map((part) => usefulOf(part, workroom));
   const stepMm = workroom.studio.stepMm;
   const planned = chainFor({
-    lengthMm, widthMm, jointMm, stepMm, finisherMm: finisher?.widthMm, roomMm: roomMm ?? undefined,
-    leastMm: Math.min(widthMm, ...useful.map(({ leastMm }) => leastMm)), mostMm: Math.max(widthMm, ...useful.map(({ mostMm }) => mostMm)),
-  }); // prettier-ignore
+    lengthMm,
+    widthMm,
+    jointMm,
+    stepMm,
+    finisherMm: finisher?.widthMm,
+    roomMm: roomMm ?? undefined,
+    leastMm: Math.min(widthMm, ...useful.map(({ leastMm }) => leastMm)),
+    mostMm: Math.max(widthMm, ...useful.map(({ mostMm }) => mostMm)),
+  });
   if (!planned.ok) return planned;
   const plan = planned.value;
   const factor = plan.exactMm / widthMm;
@@ -113,12 +129,8 @@ export function viewChain(
       offMm: madeMm - lengthMm,
       spreadMm: chainSpreadMm({ count: plan.count, sdMm: tolerance / 2 }),
       dots: hangFrom({ xMm: 0, yMm: 0, count: plan.count }, sized, jointMm, finisher),
-      sizes: sizesOf(
-        sized,
-        timesOf(sized, [plan.count]),
-        finisher && { part: finisher, count: 1 },
-        workroom,
-        (key) => layerTitle(key, 'chain'),
+      sizes: sizesOf(sized, timesOf(sized, [plan.count]), finisher && { part: finisher, count: 1 }, workroom, (key) =>
+        layerTitle(key, 'chain'),
       ),
       balloons: plan.balloons,
       cautions: [],
@@ -148,10 +160,17 @@ export function viewSwag(
         const part = repeat[i % repeat.length]!;
         const along = ((i + 0.5) / count) * (each.lengthMm - jointMm) + jointMm / 2;
         const { xMm, yMm, slope } = swagPoint(each, along);
-        return { xMm: xMm + fixings[bay]!, yMm, widthMm: part.widthMm, colourHex: part.colourHex, key: `part-${(i % repeat.length) + 1}`, slope };
+        return {
+          xMm: xMm + fixings[bay]!,
+          yMm,
+          widthMm: part.widthMm,
+          colourHex: part.colourHex,
+          key: `part-${(i % repeat.length) + 1}`,
+          slope,
+        };
       }),
     ),
-  ); // prettier-ignore
+  );
   const counts = made.value.flatMap(({ bays: hung }) => hung.map(({ count }) => count));
   const deepest = Math.max(...dots.map(({ yMm, widthMm: wide }) => yMm + wide / 2));
   const balloons = counts.reduce((sum, count) => sum + count, 0);

@@ -14,7 +14,9 @@ import { FORMAT_TYPES, makeFiles, type Format } from './makeFile';
 
 interface DownloadsProps {
   form: SizerForm;
-  /** What is to be cut, as it stands when a button is pressed: the buttons are not drawn anew with every change of it. */
+  /**
+   * What is to be cut, as it stands when a button is pressed: the buttons are not drawn anew with every change of it.
+   */
   sheets: RefObject<readonly TemplateSheet[]>;
   /** Something stands in the way. */
   none: boolean;
@@ -66,11 +68,12 @@ export const Downloads = memo(function Downloads({ form, sheets, none }: Downloa
           onChange={setPaper}
         />
         <Words>
-          {`${counted(pages, 'page')}. ${pages > 1 ? 'Lay neighbours mark on mark, tape them, then cut. ' : ''}Print at 100 %, without fitting to the page.`}
+          {`${counted(pages, 'page')}. ` +
+            `${pages > 1 ? 'Lay neighbours mark on mark, tape them, then cut. ' : ''}Print at 100 %, without ` +
+            'fitting to the page.'}
         </Words>
         <Words look="quiet">
-          Then measure the 100 mm bars: the app corrects every hole for your printer, and nothing is printed
-          twice.
+          Then measure the 100 mm bars: the app corrects every hole for your printer, and nothing is printed twice.
         </Words>
         <Button title="Download PDF" look="primary" tall onPress={() => void keep('pdf')} />
       </Sheet>

@@ -27,7 +27,10 @@ import { ProposedSizes } from './ProposedSizes';
 import { SheetPreview } from './SheetPreview';
 import { useMake, type Asked, type MakeMeasures } from './useMake';
 
-/** A sizer of one's own: its form, its holes and its material; what will be cut, and the files for it. All of it stands in the address. */
+/**
+ * A sizer of one's own: its form, its holes and its material; what will be cut, and the files for it. All of it
+ * stands in the address.
+ */
 export function MakePage() {
   const { form, typed, unread, measures, sizes, geometry, ready, change } = useMake();
   const wide = useWide();
@@ -45,12 +48,7 @@ export function MakePage() {
       back={wide ? undefined : '/gauges'}
       actions={<Downloads form={form} sheets={latest} none={!ready} />}
     >
-      <Segmented
-        label="Form"
-        options={FORM_OPTIONS}
-        value={form}
-        onChange={(value) => change({ form: value })}
-      />
+      <Segmented label="Form" options={FORM_OPTIONS} value={form} onChange={(value) => change({ form: value })} />
       <Words look="quiet">{FORM_WORDS[form].means}</Words>
       {geometry.ok ? <Preview form={form} geometry={geometry.value} /> : null}
       <Sizes typed={typed} unread={unread} problem={problem} change={change} />
@@ -78,12 +76,16 @@ function Preview({ form, geometry }: { form: SizerForm; geometry: SizerGeometry 
         <SheetPreview
           key={i}
           sheet={sheet}
-          label={`Sheet ${i + 1} of ${sheets.length}, ${FORM_WORDS[form].title.toLowerCase()}: ${sheet.names.join(', ')}, to scale`}
+          label={
+            `Sheet ${i + 1} of ${sheets.length}, ${FORM_WORDS[form].title.toLowerCase()}: ` +
+            `${sheet.names.join(', ')}, to scale`
+          }
           mostHeight={window.height * (sheets.length > 1 ? 0.34 : 0.42)}
         />
       ))}
       <Words look="label" role="status">
-        {`${counted(sheets.length, 'sheet')}, ${counted(pieces.length, 'piece')}; ${percent(usedShare)} of what is begun goes into pieces.${joint}`}
+        {`${counted(sheets.length, 'sheet')}, ${counted(pieces.length, 'piece')}; ` +
+          `${percent(usedShare)} of what is begun goes into pieces.${joint}`}
       </Words>
     </View>
   );

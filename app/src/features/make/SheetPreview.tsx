@@ -41,19 +41,8 @@ export function SheetPreview({ sheet, label, mostHeight }: SheetPreviewProps) {
       onLayout={(event) => setRoom(event.nativeEvent.layout.width)}
     >
       {room === 0 ? null : (
-        <Svg
-          width={widthMm * scale}
-          height={heightMm * scale}
-          viewBox={`0 0 ${widthMm} ${heightMm}`}
-          aria-hidden
-        >
-          <Rect
-            width={widthMm}
-            height={heightMm}
-            fill={palette.surface}
-            stroke={palette.line}
-            strokeWidth={hair}
-          />
+        <Svg width={widthMm * scale} height={heightMm * scale} viewBox={`0 0 ${widthMm} ${heightMm}`} aria-hidden>
+          <Rect width={widthMm} height={heightMm} fill={palette.surface} stroke={palette.line} strokeWidth={hair} />
           <G fill={palette.sunk} stroke={palette.ink} strokeWidth={hair}>
             <Path d={drawn.cut} />
             <Path d={drawn.circles} fill={palette.surface} />

@@ -13,9 +13,26 @@ import {
   type Tile,
 } from '@leggero/core/template';
 import {
-  appendBezierCurve, clip, closePath, concatTransformationMatrix, endPath, lineTo, moveTo, PDFDocument, popGraphicsState, pushGraphicsState, rectangle,
-  rgb, setLineWidth, setStrokingRgbColor, StandardFonts, stroke, type PDFFont, type PDFOperator, type PDFPage,
-} from 'pdf-lib'; // prettier-ignore
+  appendBezierCurve,
+  clip,
+  closePath,
+  concatTransformationMatrix,
+  endPath,
+  lineTo,
+  moveTo,
+  PDFDocument,
+  popGraphicsState,
+  pushGraphicsState,
+  rectangle,
+  rgb,
+  setLineWidth,
+  setStrokingRgbColor,
+  StandardFonts,
+  stroke,
+  type PDFFont,
+  type PDFOperator,
+  type PDFPage,
+} from 'pdf-lib';
 
 const POINTS = 72 / 25.4;
 /** Arcs are drawn in pieces of an eighth turn: the error is below a hundredth of a millimetre for the largest hole. */
@@ -30,8 +47,8 @@ export interface PdfFileOptions {
 }
 
 /**
- * Sheets at true size on paper, tiled where they are larger than it: neighbours overlap and share register marks; every page has
- * a scale bar of its own and says where it belongs.
+ * Sheets at true size on paper, tiled where they are larger than it: neighbours overlap and share register marks;
+ * every page has a scale bar of its own and says where it belongs.
  */
 export async function pdfFile({ sheets, paper, title }: PdfFileOptions): Promise<Uint8Array> {
   const document = await PDFDocument.create();
@@ -42,13 +59,8 @@ export async function pdfFile({ sheets, paper, title }: PdfFileOptions): Promise
   tiles.forEach((tile, i) => {
     const page = document.addPage([PAPERS[paper].widthMm * POINTS, PAPERS[paper].heightMm * POINTS]);
     drawTile(page, tile, sheets[tile.sheet]!);
-    const place =
-      tiles.length === 1 ? '' : `, sheet ${tile.sheet + 1}, column ${tile.column + 1}, row ${tile.row + 1}`;
-    drawFoot(
-      page,
-      font,
-      `${title}: page ${i + 1} of ${tiles.length}${place}. Print at 100 %, then measure the bar.`,
-    );
+    const place = tiles.length === 1 ? '' : `, sheet ${tile.sheet + 1}, column ${tile.column + 1}, row ${tile.row + 1}`;
+    drawFoot(page, font, `${title}: page ${i + 1} of ${tiles.length}${place}. Print at 100 %, then measure the bar.`);
   });
   return document.save();
 }
@@ -59,14 +71,7 @@ function drawTile(page: PDFPage, tile: Tile, sheet: TemplateSheet): void {
   page.pushOperators(
     pushGraphicsState(),
     // Millimetres with y down, the tile's corner at the margin.
-    concatTransformationMatrix(
-      POINTS,
-      0,
-      0,
-      -POINTS,
-      PAPER_MARGIN_MM * POINTS,
-      height - PAPER_MARGIN_MM * POINTS,
-    ),
+    concatTransformationMatrix(POINTS, 0, 0, -POINTS, PAPER_MARGIN_MM * POINTS, height - PAPER_MARGIN_MM * POINTS),
     setLineWidth(HAIR_MM),
     rectangle(0, 0, tile.widthMm, tile.heightMm),
     clip(),
@@ -125,8 +130,13 @@ function arcOperators({ xMm, yMm, radiusMm, from, to }: Arc): PDFOperator[] {
 
 function crossOperators(x: number, y: number): PDFOperator[] {
   return [
-    moveTo(x - MARK_MM, y), lineTo(x + MARK_MM, y), stroke(), moveTo(x, y - MARK_MM), lineTo(x, y + MARK_MM), stroke(),
-  ]; // prettier-ignore
+    moveTo(x - MARK_MM, y),
+    lineTo(x + MARK_MM, y),
+    stroke(),
+    moveTo(x, y - MARK_MM),
+    lineTo(x, y + MARK_MM),
+    stroke(),
+  ];
 }
 
 /** The page's own bar in the lower margin, and where the page belongs. */

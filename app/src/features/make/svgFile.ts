@@ -1,10 +1,4 @@
-import {
-  arcOf,
-  type Corner,
-  type Layer,
-  type TemplateShape,
-  type TemplateSheet,
-} from '@leggero/core/template';
+import { arcOf, type Corner, type Layer, type TemplateShape, type TemplateSheet } from '@leggero/core/template';
 import { XMLBuilder } from 'fast-xml-parser';
 
 /** Line colours by layer, as cutters commonly tell them apart: red is cut, blue is engraved. */
@@ -43,8 +37,7 @@ function elementOf(shape: TemplateShape): object {
 
 function layerOf(sheet: TemplateSheet, layer: Layer): object {
   const shapes = sheet.shapes.filter((shape) => shape.layer === layer).map(elementOf);
-  const of = (name: 'path' | 'circle') =>
-    shapes.flatMap((shape) => (shape as Record<string, object>)[name] ?? []);
+  const of = (name: 'path' | 'circle') => shapes.flatMap((shape) => (shape as Record<string, object>)[name] ?? []);
   return {
     '@id': layer,
     '@fill': 'none',

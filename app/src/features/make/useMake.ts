@@ -90,8 +90,14 @@ export function readSizes(
 }
 
 const SPELLED: Record<string, string> = {
-  '⅛': '1/8', '¼': '1/4', '⅜': '3/8', '½': '1/2', '⅝': '5/8', '¾': '3/4', '⅞': '7/8',
-}; // prettier-ignore
+  '⅛': '1/8',
+  '¼': '1/4',
+  '⅜': '3/8',
+  '½': '1/2',
+  '⅝': '5/8',
+  '¾': '3/4',
+  '⅞': '7/8',
+};
 
 /** "9 1/2" for inches, "24.1" for centimetres: signs that a cutter engraves. */
 export function labelOf(mm: number, unit: Lengths['unit']): string {

@@ -17,7 +17,10 @@ import { counted, preparation } from '@/wording/trade';
 
 import type { ShownModel } from './WithModel';
 
-/** The calibrations of a balloon: which one the targets rest on, what preparing it otherwise changes, and the one shown as a file. */
+/**
+ * The calibrations of a balloon: which one the targets rest on, what preparing it otherwise changes, and the one
+ * shown as a file.
+ */
 export function CalibrationsCard({ model, view, pumps, knowledge }: ShownModel) {
   const { text } = useLengths();
   const send = useCommand();
@@ -27,15 +30,7 @@ export function CalibrationsCard({ model, view, pumps, knowledge }: ShownModel) 
   const others = model.calibrations.filter(({ id }) => id !== calibration.id);
   const keep = () => {
     const { demo: _, ...plain } = calibration;
-    const {
-      demo: _m,
-      calibrations: _c,
-      holdTests: _h,
-      uses: _u,
-      targets: _t,
-      checks: _k,
-      ...ofModel
-    } = model;
+    const { demo: _m, calibrations: _c, holdTests: _h, uses: _u, targets: _t, checks: _k, ...ofModel } = model;
     const { demo: _p, ...ofPump } = pump;
     const file = {
       format: CALIBRATION_FORMAT,
@@ -103,7 +98,10 @@ function CalibrationRow({ calibration, pumpName, chosen }: CalibrationRowProps) 
       aria-checked={chosen}
       aria-label={`${pumpName}, ${how}, ${day}`}
       onPress={() => router.setParams({ calibration: calibration.id })}
-      className={`min-h-[56px] flex-row items-center gap-3 border-b border-line px-2 py-1 active:bg-sunk ${chosen ? 'bg-pine-wash' : ''}`}
+      className={
+        'min-h-[56px] flex-row items-center gap-3 border-b border-line px-2 py-1 active:bg-sunk ' +
+        `${chosen ? 'bg-pine-wash' : ''}`
+      }
     >
       <View className="flex-1">
         <Words look="strong">{pumpName}</Words>

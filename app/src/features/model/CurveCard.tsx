@@ -50,7 +50,9 @@ export function CurveCard({ model, view, target }: CurveCardProps) {
           ) : null}
         </>
       ) : (
-        <Words look="quiet">{`The curve forms with the first reading: ${kind === 'hand' ? 'one stroke' : 'one second'}, one width.`}</Words>
+        <Words look="quiet">
+          {`The curve forms with the first reading: ${kind === 'hand' ? 'one stroke' : 'one second'}, one ` + 'width.'}
+        </Words>
       )}
     </Card>
   );

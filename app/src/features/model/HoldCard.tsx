@@ -17,16 +17,13 @@ export function HoldCard({ model, view, studio }: ShownModel) {
   return (
     <Card title="Hold">
       <Words className="mb-3">
-        {`Loses ${nightMm < studio.stepMm / 2 ? `${nightMm.toFixed(1)} mm` : text(nightMm)} of its width overnight, the neck wrapped twice (${from}).`}
+        {`Loses ${nightMm < studio.stepMm / 2 ? `${nightMm.toFixed(1)} mm` : text(nightMm)} of its width ` +
+          `overnight, the neck wrapped twice (${from}).`}
       </Words>
       <RowLink
         href={`/shelf/${model.id}/hold`}
         title="Hold tests"
-        note={
-          model.holdTests.length > 0
-            ? counted(model.holdTests.length, 'balloon')
-            : 'Tie one, measure it tomorrow'
-        }
+        note={model.holdTests.length > 0 ? counted(model.holdTests.length, 'balloon') : 'Tie one, measure it tomorrow'}
       />
     </Card>
   );

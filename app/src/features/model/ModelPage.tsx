@@ -31,12 +31,13 @@ import { WithModel, type ShownModel } from './WithModel';
 
 const BATCH_SIZE = 12;
 
-/** A balloon's page: its target, how to reach it, and what that rests on. The tier and the days stand in the address. */
+/**
+ * A balloon's page: its target, how to reach it, and what that rests on. The tier and the days stand in the address.
+ */
 export function ModelPage({ modelId }: { modelId: string }) {
   const { tier, days } = useLocalSearchParams<{ tier?: string; days?: string }>();
   const asked = Number(days);
-  const daysStanding =
-    days !== undefined && Number.isInteger(asked) && asked >= 0 && asked <= 365 ? asked : undefined;
+  const daysStanding = days !== undefined && Number.isInteger(asked) && asked >= 0 && asked <= 365 ? asked : undefined;
   return (
     <WithModel modelId={modelId} daysStanding={daysStanding}>
       {(shown) => <Shown {...shown} tierId={tier} daysStanding={daysStanding ?? shown.studio.daysStanding} />}
@@ -58,9 +59,7 @@ function Shown(props: ShownProps) {
   const count = view.calibration?.readings.length ?? 0;
 
   const addReading = () =>
-    router.navigate(
-      `/shelf/${model.id}/reading${view.calibration ? `?calibration=${view.calibration.id}` : ''}`,
-    );
+    router.navigate(`/shelf/${model.id}/reading${view.calibration ? `?calibration=${view.calibration.id}` : ''}`);
   const checkBatch = () => {
     if (!chosen) return;
     const { widthMm: targetMm, toleranceMm } = chosen.target;
@@ -115,14 +114,13 @@ function Shown(props: ShownProps) {
   return (
     <Page
       title={modelName(model)}
-      subtitle={`${KIND_WORDS[model.kind].toLowerCase()}, ${FINISH_WORDS[model.finish].toLowerCase()} · ${model.colourName} · ${counted(count, 'reading')}`}
+      subtitle={
+        `${KIND_WORDS[model.kind].toLowerCase()}, ${FINISH_WORDS[model.finish].toLowerCase()} · ` +
+        `${model.colourName} · ${counted(count, 'reading')}`
+      }
       back={wide ? undefined : '/shelf'}
       aside={
-        <IconButton
-          label="Change details"
-          icon={Pencil}
-          onPress={() => router.navigate(`/shelf/${model.id}/edit`)}
-        />
+        <IconButton label="Change details" icon={Pencil} onPress={() => router.navigate(`/shelf/${model.id}/edit`)} />
       }
       actions={
         <>

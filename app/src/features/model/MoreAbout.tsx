@@ -14,11 +14,7 @@ export function MoreAbout({ model }: { model: ModelDetail }) {
       {outerId === null ? (
         <RowLink href={`/shelf/pair?outer=${id}`} title="Stuff it" note="Pair it with a balloon inside" />
       ) : (
-        <RowLink
-          href={`/shelf/${id}/stuffing`}
-          title="How to stuff it"
-          note="Which governs, steps, colour, pressure"
-        />
+        <RowLink href={`/shelf/${id}/stuffing`} title="How to stuff it" note="Which governs, steps, colour, pressure" />
       )}
       <RowLink
         href={`/shelf/${id}/finish`}

@@ -60,9 +60,7 @@ export function ReadingsCard({ model, view }: { model: ModelDetail; view: ModelV
       {shown.length < readings.length ? (
         <Button title={`Show all ${readings.length}`} look="plain" onPress={() => setAll(true)} />
       ) : null}
-      {deleted ? (
-        <UndoLine sentence={`Reading of ${dosed(deleted.dose, kind)} deleted.`} onUndo={restore} />
-      ) : null}
+      {deleted ? <UndoLine sentence={`Reading of ${dosed(deleted.dose, kind)} deleted.`} onUndo={restore} /> : null}
     </Card>
   );
 }
@@ -91,11 +89,7 @@ function ReadingRow({ reading, kind, setAside, onDelete }: ReadingRowProps) {
   return (
     <View role="row" className="min-h-[44px] flex-row items-center border-b border-line">
       {cells.map((cell, i) => (
-        <Words
-          key={COLUMNS[i]}
-          role="cell"
-          className={`flex-1 tabular-nums ${i === 3 && setAside ? 'text-edge' : ''}`}
-        >
+        <Words key={COLUMNS[i]} role="cell" className={`flex-1 tabular-nums ${i === 3 && setAside ? 'text-edge' : ''}`}>
           {cell}
         </Words>
       ))}

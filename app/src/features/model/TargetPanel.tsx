@@ -47,7 +47,10 @@ export function TargetPanel(props: TargetPanelProps) {
             target={target}
             size={size}
             marks
-            label={`${modelName(model)}, ${tier.name}: ${lengths.text(target.widthMm)} across, ${lengths.text(target.toleranceMm)} either way`}
+            label={
+              `${modelName(model)}, ${tier.name}: ${lengths.text(target.widthMm)} across, ` +
+              `${lengths.text(target.toleranceMm)} either way`
+            }
           />
           <View
             aria-hidden

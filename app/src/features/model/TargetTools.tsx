@@ -28,10 +28,7 @@ export function TargetTools({ model, view, sizers, chosen }: ShownModel & { chos
 
 const TITLES = { hand: 'Pump strokes', timed: 'Seconds', twin: 'Seconds' } as const;
 
-function DoseTool({
-  view: { fit, curve },
-  target: { dose },
-}: Pick<ShownModel, 'view'> & Pick<TierTarget, 'target'>) {
+function DoseTool({ view: { fit, curve }, target: { dose } }: Pick<ShownModel, 'view'> & Pick<TierTarget, 'target'>) {
   const lengths = useLengths();
   const kind = curve?.inflator ?? 'hand';
   if (!dose) return <Tool title={TITLES[kind]} figure="–" note="after a reading" />;
@@ -50,8 +47,7 @@ function DoseTool({
 
 function HoleTool({ choice, none }: { choice: SizerChoice | null; none: boolean }) {
   const lengths = useLengths();
-  if (!choice)
-    return <Tool title="Sizer hole" figure="–" note={none ? 'no sizer yet' : 'none is large enough'} />;
+  if (!choice) return <Tool title="Sizer hole" figure="–" note={none ? 'no sizer yet' : 'none is large enough'} />;
   const { hole } = choice.choice;
   const how = choice.choice.how === 'gap' ? `leave ${lengths.bare(choice.choice.gapMm)} gap` : 'just passes';
   return <Tool title="Sizer hole" figure={hole.label} note={how} />;

@@ -58,7 +58,8 @@ export function VenueChoice({ studio, venue, onChange }: VenueChoiceProps) {
         />
         <WrapsChoice wraps={shown.wraps} onChange={(wraps) => change({ wraps })} />
         <Words look="quiet">
-          {`Made at ${here}, ${studio.workroomAltitudeM} m: change that under Studio. Leave room for heat; sun and lamps warm a balloon beyond the air around it.`}
+          {`Made at ${here}, ${studio.workroomAltitudeM} m: change that under Studio. Leave room for heat; ` +
+            'sun and lamps warm a balloon beyond the air around it.'}
         </Words>
         <View className="flex-row gap-3">
           <Button

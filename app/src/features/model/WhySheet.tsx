@@ -64,7 +64,9 @@ export function WhySheet(props: WhySheetProps) {
       </View>
       {target.dose ? (
         <Words>
-          {`${dosed(target.dose.dose, kind)} ${target.dose.dose === 1 ? 'gives' : 'give'} ${text(target.dose.widthMm)} on average; the next single balloon lands between ${text(target.dose.nextLowMm)} and ${text(target.dose.nextHighMm)}.`}
+          {`${dosed(target.dose.dose, kind)} ${target.dose.dose === 1 ? 'gives' : 'give'} ` +
+            `${text(target.dose.widthMm)} on average; the next single balloon lands between ` +
+            `${text(target.dose.nextLowMm)} and ${text(target.dose.nextHighMm)}.`}
         </Words>
       ) : null}
       {[
@@ -83,7 +85,8 @@ export function WhySheet(props: WhySheetProps) {
       <View className="gap-2 border-t border-line pt-4">
         <Words look="quiet">
           {kept
-            ? `Kept: ${text(kept.widthMm)} on ${new Date(kept.acceptedAt).toLocaleDateString()}, revision ${kept.revision}. Later readings do not change it.`
+            ? `Kept: ${text(kept.widthMm)} on ${new Date(kept.acceptedAt).toLocaleDateString()}, revision ` +
+              `${kept.revision}. Later readings do not change it.`
             : 'Use this target to keep it as it is now; later readings then do not change it.'}
         </Words>
         <Button title="Use this target" onPress={keep} />

@@ -31,7 +31,10 @@ interface WithModelProps {
   children: (shown: ShownModel) => ReactNode;
 }
 
-/** Fetches a model and its surroundings, and shows the page once they are there. The calibration and the venue stand in the address. */
+/**
+ * Fetches a model and its surroundings, and shows the page once they are there. The calibration and the venue stand
+ * in the address.
+ */
 export function WithModel({ modelId, daysStanding, children }: WithModelProps) {
   const { calibration: calibrationId } = useLocalSearchParams<{ calibration?: string }>();
   const { venue } = useVenue();

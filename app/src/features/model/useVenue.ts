@@ -6,13 +6,11 @@ import { ALTITUDE, HOURS, TEMPERATURE } from '@/wording/conditions';
 
 /** The venue that stands in the address; null when the piece is made and shown in one place at one time. */
 export function useVenue(): { venue: Venue | null; change: (venue: Venue | null) => void } {
-  const { temp, alt, hours, wraps } =
-    useLocalSearchParams<Record<'temp' | 'alt' | 'hours' | 'wraps', string>>();
+  const { temp, alt, hours, wraps } = useLocalSearchParams<Record<'temp' | 'alt' | 'hours' | 'wraps', string>>();
   const venue = useMemo((): Venue | null => {
     if (temp === undefined || temp === '') return null;
     const read = { tempC: Number(temp), altitudeM: Number(alt ?? 0), hours: Number(hours ?? 0) };
-    const possible =
-      within(read.tempC, TEMPERATURE) && within(read.altitudeM, ALTITUDE) && within(read.hours, HOURS);
+    const possible = within(read.tempC, TEMPERATURE) && within(read.altitudeM, ALTITUDE) && within(read.hours, HOURS);
     return possible ? { ...read, wraps: wraps === '1' ? 1 : 2 } : null;
   }, [temp, alt, hours, wraps]);
   const change = (to: Venue | null) =>

@@ -30,17 +30,9 @@ export function JoinPart({ model, size, lengths }: PartProps) {
       {plan.ok ? (
         <View className="gap-2" role="status">
           <View className="flex-row gap-2">
-            <Tool
-              title="Balloons"
-              figure={String(plan.value.balloons)}
-              note={halved ? 'cut in halves' : 'whole'}
-            />
+            <Tool title="Balloons" figure={String(plan.value.balloons)} note={halved ? 'cut in halves' : 'whole'} />
             <Tool title="Reach" figure={lengths.bare(plan.value.reachMm)} note={`${lengths.unit}, pulled`} />
-            <Tool
-              title="Each join"
-              figure={lengths.bare(plan.value.takesMm)}
-              note={`${lengths.unit}, pulled`}
-            />
+            <Tool title="Each join" figure={lengths.bare(plan.value.takesMm)} note={`${lengths.unit}, pulled`} />
           </View>
           <JoinPicture
             clusters={clusters}
@@ -78,11 +70,7 @@ export function JoinPart({ model, size, lengths }: PartProps) {
       <Words look="quiet">
         {`${TYING_WORDS[way].title}: ${TYING_WORDS[way].means}.${way === suggested ? ' Suits these clusters.' : ''}`}
       </Words>
-      <SwitchRow
-        label="Cut in halves: often enough"
-        value={halved}
-        onChange={(is) => ask({ half: is ? '1' : '0' })}
-      />
+      <SwitchRow label="Cut in halves: often enough" value={halved} onChange={(is) => ask({ half: is ? '1' : '0' })} />
     </>
   );
 }

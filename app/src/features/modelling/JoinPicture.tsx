@@ -27,7 +27,8 @@ export function JoinPicture({ clusters, balloons, joinsAPiece, colourHex, label 
         const ball = radius * (balloons <= 2 ? 0.5 : 0.62 - 0.02 * balloons);
         const middle = (i: number) => 12 + step * (i + 0.5);
         const band = (i: number, by: number) =>
-          `M${middle(i)} ${height / 2 + by}Q${middle(i + 0.5)} ${height / 2 + 2.8 * by} ${middle(i + 1)} ${height / 2 + by}`;
+          `M${middle(i)} ${height / 2 + by}Q${middle(i + 0.5)} ${height / 2 + 2.8 * by} ${middle(i + 1)} ` +
+          `${height / 2 + by}`;
         return (
           <>
             {Array.from({ length: drawn }, (_, i) => (

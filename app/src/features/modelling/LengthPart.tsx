@@ -73,7 +73,9 @@ export function LengthPart({
             />
           </View>
           <Words look="quiet">
-            {`Fill to ${text(tail.value.firstMm)}, let a little out so that it bends, and tie at ${text(tail.value.fillMm)}. Each twist pushes air on: about ${text(0.5 * size.widthMm)} of tail for each.`}
+            {`Fill to ${text(tail.value.firstMm)}, let a little out so that it bends, and tie at ` +
+              `${text(tail.value.fillMm)}. Each twist pushes air on: about ${text(0.5 * size.widthMm)} of tail ` +
+              'for each.'}
           </Words>
         </View>
       ) : (
@@ -165,17 +167,13 @@ function AddLength({ model, size, lengths, view }: PartProps & { view: LengthVie
         lengths={lengths}
         error={
           problem
-            ? `A ${size.code} is never longer than ${lengths.text(Number(problem.detail?.['mostMm'] ?? size.lengthMm))}.`
+            ? `A ${size.code} is never longer than ` +
+              `${lengths.text(Number(problem.detail?.['mostMm'] ?? size.lengthMm))}.`
             : undefined
         }
         onChange={setLengthMm}
       />
-      <Button
-        title="Add this length"
-        look="primary"
-        disabled={lengthMm === null || problem !== null}
-        onPress={add}
-      />
+      <Button title="Add this length" look="primary" disabled={lengthMm === null || problem !== null} onPress={add} />
     </View>
   );
 }

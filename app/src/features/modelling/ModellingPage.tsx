@@ -53,21 +53,12 @@ export function ModellingPage({ model }: { model: ModelDetail }) {
       subtitle={`modelling · ${model.colourName}`}
       back={wide ? undefined : '/shelf'}
       aside={
-        <IconButton
-          label="Change details"
-          icon={Pencil}
-          onPress={() => router.navigate(`/shelf/${model.id}/edit`)}
-        />
+        <IconButton label="Change details" icon={Pencil} onPress={() => router.navigate(`/shelf/${model.id}/edit`)} />
       }
     >
       <View className={`gap-4 ${wide ? 'max-w-[640px]' : ''}`}>
         <Words look="quiet">{codeText(size, lengths.text)}</Words>
-        <Segmented
-          label="What it is for"
-          options={PARTS}
-          value={part}
-          onChange={(value) => ask({ for: value })}
-        />
+        <Segmented label="What it is for" options={PARTS} value={part} onChange={(value) => ask({ for: value })} />
         {part === 'shapes' ? <ShapesPart {...props} /> : null}
         {part === 'join' ? <JoinPart {...props} /> : null}
         {part === 'pole' ? <PolePart {...props} /> : null}

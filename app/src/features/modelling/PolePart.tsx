@@ -27,8 +27,7 @@ export function PolePart({ model, size, lengths }: PartProps) {
   const overlap = Number(params.overlap ?? FIRST.overlap);
   const cover = wrapPole({ size, diameterMm, lengthMm, overlap });
   const problem = cover.ok ? null : cover.problem;
-  const wrong = (field: string) =>
-    problem?.field === field ? poleProblemText(problem, lengths.text) : undefined;
+  const wrong = (field: string) => (problem?.field === field ? poleProblemText(problem, lengths.text) : undefined);
   return (
     <>
       {cover.ok ? (
@@ -46,11 +45,7 @@ export function PolePart({ model, size, lengths }: PartProps) {
               figure={String(Math.ceil(cover.value.turns))}
               note={`${lengths.text(cover.value.pitchMm)} on for each`}
             />
-            <Tool
-              title="One covers"
-              figure={lengths.bare(cover.value.coversMm)}
-              note={`${lengths.unit} of pole`}
-            />
+            <Tool title="One covers" figure={lengths.bare(cover.value.coversMm)} note={`${lengths.unit} of pole`} />
           </View>
         </View>
       ) : null}
@@ -84,8 +79,7 @@ export function PolePart({ model, size, lengths }: PartProps) {
         onChange={(to) => ask({ overlap: String(to / 100) })}
       />
       <Words look="quiet">
-        Press the air out, tie the first end to the pole, pull to twice its length and lay each turn over the
-        last.
+        Press the air out, tie the first end to the pole, pull to twice its length and lay each turn over the last.
       </Words>
       <Cautions names={['heights', 'latex', 'choking']} />
     </>

@@ -52,7 +52,9 @@ function drawing(lines: ShapeLines, widthMm: number): { path: string; wideMm: nu
       const half = longMm / 2 - widthMm / 2;
       const r = widthMm / 2;
       // Two sides that belly a little, joined by the bend at the tip.
-      const path = `M${-half} 0C${-half / 2} ${-r * 1.2} ${half / 4} ${-r} ${half - r} ${-r}A${r} ${r} 0 0 1 ${half - r} ${r}C${half / 4} ${r} ${-half / 2} ${r * 1.2} ${-half} 0`;
+      const path =
+        `M${-half} 0C${-half / 2} ${-r * 1.2} ${half / 4} ${-r} ${half - r} ${-r}A${r} ${r} 0 0 1 ` +
+        `${half - r} ${r}C${half / 4} ${r} ${-half / 2} ${r * 1.2} ${-half} 0`;
       return { path, wideMm: longMm, highMm: acrossMm * 1.2 };
     }
     case 'loop': {

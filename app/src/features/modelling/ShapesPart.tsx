@@ -81,16 +81,15 @@ const HOW: Record<ShapeName, string> = {
   leaf: 'Bend it back on itself, press the tip, and twist both ends together at the stem.',
   loop: 'Tie or twist the ends together; leave the tail for the twist.',
   spray: 'Fill all alike, let a little out, and twist each at its middle into the others.',
-  curl: 'Wind it empty around a tube, fill it there, and slip it off. Filled and emptied once before, it curls more easily.',
+  curl:
+    'Wind it empty around a tube, fill it there, and slip it off. Filled and emptied once before, it ' +
+    'curls more easily.',
 };
 
 type Write = (mm: number) => string;
 
 /** Works a shape out, with the lines that draw it and the sentence that says it. */
-function made(
-  shape: ShapeName,
-  { size, mm, count }: Pick<PartProps, 'size'> & { mm: number; count: number },
-) {
+function made(shape: ShapeName, { size, mm, count }: Pick<PartProps, 'size'> & { mm: number; count: number }) {
   const says = (sentence: (text: Write) => string, lines: ShapeLines) => ({
     ok: true as const,
     says: sentence,
@@ -101,8 +100,7 @@ function made(
     if (!leaf.ok) return leaf;
     const { longMm, acrossMm, bodyMm, tailMm } = leaf.value;
     return says(
-      (text) =>
-        `Fill ${text(bodyMm)}, leave ${text(tailMm)} empty: ${text(longMm)} long, ${text(acrossMm)} across.`,
+      (text) => `Fill ${text(bodyMm)}, leave ${text(tailMm)} empty: ${text(longMm)} long, ${text(acrossMm)} across.`,
       { shape, longMm, acrossMm },
     );
   }
@@ -110,10 +108,10 @@ function made(
     const loop = loopOf({ size, outsideMm: mm });
     if (!loop.ok) return loop;
     const { bodyMm, tailMm, insideMm, outsideMm } = loop.value;
-    return says(
-      (text) => `Fill ${text(bodyMm)}, leave ${text(tailMm)} empty: ${text(insideMm)} clear inside.`,
-      { shape, outsideMm },
-    );
+    return says((text) => `Fill ${text(bodyMm)}, leave ${text(tailMm)} empty: ${text(insideMm)} clear inside.`, {
+      shape,
+      outsideMm,
+    });
   }
   if (shape === 'spray') {
     const spray = sprayOf({ size, count });
@@ -129,8 +127,7 @@ function made(
   if (!curl.ok) return curl;
   const { turns, acrossMm, alongMm } = curl.value;
   return says(
-    (text) =>
-      `${turns.toFixed(1)} turns, ${text(acrossMm)} across; ${text(alongMm)} long while the turns touch.`,
+    (text) => `${turns.toFixed(1)} turns, ${text(acrossMm)} across; ${text(alongMm)} long while the turns touch.`,
     { shape, turns, acrossMm, alongMm },
   );
 }

@@ -1,8 +1,12 @@
 import { lengthReading, type ModelDetail, type PumpRecord } from '@leggero/contract';
 import { poolInflator, TRADE, type Result } from '@leggero/core';
 import {
-  estimateLength, fitLength, type LengthLaw, type LengthProblemCode, type ModellingSize,
-} from '@leggero/core/modelling'; // prettier-ignore
+  estimateLength,
+  fitLength,
+  type LengthLaw,
+  type LengthProblemCode,
+  type ModellingSize,
+} from '@leggero/core/modelling';
 
 import type { Knowledge } from '@/api/knowledge';
 

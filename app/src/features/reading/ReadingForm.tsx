@@ -1,11 +1,4 @@
-import {
-  DOSE_SCALES,
-  MOST_DOSE,
-  NOZZLES,
-  OUTCOMES,
-  type InflatorKind,
-  type ReadingProblemCode,
-} from '@leggero/core';
+import { DOSE_SCALES, MOST_DOSE, NOZZLES, OUTCOMES, type InflatorKind, type ReadingProblemCode } from '@leggero/core';
 
 import type { Lengths } from '@/api/lengths';
 import type { ShownModel } from '@/features/model/WithModel';
@@ -34,16 +27,7 @@ interface ReadingFormProps {
 }
 
 /** What one reading asks for, in the order of the hands: dose, width, shape, how it felt. */
-export function ReadingForm({
-  shown,
-  start,
-  draft,
-  kind,
-  count,
-  lengths,
-  wrong,
-  onChange,
-}: ReadingFormProps) {
+export function ReadingForm({ shown, start, draft, kind, count, lengths, wrong, onChange }: ReadingFormProps) {
   const { model, sizers } = shown;
   const { step } = DOSE_SCALES[kind];
   return (

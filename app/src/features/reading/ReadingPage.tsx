@@ -89,14 +89,7 @@ export function ReadingPage(shown: ShownModel) {
       title={modelName(model)}
       subtitle={`Calibrate · ${counted(readings.length, 'reading')}`}
       back={`/shelf/${model.id}`}
-      aside={
-        <IconButton
-          label="Undo the last reading"
-          icon={Undo}
-          disabled={readings.length === 0}
-          onPress={undo}
-        />
-      }
+      aside={<IconButton label="Undo the last reading" icon={Undo} disabled={readings.length === 0} onPress={undo} />}
       actions={
         <>
           {readings.length >= ENOUGH_TO_OFFER || next.purpose === 'enough' ? (
@@ -107,14 +100,7 @@ export function ReadingPage(shown: ShownModel) {
               onPress={() => router.navigate(`/shelf/${model.id}`)}
             />
           ) : null}
-          <Button
-            title="Add reading"
-            look="primary"
-            tall
-            className="flex-1"
-            disabled={wrong !== null}
-            onPress={add}
-          />
+          <Button title="Add reading" look="primary" tall className="flex-1" disabled={wrong !== null} onPress={add} />
         </>
       }
     >

@@ -53,7 +53,8 @@ function OneWidth({ draft, nominalMm, lengths, sizers, wrong, onChange }: WidthE
         around={around}
         error={
           wrong?.field === 'widthMm'
-            ? `This balloon cannot be ${lengths.text(draft.widthMm)} across: ${lengths.text(leastMm)} to ${lengths.text(mostMm)} is possible.`
+            ? `This balloon cannot be ${lengths.text(draft.widthMm)} across: ${lengths.text(leastMm)} to ` +
+              `${lengths.text(mostMm)} is possible.`
             : undefined
         }
         onChange={(widthMm) => onChange({ widthMm, holeId: null })}
@@ -105,8 +106,7 @@ function Holes({ draft, nominalMm, lengths, sizers, wrong, onChange }: WidthEntr
 }
 
 const WRONG: Partial<Record<ReadingProblemCode, string>> = {
-  'bracket-upside-down':
-    'It stops at the smaller hole and passes the larger one: these are the other way round.',
+  'bracket-upside-down': 'It stops at the smaller hole and passes the larger one: these are the other way round.',
   'bad-bracket': 'This balloon does not fit a hole of that size.',
 };
 

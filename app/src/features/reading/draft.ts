@@ -1,8 +1,17 @@
 import { coreReading, type ReadingCreate } from '@leggero/contract';
 import {
-  MOST_DOSE, readingProblem, roundDose, type Bracket, type InflatorKind, type NextReading, type Nozzle, type Outcome, type ReadingProblemCode, type Shape,
+  MOST_DOSE,
+  readingProblem,
+  roundDose,
+  type Bracket,
+  type InflatorKind,
+  type NextReading,
+  type Nozzle,
+  type Outcome,
+  type ReadingProblemCode,
+  type Shape,
   type Way,
-} from '@leggero/core'; // prettier-ignore
+} from '@leggero/core';
 
 /** A reading as it stands on the page before it is added. */
 export interface Draft {
@@ -46,10 +55,7 @@ export function proposedDraft(
 }
 
 /** The draft as a reading; a burst keeps no width, as nobody measures one, and two holes no height. */
-export function readingOf(
-  draft: Draft,
-  ids: { id: string; calibrationId: string; takenAt: string },
-): ReadingCreate {
+export function readingOf(draft: Draft, ids: { id: string; calibrationId: string; takenAt: string }): ReadingCreate {
   const { dose, way, nozzle, outcome } = draft;
   const burst = outcome === 'burst';
   const holes = way === 'bracket' && !burst;
@@ -77,10 +83,7 @@ export function draftWidthMm({ way, widthMm, bracket }: Draft): number {
 }
 
 /** What this balloon cannot have, and in which field; null when the draft can be added. */
-export function draftProblem(
-  draft: Draft,
-  nominalMm: number,
-): { code: ReadingProblemCode; field: string } | null {
+export function draftProblem(draft: Draft, nominalMm: number): { code: ReadingProblemCode; field: string } | null {
   const reading = coreReading(readingOf(draft, { id: '', calibrationId: '', takenAt: '' }));
   const problem = readingProblem({ reading, nominalMm });
   return problem && { code: problem.code, field: problem.field ?? '' };

@@ -43,14 +43,7 @@ function Row({ row, colourHex }: { row: SheetRow; colourHex: string }) {
     <View role="row" className="flex-row items-center gap-3 border-b border-line py-2">
       <Svg width={SIZE} height={SIZE} aria-hidden>
         <Circle cx={SIZE / 2} cy={SIZE / 2} r={nominal * row.share} fill={colourHex} stroke={palette.line} />
-        <Circle
-          cx={SIZE / 2}
-          cy={SIZE / 2}
-          r={nominal}
-          fill="none"
-          stroke={palette.quiet}
-          strokeDasharray="2 3"
-        />
+        <Circle cx={SIZE / 2} cy={SIZE / 2} r={nominal} fill="none" stroke={palette.quiet} strokeDasharray="2 3" />
       </Svg>
       <View role="cell" className="flex-1">
         <Words look="strong">{row.tier}</Words>

@@ -87,9 +87,7 @@ export function SheetPage() {
           {failed}
         </Words>
       ) : null}
-      {sheets.length === 0 ? (
-        <Empty sentence="Put a balloon on the shelf, and its targets can be printed." />
-      ) : null}
+      {sheets.length === 0 ? <Empty sentence="Put a balloon on the shelf, and its targets can be printed." /> : null}
       <View className="w-full max-w-[760px] gap-4">
         {sheets.map((sheet) => (
           <PaperSheet key={sheet.id} sheet={sheet} />

@@ -6,10 +6,7 @@ import type { PdfOptions } from './pdf';
 
 /** Draws target sheets as PDF in a worker, so that the page stays free. */
 export async function makePdf(options: Omit<PdfOptions, 'fonts'>): Promise<Uint8Array> {
-  const [title, text] = await Promise.all([
-    fontBytes(BricolageGrotesque_700Bold),
-    fontBytes(HankenGrotesk_400Regular),
-  ]);
+  const [title, text] = await Promise.all([fontBytes(BricolageGrotesque_700Bold), fontBytes(HankenGrotesk_400Regular)]);
   const worker = new Worker(new URL('../../workers/sheet.worker', window.location.href));
   try {
     return await new Promise<Uint8Array>((resolve, reject) => {

@@ -107,10 +107,7 @@ function rule(page: PDFPage, { y, size }: Pen): void {
 }
 
 /** The balloon in the outline of its nominal size, to one scale down the sheet. */
-function drawBalloon(
-  page: PDFPage,
-  { x, y, share, hex }: { x: number; y: number; share: number; hex: string },
-): void {
+function drawBalloon(page: PDFPage, { x, y, share, hex }: { x: number; y: number; share: number; hex: string }): void {
   const nominal = 13;
   const parts = [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16) / 255);
   const [r = 0, g = 0, b = 0] = parts;

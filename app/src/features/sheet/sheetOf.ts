@@ -60,9 +60,7 @@ export function sheetOf({ model, view, sizers, lengths, daysStanding }: SheetOpt
     };
   });
   const notes = [
-    fit
-      ? roundLimitText(fit.shape.roundLimit, lengths.text)
-      : 'Never measured: check the first few at the hole.',
+    fit ? roundLimitText(fit.shape.roundLimit, lengths.text) : 'Never measured: check the first few at the hole.',
     `Stands: ${standing(daysStanding)}.${pump ? ` Doses with ${pump.name}.` : ''}`,
   ];
   return {

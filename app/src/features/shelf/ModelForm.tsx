@@ -105,13 +105,7 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
           <KindFields key={kind} kind={kind} size={{ nominalMm, lengthMm }} onChange={setSize} />
           <FormChoice control={control} name="finish" label="Finish" values={FINISHES} words={FINISH_WORDS} />
           {isWidthKind(kind) ? (
-            <FormChoice
-              control={control}
-              name="decor"
-              label="On it or in it"
-              values={DECORS}
-              words={DECOR_WORDS}
-            />
+            <FormChoice control={control} name="decor" label="On it or in it" values={DECORS} words={DECOR_WORDS} />
           ) : null}
           <Controller
             control={control}

@@ -21,7 +21,10 @@ export function RowFrame({ modelId, chosen, picture, name, lines, figure }: RowF
       <Pressable
         role="link"
         aria-current={chosen ? 'page' : undefined}
-        className={`flex-row items-center gap-3 rounded-card border p-2.5 active:bg-sunk ${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`}
+        className={
+          'flex-row items-center gap-3 rounded-card border p-2.5 active:bg-sunk ' +
+          `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
+        }
       >
         {picture}
         <View className="flex-1">

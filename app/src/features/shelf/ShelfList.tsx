@@ -39,7 +39,10 @@ export function ShelfList() {
   const found = useMemo(() => {
     const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
     const textOf = (model: NonNullable<typeof models>[number]) =>
-      `${modelName(model)} ${model.colourName} ${model.finish} ${model.kind} ${model.decor === 'none' ? '' : model.decor} ${model.outerId === null ? '' : 'pair'}`.toLowerCase();
+      (
+        `${modelName(model)} ${model.colourName} ${model.finish} ${model.kind} ` +
+        `${model.decor === 'none' ? '' : model.decor} ${model.outerId === null ? '' : 'pair'}`
+      ).toLowerCase();
     return models?.filter((model) => words.every((word) => textOf(model).includes(word)));
   }, [models, sought]);
 

@@ -20,10 +20,7 @@ interface ShelfRowProps {
 /** A model in the list: its aperture, its name, its first target and how well that is known. */
 export const ShelfRow = memo(function ShelfRow({ model, tiers, studio, knowledge, chosen }: ShelfRowProps) {
   const lengths = useLengths();
-  const view = useMemo(
-    () => viewModel({ model, knowledge, tiers, studio }),
-    [model, knowledge, tiers, studio],
-  );
+  const view = useMemo(() => viewModel({ model, knowledge, tiers, studio }), [model, knowledge, tiers, studio]);
   const first = firstTarget(view);
   const count = view.calibration?.readings.length ?? 0;
   return (
@@ -36,15 +33,15 @@ export const ShelfRow = memo(function ShelfRow({ model, tiers, studio, knowledge
           target={first?.target}
           size={56}
           label={
-            first
-              ? `${model.colourName}, ${first.tier.name} ${lengths.text(first.target.widthMm)}`
-              : model.colourName
+            first ? `${model.colourName}, ${first.tier.name} ${lengths.text(first.target.widthMm)}` : model.colourName
           }
         />
       }
       name={modelName(model)}
       lines={[
-        `${model.colourName} · ${model.outerId === null ? '' : 'pair, '}${KIND_WORDS[model.kind].toLowerCase()}, ${FINISH_WORDS[model.finish].toLowerCase()}`,
+        `${model.colourName} · ` +
+          `${model.outerId === null ? '' : 'pair, '}${KIND_WORDS[model.kind].toLowerCase()}, ` +
+          `${FINISH_WORDS[model.finish].toLowerCase()}`,
         [count === 0 ? 'no readings' : counted(count, 'reading'), first && ORIGIN_WORDS[first.target.origin]]
           .filter(Boolean)
           .join(' · '),

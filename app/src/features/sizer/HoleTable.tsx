@@ -13,13 +13,7 @@ import { conditionText, fineMm, offText } from '@/wording/sizer';
 const NOTABLE_MM = 1;
 
 /** The holes of a sizer: what is written beside each, what it measures, and how far it is off. */
-export function HoleTable({
-  holes,
-  onDelete,
-}: {
-  holes: readonly HoleRecord[];
-  onDelete: (id: string) => void;
-}) {
+export function HoleTable({ holes, onDelete }: { holes: readonly HoleRecord[]; onDelete: (id: string) => void }) {
   const { text } = useLengths();
   return (
     <Card title="Holes">
@@ -50,11 +44,7 @@ export function HoleTable({
               <View>
                 <Chip tone={tone} word={!measured ? 'label' : tone === 'edge' ? 'off' : 'true'} />
               </View>
-              <IconButton
-                label={`Delete hole ${hole.label}`}
-                icon={Trash}
-                onPress={() => onDelete(hole.id)}
-              />
+              <IconButton label={`Delete hole ${hole.label}`} icon={Trash} onPress={() => onDelete(hole.id)} />
             </View>
           );
         })}

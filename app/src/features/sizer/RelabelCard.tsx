@@ -7,7 +7,10 @@ import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 import { listed } from '@/wording/trade';
 
-/** Holes whose label says another size than they measure: one tap writes what they measure, here; a pen does it on the sizer. */
+/**
+ * Holes whose label says another size than they measure: one tap writes what they measure, here; a pen does it on the
+ * sizer.
+ */
 export function RelabelCard({ sizer }: { sizer: SizerRecord }) {
   const send = useCommand();
   const { bare, text } = useLengths();
@@ -25,7 +28,8 @@ export function RelabelCard({ sizer }: { sizer: SizerRecord }) {
   return (
     <Card title="Labels that are off">
       <Words className="mb-3">
-        {`The ${listed(wrong.map(({ hole, widthMm }) => `${hole.label} measures ${text(widthMm)}`))}. Correct the labels here, and write the same beside the holes.`}
+        {`The ${listed(wrong.map(({ hole, widthMm }) => `${hole.label} measures ${text(widthMm)}`))}. ` +
+          'Correct the labels here, and write the same beside the holes.'}
       </Words>
       <Button title="Correct the labels" onPress={correct} />
     </Card>

@@ -57,8 +57,7 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
   const save = () => {
     const labels = holes.map(({ id, label, widthMm }) => ({ id, label, widthMm }));
     const body = { name: name.trim(), keeper: keeper.trim().slice(0, 80), holes: labels };
-    if (body.name === '' || body.name.length > 80)
-      return setNameError('Give the sizer a name of 1 to 80 characters.');
+    if (body.name === '' || body.name.length > 80) return setNameError('Give the sizer a name of 1 to 80 characters.');
     if (sizer) send({ name: 'changeSizer', id: sizer.id, body });
     else send({ name: 'createSizer', body: { id: newId(), ...body } });
     router.navigate('/gauges');
@@ -92,7 +91,10 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
             <RowLink
               href={`/gauges/sizers/${sizer.id}/check`}
               title="Check this sizer"
-              note={`${counted(sizer.holes.filter(({ measurements }) => measurements.length > 0).length, 'hole')} of ${sizer.holes.length} measured so far`}
+              note={
+                `${counted(sizer.holes.filter(({ measurements }) => measurements.length > 0).length, 'hole')} of ` +
+                `${sizer.holes.length} measured so far`
+              }
             />
           </View>
           <View className={wide ? 'flex-1' : ''}>
@@ -129,12 +131,7 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
           <Field label="Name" value={name} onChangeText={setName} error={nameError} />
         </View>
         <View className={wide ? 'flex-1' : ''}>
-          <Field
-            label="Whose it is"
-            hint="Empty for the studio’s own."
-            value={keeper}
-            onChangeText={setKeeper}
-          />
+          <Field label="Whose it is" hint="Empty for the studio’s own." value={keeper} onChangeText={setKeeper} />
         </View>
       </View>
     </Page>

@@ -76,18 +76,12 @@ function Learn({ sizer, sizers }: { sizer: SizerRecord; sizers: readonly SizerRe
         ) : undefined
       }
       actions={
-        <Button
-          title="Add this balloon"
-          look="primary"
-          tall
-          className="flex-1"
-          disabled={!possible}
-          onPress={keep}
-        />
+        <Button title="Add this balloon" look="primary" tall className="flex-1" disabled={!possible} onPress={keep} />
       }
     >
       <Words>
-        {`Size a balloon in the ${hole.label} hole as you always do, take it out, wait a breath, and measure it across.`}
+        {`Size a balloon in the ${hole.label} hole as you always do, take it out, wait a breath, and ` +
+          'measure it across.'}
       </Words>
       <LengthEntry
         label="Width once out of the hole"
@@ -105,11 +99,13 @@ function Learn({ sizer, sizers }: { sizer: SizerRecord; sizers: readonly SizerRe
             word={squeeze.origin === 'measured' ? 'learned' : 'assumed, from memory'}
           />
           <Words look="strong" role="status">
-            {`A ${modelName(model)} that just passes the ${hole.label} hole is ${fineMm(expected.widthMm - holeMm)} wider than it: ${lengths.text(expected.widthMm)}.`}
+            {`A ${modelName(model)} that just passes the ${hole.label} hole is ` +
+              `${fineMm(expected.widthMm - holeMm)} wider than it: ${lengths.text(expected.widthMm)}.`}
           </Words>
           <Words look="quiet">
             {squeeze.origin === 'measured'
-              ? `From ${counted(squeeze.sizings, 'balloon')} of all sizers, ±${fineMm(expected.sdMm)} from one to the next. Holes are chosen with it.`
+              ? `From ${counted(squeeze.sizings, 'balloon')} of all sizers, ±${fineMm(expected.sdMm)} from one ` +
+                'to the next. Holes are chosen with it.'
               : 'Until a balloon was measured after sizing, holes are chosen without it.'}
           </Words>
         </View>

@@ -45,9 +45,7 @@ export function StudioPage() {
     );
   }
   const { unit, stepMm } = studio.data;
-  const rounding = ROUNDINGS.find(
-    ({ patch }) => patch.unit === unit && Math.abs(patch.stepMm - stepMm) < 0.01,
-  );
+  const rounding = ROUNDINGS.find(({ patch }) => patch.unit === unit && Math.abs(patch.stepMm - stepMm) < 0.01);
   const round = (value: Rounding) => {
     const patch = ROUNDINGS.find((each) => each.value === value)?.patch;
     if (patch) send({ name: 'changeStudio', body: patch });
@@ -59,12 +57,7 @@ export function StudioPage() {
           <View className="gap-4">
             <StudioName key={studio.data.id} name={studio.data.name} />
             <Labelled label="Lengths">
-              <Segmented
-                label="Lengths"
-                options={ROUNDINGS}
-                value={rounding?.value ?? null}
-                onChange={round}
-              />
+              <Segmented label="Lengths" options={ROUNDINGS} value={rounding?.value ?? null} onChange={round} />
             </Labelled>
             <Labelled label="Theme on this device">
               <Segmented label="Theme" options={THEMES} value={choice} onChange={choose} />

@@ -98,9 +98,7 @@ export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
 }
 
 /** The widest range that no tier covers yet; a sliver at the top when all is covered, for the artist to move. */
-function freeRange(
-  tiers: readonly TierRecord[],
-): Pick<TierRecord, 'leastFraction' | 'mostFraction' | 'fraction'> {
+function freeRange(tiers: readonly TierRecord[]): Pick<TierRecord, 'leastFraction' | 'mostFraction' | 'fraction'> {
   const sorted = [...tiers].sort((a, b) => a.leastFraction - b.leastFraction);
   let best = { from: MOST_TIER_FRACTION - 0.02, to: MOST_TIER_FRACTION, size: 0 };
   let from = LEAST_TIER_FRACTION;

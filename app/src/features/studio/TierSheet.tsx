@@ -74,13 +74,7 @@ export function TierSheet({ tier, isNew, others, onSave, onDelete, onClose }: Ti
       <Field label="What it is for" value={purpose} onChangeText={setPurpose} maxLength={120} />
       <View className="flex-row gap-3">
         {isNew ? null : <Button title="Delete" look="danger" tall onPress={onDelete} />}
-        <Button
-          title={isNew ? 'Add tier' : 'Save tier'}
-          look="primary"
-          tall
-          className="flex-1"
-          onPress={save}
-        />
+        <Button title={isNew ? 'Add tier' : 'Save tier'} look="primary" tall className="flex-1" onPress={save} />
       </View>
     </Sheet>
   );

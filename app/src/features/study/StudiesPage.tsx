@@ -40,7 +40,10 @@ export function StudiesPage() {
             key={study.id}
             href={`/gauges/studies/${study.id}`}
             title={study.subject}
-            note={`${dayText(study.startedAt)} · ${result.ok ? `sizing adds ${fineMm(result.value.sizing.sdMm)}` : `${study.widths.length} of ${of} widths`}`}
+            note={
+              `${dayText(study.startedAt)} · ` +
+              `${result.ok ? `sizing adds ${fineMm(result.value.sizing.sdMm)}` : `${study.widths.length} of ${of} widths`}`
+            }
           />
         );
       })}

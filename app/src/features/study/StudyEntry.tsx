@@ -30,8 +30,7 @@ export function StudyEntry({ study, cell }: StudyEntryProps) {
   const keep = () => {
     const parsed = parseLength({ text: typed, unit: lengths.unit });
     if (!parsed.ok) return setError(LENGTH_PROBLEMS[parsed.problem.code]);
-    if (!(parsed.value > 0 && parsed.value < MOST_MM))
-      return setError('No balloon is that wide. Check the unit.');
+    if (!(parsed.value > 0 && parsed.value < MOST_MM)) return setError('No balloon is that wide. Check the unit.');
     send({
       name: 'createStudyWidth',
       body: { id: newId(), studyId: study.id, ...cell, widthMm: parsed.value, takenAt: nowUtc() },

@@ -54,13 +54,12 @@ function Shown({ study }: { study: StudyRecord }) {
       aside={last ? <IconButton label="Undo the last width" icon={Undo} onPress={undo} /> : undefined}
     >
       {result.ok ? <StudyVerdict study={study} result={result.value} /> : null}
-      {next ? (
-        <StudyEntry key={`${next.repeat} ${next.person} ${next.balloon}`} study={study} cell={next} />
-      ) : null}
+      {next ? <StudyEntry key={`${next.repeat} ${next.person} ${next.balloon}`} study={study} cell={next} /> : null}
       {problem ? (
         <Words look="quiet">
           {problem.code === 'missing-cell'
-            ? `The spread is split once every width is there. Missing next: ${cellText(next ?? { balloon: 0, person: 0, repeat: 0 }, people)}.`
+            ? 'The spread is split once every width is there. Missing next: ' +
+              `${cellText(next ?? { balloon: 0, person: 0, repeat: 0 }, people)}.`
             : STUDY_PROBLEMS[problem.code]}
         </Words>
       ) : null}

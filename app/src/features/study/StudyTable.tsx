@@ -16,13 +16,7 @@ export function StudyTable({ study }: { study: StudyRecord }) {
             Balloon
           </Words>
           {study.people.map((name) => (
-            <Words
-              key={name}
-              role="columnheader"
-              look="label"
-              className="flex-1 text-right"
-              numberOfLines={1}
-            >
+            <Words key={name} role="columnheader" look="label" className="flex-1 text-right" numberOfLines={1}>
               {name}
             </Words>
           ))}

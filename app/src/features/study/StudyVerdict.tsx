@@ -26,7 +26,10 @@ export function StudyVerdict({ study, result }: { study: StudyRecord; result: Si
         </View>
         <View
           role="img"
-          aria-label={`Shares of the variance: ${PARTS.map((part) => `${PART_WORDS[part].title} ${percent(parts[part].share)}`).join(', ')}`}
+          aria-label={
+            'Shares of the variance: ' +
+            `${PARTS.map((part) => `${PART_WORDS[part].title} ${percent(parts[part].share)}`).join(', ')}`
+          }
           className="h-10 flex-row overflow-hidden rounded-card border border-line"
         >
           {PARTS.map((part) => (
@@ -55,7 +58,9 @@ export function StudyVerdict({ study, result }: { study: StudyRecord; result: Si
           ))}
         </View>
         <Words look="quiet">
-          {`Standard deviations, and shares of the whole variance, by a two-way analysis of variance. Repeatability lies between ${fineMm(low)} and ${fineMm(high)} (95 of 100 times).${pooled ? ' People and balloons showed no interaction beyond chance; it counts as repeatability.' : ''}`}
+          {'Standard deviations, and shares of the whole variance, by a two-way analysis of variance. ' +
+            `Repeatability lies between ${fineMm(low)} and ${fineMm(high)} (95 of 100 ` +
+            `times).${pooled ? ' People and balloons showed no interaction beyond chance; it counts as repeatability.' : ''}`}
         </Words>
       </View>
     </Card>

@@ -12,8 +12,16 @@ import { Segmented } from '@/ui/Segmented';
 import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';
 import {
-  COLOUR_NOTES, effortText, governsText, inflatorsText, insertionSteps, PAIR_VERDICTS, pairProblemText, pairReasonText, piecesText,
-} from '@/wording/stuffing'; // prettier-ignore
+  COLOUR_NOTES,
+  effortText,
+  governsText,
+  inflatorsText,
+  insertionSteps,
+  PAIR_VERDICTS,
+  pairProblemText,
+  pairReasonText,
+  piecesText,
+} from '@/wording/stuffing';
 import { ORIGIN_WORDS, percent } from '@/wording/trade';
 
 import { PairPicture } from './PairPicture';
@@ -30,7 +38,10 @@ export function PairVerdict({ view, colourHex }: { view: PairView; colourHex: st
         parts={parts}
         colourHex={colourHex}
         widthMm={widthMm}
-        label={`${modelName(parts.inner)} inside ${modelName(parts.outer)} at ${text(widthMm)}. ${COLOUR_NOTES[colour.note]}`}
+        label={
+          `${modelName(parts.inner)} inside ${modelName(parts.outer)} at ${text(widthMm)}. ` +
+          `${COLOUR_NOTES[colour.note]}`
+        }
       />
       {problem ? (
         <Words look="error" role="alert">
@@ -101,7 +112,10 @@ export function ColourNote({ view }: { view: PairView }) {
       ? 'from memory; save what it really looks like, and the next estimate is better'
       : `learned from ${learnedFrom} saved ${learnedFrom === 1 ? 'colour' : 'colours'}`;
   return (
-    <Words look="quiet">{`${COLOUR_NOTES[colour.note]} An approximation: the outer hides ${percent(colour.opacity)} of the inner (${from}).`}</Words>
+    <Words look="quiet">
+      {`${COLOUR_NOTES[colour.note]} An approximation: the outer hides ${percent(colour.opacity)} of ` +
+        `the inner (${from}).`}
+    </Words>
   );
 }
 
@@ -135,13 +149,15 @@ export function PressureCard({ view }: { view: PairView }) {
       <Words className="mb-2">{inflatorsText(stuffing.inflators)}</Words>
       <PressureChart points={pressure} electricKPa={electric.mostKPa} lengths={lengths} />
       <Words look="quiet" className="mt-1">
-        {`The two together need ${hump.kPa.toFixed(1)} kPa at ${lengths.text(hump.atMm)}, the outer alone ${hump.aloneKPa.toFixed(1)} kPa. Thin: the outer; dashed: the inner. Rubber’s constants are from memory.`}
+        {`The two together need ${hump.kPa.toFixed(1)} kPa at ${lengths.text(hump.atMm)}, the outer alone ` +
+          `${hump.aloneKPa.toFixed(1)} kPa. Thin: the outer; dashed: the inner. Rubber’s constants are ` +
+          'from memory.'}
       </Words>
       <View className="mt-3 flex-row items-center gap-3 border-t border-line pt-3">
         <PartedChart colourHex={parts.outer.colourHex} />
         <Words look="quiet" className="flex-1">
-          Past the hump a larger balloon presses less. On two nozzles of one pump the one ahead draws air from
-          the other: close one nozzle, or pre-stretch both.
+          Past the hump a larger balloon presses less. On two nozzles of one pump the one ahead draws air from the
+          other: close one nozzle, or pre-stretch both.
         </Words>
       </View>
     </Card>

@@ -19,7 +19,10 @@ import { useAddress } from '@/ui/useAddress';
 import { ColourNote, HowToStuff, PairTarget, PairVerdict, PressureCard } from './PairCards';
 import { pairTier, viewPair } from './usePair';
 
-/** Two balloons chosen as outer and inner: whether they make a pair, and what comes of it. All of it stands in the address. */
+/**
+ * Two balloons chosen as outer and inner: whether they make a pair, and what comes of it. All of it stands in the
+ * address.
+ */
 export function PairPage() {
   const [{ outer: outerId, inner: innerId, tier: tierId }, ask] = useAddress<'outer' | 'inner' | 'tier'>();
   const knowledge = useKnowledge();
@@ -28,10 +31,7 @@ export function PairPage() {
   const wide = useWide();
   const send = useCommand();
   const singles = useMemo(() => knowledge?.models.filter(({ outerId: of }) => of === null), [knowledge]);
-  const parts = useMemo(
-    () => (singles ? chosenParts(singles, outerId, innerId) : null),
-    [singles, outerId, innerId],
-  );
+  const parts = useMemo(() => (singles ? chosenParts(singles, outerId, innerId) : null), [singles, outerId, innerId]);
   const tier = pairTier(tiers ?? [], tierId);
   const view = useMemo(
     () => (parts && tier && knowledge && studio ? viewPair({ parts, tier, knowledge, studio }) : null),
@@ -50,9 +50,7 @@ export function PairPage() {
       <Page title="Pair two balloons" back={back}>
         <Empty
           sentence="A pair takes balloons that are filled to a width. Put one on the shelf first."
-          action={
-            <Button title="Add a balloon" look="primary" tall onPress={() => router.navigate('/shelf/new')} />
-          }
+          action={<Button title="Add a balloon" look="primary" tall onPress={() => router.navigate('/shelf/new')} />}
         />
       </Page>
     );
@@ -82,18 +80,8 @@ export function PairPage() {
   };
   const choices = (
     <>
-      <BalloonPick
-        label="Outer balloon"
-        models={singles}
-        value={outer}
-        onChange={(id) => ask({ outer: id })}
-      />
-      <BalloonPick
-        label="Inner balloon"
-        models={singles}
-        value={inner}
-        onChange={(id) => ask({ inner: id })}
-      />
+      <BalloonPick label="Outer balloon" models={singles} value={outer} onChange={(id) => ask({ outer: id })} />
+      <BalloonPick label="Inner balloon" models={singles} value={inner} onChange={(id) => ask({ inner: id })} />
     </>
   );
   const result = (
@@ -133,11 +121,7 @@ export function PairPage() {
 }
 
 /** The balloons asked for; else the one used most, with the largest other that goes into it. */
-function chosenParts(
-  models: readonly ShelfModel[],
-  outerId?: string,
-  innerId?: string,
-): Parts<ShelfModel> | null {
+function chosenParts(models: readonly ShelfModel[], outerId?: string, innerId?: string): Parts<ShelfModel> | null {
   const outer = models.find(({ id }) => id === outerId) ?? mostUsed(models);
   if (!outer) return null;
   const fitting = models

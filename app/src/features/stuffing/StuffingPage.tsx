@@ -40,16 +40,8 @@ export function StuffingPage({ model, tiers, knowledge, studio }: ShownModel) {
           <PairVerdict view={view} colourHex={model.colourHex} />
           <PairTarget view={view} tiers={tiers} tier={tier} onTier={(id) => ask({ tier: id })} />
           <HowToStuff view={view} />
-          <RowLink
-            href={`/shelf/${outer.id}`}
-            title={modelName(outer)}
-            note={`Outer · ${outer.colourName}`}
-          />
-          <RowLink
-            href={`/shelf/${inner.id}`}
-            title={modelName(inner)}
-            note={`Inner · ${inner.colourName}`}
-          />
+          <RowLink href={`/shelf/${outer.id}`} title={modelName(outer)} note={`Outer · ${outer.colourName}`} />
+          <RowLink href={`/shelf/${inner.id}`} title={modelName(inner)} note={`Inner · ${inner.colourName}`} />
         </View>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <SeenColour key={model.seenHex ?? ''} pair={model} view={view} />

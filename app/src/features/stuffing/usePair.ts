@@ -1,8 +1,13 @@
 import type { PumpRecord, ShelfModel, Studio, TierRecord } from '@leggero/contract';
 import { INFLATOR_KINDS, TRADE, type Problem, type SkinOpacities, type StuffedColour } from '@leggero/core';
 import {
-  piecesFrom, pressureCurve, skinStuffing, type PairProblemCode, type PressurePoint, type SkinStuffing,
-} from '@leggero/core/stuffing'; // prettier-ignore
+  piecesFrom,
+  pressureCurve,
+  skinStuffing,
+  type PairProblemCode,
+  type PressurePoint,
+  type SkinStuffing,
+} from '@leggero/core/stuffing';
 
 import type { Knowledge } from '@/api/knowledge';
 import { skinOf, viewModel } from '@/api/modelView';
@@ -73,9 +78,7 @@ function mostKPaOf(pumps: readonly PumpRecord[]): Record<PumpRecord['kind'], num
   const usual = TRADE.inflatorMostKPa.value;
   const most = { ...usual } as Record<PumpRecord['kind'], number>;
   for (const kind of INFLATOR_KINDS) {
-    const known = pumps.flatMap((pump) =>
-      pump.kind === kind && pump.mostKPa !== null ? [pump.mostKPa] : [],
-    );
+    const known = pumps.flatMap((pump) => (pump.kind === kind && pump.mostKPa !== null ? [pump.mostKPa] : []));
     if (known.length > 0) most[kind] = Math.max(...known);
   }
   return most;

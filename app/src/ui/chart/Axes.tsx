@@ -41,13 +41,7 @@ export function Axes({
       {strokes
         .filter((tick) => Number.isInteger(tick) && tick > 0)
         .map((tick) => (
-          <ChartText
-            key={tick}
-            x={x(tick)}
-            y={height - MARGIN.bottom + 18}
-            textAnchor="middle"
-            text={String(tick)}
-          />
+          <ChartText key={tick} x={x(tick)} y={height - MARGIN.bottom + 18} textAnchor="middle" text={String(tick)} />
         ))}
       <ChartText x={width - MARGIN.right} y={height - 1} textAnchor="end" text={doses} />
     </G>

@@ -40,8 +40,7 @@ export function CurveChart({
   const [width, setWidth] = useState(0);
   const seen = readings.flatMap(seenOf);
   const widths = seen.map(({ widthMm }) => widthMm);
-  const mostDose =
-    Math.max(2, ...readings.map(({ dose }) => dose), target?.dose?.dose ?? 0, draft?.dose ?? 0) * 1.12;
+  const mostDose = Math.max(2, ...readings.map(({ dose }) => dose), target?.dose?.dose ?? 0, draft?.dose ?? 0) * 1.12;
   const mostMm = Math.max(nominalMm, ...widths, draft?.widthMm ?? 0) * 1.04;
   const leastMm = Math.min(0.5 * nominalMm, ...widths) * 0.85;
   const frame: ChartFrame = {
@@ -57,7 +56,8 @@ export function CurveChart({
     seen.length > 0
       ? `from ${lengths.text(Math.min(...widths))} to ${lengths.text(Math.max(...widths))}`
       : 'without a width';
-  const summary = `Curve through ${readings.length} readings ${range}${oval ? `, oval from ${lengths.text(oval)}` : ''}`;
+  const summary =
+    `Curve through ${readings.length} readings ` + `${range}${oval ? `, oval from ${lengths.text(oval)}` : ''}`;
   return (
     <View
       role="img"
@@ -67,20 +67,13 @@ export function CurveChart({
     >
       {width === 0 ? null : (
         <Svg width={width} height={height} aria-hidden>
-          {oval ? (
-            <OvalBand frame={frame} fromMm={oval} text={`turns oval from ${lengths.bare(oval)}`} />
-          ) : null}
+          {oval ? <OvalBand frame={frame} fromMm={oval} text={`turns oval from ${lengths.bare(oval)}`} /> : null}
           <Axes frame={frame} unit={lengths.unit} doses={unit} />
           {fit ? <Curve frame={frame} fit={fit} /> : null}
           {target?.dose ? <TargetLines frame={frame} widthMm={target.widthMm} dose={target.dose} /> : null}
           {draft ? <DraftMark frame={frame} {...draft} /> : null}
           {seen.map((reading) => (
-            <ReadingMark
-              key={reading.id}
-              frame={frame}
-              reading={reading}
-              setAside={outliers.has(reading.id)}
-            />
+            <ReadingMark key={reading.id} frame={frame} reading={reading} setAside={outliers.has(reading.id)} />
           ))}
         </Svg>
       )}
@@ -88,15 +81,7 @@ export function CurveChart({
   );
 }
 
-function OvalBand({
-  frame: { width, y, mostMm },
-  fromMm,
-  text,
-}: {
-  frame: ChartFrame;
-  fromMm: number;
-  text: string;
-}) {
+function OvalBand({ frame: { width, y, mostMm }, fromMm, text }: { frame: ChartFrame; fromMm: number; text: string }) {
   const palette = usePalette();
   const top = y(mostMm);
   return (
@@ -163,13 +148,7 @@ function TargetLines({ frame: { height, x, y }, widthMm, dose }: TargetLinesProp
   const dashed = { stroke: palette.ink, strokeDasharray: '4 4' };
   return (
     <G>
-      <Line
-        x1={x(dose.dose)}
-        x2={x(dose.dose)}
-        y1={y(dose.widthMm)}
-        y2={height - MARGIN.bottom}
-        {...dashed}
-      />
+      <Line x1={x(dose.dose)} x2={x(dose.dose)} y1={y(dose.widthMm)} y2={height - MARGIN.bottom} {...dashed} />
       <Line x1={MARGIN.left} x2={x(dose.dose)} y1={y(widthMm)} y2={y(widthMm)} {...dashed} />
     </G>
   );

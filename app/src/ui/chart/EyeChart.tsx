@@ -13,7 +13,10 @@ import { usePalette } from '../theme';
 const LEFT = 46;
 const FOOT = 24;
 
-/** Every balloon of a session in the order filled, in its colour, against the target and classic work's tolerance. Ten times life in height. */
+/**
+ * Every balloon of a session in the order filled, in its colour, against the target and classic work's tolerance. Ten
+ * times life in height.
+ */
 export function EyeChart({ check, model }: { check: EyeCheckRecord; model: ShelfModel }) {
   const palette = usePalette();
   const wide = useWide();
@@ -33,7 +36,10 @@ export function EyeChart({ check, model }: { check: EyeCheckRecord; model: Shelf
   return (
     <View
       role="img"
-      aria-label={`The balloons in the order filled, against ${text(targetMm)}: ${seen.map(({ widthMm }) => text(widthMm)).join(', ')}`}
+      aria-label={
+        `The balloons in the order filled, against ${text(targetMm)}: ` +
+        `${seen.map(({ widthMm }) => text(widthMm)).join(', ')}`
+      }
       style={{ height }}
       onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
     >
@@ -46,14 +52,7 @@ export function EyeChart({ check, model }: { check: EyeCheckRecord; model: Shelf
             height={y(targetMm - toleranceMm) - y(targetMm + toleranceMm)}
             fill={palette.pineWash}
           />
-          <Line
-            x1={LEFT}
-            x2={width}
-            y1={y(targetMm)}
-            y2={y(targetMm)}
-            stroke={palette.ink}
-            strokeWidth={1.2}
-          />
+          <Line x1={LEFT} x2={width} y1={y(targetMm)} y2={y(targetMm)} stroke={palette.ink} strokeWidth={1.2} />
           {[targetMm + toleranceMm, targetMm, targetMm - toleranceMm].map((mm) => (
             <ChartText key={mm} x={LEFT - 8} y={y(mm) + 5} textAnchor="end" text={bare(mm)} fontSize={13} />
           ))}

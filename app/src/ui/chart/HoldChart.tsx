@@ -36,7 +36,8 @@ export function HoldChart({ tests }: { tests: readonly HoldTestRecord[] }) {
   const heard = laws
     .map(({ wraps, rate }) =>
       rate
-        ? `wrapped ${wraps === 1 ? 'once' : 'twice'} keeps ${(100 * keptShare({ rate, hours: 24 })).toFixed(1)} % over a day`
+        ? `wrapped ${wraps === 1 ? 'once' : 'twice'} keeps ` +
+          `${(100 * keptShare({ rate, hours: 24 })).toFixed(1)} % over a day`
         : '',
     )
     .join(', ');
@@ -59,12 +60,7 @@ export function HoldChart({ tests }: { tests: readonly HoldTestRecord[] }) {
                   y2={y(share)}
                   stroke={palette.line}
                 />
-                <ChartText
-                  x={MARGIN.left}
-                  y={y(share) + 5}
-                  textAnchor="end"
-                  text={`${Math.round(100 * share)} %`}
-                />
+                <ChartText x={MARGIN.left} y={y(share) + 5} textAnchor="end" text={`${Math.round(100 * share)} %`} />
               </G>
             ))}
             {x.ticks(5).map((hours) => (

@@ -13,7 +13,10 @@ import { offText } from '@/wording/sizer';
 const ROW = 84;
 const LEFT = 40;
 
-/** One strip for each sizer: its holes from small to large, a bar up where a hole is larger than its label and down where it is smaller. */
+/**
+ * One strip for each sizer: its holes from small to large, a bar up where a hole is larger than its label and down
+ * where it is smaller.
+ */
 export function OffChart({ sizers }: { sizers: readonly SizerRecord[] }) {
   const palette = usePalette();
   const [width, setWidth] = useState(0);
@@ -53,14 +56,7 @@ export function OffChart({ sizers }: { sizers: readonly SizerRecord[] }) {
                           fill={Math.abs(now.offMm) > 1 ? palette.edge : palette.pine}
                         />
                       ) : (
-                        <Line
-                          x1={x - 4}
-                          x2={x + 4}
-                          y1={y(0)}
-                          y2={y(0)}
-                          stroke={palette.quiet}
-                          strokeWidth={3}
-                        />
+                        <Line x1={x - 4} x2={x + 4} y1={y(0)} y2={y(0)} stroke={palette.quiet} strokeWidth={3} />
                       )}
                       <ChartText x={x} y={ROW - 6} textAnchor="middle" text={label} fontSize={12} />
                     </G>
@@ -71,9 +67,7 @@ export function OffChart({ sizers }: { sizers: readonly SizerRecord[] }) {
           </View>
         </View>
       ))}
-      <Words look="quiet">
-        Millimetres larger or smaller than the label. A grey dash is not measured yet.
-      </Words>
+      <Words look="quiet">Millimetres larger or smaller than the label. A grey dash is not measured yet.</Words>
     </View>
   );
 }

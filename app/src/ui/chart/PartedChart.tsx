@@ -59,22 +59,9 @@ export function PartedChart({ colourHex }: { colourHex: string }) {
         <Path d={path(curve) ?? ''} fill="none" stroke={palette.pine} strokeWidth={2.4} />
         {pair.map(({ stretch }) => (
           <G key={stretch}>
-            <Circle
-              cx={x(stretch)}
-              cy={level}
-              r={4}
-              fill={palette.surface}
-              stroke={palette.pine}
-              strokeWidth={2}
-            />
+            <Circle cx={x(stretch)} cy={level} r={4} fill={palette.surface} stroke={palette.pine} strokeWidth={2} />
             <G transform={`translate(${x(stretch)} ${TOP - 12 - (scale * stretch) / 2}) scale(${scale})`}>
-              <Balloon
-                widthMm={stretch}
-                heightMm={stretch}
-                nominalMm={nominal}
-                colourHex={colourHex}
-                finish="matte"
-              />
+              <Balloon widthMm={stretch} heightMm={stretch} nominalMm={nominal} colourHex={colourHex} finish="matte" />
             </G>
           </G>
         ))}

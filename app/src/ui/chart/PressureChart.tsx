@@ -37,7 +37,10 @@ export function PressureChart({ points, electricKPa, lengths, height = 190 }: Pr
     .ticks(6)
     .filter(Number.isInteger);
   const ticks = y.ticks(4).filter((tick) => tick > 0);
-  const label = `Pressure while filling: at most ${Math.max(...points.map(({ sumKPa }) => sumKPa)).toFixed(1)} kPa; an electric inflator gives ${electricKPa.toFixed(0)} kPa`;
+  const label =
+    'Pressure while filling: at most ' +
+    `${Math.max(...points.map(({ sumKPa }) => sumKPa)).toFixed(1)} kPa; an electric inflator gives ` +
+    `${electricKPa.toFixed(0)} kPa`;
   return (
     <View
       role="img"
@@ -49,13 +52,7 @@ export function PressureChart({ points, electricKPa, lengths, height = 190 }: Pr
         <Svg width={width} height={height} aria-hidden>
           {ticks.map((tick) => (
             <G key={tick}>
-              <Line
-                x1={MARGIN.left}
-                x2={width - MARGIN.right}
-                y1={y(tick)}
-                y2={y(tick)}
-                stroke={palette.line}
-              />
+              <Line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke={palette.line} />
               <ChartText x={MARGIN.left - 8} y={y(tick) + 5} textAnchor="end" text={String(tick)} />
             </G>
           ))}
@@ -96,12 +93,7 @@ export function PressureChart({ points, electricKPa, lengths, height = 190 }: Pr
               text={String(tick)}
             />
           ))}
-          <ChartText
-            x={width - MARGIN.right}
-            y={height - 1}
-            textAnchor="end"
-            text={`${lengths.unit} across`}
-          />
+          <ChartText x={width - MARGIN.right} y={height - 1} textAnchor="end" text={`${lengths.unit} across`} />
         </Svg>
       )}
     </View>

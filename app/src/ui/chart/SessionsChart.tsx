@@ -29,8 +29,12 @@ export function SessionsChart({ points, name }: { points: readonly SessionPoint[
     .range([HEIGHT - FOOT, 6]);
   const slot = (width - LEFT) / points.length;
   const label = points
-    .map(({ day, biasMm, spreadMm }) => `${day}: mean ${biasMm.value < 0 ? 'below' : 'above'} by ${fineMm(Math.abs(biasMm.value))}, spread ${fineMm(spreadMm)}`)
-    .join('; '); // prettier-ignore
+    .map(
+      ({ day, biasMm, spreadMm }) =>
+        `${day}: mean ${biasMm.value < 0 ? 'below' : 'above'} by ${fineMm(Math.abs(biasMm.value))}, ` +
+        `spread ${fineMm(spreadMm)}`,
+    )
+    .join('; ');
   return (
     <View
       role="img"
@@ -43,13 +47,7 @@ export function SessionsChart({ points, name }: { points: readonly SessionPoint[
           <Line x1={LEFT} x2={width} y1={y(0)} y2={y(0)} stroke={palette.ink} strokeWidth={1.2} />
           <ChartText x={LEFT - 8} y={y(0) + 5} textAnchor="end" text="target" fontSize={12} />
           <ChartText x={LEFT - 8} y={18} textAnchor="end" text={`+${most.toFixed(0)} mm`} fontSize={12} />
-          <ChartText
-            x={LEFT - 8}
-            y={HEIGHT - FOOT}
-            textAnchor="end"
-            text={`−${most.toFixed(0)} mm`}
-            fontSize={12}
-          />
+          <ChartText x={LEFT - 8} y={HEIGHT - FOOT} textAnchor="end" text={`−${most.toFixed(0)} mm`} fontSize={12} />
           {points.map(({ day, biasMm, spreadMm }, i) => {
             const x = LEFT + slot * (i + 0.5);
             const half = Math.min(22, slot * 0.32);

@@ -1,4 +1,7 @@
-/** Every chart: one piece that is fetched with the first chart shown, for d3 comes with it. Pages take them from `ui/charts`. */
+/**
+ * Every chart: one piece that is fetched with the first chart shown, for d3 comes with it. Pages take them from
+ * `ui/charts`.
+ */
 export { CurveChart } from './CurveChart';
 export { EyeChart } from './EyeChart';
 export { HoldChart } from './HoldChart';

@@ -42,36 +42,16 @@ export function ReadingMark({ frame: { x, y }, reading, setAside }: ReadingMarkP
       <G>
         <Line x1={x(dose)} x2={x(dose)} y1={low} y2={high} stroke={stroke} strokeWidth={2.5} />
         {[low, high].map((at) => (
-          <Line
-            key={at}
-            x1={x(dose) - 5}
-            x2={x(dose) + 5}
-            y1={at}
-            y2={at}
-            stroke={stroke}
-            strokeWidth={2.5}
-          />
+          <Line key={at} x1={x(dose) - 5} x2={x(dose) + 5} y1={at} y2={at} stroke={stroke} strokeWidth={2.5} />
         ))}
       </G>
     );
   }
-  return (
-    <Circle cx={x(dose)} cy={y(widthMm)} r={5} fill={palette.surface} stroke={stroke} strokeWidth={2.5} />
-  );
+  return <Circle cx={x(dose)} cy={y(widthMm)} r={5} fill={palette.surface} stroke={stroke} strokeWidth={2.5} />;
 }
 
 /** The reading as it stands on the page, before it is added. */
-export function DraftMark({
-  frame: { x, y },
-  dose,
-  widthMm,
-}: {
-  frame: ChartFrame;
-  dose: number;
-  widthMm: number;
-}) {
+export function DraftMark({ frame: { x, y }, dose, widthMm }: { frame: ChartFrame; dose: number; widthMm: number }) {
   const palette = usePalette();
-  return (
-    <Circle cx={x(dose)} cy={y(widthMm)} r={6} fill={palette.kiln} stroke={palette.surface} strokeWidth={2} />
-  );
+  return <Circle cx={x(dose)} cy={y(widthMm)} r={6} fill={palette.kiln} stroke={palette.surface} strokeWidth={2} />;
 }

@@ -42,9 +42,9 @@ const LARGEST_SIDE_MM = 1200;
 
 /**
  * A closed cube with holes in its six faces, the smallest on which they find room, with finger joints for a sheet of
- * `thicknessMm`. On every edge an odd number of equal lengths alternates between the two faces, one face having both ends; at each
- * corner of the cube one face has the ends of both its edges there, so each bit of the shell belongs to exactly one
- * face. The path lies half a kerf outside, so that what is left fits tight.
+ * `thicknessMm`. On every edge an odd number of equal lengths alternates between the two faces, one face having both
+ * ends; at each corner of the cube one face has the ends of both its edges there, so each bit of the shell belongs to
+ * exactly one face. The path lies half a kerf outside, so that what is left fits tight.
  *
  * Problems: `thickness-over-pitch` (a finger would be no longer than the sheet is thick: the corners would fall apart);
  * `too-many-holes`.

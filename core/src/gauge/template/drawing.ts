@@ -3,8 +3,8 @@ export const LAYERS = ['cut', 'engrave'] as const;
 export type Layer = (typeof LAYERS)[number];
 
 /**
- * A corner of a path, mm; x to the right, y down. `bulge` bends the way to the next corner into an arc: the tangent of a
- * quarter of its angle, positive where the angle grows from x towards y (0: straight).
+ * A corner of a path, mm; x to the right, y down. `bulge` bends the way to the next corner into an arc: the tangent
+ * of a quarter of its angle, positive where the angle grows from x towards y (0: straight).
  */
 export interface Corner {
   xMm: number;
@@ -65,7 +65,10 @@ export function movedHole(hole: LabelledHole, place: PiecePlace): LabelledHole {
   return { ...hole, ...placed(place, hole.xMm, hole.yMm) };
 }
 
-/** Moves a shape, after a quarter turn where `turned` (about its own corner, then back into x, y >= 0; `heightMm` is the piece's). */
+/**
+ * Moves a shape, after a quarter turn where `turned` (about its own corner, then back into x, y >= 0; `heightMm` is
+ * the piece's).
+ */
 export function moved(shape: TemplateShape, place: PiecePlace): TemplateShape {
   const to = (x: number, y: number) => placed(place, x, y);
   if (shape.kind === 'circle') return { ...shape, ...to(shape.xMm, shape.yMm) };

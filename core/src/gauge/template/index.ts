@@ -1,4 +1,6 @@
-/** Cutting templates: an entry of their own, `@leggero/core/template`, as only the page that makes a sizer loads them. */
+/**
+ * Cutting templates: an entry of their own, `@leggero/core/template`, as only the page that makes a sizer loads them.
+ */
 export * from './box';
 export * from './drawing';
 export * from './nest';

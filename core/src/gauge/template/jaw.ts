@@ -9,15 +9,15 @@ const LEAST_TINE_MM = 14;
 const QUARTER = Math.tan(Math.PI / 8);
 
 /**
- * Boards with jaws open at one edge: two straight sides one size apart and a half circle behind them, as deep as wide, so that a
- * balloon already tied can be held in from the side. Neighbouring sizes share a board as long as the sheet is wide enough.
+ * Boards with jaws open at one edge: two straight sides one size apart and a half circle behind them, as deep as
+ * wide, so that a balloon already tied can be held in from the side. Neighbouring sizes share a board as long as the
+ * sheet is wide enough.
  */
 export function jaws(sizes: readonly TemplateSize[], material: Material): Piece[] {
   const boards: TemplateSize[][] = [];
   for (const size of sizes) {
     const board = boards.at(-1);
-    if (board && lengthOf([...board, size], material) <= material.sheetWidthMm - material.kerfMm)
-      board.push(size);
+    if (board && lengthOf([...board, size], material) <= material.sheetWidthMm - material.kerfMm) board.push(size);
     else boards.push([size]);
   }
   return boards.map((board, i) => boardOf(board, material, i + 1));

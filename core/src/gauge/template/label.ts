@@ -9,8 +9,8 @@ const STEP = Math.PI / 36;
 const FURTHEST = 33;
 
 /**
- * The label of a hole, engraved along its rim: below it where there is room, else as near to below as the neighbours allow,
- * so that no stroke is cut away.
+ * The label of a hole, engraved along its rim: below it where there is room, else as near to below as the neighbours
+ * allow, so that no stroke is cut away.
  */
 export function rimLabel({
   text,

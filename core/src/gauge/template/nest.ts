@@ -21,8 +21,8 @@ interface Rect extends Slab {
 }
 
 /**
- * Lays slabs on sheets, `gapMm` apart, turned where that wastes less: largest first, each into the free rectangle that it
- * leaves the shortest side of, on the first sheet that takes it. `null` when one is larger than a sheet.
+ * Lays slabs on sheets, `gapMm` apart, turned where that wastes less: largest first, each into the free rectangle
+ * that it leaves the shortest side of, on the first sheet that takes it. `null` when one is larger than a sheet.
  *
  * Source: the maximal-rectangles method with best short side fit; Jylanki, A Thousand Ways to Pack the Bin (2010).
  */
@@ -78,8 +78,7 @@ function carve(free: readonly Rect[], taken: Rect): Rect[] {
   const strips = free.flatMap((room): Rect[] => {
     const roomRight = room.xMm + room.widthMm;
     const roomBottom = room.yMm + room.heightMm;
-    const apart =
-      taken.xMm >= roomRight || right <= room.xMm || taken.yMm >= roomBottom || bottom <= room.yMm;
+    const apart = taken.xMm >= roomRight || right <= room.xMm || taken.yMm >= roomBottom || bottom <= room.yMm;
     if (apart) return [room];
     return [
       { ...room, widthMm: taken.xMm - room.xMm },
@@ -89,8 +88,7 @@ function carve(free: readonly Rect[], taken: Rect): Rect[] {
     ].filter((strip) => strip.widthMm > TOUCH && strip.heightMm > TOUCH);
   });
   return strips.filter(
-    (inner, i) =>
-      !strips.some((outer, j) => i !== j && holds(outer, inner) && !(j > i && holds(inner, outer))),
+    (inner, i) => !strips.some((outer, j) => i !== j && holds(outer, inner) && !(j > i && holds(inner, outer))),
   );
 }
 

@@ -19,14 +19,11 @@ export interface Room {
 const TOUCH = 1e-6;
 
 /**
- * Lays circles into a rectangle, largest first, each as high up and then as far left as it goes while touching two of walls and
- * circles (the corner-occupying rule of Huang et al., Journal of the Operational Research Society 56 (2005)).
- * Gives those that found room, and the places of those that did not.
+ * Lays circles into a rectangle, largest first, each as high up and then as far left as it goes while touching two of
+ * walls and circles (the corner-occupying rule of Huang et al., Journal of the Operational Research Society 56
+ * (2005)). Gives those that found room, and the places of those that did not.
  */
-export function packCircles(
-  radii: readonly number[],
-  room: Room,
-): { placed: PlacedCircle[]; left: number[] } {
+export function packCircles(radii: readonly number[], room: Room): { placed: PlacedCircle[]; left: number[] } {
   const order = radii.map((_, index) => index).sort((a, b) => radii[b]! - radii[a]! || a - b);
   const placed: PlacedCircle[] = [];
   const left: number[] = [];
@@ -59,8 +56,7 @@ function bestSpot(radius: number, placed: readonly PlacedCircle[], room: Room): 
     );
   let best: Spot | null = null;
   const offer = (spot: Spot) => {
-    const higher =
-      !best || spot.yMm < best.yMm - TOUCH || (spot.yMm < best.yMm + TOUCH && spot.xMm < best.xMm);
+    const higher = !best || spot.yMm < best.yMm - TOUCH || (spot.yMm < best.yMm + TOUCH && spot.xMm < best.xMm);
     if (higher && fits(spot)) best = spot;
   };
   offer({ xMm: low, yMm: low });

@@ -17,7 +17,8 @@ export interface ProposedSize {
  * The at most `most` sizes, each a multiple of `stepMm`, that serve the wanted widths with the least weighted distance:
  * k medians on a line, exact by dynamic programming over the sorted widths. Fewer come back when fewer serve as well.
  *
- * Source: Wang and Song, The R Journal 3/2 (2011), for the exact one-dimensional partition; here with absolute distances.
+ * Source: Wang and Song, The R Journal 3/2 (2011), for the exact one-dimensional partition; here with absolute
+ * distances.
  */
 export function proposeSizes({
   wanted,

@@ -1,14 +1,7 @@
 import { ok, problem, type Result } from '../../result';
 import { holesProblem, type HolesProblemCode } from '../hole';
 import { box, type Box, type BoxProblem, type Joint } from './box';
-import {
-  moved,
-  movedHole,
-  type LabelledHole,
-  type Piece,
-  type PiecePlace,
-  type TemplateShape,
-} from './drawing';
+import { moved, movedHole, type LabelledHole, type Piece, type PiecePlace, type TemplateShape } from './drawing';
 import { jawBackMm, jaws } from './jaw';
 import { nest } from './nest';
 import { plates } from './plate';
@@ -74,8 +67,9 @@ const BETWEEN_MM = 3;
 const LARGEST_SHEET_MM = 3000;
 
 /**
- * The cutting template of a sizer: every hole on the inside of its cut (half a kerf less all around), every outline on the outside,
- * labels engraved, pieces nested on as few sheets as they need, and two scale bars of 100 mm on each sheet.
+ * The cutting template of a sizer: every hole on the inside of its cut (half a kerf less all around), every outline
+ * on the outside, labels engraved, pieces nested on as few sheets as they need, and two scale bars of 100 mm on each
+ * sheet.
  *
  * Problems name the field: see `SizerGeometryProblem`.
  */

@@ -7,8 +7,8 @@ const EYE_MM = 10;
 const LEAST_BAND_MM = 10;
 
 /**
- * Strips of rings one below the other, the largest lowest, with an eye to hang them by. Each ring is a band around its hole; the
- * bands run into one another, and the label stands in the neck above its hole.
+ * Strips of rings one below the other, the largest lowest, with an eye to hang them by. Each ring is a band around
+ * its hole; the bands run into one another, and the label stands in the neck above its hole.
  */
 export function strips(sizes: readonly TemplateSize[], material: Material): Piece[] {
   const runs: TemplateSize[][] = [];

@@ -49,9 +49,7 @@ export function tilesOf(sheets: readonly TemplateSheet[], paper: Paper): Tile[] 
       const row = Math.floor(place / columns);
       const xMm = column * (viewWidth - OVERLAP_MM);
       const yMm = row * (viewHeight - OVERLAP_MM);
-      const shown = marks.filter(
-        ([x, y]) => x >= xMm && x <= xMm + viewWidth && y >= yMm && y <= yMm + viewHeight,
-      );
+      const shown = marks.filter(([x, y]) => x >= xMm && x <= xMm + viewWidth && y >= yMm && y <= yMm + viewHeight);
       return { sheet: index, column, row, xMm, yMm, widthMm: viewWidth, heightMm: viewHeight, marks: shown };
     }).filter(({ xMm, yMm }) =>
       extents.some(
