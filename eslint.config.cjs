@@ -53,6 +53,7 @@ module.exports = [
     ignores: [
       '**/node_modules/**',
       'app/dist/**',
+      'server/dist/**',
       'app/.expo/**',
       '.leggero/**',
       'bench/.work/**',

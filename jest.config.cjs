@@ -10,5 +10,6 @@ const node = (name, extra = {}) => ({
 
 /** The app's project has a set-up of its own, in app/jest.config.cjs. */
 module.exports = {
+  testSequencer: '<rootDir>/scripts/jest-sequencer.cjs',
   projects: [node('core'), node('contract'), node('server'), node('scripts'), node('e2e'), '<rootDir>/app'],
 };

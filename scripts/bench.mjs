@@ -1,5 +1,7 @@
+import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 
+import { bundle } from './lib/bundle.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { ROOT } from './lib/paths.mjs';
@@ -20,27 +22,7 @@ await run(async () => {
 
 /** The measuring program as one file: plain JavaScript, as a browser gets it, beside its sources. */
 async function bundled() {
-  const { build } = await import('esbuild');
   const outfile = path.join(ROOT, 'bench/.main.mjs');
-  await build({
-    entryPoints: [path.join(ROOT, 'bench/main.mts')],
-    outfile,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    logLevel: 'error',
-    plugins: [
-      {
-        name: 'own code in, packages out',
-        setup({ onResolve }) {
-          onResolve({ filter: /^[^./]/ }, ({ path: name }) =>
-            name.startsWith('@leggero/') || name.startsWith('@/') || path.isAbsolute(name)
-              ? undefined
-              : { external: true },
-          );
-        },
-      },
-    ],
-  });
+  writeFileSync(outfile, await bundle(path.join(ROOT, 'bench/main.mts')));
   return outfile;
 }

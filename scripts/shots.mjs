@@ -2,7 +2,7 @@ import { fork } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 
-import { ensureChromium } from './lib/chromium.mjs';
+import { launchChromium } from './lib/chromium.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { run, say } from './lib/refusal.mjs';
@@ -14,8 +14,6 @@ const FOLDER = path.join(ROOT, 'docs/screenshots');
 /** Renews docs/screenshots/ from the demo data. */
 await run(async () => {
   await ensurePackages();
-  const executablePath = await ensureChromium();
-  const { default: puppeteer } = await import('puppeteer-core');
   const world = fork(path.join(ROOT, 'scripts/world.mjs'), ['demo']);
   const { url } = await new Promise((resolve) => world.once('message', resolve));
   const models = await (await fetch(`${url}/api/models`)).json();
@@ -53,10 +51,7 @@ await run(async () => {
     ['curtain-wide', `/builds/${pieceOf('curtain')}`, WIDE],
   ];
   mkdirSync(FOLDER, { recursive: true });
-  const browser = await puppeteer.launch({
-    executablePath,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
-  });
+  const browser = await launchChromium();
   for (const [name, address, viewport, choice = 'light'] of views) {
     const page = await browser.newPage();
     await page.setViewport(viewport);

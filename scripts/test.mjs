@@ -1,103 +1,164 @@
 import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import os from 'node:os';
 import path from 'node:path';
 
-import { ensureChromium } from './lib/chromium.mjs';
+import { launchChromium } from './lib/chromium.mjs';
+import { inLanes } from './lib/lanes.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { ensurePackages } from './lib/packages.mjs';
-import { ROOT, STATE } from './lib/paths.mjs';
+import { CACHE, ROOT, STATE } from './lib/paths.mjs';
 import { runCommand } from './lib/processes.mjs';
 import { Refusal, run, say } from './lib/refusal.mjs';
+import { ensureServer } from './lib/server.mjs';
 import { ensureWeb } from './lib/web.mjs';
 
 const bin = (file) => path.join(ROOT, 'node_modules', file);
+const cache = (name) => path.join(CACHE, name);
 const TYPED = ['core', 'contract', 'server', 'app', 'e2e', 'bench'];
-
-/** One tool that passes or fails as a whole. */
-async function tool(title, file, args) {
-  const { code } = await runCommand(process.execPath, [bin(file), ...args]);
-  say(`${code === 0 ? 'passed' : 'FAILED'}: ${title}`);
-  return code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
-}
-
-/** One of Jest's projects; counts its tests. A suite that could not even run counts as a failure. */
-async function jest(project, env = {}) {
-  const folder = path.join(STATE, 'test-results');
-  mkdirSync(folder, { recursive: true });
-  const file = path.join(folder, `${project}.json`);
-  rmSync(file, { force: true });
-  const args = ['--selectProjects', project, '--json', `--outputFile=${file}`, '--ci', '--testLocationInResults'];
-  const inBand = ['server', 'e2e', 'scripts'].includes(project) ? ['--runInBand'] : [];
-  say(`\n— ${project} —`);
-  const { code, output } = await runCommand(
-    process.execPath,
-    [bin('jest/bin/jest.js'), ...args, ...inBand, ...process.argv.slice(3)],
-    {
-      quiet: true,
-      env: { NODE_ENV: 'test', ...env },
-    },
-  );
-  say(output.replace(/^\{"numFailed.*$/m, '').trim());
-  try {
-    const result = JSON.parse(readFileSync(file, 'utf8'));
-    const failed = result.numFailedTests + result.numRuntimeErrorTestSuites + result.numPendingTests;
-    return {
-      passed: result.numPassedTests,
-      failed: failed || (code === 0 && result.numPassedTests > 0 ? 0 : 1),
-    };
-  } catch {
-    return { passed: 0, failed: 1 };
-  }
-}
-
-async function withDatabase(use) {
-  mkdirSync(STATE, { recursive: true });
-  const folder = mkdtempSync(path.join(STATE, 'test-'));
-  const database = await startMariadb({ folder, name: 'leggero_test' });
-  try {
-    return await use(database.url);
-  } finally {
-    await database.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
-}
-
-const PARTS = {
-  lint: () => tool('lint', 'eslint/bin/eslint.js', ['.', '--max-warnings=0']),
-  format: () => tool('format', 'prettier/bin/prettier.cjs', ['--check', '--log-level=warn', '.']),
-  async types() {
-    const results = [];
-    for (const workspace of TYPED)
-      results.push(await tool(`types of ${workspace}`, 'typescript/bin/tsc', ['-p', workspace]));
-    return total(results);
-  },
-  core: () => jest('core'),
-  contract: () => jest('contract'),
-  app: () => jest('app'),
-  server: () => withDatabase((url) => jest('server', { LEGGERO_TEST_DATABASE: url })),
-  scripts: () => jest('scripts'),
-  async e2e() {
-    const chromium = await ensureChromium();
-    await ensureWeb();
-    return jest('e2e', { LEGGERO_CHROMIUM: chromium });
-  },
+/** What each of Jest's projects needs beside its packages. */
+const PROJECTS = {
+  core: [],
+  contract: [],
+  server: ['database'],
+  scripts: ['blank'],
+  app: [],
+  e2e: ['database', 'browser', 'web', 'server'],
 };
 
-function total(results) {
-  return results.reduce((sum, { passed, failed }) => ({ passed: sum.passed + passed, failed: sum.failed + failed }), {
-    passed: 0,
-    failed: 0,
+/** One tool that passes or fails as a whole; told once it has ended, so that two at once do not mix their words. */
+async function tool(title, file, args) {
+  const start = Date.now();
+  const { code, output } = await runCommand(process.execPath, [bin(file), ...args], { quiet: true });
+  const seconds = (Date.now() - start) / 1000;
+  say(`${code === 0 ? 'passed' : 'FAILED'}: ${title}, ${seconds.toFixed(0)} s`);
+  if (code !== 0) say(output.trim());
+  return { title, passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1, seconds };
+}
+
+const typed = (workspace) => () =>
+  tool(`types of ${workspace}`, 'typescript/bin/tsc', [
+    ...['-p', workspace, '--incremental'],
+    ...['--tsBuildInfoFile', cache(`types/${workspace}.tsbuildinfo`)],
+  ]);
+
+const TOOLS = {
+  types: TYPED.map(typed),
+  lint: [
+    () =>
+      tool('lint', 'eslint/bin/eslint.js', [
+        ...['.', '--max-warnings=0', '--cache', '--cache-strategy', 'content'],
+        ...['--cache-location', `${cache('lint')}/`],
+      ]),
+  ],
+  format: [
+    () =>
+      tool('format', 'prettier/bin/prettier.cjs', [
+        ...['--check', '--log-level=warn', '.', '--cache', '--cache-strategy', 'content'],
+        ...['--cache-location', cache('format.json')],
+      ]),
+  ],
+};
+
+/** Starts what some projects need; answers the environment that names it, and how it is ended. */
+async function surroundings(needs) {
+  const ends = [];
+  const env = { NODE_ENV: 'test', LEGGERO_BLANK: cache('blank-database') };
+  // The database server below copies the blank folder too.
+  process.env.LEGGERO_BLANK = env.LEGGERO_BLANK;
+  if (needs.has('server')) await ensureServer();
+  if (needs.has('database')) {
+    mkdirSync(STATE, { recursive: true });
+    const folder = mkdtempSync(path.join(STATE, 'test-'));
+    const database = await startMariadb({ folder, name: 'leggero_test', passing: true });
+    env.LEGGERO_TEST_DATABASE = database.url;
+    ends.push(async () => {
+      await database.stop();
+      rmSync(folder, { recursive: true, force: true });
+    });
+  }
+  if (needs.has('browser')) {
+    const browser = await launchChromium();
+    env.LEGGERO_BROWSER = browser.wsEndpoint();
+    ends.push(() => browser.close());
+  }
+  return { env, end: () => Promise.all(ends.map((end) => end())) };
+}
+
+/** Some of Jest's projects in one run, so that its workers are never idle; counts what each of them passed. */
+async function jest(projects, more = []) {
+  const needs = new Set(projects.flatMap((project) => PROJECTS[project]));
+  if (needs.has('web')) await ensureWeb();
+  const { env, end } = await surroundings(needs);
+  const file = path.join(STATE, 'test-results.json');
+  rmSync(file, { force: true });
+  const args = [
+    ...['--selectProjects', ...projects, '--json', `--outputFile=${file}`, '--ci', '--testLocationInResults'],
+    ...['--cacheDirectory', cache('jest'), `--maxWorkers=${workers(projects)}`],
+  ];
+  const { code } = await runCommand(process.execPath, [bin('jest/bin/jest.js'), ...args, ...more], { env });
+  await end();
+  return counted(projects, file, code);
+}
+
+/** Journeys and starts wait for other processes half of their time: one more worker than there are cores. */
+function workers(projects) {
+  const cores = os.availableParallelism();
+  return projects.includes('e2e') || projects.includes('scripts') ? cores + 1 : cores;
+}
+
+function counted(projects, file, code) {
+  let suites;
+  try {
+    suites = JSON.parse(readFileSync(file, 'utf8')).testResults;
+  } catch {
+    return [{ title: 'tests', passed: 0, failed: 1, seconds: 0 }];
+  }
+  const results = projects.map((title) => {
+    const own = suites.filter(({ name }) => path.relative(ROOT, name).split(path.sep)[0] === title);
+    const tests = own.flatMap(({ assertionResults }) => assertionResults);
+    const passed = tests.filter(({ status }) => status === 'passed').length;
+    // A suite that could not even run counts as a failure, and so does a test that was left out.
+    const broken = own.filter(({ status, assertionResults }) => status === 'failed' && assertionResults.length === 0);
+    const seconds = own.reduce((sum, { startTime, endTime }) => sum + (endTime - startTime) / 1000, 0);
+    return { title, passed, failed: tests.length - passed + broken.length, seconds };
   });
+  const failed = results.some((result) => result.failed > 0);
+  const none = results.every(({ passed }) => passed === 0);
+  return (code !== 0 && !failed) || none
+    ? [...results, { title: 'the run', passed: 0, failed: 1, seconds: 0 }]
+    : results;
+}
+
+/** Types, lint and format beside the build of the app, then every test. */
+async function everything() {
+  const web = async () => {
+    const start = Date.now();
+    await ensureWeb();
+    return { title: 'building the app', passed: 0, failed: 0, seconds: (Date.now() - start) / 1000 };
+  };
+  const first = await inLanes(2, [web, TOOLS.lint, TOOLS.types, TOOLS.format].flat());
+  return [...first, ...(await jest(Object.keys(PROJECTS)))];
 }
 
 await run(async () => {
-  const part = process.argv[2];
-  if (part !== undefined && !(part in PARTS)) {
-    throw new Refusal(`There is no part "${part}": choose one of ${Object.keys(PARTS).join(', ')}.`);
+  const [part, ...more] = process.argv.slice(2);
+  const parts = [...Object.keys(TOOLS), ...Object.keys(PROJECTS)];
+  if (part !== undefined && !parts.includes(part)) {
+    throw new Refusal(`There is no part "${part}": choose one of ${parts.join(', ')}.`);
   }
+  const start = Date.now();
   await ensurePackages();
-  const results = [];
-  for (const name of part ? [part] : Object.keys(PARTS)) results.push(await PARTS[name]());
-  const { passed, failed } = total(results);
-  say(`\n${passed} passed, ${failed} failed`);
-  process.exitCode = failed === 0 ? 0 : 1;
+  mkdirSync(CACHE, { recursive: true });
+  const results =
+    part === undefined ? await everything() : part in TOOLS ? await inLanes(2, TOOLS[part]) : await jest([part], more);
+  const sum = (key) => results.reduce((total, result) => total + result[key], 0);
+  say('\nSeconds of each part (tests: of their files, which run side by side):');
+  for (const { title, passed, failed, seconds } of results) {
+    say(
+      `${title.padEnd(20)} ${seconds.toFixed(0).padStart(5)} s  ${passed} passed${failed ? `, ${failed} FAILED` : ''}`,
+    );
+  }
+  say(`${'all'.padEnd(20)} ${((Date.now() - start) / 1000).toFixed(0).padStart(5)} s`);
+  say(`\n${sum('passed')} passed, ${sum('failed')} failed`);
+  process.exitCode = sum('failed') === 0 ? 0 : 1;
 });

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import path from 'node:path';
 
@@ -9,25 +10,46 @@ import { ensureWeb } from './lib/web.mjs';
 /**
  * A whole Leggero of its own for a test or a screenshot run, ended with its parent. Started as a child process with
  * `demo` or `empty`; tells its parent `{ url, databaseUrl }`, and obeys `stop-database`, `start-database`,
- * `restart-service`.
+ * `restart-service`. Its records are a database of their own on the server that LEGGERO_TEST_DATABASE names; where
+ * none is named, or with `alone`, on a database server of its own, which alone can be stopped.
  */
 const demo = process.argv[2] === 'demo';
-mkdirSync(STATE, { recursive: true });
-const folder = mkdtempSync(path.join(STATE, 'world-'));
-process.once('exit', () => rmSync(folder, { recursive: true, force: true }));
-const webFolder = await ensureWeb();
+const shared = process.argv[3] === 'alone' ? undefined : process.env.LEGGERO_TEST_DATABASE;
 const name = demo ? 'leggero_demo' : 'leggero_studio';
+const webFolder = await ensureWeb();
 
-let database = await startMariadb({ folder, name });
+let database = shared ? await databaseOn(shared) : await ownDatabase();
 let service = await startService({ url: database.url, port: 0, demo, webFolder, logLevel: 'silent' });
 const port = service.port;
+
+/** A new database on a server that others use too. */
+async function databaseOn(url) {
+  const { createConnection } = await import('mysql2/promise');
+  const fresh = `leggero_${randomUUID().replaceAll('-', '')}`;
+  const once = async (statement) => {
+    const connection = await createConnection({ uri: url });
+    await connection.query(statement);
+    await connection.end();
+  };
+  await once(`create database ${fresh}`);
+  return { url: url.replace(/[^/]+$/, fresh), stop: () => once(`drop database ${fresh}`) };
+}
+
+async function ownDatabase() {
+  mkdirSync(STATE, { recursive: true });
+  const folder = mkdtempSync(path.join(STATE, 'world-'));
+  process.once('exit', () => rmSync(folder, { recursive: true, force: true }));
+  const start = (more) => startMariadb({ folder, name, passing: true, ...more });
+  return { ...(await start()), again: (on) => start({ port: on }) };
+}
 
 const commands = {
   async 'stop-database'() {
     await database.stop();
   },
   async 'start-database'() {
-    database = await startMariadb({ folder, name, port: database.port });
+    const { again } = database;
+    database = { ...(await again(database.port)), again };
   },
   async 'restart-service'() {
     await service.stop();

@@ -1,26 +1,18 @@
 import type { ModelDetail } from '@leggero/contract';
-import type { Browser } from 'puppeteer-core';
 
-import { openBrowser, PHONE, startWorld, Visitor, type World } from '../world';
+import { PHONE, type Visitor } from '../visitor';
+import { worldOf } from '../world';
 
 jest.setTimeout(180_000);
 
-let world: World;
-let browser: Browser;
+const world = worldOf('empty', { alone: true });
 let visitor: Visitor;
 let modelPath: string;
 beforeAll(async () => {
-  world = await startWorld('empty');
-  browser = await openBrowser();
-  visitor = await Visitor.open(browser, world.url, PHONE);
-});
-afterAll(async () => {
-  await browser?.close();
-  await world?.end();
+  visitor = await world.visit('/', PHONE);
 });
 
-const detail = async () =>
-  (await (await fetch(`${world.url}/api/models/${modelPath.split('/')[2]}`)).json()) as ModelDetail;
+const detail = () => world.get<ModelDetail>(`models/${modelPath.split('/')[2]}`);
 
 /** What a tape shows after so many strokes of 1.1 L on a round balloon, mm. */
 const widthAfter = (strokes: number) => Math.cbrt((6 * 1.1e6 * strokes) / Math.PI);
@@ -101,7 +93,7 @@ describe('from an empty studio to a checked batch, on a phone', () => {
     }
     await visitor.tap('button', 'Save sizer');
     await visitor.sees('3 holes, 9 to 11');
-    await visitor.page.goto(`${world.url}${modelPath}`, { waitUntil: 'networkidle2' });
+    await visitor.goTo(modelPath);
     await visitor.sees(/Sizer hole\s+1[01]/);
   });
 
@@ -120,12 +112,12 @@ describe('from an empty studio to a checked batch, on a phone', () => {
   });
 
   it('is all there after a reload, and after the server and its database have restarted', async () => {
-    await visitor.page.reload({ waitUntil: 'networkidle2' });
+    await visitor.reload();
     await visitor.sees('1 of 12 is outside. The rest are right.');
     await world.tell('stop-database');
     await world.tell('start-database');
     await world.tell('restart-service');
-    await visitor.page.goto(`${world.url}${modelPath}`, { waitUntil: 'networkidle2' });
+    await visitor.goTo(modelPath);
     await visitor.sees('6 readings');
     await visitor.sees('1 of 12 is outside.');
     const { checks, targets } = await detail();

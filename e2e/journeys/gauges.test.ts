@@ -3,41 +3,36 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 
 import type { PersonRecord, ShelfModel, SizerRecord, StudyRecord } from '@leggero/contract';
-import type { Browser } from 'puppeteer-core';
 
-import { openBrowser, PHONE, startWorld, Visitor, WIDE, type World } from '../world';
+import { PHONE, WIDE } from '../visitor';
+import { worldOf } from '../world';
 
 jest.setTimeout(240_000);
 
-let world: World;
-let browser: Browser;
+const world = worldOf('demo');
 let folder: string;
 beforeAll(async () => {
-  world = await startWorld('demo');
-  browser = await openBrowser();
   folder = mkdtempSync(path.join(tmpdir(), 'leggero-'));
 });
 afterAll(async () => {
-  await browser?.close();
-  await world?.end();
   rmSync(folder, { recursive: true, force: true });
 });
 
-const get = async <T>(address: string) => (await (await fetch(`${world.url}/api/${address}`)).json()) as T;
+const { get } = world;
 const plate = async () => (await get<SizerRecord[]>('sizers')).find(({ name }) => name === 'Plywood plate')!;
 
 describe('a sizer that is off', () => {
   it('is checked hole by hole on a phone, and a target’s hole changes', async () => {
     const shelf = await get<ShelfModel[]>('models');
     const sixteen = shelf.find(({ nominalMm }) => Math.round(nominalMm / 25.4) === 16)!;
-    const visitor = await Visitor.open(browser, `${world.url}/shelf/${sixteen.id}?tier=`, PHONE);
+    const visitor = await world.visit(`/shelf/${sixteen.id}?tier=`, PHONE);
     await visitor.tap('radio', 'Soft');
     await visitor.sees('Sizer hole');
     const before = /Sizer hole\s+(\S+)\s+([^\n]+)/.exec(await visitor.text());
     // Soft aims a little above 11 in: what the 11 hole lets through, until that turns out to be smaller than its label.
     expect(before?.[1]).toBe('11');
     const { id } = await plate();
-    await visitor.page.goto(`${world.url}/gauges/sizers/${id}/check`, { waitUntil: 'networkidle2' });
+    await visitor.goTo(`/gauges/sizers/${id}/check`);
     await visitor.sees('Hole 1 of 13');
     for (let hole = 1; hole <= 11; hole += 1) await visitor.tap('button', 'Skip');
     await visitor.sees('The hole labelled');
@@ -55,8 +50,8 @@ describe('a sizer that is off', () => {
     await visitor.sees('What changes');
     await visitor.sees(/Fennimore Standard 16 Soft/);
     await visitor.sees('the 12 hole, gap');
-    await visitor.page.waitForNetworkIdle();
-    await visitor.page.goto(`${world.url}/shelf/${sixteen.id}`, { waitUntil: 'networkidle2' });
+    await visitor.settled();
+    await visitor.goTo(`/shelf/${sixteen.id}`);
     await visitor.tap('radio', 'Soft');
     await visitor.page.waitForFunction(() => /Sizer hole\s+12\s+leave/.test(document.body.innerText));
     expect(visitor.complaints).toEqual([]);
@@ -65,14 +60,14 @@ describe('a sizer that is off', () => {
 
 describe('a sizer is made', () => {
   it('in a wide window, with all three files, and is corrected by its bar', async () => {
-    const visitor = await Visitor.open(browser, `${world.url}/gauges/make`, WIDE);
+    const visitor = await world.visit('/gauges/make', WIDE);
     await visitor.sees('1 sheet, 1 piece');
     await visitor.type('Sizes, inches', '9, 8');
     await visitor.sees('Write the sizes from small to large: 8 stands after 9');
     await visitor.type('Sizes, inches', '8, 9');
     await visitor.sees('1 sheet, 1 piece');
     await visitor.page.waitForFunction(() => location.search.includes('sizes=8'));
-    await visitor.page.reload({ waitUntil: 'networkidle2' });
+    await visitor.reload();
     const svg = readFileSync(await visitor.saved(folder, () => visitor.tap('button', 'SVG')), 'utf8');
     expect(svg).toContain('width="800mm"');
     expect(svg.match(/<circle /g)).toHaveLength(2);
@@ -100,7 +95,7 @@ describe('an eye', () => {
   it('is tested from the first balloon to the verdict, private to its person and the owner', async () => {
     const people = await get<PersonRecord[]>('people');
     const pell = people.find(({ name }) => name === 'Pell')!;
-    const visitor = await Visitor.open(browser, `${world.url}/gauges/eye?person=${pell.id}`, PHONE);
+    const visitor = await world.visit(`/gauges/eye?person=${pell.id}`, PHONE);
     await visitor.type('PIN for Pell', 'kelp-42');
     await visitor.tap('button', 'Set PIN');
     await visitor.sees('It opens with Pell’s PIN, or the owner’s.');
@@ -127,10 +122,10 @@ describe('an eye', () => {
     }
     await visitor.sees('What the eye did');
     await visitor.sees('This eye is enough for every kind of work.');
-    await visitor.page.reload({ waitUntil: 'networkidle2' });
+    await visitor.reload();
     await visitor.sees('This eye is enough for every kind of work.');
     const address = visitor.path();
-    const stranger = await Visitor.open(browser, `${world.url}${address}`, PHONE);
+    const stranger = await world.visit(`${address}`, PHONE);
     await stranger.sees('This eye check is private');
     await stranger.tap('button', 'Maren');
     await stranger.sees('This eye is enough for every kind of work.');
@@ -141,7 +136,7 @@ describe('an eye', () => {
 
 describe('a study of the sizing', () => {
   it('is run round by round and says where the spread comes from', async () => {
-    const visitor = await Visitor.open(browser, `${world.url}/gauges/studies`, WIDE);
+    const visitor = await world.visit('/gauges/studies', WIDE);
     await visitor.type('What is studied', 'The tape');
     await visitor.tap('checkbox', 'Maren');
     await visitor.tap('checkbox', 'Jory');
@@ -154,7 +149,7 @@ describe('a study of the sizing', () => {
       await visitor.tap('button', 'Keep');
     }
     await visitor.sees(/Most of it \(\d+ %\) comes from how Maren and Jory read it/);
-    await visitor.page.waitForNetworkIdle();
+    await visitor.settled();
     const studies = await get<StudyRecord[]>('studies');
     expect(studies.find(({ subject }) => subject === 'The tape')!.widths).toHaveLength(8);
     expect(visitor.complaints).toEqual([]);
@@ -165,7 +160,7 @@ describe('a batch for a lot', () => {
   it('is planned, tried at two holes, and tells mean and spread', async () => {
     const shelf = await get<ShelfModel[]>('models');
     const eleven = shelf.find(({ line, nominalMm }) => line === 'Fennimore Standard' && nominalMm > 270)!;
-    const visitor = await Visitor.open(browser, `${world.url}/shelf/${eleven.id}`, PHONE);
+    const visitor = await world.visit(`/shelf/${eleven.id}`, PHONE);
     await visitor.tap('button', 'Check a batch');
     await visitor.tap('button', 'Plan');
     await visitor.sees('Check 13 of 96; if 2 are off, size them all again.');

@@ -3,36 +3,31 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 
 import type { CalibrationRecord, ModelDetail, ShelfModel } from '@leggero/contract';
-import type { Browser } from 'puppeteer-core';
 
-import { openBrowser, PHONE, startWorld, Visitor, WIDE, type World } from '../world';
+import { PHONE, type Visitor, WIDE } from '../visitor';
+import { worldOf } from '../world';
 
 jest.setTimeout(180_000);
 
-let world: World;
-let browser: Browser;
+const world = worldOf('demo');
 let folder: string;
 let shelf: ShelfModel[];
 beforeAll(async () => {
-  world = await startWorld('demo');
-  browser = await openBrowser();
   folder = mkdtempSync(path.join(tmpdir(), 'leggero-'));
   shelf = await get<ShelfModel[]>('models');
 });
 afterAll(async () => {
-  await browser?.close();
-  await world?.end();
   rmSync(folder, { recursive: true, force: true });
 });
 
-const get = async <T>(address: string) => (await (await fetch(`${world.url}/api/${address}`)).json()) as T;
+const { get } = world;
 const called = (line: string, inches: number) =>
   shelf.find((model) => model.line === line && Math.round(model.nominalMm / 25.4) === inches)!;
 
 describe('a target on a phone', () => {
   let visitor: Visitor;
   beforeAll(async () => {
-    visitor = await Visitor.open(browser, `${world.url}/shelf/${called('Fennimore Standard', 11).id}`, PHONE);
+    visitor = await world.visit(`/shelf/${called('Fennimore Standard', 11).id}`, PHONE);
   });
   const widthShown = async () => {
     const label = await visitor.page.$eval('[role="img"]', (node) => node.getAttribute('aria-label') ?? '');
@@ -74,7 +69,7 @@ describe('a target on a phone', () => {
     expect(await widthShown()).not.toBe(before);
     await visitor.tap('button', 'Why this target');
     expect(await stateOf('65 % of nominal, a rule of thumb')).toMatch(/^holds/);
-    await visitor.page.reload({ waitUntil: 'networkidle2' });
+    await visitor.reload();
     await visitor.sees('Held so that it stands (3 weeks)');
     expect(visitor.complaints).toEqual([]);
   });
@@ -83,7 +78,7 @@ describe('a target on a phone', () => {
 describe('a reading between two holes', () => {
   it('is taken by taps and joins the curve', async () => {
     const link = called('Ketteridge Link', 6);
-    const visitor = await Visitor.open(browser, `${world.url}/shelf/${link.id}/reading`, PHONE);
+    const visitor = await world.visit(`/shelf/${link.id}/reading`, PHONE);
     await visitor.tap('radio', 'Two holes');
     const tapHole = async (group: string, hole: string) => {
       const holes = await visitor.find('radiogroup', group);
@@ -97,7 +92,7 @@ describe('a reading between two holes', () => {
     await tapHole('Passes, hole', '5');
     await visitor.tap('button', 'Add reading');
     await visitor.sees('Calibrate · 9 readings');
-    await visitor.page.waitForNetworkIdle();
+    await visitor.settled();
     const detail = await get<ModelDetail>(`models/${link.id}`);
     const last = detail.calibrations[0]!.readings.at(-1)!;
     expect([last.way, last.widthMm, last.stopsMm, last.passesMm]).toEqual(['bracket', null, 114.3, 127]);
@@ -109,7 +104,7 @@ describe('a missing colour', () => {
   it('is made up for by another line: its target, dose, hole and cautions', async () => {
     const from = called('Fennimore Standard', 11);
     const to = called('Tarn Satin', 11);
-    const visitor = await Visitor.open(browser, `${world.url}/shelf/compare?a=${from.id}&b=${to.id}&width=228.6`, WIDE);
+    const visitor = await world.visit(`/shelf/compare?a=${from.id}&b=${to.id}&width=228.6`, WIDE);
     await visitor.sees('Tarn Satin 11 in place of Fennimore Standard 11');
     await visitor.sees(/Hole\s+9\s+just passes/);
     await visitor.sees(/Seconds\s+2\.\d\s+gives (8⅞|9|9⅛)/);
@@ -121,7 +116,7 @@ describe('a missing colour', () => {
 describe('files', () => {
   let visitor: Visitor;
   beforeAll(async () => {
-    visitor = await Visitor.open(browser, `${world.url}/shelf/files`, WIDE);
+    visitor = await world.visit('/shelf/files', WIDE);
   });
 
   it('of readings go out, come in again, and are looked at before anything is written', async () => {
@@ -155,11 +150,11 @@ describe('files', () => {
 
   it('of a whole calibration go out of a balloon’s page and come in again', async () => {
     const mirror = called('Fennimore Mirror', 7);
-    await visitor.page.goto(`${world.url}/shelf/${mirror.id}`, { waitUntil: 'networkidle2' });
+    await visitor.goTo(`/shelf/${mirror.id}`);
     const saved = await visitor.saved(folder, () => visitor.tap('button', 'Save as file'));
     const { calibration } = JSON.parse(readFileSync(saved, 'utf8')) as { calibration: CalibrationRecord };
     await fetch(`${world.url}/api/calibrations/${calibration.id}`, { method: 'DELETE' });
-    await visitor.page.goto(`${world.url}/shelf/files`, { waitUntil: 'networkidle2' });
+    await visitor.goTo('/shelf/files');
     const newer = path.join(folder, 'newer.json');
     writeFileSync(newer, JSON.stringify({ format: 'leggero-calibration', version: 9 }));
     await visitor.give('Choose a JSON file', newer);
@@ -175,7 +170,7 @@ describe('files', () => {
   });
 
   it('of target sheets are PDF, drawn beside the page', async () => {
-    await visitor.page.goto(`${world.url}/shelf/sheet`, { waitUntil: 'networkidle2' });
+    await visitor.goTo('/shelf/sheet');
     const saved = await visitor.saved(folder, () => visitor.tap('button', 'Save as PDF'));
     const bytes = readFileSync(saved);
     expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
@@ -186,13 +181,11 @@ describe('files', () => {
 
 describe('the bench and the hold tests', () => {
   it('lead from what is unknown to its first reading, and from a knot to the loss of a night', async () => {
-    const visitor = await Visitor.open(browser, `${world.url}/bench`, PHONE);
+    const visitor = await world.visit('/bench', PHONE);
     await visitor.sees('Worth calibrating first');
     await visitor.tapText('Fennimore Mirror 11');
     await visitor.sees('One stroke, then measure');
-    await visitor.page.goto(`${world.url}/shelf/${called('Fennimore Standard', 16).id}/hold`, {
-      waitUntil: 'networkidle2',
-    });
+    await visitor.goTo(`/shelf/${called('Fennimore Standard', 16).id}/hold`);
     await visitor.tap('button', 'Start the test');
     await visitor.sees('at the knot');
     await visitor.tap('button', 'Measure it again');

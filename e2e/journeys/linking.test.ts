@@ -1,22 +1,13 @@
 import type { ModelDetail, PieceRecord } from '@leggero/contract';
-import type { Browser } from 'puppeteer-core';
 
-import { openBrowser, PHONE, startWorld, Visitor, WIDE, type World } from '../world';
+import { PHONE, type Visitor, WIDE } from '../visitor';
+import { worldOf } from '../world';
 
 jest.setTimeout(180_000);
 
-let world: World;
-let browser: Browser;
-beforeAll(async () => {
-  world = await startWorld('demo');
-  browser = await openBrowser();
-});
-afterAll(async () => {
-  await browser?.close();
-  await world?.end();
-});
+const world = worldOf('demo');
 
-const pieces = async () => (await (await fetch(`${world.url}/api/pieces`)).json()) as PieceRecord[];
+const pieces = () => world.get<PieceRecord[]>('pieces');
 const pieceCalled = async (name: string) => {
   const found = (await pieces()).find((piece) => piece.name === name);
   if (!found) throw new Error(`no piece called ${name}`);
@@ -35,11 +26,11 @@ async function kept(name: string, is: (piece: PieceRecord) => boolean): Promise<
 describe('linking work, drawn up on a phone', () => {
   let visitor: Visitor;
   beforeAll(async () => {
-    visitor = await Visitor.open(browser, `${world.url}/bench`, PHONE);
+    visitor = await world.visit('/bench', PHONE);
   });
 
   const drawUp = async (form: string, name: string) => {
-    await visitor.page.goto(`${world.url}/builds/new`, { waitUntil: 'networkidle2' });
+    await visitor.goTo('/builds/new');
     await visitor.tap('radio', form);
     await visitor.type('Name', name);
     await visitor.tap('button', 'Draw it up');
@@ -61,7 +52,7 @@ describe('linking work, drawn up on a phone', () => {
     await visitor.tap('radio', 'Swagged');
     await visitor.sees(/From left to right: \d+ · \d+/);
     await kept('Medusa', ({ design }) => design.form === 'curtain' && design.topLine === 'swagged');
-    await visitor.page.reload({ waitUntil: 'networkidle2' });
+    await visitor.reload();
     await visitor.sees('Medusa');
     await visitor.sees(/Curtain · 1[34] chains/);
   });
@@ -142,7 +133,7 @@ describe('linking work, drawn up on a phone', () => {
     await visitor.find('button', 'Go on checking: 18 left');
     const { id, checks } = await pieceCalled('Urchin');
     const modelId = checks[0]!.modelId;
-    const model = (await (await fetch(`${world.url}/api/models/${modelId}`)).json()) as ModelDetail;
+    const model = await world.get<ModelDetail>(`models/${modelId}`);
     expect(model.checks.filter(({ pieceId }) => pieceId === id)).toHaveLength(4);
     expect(visitor.complaints).toEqual([]);
   });
@@ -165,13 +156,13 @@ describe('a curtain of 2,000 balloons, in a wide window', () => {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ design: large }),
     });
-    const visitor = await Visitor.open(browser, `${world.url}/builds/${id}`, WIDE);
+    const visitor = await world.visit(`/builds/${id}`, WIDE);
     await visitor.sees(/2,?\d{3} balloons are work for several people and days/);
     const bodies = await visitor.page.$$eval('[role="img"] path', (paths) =>
       paths.reduce((sum, path) => sum + (path.getAttribute('d')?.match(/M/g)?.length ?? 0), 0),
     );
     expect(bodies).toBeGreaterThan(3 * 2000);
     expect(visitor.complaints).toEqual([]);
-    await visitor.page.browserContext().close();
+    await visitor.leave();
   });
 });

@@ -1,32 +1,25 @@
 import type { ModelDetail, ShelfModel } from '@leggero/contract';
-import type { Browser } from 'puppeteer-core';
 
-import { openBrowser, PHONE, startWorld, Visitor, type World } from '../world';
+import { PHONE } from '../visitor';
+import { worldOf } from '../world';
 
 jest.setTimeout(180_000);
 
-let world: World;
-let browser: Browser;
+const world = worldOf('demo', { alone: true });
 let model: ShelfModel;
 beforeAll(async () => {
-  world = await startWorld('demo');
-  browser = await openBrowser();
-  const shelf = (await (await fetch(`${world.url}/api/models`)).json()) as ShelfModel[];
+  const shelf = await world.get<ShelfModel[]>('models');
   model = shelf.find(({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279)!;
 });
-afterAll(async () => {
-  await browser?.close();
-  await world?.end();
-});
 
-const stored = async () => (await (await fetch(`${world.url}/api/models/${model.id}`)).json()) as ModelDetail;
+const stored = () => world.get<ModelDetail>(`models/${model.id}`);
 
 const count = async () => (await stored()).calibrations[0]!.readings.length;
 
 describe('when the database goes away while the app is open', () => {
   it('keeps every tap, says so calmly, survives a reload, and catches up by itself', async () => {
     const before = model.calibrations[0]!.readings.length;
-    const visitor = await Visitor.open(browser, `${world.url}/shelf/${model.id}/reading`, PHONE);
+    const visitor = await world.visit(`/shelf/${model.id}/reading`, PHONE);
     await visitor.sees(`${before} readings`);
     await world.tell('stop-database');
     await visitor.tap('radio', 'Round');
@@ -51,14 +44,14 @@ describe('when the database goes away while the app is open', () => {
   });
 
   it('undoes a deleted reading', async () => {
-    const visitor = await Visitor.open(browser, `${world.url}/shelf/${model.id}`, PHONE);
+    const visitor = await world.visit(`/shelf/${model.id}`, PHONE);
     const all = (await stored()).calibrations[0]!.readings;
     await visitor.tap('button', 'Delete reading of 4 strokes');
     await visitor.sees('Reading of 4 strokes deleted.');
     await visitor.sees(`${all.length - 1} readings`);
     await visitor.tap('button', 'Undo');
     await visitor.sees(`${all.length} readings`);
-    await visitor.page.waitForNetworkIdle();
+    await visitor.settled();
     expect((await stored()).calibrations[0]?.readings).toEqual(all);
   });
 });

@@ -1,22 +1,13 @@
 import type { ShelfModel } from '@leggero/contract';
-import type { Browser } from 'puppeteer-core';
 
-import { openBrowser, PHONE, startWorld, Visitor, WIDE, type World } from '../world';
+import { PHONE, type Visitor, WIDE } from '../visitor';
+import { worldOf } from '../world';
 
 jest.setTimeout(180_000);
 
-let world: World;
-let browser: Browser;
-beforeAll(async () => {
-  world = await startWorld('demo');
-  browser = await openBrowser();
-});
-afterAll(async () => {
-  await browser?.close();
-  await world?.end();
-});
+const world = worldOf('demo');
 
-const shelf = async () => (await (await fetch(`${world.url}/api/models`)).json()) as ShelfModel[];
+const shelf = () => world.get<ShelfModel[]>('models');
 
 /** Opens a list of balloons and takes one. */
 async function pick(visitor: Visitor, from: string, balloon: string): Promise<void> {
@@ -27,7 +18,7 @@ async function pick(visitor: Visitor, from: string, balloon: string): Promise<vo
 describe('two balloons as one, on a phone', () => {
   let visitor: Visitor;
   beforeAll(async () => {
-    visitor = await Visitor.open(browser, `${world.url}/shelf`, PHONE);
+    visitor = await world.visit('/shelf', PHONE);
   });
 
   it('are paired, and the target is read with what governs it', async () => {
@@ -48,7 +39,7 @@ describe('two balloons as one, on a phone', () => {
     await visitor.tap('button', 'Put the pair on the shelf');
     await visitor.sees('Fennimore Mirror 7 over Fennimore Standard 5');
     await visitor.sees(/estimated/);
-    await visitor.page.reload({ waitUntil: 'networkidle2' });
+    await visitor.reload();
     await visitor.sees('Fennimore Mirror 7 over Fennimore Standard 5');
     const pair = (await shelf()).find(({ line }) => line === 'Fennimore Mirror 7 over Fennimore Standard 5');
     expect(pair).toMatchObject({ kind: 'round', finish: 'mirror' });
@@ -70,16 +61,16 @@ describe('two balloons as one, on a phone', () => {
     await visitor.sees('Size at arm’s length and look away');
     await visitor.tap('button', 'Eyes and ears');
     await visitor.page.waitForFunction(() => !/Size at arm’s length and look away/.test(document.body.innerText));
-    await visitor.page.goto(`${world.url}/shelf/bubble`, { waitUntil: 'networkidle2' });
+    await visitor.goTo('/shelf/bubble');
     await visitor.find('button', 'Eyes and ears');
     expect(await visitor.text()).not.toMatch(/Size at arm’s length and look away/);
-    const another = await Visitor.open(browser, `${world.url}/shelf/bubble`, PHONE);
+    const another = await world.visit('/shelf/bubble', PHONE);
     await another.sees('Size at arm’s length and look away');
-    await another.page.browserContext().close();
+    await another.leave();
   });
 
   it('become a bubble, solved both ways', async () => {
-    await visitor.page.goto(`${world.url}/shelf/bubble`, { waitUntil: 'networkidle2' });
+    await visitor.goTo('/shelf/bubble');
     await visitor.sees(/Outside\s*16\s*in/);
     await visitor.tap('radio', 'Inner');
     await visitor.type('Outside, inches', '17');
@@ -97,7 +88,7 @@ describe('two balloons as one, on a phone', () => {
 
 describe('other kinds, in a wide window', () => {
   it('wrap a pole from the shelf, with the caution that goes with it', async () => {
-    const visitor = await Visitor.open(browser, `${world.url}/shelf`, WIDE);
+    const visitor = await world.visit('/shelf', WIDE);
     await visitor.type('Search the shelf', 'modelling');
     await visitor.tapText('Ketteridge Long 260');
     await visitor.sees('The first digit is the width');
@@ -108,17 +99,17 @@ describe('other kinds, in a wide window', () => {
     await visitor.type('Pole across, inches', '0');
     await visitor.sees('The strip goes around no pole thinner than');
     expect(visitor.complaints).toEqual([]);
-    await visitor.page.browserContext().close();
+    await visitor.leave();
   });
 
   it('tell when a foil is full, with power lines in mind', async () => {
     const foil = (await shelf()).find(({ kind }) => kind === 'foil')!;
-    const visitor = await Visitor.open(browser, `${world.url}/shelf/${foil.id}?temp=40`, WIDE);
+    const visitor = await world.visit(`/shelf/${foil.id}?temp=40`, WIDE);
     await visitor.sees('Run a finger along the seam');
     await visitor.sees(/Fill it to 9\d % of its volume here/);
     await visitor.find('button', 'Foil and power lines');
     expect(visitor.complaints).toEqual([]);
-    await visitor.page.browserContext().close();
+    await visitor.leave();
   });
 });
 

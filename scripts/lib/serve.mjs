@@ -50,14 +50,16 @@ export async function serve({ name, demo, url: existing }) {
   }
   try {
     await ensurePackages();
-    const webFolder = await ensureWeb();
+    const built = ensureWeb();
+    // Its failure is told below, not as a promise that nobody awaits.
+    built.catch(() => {});
     let url = existing;
     if (!url) {
       const database = await startMariadb({ folder, name: `leggero_${name}`, notPort: port });
       stops.push(database.stop);
       url = database.url;
     }
-    const service = await startService({ url, port, demo, webFolder });
+    const service = await startService({ url, port, demo, webFolder: await built });
     stops.push(service.stop);
     say(`Leggero is open at http://127.0.0.1:${service.port}  (Ctrl-C stops it)`);
     const code = await service.ended;

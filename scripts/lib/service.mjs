@@ -1,16 +1,16 @@
 import { fork } from 'node:child_process';
-import path from 'node:path';
 
 import { ROOT } from './paths.mjs';
 import { Refusal } from './refusal.mjs';
+import { ensureServer } from './server.mjs';
 
 /** Starts the server process; answers its port, a promise of its end, and `stop`. */
 export async function startService({ url, port, demo = false, webFolder, logLevel = 'warn' }) {
   let said = '';
   let open = false;
-  const child = fork(path.join(ROOT, 'server/src/main.ts'), [], {
+  const child = fork(await ensureServer(), [], {
     cwd: ROOT,
-    execArgv: ['--import', 'tsx'],
+    execArgv: ['--enable-source-maps'],
     detached: true,
     stdio: ['ignore', 'inherit', 'pipe', 'ipc'],
     env: {

@@ -11,6 +11,7 @@ import { useEffect, useState } from 'react';
 import { KnowledgeProvider } from '@/api/knowledge';
 import { createQueryClient, useDelivery } from '@/api/queries';
 import { Frame } from '@/features/frame/Frame';
+import { SettledMark } from '@/features/frame/SettledMark';
 import { followTheme } from '@/ui/theme';
 
 export default function RootLayout() {
@@ -25,6 +26,7 @@ export default function RootLayout() {
   return (
     <QueryClientProvider client={client}>
       <Delivery />
+      <SettledMark />
       <KnowledgeProvider>
         <Frame>
           <Slot />

@@ -19,7 +19,7 @@ export function Empty({ sentence, action }: { sentence: string; action?: ReactNo
 /** Still on its way. */
 export function Loading({ what }: { what: string }) {
   return (
-    <View role="status" aria-label={`Fetching ${what}`} className="gap-3 p-4">
+    <View role="status" aria-busy aria-label={`Fetching ${what}`} className="gap-3 p-4">
       <View className="h-6 w-1/2 rounded-card bg-sunk" />
       <View className="h-24 rounded-card bg-sunk" />
       <View className="h-24 rounded-card bg-sunk" />

@@ -12,7 +12,7 @@ function later<Name extends keyof Charts>(name: Name, height: number) {
   });
   return function Later(props: Props) {
     return (
-      <Suspense fallback={<View style={{ height }} />}>
+      <Suspense fallback={<View aria-busy style={{ height }} />}>
         <Chart {...props} />
       </Suspense>
     );

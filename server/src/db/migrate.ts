@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/mysql2';
 import { migrate } from 'drizzle-orm/mysql2/migrator';
-import { fileURLToPath } from 'node:url';
+import { createRequire } from 'node:module';
 import path from 'node:path';
 
 import type { Database } from './connect';
@@ -9,11 +9,10 @@ import type { Database } from './connect';
 const LOCK = 'leggero_migrations';
 const LOCK_SECONDS = 60;
 
-/** The committed migrations; beside this file. */
+/** The committed migrations, found from wherever this code was put. */
 function migrationsFolder(): string {
-  return typeof __dirname === 'string'
-    ? path.join(__dirname, 'migrations')
-    : fileURLToPath(new URL('migrations', import.meta.url));
+  const workspace = createRequire(import.meta.url).resolve('@leggero/server/package.json');
+  return path.join(path.dirname(workspace), 'src/db/migrations');
 }
 
 /** Applies the migrations that are missing, one process at a time (DDL is not transactional in MariaDB). */

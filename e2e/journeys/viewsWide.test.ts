@@ -1,0 +1,13 @@
+import { faultsOfViews } from '../viewFaults';
+import { WIDE } from '../visitor';
+import { worldOf } from '../world';
+
+jest.setTimeout(400_000);
+
+const world = worldOf('demo');
+
+describe('every view on a wide window', () => {
+  it('is accessible by WCAG 2.2 AA by day and in the evening, fits its width, and raises no error', async () => {
+    expect(await faultsOfViews(world, WIDE)).toEqual([]);
+  });
+});

@@ -1,0 +1,70 @@
+import type { ModelDetail, PieceRecord, ShelfModel, SizerRecord, StudyRecord } from '@leggero/contract';
+
+import type { World } from './world';
+
+/** Every view of the demo: what it is, and its address. */
+export async function viewsOf({ get }: World): Promise<[name: string, address: string][]> {
+  const shelf = await get<ShelfModel[]>('models');
+  const eleven = await get<ModelDetail>(`models/${standardEleven(shelf).id}`);
+  const [sizer] = await get<SizerRecord[]>('sizers');
+  const pieces = await get<PieceRecord[]>('pieces');
+  const [study] = await get<StudyRecord[]>('studies');
+  const first = (is: (model: ShelfModel) => boolean) => shelf.find(is)!.id;
+  const pair = first(({ outerId, seenHex }) => outerId !== null && seenHex !== null);
+  const long = first(({ kind }) => kind === 'modelling');
+  const mirror = first(({ finish, kind }) => finish === 'mirror' && kind === 'round');
+  return [
+    ['bench', '/bench'],
+    ['shelf', '/shelf'],
+    ['balloon', `/shelf/${eleven.id}`],
+    ['balloon for a hot venue', `/shelf/${eleven.id}?temp=35&alt=600&hours=12&wraps=1`],
+    ['hold tests', `/shelf/${eleven.id}/hold`],
+    ['comparing', '/shelf/compare'],
+    ['finding', '/shelf/find'],
+    ['files', '/shelf/files'],
+    ['target sheets', '/shelf/sheet'],
+    ['translating', '/gauges/translate'],
+    ['reading', `/shelf/${eleven.id}/reading`],
+    ['verdict', `/shelf/${eleven.id}/check/${eleven.checks[0]!.id}`],
+    ['pairing', '/shelf/pair'],
+    ['a pair', `/shelf/${pair}`],
+    ['stuffing', `/shelf/${pair}/stuffing`],
+    ['a bubble', '/shelf/bubble'],
+    ['a bubble that cannot be', '/shelf/bubble?find=innerMm&finalMm=300'],
+    ['a sphere in clear latex', '/shelf/orb'],
+    ['a modelling balloon', `/shelf/${long}`],
+    ['modelling shapes', `/shelf/${long}?for=shapes`],
+    ['joiners', `/shelf/${long}?for=join`],
+    ['a pole', `/shelf/${long}?for=pole`],
+    ['details of a modelling balloon', `/shelf/${long}/edit`],
+    ['a foil', `/shelf/${first(({ kind }) => kind === 'foil')}`],
+    ['a stretchy sphere', `/shelf/${first(({ kind }) => kind === 'stretch-foil')}`],
+    ['a mirror’s shine', `/shelf/${mirror}/finish`],
+    ['confetti', `/shelf/${first(({ decor }) => decor === 'confetti')}/finish`],
+    ['a print', `/shelf/${first(({ decor }) => decor === 'print')}`],
+    ['new balloon', '/shelf/new'],
+    ['details', `/shelf/${eleven.id}/edit`],
+    ['gauges', '/gauges'],
+    ['sizer', `/gauges/sizers/${sizer!.id}`],
+    ['checking a sizer', `/gauges/sizers/${sizer!.id}/check`],
+    ['learning a squeeze', `/gauges/sizers/${sizer!.id}/squeeze`],
+    ['finding a hole', '/gauges/holes'],
+    ['sizers compared', '/gauges/compare'],
+    ['making a sizer', '/gauges/make?form=box'],
+    ['eyes', '/gauges/eye'],
+    ['starting an eye check', '/gauges/eye/new'],
+    ['studies', '/gauges/studies'],
+    ['a study', `/gauges/studies/${study!.id}`],
+    ['new pump', '/gauges/pumps/new'],
+    ['new piece', '/builds/new'],
+    ...pieces
+      .filter(({ design }) => ['basket', 'curtain', 'ring'].includes(design.form))
+      .map(({ id, name }): [string, string] => [name, `/builds/${id}`]),
+    ['studio', '/studio'],
+  ];
+}
+
+/** The demo's balloon that most is known of. */
+export function standardEleven(shelf: readonly ShelfModel[]): ShelfModel {
+  return shelf.find(({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279)!;
+}

@@ -1,0 +1,157 @@
+import { readdirSync } from 'node:fs';
+import path from 'node:path';
+
+import type { Browser, ElementHandle, Page } from 'puppeteer-core';
+
+export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true, deviceScaleFactor: 1 };
+export const WIDE = { width: 1280, height: 800 };
+export type Viewport = typeof PHONE | typeof WIDE;
+
+/** How long something may take to appear, ms: long, since a machine may have other work. */
+const PATIENCE_MS = 30_000;
+
+interface OpenOptions {
+  browser: Browser;
+  /** Where the world is. */
+  home: string;
+  /** The page in it, such as `/shelf`; none is opened where it is empty. */
+  address: string;
+  viewport: Viewport;
+}
+
+/** A page as a person has it: finds things by role and name, taps, reads. Remembers what the console complained of. */
+export class Visitor {
+  readonly complaints: string[] = [];
+
+  private constructor(
+    readonly page: Page,
+    private readonly home: string,
+  ) {
+    page.on('pageerror', (error) => this.complaints.push(String(error)));
+    page.on('console', (message) => {
+      // A refused or failed request is logged by the browser itself; the app speaks for it on the page.
+      if (message.type() === 'error' && !/Failed to load resource/.test(message.text()))
+        this.complaints.push(message.text());
+    });
+  }
+
+  static async open({ browser, home, address, viewport }: OpenOptions): Promise<Visitor> {
+    const context = await browser.createBrowserContext();
+    const visitor = new Visitor(await context.newPage(), home);
+    await visitor.page.setViewport(viewport);
+    if (address) await visitor.goTo(address);
+    return visitor;
+  }
+
+  /** Opens a page of the world by its address, and waits until all of it has come. */
+  async goTo(address: string): Promise<void> {
+    await this.page.goto(`${this.home}${address}`, { waitUntil: 'domcontentloaded' });
+    await this.settled();
+  }
+
+  async reload(): Promise<void> {
+    await this.page.reload({ waitUntil: 'domcontentloaded' });
+    await this.settled();
+  }
+
+  /** Waits until a page is there, nothing in it is still on its way, and every entry has been delivered. */
+  async settled(): Promise<void> {
+    await this.page
+      .waitForFunction(
+        () =>
+          document.documentElement.hasAttribute('data-settled') &&
+          document.querySelector('[role=main], [role=alert]') !== null &&
+          document.querySelector('[aria-busy=true]') === null,
+        { timeout: PATIENCE_MS },
+      )
+      .catch(async () => {
+        throw new Error(`never settled at ${this.page.url()}:\n${await this.text()}`);
+      });
+  }
+
+  /** The theme of the device, which the app follows unless told otherwise. */
+  device(theme: 'light' | 'dark'): Promise<void> {
+    return this.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: theme }]);
+  }
+
+  /** Leaves for good. */
+  leave(): Promise<void> {
+    return this.page.browserContext().close();
+  }
+
+  /** The visible element of this role and name. */
+  async find(role: string, name: string): Promise<ElementHandle<Element>> {
+    const found = await this.page.waitForSelector(`::-p-aria([name="${name}"][role="${role}"])`, {
+      visible: true,
+      timeout: PATIENCE_MS,
+    });
+    if (!found) throw new Error(`no ${role} called ${name}`);
+    return found;
+  }
+
+  async tap(role: string, name: string): Promise<void> {
+    const element = await this.find(role, name);
+    await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    if (this.page.viewport()?.hasTouch) await element.tap();
+    else await element.click();
+  }
+
+  /** Clicks on the first thing that shows this text. */
+  async tapText(text: string): Promise<void> {
+    await this.page.locator(`::-p-text(${text})`).click();
+  }
+
+  async type(name: string, text: string): Promise<void> {
+    const field = await this.find('textbox', name);
+    await field.click({ count: 3 });
+    await field.type(text);
+  }
+
+  /** Waits until the page says this. */
+  async sees(text: string | RegExp): Promise<void> {
+    const source = typeof text === 'string' ? text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&') : text.source;
+    await this.page
+      .waitForFunction((pattern) => new RegExp(pattern).test(document.body.innerText), { timeout: PATIENCE_MS }, source)
+      .catch(async () => {
+        throw new Error(`never saw ${source} in:\n${await this.text()}`);
+      });
+  }
+
+  text(): Promise<string> {
+    return this.page.evaluate(() => document.body.innerText);
+  }
+
+  /** The value of the dial of this name, mm. */
+  async dial(name: string): Promise<number> {
+    return (await this.find('slider', name)).evaluate((node) => Number(node.getAttribute('aria-valuenow')));
+  }
+
+  /** Lets what the page saves land in a folder, and waits for the next file there. */
+  async saved(folder: string, save: () => Promise<void>): Promise<string> {
+    const session = await this.page.createCDPSession();
+    const browserContextId = this.page.browserContext().id;
+    await session.send('Browser.setDownloadBehavior', {
+      behavior: 'allow',
+      downloadPath: folder,
+      ...(browserContextId ? { browserContextId } : {}),
+    });
+    const before = new Set(readdirSync(folder));
+    await save();
+    for (let i = 0; i < 100; i += 1) {
+      const fresh = readdirSync(folder).find((name) => !before.has(name) && !name.endsWith('.crdownload'));
+      if (fresh) return path.join(folder, fresh);
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    throw new Error('nothing was saved');
+  }
+
+  /** Taps a button that asks for a file, and gives it one. */
+  async give(button: string, file: string): Promise<void> {
+    const [chooser] = await Promise.all([this.page.waitForFileChooser(), this.tap('button', button)]);
+    await chooser.accept([file]);
+  }
+
+  path(): string {
+    return new URL(this.page.url()).pathname;
+  }
+}
