@@ -52,10 +52,7 @@ describe('a wide window', () => {
     await visitor.sees('Strokes and width');
     await visitor.page.keyboard.press('c');
     await visitor.sees(/of 12/);
-    for (const key of ['2', '1', '2', '3', 'u', '2'] satisfies KeyInput[]) {
-      await visitor.page.keyboard.press(key);
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    }
+    for (const key of ['2', '1', '2', '3', 'u', '2'] satisfies KeyInput[]) await visitor.page.keyboard.press(key);
     await visitor.sees('1 of 4 is outside');
     await visitor.page.keyboard.press('?');
     await visitor.sees('Search the shelf');
@@ -64,7 +61,6 @@ describe('a wide window', () => {
   it('follows the device into the evening, and back', async () => {
     const visitor = await world.visit('', WIDE);
     const ground = () => visitor.page.evaluate(() => getComputedStyle(document.body).backgroundColor);
-    const device = (value: string) => visitor.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value }]);
     await visitor.device('dark');
     await visitor.goTo('/bench');
     await visitor.sees('Worth calibrating first');

@@ -301,6 +301,15 @@ function settle(client: QueryClient, command: Command): void {
   }
 }
 
+/**
+ * Asks for everything on screen again. What was asked for before is given up first: a first answer on its way may have
+ * left before the last entry arrived, and invalidating alone would wait for it and be content.
+ */
+async function readAnew(client: QueryClient): Promise<void> {
+  await client.cancelQueries();
+  await client.invalidateQueries();
+}
+
 /** Keeps the outbox moving and the records fresh while the app is open. */
 export function useDelivery(): void {
   const client = useQueryClient();
@@ -310,9 +319,9 @@ export function useDelivery(): void {
         onTaken: (command) => {
           settle(client, command);
           // Read anew once the burst is over; what is on screen is right already.
-          if (useOutbox.getState().waiting.length <= 1) void client.invalidateQueries();
+          if (useOutbox.getState().waiting.length <= 1) void readAnew(client);
         },
-        onRefused: () => void client.invalidateQueries(),
+        onRefused: () => void readAnew(client),
       }),
     [client],
   );

@@ -1,12 +1,15 @@
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 
-/** Calls a function for a key, unless someone is typing or holds a modifier. */
+/**
+ * Calls a function for a key, unless someone is typing or holds a modifier. Keys count from the moment that the page
+ * is drawn (layout effects), so that the first one is not lost on a busy machine.
+ */
 export function useKeys(keys: Readonly<Record<string, () => void>>): void {
   const present = useRef(keys);
-  useEffect(() => {
+  useLayoutEffect(() => {
     present.current = keys;
   });
-  useEffect(() => {
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
