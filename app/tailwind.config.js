@@ -1,23 +1,13 @@
-const channel = (name) => `rgb(var(--${name}) / <alpha-value>)`;
-const names = [
-  'ground',
-  'surface',
-  'sunk',
-  'line',
-  'ink',
-  'quiet',
-  'kiln',
-  'on-kiln',
-  'pine',
-  'on-pine',
-  'pine-wash',
-  'good',
-  'good-wash',
-  'edge',
-  'edge-wash',
-  'out',
-  'out-wash',
-];
+const plugin = require('tailwindcss/plugin');
+
+const { day, evening } = require('./src/ui/palette.json');
+
+/** `pineWash` as classes and variables spell it. */
+const spelled = (name) => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
+/** A colour as channels, so that classes may add an opacity: "31 94 84". */
+const channels = (hex) => [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16)).join(' ');
+const variables = (palette) =>
+  Object.fromEntries(Object.entries(palette).map(([name, hex]) => [`--${spelled(name)}`, channels(hex)]));
 
 /** @type {import('tailwindcss').Config} */
 module.exports = {
@@ -26,7 +16,9 @@ module.exports = {
   darkMode: 'class',
   theme: {
     extend: {
-      colors: Object.fromEntries(names.map((name) => [name, channel(name)])),
+      colors: Object.fromEntries(
+        Object.keys(day).map((name) => [spelled(name), `rgb(var(--${spelled(name)}) / <alpha-value>)`]),
+      ),
       borderRadius: { card: '14px' },
       fontFamily: {
         title: ['BricolageGrotesque_700Bold'],
@@ -36,4 +28,5 @@ module.exports = {
       },
     },
   },
+  plugins: [plugin(({ addBase }) => addBase({ ':root': variables(day), '.dark': variables(evening) }))],
 };

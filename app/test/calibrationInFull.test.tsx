@@ -38,14 +38,14 @@ describe('a target for another place', () => {
     await open();
     await userEvent.click(screen.getByRole('button', { name: 'Made and shown at 21 °C' }));
     const sheet = within(screen.getByRole('dialog'));
-    const field = sheet.getByRole('textbox', { name: 'Temperature at the venue, °C' });
+    const field = sheet.getByRole('textbox', { name: 'At the venue, °C' });
     await userEvent.clear(field);
     await userEvent.type(field, '-300');
     expect(sheet.getByText('Temperatures from -30 to 70 °C are possible.')).toBeTruthy();
     expect((field as HTMLInputElement).value).toBe('-300');
     await userEvent.clear(field);
     await userEvent.type(field, '33');
-    const altitude = sheet.getByRole('textbox', { name: 'Altitude of the venue, m' });
+    const altitude = sheet.getByRole('textbox', { name: 'Above the sea, m' });
     await userEvent.clear(altitude);
     await userEvent.type(altitude, '20000');
     expect(sheet.getByText('Altitudes from -430 to 6000 m are possible.')).toBeTruthy();

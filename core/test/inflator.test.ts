@@ -77,12 +77,12 @@ describe('an inflator with two nozzles', () => {
   it('is corrected: the weaker nozzle runs longer, and both then give one width', () => {
     const right = matchNozzle({ fit, dose: 2.5, nozzle: 'left' });
     expect(right).toBeGreaterThan(2.5);
-    const widthOf = (dose: number, nozzle: Nozzle) => {
+    const expectedMm = (dose: number, nozzle: Nozzle) => {
       const width = predictWidth({ fit, dose, nozzle });
       return width.ok ? width.value.widthMm : 0;
     };
-    expect(widthOf(right, 'right')).toBeCloseTo(widthOf(2.5, 'left'), 9);
-    expect(widthOf(2.5, 'left')).toBeGreaterThan(widthOf(2.5, 'right'));
+    expect(expectedMm(right, 'right')).toBeCloseTo(expectedMm(2.5, 'left'), 9);
+    expect(expectedMm(2.5, 'left')).toBeGreaterThan(expectedMm(2.5, 'right'));
   });
 
   it('says nothing of an imbalance when only one nozzle was read', () => {

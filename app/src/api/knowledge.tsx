@@ -2,6 +2,7 @@ import { coreBalloon, coreInflator, type CalibrationRecord, type PumpRecord, typ
 import { isWidthKind, knowShelf, type FitOutcome, type ShelfKnowledge } from '@leggero/core';
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 
+import { ask } from '../workers/ask';
 import type { KnowledgeQuestion } from '../workers/knowledge.worker';
 import { usePumps, useShelf } from './queries';
 
@@ -23,6 +24,7 @@ const KnowledgeContext = createContext<Knowledge | null>(null);
 /** Works out what the whole shelf teaches, once for all pages. */
 export function KnowledgeProvider({ children }: { children: ReactNode }) {
   const shelf = useShelf().data;
+  // By hand here and below: what is learned is kept by the very records it was learned from.
   // Only balloons that are filled to a width have targets to know.
   const models = useMemo(() => shelf?.filter(({ kind }) => isWidthKind(kind)), [shelf]);
   const pumps = usePumps().data;
@@ -59,9 +61,10 @@ function useLearned(models: ShelfModel[] | undefined, pumps: PumpRecord[] | unde
   useEffect(() => {
     if (!models || !pumps || readingsIn(models) <= MOST_AT_ONCE) return;
     const worker = new Worker(new URL('../workers/knowledge.worker', window.location.href));
-    worker.onmessage = ({ data }: MessageEvent<ShelfKnowledge>) => setLater(learnedOf(models, data));
-    worker.postMessage(questionOf(models, pumps));
-    return () => worker.terminate();
+    const given = new AbortController();
+    const asking = { question: questionOf(models, pumps), signal: given.signal };
+    void ask<KnowledgeQuestion, ShelfKnowledge>(worker, asking).then((shelf) => setLater(learnedOf(models, shelf)));
+    return () => given.abort();
   }, [models, pumps]);
   return atOnce ?? later;
 }

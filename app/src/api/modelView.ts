@@ -33,6 +33,8 @@ import {
   type Showing,
   type Skin,
   type Target,
+  nearestTier,
+  TRADE,
 } from '@leggero/core';
 
 import type { Knowledge } from './knowledge';
@@ -189,9 +191,13 @@ export function comparedModel(model: ShelfModel, { fit, curve, hold }: ModelView
   return { nominalMm, finish, fit, curve, hold, filled: Math.max(filled, burst), burst };
 }
 
-/** The target shown first: Classic's place, the second tier, or the only one. */
+/** The target shown first: of the tier nearest to what most work is filled to. */
 export function firstTarget({ targets }: ModelView): TierTarget | undefined {
-  return targets[1] ?? targets[0];
+  const tier = nearestTier(
+    targets.map((target) => target.tier),
+    TRADE.usualFraction.value,
+  );
+  return targets.find((target) => target.tier === tier);
 }
 
 /** What the picture of a balloon needs. */

@@ -87,6 +87,8 @@ function recordsOf<Data>(query: UseQueryResult<Data>, data: Data | undefined): R
   };
 }
 
+// Memoised by hand in this file: records that did not change must stay the very same, for what is worked out from
+// them is kept by who they are.
 function useOverlaid<Data>(
   query: UseQueryResult<Data>,
   overlay: (data: Data, command: Command) => Data,

@@ -1,4 +1,4 @@
-import { printedScale, type PrintedScale } from '@leggero/core';
+import { printedScale, readNumber, type PrintedScale } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -23,13 +23,7 @@ const BARS = [
 export function BarFields({ action, onScale }: BarFieldsProps) {
   const [typed, setTyped] = useState({ acrossMm: '', downMm: '' });
   const [error, setError] = useState<{ field: string; sentence: string }>();
-  const read = (text: string) =>
-    Number(
-      text
-        .trim()
-        .replace(/\s*mm$/, '')
-        .replace(',', '.') || NaN,
-    );
+  const read = (text: string) => readNumber(text.replace(/\s*mm\s*$/, ''));
   const done = () => {
     const acrossMm = read(typed.acrossMm);
     const downMm = typed.downMm.trim() === '' ? undefined : read(typed.downMm);

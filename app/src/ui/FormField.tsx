@@ -1,4 +1,6 @@
+import { readNumber } from '@leggero/core';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
+import type { TextInputProps } from 'react-native';
 
 import { Field, Labelled } from './Field';
 import { Segmented } from './Segmented';
@@ -10,55 +12,37 @@ interface FormPart<Values extends FieldValues> {
   hint?: string | undefined;
 }
 
-/** A text field of a form, with what to say when its value cannot be used. */
+interface FormFieldProps<Values extends FieldValues> extends FormPart<Values> {
+  /** What to say when the value cannot be used. */
+  wrong: string;
+  /** Words, or a figure that may be left empty: null then. */
+  holds?: 'words' | 'figure';
+}
+
+/** A text field of a form. */
 export function FormField<Values extends FieldValues>({
   control,
   name,
-  label,
-  hint,
   wrong,
-}: FormPart<Values> & { wrong: string }) {
+  holds = 'words',
+  ...labelled
+}: FormFieldProps<Values>) {
   return (
     <Controller
       control={control}
       name={name}
-      render={({ field, fieldState }) => (
-        <Field
-          label={label}
-          hint={hint}
-          value={field.value as string}
-          onChangeText={field.onChange}
-          onBlur={field.onBlur}
-          error={fieldState.error ? wrong : undefined}
-        />
-      )}
-    />
-  );
-}
-
-/** A figure that may be known, or left empty: null then. */
-export function FormNumber<Values extends FieldValues>({
-  control,
-  name,
-  label,
-  hint,
-  wrong,
-}: FormPart<Values> & { wrong: string }) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field, fieldState }) => (
-        <Field
-          label={label}
-          hint={hint}
-          inputMode="decimal"
-          defaultValue={field.value === null ? '' : String(field.value)}
-          onChangeText={(text) => field.onChange(text.trim() === '' ? null : Number(text.replace(',', '.')))}
-          onBlur={field.onBlur}
-          error={fieldState.error ? wrong : undefined}
-        />
-      )}
+      render={({ field: { value, onChange, onBlur }, fieldState }) => {
+        const typing: TextInputProps =
+          holds === 'words'
+            ? { value: value as string, onChangeText: onChange }
+            : {
+                inputMode: 'decimal',
+                // What was typed stays in the field, also when it is no number.
+                defaultValue: value === null ? '' : String(value),
+                onChangeText: (text) => onChange(text.trim() === '' ? null : readNumber(text)),
+              };
+        return <Field {...labelled} {...typing} onBlur={onBlur} error={fieldState.error ? wrong : undefined} />;
+      }}
     />
   );
 }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import type { Lengths } from '@/api/lengths';
+import { TEMPERATURE } from '@/wording/conditions';
 import { ballastText, heliumProblemText, liftText } from '@/wording/helium';
 
 import { Card } from './Card';
@@ -51,7 +52,7 @@ export function HeliumCard({ title, volumeL, massG, place, lengths }: HeliumCard
               label="Where it floats, °C"
               hint="Warm air lifts less."
               value={tempC}
-              range={TEMPERATURES}
+              range={TEMPERATURE}
               onChange={setTempC}
             />
           </View>
@@ -74,4 +75,3 @@ export function HeliumCard({ title, volumeL, massG, place, lengths }: HeliumCard
 }
 
 const MASSES = { least: 0, most: 5000, error: 'Give grams from 0 to 5000.' };
-const TEMPERATURES = { least: -30, most: 70, error: 'Give a temperature from -30 to 70 °C.' };

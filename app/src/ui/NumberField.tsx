@@ -1,3 +1,4 @@
+import { readNumber } from '@leggero/core';
 import { useState } from 'react';
 
 import { Field } from './Field';
@@ -17,8 +18,7 @@ interface NumberFieldProps {
  */
 export function NumberField({ label, hint, value, range, onChange }: NumberFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
-  const read = (text: string) => Number(text.trim().replace(',', '.').replace(/^[−–]/, '-'));
-  const possible = (text: string) => text.trim() !== '' && read(text) >= range.least && read(text) <= range.most;
+  const possible = (text: string) => readNumber(text) >= range.least && readNumber(text) <= range.most;
   const wrong = typed !== null && !possible(typed);
   return (
     <Field
@@ -28,7 +28,7 @@ export function NumberField({ label, hint, value, range, onChange }: NumberField
       value={typed ?? String(value)}
       onChangeText={(text) => {
         setTyped(text);
-        if (possible(text)) onChange(read(text));
+        if (possible(text)) onChange(readNumber(text));
       }}
       onBlur={() => wrong || setTyped(null)}
       error={wrong ? range.error : undefined}

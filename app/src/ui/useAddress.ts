@@ -19,6 +19,7 @@ export function useAddress<Name extends string>(): [Asked<Name>, (by: Asked<Name
     const timer = setTimeout(() => router.setParams(asked), REST_MS);
     return () => clearTimeout(timer);
   }, [asked]);
+  // By hand: effects of pages depend on these, in tests too, where no compiler remembers for them.
   const ask = useCallback((by: Asked<Name>) => setAsked((before) => ({ ...before, ...by })), []);
   const params = useMemo<Asked<Name>>(() => ({ ...address, ...asked }), [address, asked]);
   return [params, ask];

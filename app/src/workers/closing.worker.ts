@@ -1,4 +1,6 @@
-import { simulateClosing, type Closing } from '@leggero/core/linking';
+import { simulateClosing, type Closing, type ClosingSimulation } from '@leggero/core/linking';
+
+import { answerWith } from './answer';
 
 /** What the worker is sent. */
 export interface ClosingQuestion {
@@ -8,6 +10,4 @@ export interface ClosingQuestion {
 }
 
 /** Builds a piece ten thousand times, off the page's own thread. */
-self.onmessage = ({ data }: MessageEvent<ClosingQuestion>) => {
-  (self as unknown as Worker).postMessage(simulateClosing(data));
-};
+answerWith<ClosingQuestion, ClosingSimulation>({ work: simulateClosing });

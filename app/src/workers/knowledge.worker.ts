@@ -1,4 +1,6 @@
-import { knowShelf, type Inflator, type ShelfBalloon } from '@leggero/core';
+import { knowShelf, type Inflator, type ShelfBalloon, type ShelfKnowledge } from '@leggero/core';
+
+import { answerWith } from './answer';
 
 /** What the worker is sent. */
 export interface KnowledgeQuestion {
@@ -7,6 +9,4 @@ export interface KnowledgeQuestion {
 }
 
 /** Works out what a large shelf teaches, off the page's own thread. */
-self.onmessage = ({ data }: MessageEvent<KnowledgeQuestion>) => {
-  (self as unknown as Worker).postMessage(knowShelf(data));
-};
+answerWith<KnowledgeQuestion, ShelfKnowledge>({ work: knowShelf });

@@ -34,6 +34,8 @@ export interface ModelAtWidth {
   /** Height over width there; `null` when no shape is known. */
   aspect: number | null;
   aspectSd: number;
+  /** Half of its 95 % interval. */
+  aspectMargin: number;
   roundLimit: RoundLimit;
   /** Standard deviation of single balloons about their curve, mm; `null` without a calibration. */
   spreadMm: number | null;
@@ -66,6 +68,7 @@ export function modelAtWidth({
     doseHigh: dose?.ok ? dose.value.high : null,
     aspect: shaped?.aspect ?? null,
     aspectSd: shaped?.sd ?? 0,
+    aspectMargin: 1.96 * (shaped?.sd ?? 0),
     roundLimit: curve?.shape.roundLimit ?? { kind: 'no-shapes-seen' },
     spreadMm: fit ? Math.sqrt(fit.varianceRatio) * TRADE.measureSdMm.value.tape : null,
     lostADayMm: widthMm * (1 - keptShare({ rate: hold, hours: 24 })),

@@ -135,7 +135,7 @@ export function fitCalibration({
     notes.push({ code: 'stroke-unlike-pump', fittedL: doseVolumeL, onRecordL });
   }
   const law = { deadVolumeL, doseVolumeL, nozzleVolumeL };
-  const widthOf = ({ dose, nozzle }: Reading) =>
+  const meanWidthAt = ({ dose, nozzle }: Reading) =>
     widthAtVolumeMm({ law: shape, volumeL: volumeAtDoseL(law, dose, nozzle) });
   return ok({
     nominalMm,
@@ -152,12 +152,12 @@ export function fitCalibration({
     smallestWidthMm: least(widths),
     largestWidthMm: most(widths),
     shape,
-    limits: seenLimits(readings, widthOf),
+    limits: seenLimits(readings, meanWidthAt),
     outliers: setAside.map(({ point, deviations }) => ({
       index: point.index,
       dose: point.reading.dose,
       widthMm: point.widthMm,
-      expectedWidthMm: widthOf(point.reading),
+      expectedWidthMm: meanWidthAt(point.reading),
       deviations,
     })),
     notes,
@@ -307,9 +307,9 @@ function residualsOf(points: readonly Point[], fit: LinearFit, ways: WaySds | un
   });
 }
 
-function seenLimits(readings: readonly Reading[], widthOf: (reading: Reading) => number): SeenLimits {
+function seenLimits(readings: readonly Reading[], meanWidthAt: (reading: Reading) => number): SeenLimits {
   const widthsOf = (outcome: Reading['outcome']) =>
-    readings.filter((r) => r.outcome === outcome).map((r) => widthSeenMm(r) ?? widthOf(r));
+    readings.filter((r) => r.outcome === outcome).map((r) => widthSeenMm(r) ?? meanWidthAt(r));
   const hard = widthsOf('hard');
   const burst = widthsOf('burst');
   return {

@@ -38,3 +38,12 @@ export function matchNozzle({ fit, dose, nozzle }: { fit: CalibrationFit; dose: 
   const other = nozzle === 'left' ? 'right' : 'left';
   return (dose * nozzleRateL(fit, nozzle)) / nozzleRateL(fit, other);
 }
+
+/**
+ * The doses with which both nozzles fill alike, around one dose: half of their imbalance to either side, so that
+ * neither is turned far from what was asked.
+ */
+export function evenDoses({ fit, dose }: { fit: CalibrationFit; dose: number }): Record<Nozzle, number> {
+  const share = Math.sqrt(matchNozzle({ fit, dose: 1, nozzle: 'left' }));
+  return { left: dose / share, right: dose * share };
+}

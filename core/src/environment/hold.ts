@@ -2,7 +2,7 @@ import { ok, problem, type Result } from '../result';
 import { TRADE } from '../trade';
 
 /** How a balloon was closed. */
-export interface Closing {
+export interface NeckClosing {
   /** Turns of the neck before the knot. */
   wraps: 1 | 2;
   /** One balloon inside another. */
@@ -10,7 +10,7 @@ export interface Closing {
 }
 
 /** One balloon left standing and measured again. */
-export interface HoldTest extends Closing {
+export interface HoldTest extends NeckClosing {
   /** Hours since it was tied, and the width then; one at 0 hours is needed. */
   readings: readonly { hours: number; widthMm: number }[];
 }
@@ -27,6 +27,7 @@ export interface HoldRate {
 
 export type HoldProblemCode = 'no-first-width' | 'bad-hours' | 'bad-width' | 'grew';
 
+const NIGHT_HOURS = 12;
 /** A year: no hold test is longer. */
 const MOST_HOURS = 8760;
 /** A balloon cannot gain width by standing; a tape may misread by this share. */
@@ -47,7 +48,7 @@ export function holdTestProblem({ readings }: HoldTest): ReturnType<typeof probl
 }
 
 /** The rate assumed for a closing before any hold test. */
-export function defaultHoldRate({ wraps, stuffed }: Closing): HoldRate {
+export function defaultHoldRate({ wraps, stuffed }: NeckClosing): HoldRate {
   const { once, twice, stuffedShare } = TRADE.holdLossPerHour.value;
   const perHour = (wraps === 2 ? twice : once) * (stuffed ? stuffedShare : 1);
   return { perHour, sd: perHour * TRADE.holdLossSdShare.value, tests: 0 };
@@ -65,7 +66,7 @@ export function fitHold({
   closing,
 }: {
   tests: readonly HoldTest[];
-  closing: Closing;
+  closing: NeckClosing;
 }): Result<HoldRate, HoldProblemCode> {
   const assumed = defaultHoldRate(closing);
   let weight = 1 / assumed.sd ** 2;
@@ -92,6 +93,19 @@ export function fitHold({
     sum += rate / (variance + between);
   }
   return ok({ perHour: Math.max(0, sum / weight), sd: 1 / Math.sqrt(weight), tests: used });
+}
+
+/** The law of each way of closing that some tests were closed in, in the order they first come. */
+export function holdLaws(tests: readonly HoldTest[]): { wraps: NeckClosing['wraps']; rate: HoldRate | null }[] {
+  return [...new Set(tests.map(({ wraps }) => wraps))].map((wraps) => {
+    const fitted = fitHold({ tests, closing: { wraps, stuffed: false } });
+    return { wraps, rate: fitted.ok ? fitted.value : null };
+  });
+}
+
+/** What a balloon of classic fill loses of its width in a night of twelve hours, mm. */
+export function nightLossMm({ rate, nominalMm }: { rate: HoldRate; nominalMm: number }): number {
+  return TRADE.nightFraction.value * nominalMm * (1 - keptShare({ rate, hours: NIGHT_HOURS }));
 }
 
 /** The share of its width that a balloon keeps after `hours`. */

@@ -53,7 +53,8 @@ function warmthFactor(fromC: number, toC: number): number {
   return Math.cbrt((toC + ZERO_C_IN_K) / (fromC + ZERO_C_IN_K));
 }
 
-function airProblem({ tempC, pressureKPa }: Air, path: string) {
+/** The first thing about some air that cannot be, its field after `path`; null where balloons are worked in it. */
+export function airProblem({ tempC, pressureKPa }: Air, path = '') {
   const bad = temperatureProblem(tempC, path);
   if (bad) return bad;
   return pressureKPa >= LEAST_KPA && pressureKPa <= MOST_KPA

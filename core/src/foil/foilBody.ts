@@ -1,3 +1,4 @@
+import { sphereVolumeL, type FoilKind } from '../balloon';
 import { ok, problem, type Result } from '../result';
 
 /** Forms a foil is cut in: a round one, or anything else, taken as a pillow of its flat size. */
@@ -71,4 +72,29 @@ export function foilBody({
     depthMm: tube,
     volumeL: volume / MM3_PER_LITRE,
   });
+}
+
+/** A foil as its packet describes it. */
+export interface FlatFoil {
+  kind: FoilKind;
+  /** Across, lying flat, mm; of a stretchy sphere what its name says. */
+  nominalMm: number;
+  /** Up, lying flat, mm; null for a round one. */
+  lengthMm: number | null;
+}
+
+/** A foil's body when full: a disc or a pillow of its flat size; a stretchy sphere is as wide as its name says. */
+export function bodyWhenFull({ kind, nominalMm, lengthMm }: FlatFoil): Result<FoilBody, FoilProblemCode> {
+  if (kind === 'stretch-foil') {
+    const volumeL = sphereVolumeL({ widthMm: nominalMm });
+    return ok({ widthMm: nominalMm, heightMm: nominalMm, depthMm: nominalMm, volumeL });
+  }
+  return lengthMm === null
+    ? foilBody({ form: 'disc', flatWidthMm: nominalMm })
+    : foilBody({ form: 'pillow', flatWidthMm: nominalMm, flatHeightMm: lengthMm });
+}
+
+/** The area of one face lying flat, mm2. */
+export function flatAreaMm2({ nominalMm, lengthMm }: Pick<FlatFoil, 'nominalMm' | 'lengthMm'>): number {
+  return lengthMm === null ? (Math.PI / 4) * nominalMm ** 2 : nominalMm * lengthMm;
 }

@@ -55,7 +55,7 @@ export function holeOn({ labelledMm, measurements }: RecordedHole, day = Infinit
   const before = sorted.findLast((each) => each.day <= day) ?? first;
   const after = sorted.find((each) => each.day > day) ?? before;
   const share = after.day > before.day && day > before.day ? (day - before.day) / (after.day - before.day) : 0;
-  const widthMm = (1 - share) * widthOf(before) + share * widthOf(after);
+  const widthMm = (1 - share) * meanWidthMm(before) + share * meanWidthMm(after);
   const nearest = share > 0.5 ? after : before;
   const ovalMm = Math.abs(nearest.acrossMm - (nearest.downMm ?? nearest.acrossMm));
   return {
@@ -63,12 +63,12 @@ export function holeOn({ labelledMm, measurements }: RecordedHole, day = Infinit
     sdMm: Math.hypot(TRADE.holeSdMm.value[nearest.way], ovalMm / Math.sqrt(12)),
     offMm: widthMm - labelledMm,
     ovalMm,
-    wearMm: last.day > first.day ? widthOf(last) - widthOf(first) : null,
+    wearMm: last.day > first.day ? meanWidthMm(last) - meanWidthMm(first) : null,
     origin: 'measured',
   };
 }
 
-function widthOf({ acrossMm, downMm = acrossMm }: HoleMeasurement): number {
+function meanWidthMm({ acrossMm, downMm = acrossMm }: HoleMeasurement): number {
   return (acrossMm + downMm) / 2;
 }
 

@@ -1,4 +1,5 @@
 import { widthForVolumeMm } from '../balloon';
+import { airProblem } from '../environment';
 import { ok, problem, type Result } from '../result';
 import { TRADE } from '../trade';
 
@@ -63,10 +64,8 @@ export function helium({
 }): Result<HeliumLift, HeliumProblemCode> {
   if (!(volumeL > 0 && Number.isFinite(volumeL))) return problem('bad-volume', { field: 'volumeL' });
   if (!(balloonMassG >= 0 && Number.isFinite(balloonMassG))) return problem('bad-mass', { field: 'balloonMassG' });
-  if (!(tempC >= -30 && tempC <= 70))
-    return problem('bad-temperature', { field: 'tempC', detail: { least: -30, most: 70 } });
-  if (!(pressureKPa >= 40 && pressureKPa <= 120))
-    return problem('bad-pressure', { field: 'pressureKPa', detail: { least: 40, most: 120 } });
+  const thin = airProblem({ tempC, pressureKPa });
+  if (thin) return thin;
   const density = (gas: keyof typeof MOLAR_G) => gasDensity({ gas, tempC, pressureKPa });
   const liftPerL = density('air') - density('helium');
   const grossG = volumeL * liftPerL;

@@ -1,6 +1,6 @@
 import { ok, problem, type Result } from '../result';
 import { formOf, usualLeanDeg, type Form } from './form';
-import { rootWithin } from './root';
+import { rootWithin } from '../numeric';
 import { snapForm, type SnappedForm, type SnapProblemCode } from './snapForm';
 
 /** A basket by its spokes' size or by the opening it shall have: one of the two. */

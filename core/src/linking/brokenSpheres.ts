@@ -1,4 +1,6 @@
-import type { OneWrong } from './oneWrong';
+import type { Closing } from './closing';
+import type { Form, FormLayer } from './form';
+import { oneWrong, type OneWrong } from './oneWrong';
 import type { Sphere } from './spheres';
 
 /** Where a ring stands open: between two balloons, mm. */
@@ -51,4 +53,33 @@ export function brokenSpheres({
     gap = { from: between(moved.widthMm / 2 / apart), to: between(1 - next.widthMm / 2 / apart) };
   }
   return { spheres: spheres.map((sphere, i) => (i === at ? moved : sphere)), gap };
+}
+
+/**
+ * One balloon of a closed form off its size: in a ring it breaks the ring, with what is wrong there; elsewhere, where
+ * nothing closes through it, it only has its own width.
+ */
+export function pullOne({
+  spheres,
+  closing,
+  form,
+  at,
+  offMm,
+}: {
+  spheres: readonly Sphere[];
+  closing: Closing;
+  form: Pick<Form, 'layers'>;
+  at: number;
+  offMm: number;
+}): { spheres: Sphere[]; gap: RingGap | null; wrong: OneWrong | null } {
+  const sphere = spheres[at]!;
+  const closes = ({ role }: FormLayer) => role === 'ring' || role === 'inner-spokes';
+  const layer = form.layers[sphere.layer];
+  if (sphere.tie || !layer || !closes(layer)) {
+    const moved = spheres.map((each, i) => (i === at ? { ...each, widthMm: each.widthMm + offMm } : each));
+    return { spheres: moved, gap: null, wrong: null };
+  }
+  const ring = form.layers.slice(0, sphere.layer).filter(closes).length;
+  const wrong = oneWrong({ closing, ring, offMm });
+  return { ...brokenSpheres({ spheres, at, offMm, wrong }), wrong };
 }

@@ -1,3 +1,5 @@
+import type { RingFit } from './kinds';
+import { bisect } from '../numeric';
 import { normalCdf } from '../statistics';
 import { TRADE } from '../trade';
 import { tieIn, tiePlace, type TiePlace } from './form';
@@ -171,14 +173,9 @@ export function closingTolerance({ closing, share = 0.95 }: { closing: Closing; 
   const needs = needsOf(closing).filter(({ slope, errorMm }) => slope > 1e-9 || errorMm !== 0);
   if (needs.length === 0) return { sdMm: null, weakest: null };
   const all = (sd: number) => needs.reduce((product, need) => product * holds(need, sd) ** need.times, 1);
-  let [low, high] = [0, WIDEST_SD_MM];
   if (all(1e-9) < share) return { sdMm: 0, weakest: weakestOf(needs, 1e-9) };
-  if (all(high) >= share) return { sdMm: null, weakest: null };
-  for (let step = 0; step < 50; step += 1) {
-    const middle = (low + high) / 2;
-    if (all(middle) >= share) low = middle;
-    else high = middle;
-  }
+  if (all(WIDEST_SD_MM) >= share) return { sdMm: null, weakest: null };
+  const { low } = bisect({ holds: (sd) => all(sd) >= share, low: 0, high: WIDEST_SD_MM, halvings: 50 });
   return { sdMm: low, weakest: weakestOf(needs, low) };
 }
 
@@ -225,4 +222,32 @@ function needsOf({ rings, ties, caps }: Closing): Need[] {
       slope: 1,
     })),
   ];
+}
+
+/** A thing that a ring goes around, along or inside of. */
+export interface RingThing {
+  diameterMm: number;
+  fit: RingFit;
+}
+
+/**
+ * What a single ring has to fill: around a thing, along it or inside it the circle that the thing leaves; on its own
+ * it fills what it makes, whatever its sizes.
+ */
+export function closingAround({
+  count,
+  widthMm,
+  jointMm,
+  thing,
+}: {
+  count: number;
+  widthMm: number;
+  jointMm: number;
+  thing: RingThing | null;
+}): Closing {
+  if (!thing) return { rings: [], ties: [], caps: [] };
+  const side = { around: 1, on: 0, inside: -1 }[thing.fit];
+  const placeMm = (thing.diameterMm + side * widthMm) / 2;
+  const roomMm = count * 2 * Math.sin(Math.PI / count) * placeMm;
+  return { rings: [{ key: 'ring-1', count, widthMm, jointMm, roomMm }], ties: [], caps: [] };
 }

@@ -2,7 +2,7 @@ import { ok, problem, type Result } from '../result';
 import { TRADE } from '../trade';
 import type { FormKind } from './kinds';
 import { chordShare } from './ring';
-import { rootWithin } from './root';
+import { rootWithin } from '../numeric';
 
 /** What a form is made to; all its sizes follow. */
 export interface FormShape {

@@ -5,6 +5,8 @@ import { swag } from './swag';
 
 /** A handle of one modelling balloon, from one point of the top ring to the one across. */
 export interface Handle {
+  /** Of the balloon itself, mm. */
+  widthMm: number;
   spanMm: number;
   /** Above the points, mm. */
   riseMm: number;
@@ -66,5 +68,28 @@ export function handleFor({
     const detail = { mostMm: longest.ok ? longest.value.dropMm : 0 };
     return problem('longer-than-balloon', { field: 'riseMm', detail });
   }
-  return ok({ spanMm, riseMm, archMm, bubbleMm, twistsAtMm: [bubbleMm, bubbleMm + archMm], bodyMm, tailMm });
+  const { widthMm } = size;
+  return ok({ widthMm, spanMm, riseMm, archMm, bubbleMm, twistsAtMm: [bubbleMm, bubbleMm + archMm], bodyMm, tailMm });
+}
+
+/** A place in space, mm. */
+interface Point {
+  xMm: number;
+  yMm: number;
+  zMm: number;
+}
+
+/** The handle's line in space, from point to point over the top. */
+export function handleLine({ layers }: Pick<Form, 'layers'>, { spanMm, riseMm }: Handle): Point[] {
+  const top = layers.at(-1)!;
+  const hung = swag({ spanMm, dropMm: riseMm });
+  if (!hung.ok) return [];
+  const { aMm } = hung.value;
+  // Points lie half a step from the balloons.
+  const angle = (2 * Math.PI * (top.turned + 0.5)) / top.count;
+  return Array.from({ length: 41 }, (_, i) => {
+    const along = (i / 40 - 0.5) * spanMm;
+    const up = riseMm - aMm * (Math.cosh(along / aMm) - 1);
+    return { xMm: along * Math.cos(angle), yMm: along * Math.sin(angle), zMm: top.heightMm + up };
+  });
 }

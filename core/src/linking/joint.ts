@@ -82,3 +82,10 @@ export function chainProblem(
   ];
   return { code: 'impossible-length', field: 'lengthMm', detail: { leastMm, mostMm } };
 }
+
+/** The joint of a balloon as far as its chains tell; `TRADE.linkJoint` where one of them cannot be used. */
+export function jointFor({ nominalMm, chains }: { nominalMm: number; chains: readonly MeasuredChain[] }): Joint {
+  const learned = learnJoint({ nominalMm, chains });
+  if (learned.ok) return learned.value;
+  return { jointMm: TRADE.linkJoint.value * nominalMm, sdMm: TRADE.linkJointSd.value * nominalMm, chains: 0 };
+}

@@ -241,8 +241,8 @@ function standing(
 /** The form with its stepped sizes on, and how each of them closes. */
 function dressed(stood: Form, sizes: readonly ExactSize[], widths: readonly number[], stepMm: number) {
   const places = sizesOf(stood);
-  const widthOf = new Map(sizes.map(({ key }, i) => [key, widths[i]!]));
-  const layers = stood.layers.map((layer): FormLayer => ({ ...layer, widthMm: widthOf.get(layer.key)! }));
+  const widthByKey = new Map(sizes.map(({ key }, i) => [key, widths[i]!]));
+  const layers = stood.layers.map((layer): FormLayer => ({ ...layer, widthMm: widthByKey.get(layer.key)! }));
   const snapped = sizes.map(({ key, around, count, widthMm: exactMm, cap }, i): SnappedSize => {
     const { widthMm: placeMm, pitchMm } = places[i]!;
     const off = widths[i]! - placeMm;

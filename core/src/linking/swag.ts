@@ -1,6 +1,6 @@
 import { ok, problem, type Result } from '../result';
 import { chainLength } from './chain';
-import { rootWithin } from './root';
+import { rootWithin, settle } from '../numeric';
 
 /** A chain hanging between two fixings. */
 export interface Swag {
@@ -103,20 +103,16 @@ function sideOf(dropMm: number, aMm: number): { acrossMm: number; alongMm: numbe
 
 /** Newton's steps in log a: the span grows with a, and flattens, so that they come from below and never pass. */
 function aOfDropAndSpan(dropMm: number, spanMm: number, rise: number): number {
-  // The parabola's parameter, a little too small for a catenary.
-  let a = (spanMm * spanMm) / (8 * (dropMm + rise / 2));
-  for (let step = 0; step < 60; step += 1) {
+  const next = (a: number) => {
     const [low, high] = [1 + dropMm / a, 1 + (dropMm + rise) / a];
     const [arcLow, arcHigh] = [Math.acosh(low), Math.acosh(high)];
     const error = a * (arcLow + arcHigh) - spanMm;
     const slope =
       arcLow + arcHigh - dropMm / a / Math.sqrt(low * low - 1) - (dropMm + rise) / a / Math.sqrt(high * high - 1);
-    const next = a - error / slope;
-    const moved = next > 0 ? next : a / 4;
-    if (Math.abs(moved - a) < WITHIN * a) return moved;
-    a = moved;
-  }
-  return a;
+    return a - error / slope;
+  };
+  // From the parabola's parameter, a little too small for a catenary.
+  return settle({ from: (spanMm * spanMm) / (8 * (dropMm + rise / 2)), next, within: WITHIN });
 }
 
 function aOfDropAndLength(dropMm: number, lengthMm: number, rise: number): number {
@@ -134,17 +130,11 @@ function aOfDropAndLength(dropMm: number, lengthMm: number, rise: number): numbe
 /** sinh(u) / u = chord / span with u = span / 2a; then the drop below the lower fixing. */
 function fromLength(spanMm: number, lengthMm: number, rise: number): { aMm: number; dropMm: number } {
   const ratio = Math.sqrt(lengthMm * lengthMm - rise * rise) / spanMm;
-  let u = Math.sqrt(6 * (ratio - 1));
-  if (ratio > 3) u = Math.log(2 * ratio) + Math.log(Math.log(2 * ratio));
-  for (let step = 0; step < 60; step += 1) {
-    const moved = u - (Math.sinh(u) - ratio * u) / (Math.cosh(u) - ratio);
-    const next = moved > 0 ? moved : u / 2;
-    if (Math.abs(next - u) < WITHIN * u) {
-      u = next;
-      break;
-    }
-    u = next;
-  }
+  const u = settle({
+    from: ratio > 3 ? Math.log(2 * ratio) + Math.log(Math.log(2 * ratio)) : Math.sqrt(6 * (ratio - 1)),
+    next: (x) => x - (Math.sinh(x) - ratio * x) / (Math.cosh(x) - ratio),
+    within: WITHIN,
+  });
   const aMm = spanMm / (2 * u);
   // The lower fixing is this far from the lowest point: the middle, moved by the height between the fixings.
   const lowSide = spanMm / 2 - aMm * Math.atanh(rise / lengthMm);

@@ -116,6 +116,8 @@ export function doseForLength({ law, lengthMm }: { law: LengthLaw; lengthMm: num
 
 /** How long to fill for a number of twists. */
 export interface TailPlan {
+  /** Of tail for each twist, mm. */
+  eachMm: number;
   /** Empty end to leave, mm. */
   tailMm: number;
   /** Length to fill to after letting a little out, mm. */
@@ -141,5 +143,5 @@ export function tailFor({ size, twists }: { size: ModellingSize; twists: number 
   if (twists > most) return problem('too-many-twists', { field: 'twists', detail: { most } });
   const tailMm = twists * each;
   const fillMm = size.lengthMm - tailMm;
-  return ok({ tailMm, fillMm, firstMm: Math.min(size.lengthMm, fillMm * (1 + TRADE.burpShare.value)) });
+  return ok({ eachMm: each, tailMm, fillMm, firstMm: Math.min(size.lengthMm, fillMm * (1 + TRADE.burpShare.value)) });
 }

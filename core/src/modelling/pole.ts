@@ -11,6 +11,8 @@ export interface PoleCover {
   pathMm: number;
   /** The balloon as it is pulled and pressed flat, mm. */
   flatMm: number;
+  /** What of the pole's length one strip covers where it lies on it, mm. */
+  alongMm: number;
   eachMm: number;
   balloons: number;
   /** Pole that one balloon covers, mm. */
@@ -84,6 +86,7 @@ export function wrapPole({
     turns,
     pathMm,
     flatMm,
+    alongMm: flatMm * Math.hypot(1, pitchMm / around),
     eachMm,
     balloons: Math.ceil(pathMm / eachMm - 1e-9),
     coversMm: (eachMm / pathMm) * lengthMm,

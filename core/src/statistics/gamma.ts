@@ -1,3 +1,5 @@
+import { bisect } from '../numeric';
+
 const LANCZOS = [
   676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905,
   -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
@@ -59,14 +61,9 @@ function nonZero(value: number, tiny: number): number {
  */
 export function chiSquareQuantile({ p, degreesOfFreedom }: { p: number; degreesOfFreedom: number }): number {
   const a = degreesOfFreedom / 2;
-  let low = 0;
-  let high = a + 1;
-  while (incompleteGamma({ a, x: high }) < p) high *= 2;
-  for (let i = 0; i < 70; i += 1) {
-    const middle = (low + high) / 2;
-    if (incompleteGamma({ a, x: middle }) < p) low = middle;
-    else high = middle;
-  }
+  let most = a + 1;
+  while (incompleteGamma({ a, x: most }) < p) most *= 2;
+  const { low, high } = bisect({ holds: (x) => incompleteGamma({ a, x }) < p, low: 0, high: most, halvings: 70 });
   return low + high;
 }
 

@@ -1,3 +1,4 @@
+import { bisect } from '../numeric';
 import { logGamma } from './gamma';
 
 /**
@@ -42,12 +43,6 @@ function nonZero(value: number, tiny: number): number {
  * The x with I_x(a, b) = p, by bisection: the fraction is monotone, and 60 halvings reach the last bit that matters.
  */
 export function inverseIncompleteBeta({ p, a, b }: { p: number; a: number; b: number }): number {
-  let low = 0;
-  let high = 1;
-  for (let i = 0; i < 60; i += 1) {
-    const middle = (low + high) / 2;
-    if (incompleteBeta({ x: middle, a, b }) < p) low = middle;
-    else high = middle;
-  }
+  const { low, high } = bisect({ holds: (x) => incompleteBeta({ x, a, b }) < p, low: 0, high: 1 });
   return (low + high) / 2;
 }

@@ -1,3 +1,4 @@
+import { bisect } from '../numeric';
 import { problem, ok, type Result } from '../result';
 import { normalCdf, normalDensity } from './normalLaw';
 
@@ -245,11 +246,5 @@ function finiteOr0(bound: number): number {
 /** Where a profile crosses `floor` between a far point and its top; the far point where it does not get so low. */
 function crossing(f: (x: number) => number, floor: number, far: number, top: number): number {
   if (f(far) >= floor) return far;
-  let [out, inside] = [far, top];
-  for (let i = 0; i < 24; i += 1) {
-    const middle = (out + inside) / 2;
-    if (f(middle) < floor) out = middle;
-    else inside = middle;
-  }
-  return inside;
+  return bisect({ holds: (x) => f(x) >= floor, low: top, high: far, halvings: 24 }).low;
 }

@@ -1,3 +1,4 @@
+import { bisect } from '../numeric';
 import { ok, problem, type Result } from '../result';
 import { TRADE } from '../trade';
 
@@ -61,9 +62,9 @@ export function humpOf(model: RubberModel): { hump: CurvePlace; dip: CurvePlace 
   const at = (y: number): CurvePlace => ({ stretch: Math.sqrt(y), pressure: pressureAt(Math.sqrt(y), k) });
   if (k === 0) return { hump: at(Math.cbrt(7)), dip: null };
   // The slope's own lowest point parts the two roots; it lies below 3 / (4 k), where the two first terms turn.
-  const lowest = bisect((y) => 4 * k * y ** 3 - 3 * y ** 2 + 5 * k, Math.cbrt(7), 1 / k);
+  const lowest = crossing((y) => 4 * k * y ** 3 - 3 * y ** 2 + 5 * k, Math.cbrt(7), 1 / k);
   if (slope(lowest) >= 0) return null;
-  return { hump: at(bisect(slope, 1, lowest)), dip: at(bisect(slope, lowest, 2 / k)) };
+  return { hump: at(crossing(slope, 1, lowest)), dip: at(crossing(slope, lowest, 2 / k)) };
 }
 
 /**
@@ -85,23 +86,15 @@ export function unequalPair({
   const k = ratioOf(model);
   const other = (stretch: number) => Math.cbrt(2 * meanStretch ** 3 - stretch ** 3);
   const excess = (stretch: number) => pressureAt(stretch, k) - pressureAt(other(stretch), k);
-  const stretch = bisect(excess, 1, Math.min(turns.hump.stretch, meanStretch));
+  const stretch = crossing(excess, 1, Math.min(turns.hump.stretch, meanStretch));
   const place = (x: number): CurvePlace => ({ stretch: x, pressure: pressureAt(x, k) });
   return { smaller: place(stretch), larger: place(other(stretch)) };
 }
 
-const HALVINGS = 60;
-
 /** Where `f` passes nought between two places at which its signs differ. */
-function bisect(f: (x: number) => number, from: number, to: number): number {
-  let low = from;
-  let high = to;
-  const rising = f(low) < 0;
-  for (let i = 0; i < HALVINGS; i += 1) {
-    const middle = (low + high) / 2;
-    if (f(middle) < 0 === rising) low = middle;
-    else high = middle;
-  }
+function crossing(f: (x: number) => number, from: number, to: number): number {
+  const rising = f(from) < 0;
+  const { low, high } = bisect({ holds: (x) => f(x) < 0 === rising, low: from, high: to });
   return (low + high) / 2;
 }
 

@@ -66,3 +66,8 @@ export function lowerLimit({ nominalMm, finish }: { nominalMm: number; finish: F
   const fraction = why === 'shine' ? TRADE.smallestShine.value : TRADE.smallestFraction.value;
   return { code: 'smallest-useful', why, fraction, limitMm: fraction * nominalMm };
 }
+
+/** The widths that a nominal is useful in for work that must be exact, mm: neither floppy nor hard. */
+export function usefulWidths({ nominalMm }: { nominalMm: number }): { leastMm: number; mostMm: number } {
+  return { leastMm: TRADE.smallestFraction.value * nominalMm, mostMm: TRADE.largestFraction.value * nominalMm };
+}

@@ -93,3 +93,12 @@ export function tierProblem({
   }
   return null;
 }
+
+/** The tier that aims nearest to a share of nominal, wherever it stands in the list; undefined where there is none. */
+export function nearestTier<Aiming extends Pick<NamedTier, 'fraction'>>(
+  tiers: readonly Aiming[],
+  fraction: number,
+): Aiming | undefined {
+  const off = (tier: Aiming) => Math.abs(tier.fraction - fraction);
+  return tiers.reduce<Aiming | undefined>((best, tier) => (best && off(best) <= off(tier) ? best : tier), undefined);
+}

@@ -121,6 +121,9 @@ export const TRADE = {
     'from memory',
     'how much the loss differs from one balloon to the next',
   ),
+  usualFraction: constant(0.91, 'of nominal', 'common practice', 'the tier shown first: what most work is filled to'),
+  stuffedFraction: constant(0.8, 'of nominal', 'from memory', 'the tier a pair is shown at first'),
+  nightFraction: constant(0.86, 'of nominal', 'from memory', 'the fill that what a night costs is told for'),
   aspectLawSd: constant(
     0.01,
     'height / width',

@@ -1,3 +1,4 @@
 export * from './formatLength';
 export * from './length';
 export * from './parseLength';
+export * from './readNumber';

@@ -1,5 +1,6 @@
 import { ok, problem, type Result } from '../result';
 import { LONGEST_MM, MM_PER, type LengthUnit } from './length';
+import { readNumber } from './readNumber';
 
 export type LengthProblemCode = 'empty' | 'not-a-length' | 'negative' | 'zero-denominator' | 'too-large';
 
@@ -55,7 +56,7 @@ export function parseLength({ text, unit }: { text: string; unit: LengthUnit }):
 }
 
 function readFigure(text: string): number | 'zero-denominator' | null {
-  if (DECIMAL.test(text)) return Number(text.replace(',', '.'));
+  if (DECIMAL.test(text)) return readNumber(text);
   const match = FRACTION.exec(text);
   if (!match) return null;
   const [, whole = '0', over, under] = match;

@@ -5,6 +5,7 @@ import { and, eq } from 'drizzle-orm';
 import { insertOnce, type Scope } from '../db/records';
 import { calibrations, models, pumps, readings } from '../db/schema';
 import { HttpProblem } from '../http/problem';
+import { readingRefused } from '../http/words';
 import { createCalibration } from './store';
 
 /**
@@ -45,9 +46,7 @@ function refuseImpossible({ model: { nominalMm }, calibration }: CalibrationFile
     const path = `calibration.readings.${i}.`;
     const bad = readingProblem({ reading: coreReading(record), nominalMm, path });
     if (!bad) return;
-    throw new HttpProblem(400, 'Some of what was sent cannot be used.', [
-      { path: bad.field ?? path, message: `Not possible for this balloon (${bad.code})` },
-    ]);
+    throw HttpProblem.unusable({ path: bad.field ?? path, message: readingRefused(bad.code) });
   });
 }
 

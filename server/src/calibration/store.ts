@@ -13,6 +13,7 @@ import { and, asc, eq } from 'drizzle-orm';
 import { insertOnce, type Scope } from '../db/records';
 import { calibrations, models, readings } from '../db/schema';
 import { HttpProblem } from '../http/problem';
+import { readingRefused } from '../http/words';
 import { holesStillThere } from '../sizer/store';
 
 type CalibrationRow = typeof calibrations.$inferSelect;
@@ -60,9 +61,7 @@ export async function createReading(
     .innerJoin(models, eq(models.id, calibrations.modelId))
     .where(and(eq(calibrations.id, create.calibrationId), eq(calibrations.studioId, scope.studioId)));
   if (!model) {
-    throw new HttpProblem(404, 'There is nothing by that id.', [
-      { path: 'calibrationId', message: 'Nothing is known by this id' },
-    ]);
+    throw HttpProblem.unknown('calibrationId');
   }
   const { kind, nominalMm, lengthMm } = model;
   const bad =
@@ -72,8 +71,7 @@ export async function createReading(
   if (bad) {
     // The length of a modelling balloon stands where others have their height.
     const path = bad.field === 'lengthMm' ? 'heightMm' : (bad.field ?? '');
-    const field = { path, message: `Not possible for this balloon (${bad.code})` };
-    throw new HttpProblem(400, 'Some of what was sent cannot be used.', [field]);
+    throw HttpProblem.unusable({ path, message: readingRefused(bad.code) });
   }
   const there = await holesStillThere(scope, [create.holeId, create.stopsHoleId]);
   const { row, created } = await insertOnce(scope, readings, {

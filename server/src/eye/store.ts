@@ -78,9 +78,7 @@ export async function createEyeBalloon(
 ): Promise<{ row: EyeBalloonRecord; created: boolean }> {
   const check = await readOwned(scope, eyeChecks, create.eyeCheckId);
   if (create.position >= eyeBalloonCount(check)) {
-    throw new HttpProblem(400, 'Some of what was sent cannot be used.', [
-      { path: 'position', message: 'This session has no such balloon' },
-    ]);
+    throw HttpProblem.unusable({ path: 'position', message: 'This session has no such balloon' });
   }
   const { row, created } = await insertOnce(scope, eyeBalloons, {
     ...create,

@@ -1,11 +1,12 @@
 import type { HoldReadingRecord, HoldTestCreate, HoldTestRecord } from '@leggero/contract';
-import { holdTestProblem, type HoldProblemCode } from '@leggero/core';
+import { holdTestProblem } from '@leggero/core';
 import { and, asc, desc, eq, getTableColumns } from 'drizzle-orm';
 
 import { insertOnce, readOwned, type Scope } from '../db/records';
 import { holdReadings, holdTests } from '../db/schema';
 import { groupBy, withoutStudio } from '../db/shape';
 import { HttpProblem } from '../http/problem';
+import { HOLD_REFUSED } from '../http/words';
 
 /** Hold tests, newest first, each with its widths by hours: of one model, or of all. */
 export async function holdTestsOf({ database, studioId }: Scope, modelId?: string): Promise<HoldTestRecord[]> {
@@ -55,13 +56,6 @@ async function readingsOf({ database, studioId }: Scope, testId: string): Promis
   return rows.map(withoutStudio);
 }
 
-const REASONS: Record<HoldProblemCode, string> = {
-  'no-first-width': 'The width at the knot is missing',
-  'bad-hours': 'Hours from 0 to 8,760 are possible',
-  'bad-width': 'This is no width',
-  grew: 'A balloon does not grow by standing: measure again',
-};
-
 /** Adds a width to one of the studio's hold tests; refuses one that cannot be, naming the field. */
 export async function createHoldReading(
   scope: Scope,
@@ -73,7 +67,7 @@ export async function createHoldReading(
   const bad = holdTestProblem({ ...holdTestOf(test, []), readings: together });
   if (bad) {
     const path = bad.problem.field?.endsWith('hours') ? 'hours' : 'widthMm';
-    throw new HttpProblem(400, 'Some of what was sent cannot be used.', [{ path, message: REASONS[bad.problem.code] }]);
+    throw HttpProblem.unusable({ path, message: HOLD_REFUSED[bad.problem.code] });
   }
   const { row, created } = await insertOnce(scope, holdReadings, create);
   return { row: withoutStudio(row), created };

@@ -49,5 +49,5 @@ function requestProblem(error: unknown): HttpProblem | null {
 function unknownReference(message: string): HttpProblem {
   const column = /FOREIGN KEY \(`(\w+)`/.exec(message)?.[1] ?? '';
   const path = column.replace(/_(\w)/g, (_, letter: string) => letter.toUpperCase());
-  return new HttpProblem(404, 'There is nothing by that id.', [{ path, message: 'Nothing is known by this id' }]);
+  return HttpProblem.unknown(path);
 }

@@ -21,11 +21,17 @@ export class HttpProblem extends Error {
 
   /** A body that the contract refuses, field by field. */
   static invalid(error: z.ZodError): HttpProblem {
-    return new HttpProblem(
-      400,
-      'Some of what was sent cannot be used.',
-      error.issues.map(({ path, message }) => ({ path: path.join('.'), message })),
-    );
+    return HttpProblem.unusable(...error.issues.map(({ path, message }) => ({ path: path.join('.'), message })));
+  }
+
+  /** A body that reads well and still cannot be, by the fields to blame. */
+  static unusable(...fields: { path: string; message: string }[]): HttpProblem {
+    return new HttpProblem(400, 'Some of what was sent cannot be used.', fields);
+  }
+
+  /** A body that names a record the studio does not have. */
+  static unknown(path: string): HttpProblem {
+    return new HttpProblem(404, 'There is nothing by that id.', [{ path, message: 'Nothing is known by this id' }]);
   }
 
   document(): ProblemDocument {

@@ -65,8 +65,7 @@ export async function createModel(scope: Scope, create: ModelCreate): Promise<{ 
 }
 
 async function refuseImpossiblePair(scope: Scope, outerId: string, innerId: string): Promise<void> {
-  const refuse = (path: string, message: string) =>
-    new HttpProblem(400, 'Some of what was sent cannot be used.', [{ path, message }]);
+  const refuse = (path: string, message: string) => HttpProblem.unusable({ path, message });
   const [outer, inner] = await Promise.all([readOwned(scope, models, outerId), readOwned(scope, models, innerId)]);
   for (const [path, part] of Object.entries({ outerId: outer, innerId: inner })) {
     if (part.outerId !== null || !isWidthKind(part.kind))

@@ -61,9 +61,7 @@ export async function createChain(scope: Scope, create: ChainRecord): Promise<{ 
   await readOwned(scope, models, create.modelId);
   const wrong = chainProblem(create);
   if (wrong) {
-    throw new HttpProblem(400, 'Some of what was sent cannot be used.', [
-      { path: wrong.field, message: 'No chain of so many balloons is so long' },
-    ]);
+    throw HttpProblem.unusable({ path: wrong.field, message: 'No chain of so many balloons is so long' });
   }
   const { row, created } = await insertOnce(scope, chains, { ...create, takenAt: new Date(create.takenAt) });
   return { row: chainOf(row), created };

@@ -4,6 +4,7 @@ import {
   NOZZLES,
   OUTCOMES,
   parseLength,
+  readNumber,
   readingProblem,
   SHAPES,
   WAYS,
@@ -153,7 +154,7 @@ class Cells {
     if (filled.length > 1) throw new CellProblem('dose', 'Give strokes or seconds, not both.');
     const text = this.at(first.at);
     if (!/^\d+([.,]\d+)?$/.test(text)) throw new CellProblem('dose', `“${text}” cannot be read as a number.`);
-    return { amount: Number(text.replace(',', '.')), kind: first.kind };
+    return { amount: readNumber(text), kind: first.kind };
   }
 
   model(nominalMm: number): ReadLine['model'] {

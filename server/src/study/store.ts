@@ -7,7 +7,7 @@ import { studies, studyPeople, studyWidths } from '../db/schema';
 import { groupBy } from '../db/shape';
 import { HttpProblem } from '../http/problem';
 
-function widthOf({ studioId: _, takenAt, ...rest }: typeof studyWidths.$inferSelect): StudyWidthRecord {
+function studyWidthRecord({ studioId: _, takenAt, ...rest }: typeof studyWidths.$inferSelect): StudyWidthRecord {
   return { ...rest, takenAt: takenAt.toISOString() };
 }
 
@@ -24,7 +24,7 @@ export async function listStudies({ database, studioId }: Scope): Promise<StudyR
     ...rest,
     startedAt: startedAt.toISOString(),
     people: (namesBy.get(rest.id) ?? []).map(({ name }) => name),
-    widths: (widthsBy.get(rest.id) ?? []).map(widthOf),
+    widths: (widthsBy.get(rest.id) ?? []).map(studyWidthRecord),
   }));
 }
 
@@ -64,13 +64,11 @@ export async function createStudyWidth(
   const most = { balloon: study.balloons, person: names.length, repeat: study.repeats };
   for (const path of ['balloon', 'person', 'repeat'] as const) {
     if (create[path] < most[path]) continue;
-    throw new HttpProblem(400, 'Some of what was sent cannot be used.', [
-      { path, message: 'The study has no such place' },
-    ]);
+    throw HttpProblem.unusable({ path, message: 'The study has no such place' });
   }
   const { row, created } = await insertOnce(scope, studyWidths, {
     ...create,
     takenAt: new Date(create.takenAt),
   });
-  return { row: widthOf(row), created };
+  return { row: studyWidthRecord(row), created };
 }

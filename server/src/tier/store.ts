@@ -1,11 +1,12 @@
 import type { TierRecord } from '@leggero/contract';
-import { tierProblem, type TierProblemCode } from '@leggero/core';
+import { tierProblem } from '@leggero/core';
 import { asc, eq } from 'drizzle-orm';
 
 import { changeOwned, insertOnce, readOwned, type Scope } from '../db/records';
 import { tiers } from '../db/schema';
 import { withoutStudio, withoutStudioOnce } from '../db/shape';
 import { HttpProblem } from '../http/problem';
+import { TIER_REFUSED } from '../http/words';
 
 /** The studio's tiers in their order. */
 export async function listTiers({ database, studioId }: Scope): Promise<TierRecord[]> {
@@ -31,18 +32,9 @@ export async function changeTier(scope: Scope, id: string, change: Partial<TierR
   return withoutStudio(await changeOwned(scope, tiers, id, change));
 }
 
-const REASONS: Record<TierProblemCode, string> = {
-  'outside-range': 'Tiers reach from 30 to 100 % of nominal',
-  'empty-range': 'The end lies above the start',
-  'aim-outside': 'The share aimed at lies within the range',
-  overlaps: 'This range overlaps another tier’s',
-};
-
 async function refuseUnsuited(scope: Scope, tier: TierRecord): Promise<void> {
   const others = (await listTiers(scope)).filter(({ id }) => id !== tier.id);
   const bad = tierProblem({ tier, others });
   if (!bad) return;
-  throw new HttpProblem(400, 'Some of what was sent cannot be used.', [
-    { path: bad.field ?? '', message: REASONS[bad.code] },
-  ]);
+  throw HttpProblem.unusable({ path: bad.field ?? '', message: TIER_REFUSED[bad.code] });
 }

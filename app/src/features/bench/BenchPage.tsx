@@ -1,7 +1,6 @@
 import { coreBalloon, type ShelfModel, type Studio, type TierRecord } from '@leggero/contract';
 import { calibrationOrder, sameLine, type CalibrationTask, type Candidate } from '@leggero/core';
 import { router } from 'expo-router';
-import { useMemo } from 'react';
 import { View } from 'react-native';
 
 import { useKnowledge, type Knowledge } from '@/api/knowledge';
@@ -49,14 +48,8 @@ interface ShownProps {
 function Shown({ knowledge, tiers, studio }: ShownProps) {
   const { models } = knowledge;
   const wide = useWide();
-  const views = useMemo(
-    () => new Map(models.map((model) => [model.id, viewModel({ model, knowledge, tiers, studio })])),
-    [models, knowledge, tiers, studio],
-  );
-  const tasks = useMemo(
-    () => calibrationOrder(models.map((model) => candidateOf(model, views.get(model.id)!, models))),
-    [models, views],
-  );
+  const views = new Map(models.map((model) => [model.id, viewModel({ model, knowledge, tiers, studio })]));
+  const tasks = calibrationOrder(models.map((model) => candidateOf(model, views.get(model.id)!, models)));
   if (models.length === 0) {
     return (
       <Page title="Bench">

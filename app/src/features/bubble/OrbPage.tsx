@@ -25,8 +25,8 @@ export function OrbPage() {
   const [params, ask] = useAddress<'latex' | 'sphere' | 'vents'>();
   const lengths = useLengths();
   const wide = useWide();
-  const widthOf = (typed: string | undefined) => (typed === undefined ? FIRST_MM : Number(typed));
-  const [latexNominalMm, sphereMm] = [widthOf(params.latex), widthOf(params.sphere)];
+  const typedMm = (typed: string | undefined) => (typed === undefined ? FIRST_MM : Number(typed));
+  const [latexNominalMm, sphereMm] = [typedMm(params.latex), typedMm(params.sphere)];
   const vents = params.vents === '3' ? 3 : 2;
   const made = sphereInClear({ latexNominalMm, sphereMm, vents });
   const problem = made.ok ? null : made.problem;

@@ -8,7 +8,6 @@ import {
   type BubbleSteps,
   type BubbleWidths,
 } from '@leggero/core/stuffing';
-import { useMemo } from 'react';
 
 import { holesNow, type HoleView } from '@/api/holes';
 import { useKnowledge, type Knowledge } from '@/api/knowledge';
@@ -52,31 +51,27 @@ export function useBubble(): Bubble {
   const sought = BUBBLE_WIDTHS.find((each) => each === find) ?? 'finalMm';
   const outer = knowledge?.models.find(({ id }) => id === outerId);
   const inner = knowledge?.models.find(({ id }) => id === innerId);
-  const asked = useMemo(
-    () => ({
-      outerFirstMm: widthOf(outerFirstMm, FIRST.outerFirstMm),
-      innerMm: widthOf(innerMm, FIRST.innerMm),
-      finalMm: widthOf(finalMm, FIRST.finalMm),
-    }),
-    [outerFirstMm, innerMm, finalMm],
-  );
-  const limits = useMemo(
-    () => ({ outerMm: limitMm(outer, knowledge, studio), innerMm: limitMm(inner, knowledge, studio) }),
-    [outer, inner, knowledge, studio],
-  );
-  const found = useMemo(() => {
+  const asked = {
+    outerFirstMm: typedMm(outerFirstMm, FIRST.outerFirstMm),
+    innerMm: typedMm(innerMm, FIRST.innerMm),
+    finalMm: typedMm(finalMm, FIRST.finalMm),
+  };
+  const limits = { outerMm: limitMm(outer, knowledge, studio), innerMm: limitMm(inner, knowledge, studio) };
+  const solve = () => {
     // A field left empty asks for nothing: it is as wrong as a nought.
     const given = BUBBLE_WIDTHS.filter((each) => each !== sought).map((each) => [each, asked[each] ?? 0]);
     return bubbleStuffing({ ...Object.fromEntries(given), limits });
-  }, [sought, asked, limits]);
-  const steps = useMemo(() => {
+  };
+  const found = solve();
+  const plan = () => {
     const holes = sizers?.flatMap((sizer) => holesNow(sizer)) ?? [];
     return found.ok ? bubbleSteps({ widths: found.value, holes, limits }) : null;
-  }, [found, sizers, limits]);
+  };
+  const steps = plan();
   return { sought, asked, outer, inner, found, steps, change };
 }
 
-function widthOf(text: string | undefined, first: number): number | null {
+function typedMm(text: string | undefined, first: number): number | null {
   if (text === undefined) return first;
   return text === '' ? null : Number(text);
 }

@@ -1,6 +1,5 @@
 import type { ShelfModel } from '@leggero/contract';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useMemo } from 'react';
 import { View } from 'react-native';
 
 import { useKnowledge, type Knowledge } from '@/api/knowledge';
@@ -39,11 +38,12 @@ export function ComparePage() {
   const studio = useStudio().data;
   const sizers = useSizers().data;
   const knowledge = useKnowledge();
-  const chosen = useMemo(() => (knowledge ? chooseModels(knowledge, a, b) : null), [knowledge, a, b]);
-  const compared = useMemo(() => {
+  const chosen = knowledge ? chooseModels(knowledge, a, b) : null;
+  const compare = () => {
     if (!knowledge || !tiers || !studio || !chosen) return null;
     return chosen.map((model): Compared => ({ model, view: viewModel({ model, knowledge, tiers, studio }) }));
-  }, [knowledge, tiers, studio, chosen]);
+  };
+  const compared = compare();
   const back = wide ? undefined : '/shelf';
   if (!compared || !sizers || !knowledge) {
     return (

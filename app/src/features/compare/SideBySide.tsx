@@ -90,8 +90,8 @@ const ROWS: readonly { name: string; of: (at: ModelAtWidth, kind: Kind, text: Wr
   },
   {
     name: 'Aspect',
-    of: ({ aspect, aspectSd }) =>
-      aspect === null ? 'not known' : `${aspect.toFixed(2)} ±${(1.96 * aspectSd).toFixed(2)}`,
+    of: ({ aspect, aspectMargin }) =>
+      aspect === null ? 'not known' : `${aspect.toFixed(2)} ±${aspectMargin.toFixed(2)}`,
   },
   {
     name: 'Turns oval',

@@ -15,7 +15,7 @@ import { fineMm } from '@/wording/sizer';
 
 import { SessionsChart } from '@/ui/charts';
 import type { SessionPoint } from '@/ui/chart/SessionsChart';
-import { viewEyeCheck } from './useEyeView';
+import { viewEyeCheck } from './viewEyeCheck';
 
 /** Sessions of one person: how bias and spread went from one to the next, and each with its figures. */
 export function EyeHistory({ person, checks }: { person: PersonRecord; checks: readonly EyeCheckRecord[] }) {

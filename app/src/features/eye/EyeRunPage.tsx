@@ -18,7 +18,7 @@ import { EyeVerdict } from './EyeVerdict';
 import { FillActions, FillStep } from './FillStep';
 import { MeasureStep } from './MeasureStep';
 import { PinSheet } from './PinSheet';
-import { viewEyeCheck } from './useEyeView';
+import { viewEyeCheck } from './viewEyeCheck';
 
 const BACK = '/gauges/eye';
 

@@ -12,7 +12,7 @@ import { biasText, comparisonText, eyeVerdict, spreadText, trendTexts, withinTex
 import { fineMm, WORK_WORDS } from '@/wording/sizer';
 
 import { EyeChart } from '@/ui/charts';
-import type { EyePart, EyeView } from './useEyeView';
+import type { EyePart, EyeView } from './viewEyeCheck';
 
 interface EyeVerdictProps {
   check: EyeCheckRecord;

@@ -1,20 +1,18 @@
 import type { ModelDetail, Studio } from '@leggero/contract';
-import { sphereVolumeL, type FoilKind } from '@leggero/core';
-import { foilBody, foilHeadroom, type FoilBody } from '@leggero/core/foil';
+import type { FoilKind } from '@leggero/core';
+import { bodyWhenFull, flatAreaMm2, foilHeadroom, type FoilBody } from '@leggero/core/foil';
 import { foilMassG } from '@leggero/core/helium';
-import { router } from 'expo-router';
-import Pencil from 'lucide-react-native/icons/pencil';
 import { View } from 'react-native';
 
 import { useLengths } from '@/api/lengths';
 import { modelName } from '@/api/modelView';
 import { useStudio } from '@/api/queries';
-import { IconButton } from '@/ui/Button';
+import { EditDetails } from '@/parts/EditDetails';
+import { PlaceFields } from '@/parts/PlaceFields';
 import { Card } from '@/ui/Card';
 import { Cautions } from '@/ui/Cautions';
 import { HeliumCard } from '@/ui/HeliumCard';
 import { useWide } from '@/ui/layout';
-import { NumberField } from '@/ui/NumberField';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
 import { Loading } from '@/ui/States';
@@ -39,9 +37,7 @@ export function FoilPage({ model }: { model: ModelDetail }) {
       title={modelName(model)}
       subtitle={`${KIND_WORDS[kind].toLowerCase()} · ${model.colourName}`}
       back={wide ? undefined : '/shelf'}
-      aside={
-        <IconButton label="Change details" icon={Pencil} onPress={() => router.navigate(`/shelf/${model.id}/edit`)} />
-      }
+      aside={<EditDetails modelId={model.id} />}
     >
       {studio ? <Shown model={model} kind={kind} studio={studio} /> : <Loading what="the studio" />}
     </Page>
@@ -58,10 +54,10 @@ function Shown({ model, kind, studio }: ShownProps) {
   const lengths = useLengths();
   const wide = useWide();
   const { text } = lengths;
-  const body = bodyOf(model, kind);
+  const made = bodyWhenFull({ ...model, kind });
+  const body = made.ok ? made.value : null;
   const from = { tempC: studio.workroomTempC, altitudeM: studio.workroomAltitudeM };
   const { stop, shutOff, seal } = FOIL_WORDS[kind];
-  const flatMm2 = model.lengthMm ? model.nominalMm * model.lengthMm : (Math.PI / 4) * model.nominalMm ** 2;
   return (
     <View className={wide ? 'flex-row items-start gap-6' : 'gap-4'}>
       <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
@@ -106,7 +102,7 @@ function Shown({ model, kind, studio }: ShownProps) {
           <HeliumCard
             title="If it is to float"
             volumeL={body.volumeL}
-            massG={foilMassG({ areaMm2: flatMm2 })}
+            massG={foilMassG({ areaMm2: flatAreaMm2(model) })}
             place={from}
             lengths={lengths}
           />
@@ -132,20 +128,6 @@ function bodyText(
   );
 }
 
-/** A foil's body when full; a stretchy sphere is what its name says. */
-function bodyOf({ nominalMm, lengthMm }: ModelDetail, kind: FoilKind): FoilBody | null {
-  if (kind === 'stretch-foil') {
-    const volumeL = sphereVolumeL({ widthMm: nominalMm });
-    return { widthMm: nominalMm, heightMm: nominalMm, depthMm: nominalMm, volumeL };
-  }
-  const body = foilBody(
-    lengthMm === null
-      ? { form: 'disc', flatWidthMm: nominalMm }
-      : { form: 'pillow', flatWidthMm: nominalMm, flatHeightMm: lengthMm },
-  );
-  return body.ok ? body.value : null;
-}
-
 function Headroom({ from }: { from: { tempC: number; altitudeM: number } }) {
   const [params, ask] = useAddress<'temp' | 'alt'>();
   const tempC = Number(params.temp ?? 33);
@@ -154,26 +136,17 @@ function Headroom({ from }: { from: { tempC: number; altitudeM: number } }) {
   return (
     <Card title="Room for heat">
       <View className="gap-3">
-        <View className="flex-row gap-3">
-          <View className="flex-1">
-            <NumberField
-              label="At the venue, °C"
-              hint={`Filled at ${from.tempC} °C.`}
-              value={tempC}
-              range={TEMPERATURES}
-              onChange={(to) => ask({ temp: String(to) })}
-            />
-          </View>
-          <View className="flex-1">
-            <NumberField
-              label="Above the sea, m"
-              hint={`Filled at ${from.altitudeM} m.`}
-              value={altitudeM}
-              range={ALTITUDES}
-              onChange={(to) => ask({ alt: String(to) })}
-            />
-          </View>
-        </View>
+        <PlaceFields
+          place={{ tempC, altitudeM }}
+          temperature={{ label: 'At the venue, °C', hint: `Filled at ${from.tempC} °C.` }}
+          altitude={{ label: 'Above the sea, m', hint: `Filled at ${from.altitudeM} m.` }}
+          onChange={(to) =>
+            ask({
+              ...(to.tempC === undefined ? {} : { temp: String(to.tempC) }),
+              ...(to.altitudeM === undefined ? {} : { alt: String(to.altitudeM) }),
+            })
+          }
+        />
         {room.ok ? (
           <>
             <Words look="strong" role="status">
@@ -189,6 +162,3 @@ function Headroom({ from }: { from: { tempC: number; altitudeM: number } }) {
     </Card>
   );
 }
-
-const TEMPERATURES = { least: -30, most: 70, error: 'Give a temperature from -30 to 70 °C.' };
-const ALTITUDES = { least: -430, most: 6000, error: 'Give metres from -430 to 6000.' };

@@ -8,7 +8,7 @@ import { newId } from '@/api/id';
 import { useCommand, usePumps } from '@/api/queries';
 import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
-import { FormChoice, FormField, FormNumber } from '@/ui/FormField';
+import { FormChoice, FormField } from '@/ui/FormField';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { INFLATOR_WORDS } from '@/wording/trade';
@@ -87,14 +87,16 @@ function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
         values={INFLATOR_KINDS}
         words={KIND_TITLES}
       />
-      <FormNumber
+      <FormField
+        holds="figure"
         control={control}
         name="doseVolumeL"
         label={`Litres a ${DOSE_SCALES[kind].unit}, if known`}
         hint="Each calibration measures it; a known figure helps to notice a change of pump."
         wrong="Give litres above 0 and up to 20, such as 0.18, or leave it empty."
       />
-      <FormNumber
+      <FormField
+        holds="figure"
         control={control}
         name="mostKPa"
         label="Most pressure, kPa, if known"

@@ -1,7 +1,7 @@
 import type { PumpRecord, ShelfModel } from '@leggero/contract';
 import { translateDose, type DoseCurve } from '@leggero/core';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useKnowledge, type Knowledge } from '@/api/knowledge';
@@ -27,10 +27,7 @@ export function TranslatePage() {
   const wide = useWide();
   const back = wide ? undefined : '/gauges';
   const [typed, setTyped] = useState(FIRST_RECIPE);
-  const chosen = useMemo(
-    () => (knowledge ? choose(knowledge, modelId, from, to) : null),
-    [knowledge, modelId, from, to],
-  );
+  const chosen = knowledge ? choose(knowledge, modelId, from, to) : null;
   if (!knowledge || !chosen) {
     return (
       <Page title="Translate a recipe" back={back}>

@@ -1,4 +1,5 @@
-import type { HoldTestRecord } from '@leggero/contract';
+import { coreHoldTest, type HoldTestRecord } from '@leggero/contract';
+import { holdLaws } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -28,7 +29,7 @@ export function HoldPage(shown: ShownModel) {
   const chart =
     tests.length > 0 ? (
       <Card title="Width kept">
-        <HoldChart tests={tests} />
+        <HoldChart tests={tests} laws={holdLaws(tests.map(coreHoldTest))} />
       </Card>
     ) : null;
   const list = tests.map((test) => <HoldTestCard key={test.id} test={test} />);

@@ -1,3 +1,4 @@
+import { MM_PER } from '@leggero/core';
 import type { SizedPart } from '@leggero/contract';
 import { View } from 'react-native';
 
@@ -5,20 +6,20 @@ import { Card } from '@/ui/Card';
 import { SwitchRow } from '@/ui/SwitchRow';
 
 import { MmField, PartPick } from './Fields';
-import type { Workroom } from './useWorkroom';
+import type { PieceBasis } from './useBasis';
 
 interface FinisherProps {
   finisher: SizedPart | null;
   fallback: SizedPart;
-  workroom: Workroom;
+  basis: PieceBasis;
   onChange: (finisher: SizedPart | null) => void;
 }
 
 /** A small plain balloon is 4 in where it ends a chain. */
-const FINISHER_MM = 4 * 25.4;
+const FINISHER_MM = 4 * MM_PER.in;
 
 /** The plain balloon that ends a hanging chain, so that no tail shows. */
-export function Finisher({ finisher, fallback, workroom, onChange }: FinisherProps) {
+export function Finisher({ finisher, fallback, basis, onChange }: FinisherProps) {
   return (
     <Card title="At its end">
       <View className="gap-3">
@@ -29,11 +30,11 @@ export function Finisher({ finisher, fallback, workroom, onChange }: FinisherPro
         />
         {finisher ? (
           <>
-            <PartPick label="Finishing balloon" part={finisher} workroom={workroom} onChange={onChange} />
+            <PartPick label="Finishing balloon" part={finisher} basis={basis} onChange={onChange} />
             <MmField
               label="Finishing width"
               value={finisher.widthMm}
-              workroom={workroom}
+              basis={basis}
               onChange={(widthMm) => onChange({ ...finisher, widthMm })}
             />
           </>

@@ -1,11 +1,11 @@
 import type { DesignOf } from '@leggero/contract';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 
 import { Cautions } from '@/ui/Cautions';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
-import { fineMm, linkProblemText } from '@/wording/linking';
+import { fineMm } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
 import { CheckCard } from './CheckCard';
@@ -17,20 +17,17 @@ import { PieceLayout } from './PieceLayout';
 import type { ShownPiece } from './shownPiece';
 import { SizesCard } from './SizesCard';
 import { TargetCard } from './TargetCard';
-import { useDesign } from './useDesign';
+import { usePiece } from './usePiece';
 import { viewChain } from './viewHanging';
 
 const ROOM_MM = 2700;
 
 /** A chain to a length: its count, the size with which it lands, and what it is made of. */
-export function ChainPiece({ piece, design: stored, workroom }: ShownPiece<DesignOf<'chain'>>) {
-  const [design, change] = useDesign(piece, stored);
+export function ChainPiece(shown: ShownPiece<DesignOf<'chain'>>) {
+  const { piece, basis } = shown;
+  const { design, change, view, wrong } = usePiece(shown, viewChain);
   const [chosen, setChosen] = useState<string | null>(null);
-  const { text } = workroom.lengths;
-  const made = useMemo(() => viewChain(design, workroom), [design, workroom]);
-  const view = made.ok ? made.value : null;
-  const problem = made.ok ? null : made.problem;
-  const wrong = (field: string) => (problem?.field === field ? linkProblemText(problem, text) : undefined);
+  const { text } = basis.lengths;
   const size = view?.sizes.find(({ key }) => key === (chosen ?? 'part-1'));
   const topMm = design.roomMm ?? design.lengthMm;
   return (
@@ -54,7 +51,7 @@ export function ChainPiece({ piece, design: stored, workroom }: ShownPiece<Desig
             <View role="status">
               <Words look="strong">{`${counted(view.plan.count, 'balloon')}: ${text(view.lengthMm)} long`}</Words>
               <Words look="quiet">
-                {`Exact at ${workroom.lengths.exact(view.plan.exactMm)} each; ` +
+                {`Exact at ${basis.lengths.exact(view.plan.exactMm)} each; ` +
                   `on your steps ${fineMm(view.offMm)} ${view.offMm > 0 ? 'too long' : 'short'}. Sized to an ` +
                   `eighth either way it lands within ${fineMm(2 * view.spreadMm)}.`}
               </Words>
@@ -64,7 +61,7 @@ export function ChainPiece({ piece, design: stored, workroom }: ShownPiece<Desig
             <MmField
               label="Length"
               value={design.lengthMm}
-              workroom={workroom}
+              basis={basis}
               error={wrong('lengthMm')}
               onChange={(lengthMm) => change({ lengthMm })}
             />
@@ -72,7 +69,7 @@ export function ChainPiece({ piece, design: stored, workroom }: ShownPiece<Desig
               <MmField
                 label="Height of the room"
                 value={design.roomMm}
-                workroom={workroom}
+                basis={basis}
                 onChange={(roomMm) => change({ roomMm })}
               />
             )}
@@ -85,7 +82,7 @@ export function ChainPiece({ piece, design: stored, workroom }: ShownPiece<Desig
           <Finisher
             finisher={design.finisher}
             fallback={design.repeat[0]!}
-            workroom={workroom}
+            basis={basis}
             onChange={(finisher) => change({ finisher })}
           />
           <NeckNote trimmed={design.trimmed} onChange={(trimmed) => change({ trimmed })} />
@@ -93,20 +90,18 @@ export function ChainPiece({ piece, design: stored, workroom }: ShownPiece<Desig
       }
       second={
         <>
-          {size ? <TargetCard size={size} workroom={workroom} /> : null}
-          {view ? (
-            <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} />
-          ) : null}
+          {size ? <TargetCard size={size} basis={basis} /> : null}
+          {view ? <SizesCard sizes={view.sizes} basis={basis} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
           <RepeatCard
             title="Made of"
             more="Alternate with another"
             repeat={design.repeat}
-            workroom={workroom}
+            basis={basis}
             error={wrong('widthMm')}
             onChange={(repeat) => change({ repeat })}
           />
-          <JointCard part={design.repeat[0]!} workroom={workroom} />
-          {view ? <CheckCard piece={piece} sizes={view.sizes} workroom={workroom} /> : null}
+          <JointCard part={design.repeat[0]!} basis={basis} />
+          {view ? <CheckCard piece={piece} sizes={view.sizes} basis={basis} /> : null}
           <Cautions names={['heights', 'latex', 'choking']} />
         </>
       }

@@ -10,21 +10,21 @@ import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 
 import type { PieceSize } from './sizes';
-import { modelOf, nominalOf, type Workroom } from './useWorkroom';
+import { modelOf, nominalOf, type PieceBasis } from './useBasis';
 
 interface CheckCardProps {
   piece: PieceRecord;
   sizes: readonly PieceSize[];
-  workroom: Workroom;
+  basis: PieceBasis;
 }
 
 /** A batch of checks holds so many at most. */
 const MOST_IN_CHECK = 1000;
 
 /** Every balloon of a piece is checked, not a sample: a run with one part for each size. */
-export function CheckCard({ piece, sizes, workroom }: CheckCardProps) {
+export function CheckCard({ piece, sizes, basis }: CheckCardProps) {
   const send = useCommand();
-  const known = sizes.filter(({ part, count }) => modelOf(part, workroom) && count > 0);
+  const known = sizes.filter(({ part, count }) => modelOf(part, basis) && count > 0);
   const inOrder = [...piece.checks].sort((a, b) => a.startedAt.localeCompare(b.startedAt));
   const open = inOrder.filter(({ size, results }) => results.length < size);
   const left = open.reduce((sum, { size, results }) => sum + size - results.length, 0);
@@ -34,10 +34,10 @@ export function CheckCard({ piece, sizes, workroom }: CheckCardProps) {
       // A moment apart: they are done in this order.
       const startedAt = new Date(now + i).toISOString();
       const id = newId();
-      const hole = bestHole(workroom.sizers, {
+      const hole = bestHole(basis.sizers, {
         targetMm: size.widthMm,
         toleranceMm: size.toleranceMm,
-        nominalMm: nominalOf(size.part, workroom),
+        nominalMm: nominalOf(size.part, basis),
       });
       const { id: holeId, widthMm: holeMm } = hole?.choice.hole ?? { id: null, widthMm: null };
       send({

@@ -11,12 +11,12 @@ import { Words } from '@/ui/Words';
 import { linkProblemText } from '@/wording/linking';
 
 import { MmField } from './Fields';
-import type { Workroom } from './useWorkroom';
+import type { PieceBasis } from './useBasis';
 import { FORM_STEPS } from './viewClosed';
 
 interface ClosedFieldsProps {
   design: ClosedDesign;
-  workroom: Workroom;
+  basis: PieceBasis;
   problem: Problem | null;
   counts: { least: number; most: number };
   /** Numbers of rings that come out. */
@@ -34,8 +34,8 @@ const STEPS = FORM_STEPS.map((mm) => ({
 }));
 
 /** What a closed form is made to. */
-export function ClosedFields({ design, workroom, problem, counts, rings, change }: ClosedFieldsProps) {
-  const { text } = workroom.lengths;
+export function ClosedFields({ design, basis, problem, counts, rings, change }: ClosedFieldsProps) {
+  const { text } = basis.lengths;
   const { form, count } = design;
   const wrong = (field: string) => (problem?.field === field ? linkProblemText(problem, text) : undefined);
   const walled = form === 'basket' || form === 'cup';
@@ -83,7 +83,7 @@ export function ClosedFields({ design, workroom, problem, counts, rings, change 
           <MmField
             label="Clear opening"
             value={design.mouthMm}
-            workroom={workroom}
+            basis={basis}
             error={wrong('mouthMm') ?? wrong('baseMm')}
             onChange={(mouthMm) => change({ mouthMm })}
           />
@@ -91,7 +91,7 @@ export function ClosedFields({ design, workroom, problem, counts, rings, change 
           <MmField
             label={form === 'basket' ? 'Spoke balloons' : 'Base balloons'}
             value={design.baseMm}
-            workroom={workroom}
+            basis={basis}
             error={wrong('baseMm')}
             onChange={(baseMm) => change({ baseMm })}
           />

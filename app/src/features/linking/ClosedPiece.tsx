@@ -1,6 +1,6 @@
 import type { ClosedDesign } from '@leggero/contract';
-import { brokenSpheres, countsOf, oneWrong, workingRings } from '@leggero/core/linking';
-import { useCallback, useMemo, useState } from 'react';
+import { countsOf, handleLine, pullOne, workingRings } from '@leggero/core/linking';
+import { useState } from 'react';
 
 import { Cautions } from '@/ui/Cautions';
 import { Segmented } from '@/ui/Segmented';
@@ -22,21 +22,22 @@ import { SizesCard } from './SizesCard';
 import { StepsCard } from './StepsCard';
 import { TargetCard } from './TargetCard';
 import { ToleranceCard } from './ToleranceCard';
-import { useDesign } from './useDesign';
-import { handleLine, partOf, viewClosed, type ClosedView } from './viewClosed';
+import { usePiece } from './usePiece';
+import { partOf, viewClosed, type ClosedView } from './viewClosed';
 
 /** A basket or another closed form: exact sizes, the steps that close best, and what one wrong balloon does. */
-export function ClosedPiece({ piece, design: stored, workroom }: ShownPiece<ClosedDesign>) {
-  const [design, change] = useDesign(piece, stored);
+export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
+  const { piece, basis } = shown;
+  const { design, change, view, problem } = usePiece(shown, viewClosed);
   const [seen, setSeen] = useState<Seen>('side');
   const [tapped, setTapped] = useState<number | null>(null);
   const [offMm, setOffMm] = useState(0);
-  const { text } = workroom.lengths;
-  const made = useMemo(() => viewClosed(design, workroom), [design, workroom]);
-  const view = made.ok ? made.value : null;
-  const problem = made.ok ? null : made.problem;
+  const { text } = basis.lengths;
   const at = view && tapped !== null && tapped < view.spheres.length ? tapped : null;
-  const pulled = useMemo(() => (view && at !== null ? pull(view, at, offMm) : null), [view, at, offMm]);
+  const pulled =
+    view && at !== null
+      ? pullOne({ spheres: view.spheres, closing: view.closing, form: view.snapped.form, at, offMm })
+      : null;
   const spheres = pulled?.spheres ?? view?.spheres ?? [];
   const key = at === null ? (view?.sizes[0]?.key ?? null) : spheres[at]!.key;
   const size = view?.sizes.find((each) => each.key === key);
@@ -44,14 +45,14 @@ export function ClosedPiece({ piece, design: stored, workroom }: ShownPiece<Clos
     setTapped(view?.spheres.findIndex((sphere) => sphere.key === to) ?? null);
     setOffMm(0);
   };
-  const colourOf = useCallback((each: string) => partOf(design, each).colourHex, [design]);
+  const colourOf = (each: string) => partOf(design, each).colourHex;
   const own = at === null ? [] : spheres.flatMap((sphere, i) => (sphere.key === key ? [i] : []));
   const { handle } = design;
   const arch =
     view?.handle?.ok && handle
       ? {
           points: handleLine(view.snapped.form, view.handle.value),
-          widthMm: handleWidth(view),
+          widthMm: view.handle.value.widthMm,
           colourHex: handle.part.colourHex,
         }
       : null;
@@ -92,7 +93,7 @@ export function ClosedPiece({ piece, design: stored, workroom }: ShownPiece<Clos
           ) : null}
           <ClosedFields
             design={design}
-            workroom={workroom}
+            basis={basis}
             problem={problem}
             change={change}
             counts={countsOf(form)}
@@ -102,19 +103,19 @@ export function ClosedPiece({ piece, design: stored, workroom }: ShownPiece<Clos
       }
       second={
         <>
-          {size ? <TargetCard size={size} workroom={workroom} /> : null}
+          {size ? <TargetCard size={size} basis={basis} /> : null}
           {view && at !== null && pulled ? (
             <PullCard
               offMm={offMm}
               wrong={pulled.wrong}
               tie={spheres[at]!.tie || spheres[at]!.key === 'cap'}
-              lengths={workroom.lengths}
+              lengths={basis.lengths}
               onOff={setOffMm}
             />
           ) : null}
           {view ? (
             <>
-              <SizesCard sizes={view.sizes} workroom={workroom} chosen={key} onChoose={choose} />
+              <SizesCard sizes={view.sizes} basis={basis} chosen={key} onChoose={choose} />
               <Words look="quiet">{snapText(view.snapped)}</Words>
               <ToleranceCard closing={view.closing} form={form} />
               <StepsCard
@@ -129,13 +130,13 @@ export function ClosedPiece({ piece, design: stored, workroom }: ShownPiece<Clos
             <HandleCard
               handle={handle}
               made={view?.handle ?? null}
-              workroom={workroom}
+              basis={basis}
               onChange={(to) => change({ handle: to })}
             />
           ) : null}
-          <PartsCard design={design} sizes={view?.sizes ?? []} workroom={workroom} change={change} />
-          <JointCard part={design.usual} workroom={workroom} />
-          {view ? <CheckCard piece={piece} sizes={view.sizes} workroom={workroom} /> : null}
+          <PartsCard design={design} sizes={view?.sizes ?? []} basis={basis} change={change} />
+          <JointCard part={design.usual} basis={basis} />
+          {view ? <CheckCard piece={piece} sizes={view.sizes} basis={basis} /> : null}
           <Cautions names={['latex', 'choking']} />
         </>
       }
@@ -145,26 +146,6 @@ export function ClosedPiece({ piece, design: stored, workroom }: ShownPiece<Clos
 
 /** Fields that show their own problem. */
 const FIELDS = new Set(['baseMm', 'mouthMm', 'stepMm', 'leanDeg', 'rings', 'count']);
-
-/** One balloon off its size: what that does to its ring, and where everything then is. */
-function pull({ spheres, closing, snapped }: ClosedView, at: number, offMm: number) {
-  const sphere = spheres[at]!;
-  const layer = snapped.form.layers[sphere.layer];
-  const closed = snapped.form.layers
-    .slice(0, sphere.layer)
-    .filter(({ role }) => role === 'ring' || role === 'inner-spokes').length;
-  const inRing = !sphere.tie && (layer?.role === 'ring' || layer?.role === 'inner-spokes');
-  if (!inRing) {
-    const moved = spheres.map((each, i) => (i === at ? { ...each, widthMm: each.widthMm + offMm } : each));
-    return { spheres: moved, gap: null, wrong: null };
-  }
-  const wrong = oneWrong({ closing, ring: closed, offMm });
-  return { ...brokenSpheres({ spheres, at, offMm, wrong }), wrong };
-}
-
-function handleWidth({ handle }: ClosedView): number {
-  return handle?.ok ? handle.value.bubbleMm / 1.25 : 0;
-}
 
 function pictureText(
   { snapped, sizes, balloons }: ClosedView,

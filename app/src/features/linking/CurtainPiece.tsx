@@ -1,7 +1,7 @@
 import type { DesignOf } from '@leggero/contract';
 import { HEMS, roundToStep, TOP_LINES, type Hem, type TopLine } from '@leggero/core';
 import type { CurtainCaution } from '@leggero/core/linking';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 
 import { Card } from '@/ui/Card';
@@ -10,19 +10,18 @@ import { Labelled } from '@/ui/Field';
 import { Segmented } from '@/ui/Segmented';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
-import { linkProblemText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
 import { CheckCard } from './CheckCard';
 import { Finisher, NeckNote } from './ChainEnds';
 import { MmField, RepeatCard } from './Fields';
-import { HangPicture, type RoomLine } from './HangPicture';
+import { HangPicture } from './HangPicture';
 import { JointCard } from './JointCard';
 import { PieceLayout } from './PieceLayout';
 import type { ShownPiece } from './shownPiece';
 import { SizesCard } from './SizesCard';
 import { TargetCard } from './TargetCard';
-import { useDesign } from './useDesign';
+import { usePiece } from './usePiece';
 import { viewCurtain, type CurtainView } from './viewHanging';
 
 /** A usual room, mm. */
@@ -31,25 +30,19 @@ const TOP_WORDS: Record<TopLine, string> = { level: 'Level', arched: 'Arched', s
 const HEM_WORDS: Record<Hem, string> = { level: 'Level hem', follows: 'Equal chains' };
 
 /** A curtain of chains, or a grid: each chain's count, and whether it clears ceiling and heads. */
-export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<DesignOf<'curtain'>>) {
-  const [design, change] = useDesign(piece, stored);
+export function CurtainPiece(shown: ShownPiece<DesignOf<'curtain'>>) {
+  const { piece, basis } = shown;
+  const { design, change, view, wrong } = usePiece(shown, viewCurtain);
   const [chosen, setChosen] = useState<string | null>(null);
-  const { text } = workroom.lengths;
-  const made = useMemo(() => viewCurtain(design, workroom), [design, workroom]);
-  const view = made.ok ? made.value : null;
-  const problem = made.ok ? null : made.problem;
-  const wrong = (field: string) => (problem?.field === field ? linkProblemText(problem, text) : undefined);
+  const { text } = basis.lengths;
   // While the hem is dragged the picture goes first.
   const settled = useDeferredValue(view);
   const size = settled?.sizes.find(({ key }) => key === (chosen ?? 'part-1'));
   const { topMm, hemMm, ceilingMm } = design;
-  const lines = useMemo(
-    (): RoomLine[] => [
-      { title: `hem ${text(hemMm)}`, highMm: hemMm, drag: true },
-      ...(ceilingMm === null ? [] : [{ title: text(ceilingMm), highMm: ceilingMm }]),
-    ],
-    [hemMm, ceilingMm, text],
-  );
+  const lines = [
+    { title: `hem ${text(hemMm)}`, highMm: hemMm, drag: true },
+    ...(ceilingMm === null ? [] : [{ title: text(ceilingMm), highMm: ceilingMm }]),
+  ];
   return (
     <PieceLayout
       piece={piece}
@@ -84,30 +77,25 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
             <MmField
               label="Across"
               value={design.acrossMm}
-              workroom={workroom}
+              basis={basis}
               error={wrong('acrossMm')}
               onChange={(acrossMm) => change({ acrossMm })}
             />
             <MmField
               label="Line above the floor"
               value={topMm}
-              workroom={workroom}
+              basis={basis}
               error={wrong('topMm')}
               onChange={(to) => change({ topMm: to })}
             />
             {ceilingMm === null ? null : (
-              <MmField
-                label="Ceiling"
-                value={ceilingMm}
-                workroom={workroom}
-                onChange={(to) => change({ ceilingMm: to })}
-              />
+              <MmField label="Ceiling" value={ceilingMm} basis={basis} onChange={(to) => change({ ceilingMm: to })} />
             )}
             <MmField
               label="Hem above the floor"
               hint="Or drag it in the picture."
               value={hemMm}
-              workroom={workroom}
+              basis={basis}
               error={wrong('hemMm')}
               onChange={(to) => change({ hemMm: to })}
             />
@@ -116,7 +104,7 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
                 label="From chain to chain"
                 hint={view ? `Comes to ${text(view.made.everyMm)}.` : 'About.'}
                 value={design.everyMm}
-                workroom={workroom}
+                basis={basis}
                 error={wrong('everyMm')}
                 onChange={(everyMm) => change({ everyMm })}
               />
@@ -134,7 +122,7 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
             <MmField
               label={design.topLine === 'arched' ? 'The arch rises by' : 'The line drops by'}
               value={design.bowMm}
-              workroom={workroom}
+              basis={basis}
               error={wrong('bowMm')}
               onChange={(bowMm) => change({ bowMm })}
             />
@@ -163,27 +151,27 @@ export function CurtainPiece({ piece, design: stored, workroom }: ShownPiece<Des
       second={
         <>
           {settled ? <ChainsCard view={settled} /> : null}
-          {size ? <TargetCard size={size} workroom={workroom} /> : null}
+          {size ? <TargetCard size={size} basis={basis} /> : null}
           {settled ? (
-            <SizesCard sizes={settled.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} />
+            <SizesCard sizes={settled.sizes} basis={basis} chosen={size?.key ?? null} onChoose={setChosen} />
           ) : null}
           <RepeatCard
             title="Made of"
             more="Alternate with another"
             repeat={design.repeat}
-            workroom={workroom}
+            basis={basis}
             error={wrong('widthMm')}
             onChange={(repeat) => change({ repeat })}
           />
           <Finisher
             finisher={design.finisher}
             fallback={design.repeat[0]!}
-            workroom={workroom}
+            basis={basis}
             onChange={(finisher) => change({ finisher })}
           />
           <NeckNote trimmed={design.trimmed} onChange={(trimmed) => change({ trimmed })} />
-          <JointCard part={design.repeat[0]!} workroom={workroom} />
-          {settled ? <CheckCard piece={piece} sizes={settled.sizes} workroom={workroom} /> : null}
+          <JointCard part={design.repeat[0]!} basis={basis} />
+          {settled ? <CheckCard piece={piece} sizes={settled.sizes} basis={basis} /> : null}
           <Cautions names={['heights', 'latex', 'choking']} />
         </>
       }

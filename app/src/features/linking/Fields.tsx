@@ -8,24 +8,24 @@ import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { LengthField } from '@/ui/LengthField';
 
-import { modelOf, type Workroom } from './useWorkroom';
+import { modelOf, type PieceBasis } from './useBasis';
 
 interface PartPickProps<Part extends PiecePart> {
   label: string;
   part: Part;
-  workroom: Workroom;
+  basis: PieceBasis;
   onChange: (part: Part) => void;
 }
 
 /** Which balloon of the shelf a part is made of: pairs too. */
-export function PartPick<Part extends PiecePart>({ label, part, workroom, onChange }: PartPickProps<Part>) {
-  const { models } = workroom.knowledge;
+export function PartPick<Part extends PiecePart>({ label, part, basis, onChange }: PartPickProps<Part>) {
+  const { models } = basis.knowledge;
   return (
     <BalloonPick
       label={label}
       none="Any balloon"
       models={models}
-      value={modelOf(part, workroom)}
+      value={modelOf(part, basis)}
       onChange={(id) => {
         const model = models.find((each) => each.id === id);
         onChange(
@@ -47,16 +47,16 @@ interface MmFieldProps {
   label: string;
   hint?: string;
   value: number;
-  workroom: Workroom;
+  basis: PieceBasis;
   error?: string | undefined;
   onChange: (mm: number) => void;
 }
 
 /** A length of a design: an empty field changes nothing. */
-export function MmField({ value, workroom, onChange, ...field }: MmFieldProps) {
+export function MmField({ value, basis, onChange, ...field }: MmFieldProps) {
   return (
     <View className="min-w-[130px] flex-1">
-      <LengthField {...field} value={value} lengths={workroom.lengths} onChange={(mm) => mm !== null && onChange(mm)} />
+      <LengthField {...field} value={value} lengths={basis.lengths} onChange={(mm) => mm !== null && onChange(mm)} />
     </View>
   );
 }
@@ -66,7 +66,7 @@ const MOST_IN_REPEAT = 6;
 interface RepeatCardProps {
   title: string;
   repeat: readonly SizedPart[];
-  workroom: Workroom;
+  basis: PieceBasis;
   error?: string | undefined;
   /** What one more is called. */
   more: string;
@@ -74,7 +74,7 @@ interface RepeatCardProps {
 }
 
 /** Balloons that follow each other, with their sizes and colours, over and over. */
-export function RepeatCard({ title, repeat, workroom, error, more, onChange }: RepeatCardProps) {
+export function RepeatCard({ title, repeat, basis, error, more, onChange }: RepeatCardProps) {
   const change = (at: number, by: Partial<SizedPart>) =>
     onChange(repeat.map((part, i) => (i === at ? { ...part, ...by } : part)));
   return (
@@ -87,7 +87,7 @@ export function RepeatCard({ title, repeat, workroom, error, more, onChange }: R
                 <PartPick
                   label={repeat.length > 1 ? `Balloon ${i + 1}` : 'Balloon'}
                   part={part}
-                  workroom={workroom}
+                  basis={basis}
                   onChange={(chosen) => change(i, chosen)}
                 />
               </View>
@@ -102,7 +102,7 @@ export function RepeatCard({ title, repeat, workroom, error, more, onChange }: R
             <MmField
               label={repeat.length > 1 ? `Width ${i + 1}` : 'Width'}
               value={part.widthMm}
-              workroom={workroom}
+              basis={basis}
               error={i === 0 ? error : undefined}
               onChange={(widthMm) => change(i, { widthMm })}
             />

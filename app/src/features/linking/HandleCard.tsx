@@ -8,13 +8,13 @@ import { Words } from '@/ui/Words';
 import { HANDLE_PROBLEMS } from '@/wording/linking';
 
 import { MmField } from './Fields';
-import type { Workroom } from './useWorkroom';
+import type { PieceBasis } from './useBasis';
 import type { ClosedView } from './viewClosed';
 
 interface HandleCardProps {
   handle: ClosedDesign['handle'];
   made: ClosedView['handle'];
-  workroom: Workroom;
+  basis: PieceBasis;
   onChange: (handle: ClosedDesign['handle']) => void;
 }
 
@@ -22,8 +22,8 @@ const GREEN = '#5f8f3e';
 const RISE_MM = 280;
 
 /** A basket's handle: one modelling balloon from point to point, and where to twist it. */
-export function HandleCard({ handle, made, workroom, onChange }: HandleCardProps) {
-  const { longs, lengths } = workroom;
+export function HandleCard({ handle, made, basis, onChange }: HandleCardProps) {
+  const { longs, lengths } = basis;
   const first = longs[0];
   const part = first
     ? { modelId: first.id, colourHex: first.colourHex, finish: first.finish }
@@ -41,7 +41,7 @@ export function HandleCard({ handle, made, workroom, onChange }: HandleCardProps
             <MmField
               label="Above the opening"
               value={handle.riseMm}
-              workroom={workroom}
+              basis={basis}
               error={
                 made && !made.ok ? HANDLE_PROBLEMS[made.problem.code](made.problem.detail, lengths.text) : undefined
               }

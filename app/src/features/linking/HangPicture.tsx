@@ -1,4 +1,4 @@
-import { useId, useMemo, useRef } from 'react';
+import { useId, useRef } from 'react';
 import { View, type GestureResponderEvent } from 'react-native';
 import { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 
@@ -41,7 +41,7 @@ const PERSON =
 /** A hanging piece to scale, with floor, levels and someone beside it. */
 export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag, onTap }: HangPictureProps) {
   const palette = usePalette();
-  const box = useMemo(() => extentOf(dots, zeroMm, lines, floor), [dots, zeroMm, lines, floor]);
+  const box = extentOf(dots, zeroMm, lines, floor);
   const dragged = lines.find(({ drag }) => drag);
   const high = (width: number) => Math.min(height, scaleFor(box, width) * box.highMm + 28);
   return (
@@ -187,9 +187,9 @@ function DragBand({ yOf, scale, line, onDrag }: DragBandProps) {
 /** The balloons: single ones with light and shade while they are few, else one stroke a colour. */
 export function Dots({ dots }: { dots: readonly Dot[] }) {
   const id = useId().replace(/:/g, '');
-  const colours = useMemo(() => [...new Set(dots.map(({ colourHex }) => colourHex))], [dots]);
+  const colours = [...new Set(dots.map(({ colourHex }) => colourHex))];
   const many = dots.length > MANY;
-  const strokes = useMemo(() => (many ? strokesOf(dots) : null), [many, dots]);
+  const strokes = many ? strokesOf(dots) : null;
   if (strokes) {
     return strokes.map(({ colourHex, widthMm, d }) => (
       <G key={`${colourHex} ${widthMm}`} fill="none" strokeLinecap="round">

@@ -16,13 +16,13 @@ import { counted } from '@/wording/trade';
 
 import type { PiecePart } from '@leggero/contract';
 
-import { jointOf, modelOf, type Workroom } from './useWorkroom';
+import { jointOf, modelOf, type PieceBasis } from './useBasis';
 
 /** What knot and tail take between two balloons: from memory, or learned from chains laid out and measured. */
-export function JointCard({ part, workroom }: { part: PiecePart; workroom: Workroom }) {
+export function JointCard({ part, basis }: { part: PiecePart; basis: PieceBasis }) {
   const [open, setOpen] = useState(false);
-  const model = modelOf(part, workroom);
-  const { jointMm, sdMm, chains } = jointOf(part, workroom);
+  const model = modelOf(part, basis);
+  const { jointMm, sdMm, chains } = jointOf(part, basis);
   return (
     <Card title="Knot and tail">
       <View className="gap-2">
@@ -38,7 +38,7 @@ export function JointCard({ part, workroom }: { part: PiecePart; workroom: Workr
       </View>
       {model ? (
         <Sheet title={`A chain of ${modelName(model)}`} open={open} onClose={() => setOpen(false)}>
-          <ChainForm modelId={model.id} workroom={workroom} onDone={() => setOpen(false)} />
+          <ChainForm modelId={model.id} basis={basis} onDone={() => setOpen(false)} />
         </Sheet>
       ) : null}
     </Card>
@@ -47,11 +47,11 @@ export function JointCard({ part, workroom }: { part: PiecePart; workroom: Workr
 
 interface ChainFormProps {
   modelId: string;
-  workroom: Workroom;
+  basis: PieceBasis;
   onDone: () => void;
 }
 
-function ChainForm({ modelId, workroom: { lengths }, onDone }: ChainFormProps) {
+function ChainForm({ modelId, basis: { lengths }, onDone }: ChainFormProps) {
   const send = useCommand();
   const [count, setCount] = useState(5);
   const [widthMm, setWidthMm] = useState<number | null>(null);

@@ -5,33 +5,28 @@ import { Card } from '@/ui/Card';
 
 import { PartPick } from './Fields';
 import type { PieceSize } from './sizes';
-import type { Workroom } from './useWorkroom';
+import type { PieceBasis } from './useBasis';
 import { partOf } from './viewClosed';
 
 interface PartsCardProps {
   design: ClosedDesign;
   sizes: readonly PieceSize[];
-  workroom: Workroom;
+  basis: PieceBasis;
   change: (by: Partial<ClosedDesign>) => void;
 }
 
 /** Which balloon each size is made of: one for all, or one of its own. */
-export function PartsCard({ design, sizes, workroom, change }: PartsCardProps) {
+export function PartsCard({ design, sizes, basis, change }: PartsCardProps) {
   return (
     <Card title="Made of">
       <View className="gap-3">
-        <PartPick
-          label="Usual balloon"
-          part={design.usual}
-          workroom={workroom}
-          onChange={(usual) => change({ usual })}
-        />
+        <PartPick label="Usual balloon" part={design.usual} basis={basis} onChange={(usual) => change({ usual })} />
         {sizes.map(({ key, title }) => (
           <PartPick
             key={key}
             label={title}
             part={partOf(design, key)}
-            workroom={workroom}
+            basis={basis}
             onChange={(part) => change({ parts: { ...design.parts, [key]: part } })}
           />
         ))}

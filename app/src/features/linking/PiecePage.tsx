@@ -9,14 +9,14 @@ import { ClosedPiece } from './ClosedPiece';
 import { CurtainPiece } from './CurtainPiece';
 import { RingPiece } from './RingPiece';
 import { SwagPiece } from './SwagPiece';
-import { useWorkroom, type Workroom } from './useWorkroom';
+import { useBasis, type PieceBasis } from './useBasis';
 
 /** A piece of linking work, designed by its figures and drawn to scale. */
 export function PiecePage({ pieceId }: { pieceId: string }) {
   const pieces = usePieces();
-  const workroom = useWorkroom();
+  const basis = useBasis();
   const piece = pieces.data?.find(({ id }) => id === pieceId);
-  if (piece && workroom) return <Piece piece={piece} workroom={workroom} />;
+  if (piece && basis) return <Piece piece={piece} basis={basis} />;
   return (
     <Page title={pieces.data && !piece ? 'No such piece' : ' '} back="/builds">
       {pieces.data && !piece ? (
@@ -30,18 +30,18 @@ export function PiecePage({ pieceId }: { pieceId: string }) {
   );
 }
 
-function Piece({ piece, workroom }: { piece: PieceRecord; workroom: Workroom }) {
+function Piece({ piece, basis }: { piece: PieceRecord; basis: PieceBasis }) {
   const { design } = piece;
   switch (design.form) {
     case 'chain':
-      return <ChainPiece {...{ piece, design, workroom }} />;
+      return <ChainPiece {...{ piece, design, basis }} />;
     case 'swag':
-      return <SwagPiece {...{ piece, design, workroom }} />;
+      return <SwagPiece {...{ piece, design, basis }} />;
     case 'curtain':
-      return <CurtainPiece {...{ piece, design, workroom }} />;
+      return <CurtainPiece {...{ piece, design, basis }} />;
     case 'ring':
-      return <RingPiece {...{ piece, design, workroom }} />;
+      return <RingPiece {...{ piece, design, basis }} />;
     default:
-      return <ClosedPiece {...{ piece, design, workroom }} />;
+      return <ClosedPiece {...{ piece, design, basis }} />;
   }
 }

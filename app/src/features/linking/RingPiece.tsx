@@ -1,6 +1,6 @@
 import type { DesignOf } from '@leggero/contract';
 import { RING_FITS, type RingFit } from '@leggero/core';
-import { useCallback, useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 
 import { Button } from '@/ui/Button';
@@ -23,7 +23,7 @@ import type { ShownPiece } from './shownPiece';
 import { SizesCard } from './SizesCard';
 import { TargetCard } from './TargetCard';
 import { ToleranceCard } from './ToleranceCard';
-import { useDesign } from './useDesign';
+import { usePiece } from './usePiece';
 import { viewRing } from './viewClosed';
 
 const FIT_WORDS: Record<RingFit, string> = { around: 'Around it', on: 'Along it', inside: 'Inside it' };
@@ -34,17 +34,15 @@ export const SEEN = [
 ] as const;
 
 /** A ring, what it fits, and rings upon it. */
-export function RingPiece({ piece, design: stored, workroom }: ShownPiece<DesignOf<'ring'>>) {
-  const [design, change] = useDesign(piece, stored);
+export function RingPiece(shown: ShownPiece<DesignOf<'ring'>>) {
+  const { piece, basis } = shown;
+  const { design, change, view, problem } = usePiece(shown, viewRing);
   const [chosen, setChosen] = useState<string | null>(null);
-  const [seen, setSeen] = useState<Seen>(stored.rings.length > 1 ? 'side' : 'above');
-  const { text } = workroom.lengths;
+  const [seen, setSeen] = useState<Seen>(shown.design.rings.length > 1 ? 'side' : 'above');
+  const { text } = basis.lengths;
   const { rings, thing, count } = design;
-  const made = useMemo(() => viewRing(design, workroom), [design, workroom]);
-  const view = made.ok ? made.value : null;
-  const problem = made.ok ? null : made.problem;
   const size = view?.sizes.find(({ key }) => key === (chosen ?? 'ring-1'));
-  const colourOf = useCallback((key: string) => rings[Number(key.slice(5)) - 1]?.colourHex ?? '#999999', [rings]);
+  const colourOf = (key: string) => rings[Number(key.slice(5)) - 1]?.colourHex ?? '#999999';
   const own = view?.spheres.flatMap(({ key }, i) => (key === size?.key ? [i] : [])) ?? [];
   const error = problem ? linkProblemText(problem, text) : undefined;
   return (
@@ -101,7 +99,7 @@ export function RingPiece({ piece, design: stored, workroom }: ShownPiece<Design
                     <MmField
                       label="Across the thing"
                       value={thing.diameterMm}
-                      workroom={workroom}
+                      basis={basis}
                       onChange={(diameterMm) => change({ thing: { ...thing, diameterMm } })}
                     />
                     <Labelled label="The ring goes">
@@ -132,21 +130,19 @@ export function RingPiece({ piece, design: stored, workroom }: ShownPiece<Design
       }
       second={
         <>
-          {size ? <TargetCard size={size} workroom={workroom} /> : null}
+          {size ? <TargetCard size={size} basis={basis} /> : null}
           <RepeatCard
             title="Rings, from the lowest up"
             more="Set a ring on top"
             repeat={rings}
-            workroom={workroom}
+            basis={basis}
             error={problem?.field?.startsWith('rings') ? error : undefined}
             onChange={(to) => change({ rings: to })}
           />
-          {view ? (
-            <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} />
-          ) : null}
+          {view ? <SizesCard sizes={view.sizes} basis={basis} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
           {view ? <ToleranceCard closing={view.closing} form="ring" /> : null}
-          <JointCard part={rings[0]!} workroom={workroom} />
-          {view ? <CheckCard piece={piece} sizes={view.sizes} workroom={workroom} /> : null}
+          <JointCard part={rings[0]!} basis={basis} />
+          {view ? <CheckCard piece={piece} sizes={view.sizes} basis={basis} /> : null}
           <Cautions names={['latex', 'choking']} />
         </>
       }

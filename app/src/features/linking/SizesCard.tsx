@@ -8,18 +8,18 @@ import { closingText } from '@/wording/linking';
 import { listed } from '@/wording/trade';
 
 import type { PieceSize } from './sizes';
-import type { Workroom } from './useWorkroom';
+import type { PieceBasis } from './useBasis';
 
 interface SizesCardProps {
   sizes: readonly PieceSize[];
-  workroom: Workroom;
+  basis: PieceBasis;
   chosen: string | null;
   onChoose: (key: string) => void;
 }
 
 /** The sizes of a piece: how many of each, how it closes, and what looks like it. A tap asks for its target. */
-export function SizesCard({ sizes, workroom, chosen, onChoose }: SizesCardProps) {
-  const { text } = workroom.lengths;
+export function SizesCard({ sizes, basis, chosen, onChoose }: SizesCardProps) {
+  const { text } = basis.lengths;
   const alike = alikeSizes(sizes);
   const titleOf = (key: string) => sizes.find((size) => size.key === key)?.title ?? key;
   return (

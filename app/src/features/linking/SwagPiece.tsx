@@ -1,6 +1,6 @@
 import type { DesignOf } from '@leggero/contract';
 import { TRADE } from '@leggero/core';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 
 import { Card } from '@/ui/Card';
@@ -8,7 +8,7 @@ import { Cautions } from '@/ui/Cautions';
 import { Stepper } from '@/ui/Stepper';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
-import { linkProblemText, lowerText } from '@/wording/linking';
+import { lowerText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
 import { CheckCard } from './CheckCard';
@@ -20,18 +20,15 @@ import { PieceLayout } from './PieceLayout';
 import type { ShownPiece } from './shownPiece';
 import { SizesCard } from './SizesCard';
 import { TargetCard } from './TargetCard';
-import { useDesign } from './useDesign';
+import { usePiece } from './usePiece';
 import { viewSwag } from './viewHanging';
 
 /** Swags between fixings: how long, how many, how steep, how low. */
-export function SwagPiece({ piece, design: stored, workroom }: ShownPiece<DesignOf<'swag'>>) {
-  const [design, change] = useDesign(piece, stored);
+export function SwagPiece(shown: ShownPiece<DesignOf<'swag'>>) {
+  const { piece, basis } = shown;
+  const { design, change, view, wrong } = usePiece(shown, viewSwag);
   const [chosen, setChosen] = useState<string | null>(null);
-  const { text } = workroom.lengths;
-  const made = useMemo(() => viewSwag(design, workroom), [design, workroom]);
-  const view = made.ok ? made.value : null;
-  const problem = made.ok ? null : made.problem;
-  const wrong = (field: string) => (problem?.field === field ? linkProblemText(problem, text) : undefined);
+  const { text } = basis.lengths;
   const size = view?.sizes.find(({ key }) => key === (chosen ?? 'part-1'));
   const single = design.bays === 1 && design.rows === 1;
   const needMm = TRADE.headroomMm.value;
@@ -70,21 +67,21 @@ export function SwagPiece({ piece, design: stored, workroom }: ShownPiece<Design
             <MmField
               label="Span, all bays"
               value={design.spanMm}
-              workroom={workroom}
+              basis={basis}
               error={wrong('spanMm')}
               onChange={(spanMm) => change({ spanMm })}
             />
             <MmField
               label="Drop"
               value={design.dropMm}
-              workroom={workroom}
+              basis={basis}
               error={wrong('dropMm') ?? wrong('lengthMm')}
               onChange={(dropMm) => change({ dropMm })}
             />
             <MmField
               label="Fixings above the floor"
               value={design.fixingsMm}
-              workroom={workroom}
+              basis={basis}
               onChange={(fixingsMm) => change({ fixingsMm })}
             />
             {single ? (
@@ -92,7 +89,7 @@ export function SwagPiece({ piece, design: stored, workroom }: ShownPiece<Design
                 label="Right fixing higher by"
                 hint="0 where both are level."
                 value={design.riseMm}
-                workroom={workroom}
+                basis={basis}
                 error={wrong('riseMm')}
                 onChange={(riseMm) => change({ riseMm })}
               />
@@ -100,7 +97,7 @@ export function SwagPiece({ piece, design: stored, workroom }: ShownPiece<Design
               <MmField
                 label="Each row deeper by"
                 value={design.rowDropMm}
-                workroom={workroom}
+                basis={basis}
                 onChange={(rowDropMm) => change({ rowDropMm })}
               />
             )}
@@ -140,19 +137,17 @@ export function SwagPiece({ piece, design: stored, workroom }: ShownPiece<Design
       second={
         <>
           {view ? <RowsCard view={view} text={text} /> : null}
-          {size ? <TargetCard size={size} workroom={workroom} /> : null}
-          {view ? (
-            <SizesCard sizes={view.sizes} workroom={workroom} chosen={size?.key ?? null} onChoose={setChosen} />
-          ) : null}
+          {size ? <TargetCard size={size} basis={basis} /> : null}
+          {view ? <SizesCard sizes={view.sizes} basis={basis} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
           <RepeatCard
             title="Made of"
             more="Alternate with another"
             repeat={design.repeat}
-            workroom={workroom}
+            basis={basis}
             onChange={(repeat) => change({ repeat })}
           />
-          <JointCard part={design.repeat[0]!} workroom={workroom} />
-          {view ? <CheckCard piece={piece} sizes={view.sizes} workroom={workroom} /> : null}
+          <JointCard part={design.repeat[0]!} basis={basis} />
+          {view ? <CheckCard piece={piece} sizes={view.sizes} basis={basis} /> : null}
           <Cautions names={['heights', 'latex', 'choking']} />
         </>
       }

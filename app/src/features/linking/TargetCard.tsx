@@ -10,15 +10,15 @@ import { Words } from '@/ui/Words';
 import { doseText, doseUnit, ORIGIN_WORDS } from '@/wording/trade';
 
 import type { PieceSize } from './sizes';
-import { modelOf, nominalOf, type Workroom } from './useWorkroom';
+import { modelOf, nominalOf, type PieceBasis } from './useBasis';
 
 /** What one size is filled to, and how to hit it. */
-export function TargetCard({ size, workroom }: { size: PieceSize; workroom: Workroom }) {
-  const { lengths, sizers } = workroom;
+export function TargetCard({ size, basis }: { size: PieceSize; basis: PieceBasis }) {
+  const { lengths, sizers } = basis;
   const { widthMm, toleranceMm } = size;
-  const nominalMm = nominalOf(size.part, workroom);
+  const nominalMm = nominalOf(size.part, basis);
   const hole = bestHole(sizers, { targetMm: widthMm, toleranceMm, nominalMm });
-  const found = targetFor(size, workroom);
+  const found = targetFor(size, basis);
   const dose = found?.dose ?? null;
   const kind = found?.kind ?? 'hand';
   return (
@@ -82,10 +82,10 @@ interface Found {
 }
 
 /** The size as a target of its balloon, the balloon's own limits held; of a pair those of both. */
-function targetFor(size: PieceSize, workroom: Workroom): Found | null {
-  const model = modelOf(size.part, workroom);
+function targetFor(size: PieceSize, basis: PieceBasis): Found | null {
+  const model = modelOf(size.part, basis);
   if (!model) return null;
-  const { knowledge, studio } = workroom;
+  const { knowledge, studio } = basis;
   const { governingMm } = viewModel({ model, knowledge, studio, tiers: [] });
   const fraction = size.widthMm / governingMm;
   const { key: id, title: name } = size;

@@ -1,10 +1,10 @@
 import type { PieceRecord } from '@leggero/contract';
 
-import type { Workroom } from './useWorkroom';
+import type { PieceBasis } from './useBasis';
 
 /** What every kind of piece is shown from. */
 export interface ShownPiece<Design> {
   piece: PieceRecord;
   design: Design;
-  workroom: Workroom;
+  basis: PieceBasis;
 }

@@ -18,6 +18,7 @@ export function useDesign<Design extends PieceDesign>(
   const [changed, setChanged] = useState<Design | null>(null);
   const waiting = useRef<Design | null>(null);
   const { id } = piece;
+  // By hand: the effects below run anew whenever these are others, so who they are is part of what they do.
   const keep = useCallback(() => {
     if (!waiting.current) return;
     send({ name: 'changePiece', id, body: { design: waiting.current } });

@@ -1,6 +1,7 @@
 import type { Closing, ClosingSimulation } from '@leggero/core/linking';
 import { useEffect, useState } from 'react';
 
+import { ask } from '../../workers/ask';
 import type { ClosingQuestion } from '../../workers/closing.worker';
 
 const RUNS = 10_000;
@@ -14,16 +15,17 @@ export function useSimulation(closing: Closing | null): ClosingSimulation | null
   const [found, setFound] = useState<{ key: string; value: ClosingSimulation } | null>(null);
   useEffect(() => {
     if (key === '' || typeof Worker === 'undefined') return;
-    let worker: Worker | null = null;
-    const timer = setTimeout(() => {
-      worker = new Worker(new URL('../../workers/closing.worker', window.location.href));
-      worker.onmessage = ({ data }: MessageEvent<ClosingSimulation>) => setFound({ key, value: data });
-      const question: ClosingQuestion = { closing: JSON.parse(key) as Closing, runs: RUNS, seed: SEED };
-      worker.postMessage(question);
+    const given = new AbortController();
+    const timer = setTimeout(async () => {
+      const worker = new Worker(new URL('../../workers/closing.worker', window.location.href));
+      const question = { closing: JSON.parse(key) as Closing, runs: RUNS, seed: SEED };
+      const { signal } = given;
+      const value = await ask<ClosingQuestion, ClosingSimulation>(worker, { question, signal });
+      setFound({ key, value });
     }, REST_MS);
     return () => {
       clearTimeout(timer);
-      worker?.terminate();
+      given.abort();
     };
   }, [key]);
   return found?.key === key ? found.value : null;

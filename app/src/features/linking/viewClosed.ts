@@ -1,5 +1,5 @@
 import type { ClosedDesign, DesignOf, PiecePart } from '@leggero/contract';
-import { STEP_MM, TRADE, type Problem } from '@leggero/core';
+import { STEP_MM, type Problem, MM_PER, usefulWidths } from '@leggero/core';
 import {
   basket,
   closingOf,
@@ -12,7 +12,6 @@ import {
   ringsFor,
   snapForm,
   spheresOf,
-  swag,
   type Closing,
   type FittingRing,
   type Form,
@@ -23,12 +22,13 @@ import {
   type Ring,
   type SnappedForm,
   type Sphere,
+  closingAround,
 } from '@leggero/core/linking';
 
 import { layerTitle } from '@/wording/pieces';
 
 import type { PieceSize } from './sizes';
-import { FINEST_MM, jointOf, linkToleranceMm, modelOf, nominalOf, type Workroom } from './useWorkroom';
+import { FINEST_MM, jointOf, linkToleranceMm, modelOf, nominalOf, type PieceBasis } from './useBasis';
 
 /** A closed form worked out. */
 export interface ClosedView {
@@ -47,14 +47,14 @@ export function partOf({ parts, usual }: ClosedDesign, key: string): PiecePart {
 }
 
 /** Small tying balloons are 5 in (common practice). */
-const TIE_NOMINAL_MM = 5 * 25.4;
+const TIE_NOMINAL_MM = 5 * MM_PER.in;
 
 export function viewClosed(
   design: ClosedDesign,
-  workroom: Workroom,
+  basis: PieceBasis,
 ): { ok: true; value: ClosedView } | { ok: false; problem: Problem } {
   const { form: kind, count, rings, by, baseMm, mouthMm, leanDeg, stepMm, handle } = design;
-  const { jointMm } = jointOf(design.usual, workroom);
+  const { jointMm } = jointOf(design.usual, basis);
   const made =
     kind === 'basket'
       ? basket({
@@ -63,7 +63,7 @@ export function viewClosed(
           stepMm,
           jointMm,
           leanDeg,
-          leastTieMm: leastTieMm(design, workroom),
+          leastTieMm: leastTieMm(design, basis),
           ...(by === 'mouth' ? { mouthMm } : { baseMm }),
         })
       : other({ kind, count, rings, baseMm, leanDeg, jointMm }, stepMm);
@@ -73,7 +73,7 @@ export function viewClosed(
   const { sdMm } = closingTolerance({ closing });
   const sizes = snapped.sizes.map(({ key, count: many, widthMm, ...snap }): PieceSize => {
     const part = partOf(design, key);
-    const most = linkToleranceMm(nominalOf(part, workroom));
+    const most = linkToleranceMm(nominalOf(part, basis));
     const around = !key.startsWith('ties') && key !== 'cap';
     return {
       key,
@@ -99,7 +99,7 @@ export function viewClosed(
         ? handleFor({
             spanMm: handleSpanMm(snapped.form),
             riseMm: handle.riseMm,
-            size: handleSize(handle.part, workroom),
+            size: handleSize(handle.part, basis),
           })
         : null,
     },
@@ -113,33 +113,18 @@ function other(shape: FormShape, stepMm: number) {
   return snapped.ok ? { ok: true as const, value: { snapped: snapped.value, exact: exact.value } } : snapped;
 }
 
-function leastTieMm(design: ClosedDesign, workroom: Workroom): number {
+function leastTieMm(design: ClosedDesign, basis: PieceBasis): number {
   const part = design.parts['ties-1'];
-  const nominalMm = (part && modelOf(part, workroom)?.nominalMm) ?? TIE_NOMINAL_MM;
-  return TRADE.smallestFraction.value * nominalMm;
+  const nominalMm = (part && modelOf(part, basis)?.nominalMm) ?? TIE_NOMINAL_MM;
+  return usefulWidths({ nominalMm }).leastMm;
 }
 
 /** A 260 where no modelling balloon is chosen. */
-const LONG = { code: '260', widthMm: 2 * 25.4, lengthMm: 60 * 25.4 };
+const LONG = { code: '260', widthMm: 2 * MM_PER.in, lengthMm: 60 * MM_PER.in };
 
-function handleSize(part: PiecePart, { longs }: Workroom) {
+function handleSize(part: PiecePart, { longs }: PieceBasis) {
   const model = longs.find(({ id }) => id === part.modelId);
   return model?.lengthMm ? { code: '', widthMm: model.nominalMm, lengthMm: model.lengthMm } : LONG;
-}
-
-/** The handle's line in space, from point to point over the top. */
-export function handleLine({ layers }: Form, { spanMm, riseMm }: Handle): { xMm: number; yMm: number; zMm: number }[] {
-  const top = layers.at(-1)!;
-  const hung = swag({ spanMm, dropMm: riseMm });
-  if (!hung.ok) return [];
-  const { aMm } = hung.value;
-  // Points lie half a step from the balloons.
-  const angle = (2 * Math.PI * (top.turned + 0.5)) / top.count;
-  return Array.from({ length: 41 }, (_, i) => {
-    const along = (i / 40 - 0.5) * spanMm;
-    const up = riseMm - aMm * (Math.cosh(along / aMm) - 1);
-    return { xMm: along * Math.cos(angle), yMm: along * Math.sin(angle), zMm: top.heightMm + up };
-  });
 }
 
 /** A ring, or rings upon rings, worked out. */
@@ -157,11 +142,11 @@ export interface RingView {
 
 export function viewRing(
   design: DesignOf<'ring'>,
-  workroom: Workroom,
+  basis: PieceBasis,
 ): { ok: true; value: RingView } | { ok: false; problem: Problem } {
   const { count, rings, thing } = design;
   const first = rings[0]!;
-  const { jointMm } = jointOf(first, workroom);
+  const { jointMm } = jointOf(first, basis);
   const asked = rings.map(({ widthMm }) => ({ widthMm, pitchMm: widthMm + jointMm }));
   const stack = ringStack({ count, rings: asked });
   if (!stack.ok) return stack;
@@ -178,16 +163,15 @@ export function viewRing(
   const ring = ringOf({ count, pitchMm: asked[0]!.pitchMm, widthMm: first.widthMm });
   if (!ring.ok) return ring;
   const single = rings.length === 1 && thing !== null ? thing : null;
-  const closing = closingRing(design, jointMm, single !== null);
+  const closing = closingAround({ count, widthMm: first.widthMm, jointMm, thing: single });
   const { sdMm } = closingTolerance({ closing });
-  const nominalMm = nominalOf(first, workroom);
+  const nominalMm = nominalOf(first, basis);
   const fitting = single
     ? ringsFor({
         ...single,
         jointMm,
-        stepMm: workroom.studio.stepMm,
-        leastMm: TRADE.smallestFraction.value * nominalMm,
-        mostMm: TRADE.largestFraction.value * nominalMm,
+        stepMm: basis.studio.stepMm,
+        ...usefulWidths({ nominalMm }),
       })
     : null;
   const top = stack.value.at(-1)!;
@@ -203,7 +187,7 @@ export function viewRing(
       fitting: fitting?.ok ? fitting.value : null,
       fittingProblem: fitting && !fitting.ok ? fitting.problem : null,
       sizes: rings.map((part, i): PieceSize => {
-        const most = linkToleranceMm(nominalOf(part, workroom));
+        const most = linkToleranceMm(nominalOf(part, basis));
         const least = 2 * (sdMm ?? most);
         return {
           key: `ring-${i + 1}`,
@@ -216,16 +200,6 @@ export function viewRing(
       }),
     },
   };
-}
-
-/** Around a thing the ring must fill its circle; on its own it fills what it makes. */
-function closingRing({ count, rings, thing }: DesignOf<'ring'>, jointMm: number, held: boolean): Closing {
-  if (!held || !thing) return { rings: [], ties: [], caps: [] };
-  const { widthMm } = rings[0]!;
-  const side = { around: 1, on: 0, inside: -1 }[thing.fit];
-  const placeMm = (thing.diameterMm + side * widthMm) / 2;
-  const roomMm = count * 2 * Math.sin(Math.PI / count) * placeMm;
-  return { rings: [{ key: 'ring-1', count, widthMm, jointMm, roomMm }], ties: [], caps: [] };
 }
 
 /** Steps that the sizes of a form may have, mm. */

@@ -18,7 +18,7 @@ import {
 import { layerTitle } from '@/wording/pieces';
 
 import type { Dot, PieceSize } from './sizes';
-import { jointOf, linkToleranceMm, nominalOf, usefulOf, type Workroom } from './useWorkroom';
+import { jointOf, linkToleranceMm, nominalOf, usefulOf, type PieceBasis } from './useBasis';
 
 /** A hanging piece worked out: its balloons where they hang, and their sizes. */
 export interface Hanging {
@@ -31,13 +31,13 @@ export interface Hanging {
 const meanOf = (repeat: readonly SizedPart[]) => repeat.reduce((sum, { widthMm }) => sum + widthMm, 0) / repeat.length;
 
 /** The joint of a repeat: of its first balloon, as neck and tail are alike along a chain. */
-const jointIn = (repeat: readonly SizedPart[], workroom: Workroom) => jointOf(repeat[0]!, workroom).jointMm;
+const jointIn = (repeat: readonly SizedPart[], basis: PieceBasis) => jointOf(repeat[0]!, basis).jointMm;
 
 function sizesOf(
   repeat: readonly SizedPart[],
   counts: readonly number[],
   finisher: { part: SizedPart; count: number } | null,
-  workroom: Workroom,
+  basis: PieceBasis,
   title: (key: string) => string,
 ): PieceSize[] {
   const lines = repeat.map((part, i) => ({ key: `part-${i + 1}`, part, count: counts[i] ?? 0 }));
@@ -48,7 +48,7 @@ function sizesOf(
     count,
     widthMm: part.widthMm,
     part,
-    toleranceMm: linkToleranceMm(nominalOf(part, workroom)),
+    toleranceMm: linkToleranceMm(nominalOf(part, basis)),
   }));
 }
 
@@ -90,13 +90,13 @@ export type ChainView = Hanging & {
 /** A chain: every size of the repeat is brought to the steps by the one factor with which it lands. */
 export function viewChain(
   design: DesignOf<'chain'>,
-  workroom: Workroom,
+  basis: PieceBasis,
 ): { ok: true; value: ChainView } | { ok: false; problem: Problem } {
   const { repeat, finisher, lengthMm, roomMm } = design;
-  const jointMm = jointIn(repeat, workroom);
+  const jointMm = jointIn(repeat, basis);
   const widthMm = meanOf(repeat);
-  const useful = repeat.map((part) => usefulOf(part, workroom));
-  const stepMm = workroom.studio.stepMm;
+  const useful = repeat.map((part) => usefulOf(part, basis));
+  const stepMm = basis.studio.stepMm;
   const planned = chainFor({
     lengthMm,
     widthMm,
@@ -120,7 +120,7 @@ export function viewChain(
     jointMm,
     finisherMm: finisher?.widthMm,
   });
-  const tolerance = linkToleranceMm(nominalOf(repeat[0]!, workroom));
+  const tolerance = linkToleranceMm(nominalOf(repeat[0]!, basis));
   return {
     ok: true,
     value: {
@@ -129,7 +129,7 @@ export function viewChain(
       offMm: madeMm - lengthMm,
       spreadMm: chainSpreadMm({ count: plan.count, sdMm: tolerance / 2 }),
       dots: hangFrom({ xMm: 0, yMm: 0, count: plan.count }, sized, jointMm, finisher),
-      sizes: sizesOf(sized, timesOf(sized, [plan.count]), finisher && { part: finisher, count: 1 }, workroom, (key) =>
+      sizes: sizesOf(sized, timesOf(sized, [plan.count]), finisher && { part: finisher, count: 1 }, basis, (key) =>
         layerTitle(key, 'chain'),
       ),
       balloons: plan.balloons,
@@ -143,10 +143,10 @@ export type SwagView = Hanging & { rows: SwagRow[]; lowestMm: number };
 /** Swags in rows between fixings; a single one may hang from fixings of unequal height. */
 export function viewSwag(
   design: DesignOf<'swag'>,
-  workroom: Workroom,
+  basis: PieceBasis,
 ): { ok: true; value: SwagView } | { ok: false; problem: Problem } {
   const { repeat, spanMm, bays, dropMm, riseMm, rows, rowDropMm, fixingsMm } = design;
-  const jointMm = jointIn(repeat, workroom);
+  const jointMm = jointIn(repeat, basis);
   const widthMm = meanOf(repeat);
   const fixings = Array.from({ length: bays + 1 }, (_, i) => (i * spanMm) / bays);
   const made =
@@ -181,7 +181,7 @@ export function viewSwag(
       dots,
       balloons,
       lowestMm: fixingsMm - deepest,
-      sizes: sizesOf(repeat, timesOf(repeat, counts), null, workroom, (key) => layerTitle(key, 'swag')),
+      sizes: sizesOf(repeat, timesOf(repeat, counts), null, basis, (key) => layerTitle(key, 'swag')),
       cautions: [],
     },
   };
@@ -211,10 +211,10 @@ export type CurtainView = Hanging & { made: Curtain };
 /** A curtain of chains, or a grid. */
 export function viewCurtain(
   design: DesignOf<'curtain'>,
-  workroom: Workroom,
+  basis: PieceBasis,
 ): { ok: true; value: CurtainView } | { ok: false; problem: Problem } {
   const { repeat, finisher, ceilingMm, form: _, trimmed: __, ...asked } = design;
-  const jointMm = jointIn(repeat, workroom);
+  const jointMm = jointIn(repeat, basis);
   const made = curtain({
     ...asked,
     widthMm: meanOf(repeat),
@@ -238,7 +238,7 @@ export function viewCurtain(
       dots,
       balloons: balloons + finishers,
       cautions,
-      sizes: sizesOf(repeat, counts, finisher && { part: finisher, count: finishers }, workroom, (key) =>
+      sizes: sizesOf(repeat, counts, finisher && { part: finisher, count: finishers }, basis, (key) =>
         layerTitle(key, 'curtain'),
       ),
     },

@@ -1,5 +1,5 @@
+import { STEP_MM } from '@leggero/core';
 import { proposeSizes, type SizerForm, type WantedWidth } from '@leggero/core/template';
-import { useMemo } from 'react';
 
 import { useKnowledge } from '@/api/knowledge';
 import { useLengths } from '@/api/lengths';
@@ -13,7 +13,7 @@ import { labelOf } from './useMake';
 const MOST: Record<SizerForm, number> = { plate: 10, jaw: 6, strip: 6, box: 10 };
 /** Balloons used most count; a shelf of hundreds is not gone through whole. */
 const MOST_MODELS = 40;
-const EIGHTH_MM = 25.4 / 8;
+const EIGHTH_MM = STEP_MM.eighthInch;
 
 interface ProposedSizesProps {
   form: SizerForm;
@@ -28,7 +28,7 @@ export function ProposedSizes({ form, sheetMm, onPropose }: ProposedSizesProps) 
   const tiers = useTiers().data;
   const studio = useStudio().data;
   const { unit } = useLengths();
-  const proposed = useMemo(() => {
+  const propose = () => {
     if (!knowledge || !tiers || !studio) return [];
     const models = [...knowledge.models].sort((a, b) => b.uses - a.uses).slice(0, MOST_MODELS);
     const wanted = models.flatMap((model): WantedWidth[] =>
@@ -41,7 +41,8 @@ export function ProposedSizes({ form, sheetMm, onPropose }: ProposedSizesProps) 
     const fitting = wanted.filter(({ widthMm }) => widthMm < sheetMm - 60);
     const stepMm = unit === 'in' ? EIGHTH_MM : 5;
     return proposeSizes({ wanted: fitting, stepMm, most: MOST[form] });
-  }, [knowledge, tiers, studio, form, sheetMm, unit]);
+  };
+  const proposed = propose();
   if (proposed.length === 0) return null;
   const sizes = proposed.map(({ widthMm }) => labelOf(widthMm, unit)).join(', ');
   return <Button title="Propose from the targets in use" onPress={() => onPropose(sizes)} />;

@@ -1,5 +1,5 @@
 import type { CircleShape, TemplateSheet } from '@leggero/core/template';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Path, Rect, Text as SvgText } from 'react-native-svg';
 
@@ -22,7 +22,7 @@ export function SheetPreview({ sheet, label, mostHeight }: SheetPreviewProps) {
   const { widthMm, heightMm, shapes, holes } = sheet;
   const scale = Math.min(room / widthMm, mostHeight / heightMm);
   // One path for each layer: a hundred strokes of labels are one thing to draw.
-  const drawn = useMemo(() => {
+  const draw = () => {
     const paths = (layer: 'cut' | 'engrave') =>
       shapes
         .flatMap((shape) =>
@@ -31,7 +31,8 @@ export function SheetPreview({ sheet, label, mostHeight }: SheetPreviewProps) {
         .join('');
     const circles = shapes.flatMap((shape) => (shape.kind === 'circle' ? [circleData(shape)] : [])).join('');
     return { cut: paths('cut'), engrave: paths('engrave'), circles };
-  }, [shapes]);
+  };
+  const drawn = draw();
   const hair = 1.3 / scale;
   return (
     <View

@@ -1,4 +1,4 @@
-import { BAR_MM } from '@leggero/core';
+import { BAR_MM, MM_PER } from '@leggero/core';
 import {
   arcOf,
   extentOf,
@@ -34,7 +34,7 @@ import {
   type PDFPage,
 } from 'pdf-lib';
 
-const POINTS = 72 / 25.4;
+const POINTS = 72 / MM_PER.in;
 /** Arcs are drawn in pieces of an eighth turn: the error is below a hundredth of a millimetre for the largest hole. */
 const PIECE = Math.PI / 4;
 const HAIR_MM = 0.2;

@@ -1,4 +1,4 @@
-import { formatLength, parseLength, type Result } from '@leggero/core';
+import { formatLength, parseLength, type Result, defaultStepMm } from '@leggero/core';
 import {
   sizerGeometry,
   SIZER_FORMS,
@@ -7,7 +7,6 @@ import {
   type SizerGeometryProblem,
   type TemplateSize,
 } from '@leggero/core/template';
-import { useMemo } from 'react';
 
 import { useLengths, type Lengths } from '@/api/lengths';
 import { useAddress, type Asked as AskedFor } from '@/ui/useAddress';
@@ -61,14 +60,15 @@ export function useMake(): Make {
     .map((name) => params[name as keyof MakeMeasures] ?? '')
     .join(' ');
   const { unit } = lengths;
-  const read = useMemo(() => readSizes(typed, { unit }), [typed, unit]);
-  const made = useMemo(() => {
+  const read = readSizes(typed, { unit });
+  const workOut = () => {
     const parts = key.split(' ');
     const measures = Object.fromEntries(
       Object.entries(FIRST).map(([name, first], i) => [name, parts[i] === '' ? first : Number(parts[i])]),
     ) as unknown as MakeMeasures;
     return { measures, geometry: sizerGeometry({ form, sizes: read.sizes, ...measures }) };
-  }, [form, read, key]);
+  };
+  const made = workOut();
   const ready = made.geometry.ok && read.unread === null;
   return { form, typed, ...read, ...made, ready, change };
 }
@@ -101,7 +101,7 @@ const SPELLED: Record<string, string> = {
 
 /** "9 1/2" for inches, "24.1" for centimetres: signs that a cutter engraves. */
 export function labelOf(mm: number, unit: Lengths['unit']): string {
-  const text = formatLength({ mm, unit, step: unit === 'in' ? 25.4 / 8 : 1 });
+  const text = formatLength({ mm, unit, step: defaultStepMm(unit) });
   return text
     .replace(/\s*(in|cm|mm)$/, '')
     .replace(/\.0$/, '')

@@ -1,4 +1,4 @@
-import { keptShare } from '@leggero/core';
+import { nightLossMm } from '@leggero/core';
 
 import { useLengths } from '@/api/lengths';
 import { Card } from '@/ui/Card';
@@ -12,7 +12,7 @@ import type { ShownModel } from './WithModel';
 export function HoldCard({ model, view, studio }: ShownModel) {
   const { text } = useLengths();
   const { hold } = view;
-  const nightMm = 0.86 * model.nominalMm * (1 - keptShare({ rate: hold, hours: 12 }));
+  const nightMm = nightLossMm({ rate: hold, nominalMm: model.nominalMm });
   const from = hold.tests > 0 ? `from ${counted(hold.tests, 'hold test')}` : 'from memory: no hold test yet';
   return (
     <Card title="Hold">

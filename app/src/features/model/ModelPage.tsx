@@ -1,12 +1,12 @@
 import { router, useLocalSearchParams } from 'expo-router';
-import Pencil from 'lucide-react-native/icons/pencil';
 import { View } from 'react-native';
 
 import { bestHole, targetOf } from '@/api/holes';
 import { newId, nowUtc } from '@/api/id';
 import { firstTarget, modelName } from '@/api/modelView';
 import { useCommand } from '@/api/queries';
-import { Button, IconButton } from '@/ui/Button';
+import { EditDetails } from '@/parts/EditDetails';
+import { Button } from '@/ui/Button';
 import { Cautions } from '@/ui/Cautions';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
@@ -119,9 +119,7 @@ function Shown(props: ShownProps) {
         `${model.colourName} · ${counted(count, 'reading')}`
       }
       back={wide ? undefined : '/shelf'}
-      aside={
-        <IconButton label="Change details" icon={Pencil} onPress={() => router.navigate(`/shelf/${model.id}/edit`)} />
-      }
+      aside={<EditDetails modelId={model.id} />}
       actions={
         <>
           <Button

@@ -1,4 +1,4 @@
-import { matchNozzle, roundDose } from '@leggero/core';
+import { evenDoses, roundDose } from '@leggero/core';
 import { View } from 'react-native';
 
 import { bestHole, targetOf, type SizerChoice } from '@/api/holes';
@@ -36,10 +36,9 @@ function DoseTool({ view: { fit, curve }, target: { dose } }: Pick<ShownModel, '
   if (kind !== 'twin' || !fit || fit.nozzleVolumeL === 0) {
     return <Tool title={TITLES[kind]} figure={doseText(dose.dose, kind)} note={note} />;
   }
-  // Half of the imbalance to either side: left and right then fill alike.
-  const share = matchNozzle({ fit, dose: 1, nozzle: 'left' });
-  const [left = '', right = ''] = [1 / Math.sqrt(share), Math.sqrt(share)].map((by) =>
-    doseText(roundDose({ dose: dose.dose * by, kind }), kind),
+  const even = evenDoses({ fit, dose: dose.dose });
+  const [left = '', right = ''] = [even.left, even.right].map((each) =>
+    doseText(roundDose({ dose: each, kind }), kind),
   );
   const sides = left === right ? note : `L ${left} · R ${right}`;
   return <Tool title={TITLES[kind]} figure={doseText(dose.dose, kind)} note={sides} />;

@@ -4,12 +4,13 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import type { Venue } from '@/api/modelView';
+import { PlaceFields } from '@/parts/PlaceFields';
 import { Button } from '@/ui/Button';
 import { NumberField } from '@/ui/NumberField';
 import { Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
 import { WrapsChoice } from '@/ui/WrapsChoice';
-import { ALTITUDE, HOURS, TEMPERATURE } from '@/wording/conditions';
+import { HOURS } from '@/wording/conditions';
 import { counted } from '@/wording/trade';
 
 interface VenueChoiceProps {
@@ -37,18 +38,11 @@ export function VenueChoice({ studio, venue, onChange }: VenueChoiceProps) {
         onPress={() => setOpen(true)}
       />
       <Sheet title="Where it is shown" open={open} onClose={() => setOpen(false)}>
-        <NumberField
-          label="Temperature at the venue, °C"
-          hint="The warmest place it will hang: air under a ceiling is warmer."
-          value={shown.tempC}
-          range={TEMPERATURE}
-          onChange={(tempC) => change({ tempC })}
-        />
-        <NumberField
-          label="Altitude of the venue, m"
-          value={shown.altitudeM}
-          range={ALTITUDE}
-          onChange={(altitudeM) => change({ altitudeM })}
+        <PlaceFields
+          place={shown}
+          temperature={{ label: 'At the venue, °C', hint: 'The warmest place it hangs: under a ceiling.' }}
+          altitude={{ label: 'Above the sea, m' }}
+          onChange={change}
         />
         <NumberField
           label="Hours from the knot to the show"

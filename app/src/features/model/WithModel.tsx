@@ -1,6 +1,6 @@
 import type { ModelDetail, PumpRecord, SizerRecord, Studio, TierRecord } from '@leggero/contract';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useMemo, type ReactNode } from 'react';
+import { type ReactNode } from 'react';
 
 import { useKnowledge, type Knowledge } from '@/api/knowledge';
 import { viewModel, type ModelView, type Venue } from '@/api/modelView';
@@ -44,13 +44,10 @@ export function WithModel({ modelId, daysStanding, children }: WithModelProps) {
   const sizers = useSizers().data;
   const knowledge = useKnowledge();
   const model = found.data;
-  const view = useMemo(
-    () =>
-      model && tiers && studio && knowledge
-        ? viewModel({ model, knowledge, tiers, studio, daysStanding, venue, calibrationId })
-        : null,
-    [model, knowledge, tiers, studio, daysStanding, venue, calibrationId],
-  );
+  const view =
+    model && tiers && studio && knowledge
+      ? viewModel({ model, knowledge, tiers, studio, daysStanding, venue, calibrationId })
+      : null;
 
   if (model && view && tiers && studio && knowledge && sizers) {
     const { pumps } = knowledge;

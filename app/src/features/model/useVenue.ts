@@ -1,5 +1,4 @@
 import { router, useLocalSearchParams } from 'expo-router';
-import { useMemo } from 'react';
 
 import type { Venue } from '@/api/modelView';
 import { ALTITUDE, HOURS, TEMPERATURE } from '@/wording/conditions';
@@ -7,12 +6,13 @@ import { ALTITUDE, HOURS, TEMPERATURE } from '@/wording/conditions';
 /** The venue that stands in the address; null when the piece is made and shown in one place at one time. */
 export function useVenue(): { venue: Venue | null; change: (venue: Venue | null) => void } {
   const { temp, alt, hours, wraps } = useLocalSearchParams<Record<'temp' | 'alt' | 'hours' | 'wraps', string>>();
-  const venue = useMemo((): Venue | null => {
+  const readVenue = (): Venue | null => {
     if (temp === undefined || temp === '') return null;
     const read = { tempC: Number(temp), altitudeM: Number(alt ?? 0), hours: Number(hours ?? 0) };
     const possible = within(read.tempC, TEMPERATURE) && within(read.altitudeM, ALTITUDE) && within(read.hours, HOURS);
     return possible ? { ...read, wraps: wraps === '1' ? 1 : 2 } : null;
-  }, [temp, alt, hours, wraps]);
+  };
+  const venue = readVenue();
   const change = (to: Venue | null) =>
     router.setParams({
       temp: to ? String(to.tempC) : '',

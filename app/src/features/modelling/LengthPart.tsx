@@ -20,7 +20,7 @@ import { LENGTH_LAW_PROBLEMS, lengthLawText, tailProblemText } from '@/wording/m
 import { dosed, doseText, doseUnit } from '@/wording/trade';
 
 import { TubePicture } from './TubePicture';
-import type { LengthView } from './useLengthLaw';
+import type { LengthView } from './viewLength';
 
 export interface PartProps {
   model: ModelDetail;
@@ -74,7 +74,7 @@ export function LengthPart({
           </View>
           <Words look="quiet">
             {`Fill to ${text(tail.value.firstMm)}, let a little out so that it bends, and tie at ` +
-              `${text(tail.value.fillMm)}. Each twist pushes air on: about ${text(0.5 * size.widthMm)} of tail ` +
+              `${text(tail.value.fillMm)}. Each twist pushes air on: about ${text(tail.value.eachMm)} of tail ` +
               'for each.'}
           </Words>
         </View>

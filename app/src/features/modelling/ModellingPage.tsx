@@ -1,14 +1,12 @@
 import type { ModelDetail } from '@leggero/contract';
 import { modellingCode } from '@leggero/core';
 import type { ModellingSize } from '@leggero/core/modelling';
-import { router } from 'expo-router';
-import Pencil from 'lucide-react-native/icons/pencil';
 import { View } from 'react-native';
 
 import { useKnowledge } from '@/api/knowledge';
 import { useLengths } from '@/api/lengths';
 import { modelName } from '@/api/modelView';
-import { IconButton } from '@/ui/Button';
+import { EditDetails } from '@/parts/EditDetails';
 import { Cautions } from '@/ui/Cautions';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
@@ -22,7 +20,7 @@ import { JoinPart } from './JoinPart';
 import { LengthPart } from './LengthPart';
 import { PolePart } from './PolePart';
 import { ShapesPart } from './ShapesPart';
-import { viewLength } from './useLengthLaw';
+import { viewLength } from './viewLength';
 
 const PARTS = [
   { value: 'length', title: 'Length' },
@@ -52,9 +50,7 @@ export function ModellingPage({ model }: { model: ModelDetail }) {
       title={modelName(model)}
       subtitle={`modelling · ${model.colourName}`}
       back={wide ? undefined : '/shelf'}
-      aside={
-        <IconButton label="Change details" icon={Pencil} onPress={() => router.navigate(`/shelf/${model.id}/edit`)} />
-      }
+      aside={<EditDetails modelId={model.id} />}
     >
       <View className={`gap-4 ${wide ? 'max-w-[640px]' : ''}`}>
         <Words look="quiet">{codeText(size, lengths.text)}</Words>

@@ -99,9 +99,7 @@ const MOST_STRIPS = 120;
 /** A few turns around the pole, to scale: each strip lies over the one before. */
 function PolePicture({ cover, diameterMm, colourHex, label }: PolePictureProps) {
   const palette = usePalette();
-  const { pitchMm, flatMm } = cover;
-  // The lean of a turn: half a pitch from one edge of the pole to the other.
-  const alongMm = flatMm * Math.hypot(1, pitchMm / (Math.PI * diameterMm));
+  const { pitchMm, alongMm } = cover;
   return (
     <Picture label={label} height={120}>
       {(width, height) => {
@@ -109,6 +107,7 @@ function PolePicture({ cover, diameterMm, colourHex, label }: PolePictureProps) 
         const thick = diameterMm * scale;
         const top = (height - thick) / 2;
         const bottom = top + thick;
+        // A turn leans by half a pitch from one edge of the pole to the other.
         const [step, lean, along] = [pitchMm * scale, (pitchMm * scale) / 2, alongMm * scale];
         const count = Math.min(MOST_STRIPS, Math.ceil(width / step) + 3);
         return (

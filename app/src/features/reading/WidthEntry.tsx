@@ -65,7 +65,7 @@ function OneWidth({ draft, nominalMm, lengths, sizers, wrong, onChange }: WidthE
           label="Just passes"
           options={holes.map(optionOf)}
           value={nearest(holes, draft.widthMm)}
-          onChange={(id) => onChange({ widthMm: widthOf(holes, id), holeId: id })}
+          onChange={(id) => onChange({ widthMm: holeWidthMm(holes, id), holeId: id })}
         />
       ) : null}
     </View>
@@ -92,7 +92,7 @@ function Holes({ draft, nominalMm, lengths, sizers, wrong, onChange }: WidthEntr
           label={`${label}, hole`}
           options={holes.map(optionOf)}
           value={nearest(holes, bracket[key])}
-          onChange={(id) => onChange({ bracket: { ...bracket, [key]: widthOf(holes, id) }, [idKey]: id })}
+          onChange={(id) => onChange({ bracket: { ...bracket, [key]: holeWidthMm(holes, id) }, [idKey]: id })}
         />
       ) : null}
     </View>
@@ -125,7 +125,7 @@ function optionOf({ id, label, sizer }: HoleView, _: number, all: readonly HoleV
   return { value: id, title: alone ? label : `${label} ${sizer.name}` };
 }
 
-function widthOf(holes: readonly HoleView[], id: string): number {
+function holeWidthMm(holes: readonly HoleView[], id: string): number {
   return holes.find((hole) => hole.id === id)!.widthMm;
 }
 

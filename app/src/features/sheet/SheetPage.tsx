@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 
 import { fileName, keepFile } from '@/api/download';
@@ -29,8 +29,8 @@ export function SheetPage() {
   const knowledge = useKnowledge();
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState('');
-  const { unit, stepMm } = lengths;
-  const sheets = useMemo(() => {
+  const { unit } = lengths;
+  const layOut = () => {
     if (!knowledge || !tiers || !studio || !sizers) return null;
     return knowledge.models
       .filter(({ id }) => modelId === undefined || id === modelId)
@@ -38,8 +38,8 @@ export function SheetPage() {
         const view = viewModel({ model, knowledge, tiers, studio });
         return sheetOf({ model, view, sizers, lengths, daysStanding: studio.daysStanding });
       });
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- lengths are what unit and step make them
-  }, [knowledge, tiers, studio, sizers, modelId, unit, stepMm]);
+  };
+  const sheets = layOut();
   const back = modelId ? `/shelf/${modelId}` : wide ? undefined : '/shelf';
   if (!sheets || !studio) {
     return (

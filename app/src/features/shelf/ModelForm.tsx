@@ -12,7 +12,7 @@ import { ColourChoice } from '@/ui/ColourChoice';
 import { COLOURS } from '@/ui/colours';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { Labelled } from '@/ui/Field';
-import { FormChoice, FormField, FormNumber } from '@/ui/FormField';
+import { FormChoice, FormField } from '@/ui/FormField';
 import { Page } from '@/ui/Page';
 import { PickChips } from '@/ui/PickChips';
 import { DECOR_WORDS, FINISH_WORDS, KIND_WORDS } from '@/wording/trade';
@@ -116,7 +116,8 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
               </Labelled>
             )}
           />
-          <FormNumber
+          <FormField
+            holds="figure"
             control={control}
             name="stock"
             label="In stock, if counted"

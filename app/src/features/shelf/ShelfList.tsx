@@ -1,7 +1,7 @@
 import { isWidthKind } from '@leggero/core';
 import { router, usePathname } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
-import { useMemo, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { FlatList, type TextInput } from 'react-native';
 
 import { useKnowledge } from '@/api/knowledge';
@@ -36,7 +36,7 @@ export function ShelfList() {
   useKeys({ '/': () => search.current?.focus(), ...(onShelf ? { n: addBalloon } : {}) });
 
   const models = shelf.data;
-  const found = useMemo(() => {
+  const find = () => {
     const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
     const textOf = (model: NonNullable<typeof models>[number]) =>
       (
@@ -44,7 +44,8 @@ export function ShelfList() {
         `${model.decor === 'none' ? '' : model.decor} ${model.outerId === null ? '' : 'pair'}`
       ).toLowerCase();
     return models?.filter((model) => words.every((word) => textOf(model).includes(word)));
-  }, [models, sought]);
+  };
+  const found = find();
 
   const ready = models && found && tiers && studio && knowledge;
   return (

@@ -1,5 +1,5 @@
 import type { ShelfModel, Studio, TierRecord } from '@leggero/contract';
-import { memo, useMemo } from 'react';
+import { memo } from 'react';
 
 import type { Knowledge } from '@/api/knowledge';
 import { useLengths } from '@/api/lengths';
@@ -20,7 +20,7 @@ interface ShelfRowProps {
 /** A model in the list: its aperture, its name, its first target and how well that is known. */
 export const ShelfRow = memo(function ShelfRow({ model, tiers, studio, knowledge, chosen }: ShelfRowProps) {
   const lengths = useLengths();
-  const view = useMemo(() => viewModel({ model, knowledge, tiers, studio }), [model, knowledge, tiers, studio]);
+  const view = viewModel({ model, knowledge, tiers, studio });
   const first = firstTarget(view);
   const count = view.calibration?.readings.length ?? 0;
   return (

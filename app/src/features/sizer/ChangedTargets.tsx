@@ -1,5 +1,4 @@
 import type { SizerRecord } from '@leggero/contract';
-import { useMemo } from 'react';
 import { View } from 'react-native';
 
 import { bestHole, targetOf, type SizerChoice } from '@/api/holes';
@@ -28,7 +27,7 @@ export function ChangedTargets({ sizer, takenIds }: { sizer: SizerRecord; takenI
   const studio = useStudio().data;
   const knowledge = useKnowledge();
   const { text, bare } = useLengths();
-  const changes = useMemo(() => {
+  const findChanges = () => {
     if (!sizers || !tiers || !studio || !knowledge) return null;
     const taken = new Set(takenIds);
     const before = sizers.map((each) =>
@@ -52,7 +51,8 @@ export function ChangedTargets({ sizer, takenIds }: { sizer: SizerRecord; takenI
         return was === is ? [] : [{ key: model.id + tier.id, title, before: was, after: is }];
       }),
     );
-  }, [sizers, tiers, studio, knowledge, sizer.id, takenIds, text, bare]);
+  };
+  const changes = findChanges();
   if (!changes) return null;
   return (
     <Card title="What changes">

@@ -1,5 +1,5 @@
 import { tierSchema, type TierRecord } from '@leggero/contract';
-import { tierProblem } from '@leggero/core';
+import { readNumber, tierProblem } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -85,5 +85,5 @@ function shareText(fraction: number): string {
 }
 
 function shareOf(text: string): number {
-  return text.trim() === '' ? NaN : Math.round(Number(text.replace(',', '.')) * 100) / 10000;
+  return Math.round(readNumber(text) * 100) / 10000;
 }

@@ -2,10 +2,9 @@ import type { Studio } from '@leggero/contract';
 import { View } from 'react-native';
 
 import { useCommand } from '@/api/queries';
+import { PlaceFields } from '@/parts/PlaceFields';
 import { Card } from '@/ui/Card';
-import { NumberField } from '@/ui/NumberField';
 import { Words } from '@/ui/Words';
-import { ALTITUDE, TEMPERATURE } from '@/wording/conditions';
 
 /** Where balloons are made: what the venue is compared with. */
 export function Workroom({ studio }: { studio: Studio }) {
@@ -15,24 +14,17 @@ export function Workroom({ studio }: { studio: Studio }) {
   return (
     <Card title="Workroom">
       <View className="gap-3">
-        <View className="flex-row gap-3">
-          <View className="flex-1">
-            <NumberField
-              label="Temperature, °C"
-              value={studio.workroomTempC}
-              range={TEMPERATURE}
-              onChange={(workroomTempC) => change({ workroomTempC })}
-            />
-          </View>
-          <View className="flex-1">
-            <NumberField
-              label="Altitude, m"
-              value={studio.workroomAltitudeM}
-              range={ALTITUDE}
-              onChange={(workroomAltitudeM) => change({ workroomAltitudeM })}
-            />
-          </View>
-        </View>
+        <PlaceFields
+          place={{ tempC: studio.workroomTempC, altitudeM: studio.workroomAltitudeM }}
+          temperature={{ label: 'Temperature, °C' }}
+          altitude={{ label: 'Altitude, m' }}
+          onChange={({ tempC, altitudeM }) =>
+            change({
+              ...(tempC === undefined ? {} : { workroomTempC: tempC }),
+              ...(altitudeM === undefined ? {} : { workroomAltitudeM: altitudeM }),
+            })
+          }
+        />
         <Words look="quiet">
           Targets for a warmer or higher venue are made smaller, so that they do not outgrow it.
         </Words>

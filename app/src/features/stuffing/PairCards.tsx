@@ -25,7 +25,7 @@ import {
 import { ORIGIN_WORDS, percent } from '@/wording/trade';
 
 import { PairPicture } from './PairPicture';
-import type { PairView } from './usePair';
+import type { PairView } from './viewPair';
 
 /** The two and what they make, whether it works, and which of them holds it. */
 export function PairVerdict({ view, colourHex }: { view: PairView; colourHex: string }) {

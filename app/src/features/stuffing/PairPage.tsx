@@ -1,6 +1,5 @@
 import { MODEL_DEFAULTS, type ShelfModel } from '@leggero/contract';
 import { router } from 'expo-router';
-import { useMemo } from 'react';
 import { View } from 'react-native';
 
 import { newId } from '@/api/id';
@@ -17,7 +16,7 @@ import { Empty, Loading } from '@/ui/States';
 import { useAddress } from '@/ui/useAddress';
 
 import { ColourNote, HowToStuff, PairTarget, PairVerdict, PressureCard } from './PairCards';
-import { pairTier, viewPair } from './usePair';
+import { pairTier, viewPair } from './viewPair';
 
 /**
  * Two balloons chosen as outer and inner: whether they make a pair, and what comes of it. All of it stands in the
@@ -30,13 +29,10 @@ export function PairPage() {
   const tiers = useTiers().data;
   const wide = useWide();
   const send = useCommand();
-  const singles = useMemo(() => knowledge?.models.filter(({ outerId: of }) => of === null), [knowledge]);
-  const parts = useMemo(() => (singles ? chosenParts(singles, outerId, innerId) : null), [singles, outerId, innerId]);
+  const singles = knowledge?.models.filter(({ outerId: of }) => of === null);
+  const parts = singles ? chosenParts(singles, outerId, innerId) : null;
   const tier = pairTier(tiers ?? [], tierId);
-  const view = useMemo(
-    () => (parts && tier && knowledge && studio ? viewPair({ parts, tier, knowledge, studio }) : null),
-    [parts, tier, knowledge, studio],
-  );
+  const view = parts && tier && knowledge && studio ? viewPair({ parts, tier, knowledge, studio }) : null;
   const back = wide ? undefined : '/shelf';
   if (!knowledge || !studio || !tiers || !singles) {
     return (

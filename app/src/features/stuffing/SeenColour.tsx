@@ -9,7 +9,7 @@ import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 
 import { PairPicture } from './PairPicture';
-import type { PairView } from './usePair';
+import type { PairView } from './viewPair';
 
 /** One nudge, in Oklab: a little more than the eye just sees. */
 const NUDGE = 0.025;

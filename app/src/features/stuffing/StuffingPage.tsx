@@ -1,4 +1,3 @@
-import { useMemo } from 'react';
 import { View } from 'react-native';
 
 import { modelName } from '@/api/modelView';
@@ -13,17 +12,18 @@ import { useAddress } from '@/ui/useAddress';
 
 import { ColourNote, HowToStuff, PairTarget, PairVerdict, PressureCard } from './PairCards';
 import { SeenColour } from './SeenColour';
-import { pairTier, viewPair } from './usePair';
+import { pairTier, viewPair } from './viewPair';
 
 /** Everything about a pair beside its target: whether it works, how to stuff it, its colour and its pressure. */
 export function StuffingPage({ model, tiers, knowledge, studio }: ShownModel) {
   const [{ tier: tierId }, ask] = useAddress<'tier'>();
   const wide = useWide();
   const tier = pairTier(tiers, tierId);
-  const view = useMemo(() => {
+  const workOut = () => {
     const parts = partsOf(model, knowledge.models);
     return parts && tier ? viewPair({ parts, pair: model, tier, knowledge, studio }) : null;
-  }, [model, tier, knowledge, studio]);
+  };
+  const view = workOut();
   const back = `/shelf/${model.id}`;
   if (!view || !tier) {
     return (

@@ -1,51 +1,69 @@
-import { MM_PER, type LengthUnit } from '@leggero/core';
-import { scaleLinear } from 'd3-scale';
+import type { ScaleLinear } from 'd3-scale';
 import { G, Line, Text as SvgText, type TextProps } from 'react-native-svg';
 
 import { usePalette } from '../theme';
-import { CHART_FONT, MARGIN, type ChartFrame } from './frame';
+import { CHART_FONT, MARGIN } from './frame';
 
-/** Whole inches or centimetres at the left with hairlines, whole strokes or seconds below. */
-export function Axes({
-  frame: { width, height, x, y, mostMm },
-  unit,
-  doses,
-}: {
-  frame: ChartFrame;
-  unit: LengthUnit;
-  doses: 'strokes' | 'seconds';
-}) {
+interface Tick {
+  /** Where it stands, in the scale's own unit. */
+  at: number;
+  text: string;
+}
+
+interface SideAxisProps {
+  y: ScaleLinear<number, number>;
+  ticks: readonly Tick[];
+  /** Of the chart, px. */
+  width: number;
+  /** Where the hairlines begin, px. */
+  left?: number;
+}
+
+/** Figures at the left, each with a hairline across. */
+export function SideAxis({ y, ticks, width, left = MARGIN.left }: SideAxisProps) {
   const palette = usePalette();
-  const unitMm = MM_PER[unit];
-  const [leastMm] = y.domain() as [number, number];
-  const room = (mm: number) => y(mm) - y(mostMm) > 14;
-  const widths = scaleLinear()
-    .domain([leastMm / unitMm, mostMm / unitMm])
-    .ticks(5);
-  const strokes = x.ticks(Math.min(8, Math.floor(x.domain()[1] ?? 1)));
-  const left = MARGIN.left - 8;
   return (
     <G>
-      {widths
-        .filter((tick) => Number.isInteger(tick) && room(tick * unitMm))
-        .map((tick) => {
-          const at = y(tick * unitMm);
-          return (
-            <G key={tick}>
-              <Line x1={MARGIN.left} x2={width - MARGIN.right} y1={at} y2={at} stroke={palette.line} />
-              <ChartText x={left} y={at + 5} textAnchor="end" text={String(tick)} />
-            </G>
-          );
-        })}
-      <ChartText x={left} y={y(mostMm) + 5} textAnchor="end" text={unit} />
-      {strokes
-        .filter((tick) => Number.isInteger(tick) && tick > 0)
-        .map((tick) => (
-          <ChartText key={tick} x={x(tick)} y={height - MARGIN.bottom + 18} textAnchor="middle" text={String(tick)} />
-        ))}
-      <ChartText x={width - MARGIN.right} y={height - 1} textAnchor="end" text={doses} />
+      {ticks.map(({ at, text }) => (
+        <G key={at}>
+          <Line x1={left} x2={width - MARGIN.right} y1={y(at)} y2={y(at)} stroke={palette.line} />
+          <ChartText x={left - 8} y={y(at) + 5} textAnchor="end" text={text} />
+        </G>
+      ))}
     </G>
   );
+}
+
+interface FootAxisProps {
+  x: ScaleLinear<number, number>;
+  ticks: readonly Tick[];
+  /** What the figures count. */
+  title: string;
+  /** Of the chart, px. */
+  width: number;
+  height: number;
+}
+
+/** Figures below, and at their end what they count. */
+export function FootAxis({ x, ticks, title, width, height }: FootAxisProps) {
+  return (
+    <G>
+      {ticks.map(({ at, text }) => (
+        <ChartText key={at} x={x(at)} y={height - MARGIN.bottom + 18} textAnchor="middle" text={text} />
+      ))}
+      <ChartText x={width - MARGIN.right} y={height - 1} textAnchor="end" text={title} />
+    </G>
+  );
+}
+
+/** Whole figures of a unit within a stretch, as ticks of a scale in its parts: inches on a scale of millimetres. */
+export function wholeTicks(scale: ScaleLinear<number, number>, { unit = 1, count = 5 } = {}): Tick[] {
+  return scale
+    .copy()
+    .domain(scale.domain().map((value) => value / unit))
+    .ticks(count)
+    .filter(Number.isInteger)
+    .map((figure) => ({ at: figure * unit, text: String(figure) }));
 }
 
 /** A word in a chart. */

@@ -1,15 +1,14 @@
 import type { ReadingRecord } from '@leggero/contract';
-import { predictWidth, type CalibrationFit, type Target } from '@leggero/core';
+import { MM_PER, predictWidth, type CalibrationFit, type LengthUnit, type Target } from '@leggero/core';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
-import { useMemo, useState } from 'react';
-import { View } from 'react-native';
-import Svg, { G, Line, Path, Rect } from 'react-native-svg';
+import { G, Line, Path, Rect } from 'react-native-svg';
 
 import type { Lengths } from '@/api/lengths';
 
+import { Picture } from '../Picture';
 import { usePalette } from '../theme';
-import { Axes, ChartText } from './Axes';
+import { ChartText, FootAxis, SideAxis, wholeTicks } from './Axes';
 import { MARGIN, type ChartFrame } from './frame';
 import { DraftMark, ReadingMark, seenOf } from './marks';
 
@@ -37,47 +36,64 @@ export function CurveChart({
   draft = null,
   height = 240,
 }: CurveChartProps) {
-  const [width, setWidth] = useState(0);
   const seen = readings.flatMap(seenOf);
   const widths = seen.map(({ widthMm }) => widthMm);
   const mostDose = Math.max(2, ...readings.map(({ dose }) => dose), target?.dose?.dose ?? 0, draft?.dose ?? 0) * 1.12;
   const mostMm = Math.max(nominalMm, ...widths, draft?.widthMm ?? 0) * 1.04;
   const leastMm = Math.min(0.5 * nominalMm, ...widths) * 0.85;
-  const frame: ChartFrame = {
+  const frameOf = (width: number): ChartFrame => ({
     width,
     height,
     mostMm,
     x: scaleLinear([0, mostDose], [MARGIN.left, width - MARGIN.right]),
     y: scaleLinear([leastMm, mostMm], [height - MARGIN.bottom, MARGIN.top]).clamp(true),
-  };
+  });
   const oval = fit?.shape.roundLimit.kind === 'shown' ? fit.shape.roundLimit.widthMm : null;
   const outliers = new Set(fit?.outliers.map(({ index }) => readings[index]?.id));
   const range =
     seen.length > 0
       ? `from ${lengths.text(Math.min(...widths))} to ${lengths.text(Math.max(...widths))}`
       : 'without a width';
-  const summary =
-    `Curve through ${readings.length} readings ` + `${range}${oval ? `, oval from ${lengths.text(oval)}` : ''}`;
+  const summary = `Curve through ${readings.length} readings ${range}${oval ? `, oval from ${lengths.text(oval)}` : ''}`;
+  const draw = (width: number) => {
+    const frame = frameOf(width);
+    return (
+      <>
+        {oval ? <OvalBand frame={frame} fromMm={oval} text={`turns oval from ${lengths.bare(oval)}`} /> : null}
+        <Axes frame={frame} unit={lengths.unit} doses={unit} />
+        {fit ? <Curve frame={frame} fit={fit} /> : null}
+        {target?.dose ? <TargetLines frame={frame} widthMm={target.widthMm} dose={target.dose} /> : null}
+        {draft ? <DraftMark frame={frame} {...draft} /> : null}
+        {seen.map((reading) => (
+          <ReadingMark key={reading.id} frame={frame} reading={reading} setAside={outliers.has(reading.id)} />
+        ))}
+      </>
+    );
+  };
   return (
-    <View
-      role="img"
-      aria-label={summary}
-      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
-      style={{ height }}
-    >
-      {width === 0 ? null : (
-        <Svg width={width} height={height} aria-hidden>
-          {oval ? <OvalBand frame={frame} fromMm={oval} text={`turns oval from ${lengths.bare(oval)}`} /> : null}
-          <Axes frame={frame} unit={lengths.unit} doses={unit} />
-          {fit ? <Curve frame={frame} fit={fit} /> : null}
-          {target?.dose ? <TargetLines frame={frame} widthMm={target.widthMm} dose={target.dose} /> : null}
-          {draft ? <DraftMark frame={frame} {...draft} /> : null}
-          {seen.map((reading) => (
-            <ReadingMark key={reading.id} frame={frame} reading={reading} setAside={outliers.has(reading.id)} />
-          ))}
-        </Svg>
-      )}
-    </View>
+    <Picture label={summary} height={height} framed={false}>
+      {draw}
+    </Picture>
+  );
+}
+
+interface AxesProps {
+  frame: ChartFrame;
+  unit: LengthUnit;
+  doses: 'strokes' | 'seconds';
+}
+
+/** Whole inches or centimetres at the left, whole strokes or seconds below. */
+function Axes({ frame: { width, height, x, y, mostMm }, unit, doses }: AxesProps) {
+  // The unit's own word stands at the top.
+  const sides = wholeTicks(y, { unit: MM_PER[unit] }).filter(({ at }) => y(at) - y(mostMm) > 14);
+  const feet = wholeTicks(x, { count: Math.min(8, Math.floor(x.domain()[1] ?? 1)) }).filter(({ at }) => at > 0);
+  return (
+    <G>
+      <SideAxis y={y} ticks={sides} width={width} />
+      <ChartText x={MARGIN.left - 8} y={y(mostMm) + 5} textAnchor="end" text={unit} />
+      <FootAxis x={x} ticks={feet} title={doses} width={width} height={height} />
+    </G>
   );
 }
 
@@ -111,7 +127,7 @@ function Curve({ frame: { x, y }, fit }: { frame: ChartFrame; fit: CalibrationFi
   const palette = usePalette();
   const mostDose = x.domain()[1] ?? 0;
   const leastMm = y.domain()[0] ?? 0;
-  const points = useMemo(() => curvePoints(fit, mostDose, leastMm), [fit, mostDose, leastMm]);
+  const points = curvePoints(fit, mostDose, leastMm);
   const band = area<CurvePoint>()
     .x(({ dose }) => x(dose))
     .y0(({ lowMm }) => y(lowMm))

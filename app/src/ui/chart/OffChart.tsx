@@ -1,11 +1,11 @@
 import type { SizerRecord } from '@leggero/contract';
 import { scaleLinear } from 'd3-scale';
-import { useState } from 'react';
 import { View } from 'react-native';
-import Svg, { G, Line, Rect } from 'react-native-svg';
+import { G, Line, Rect } from 'react-native-svg';
 
 import { holesNow } from '@/api/holes';
 import { ChartText } from './Axes';
+import { Picture } from '../Picture';
 import { usePalette } from '../theme';
 import { Words } from '../Words';
 import { offText } from '@/wording/sizer';
@@ -19,24 +19,23 @@ const LEFT = 40;
  */
 export function OffChart({ sizers }: { sizers: readonly SizerRecord[] }) {
   const palette = usePalette();
-  const [width, setWidth] = useState(0);
   const rows = sizers.map((sizer) => ({ sizer, holes: holesNow(sizer) }));
   const most = Math.max(1, ...rows.flatMap(({ holes }) => holes.map(({ now }) => Math.abs(now.offMm))));
   const y = scaleLinear()
     .domain([-most, most])
     .range([ROW - 30, 6]);
   return (
-    <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} className="gap-2">
+    <View className="gap-2">
       {rows.map(({ sizer, holes }) => (
         <View key={sizer.id}>
           <Words look="label">{sizer.keeper ? `${sizer.name} (${sizer.keeper})` : sizer.name}</Words>
-          <View
-            role="img"
-            aria-label={`${sizer.name}: ${holes.map(({ label, now }) => `the ${label} hole ${offText(now)}`).join('; ')}`}
-            style={{ height: ROW }}
+          <Picture
+            height={ROW}
+            framed={false}
+            label={`${sizer.name}: ${holes.map(({ label, now }) => `the ${label} hole ${offText(now)}`).join('; ')}`}
           >
-            {width === 0 ? null : (
-              <Svg width={width} height={ROW} aria-hidden>
+            {(width) => (
+              <>
                 <Line x1={LEFT} x2={width} y1={y(0)} y2={y(0)} stroke={palette.line} strokeWidth={1.5} />
                 <ChartText x={LEFT - 8} y={y(most) + 8} textAnchor="end" text={`+${most.toFixed(1)}`} />
                 <ChartText x={LEFT - 8} y={y(-most) + 2} textAnchor="end" text={`−${most.toFixed(1)}`} />
@@ -62,9 +61,9 @@ export function OffChart({ sizers }: { sizers: readonly SizerRecord[] }) {
                     </G>
                   );
                 })}
-              </Svg>
+              </>
             )}
-          </View>
+          </Picture>
         </View>
       ))}
       <Words look="quiet">Millimetres larger or smaller than the label. A grey dash is not measured yet.</Words>

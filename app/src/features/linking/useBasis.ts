@@ -1,14 +1,13 @@
 import type { ChainRecord, PiecePart, ShelfModel, SizerRecord, Studio } from '@leggero/contract';
-import { STEP_MM, TRADE, workToleranceMm } from '@leggero/core';
-import { learnJoint, type Joint } from '@leggero/core/linking';
-import { useMemo } from 'react';
+import { STEP_MM, workToleranceMm, MM_PER, usefulWidths } from '@leggero/core';
+import { jointFor, type Joint } from '@leggero/core/linking';
 
 import { useKnowledge, type Knowledge } from '@/api/knowledge';
 import { useLengths, type Lengths } from '@/api/lengths';
 import { useChains, useShelf, useSizers, useStudio } from '@/api/queries';
 
 /** All that a piece is worked out from beside its own design. */
-export interface Workroom {
+export interface PieceBasis {
   knowledge: Knowledge;
   studio: Studio;
   sizers: SizerRecord[];
@@ -18,49 +17,43 @@ export interface Workroom {
   lengths: Lengths;
 }
 
-/** The workroom once its records have come; null before. */
-export function useWorkroom(): Workroom | null {
+/** The basis once its records have come; null before. */
+export function useBasis(): PieceBasis | null {
   const knowledge = useKnowledge();
   const studio = useStudio().data;
   const sizers = useSizers().data;
   const chains = useChains().data;
   const shelf = useShelf().data;
   const lengths = useLengths();
-  return useMemo(() => {
+  const gather = () => {
     if (!(knowledge && studio && sizers && chains && shelf)) return null;
     const longs = shelf.filter(({ kind }) => kind === 'modelling');
     return { knowledge, studio, sizers, chains, longs, lengths };
-  }, [knowledge, studio, sizers, chains, shelf, lengths]);
+  };
+  return gather();
 }
 
 /** A nominal for parts whose balloon is not chosen or is gone: small linking balloons are 6 in (common practice). */
-const LOOSE_NOMINAL_MM = 6 * 25.4;
+const LOOSE_NOMINAL_MM = 6 * MM_PER.in;
 
-export function modelOf(part: PiecePart, { knowledge }: Pick<Workroom, 'knowledge'>): ShelfModel | undefined {
+export function modelOf(part: PiecePart, { knowledge }: Pick<PieceBasis, 'knowledge'>): ShelfModel | undefined {
   return knowledge.models.find(({ id }) => id === part.modelId);
 }
 
-export function nominalOf(part: PiecePart, workroom: Pick<Workroom, 'knowledge'>): number {
-  return modelOf(part, workroom)?.nominalMm ?? LOOSE_NOMINAL_MM;
+export function nominalOf(part: PiecePart, basis: Pick<PieceBasis, 'knowledge'>): number {
+  return modelOf(part, basis)?.nominalMm ?? LOOSE_NOMINAL_MM;
 }
 
 /** What knot and tail of a part take, from its own measured chains. */
-export function jointOf(part: PiecePart, workroom: Workroom): Joint {
-  const nominalMm = nominalOf(part, workroom);
-  const chains = workroom.chains.filter(({ modelId }) => modelId === part.modelId);
-  const learned = learnJoint({ nominalMm, chains });
-  return learned.ok
-    ? learned.value
-    : { jointMm: TRADE.linkJoint.value * nominalMm, sdMm: TRADE.linkJointSd.value * nominalMm, chains: 0 };
+export function jointOf(part: PiecePart, basis: PieceBasis): Joint {
+  const nominalMm = nominalOf(part, basis);
+  const chains = basis.chains.filter(({ modelId }) => modelId === part.modelId);
+  return jointFor({ nominalMm, chains });
 }
 
 /** The widths that a part is useful in, mm. */
-export function usefulOf(part: PiecePart, workroom: Pick<Workroom, 'knowledge'>): { leastMm: number; mostMm: number } {
-  const nominalMm = nominalOf(part, workroom);
-  return {
-    leastMm: TRADE.smallestFraction.value * nominalMm,
-    mostMm: TRADE.largestFraction.value * nominalMm,
-  };
+export function usefulOf(part: PiecePart, basis: Pick<PieceBasis, 'knowledge'>): { leastMm: number; mostMm: number } {
+  return usefulWidths({ nominalMm: nominalOf(part, basis) });
 }
 
 /** How far a balloon of linking work may be off where nothing closes, mm either way. */

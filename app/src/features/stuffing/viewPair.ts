@@ -1,5 +1,12 @@
 import type { PumpRecord, ShelfModel, Studio, TierRecord } from '@leggero/contract';
-import { INFLATOR_KINDS, TRADE, type Problem, type SkinOpacities, type StuffedColour } from '@leggero/core';
+import {
+  INFLATOR_KINDS,
+  TRADE,
+  type Problem,
+  type SkinOpacities,
+  type StuffedColour,
+  nearestTier,
+} from '@leggero/core';
 import {
   piecesFrom,
   pressureCurve,
@@ -37,9 +44,9 @@ interface PairOptions {
   studio: Studio;
 }
 
-/** The tier asked for; else the middle one, which most stuffed work is filled to, or the only one. */
+/** The tier asked for; else the one nearest to what most stuffed work is filled to. */
 export function pairTier(tiers: readonly TierRecord[], id: string | undefined): TierRecord | undefined {
-  return tiers.find((tier) => tier.id === id) ?? tiers[2] ?? tiers[0];
+  return tiers.find((tier) => tier.id === id) ?? nearestTier(tiers, TRADE.stuffedFraction.value);
 }
 
 /** Works a pair out for a tier, from what is known of both balloons and of the pair itself. */

@@ -1,0 +1,3 @@
+export * from './bisect';
+export * from './rootWithin';
+export * from './settle';
