@@ -56,8 +56,8 @@ module.exports = [
       'server/dist/**',
       'app/.expo/**',
       '.leggero/**',
-      'bench/.work/**',
-      'bench/.main.mjs',
+      'speed/.work/**',
+      'speed/.main.mjs',
       'server/src/db/migrations/**',
     ],
   },
@@ -107,7 +107,7 @@ module.exports = [
     },
   },
   {
-    files: ['scripts/**', 'bench/**', 'server/**', 'core/**', 'contract/**', 'e2e/**'],
+    files: ['scripts/**', 'speed/**', 'server/**', 'core/**', 'contract/**', 'e2e/**'],
     rules: {
       'no-console': 'off',
       'expo/no-env-var-destructuring': 'off',

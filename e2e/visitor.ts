@@ -61,6 +61,8 @@ export class Visitor {
         () =>
           document.documentElement.hasAttribute('data-settled') &&
           document.querySelector('[role=main], [role=alert]') !== null &&
+          // A detail beside its list comes with code of its own.
+          document.querySelector<HTMLElement>('#detail')?.innerText.trim() !== '' &&
           document.querySelector('[aria-busy=true]') === null,
         { timeout: PATIENCE_MS },
       )

@@ -14,7 +14,7 @@ await run(async () => {
   await ensurePackages();
   const chromium = await ensureChromium();
   await ensureWeb();
-  const { code } = await runCommand(process.execPath, [await bundled()], {
+  const { code } = await runCommand(process.execPath, [await bundled(), ...process.argv.slice(2)], {
     env: { LEGGERO_CHROMIUM: chromium, NODE_ENV: 'production' },
   });
   process.exitCode = code;
@@ -22,7 +22,7 @@ await run(async () => {
 
 /** The measuring program as one file: plain JavaScript, as a browser gets it, beside its sources. */
 async function bundled() {
-  const outfile = path.join(ROOT, 'bench/.main.mjs');
-  writeFileSync(outfile, await bundle(path.join(ROOT, 'bench/main.mts')));
+  const outfile = path.join(ROOT, 'speed/.main.mjs');
+  writeFileSync(outfile, await bundle(path.join(ROOT, 'speed/main.mts')));
   return outfile;
 }

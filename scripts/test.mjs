@@ -14,7 +14,7 @@ import { ensureWeb } from './lib/web.mjs';
 
 const bin = (file) => path.join(ROOT, 'node_modules', file);
 const cache = (name) => path.join(CACHE, name);
-const TYPED = ['core', 'contract', 'server', 'app', 'e2e', 'bench'];
+const TYPED = ['core', 'contract', 'server', 'app', 'e2e', 'speed'];
 /** What each of Jest's projects needs beside its packages. */
 const PROJECTS = {
   core: [],
@@ -50,6 +50,7 @@ const TOOLS = {
         ...['--cache-location', `${cache('lint')}/`],
       ]),
   ],
+  unused: [() => tool('unused code and packages', 'knip/bin/knip.js', ['--no-progress', '--no-config-hints'])],
   format: [
     () =>
       tool('format', 'prettier/bin/prettier.cjs', [
@@ -136,7 +137,7 @@ async function everything() {
     await ensureWeb();
     return { title: 'building the app', passed: 0, failed: 0, seconds: (Date.now() - start) / 1000 };
   };
-  const first = await inLanes(2, [web, TOOLS.lint, TOOLS.types, TOOLS.format].flat());
+  const first = await inLanes(2, [web, TOOLS.lint, TOOLS.types, TOOLS.unused, TOOLS.format].flat());
   return [...first, ...(await jest(Object.keys(PROJECTS)))];
 }
 

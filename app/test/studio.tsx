@@ -41,7 +41,7 @@ export interface Records {
   chains: ChainRecord[];
 }
 
-export const READINGS: [dose: number, widthInches: number, heightInches: number][] = [
+const READINGS: [dose: number, widthInches: number, heightInches: number][] = [
   [1, 5, 5],
   [2, 6.25, 6.25],
   [4, 7.875, 7.9],

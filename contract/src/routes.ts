@@ -21,7 +21,7 @@ import { holeMeasurementSchema, sizerCreateSchema, sizerPatchSchema, sizerSchema
 import { studioPatchSchema, studioSchema } from './studio';
 import { studyCreateSchema, studySchema, studyWidthSchema } from './study';
 import { acceptedTargetCreateSchema, acceptedTargetSchema } from './target';
-import { tierCreateSchema, tierPatchSchema, tierSchema } from './tier';
+import { tierPatchSchema, tierSchema } from './tier';
 
 export interface Route {
   method: 'GET' | 'POST' | 'PATCH' | 'DELETE';
@@ -41,7 +41,7 @@ export const ROUTES = {
   readStudio: { method: 'GET', path: '/api/studio', response: studioSchema },
   changeStudio: { method: 'PATCH', path: '/api/studio', request: studioPatchSchema, response: studioSchema },
   listTiers: { method: 'GET', path: '/api/tiers', response: z.array(tierSchema) },
-  createTier: { method: 'POST', path: '/api/tiers', request: tierCreateSchema, response: tierSchema },
+  createTier: { method: 'POST', path: '/api/tiers', request: tierSchema, response: tierSchema },
   changeTier: { method: 'PATCH', path: '/api/tiers/:id', request: tierPatchSchema, response: tierSchema },
   deleteTier: { method: 'DELETE', path: '/api/tiers/:id' },
   listModels: { method: 'GET', path: '/api/models', response: z.array(shelfModelSchema) },

@@ -80,7 +80,7 @@ export const sizerPatchSchema = z
 
 const DAY_MS = 86_400_000;
 /** A moment as the core counts days. */
-export const dayOf = (instant: string) => Date.parse(instant) / DAY_MS;
+const dayOf = (instant: string) => Date.parse(instant) / DAY_MS;
 
 /** A stored measurement as the core takes it. */
 function coreMeasurement({ acrossMm, downMm, way, takenAt }: HoleMeasurementRecord): HoleMeasurement {

@@ -16,5 +16,4 @@ export const tierSchema = z.object({
 });
 export type TierRecord = z.infer<typeof tierSchema>;
 
-export const tierCreateSchema = tierSchema;
 export const tierPatchSchema = tierSchema.omit({ id: true }).partial();

@@ -145,7 +145,7 @@ function DecorMarks({ widthMm, heightMm, hex, decor }: DecorMarksProps) {
 }
 
 /** A closed outline as SVG has it. */
-export function pathOf(points: readonly Point[]): string {
+function pathOf(points: readonly Point[]): string {
   return `${points.map(({ xMm, yMm }, i) => `${i === 0 ? 'M' : 'L'}${xMm.toFixed(2)} ${yMm.toFixed(2)}`).join('')}Z`;
 }
 

@@ -10,7 +10,9 @@ export function ListDetail({ list, children }: { list: ReactNode; children: Reac
   return (
     <View className="flex-1 flex-row">
       <View className="no-print w-[348px] border-r border-line">{list}</View>
-      <View className="flex-1">{children}</View>
+      <View id="detail" className="flex-1">
+        {children}
+      </View>
     </View>
   );
 }

@@ -2,7 +2,7 @@ import type { Problem } from '@leggero/core';
 import type { HeliumLift, HeliumProblemCode } from '@leggero/core/helium';
 
 /** "34 g", "1.2 kg", "0.8 g". */
-export function massText(g: number): string {
+function massText(g: number): string {
   if (g >= 1000) return `${(g / 1000).toFixed(2)} kg`;
   return `${g < 10 ? g.toFixed(1) : Math.round(g)} g`;
 }

@@ -5,7 +5,7 @@ export const SHAPES = ['round', 'oval', 'pear'] as const;
 export type Shape = (typeof SHAPES)[number];
 
 /** The shape of a body with this aspect (height / width). Slightly flat counts as round. */
-export function shapeOfAspect(aspect: number): Shape {
+function shapeOfAspect(aspect: number): Shape {
   if (aspect <= TRADE.roundAspect.value) return 'round';
   return aspect <= TRADE.ovalAspect.value ? 'oval' : 'pear';
 }

@@ -90,7 +90,7 @@ function estimateShape(nominalMm: number, siblings: readonly CalibrationFit[]): 
 }
 
 /** The round limit of a line's other sizes as a share of nominal, pooled, for this nominal. */
-export function estimateRoundLimit(nominalMm: number, siblings: readonly CalibrationFit[]): RoundLimit {
+function estimateRoundLimit(nominalMm: number, siblings: readonly CalibrationFit[]): RoundLimit {
   const estimates = siblings.flatMap(({ nominalMm: own, shape: { roundLimit } }) =>
     roundLimit.kind === 'shown' ? [{ value: roundLimit.widthMm / own, variance: (roundLimit.sdMm / own) ** 2 }] : [],
   );

@@ -77,7 +77,7 @@ export interface WidthCost {
 
 /** Height of eight layers of quads for each mm of balloon width: 5 ft of 10 in balloons (common practice). */
 const COLUMN_PER_WIDTH = 1524 / 254;
-export const COST_CHAIN = 20;
+const COST_CHAIN = 20;
 
 /**
  * The cost of a balloon of `widthMm` where `targetMm` was wanted; a piece scales with its balloons (common practice).

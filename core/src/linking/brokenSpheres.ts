@@ -13,7 +13,7 @@ export interface RingGap {
  * A piece with one balloon off its size: it has its own width; where its ring buckles it is pushed outwards and up by
  * the lift, where the ring stays open it keeps to one neighbour, and the gap is towards the other.
  */
-export function brokenSpheres({
+function brokenSpheres({
   spheres,
   at,
   offMm,

@@ -15,9 +15,9 @@ export interface Ring {
 export type RingProblemCode = 'too-few-balloons' | 'bad-pitch' | 'bad-width';
 
 /** Two linked balloons are a duplet; three close a ring. */
-export const LEAST_IN_RING = 3;
+const LEAST_IN_RING = 3;
 /** More is a chain laid round a hall. */
-export const MOST_IN_RING = 500;
+const MOST_IN_RING = 500;
 
 /** What pitch and radius of a ring have to do with each other: pitch = radius x `chordShare`. */
 export function chordShare(count: number): number {

@@ -2,7 +2,7 @@ import { ok, problem, type Result } from '../result';
 import { MM_PER_INCH } from '../units';
 
 /** Sizes modelling balloons are sold in. Source: common practice. */
-export const MODELLING_CODES: readonly string[] = ['130', '160', '260', '350', '360', '646'];
+const MODELLING_CODES: readonly string[] = ['130', '160', '260', '350', '360', '646'];
 
 /** What a code says. */
 export interface ModellingSize {

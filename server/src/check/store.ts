@@ -7,13 +7,13 @@ import { groupBy } from '../db/shape';
 import { holesStillThere } from '../sizer/store';
 
 /** A check as the contract has it. */
-export function checkOf(row: typeof checks.$inferSelect, results: CheckResultRecord[]): CheckRecord {
+function checkOf(row: typeof checks.$inferSelect, results: CheckResultRecord[]): CheckRecord {
   const { studioId: _, startedAt, ...rest } = row;
   return { ...rest, startedAt: startedAt.toISOString(), results };
 }
 
 /** One balloon's result as the contract has it. */
-export function checkResultOf(row: typeof checkResults.$inferSelect): CheckResultRecord {
+function checkResultOf(row: typeof checkResults.$inferSelect): CheckResultRecord {
   const { studioId: _, takenAt, ...rest } = row;
   return { ...rest, takenAt: takenAt.toISOString() };
 }

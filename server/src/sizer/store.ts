@@ -48,7 +48,7 @@ export async function listSizers({ database, studioId }: Scope, which?: SQL): Pr
 }
 
 /** One sizer with its holes. */
-export async function readSizer(scope: Scope, id: string): Promise<SizerRecord> {
+async function readSizer(scope: Scope, id: string): Promise<SizerRecord> {
   const [sizer] = await listSizers(scope, eq(sizers.id, id));
   if (!sizer) throw HttpProblem.notFound();
   return sizer;

@@ -185,7 +185,7 @@ function DragBand({ yOf, scale, line, onDrag }: DragBandProps) {
 }
 
 /** The balloons: single ones with light and shade while they are few, else one stroke a colour. */
-export function Dots({ dots }: { dots: readonly Dot[] }) {
+function Dots({ dots }: { dots: readonly Dot[] }) {
   const id = useId().replace(/:/g, '');
   const colours = [...new Set(dots.map(({ colourHex }) => colourHex))];
   const many = dots.length > MANY;

@@ -59,7 +59,7 @@ export type SizerGeometryProblem =
   /** The cutter would burn away the material between two holes. */
   | 'kerf-over-bridge';
 
-export const MOST_SIZES = 24;
+const MOST_SIZES = 24;
 /** Left and lower margin of a sheet, where the scale bars stand, and the margin elsewhere, mm. */
 const BAR_MARGIN_MM = 12;
 const MARGIN_MM = 4;

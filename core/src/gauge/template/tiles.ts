@@ -16,7 +16,7 @@ export type PaperName = keyof typeof PAPERS;
 
 /** What printers leave white, mm, and how far neighbours overlap so that they can be laid mark on mark. */
 export const PAPER_MARGIN_MM = 12;
-export const OVERLAP_MM = 10;
+const OVERLAP_MM = 10;
 
 /** One page of a sheet that is larger than the paper. */
 export interface Tile {

@@ -3,32 +3,28 @@ import { basket, closingOf, simulateClosing, swag } from '@leggero/core/linking'
 import type { Page } from 'puppeteer-core';
 import { bisect } from 'simple-statistics';
 
-import { longTasks, openPage, watchLongTasks } from './browser';
-import { median, report } from './report';
-import { startWorld } from './world';
+import { DESKTOP, type Bench } from './bench';
+import { median, timed } from './figure';
+import { longTasks, redrawsOf, tap, watchLongTasks } from './page';
 
 const ROUNDS = 15;
 const SWAGS = 2000;
 const inch = (inches: number) => inches * 25.4;
 
-function timesOf(work: () => void): number[] {
+function timesOf(work: () => void, rounds: number): number[] {
   work();
-  return Array.from({ length: ROUNDS }, () => {
-    const start = performance.now();
-    work();
-    return performance.now() - start;
-  });
+  return Array.from({ length: rounds }, () => timed(work));
 }
 
 /** All snappings of six layers at an eighth of an inch: spokes and five rings, five sizes each. */
-export function benchSnapping(): void {
+export function measureSnapping({ report, rounds }: Bench): void {
   const search = () => {
     const made = basket({ spokes: 8, baseMm: inch(5.6), rings: 5, stepMm: inch(1 / 8), jointMm: 5 });
     if (!made.ok || made.value.snapped.compared !== 5 ** 6) throw new Error('not all snappings were compared');
   };
   report({
     what: 'a basket of six layers, all 15,625 snappings at ⅛ in',
-    ours: median(timesOf(search)),
+    ours: median(timesOf(search, rounds(ROUNDS))),
     yardstick: 'the time it may take',
     theirs: 50,
     unit: 'ms',
@@ -37,15 +33,15 @@ export function benchSnapping(): void {
 }
 
 /** Swags from span and drop, against the same equation given to a general root finder. */
-export function benchSwags(): void {
+export function measureSwags({ report, rounds }: Bench): void {
   const asked = Array.from({ length: SWAGS }, (_, i) => ({ spanMm: 1000 + i, dropMm: 50 + (i % 900) }));
   const ours = timesOf(() => {
     for (const each of asked) if (!swag(each).ok) throw new Error('a swag was refused');
-  });
+  }, rounds(ROUNDS));
   const theirs = timesOf(() => {
     for (const { spanMm, dropMm } of asked)
       bisect((a) => 2 * a * Math.acosh(1 + dropMm / a) - spanMm, 1, 1e7, 200, 1e-6);
-  });
+  }, rounds(ROUNDS));
   report({
     what: `${SWAGS} swags from span and drop`,
     ours: median(ours),
@@ -59,13 +55,13 @@ export function benchSwags(): void {
 /**
  * Ten thousand baskets of thirty balloons, built to find the spread that closes. The worker runs this very function.
  */
-export function benchBuilds(): void {
+export function measureBuilds({ report, rounds }: Bench): void {
   const made = basket({ spokes: 6, baseMm: inch(5), rings: 2, stepMm: inch(1 / 8), jointMm: 5 });
   if (!made.ok) throw new Error('the basket was refused');
   const closing = closingOf(made.value.snapped);
   const times = timesOf(() => {
     if (simulateClosing({ closing }).runs !== 10_000) throw new Error('not all were built');
-  });
+  }, rounds(ROUNDS));
   report({
     what: '10,000 simulated baskets',
     ours: median(times),
@@ -76,17 +72,15 @@ export function benchBuilds(): void {
   });
 }
 
-interface Drawn extends Window {
-  leggeroDraws: number[];
-}
+const CURTAIN = '[aria-label^="A curtain of"]';
 
 /**
  * A curtain of 2,000 balloons: from a figure changed to the picture laid out anew, and the longest task while its hem
  * is dragged.
  */
-export async function benchCurtain({ chromium }: { chromium: string }): Promise<void> {
-  const world = await startWorld();
-  const pieces = (await (await fetch(`${world.url}/api/pieces`)).json()) as PieceRecord[];
+export async function measureCurtain(bench: Bench): Promise<void> {
+  const { url } = await bench.freshWorld();
+  const pieces = (await (await fetch(`${url}/api/pieces`)).json()) as PieceRecord[];
   const { id, design } = pieces.find((piece) => piece.design.form === 'curtain')!;
   const large = {
     ...design,
@@ -98,57 +92,35 @@ export async function benchCurtain({ chromium }: { chromium: string }): Promise<
     bowMm: 200,
     ceilingMm: 3200,
   };
-  await fetch(`${world.url}/api/pieces/${id}`, {
+  await fetch(`${url}/api/pieces/${id}`, {
     method: 'PATCH',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ design: large }),
   });
-  const page = await openPage({ chromium, address: `${world.url}/builds/${id}`, width: 1280, height: 800 });
-  try {
-    await page.waitForSelector('[aria-label^="A curtain of"] path');
-    const draws = await drawsOf(page);
-    const line = { yardstick: 'the time it may take', unit: 'ms', most: 1 };
-    report({
-      what: `a curtain of 2,000 balloons drawn anew (median of ${draws.length})`,
-      ours: median(draws),
-      theirs: 200,
-      ...line,
-    });
-    await watchLongTasks(page);
-    await dragHem(page);
-    report({
-      what: 'longest task of the page while its hem is dragged (0: none over 50 ms)',
-      ours: await longTasks(page),
-      theirs: 50,
-      ...line,
-    });
-  } finally {
-    await page.browser().close();
-    await world.end();
-  }
-}
-
-async function drawsOf(page: Page): Promise<number[]> {
-  await page.evaluate(() => {
-    const noted = window as unknown as Drawn;
-    noted.leggeroDraws = [];
-    let tapped = 0;
-    window.addEventListener('click', () => (tapped = performance.now()), { capture: true });
-    new MutationObserver((changes) => {
-      const drawn = changes.some(({ target }) => (target as Element).closest?.('[aria-label^="A curtain of"]'));
-      if (tapped === 0 || !drawn) return;
-      document.body.getBoundingClientRect();
-      noted.leggeroDraws.push(performance.now() - tapped);
-      tapped = 0;
-    }).observe(document.body, { subtree: true, childList: true, attributes: true });
+  const page = await bench.open(`${url}/builds/${id}`, DESKTOP);
+  await page.waitForSelector(`${CURTAIN} path`);
+  const draws = await redrawsOf(page, {
+    on: 'click',
+    drawing: CURTAIN,
+    rounds: bench.rounds(ROUNDS),
+    pauseMs: 700,
+    act: (round) => tap(page, 'radio', round % 2 === 0 ? 'Swagged' : 'Arched'),
   });
-  for (let i = 0; i < ROUNDS; i += 1) {
-    const name = i % 2 === 0 ? 'Swagged' : 'Arched';
-    const choice = await page.waitForSelector(`::-p-aria([name="${name}"][role="radio"])`);
-    await choice!.click();
-    await new Promise((resolve) => setTimeout(resolve, 700));
-  }
-  return page.evaluate(() => (window as unknown as Drawn).leggeroDraws);
+  const line = { yardstick: 'the time it may take', unit: 'ms', most: 1 };
+  bench.report({
+    what: `a curtain of 2,000 balloons drawn anew (median of ${draws.length})`,
+    ours: median(draws),
+    theirs: 200,
+    ...line,
+  });
+  await watchLongTasks(page);
+  await dragHem(page);
+  bench.report({
+    what: 'longest task of the page while its hem is dragged (0: none over 50 ms)',
+    ours: await longTasks(page),
+    theirs: 50,
+    ...line,
+  });
 }
 
 async function dragHem(page: Page): Promise<void> {

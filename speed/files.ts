@@ -7,47 +7,47 @@ import { Readable } from 'node:stream';
 import mysql, { type RowDataPacket } from 'mysql2/promise';
 import type { Page } from 'puppeteer-core';
 
-import { longTasks, openPage, watchLongTasks } from './browser';
-import { report } from './report';
-import { startWorld } from './world';
+import { DESKTOP, type Bench } from './bench';
+import { timedAsync } from './figure';
+import { longTasks, watchLongTasks } from './page';
 
 const LINES = 100_000;
 /** A large studio's readings: so many balloons, each with as many readings as remain. */
 const BALLOONS = 200;
-const DEMO_BALLOONS = 8;
 
 /**
  * A file of 100,000 readings imported from the page, against MariaDB's own bulk load of the same rows into the same
  * table.
  */
-export async function benchFiles({ chromium }: { chromium: string }): Promise<void> {
-  const world = await startWorld();
+export async function measureFiles(bench: Bench): Promise<void> {
+  const { url, databaseUrl } = await bench.freshWorld();
+  const lines = bench.smoke ? 500 : LINES;
+  const before = ((await (await fetch(`${url}/api/models`)).json()) as unknown[]).length;
   const folder = mkdtempSync(path.join(tmpdir(), 'leggero-bench-'));
-  const page = await openPage({ chromium, address: `${world.url}/shelf/files`, width: 1280, height: 800 });
   try {
+    const page = await bench.open(`${url}/shelf/files`, DESKTOP);
     const file = path.join(folder, 'readings.csv');
-    writeFileSync(file, csv());
+    writeFileSync(file, csv(lines));
     await give(page, file);
-    await page.waitForSelector('::-p-aria([name="Import 100000 readings"])', { timeout: 120_000 });
+    await page.waitForSelector(`::-p-aria([name="Import ${lines} readings"])`, { timeout: 120_000 });
     await watchLongTasks(page);
-    const start = performance.now();
-    await page.click('::-p-aria([name="Import 100000 readings"])');
-    await page.waitForSelector('::-p-text(100000 readings imported)', { timeout: 300_000 });
-    const ours = performance.now() - start;
+    const ours = await timedAsync(async () => {
+      await page.click(`::-p-aria([name="Import ${lines} readings"])`);
+      await page.waitForSelector(`::-p-text(${lines} readings imported)`, { timeout: 300_000 });
+    });
     // The shelf beside it grows by all of them.
-    await page.waitForSelector(`::-p-text(${BALLOONS + DEMO_BALLOONS} balloons)`, { timeout: 60_000 });
+    await page.waitForSelector(`::-p-text(${before + BALLOONS} balloons)`, { timeout: 60_000 });
     const longest = await longTasks(page);
-    const theirs = await bulkLoad(world.databaseUrl);
-    report({
-      what: `a CSV of ${LINES} lines, from the tap to its last reading`,
+    bench.report({
+      what: `a CSV of ${lines} lines, from the tap to its last reading`,
       ours,
       yardstick: 'LOAD DATA LOCAL INFILE of the same rows into the same table',
-      theirs,
+      theirs: await bulkLoad(databaseUrl, lines),
       unit: 'ms',
       most: 6,
     });
-    report({
-      what: 'longest task of the page meanwhile',
+    bench.report({
+      what: 'longest task of the page meanwhile (0: none over 50 ms)',
       ours: longest,
       yardstick: 'what a page may take at once',
       theirs: 50,
@@ -55,21 +55,17 @@ export async function benchFiles({ chromium }: { chromium: string }): Promise<vo
       most: 1,
     });
   } finally {
-    await page.browser().close();
-    await world.end();
     rmSync(folder, { recursive: true, force: true });
   }
 }
 
-function csv(): string {
+function csv(count: number): string {
   const lines = ['line,nominal (in),colour,inflator,dose (strokes),width (in),height (in),felt'];
-  for (let i = 0; i < LINES; i += 1) {
+  for (let i = 0; i < count; i += 1) {
     const dose = 1 + ((i / BALLOONS) % 8);
     const width = 4 + 0.75 * (dose - 1);
-    lines.push(
-      `Bulk Line,11,colour ${i % BALLOONS},Barge floor ` +
-        `pump,${dose.toFixed(3)},${width.toFixed(3)},${(1.01 * width).toFixed(3)},ok`,
-    );
+    const lengths = [dose, width, 1.01 * width].map((figure) => figure.toFixed(3)).join(',');
+    lines.push(`Bulk Line,11,colour ${i % BALLOONS},Barge floor pump,${lengths},ok`);
   }
   return lines.join('\n');
 }
@@ -80,14 +76,14 @@ async function give(page: Page, file: string): Promise<void> {
 }
 
 /** The rows that were imported, under new ids, loaded by the database itself. */
-async function bulkLoad(uri: string): Promise<number> {
+async function bulkLoad(uri: string, lines: number): Promise<number> {
   const connection = await mysql.createConnection({ uri, timezone: 'Z' });
   try {
     const columns =
       'studio_id, calibration_id, dose, width_mm, way, stops_mm, passes_mm, nozzle, height_mm, sd_mm, ' +
       'shape, outcome, taken_at';
     const [rows] = await connection.query<RowDataPacket[]>({
-      sql: `select ${columns} from readings order by taken_at desc limit ${LINES}`,
+      sql: `select ${columns} from readings order by taken_at desc limit ${lines}`,
       rowsAsArray: true,
       dateStrings: true,
     });

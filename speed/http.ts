@@ -1,15 +1,16 @@
 import type { ShelfModel } from '@leggero/contract';
 import mysql from 'mysql2/promise';
 
-import { median, report } from './report';
-import { startWorld } from './world';
+import type { Bench } from './bench';
+import { median, timedAsync } from './figure';
 
 const READS = 500;
 const WARM_UP = 100;
 
 /** Reading a model with its calibration over HTTP, against the same six queries on one connection. Medians. */
-export async function benchHttp(): Promise<void> {
-  const world = await startWorld();
+export async function measureHttp({ world: open, rounds, report }: Bench): Promise<void> {
+  const world = await open();
+  const [reads, warmUp] = [rounds(READS), rounds(WARM_UP)];
   const connection = await mysql.createConnection({ uri: world.databaseUrl, timezone: 'Z' });
   try {
     const shelf = (await (await fetch(`${world.url}/api/models`)).json()) as ShelfModel[];
@@ -19,15 +20,15 @@ export async function benchHttp(): Promise<void> {
       for (const text of STATEMENTS) await connection.execute(text, [model.id]);
     };
     const both = { http: [] as number[], sql: [] as number[] };
-    for (let i = 0; i < WARM_UP + READS; i += 1) {
-      const http = await time(overHttp);
-      const sql = await time(bare);
-      if (i < WARM_UP) continue;
+    for (let i = 0; i < warmUp + reads; i += 1) {
+      const http = await timedAsync(overHttp);
+      const sql = await timedAsync(bare);
+      if (i < warmUp) continue;
       both.http.push(http);
       both.sql.push(sql);
     }
     report({
-      what: `a model with ${model.calibrations[0]?.readings.length} readings over HTTP (median of ${READS})`,
+      what: `a model with ${model.calibrations[0]?.readings.length} readings over HTTP (median of ${reads})`,
       ours: median(both.http),
       yardstick: 'the same rows by bare SQL on one connection',
       theirs: median(both.sql),
@@ -36,7 +37,6 @@ export async function benchHttp(): Promise<void> {
     });
   } finally {
     await connection.end();
-    await world.end();
   }
 }
 
@@ -48,9 +48,3 @@ const STATEMENTS = [
   'select * from checks where model_id = ? order by started_at desc',
   'select r.* from check_results r join checks c on c.id = r.check_id where c.model_id = ? order by r.position',
 ];
-
-async function time(work: () => Promise<void>): Promise<number> {
-  const start = performance.now();
-  await work();
-  return performance.now() - start;
-}

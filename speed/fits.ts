@@ -2,22 +2,23 @@ import { fitCalibration, type Reading } from '@leggero/core';
 import { PolynomialRegression } from 'ml-regression-polynomial';
 
 import { ELEVEN, readingsOf } from '../core/test/physicalBalloon';
-import { median, report } from './report';
+import type { Bench } from './bench';
+import { median, timed } from './figure';
 
 const CALIBRATIONS = 1000;
 const DOSES = [1, 2, 2.5, 3, 4, 5, 5.5, 6, 7, 8, 8.5, 9];
 const ROUNDS = 9;
 
 /** 1,000 calibrations of 12 readings with heights, against a library's plain quadratic fit of the same points. */
-export function benchFit(): void {
+export function measureFits({ report, rounds }: Bench): void {
   const sets = Array.from({ length: CALIBRATIONS }, (_, seed) =>
     readingsOf({ balloon: ELEVEN, doses: DOSES, seed: seed + 1 }),
   );
   const ours: number[] = [];
   const theirs: number[] = [];
-  for (let round = 0; round < ROUNDS; round += 1) {
-    ours.push(time(() => sets.forEach((readings) => fitCalibration({ nominalMm: 279.4, readings }))));
-    theirs.push(time(() => sets.forEach((readings) => new PolynomialRegression(...pointsOf(readings), 2))));
+  for (let round = 0; round < rounds(ROUNDS); round += 1) {
+    ours.push(timed(() => sets.forEach((readings) => fitCalibration({ nominalMm: 279.4, readings }))));
+    theirs.push(timed(() => sets.forEach((readings) => new PolynomialRegression(...pointsOf(readings), 2))));
   }
   report({
     what: '1,000 calibrations of 12 readings',
@@ -30,7 +31,7 @@ export function benchFit(): void {
 }
 
 /** The same calibrations with 12 bracketed readings more, by maximum likelihood, against the plain fits. */
-export function benchBrackets(): void {
+export function measureBrackets({ report, rounds }: Bench): void {
   const plain = Array.from({ length: CALIBRATIONS }, (_, seed) =>
     readingsOf({ balloon: ELEVEN, doses: DOSES, seed: seed + 1 }),
   );
@@ -40,9 +41,9 @@ export function benchBrackets(): void {
   ]);
   const ours: number[] = [];
   const theirs: number[] = [];
-  for (let round = 0; round < ROUNDS; round += 1) {
-    ours.push(time(() => both.forEach((readings) => fitCalibration({ nominalMm: 279.4, readings }))));
-    theirs.push(time(() => plain.forEach((readings) => fitCalibration({ nominalMm: 279.4, readings }))));
+  for (let round = 0; round < rounds(ROUNDS); round += 1) {
+    ours.push(timed(() => both.forEach((readings) => fitCalibration({ nominalMm: 279.4, readings }))));
+    theirs.push(timed(() => plain.forEach((readings) => fitCalibration({ nominalMm: 279.4, readings }))));
   }
   report({
     what: '1,000 calibrations of 12 measured and 12 bracketed readings',
@@ -62,10 +63,4 @@ function bracketed({ dose, widthMm = 0 }: Reading): Reading {
 
 function pointsOf(readings: readonly Reading[]): [number[], number[]] {
   return [readings.map(({ dose }) => dose), readings.map(({ widthMm }) => widthMm ?? 0)];
-}
-
-function time(work: () => void): number {
-  const start = performance.now();
-  work();
-  return performance.now() - start;
 }

@@ -7,19 +7,21 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { gzipSync } from 'node:zlib';
 
-import puppeteer from 'puppeteer-core';
-
-import { report } from './report';
+import type { Bench } from './bench';
 
 const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 const APP = path.join(ROOT, 'app');
-const EMPTY = path.join(ROOT, 'bench/.work/empty');
+const EMPTY = path.join(ROOT, 'speed/.work/empty');
 
-/** Gzipped JavaScript of the first load of the shelf, against an empty Expo Router app that uses the same libraries. */
-export async function benchSize({ chromium }: { chromium: string }): Promise<void> {
-  const ours = await firstLoadKb(path.join(APP, 'dist'), '/shelf', chromium);
-  const theirs = await firstLoadKb(buildEmpty(), '/', chromium);
-  report({
+/**
+ * Gzipped JavaScript of the first load of the shelf, against an empty Expo Router app that uses the same libraries.
+ * A smoke does not build that one: its yardstick is the app itself.
+ */
+export async function measureSize(bench: Bench): Promise<void> {
+  const own = path.join(APP, 'dist');
+  const ours = await firstLoadKb(bench, own, '/shelf');
+  const theirs = bench.smoke ? ours : await firstLoadKb(bench, buildEmpty(), '/');
+  bench.report({
     what: 'JavaScript of the first load, gzip',
     ours,
     yardstick: 'an empty Expo Router app with the same libraries',
@@ -42,6 +44,7 @@ function buildEmpty(): string {
     'zod-locales.js',
     'package.json',
     'assets',
+    'src/ui/palette.json',
   ]) {
     cpSync(path.join(APP, file), path.join(EMPTY, file), { recursive: true });
   }
@@ -109,16 +112,12 @@ export default function Page() {
 `;
 
 /** Kilobytes of JavaScript, gzipped file by file, that a browser fetches until a page of a built app is quiet. */
-async function firstLoadKb(folder: string, address: string, chromium: string): Promise<number> {
+async function firstLoadKb(bench: Bench, folder: string, address: string): Promise<number> {
   const server = serve(folder);
   await once(server, 'listening');
   const { port } = server.address() as AddressInfo;
-  const browser = await puppeteer.launch({
-    executablePath: chromium,
-    args: ['--no-sandbox', '--disable-gpu'],
-  });
   try {
-    const page = await browser.newPage();
+    const page = await bench.blank();
     const sizes: Promise<number>[] = [];
     page.on('response', (response) => {
       const isScript = new URL(response.url()).pathname.endsWith('.js');
@@ -128,8 +127,8 @@ async function firstLoadKb(folder: string, address: string, chromium: string): P
     const all = await Promise.all(sizes);
     return all.reduce((sum, size) => sum + size, 0) / 1000;
   } finally {
-    await browser.close();
     server.close();
+    server.closeAllConnections();
   }
 }
 

@@ -1,0 +1,29 @@
+import { ROOT } from '../lib/paths.mjs';
+import { runCommand } from '../lib/processes.mjs';
+
+jest.setTimeout(400_000);
+
+const bench = (...words) => runCommand(process.execPath, ['scripts/bench.mjs', ...words], { quiet: true, cwd: ROOT });
+
+/** The lines of the closing table. */
+const tableOf = (output) => output.split('\n').filter((line) => /^(kept|NOT KEPT|BROKEN) /.test(line));
+
+describe('the bench', () => {
+  it('measures every part in a smoke, and ends with a table of all figures', async () => {
+    const { code, output } = await bench('--smoke');
+    expect(tableOf(output).filter((line) => line.startsWith('BROKEN'))).toEqual([]);
+    expect(code).toBe(0);
+    expect(output).toContain('A smoke: the figures say nothing.');
+    // Computing, a page that is drawn anew, the server, the files and the size: each is there.
+    for (const what of ['calibrations of 12', 'box at another', 'over HTTP', 'CSV of 500 lines', 'first load, gzip']) {
+      expect(tableOf(output).some((line) => line.includes(what))).toBe(true);
+    }
+  });
+
+  it('measures one part alone, and knows its parts', async () => {
+    const alone = await bench('--smoke', 'swags');
+    expect([alone.code, tableOf(alone.output).length]).toEqual([0, 1]);
+    const none = await bench('tin');
+    expect([none.code, none.output]).toEqual([1, expect.stringMatching(/no part "tin": choose of fits, brackets/)]);
+  });
+});

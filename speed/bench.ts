@@ -1,0 +1,100 @@
+import type { ChildProcess } from 'node:child_process';
+import { fork } from 'node:child_process';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+
+import type { Figure } from './figure';
+
+const HERE = path.dirname(fileURLToPath(import.meta.url));
+
+/** A demo on free ports. */
+export interface World {
+  url: string;
+  databaseUrl: string;
+}
+
+export interface Window {
+  width: number;
+  height: number;
+}
+
+export const PHONE: Window = { width: 390, height: 844 };
+export const DESKTOP: Window = { width: 1280, height: 800 };
+
+/** What each part measures with; whatever it opens is ended for it. */
+export interface Bench {
+  /** Only whether everything runs is asked: little of everything, and figures that say nothing. */
+  smoke: boolean;
+  /** So many rounds; in a smoke two. */
+  rounds(full: number): number;
+  report(figure: Figure): void;
+  /** A demo that parts share which leave it as it is. */
+  world(): Promise<World>;
+  /** A demo of its own, for a part that changes it. */
+  freshWorld(): Promise<World>;
+  /** An empty page in a browser of its own. */
+  blank(): Promise<Page>;
+  /** A page in a browser of its own, once the network is quiet. */
+  open(address: string, window: Window): Promise<Page>;
+}
+
+interface BenchOptions {
+  chromium: string;
+  smoke: boolean;
+}
+
+/** The bench of one run. `endPart` closes what a part has opened, `end` all that is left. */
+export function benchOf({ chromium, smoke }: BenchOptions) {
+  const figures: Figure[] = [];
+  const browsers: Browser[] = [];
+  const fresh: (() => Promise<void>)[] = [];
+  let shared: Promise<World & { end: () => Promise<void> }> | undefined;
+  const bench: Bench = {
+    smoke,
+    rounds: (full) => (smoke ? Math.min(full, 2) : full),
+    report: (figure) => void figures.push(figure),
+    world: () => (shared ??= startWorld()),
+    async freshWorld() {
+      const { end, ...world } = await startWorld();
+      fresh.push(end);
+      return world;
+    },
+    async blank() {
+      const browser = await puppeteer.launch({ executablePath: chromium, args: ['--no-sandbox', '--disable-gpu'] });
+      browsers.push(browser);
+      return browser.newPage();
+    },
+    async open(address, { width, height }) {
+      const page = await bench.blank();
+      const phone = width < 800;
+      await page.setViewport({ width, height, isMobile: phone, hasTouch: phone });
+      await page.goto(address, { waitUntil: 'networkidle2' });
+      return page;
+    },
+  };
+  const endPart = async () => {
+    await Promise.all(browsers.splice(0).map((browser) => browser.close()));
+    await Promise.all(fresh.splice(0).map((end) => end()));
+  };
+  const end = async () => {
+    await endPart();
+    if (shared) await (await shared).end();
+  };
+  return { bench, figures, endPart, end };
+}
+
+async function startWorld(): Promise<World & { end: () => Promise<void> }> {
+  const child: ChildProcess = fork(path.join(HERE, '../scripts/world.mjs'), ['demo', 'alone'], { execArgv: [] });
+  const place = await new Promise<World>((resolve, reject) => {
+    child.once('message', (message) => resolve(message as World));
+    child.once('exit', () => reject(new Error('the world ended as it started')));
+  });
+  const end = () =>
+    new Promise<void>((resolve) => {
+      child.once('exit', () => resolve());
+      child.disconnect();
+    });
+  return { ...place, end };
+}

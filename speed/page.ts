@@ -1,0 +1,66 @@
+import type { Page } from 'puppeteer-core';
+
+interface Watched extends Window {
+  leggeroTasks: number[];
+  leggeroDraws: number[];
+}
+
+/** From now on notes every task of the page over 50 ms. */
+export async function watchLongTasks(page: Page): Promise<void> {
+  await page.evaluate(() => {
+    const watched = window as unknown as Watched;
+    watched.leggeroTasks = [];
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) watched.leggeroTasks.push(duration);
+    }).observe({ type: 'longtask' });
+  });
+}
+
+/** The longest task since, ms; 0 when none was over 50 ms. */
+export async function longTasks(page: Page): Promise<number> {
+  await page.waitForNetworkIdle({ idleTime: 1500, timeout: 60_000 });
+  return page.evaluate(() => Math.max(0, ...(window as unknown as Watched).leggeroTasks));
+}
+
+interface Redrawing {
+  /** What a hand does: the clock runs from this event. */
+  on: 'click' | 'input';
+  /** What is drawn anew. */
+  drawing: string;
+  rounds: number;
+  act: (round: number) => Promise<void>;
+  /** Between two of them, ms. */
+  pauseMs: number;
+}
+
+/** From what a hand does to the drawing computed and drawn anew, its layout done, ms. */
+export async function redrawsOf(page: Page, { on, drawing, rounds, act, pauseMs }: Redrawing): Promise<number[]> {
+  await page.evaluate(
+    (event, selector) => {
+      const noted = window as unknown as Watched;
+      noted.leggeroDraws = [];
+      let began = 0;
+      window.addEventListener(event, () => (began = performance.now()), { capture: true });
+      new MutationObserver((changes) => {
+        if (began === 0 || !changes.some(({ target }) => (target as Element).closest?.(selector))) return;
+        // Asking for a measure makes the browser lay out what changed.
+        document.body.getBoundingClientRect();
+        noted.leggeroDraws.push(performance.now() - began);
+        began = 0;
+      }).observe(document.body, { subtree: true, childList: true, attributes: true });
+    },
+    on,
+    drawing,
+  );
+  for (let round = 0; round < rounds; round += 1) {
+    await act(round);
+    await new Promise((resolve) => setTimeout(resolve, pauseMs));
+  }
+  return page.evaluate(() => (window as unknown as Watched).leggeroDraws);
+}
+
+/** Taps what has this role and name. */
+export async function tap(page: Page, role: string, name: string): Promise<void> {
+  const found = await page.waitForSelector(`::-p-aria([name="${name}"][role="${role}"])`);
+  await found!.click();
+}

@@ -1,0 +1,33 @@
+import type { Bench } from './bench';
+import { measureDial } from './dial';
+import { measureFiles } from './files';
+import { measureBrackets, measureFits } from './fits';
+import { measureBox, measureGoNoGo, measureTiles } from './gauges';
+import { measureHttp } from './http';
+import { measureBuilds, measureCurtain, measureSnapping, measureSwags } from './linking';
+import { measureSize } from './size';
+import { measurePairings, measurePressure } from './stuffing';
+
+interface Part {
+  name: string;
+  measure: (bench: Bench) => void | Promise<void>;
+}
+
+/** Everything that is measured, in order: pure computing first, then pages, and last what changes a demo. */
+export const PARTS: readonly Part[] = [
+  { name: 'fits', measure: measureFits },
+  { name: 'brackets', measure: measureBrackets },
+  { name: 'go-no-go', measure: measureGoNoGo },
+  { name: 'pairings', measure: measurePairings },
+  { name: 'snapping', measure: measureSnapping },
+  { name: 'swags', measure: measureSwags },
+  { name: 'builds', measure: measureBuilds },
+  { name: 'tiles', measure: measureTiles },
+  { name: 'box', measure: measureBox },
+  { name: 'pressure', measure: measurePressure },
+  { name: 'dial', measure: measureDial },
+  { name: 'http', measure: measureHttp },
+  { name: 'curtain', measure: measureCurtain },
+  { name: 'files', measure: measureFiles },
+  { name: 'size', measure: measureSize },
+];
