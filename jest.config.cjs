@@ -17,6 +17,6 @@ module.exports = {
     node('server'),
     node('scripts'),
     node('e2e'),
-    require('./app/jest.config.cjs'),
+    '<rootDir>/app',
   ],
 };

@@ -51,6 +51,7 @@ const TOOLS = {
       ]),
   ],
   unused: [() => tool('unused code and packages', 'knip/bin/knip.js', ['--no-progress', '--no-config-hints'])],
+  docs: [() => tool('docs as the code has it', '../scripts/docs.mjs', ['--check'])],
   format: [
     () =>
       tool('format', 'prettier/bin/prettier.cjs', [
@@ -137,7 +138,7 @@ async function everything() {
     await ensureWeb();
     return { title: 'building the app', passed: 0, failed: 0, seconds: (Date.now() - start) / 1000 };
   };
-  const first = await inLanes(2, [web, TOOLS.lint, TOOLS.types, TOOLS.unused, TOOLS.format].flat());
+  const first = await inLanes(2, [web, TOOLS.lint, TOOLS.types, TOOLS.unused, TOOLS.docs, TOOLS.format].flat());
   return [...first, ...(await jest(Object.keys(PROJECTS)))];
 }
 
