@@ -28,5 +28,5 @@ module.exports = {
       },
     },
   },
-  plugins: [plugin(({ addBase }) => addBase({ ':root': variables(day), '.dark': variables(evening) }))],
+  plugins: [plugin(({ addBase }) => addBase({ ':root, .day': variables(day), '.dark': variables(evening) }))],
 };

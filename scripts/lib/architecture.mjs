@@ -43,9 +43,10 @@ export function drawArchitecture() {
 
 function boxText(name, { x, y, about }) {
   const middle = x + BOX.width / 2;
+  const bold = 'text-anchor="middle" font-size="15" font-weight="700" fill="#22201c"';
   return [
     `<rect x="${x}" y="${y}" width="${BOX.width}" height="${BOX.height}" rx="12" fill="#ffffff" stroke="#22201c"/>`,
-    `<text x="${middle}" y="${y + 22}" text-anchor="middle" font-size="15" font-weight="700" fill="#22201c">${name}</text>`,
+    `<text x="${middle}" y="${y + 22}" ${bold}>${name}</text>`,
     `<text x="${middle}" y="${y + 40}" text-anchor="middle" font-size="11.5" fill="#655f56">${about}</text>`,
   ].join('\n');
 }
@@ -56,7 +57,8 @@ function arrowText({ from, to, count }, most) {
   const width = (0.8 + 3.2 * Math.sqrt(count / most)).toFixed(1);
   const line = `x1="${start.x}" y1="${start.y}" x2="${end.x}" y2="${end.y}"`;
   const words = `${from} imports ${to} in ${count} ${count === 1 ? 'place' : 'places'}`;
-  return `<line ${line} stroke="#1f5e54" stroke-opacity="0.55" stroke-width="${width}" marker-end="url(#tip)"><title>${words}</title></line>`;
+  const look = `stroke="#1f5e54" stroke-opacity="0.55" stroke-width="${width}" marker-end="url(#tip)"`;
+  return `<line ${line} ${look}><title>${words}</title></line>`;
 }
 
 function centreOf({ x, y }) {

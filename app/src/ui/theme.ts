@@ -1,4 +1,5 @@
 import { colorScheme, useColorScheme } from 'nativewind';
+import { createContext, createElement, use, type ReactNode } from 'react';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 
@@ -40,7 +41,17 @@ export function followTheme(): () => void {
   };
 }
 
+export type Theme = 'day' | 'evening';
+const PALETTES: Record<Theme, Palette> = { day: DAY, evening: EVENING };
+const ThemeContext = createContext<Theme | null>(null);
+
+/** Drawings inside take the colours of one theme, whatever the page's own is. */
+export function PaletteProvider({ theme, children }: { theme: Theme; children: ReactNode }) {
+  return createElement(ThemeContext, { value: theme }, children);
+}
+
 /** The colours drawings use under the theme in force. */
 export function usePalette(): Palette {
-  return useColorScheme().colorScheme === 'dark' ? EVENING : DAY;
+  const { colorScheme: scheme } = useColorScheme();
+  return PALETTES[use(ThemeContext) ?? (scheme === 'dark' ? 'evening' : 'day')];
 }
