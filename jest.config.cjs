@@ -11,12 +11,5 @@ const node = (name, extra = {}) => ({
 /** The app's project has a set-up of its own. */
 module.exports = {
   testSequencer: '<rootDir>/scripts/jest-sequencer.cjs',
-  projects: [
-    node('core'),
-    node('contract'),
-    node('server'),
-    node('scripts'),
-    node('e2e'),
-    '<rootDir>/app',
-  ],
+  projects: [node('core'), node('contract'), node('server'), node('scripts'), node('e2e'), '<rootDir>/app'],
 };

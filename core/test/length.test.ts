@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 
-import { formatLength, lengthParts, parseLength, STEP_MM, type LengthUnit } from '../src';
+import { formatExactly, formatLength, lengthParts, parseLength, readNumber, STEP_MM, type LengthUnit } from '../src';
 
 const read = (text: string, unit: LengthUnit = 'in') => {
   const result = parseLength({ text, unit });
@@ -98,5 +98,30 @@ describe('formatLength', () => {
       fraction: '¾',
       unit: 'in',
     });
+  });
+});
+
+describe('readNumber', () => {
+  it.each([
+    ['3', 3],
+    [' 0,2 ', 0.2],
+    ['.5', 0.5],
+    ['-4', -4],
+    ['−4', -4],
+    ['–4,5', -4.5],
+    ['1e3', 1000],
+  ])('reads “%s” as people write it', (text, value) => {
+    expect(readNumber(text)).toBe(value);
+  });
+
+  it.each(['', '  ', 'three', '1,2,3', '4 mm', '--4'])('takes “%s” for no number', (text) => {
+    expect(readNumber(text)).toBeNaN();
+  });
+});
+
+describe('formatExactly', () => {
+  it('tells a size between all steps: a thousandth of an inch, a tenth of a millimetre', () => {
+    expect(formatExactly({ mm: 127.8, unit: 'in' })).toBe('5.031 in');
+    expect(formatExactly({ mm: 127.84, unit: 'cm' })).toBe('127.8 mm');
   });
 });

@@ -32,7 +32,8 @@ const noExemption = {
           program.body
             .flatMap((statement) => [statement, statement.declaration])
             .filter((node) => node?.type === 'VariableDeclaration' && node.declarations.every((d) => isNumbers(d.init)))
-            .flatMap((node) => sourceCode.getCommentsBefore(node)),
+            // Of `export const` the comment stands before the whole statement.
+            .flatMap((node) => [node, node.parent].flatMap((each) => sourceCode.getCommentsBefore(each))),
         );
         for (const comment of sourceCode.getAllComments()) {
           if (/^\s*prettier-ignore/.test(comment.value) && !tables.has(comment)) {

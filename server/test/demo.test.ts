@@ -15,17 +15,15 @@ import { fillDemo } from '../src/demo/fill';
 import { DEMO_MODELS, DEMO_PAIRS, DEMO_PUMPS, DEMO_SPECIALS } from '../src/demo/scenario';
 import { createApp } from '../src/http/app';
 
-import { promised, startService, type Service } from './service';
+import { promised, serviceForTests } from './service';
 
-let service: Service;
+const service = serviceForTests();
 let request: ReturnType<typeof supertest>;
 let studioId: string;
 beforeAll(async () => {
-  service = await startService();
   studioId = await fillDemo(service);
   request = supertest(createApp({ database: service.database, studioId }));
 }, 60_000);
-afterAll(() => service.close());
 
 async function details(): Promise<ModelDetail[]> {
   const shelf = (await request.get('/api/models')).body as ShelfModel[];

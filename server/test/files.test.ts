@@ -10,13 +10,9 @@ import {
 } from '@leggero/contract';
 import Papa from 'papaparse';
 
-import { calibration, model, promised, pump, reading, startService, strangerOf, type Service } from './service';
+import { calibration, model, promised, pump, reading, serviceForTests, strangerOf } from './service';
 
-let service: Service;
-beforeAll(async () => {
-  service = await startService();
-}, 60_000);
-afterAll(() => service.close());
+const service = serviceForTests();
 
 /** Sends a file and reads the lines of the answer: how far it was, and what came of it. */
 async function linesOf(text: string, { write = false, request = service.request } = {}): Promise<ImportProgress[]> {

@@ -14,13 +14,9 @@ import supertest from 'supertest';
 
 import { createApp } from '../src/http/app';
 
-import { calibration, check, model, promised, pump, reading, startService, strangerOf, type Service } from './service';
+import { calibration, check, model, promised, pump, reading, serviceForTests, strangerOf } from './service';
 
-let service: Service;
-beforeAll(async () => {
-  service = await startService();
-}, 60_000);
-afterAll(() => service.close());
+const service = serviceForTests();
 
 const hole = (inches: number) => ({ id: randomUUID(), label: String(inches), widthMm: inches * 25.4 });
 const measurement = (holeId: string, more: object = {}) => ({

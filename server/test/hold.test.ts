@@ -2,15 +2,13 @@ import { randomUUID } from 'node:crypto';
 
 import type { HoldTestRecord, ModelDetail, TierRecord } from '@leggero/contract';
 
-import { model, promised, startService, strangerOf, type Service } from './service';
+import { model, promised, serviceForTests, strangerOf } from './service';
 
-let service: Service;
+const service = serviceForTests();
 const balloon = model();
 beforeAll(async () => {
-  service = await startService();
   await service.request.post('/api/models').send(balloon).expect(201);
 }, 60_000);
-afterAll(() => service.close());
 
 const test = (more: object = {}) => ({
   id: randomUUID(),

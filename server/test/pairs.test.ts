@@ -2,13 +2,9 @@ import { randomUUID } from 'node:crypto';
 
 import { MODEL_DEFAULTS, READING_FILE_PATHS, type ModelRecord, type ShelfModel } from '@leggero/contract';
 
-import { calibration, model, promised, pump, reading, startService, strangerOf, type Service } from './service';
+import { calibration, model, promised, pump, reading, serviceForTests, strangerOf } from './service';
 
-let service: Service;
-beforeAll(async () => {
-  service = await startService();
-}, 60_000);
-afterAll(() => service.close());
+const service = serviceForTests();
 
 const inch = (inches: number) => inches * 25.4;
 

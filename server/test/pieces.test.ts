@@ -2,13 +2,9 @@ import { randomUUID } from 'node:crypto';
 
 import type { ChainRecord, CheckRecord, PieceDesign, PieceRecord } from '@leggero/contract';
 
-import { model, promised, startService, strangerOf, type Service } from './service';
+import { model, promised, serviceForTests, strangerOf } from './service';
 
-let service: Service;
-beforeAll(async () => {
-  service = await startService();
-}, 60_000);
-afterAll(() => service.close());
+const service = serviceForTests();
 
 const part = { modelId: null, colourHex: '#d2577e', finish: 'matte' } as const;
 const BASKET: PieceDesign = {

@@ -4,13 +4,9 @@ import type { ModelDetail, ShelfModel, SizerRecord, TierRecord } from '@leggero/
 import { applyMigrations } from '../src/db/migrate';
 import { openStudio } from '../src/studio/store';
 
-import { calibration, check, model, promised, pump, reading, startService, strangerOf, type Service } from './service';
+import { calibration, check, model, promised, pump, reading, serviceForTests, strangerOf } from './service';
 
-let service: Service;
-beforeAll(async () => {
-  service = await startService();
-}, 60_000);
-afterAll(() => service.close());
+const service = serviceForTests();
 
 /** A model with a calibration of one reading, all through the API. */
 async function calibrated() {

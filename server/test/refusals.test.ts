@@ -7,13 +7,12 @@ import supertest from 'supertest';
 import { connect, databaseError } from '../src/db/connect';
 import { createApp } from '../src/http/app';
 
-import { calibration, model, pump, reading, startService, type Service } from './service';
+import { calibration, model, pump, reading, serviceForTests } from './service';
 
-let service: Service;
+const service = serviceForTests();
 let calibrationId: string;
 let pumpId: string;
 beforeAll(async () => {
-  service = await startService();
   const theModel = model();
   const thePump = pump();
   const theCalibration = calibration(theModel.id, thePump.id);
@@ -23,7 +22,6 @@ beforeAll(async () => {
   calibrationId = theCalibration.id;
   pumpId = thePump.id;
 }, 60_000);
-afterAll(() => service.close());
 
 describe('bad input', () => {
   it.each([

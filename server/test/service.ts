@@ -10,7 +10,7 @@ import { createApp } from '../src/http/app';
 import { openStudio } from '../src/studio/store';
 
 /** The service over a database of its own on the real server. */
-export interface Service {
+interface Service {
   database: Database;
   studioId: string;
   request: ReturnType<typeof supertest>;
@@ -18,7 +18,7 @@ export interface Service {
 }
 
 /** A new empty database with its migrations and its studio, and the service over it. */
-export async function startService(): Promise<Service> {
+async function startService(): Promise<Service> {
   const base = process.env['LEGGERO_TEST_DATABASE'];
   if (!base) throw new Error('run the server tests with npm run test:server');
   const name = `leggero_${randomUUID().replaceAll('-', '')}`;
@@ -39,8 +39,28 @@ export async function startService(): Promise<Service> {
   };
 }
 
+/** A service for the tests of one file: there before the first of them, and gone after the last. */
+export function serviceForTests(): Omit<Service, 'close'> {
+  let service: Service;
+  beforeAll(async () => {
+    service = await startService();
+  }, 60_000);
+  afterAll(() => service.close());
+  return {
+    get database() {
+      return service.database;
+    },
+    get studioId() {
+      return service.studioId;
+    },
+    get request() {
+      return service.request;
+    },
+  };
+}
+
 /** A second studio in the same database: whatever it owns must stay out of reach. */
-export async function strangerOf({ database }: Service): Promise<ReturnType<typeof supertest>> {
+export async function strangerOf({ database }: Pick<Service, 'database'>): Promise<ReturnType<typeof supertest>> {
   const studioId = randomUUID();
   await database.execute(
     sql`insert into studios (id, name, unit, step_mm, days_standing) values (${studioId}, 'Next door', 'cm', 1, 1)`,

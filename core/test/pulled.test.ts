@@ -1,0 +1,119 @@
+import {
+  basket,
+  closingAround,
+  closingOf,
+  handleFor,
+  handleLine,
+  handleSpanMm,
+  jointFor,
+  learnJoint,
+  pullOne,
+  ringOf,
+  spheresOf,
+} from '../src/linking';
+import { TRADE } from '../src/trade';
+
+const inch = (inches: number) => inches * 25.4;
+
+function made() {
+  const found = basket({ spokes: 6, baseMm: inch(5), rings: 2, stepMm: inch(1 / 8), jointMm: 5 });
+  if (!found.ok) throw new Error(found.problem.code);
+  const { snapped } = found.value;
+  return { form: snapped.form, closing: closingOf(snapped), spheres: spheresOf(snapped.form) };
+}
+
+describe('one balloon pulled off its size', () => {
+  const { form, closing, spheres } = made();
+  const at = (is: (sphere: (typeof spheres)[number]) => boolean) => spheres.findIndex(is);
+  const inRing = at(({ tie, layer }) => !tie && form.layers[layer]!.role === 'ring');
+  const tied = at(({ tie }) => tie);
+
+  it('in a ring lifts out when it is too large, and leaves a gap when it is too small', () => {
+    const large = pullOne({ spheres, closing, form, at: inRing, offMm: inch(0.5) });
+    expect(large.wrong?.state).toBe('buckles');
+    expect(large.gap).toBeNull();
+    expect(large.spheres[inRing]!.zMm).toBeGreaterThan(spheres[inRing]!.zMm);
+    const small = pullOne({ spheres, closing, form, at: inRing, offMm: -inch(0.5) });
+    expect(small.wrong?.state).toBe('opens');
+    expect(small.gap).not.toBeNull();
+  });
+
+  it('that ties others only has its own width: nothing closes through it', () => {
+    const pulled = pullOne({ spheres, closing, form, at: tied, offMm: inch(0.5) });
+    expect([pulled.wrong, pulled.gap]).toEqual([null, null]);
+    expect(pulled.spheres[tied]!.widthMm).toBeCloseTo(spheres[tied]!.widthMm + inch(0.5), 9);
+  });
+
+  it('leaves every other balloon where it is', () => {
+    for (const place of [inRing, tied]) {
+      const pulled = pullOne({ spheres, closing, form, at: place, offMm: inch(0.25) });
+      expect(pulled.spheres.filter((_, i) => i !== place)).toEqual(spheres.filter((_, i) => i !== place));
+    }
+  });
+
+  it('that is exact changes nothing', () => {
+    const pulled = pullOne({ spheres, closing, form, at: inRing, offMm: 0 });
+    expect(pulled.wrong?.state).toBe('closes');
+    expect(pulled.spheres[inRing]!.xMm).toBeCloseTo(spheres[inRing]!.xMm, 9);
+  });
+});
+
+describe('a ring and the thing it goes with', () => {
+  const widthMm = inch(5);
+
+  it('on its own fills what it makes, whatever its sizes', () => {
+    expect(closingAround({ count: 8, widthMm, jointMm: 0, thing: null })).toEqual({ rings: [], ties: [], caps: [] });
+  });
+
+  it('around a pot that it fits exactly has room for just its own length', () => {
+    const count = 8;
+    const ring = ringOf({ count, pitchMm: widthMm, widthMm });
+    if (!ring.ok) throw new Error(ring.problem.code);
+    const { insideMm, outsideMm } = ring.value;
+    const room = (diameterMm: number, fit: 'around' | 'inside') =>
+      closingAround({ count, widthMm, jointMm: 0, thing: { diameterMm, fit } }).rings[0]!.roomMm;
+    // The clear width inside is the thickest pot, the width over everything the narrowest drum.
+    expect(room(insideMm, 'around')).toBeCloseTo(count * widthMm, 6);
+    expect(room(outsideMm, 'inside')).toBeCloseTo(count * widthMm, 6);
+    expect(room(insideMm + 20, 'around')).toBeGreaterThan(count * widthMm);
+  });
+});
+
+describe('what a knot takes', () => {
+  it('is learned from chains, and taken from the table when one of them cannot be', () => {
+    const chains = [{ count: 6, widthMm: 127, lengthMm: 6 * 127 + 5 * 4 }];
+    const learned = learnJoint({ nominalMm: inch(6), chains });
+    if (!learned.ok) throw new Error(learned.problem.code);
+    expect(jointFor({ nominalMm: inch(6), chains })).toEqual(learned.value);
+    const slip = [...chains, { count: 6, widthMm: 127, lengthMm: 5000 }];
+    expect(jointFor({ nominalMm: inch(6), chains: slip })).toEqual({
+      jointMm: TRADE.linkJoint.value * inch(6),
+      sdMm: TRADE.linkJointSd.value * inch(6),
+      chains: 0,
+    });
+  });
+});
+
+describe('a handle in space', () => {
+  it('runs from point to point over the opening, level at both ends and highest in the middle', () => {
+    const { form } = made();
+    const spanMm = handleSpanMm(form);
+    const size = { code: '260', widthMm: inch(2), lengthMm: inch(60) };
+    const handle = handleFor({ spanMm, riseMm: 300, size });
+    if (!handle.ok) throw new Error(handle.problem.code);
+    expect(handle.value.widthMm).toBe(size.widthMm);
+    const line = handleLine(form, handle.value);
+    const [first, last] = [line[0]!, line.at(-1)!];
+    const top = form.layers.at(-1)!.heightMm;
+    expect(first.zMm).toBeCloseTo(top, 3);
+    expect(last.zMm).toBeCloseTo(top, 3);
+    expect(Math.max(...line.map(({ zMm }) => zMm))).toBeCloseTo(top + 300, 6);
+    expect(Math.hypot(last.xMm - first.xMm, last.yMm - first.yMm)).toBeCloseTo(spanMm, 6);
+    // Its length on the page is the arch that is twisted.
+    const along = line.slice(1).reduce((sum, point, i) => {
+      const before = line[i]!;
+      return sum + Math.hypot(point.xMm - before.xMm, point.yMm - before.yMm, point.zMm - before.zMm);
+    }, 0);
+    expect(along / handle.value.archMm).toBeCloseTo(1, 2);
+  });
+});

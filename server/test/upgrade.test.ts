@@ -1,0 +1,224 @@
+import { randomUUID } from 'node:crypto';
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+
+import type { ModelDetail, ShelfModel, SizerRecord, TierRecord } from '@leggero/contract';
+import { sql } from 'drizzle-orm';
+import { migrate } from 'drizzle-orm/mysql2/migrator';
+import supertest from 'supertest';
+
+import { connect, type Database } from '../src/db/connect';
+import { applyMigrations } from '../src/db/migrate';
+import { createApp } from '../src/http/app';
+import { openStudio } from '../src/studio/store';
+
+import { promised } from './service';
+
+const MIGRATIONS = path.join(__dirname, '../src/db/migrations');
+const ids = Object.fromEntries(
+  [
+    'studio',
+    'tier',
+    'pump',
+    'model',
+    'calibration',
+    'reading',
+    'burst',
+    'sizer',
+    'hole',
+    'check',
+    'result',
+    'target',
+  ].map((name) => [name, randomUUID()]),
+) as Record<string, string>;
+
+let database: Database;
+let name: string;
+let request: ReturnType<typeof supertest>;
+beforeAll(async () => {
+  const base = process.env['LEGGERO_TEST_DATABASE'];
+  if (!base) throw new Error('run the server tests with npm run test:server');
+  name = `leggero_${randomUUID().replaceAll('-', '')}`;
+  const first = connect({ url: base });
+  await first.execute(sql.raw(`create database ${name}`));
+  await first.$client.end();
+  database = connect({ url: base.replace(/[^/]+$/, name) });
+  await asItFirstWas(database);
+  await fill(database);
+  await applyMigrations(database);
+  const studioId = await openStudio({ database });
+  request = supertest(createApp({ database, studioId }));
+}, 60_000);
+afterAll(async () => {
+  await database.execute(sql.raw(`drop database ${name}`));
+  await database.$client.end();
+});
+
+/** The tables of the first version, and no later ones. */
+async function asItFirstWas(to: Database): Promise<void> {
+  const folder = mkdtempSync(path.join(tmpdir(), 'leggero-migrations-'));
+  try {
+    const journal = JSON.parse(readFileSync(path.join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as {
+      entries: { tag: string }[];
+    };
+    const [first] = journal.entries;
+    mkdirSync(path.join(folder, 'meta'));
+    writeFileSync(path.join(folder, 'meta/_journal.json'), JSON.stringify({ ...journal, entries: [first] }));
+    cpSync(path.join(MIGRATIONS, `${first!.tag}.sql`), path.join(folder, `${first!.tag}.sql`));
+    await migrate(to, { migrationsFolder: folder });
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** An artist's records as the first version kept them. */
+async function fill(to: Database): Promise<void> {
+  const row = (table: string, values: Record<string, string | number | null>) => {
+    const columns = sql.raw(Object.keys(values).join(', '));
+    const cells = sql.join(
+      Object.values(values).map((value) => sql`${value}`),
+      sql`, `,
+    );
+    return to.execute(sql`insert into ${sql.raw(table)} (${columns}) values (${cells})`);
+  };
+  const { studio: studio_id, tier, pump, model, calibration, sizer, check } = ids as Required<typeof ids>;
+  const at = '2025-03-01 18:00:00.000';
+  await row('studios', { id: studio_id!, name: 'Saltmarsh', unit: 'in', step_mm: 3.175, days_standing: 3, demo: 0 });
+  await row('tiers', { id: tier!, studio_id: studio_id!, name: 'Classic', fraction: 0.9, purpose: '', position: 0 });
+  await row('pumps', {
+    id: pump!,
+    studio_id: studio_id!,
+    name: 'Barge pump',
+    kind: 'hand',
+    stroke_volume_l: 1.1,
+    demo: 0,
+  });
+  await row('models', {
+    id: model!,
+    studio_id: studio_id!,
+    line: 'Tarn Satin',
+    kind: 'round',
+    nominal_mm: 279.4,
+    finish: 'pearl',
+    colour_name: 'tide blue',
+    colour_hex: '#2a6f97',
+    demo: 0,
+  });
+  await row('calibrations', {
+    id: calibration!,
+    studio_id: studio_id!,
+    model_id: model!,
+    pump_id: pump!,
+    pre_stretched: 1,
+    rounded_off: 0,
+    started_at: at,
+    demo: 0,
+  });
+  const reading = { studio_id: studio_id!, calibration_id: calibration!, sd_mm: null, shape: null, taken_at: at };
+  await row('readings', { ...reading, id: ids['reading']!, dose: 4, width_mm: 203.2, height_mm: 205, outcome: 'ok' });
+  await row('readings', { ...reading, id: ids['burst']!, dose: 12, width_mm: null, height_mm: null, outcome: 'burst' });
+  await row('sizers', { id: sizer!, studio_id: studio_id!, name: 'Plate', demo: 0 });
+  await row('sizer_holes', { id: ids['hole']!, studio_id: studio_id!, sizer_id: sizer!, label: '9', width_mm: 228.6 });
+  await row('checks', {
+    id: check!,
+    studio_id: studio_id!,
+    model_id: model!,
+    tier_name: 'Classic',
+    target_mm: 241.3,
+    tolerance_mm: 6.35,
+    size: 12,
+    started_at: at,
+    demo: 0,
+  });
+  await row('check_results', {
+    id: ids['result']!,
+    studio_id: studio_id!,
+    check_id: check!,
+    position: 0,
+    answer: 'passes',
+    width_mm: null,
+    taken_at: at,
+  });
+  await row('accepted_targets', {
+    id: ids['target']!,
+    studio_id: studio_id!,
+    model_id: model!,
+    tier_id: tier!,
+    tier_name: 'Classic',
+    revision: 1,
+    width_mm: 241.3,
+    tolerance_mm: 6.35,
+    dose: 7.5,
+    origin: 'measured',
+    days_standing: 3,
+    accepted_at: at,
+  });
+}
+
+describe('a database filled by the first version', () => {
+  it('keeps every balloon with its calibration, readings, checks and kept targets', async () => {
+    const [onShelf] = promised<ShelfModel[]>('listModels', (await request.get('/api/models').expect(200)).body);
+    expect(onShelf).toMatchObject({ id: ids['model'], line: 'Tarn Satin', nominalMm: 279.4, colourHex: '#2a6f97' });
+    const { body } = await request.get(`/api/models/${ids['model']}`).expect(200);
+    const detail = promised<ModelDetail>('readModel', body);
+    const [calibration] = detail.calibrations;
+    expect(calibration).toMatchObject({ id: ids['calibration'], pumpId: ids['pump'], preStretched: true });
+    const readings = calibration!.readings.map(({ id, dose, widthMm, heightMm, outcome, way }) => ({
+      ...{ id, dose, widthMm, heightMm, outcome, way },
+    }));
+    expect(readings).toEqual(
+      expect.arrayContaining([
+        { id: ids['reading'], dose: 4, widthMm: 203.2, heightMm: 205, outcome: 'ok', way: 'tape' },
+        { id: ids['burst'], dose: 12, widthMm: null, heightMm: null, outcome: 'burst', way: 'tape' },
+      ]),
+    );
+    expect(detail.targets).toMatchObject([{ id: ids['target'], revision: 1, widthMm: 241.3, dose: 7.5 }]);
+    expect(detail.checks).toMatchObject([
+      { id: ids['check'], size: 12, pairs: false, lotSize: null, results: [{ answer: 'passes', position: 0 }] },
+    ]);
+  });
+
+  it('has what came since, as it was before anyone could say otherwise', async () => {
+    const { body } = await request.get(`/api/models/${ids['model']}`);
+    expect(body).toMatchObject({ decor: 'none', stock: null, outerId: null, innerId: null, lengthMm: null });
+    expect((await request.get('/api/studio').expect(200)).body).toMatchObject({
+      name: 'Saltmarsh',
+      workroomTempC: 21,
+      workroomAltitudeM: 0,
+    });
+    const [sizer] = promised<SizerRecord[]>('listSizers', (await request.get('/api/sizers').expect(200)).body);
+    expect(sizer).toMatchObject({
+      id: ids['sizer'],
+      keeper: '',
+      holes: [{ label: '9', widthMm: 228.6, measurements: [] }],
+    });
+  });
+
+  it('gives the tiers of then a range around what they aim at', async () => {
+    const tiers = promised<TierRecord[]>('listTiers', (await request.get('/api/tiers').expect(200)).body);
+    expect(tiers).toHaveLength(1);
+    const [{ fraction, leastFraction, mostFraction }] = tiers as [TierRecord];
+    expect(fraction).toBe(0.9);
+    expect(leastFraction).toBeCloseTo(0.87, 6);
+    expect(mostFraction).toBeGreaterThan(0.9);
+  });
+
+  it('goes on being used: a reading more, and a second upgrade changes nothing', async () => {
+    const more = {
+      id: randomUUID(),
+      calibrationId: ids['calibration'],
+      dose: 5,
+      widthMm: 219,
+      heightMm: null,
+      sdMm: null,
+      shape: 'round',
+      outcome: 'ok',
+      takenAt: '2026-11-01T10:00:00.000Z',
+    };
+    await request.post('/api/readings').send(more).expect(201);
+    await applyMigrations(database);
+    const { body } = await request.get(`/api/models/${ids['model']}`).expect(200);
+    expect((body as ModelDetail).calibrations[0]!.readings).toHaveLength(3);
+  });
+});
