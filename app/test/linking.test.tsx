@@ -1,3 +1,5 @@
+import type { LinkProblemCode } from '@leggero/core/linking';
+import type { Problem } from '@leggero/core';
 import {
   CHECK_DEFAULTS,
   MODEL_DEFAULTS,
@@ -429,34 +431,38 @@ describe('waiting commands over pieces and chains', () => {
 describe('words of linking', () => {
   const text = (mm: number) => `${(mm / 25.4).toFixed(1)} in`;
   it('every refusal of the core says what to do', () => {
-    const codes = [
-      'no-count',
-      'longer-than-room',
-      'no-drop',
-      'drop-beyond-string',
-      'string-too-short',
-      'above-ceiling',
-      'hem-too-high',
-      'below-floor',
-      'chains-too-near',
-      'bad-bow',
-      'too-many',
-      'too-few-balloons',
-      'no-hold',
-      'none-fits',
-      'bad-count',
-      'bad-rings',
-      'no-room',
-      'cap-too-large',
-      'steps-too-coarse',
-      'tie-too-small',
-      'bad-lean',
-      'bad-mouth',
-      'bad-width',
-      'bad-length',
+    const [limits, mm] = [
+      { least: 1, most: 2 },
+      { leastMm: 100, mostMm: 254, nearestMm: 200 },
     ];
-    const said = codes.map((code) => linkProblemText({ code, detail: { mostMm: 254, least: 1, most: 2 } }, text));
-    expect(new Set(said).size).toBe(codes.length);
+    const plain = (['no-drop', 'below-floor', 'cap-too-large', 'bad-mouth', 'bad-width', 'bad-length'] as const).map(
+      (code): Problem<LinkProblemCode> => ({ code }),
+    );
+    const problems: Problem<LinkProblemCode>[] = [
+      ...plain,
+      { code: 'no-count', detail: { ...mm, count: 5 } },
+      { code: 'longer-than-room', detail: mm },
+      { code: 'drop-beyond-string', detail: mm },
+      { code: 'string-too-short', detail: mm },
+      { code: 'above-ceiling', detail: { ...mm, ceilingMm: 2700 } },
+      { code: 'hem-too-high', detail: mm },
+      { code: 'chains-too-near', detail: mm },
+      { code: 'bad-bow', detail: mm },
+      { code: 'too-many-balloons', detail: { balloons: 30_000, most: 20_000 } },
+      { code: 'too-few-balloons', detail: limits },
+      { code: 'no-hold', detail: { ring: 2 } },
+      { code: 'none-fits', detail: { ...mm, diameterMm: 300 } },
+      { code: 'bad-count', detail: limits },
+      { code: 'bad-rings', detail: limits },
+      { code: 'no-room', detail: { ring: 3, most: 2 } },
+      { code: 'steps-too-coarse', detail: { differenceMm: 1 } },
+      { code: 'tie-too-small', detail: { ...mm, tieMm: 40, leastTieMm: 57 } },
+      { code: 'bad-lean', detail: limits },
+      { code: 'outside-useful', detail: mm },
+    ];
+    const said = problems.map((problem) => linkProblemText(problem, text));
+    expect(new Set(said).size).toBe(problems.length);
+    expect(said.join(' ')).not.toMatch(/undefined|NaN/);
     for (const sentence of said) expect(sentence).toMatch(/\.$/);
   });
   it('an error is told with its side', () => {

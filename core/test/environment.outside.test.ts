@@ -91,7 +91,7 @@ describe('a journey', () => {
   it.each([
     [{ tempC: -300, altitudeM: 0 }, 12, 'bad-temperature', 'venue.tempC'],
     [{ tempC: 21, altitudeM: 20_000 }, 12, 'bad-altitude', 'venue.altitudeM'],
-    [{ tempC: 21, altitudeM: 0 }, -1, 'bad-hours', 'hours'],
+    [{ tempC: 21, altitudeM: 0 }, -1, 'bad-hours-before', 'hours'],
   ])('refuses %j after %d hours beside its field', (venue, hours, code, field) => {
     expect(showingOf({ workroom, venue, hours, hold })).toMatchObject({
       ok: false,

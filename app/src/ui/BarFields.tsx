@@ -33,7 +33,7 @@ export function BarFields({ action, onScale }: BarFieldsProps) {
     setError({
       field,
       sentence:
-        `A bar drawn 100 mm long prints ${detail?.['leastMm']} to ${detail?.['mostMm']} mm long. Measure ` +
+        `A bar drawn 100 mm long prints ${detail.leastMm} to ${detail.mostMm} mm long. Measure ` +
         'it again, in millimetres.',
     });
   };

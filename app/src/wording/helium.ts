@@ -27,20 +27,19 @@ export function ballastText({ ballastG, sandL, waterL }: HeliumLift): string {
 }
 
 export function heliumProblemText({ code, detail }: Problem<HeliumProblemCode>, text: (mm: number) => string): string {
-  const from = `${String(detail?.['least'])} to ${String(detail?.['most'])}`;
   switch (code) {
     case 'bad-volume':
       return 'Give it a volume above nothing.';
     case 'bad-mass':
       return 'Give a mass from 0 g.';
     case 'bad-temperature':
-      return `Temperature from ${from} °C.`;
+      return `Temperature from ${detail.least} to ${detail.most} °C.`;
     case 'bad-pressure':
-      return `Air pressure from ${from} kPa.`;
+      return `Air pressure from ${detail.least} to ${detail.most} kPa.`;
     case 'cannot-lift-itself':
       return (
-        `It cannot lift itself: ${massText(Number(detail?.['shortG']))} too heavy. From ` +
-        `${litresText(Number(detail?.['leastL']))}, a ball of ${text(Number(detail?.['leastMm']))}, it ` +
+        `It cannot lift itself: ${massText(detail.shortG)} too heavy. From ` +
+        `${litresText(detail.leastL)}, a ball of ${text(detail.leastMm)}, it ` +
         'would.'
       );
   }

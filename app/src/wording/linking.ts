@@ -5,6 +5,7 @@ import type {
   FormNote,
   FormStep,
   HandleProblemCode,
+  LinkProblemCode,
   OneWrong,
   SnappedForm,
 } from '@leggero/core/linking';
@@ -23,31 +24,30 @@ type Fine = (mm: number) => string;
 export const fineMm: Fine = (mm) => `${Math.abs(mm) < 0.05 ? '0' : Math.abs(mm).toFixed(1)} mm`;
 
 /** Why a piece cannot be worked out, and what would work. */
-export function linkProblemText({ code, detail = {} }: Problem, text: Write): string {
-  const mm = (name: string) => text(Number(detail[name]));
+export function linkProblemText({ code, detail }: Problem<LinkProblemCode>, text: Write): string {
   switch (code) {
     case 'no-count':
-      return `No useful size lands on this length. ${mm('nearestMm')} works.`;
+      return `No useful size lands on this length. ${text(detail.nearestMm)} works.`;
     case 'longer-than-room':
-      return `Longer than the room is high: at most ${mm('mostMm')}.`;
+      return `Longer than the room is high: at most ${text(detail.mostMm)}.`;
     case 'no-drop':
       return 'A swag hangs: give it some drop, or a longer chain.';
     case 'drop-beyond-string':
-      return `The drop is more than the chain, down and up again: at most ${mm('mostMm')}.`;
+      return `The drop is more than the chain, down and up again: at most ${text(detail.mostMm)}.`;
     case 'string-too-short':
-      return `Too short to reach from fixing to fixing: at least ${mm('leastMm')}.`;
+      return `Too short to reach from fixing to fixing: at least ${text(detail.leastMm)}.`;
     case 'above-ceiling':
-      return `Above the ceiling of ${mm('ceilingMm')}: at most ${mm('mostMm')}.`;
+      return `Above the ceiling of ${text(detail.ceilingMm)}: at most ${text(detail.mostMm)}.`;
     case 'hem-too-high':
-      return `No balloon fits between the line and the hem: at most ${mm('mostMm')}.`;
+      return `No balloon fits between the line and the hem: at most ${text(detail.mostMm)}.`;
     case 'below-floor':
       return 'The hem cannot be below the floor.';
     case 'chains-too-near':
-      return `Nearer than a balloon is wide: at least ${mm('leastMm')}, or tie them as a grid.`;
+      return `Nearer than a balloon is wide: at least ${text(detail.leastMm)}, or tie them as a grid.`;
     case 'bad-bow':
-      return `Between nothing and half the width: at most ${mm('mostMm')}.`;
-    case 'too-many':
-      return `${detail['balloons']} balloons; up to ${detail['most']} are worked out here. Make it in parts.`;
+      return `Between nothing and half the width: at most ${text(detail.mostMm)}.`;
+    case 'too-many-balloons':
+      return `${detail.balloons} balloons; up to ${detail.most} are worked out here. Make it in parts.`;
     case 'too-few-balloons':
       return 'Two are a duplet. A ring has three balloons or more.';
     case 'no-hold':
@@ -55,43 +55,47 @@ export function linkProblemText({ code, detail = {} }: Problem, text: Write): st
     case 'none-fits':
       return 'No ring of useful balloons fits this. Take another balloon, or another thing.';
     case 'bad-count':
-      return `${detail['least']} to ${detail['most']} balloons.`;
+      return `${detail.least} to ${detail.most} balloons.`;
     case 'bad-rings':
-      return `${detail['least']} to ${detail['most']} rings.`;
+      return `${detail.least} to ${detail.most} rings.`;
     case 'no-room':
-      return `Ring ${detail['ring']} finds no room: at most ${detail['most']}.`;
+      return `Ring ${detail.ring} finds no room: at most ${detail.most}.`;
     case 'cap-too-large':
       return 'What would close it is far too large: one more ring.';
     case 'steps-too-coarse':
       return (
-        `The layers differ by ${mm('differenceMm')} at most: on these steps they would all be one size. ` +
+        `The layers differ by ${text(detail.differenceMm)} at most: on these steps they would all be one size. ` +
         'Finer steps, or lean it out more.'
       );
     case 'tie-too-small':
       return (
-        `Its tying balloons would be ${mm('tieMm')}, under the ${mm('leastTieMm')} that are useful. From ` +
-        `${mm('nearestMm')} on they are large enough.`
+        `Its tying balloons would be ${text(detail.tieMm)}, under the ${text(detail.leastTieMm)} that are useful. From ` +
+        `${text(detail.nearestMm)} on they are large enough.`
       );
     case 'bad-lean':
-      return `${detail['least']} to ${detail['most']} degrees.`;
+      return `${detail.least} to ${detail.most} degrees.`;
     case 'bad-mouth':
       return 'No basket of these rings has such an opening.';
+    case 'outside-useful':
+      return `Outside what this balloon is useful for: ${text(detail.leastMm)} to ${text(detail.mostMm)}.`;
     case 'bad-width':
-      return detail['leastMm'] === undefined
-        ? 'A width above nothing.'
-        : `Outside what this balloon is useful for: ${mm('leastMm')} to ${mm('mostMm')}.`;
+      return 'A width above nothing.';
     default:
       return 'A length above nothing, please.';
   }
 }
 
-export const HANDLE_PROBLEMS: Record<HandleProblemCode, (detail: Problem['detail'], text: Write) => string> = {
-  'bad-rise': () => 'Give the handle some height.',
-  'longer-than-balloon': (detail, text) =>
-    Number(detail?.['mostMm']) > 0
-      ? `The balloon is too short for it: at most ${text(Number(detail?.['mostMm']))} high.`
-      : 'The balloon does not reach across. Take a longer one.',
-};
+/** Why a handle cannot be made, and what would do. */
+export function handleProblemText({ code, detail }: Problem<HandleProblemCode>, text: Write): string {
+  switch (code) {
+    case 'bad-rise':
+      return 'Give the handle some height.';
+    case 'longer-than-balloon':
+      return detail.mostMm > 0
+        ? `The balloon is too short for it: at most ${text(detail.mostMm)} high.`
+        : 'The balloon does not reach across. Take a longer one.';
+  }
+}
 
 export const CLOSING_WORDS: Record<OneWrong['state'], { word: string; tone: Tone }> = {
   closes: { word: 'closes', tone: 'good' },

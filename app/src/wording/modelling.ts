@@ -26,7 +26,7 @@ export function codeText({ code, widthMm, lengthMm }: ModellingSize, text: Write
 }
 
 export function codeProblemText({ code, detail }: Problem<CodeProblemCode>): string {
-  const nearest = `Is it ${String(detail?.['nearest'])}?`;
+  const nearest = `Is it ${detail.nearest}?`;
   switch (code) {
     case 'not-digits':
       return `A code is three digits, such as 260. ${nearest}`;
@@ -55,8 +55,8 @@ export function joinerText({ pieces, balloons, joins, joinsAPiece }: JoinerPlan,
 export function joinerProblemText({ code, detail }: Problem<JoinerProblemCode>, text: Write): string {
   if (code === 'bad-count') return 'Give two clusters or more, as a whole number.';
   return (
-    `A piece pulled to ${text(Number(detail?.['reachMm']))} does not do one join ` +
-    `(${text(Number(detail?.['takesMm']))}). Use whole ones, or another way of tying.`
+    `A piece pulled to ${text(detail.reachMm)} does not do one join ` +
+    `(${text(detail.takesMm)}). Use whole ones, or another way of tying.`
   );
 }
 
@@ -70,34 +70,33 @@ export function poleText({ balloons, turns, pitchMm, coversMm }: PoleCover, text
 export function poleProblemText({ code, detail }: Problem<PoleProblemCode>, text: Write): string {
   switch (code) {
     case 'pole-too-thin':
-      return `The strip goes around no pole thinner than ${text(Number(detail?.['leastMm']))}.`;
+      return `The strip goes around no pole thinner than ${text(detail.leastMm)}.`;
     case 'bad-length':
       return 'Give the pole a length, such as 60 or 150 cm.';
     case 'bad-overlap':
-      return `Overlap from 0 to ${percent(Number(detail?.['most']))}.`;
+      return `Overlap from 0 to ${percent(detail.most)}.`;
   }
 }
 
 export function shapeProblemText({ code, detail }: Problem<ShapeProblemCode>, text: Write): string {
-  const mm = (name: string) => text(Number(detail?.[name]));
   switch (code) {
     case 'bad-length':
       return 'Give a length above nothing.';
     case 'longer-than-balloon':
-      return `Longer than one balloon gives. The most is ${mm('mostMm')}.`;
+      return `Longer than one balloon gives. The most is ${text(detail.mostMm)}.`;
     case 'too-tight':
-      return `It does not bend so tight. The least is ${mm('leastMm')}.`;
+      return `It does not bend so tight. The least is ${text(detail.leastMm)}.`;
     case 'bad-count':
       return 'Give two balloons or more, as a whole number.';
     case 'too-many':
-      return `No more than ${String(detail?.['most'])} of this size hold together.`;
+      return `No more than ${detail.most} of this size hold together.`;
   }
 }
 
 export function tailProblemText({ code, detail }: Problem<TailProblemCode>): string {
   return code === 'bad-twists'
     ? 'Give twists as a whole number.'
-    : `No more than ${String(detail?.['most'])} twists: half the balloon would be tail.`;
+    : `No more than ${detail.most} twists: half the balloon would be tail.`;
 }
 
 /** Where the length for a dose comes from. */
@@ -110,6 +109,7 @@ export function lengthLawText({ readings, sdMm }: LengthLaw, pump: string): stri
 export const LENGTH_LAW_PROBLEMS: Record<LengthProblemCode, string> = {
   'no-readings': 'No length was read yet.',
   'bad-reading': 'This length is not possible for the balloon.',
+  'longer-than-full': 'This length is more than the balloon has.',
   'not-rising': 'The lengths fall as doses rise. Delete the one that is wrong.',
   'no-volume': 'The pump’s volume is not known: read a length.',
 };

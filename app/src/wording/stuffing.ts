@@ -48,8 +48,8 @@ export function pairReasonText(reason: PairReason, text: Write): string {
 export function pairProblemText({ code, detail }: Problem<PairProblemCode>, text: Write): string {
   if (code !== 'inner-larger') return 'This pair cannot be worked out. Check both balloons’ sizes.';
   return (
-    `The inner is larger than its outer of ${text(Number(detail?.['outerMm']))}. At most ` +
-    `${text(Number(detail?.['nearestMm']))} goes in: swap the two, or take a smaller inner.`
+    `The inner is larger than its outer of ${text(detail.outerMm)}. At most ` +
+    `${text(detail.nearestMm)} goes in: swap the two, or take a smaller inner.`
   );
 }
 
@@ -115,7 +115,6 @@ export const BUBBLE_FIELDS: Record<keyof BubbleWidths, { title: string; hint: st
 };
 
 export function bubbleProblemText({ code, detail }: Problem<BubbleProblemCode>, text: Write): string {
-  const mm = (name: string) => text(Number(detail?.[name]));
   switch (code) {
     case 'leave-one-out':
       return 'Give two of the three; the third follows.';
@@ -124,13 +123,13 @@ export function bubbleProblemText({ code, detail }: Problem<BubbleProblemCode>, 
     case 'final-too-small':
       return (
         'The outside must end above ' +
-        `${detail?.['within'] === 'innerMm' ? 'the inner' : 'the first width'} of ${mm('withinMm')}. The ` +
-        `least is ${mm('nearestMm')}.`
+        `${detail.within === 'innerMm' ? 'the inner' : 'the first width'} of ${text(detail.withinMm)}. The ` +
+        `least is ${text(detail.nearestMm)}.`
       );
     case 'above-limit':
       return (
-        `The ${String(detail?.['whose'])} would come to ${mm('wouldBeMm')} and bears ${mm('limitMm')}. ` +
-        `At this place ${mm('nearestMm')} works.`
+        `The ${detail.whose} would come to ${text(detail.wouldBeMm)} and bears ${text(detail.limitMm)}. ` +
+        `At this place ${text(detail.nearestMm)} works.`
       );
   }
 }
@@ -165,7 +164,6 @@ export const BUBBLE_HOW: Record<BubbleSteps<Hole>['how'], string> = {
 };
 
 export function sphereProblemText({ code, detail }: Problem<SphereProblemCode>, text: Write): string {
-  const mm = (name: string) => text(Number(detail?.[name]));
   switch (code) {
     case 'bad-width':
       return 'Give a width above nothing.';
@@ -173,13 +171,13 @@ export function sphereProblemText({ code, detail }: Problem<SphereProblemCode>, 
       return 'Let air out at two or three points.';
     case 'latex-too-small':
       return (
-        `The latex is too small for that sphere with its gap: it wants ${mm('neededMm')}. The largest ` +
-        `sphere for this latex is ${mm('nearestMm')}.`
+        `The latex is too small for that sphere with its gap: it wants ${text(detail.neededMm)}. The largest ` +
+        `sphere for this latex is ${text(detail.nearestMm)}.`
       );
     case 'latex-too-large':
       return (
-        `The latex is too large to be taut around it. At most ${mm('nearestMm')} fits a sphere of ` +
-        `${mm('sphereMm')}.`
+        `The latex is too large to be taut around it. At most ${text(detail.nearestMm)} fits a sphere of ` +
+        `${text(detail.sphereMm)}.`
       );
   }
 }

@@ -3,15 +3,15 @@ import type { Problem, TierProblemCode } from '@leggero/core';
 import { percent } from './trade';
 
 /** What is wrong with a tier, and what would do. */
-export function tierProblemText({ code, detail = {} }: Problem<TierProblemCode>): string {
+export function tierProblemText({ code, detail }: Problem<TierProblemCode>): string {
   switch (code) {
     case 'outside-range':
-      return `Tiers reach from ${percent(Number(detail['least']))} to ${percent(Number(detail['most']))} of nominal.`;
+      return `Tiers reach from ${percent(detail.least)} to ${percent(detail.most)} of nominal.`;
     case 'empty-range':
       return 'The range must end above its start.';
     case 'aim-outside':
       return 'The share aimed at lies within the range.';
     case 'overlaps':
-      return `This overlaps ${detail['name']}. Move one of the two first.`;
+      return `This overlaps ${detail.name}. Move one of the two first.`;
   }
 }

@@ -82,25 +82,25 @@ export function readingProblem({
   path?: string;
 }): Problem<ReadingProblemCode> | null {
   const { dose, widthMm, bracket, sdMm, outcome } = reading;
-  const refuse = (code: ReadingProblemCode, field: string, detail?: Record<string, number>) =>
-    problem(code, { field: `${path}${field}`, ...(detail ? { detail } : {}) }).problem;
-  if (!(dose > 0 && dose <= MOST_DOSE)) return refuse('bad-dose', 'dose', { most: MOST_DOSE });
+  const at = (field: string) => `${path}${field}`;
+  if (!(dose > 0 && dose <= MOST_DOSE)) return problem('bad-dose', { field: at('dose') }).problem;
   const leastMm = nominalMm * NARROWEST_FRACTION;
   const mostMm = nominalMm * WIDEST_FRACTION;
   const possible = (mm: number) => mm >= leastMm && mm <= mostMm;
   if (bracket && widthMm === undefined) {
     const { stopsMm, passesMm } = bracket;
-    if (!possible(passesMm)) return refuse('bad-bracket', 'passesMm', { leastMm, mostMm });
-    if (!(stopsMm > 0)) return refuse('bad-bracket', 'stopsMm', { leastMm: 0, mostMm: passesMm });
-    if (!(stopsMm < passesMm)) return refuse('bracket-upside-down', 'stopsMm', { stopsMm, passesMm });
-  } else if (widthMm === undefined) {
-    if (outcome !== 'burst') return refuse('bad-width', 'widthMm');
-  } else if (!possible(widthMm)) {
-    return refuse('bad-width', 'widthMm', { leastMm, mostMm });
+    if (!possible(passesMm))
+      return problem('bad-bracket', { field: at('passesMm'), detail: { leastMm, mostMm } }).problem;
+    if (!(stopsMm > 0))
+      return problem('bad-bracket', { field: at('stopsMm'), detail: { leastMm: 0, mostMm: passesMm } }).problem;
+    if (!(stopsMm < passesMm)) return problem('bracket-upside-down', { field: at('stopsMm'), detail: bracket }).problem;
+  } else if (widthMm === undefined ? outcome !== 'burst' : !possible(widthMm)) {
+    return problem('bad-width', { field: at('widthMm') }).problem;
   }
-  const high = heightProblem(reading);
-  if (high) return refuse('bad-height', 'heightMm', high);
-  if (sdMm !== undefined && !(sdMm > 0 && sdMm <= nominalMm)) return refuse('bad-uncertainty', 'sdMm');
+  const detail = heightProblem(reading);
+  if (detail) return problem('bad-height', { field: at('heightMm'), detail }).problem;
+  if (sdMm !== undefined && !(sdMm > 0 && sdMm <= nominalMm))
+    return problem('bad-uncertainty', { field: at('sdMm') }).problem;
   return null;
 }
 

@@ -62,8 +62,8 @@ export function basket({
   if (snapped.ok) return ok({ exact: exact.value, snapped: snapped.value });
   if (baseMm !== undefined || snapped.problem.code !== 'tie-too-small') return snapped;
   // Who asked for a mouth is answered in mouths.
-  const { nearestMm, ...detail } = snapped.problem.detail as Record<string, number>;
-  const nearest = formOf(of(nearestMm!));
+  const { detail } = snapped.problem;
+  const nearest = formOf(of(detail.nearestMm));
   return problem('tie-too-small', {
     field: 'mouthMm',
     detail: { ...detail, nearestMm: nearest.ok ? nearest.value.mouthMm : mouthMm! },

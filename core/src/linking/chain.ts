@@ -51,7 +51,8 @@ export interface ChainPlan {
 
 export type ChainProblemCode =
   | 'bad-length'
-  | 'bad-width'
+  /** A width outside of what the balloon is useful for: `leastMm` to `mostMm`. */
+  | 'outside-useful'
   | 'bad-step'
   /** Longer than the room is high: `mostMm`. */
   | 'longer-than-room'
@@ -65,7 +66,7 @@ const MOST_COUNT = 20_000;
  * How many balloons make a chain of a wanted length, and the size with which it lands exactly: of all counts whose
  * exact width is useful (`leastMm` to `mostMm`), the one whose width is nearest to the one wanted.
  *
- * Problems: `bad-length`, `longer-than-room`, `bad-width`, `bad-step`, `no-count` with the nearest length that works.
+ * Problems: `bad-length`, `longer-than-room`, `outside-useful`, `bad-step`, `no-count` with the nearest length that works.
  */
 export function chainFor({
   lengthMm,
@@ -91,7 +92,7 @@ export function chainFor({
   if (!(lengthMm > 0 && Number.isFinite(lengthMm))) return problem('bad-length', { field: 'lengthMm' });
   if (lengthMm > roomMm) return problem('longer-than-room', { field: 'lengthMm', detail: { mostMm: roomMm } });
   if (!(leastMm > 0 && widthMm >= leastMm && widthMm <= mostMm))
-    return problem('bad-width', { field: 'widthMm', detail: { leastMm, mostMm } });
+    return problem('outside-useful', { field: 'widthMm', detail: { leastMm, mostMm } });
   if (!(stepMm > 0 && stepMm < widthMm)) return problem('bad-step', { field: 'stepMm' });
   const bodiesMm = finisherMm === undefined ? lengthMm : lengthMm - jointMm - finisherMm;
   const exactOf = (count: number) => (bodiesMm - (count - 1) * jointMm) / count;

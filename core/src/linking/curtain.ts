@@ -70,7 +70,7 @@ export type CurtainProblemCode =
   | 'chains-too-near'
   | 'bad-bow'
   /** More than `most` balloons. */
-  | 'too-many';
+  | 'too-many-balloons';
 
 const MOST_BALLOONS = 20_000;
 
@@ -78,7 +78,7 @@ const MOST_BALLOONS = 20_000;
  * A curtain of linked chains below a level, arched or swagged line: each chain's own count, so that it ends as near
  * the hem as whole balloons do, or the same count for all. An arch is part of a circle, a swagged line a catenary.
  *
- * Problems: `bad-length`, `bad-bow`, `above-ceiling`, `below-floor`, `hem-too-high`, `chains-too-near`, `too-many`,
+ * Problems: `bad-length`, `bad-bow`, `above-ceiling`, `below-floor`, `hem-too-high`, `chains-too-near`, `too-many-balloons`,
  * each with its field and what would work.
  */
 export function curtain(asked: CurtainAsked): Result<Curtain, CurtainProblemCode> {
@@ -132,7 +132,7 @@ export function curtain(asked: CurtainAsked): Result<Curtain, CurtainProblemCode
 }
 
 function tooMany(balloons: number) {
-  return problem('too-many' as const, {
+  return problem('too-many-balloons' as const, {
     field: 'acrossMm',
     detail: { balloons: Math.round(balloons), most: MOST_BALLOONS },
   });

@@ -9,6 +9,7 @@ export * from './handle';
 export * from './joint';
 export * from './kinds';
 export * from './oneWrong';
+export * from './problem';
 export * from './ring';
 export * from './ringStack';
 export * from './simulateClosing';

@@ -1,4 +1,4 @@
-import { ok, problem, type Result } from '../result';
+import { ok, type Problem, type Result } from '../result';
 import { TRADE } from '../trade';
 
 /** A chain laid out straight and measured, from the outside of the first body to the outside of the last. */
@@ -53,7 +53,7 @@ export function learnJoint({
   let sum = weight * TRADE.linkJoint.value * nominalMm;
   for (const [i, chain] of chains.entries()) {
     const wrong = chainProblem(chain);
-    if (wrong) return problem(wrong.code, { ...wrong, field: `chains.${i}.${wrong.field}` });
+    if (wrong) return { ok: false, problem: { ...wrong, field: `chains.${i}.${wrong.field}` } };
     const joints = chain.count - 1;
     const sd = Math.hypot(TAPE_SD_MM / joints, priorSd / 2 / Math.sqrt(joints));
     weight += 1 / sd ** 2;
@@ -67,20 +67,16 @@ function jointOf({ count, widthMm, lengthMm }: MeasuredChain): number {
 }
 
 /** Why a measured chain tells nothing: `too-few-balloons`, `bad-width`, `impossible-length`; null when it does. */
-export function chainProblem(
-  chain: MeasuredChain,
-): { code: JointProblemCode; field: string; detail?: Record<string, number> } | null {
+export function chainProblem(chain: MeasuredChain): (Problem<JointProblemCode> & { field: string }) | null {
   const { count, widthMm } = chain;
   if (!(Number.isInteger(count) && count >= FEWEST))
     return { code: 'too-few-balloons', field: 'count', detail: { least: FEWEST } };
   if (!(widthMm > 0 && Number.isFinite(widthMm))) return { code: 'bad-width', field: 'widthMm' };
   const share = jointOf(chain) / widthMm;
   if (share >= LEAST_SHARE && share <= MOST_SHARE) return null;
-  const [leastMm, mostMm] = [LEAST_SHARE, MOST_SHARE].map((each) => widthMm * (count + each * (count - 1))) as [
-    number,
-    number,
-  ];
-  return { code: 'impossible-length', field: 'lengthMm', detail: { leastMm, mostMm } };
+  const lengthWith = (joint: number) => widthMm * (count + joint * (count - 1));
+  const detail = { leastMm: lengthWith(LEAST_SHARE), mostMm: lengthWith(MOST_SHARE) };
+  return { code: 'impossible-length', field: 'lengthMm', detail };
 }
 
 /** The joint of a balloon as far as its chains tell; `TRADE.linkJoint` where one of them cannot be used. */

@@ -33,7 +33,7 @@ export interface LengthLaw {
   readings: number;
 }
 
-export type LengthProblemCode = 'no-readings' | 'bad-reading' | 'not-rising' | 'no-volume';
+export type LengthProblemCode = 'no-readings' | 'bad-reading' | 'longer-than-full' | 'not-rising' | 'no-volume';
 
 /**
  * Fits length against dose: a modelling balloon keeps its width while a bubble of air grows along it, so length grows
@@ -78,11 +78,11 @@ export function lengthReadingProblem({
   size: Pick<ModellingSize, 'lengthMm'>;
   reading: LengthReading;
   path?: string;
-}): Problem<'bad-reading'> | null {
+}): Problem<'bad-reading' | 'longer-than-full'> | null {
   if (!(dose > 0 && dose <= MOST_DOSE)) return problem('bad-reading', { field: `${path}dose` }).problem;
   const mostMm = LONGEST_SHARE * size.lengthMm;
   if (lengthMm > 0 && lengthMm <= mostMm) return null;
-  return problem('bad-reading', { field: `${path}lengthMm`, detail: { mostMm } }).problem;
+  return problem('longer-than-full', { field: `${path}lengthMm`, detail: { mostMm } }).problem;
 }
 
 /** A tube stretches a little past the length of its code before it bursts (from memory). */

@@ -17,7 +17,7 @@ export interface Showing extends Journey {
   kept: number;
 }
 
-export type JourneyProblemCode = 'bad-temperature' | 'bad-altitude' | 'bad-hours';
+export type JourneyProblemCode = 'bad-temperature' | 'bad-altitude' | 'bad-hours-before';
 
 /** A month: what is made earlier is made again. */
 export const MOST_HOURS_BEFORE = 720;
@@ -26,7 +26,7 @@ export const MOST_HOURS_BEFORE = 720;
  * Works out a journey.
  *
  * Problems: `bad-temperature`, `bad-altitude` with the fields `workroom.tempC`, `venue.altitudeM` and so on;
- * `bad-hours` (0 to 720).
+ * `bad-hours-before` (0 to 720).
  */
 export function showingOf(journey: Journey): Result<Showing, JourneyProblemCode> {
   const growth = growthBetween({ from: journey.workroom, to: journey.venue });
@@ -36,7 +36,7 @@ export function showingOf(journey: Journey): Result<Showing, JourneyProblemCode>
   }
   const { hours, hold } = journey;
   if (!(hours >= 0 && hours <= MOST_HOURS_BEFORE)) {
-    return problem('bad-hours', { field: 'hours', detail: { most: MOST_HOURS_BEFORE } });
+    return problem('bad-hours-before', { field: 'hours', detail: { most: MOST_HOURS_BEFORE } });
   }
   return ok({ ...journey, growth: growth.value, kept: keptShare({ rate: hold, hours }) });
 }

@@ -79,17 +79,17 @@ export function tierProblem({
 }): Problem<TierProblemCode> | null {
   const { fraction, leastFraction, mostFraction } = tier;
   const detail = { least: LEAST_TIER_FRACTION, most: MOST_TIER_FRACTION };
-  const refuse = (code: TierProblemCode, field: string, more: Record<string, number | string> = {}) =>
-    problem(code, { field, detail: { ...detail, ...more } }).problem;
-  if (!(leastFraction >= LEAST_TIER_FRACTION)) return refuse('outside-range', 'leastFraction');
-  if (!(mostFraction <= MOST_TIER_FRACTION)) return refuse('outside-range', 'mostFraction');
-  if (!(mostFraction > leastFraction)) return refuse('empty-range', 'mostFraction');
-  if (!(fraction >= leastFraction && fraction <= mostFraction)) return refuse('aim-outside', 'fraction');
+  if (!(leastFraction >= LEAST_TIER_FRACTION))
+    return problem('outside-range', { field: 'leastFraction', detail }).problem;
+  if (!(mostFraction <= MOST_TIER_FRACTION)) return problem('outside-range', { field: 'mostFraction', detail }).problem;
+  if (!(mostFraction > leastFraction)) return problem('empty-range', { field: 'mostFraction' }).problem;
+  if (!(fraction >= leastFraction && fraction <= mostFraction))
+    return problem('aim-outside', { field: 'fraction' }).problem;
   for (const other of others) {
     const apart = other.mostFraction <= leastFraction + TOUCH || other.leastFraction >= mostFraction - TOUCH;
     if (apart) continue;
     const field = other.leastFraction < leastFraction ? 'leastFraction' : 'mostFraction';
-    return refuse('overlaps', field, { name: other.name });
+    return problem('overlaps', { field, detail: { name: other.name } }).problem;
   }
   return null;
 }

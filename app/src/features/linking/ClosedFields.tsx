@@ -1,3 +1,4 @@
+import type { LinkProblemCode } from '@leggero/core/linking';
 import type { ClosedDesign } from '@leggero/contract';
 import { formatLength, STEP_MM, type Problem } from '@leggero/core';
 import { View } from 'react-native';
@@ -17,7 +18,7 @@ import { FORM_STEPS } from './viewClosed';
 interface ClosedFieldsProps {
   design: ClosedDesign;
   basis: PieceBasis;
-  problem: Problem | null;
+  problem: Problem<LinkProblemCode> | null;
   counts: { least: number; most: number };
   /** Numbers of rings that come out. */
   rings: readonly number[];

@@ -5,7 +5,7 @@ import { BalloonPick } from '@/ui/BalloonPick';
 import { Card } from '@/ui/Card';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
-import { HANDLE_PROBLEMS } from '@/wording/linking';
+import { handleProblemText } from '@/wording/linking';
 
 import { MmField } from './Fields';
 import type { PieceBasis } from './useBasis';
@@ -42,9 +42,7 @@ export function HandleCard({ handle, made, basis, onChange }: HandleCardProps) {
               label="Above the opening"
               value={handle.riseMm}
               basis={basis}
-              error={
-                made && !made.ok ? HANDLE_PROBLEMS[made.problem.code](made.problem.detail, lengths.text) : undefined
-              }
+              error={made && !made.ok ? handleProblemText(made.problem, lengths.text) : undefined}
               onChange={(riseMm) => onChange({ ...handle, riseMm })}
             />
             <BalloonPick

@@ -64,7 +64,12 @@ function ChainForm({ modelId, basis: { lengths }, onDone }: ChainFormProps) {
     send({ name: 'createChain', body: { id: newId(), modelId, count, widthMm, lengthMm, takenAt: nowUtc() } });
     onDone();
   };
-  const { leastMm, mostMm } = problem?.detail ?? {};
+  const lengthProblem = () => {
+    if (lengthMm === null) return asked ? 'How long the chain is, body to body.' : undefined;
+    if (problem?.code !== 'impossible-length' || widthMm === null) return undefined;
+    const { leastMm, mostMm } = problem.detail;
+    return `${count} of this width are ${lengths.text(leastMm)} to ${lengths.text(mostMm)} long.`;
+  };
   return (
     <View className="gap-3">
       <Words>
@@ -83,17 +88,7 @@ function ChainForm({ modelId, basis: { lengths }, onDone }: ChainFormProps) {
         label="Length of the chain"
         value={lengthMm}
         lengths={lengths}
-        error={
-          asked && lengthMm === null
-            ? 'How long the chain is, body to body.'
-            : problem?.field === 'lengthMm' &&
-                leastMm !== undefined &&
-                mostMm !== undefined &&
-                lengthMm !== null &&
-                widthMm !== null
-              ? `${count} of this width are ${lengths.text(leastMm)} to ${lengths.text(mostMm)} long.`
-              : undefined
-        }
+        error={lengthProblem()}
         onChange={setLengthMm}
       />
       <Button title="Keep this measure" look="primary" tall onPress={keep} />

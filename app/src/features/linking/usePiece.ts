@@ -1,3 +1,4 @@
+import type { LinkProblemCode } from '@leggero/core/linking';
 import type { PieceDesign } from '@leggero/contract';
 import type { Problem } from '@leggero/core';
 
@@ -7,14 +8,14 @@ import type { ShownPiece } from './shownPiece';
 import type { PieceBasis } from './useBasis';
 import { useDesign } from './useDesign';
 
-type WorkedOut<View> = { ok: true; value: View } | { ok: false; problem: Problem };
+type WorkedOut<View> = { ok: true; value: View } | { ok: false; problem: Problem<LinkProblemCode> };
 
 interface PieceState<Design, View> {
   design: Design;
   change: (by: Partial<Design>) => void;
   /** The piece worked out; null where it cannot be. */
   view: View | null;
-  problem: Problem | null;
+  problem: Problem<LinkProblemCode> | null;
   /** What is wrong with a field, for the place below it. */
   wrong: (field: string) => string | undefined;
 }

@@ -23,6 +23,7 @@ import {
   type SnappedForm,
   type Sphere,
   closingAround,
+  type LinkProblemCode,
 } from '@leggero/core/linking';
 
 import { layerTitle } from '@/wording/pieces';
@@ -52,7 +53,7 @@ const TIE_NOMINAL_MM = 5 * MM_PER.in;
 export function viewClosed(
   design: ClosedDesign,
   basis: PieceBasis,
-): { ok: true; value: ClosedView } | { ok: false; problem: Problem } {
+): { ok: true; value: ClosedView } | { ok: false; problem: Problem<LinkProblemCode> } {
   const { form: kind, count, rings, by, baseMm, mouthMm, leanDeg, stepMm, handle } = design;
   const { jointMm } = jointOf(design.usual, basis);
   const made =
@@ -137,13 +138,13 @@ export interface RingView {
   balloons: number;
   /** What would go with the thing, by count. */
   fitting: FittingRing[] | null;
-  fittingProblem: Problem | null;
+  fittingProblem: Problem<LinkProblemCode> | null;
 }
 
 export function viewRing(
   design: DesignOf<'ring'>,
   basis: PieceBasis,
-): { ok: true; value: RingView } | { ok: false; problem: Problem } {
+): { ok: true; value: RingView } | { ok: false; problem: Problem<LinkProblemCode> } {
   const { count, rings, thing } = design;
   const first = rings[0]!;
   const { jointMm } = jointOf(first, basis);

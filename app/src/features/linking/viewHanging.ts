@@ -13,6 +13,7 @@ import {
   type Curtain,
   type CurtainCaution,
   type SwagRow,
+  type LinkProblemCode,
 } from '@leggero/core/linking';
 
 import { layerTitle } from '@/wording/pieces';
@@ -91,7 +92,7 @@ export type ChainView = Hanging & {
 export function viewChain(
   design: DesignOf<'chain'>,
   basis: PieceBasis,
-): { ok: true; value: ChainView } | { ok: false; problem: Problem } {
+): { ok: true; value: ChainView } | { ok: false; problem: Problem<LinkProblemCode> } {
   const { repeat, finisher, lengthMm, roomMm } = design;
   const jointMm = jointIn(repeat, basis);
   const widthMm = meanOf(repeat);
@@ -144,7 +145,7 @@ export type SwagView = Hanging & { rows: SwagRow[]; lowestMm: number };
 export function viewSwag(
   design: DesignOf<'swag'>,
   basis: PieceBasis,
-): { ok: true; value: SwagView } | { ok: false; problem: Problem } {
+): { ok: true; value: SwagView } | { ok: false; problem: Problem<LinkProblemCode> } {
   const { repeat, spanMm, bays, dropMm, riseMm, rows, rowDropMm, fixingsMm } = design;
   const jointMm = jointIn(repeat, basis);
   const widthMm = meanOf(repeat);
@@ -212,7 +213,7 @@ export type CurtainView = Hanging & { made: Curtain };
 export function viewCurtain(
   design: DesignOf<'curtain'>,
   basis: PieceBasis,
-): { ok: true; value: CurtainView } | { ok: false; problem: Problem } {
+): { ok: true; value: CurtainView } | { ok: false; problem: Problem<LinkProblemCode> } {
   const { repeat, finisher, ceilingMm, form: _, trimmed: __, ...asked } = design;
   const jointMm = jointIn(repeat, basis);
   const made = curtain({

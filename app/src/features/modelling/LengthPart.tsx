@@ -168,7 +168,7 @@ function AddLength({ model, size, lengths, view }: PartProps & { view: LengthVie
         error={
           problem
             ? `A ${size.code} is never longer than ` +
-              `${lengths.text(Number(problem.detail?.['mostMm'] ?? size.lengthMm))}.`
+              `${lengths.text(problem.code === 'longer-than-full' ? problem.detail.mostMm : size.lengthMm)}.`
             : undefined
         }
         onChange={setLengthMm}
