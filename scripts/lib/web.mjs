@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
 import path from 'node:path';
 
 import { ROOT, WEB } from './paths.mjs';
@@ -8,6 +9,7 @@ import { Refusal, say } from './refusal.mjs';
 
 const STAMP = path.join(WEB, '.built-from');
 const SOURCES = ['app', 'core/src', 'contract/src', 'package-lock.json'];
+const CORES = os.availableParallelism();
 const LEFT_OUT = new Set(['node_modules', 'dist', '.expo', 'test', 'expo-env.d.ts', 'nativewind-env.d.ts']);
 
 /** What the web app is built from, as one number. */
@@ -48,7 +50,8 @@ export async function ensureWeb() {
   say('Building the web app…');
   const { code, output } = await runCommand(
     process.execPath,
-    [EXPO_CLI, 'export', '--platform', 'web', '--output-dir', 'dist'],
+    // Left to itself Metro keeps one core of two idle.
+    [EXPO_CLI, 'export', '--platform', 'web', '--output-dir', 'dist', '--max-workers', String(CORES)],
     { quiet: true, cwd: path.join(ROOT, 'app'), env: { ...EXPO_ENV, NODE_ENV: 'production' } },
   );
   if (code !== 0)

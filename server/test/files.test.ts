@@ -1,37 +1,15 @@
 import { randomUUID } from 'node:crypto';
 
-import {
-  importProgressSchema,
-  type CalibrationFile,
-  type ImportProgress,
-  type ImportReport,
-  type ModelDetail,
-  type ShelfModel,
-} from '@leggero/contract';
+import type { CalibrationFile, ImportReport, ModelDetail, ShelfModel } from '@leggero/contract';
 import Papa from 'papaparse';
 
-import { calibration, model, promised, pump, reading, serviceForTests, strangerOf } from './service';
+import { linesOfImport, calibration, model, promised, pump, reading, serviceForTests, strangerOf } from './service';
 
 const service = serviceForTests();
 
-/** Sends a file and reads the lines of the answer: how far it was, and what came of it. */
-async function linesOf(text: string, { write = false, request = service.request } = {}): Promise<ImportProgress[]> {
-  const { body } = await request
-    .post(write ? '/api/readings.csv' : '/api/readings.csv/look')
-    .set('Content-Type', 'text/csv')
-    .buffer(true)
-    .parse((response, done) => {
-      let all = '';
-      response.on('data', (chunk) => (all += chunk));
-      response.on('end', () => done(null, all));
-    })
-    .send(text)
-    .expect(200);
-  return String(body)
-    .trim()
-    .split('\n')
-    .map((line) => importProgressSchema.parse(JSON.parse(line)));
-}
+/** The lines of the answer to a file that is looked at, or written. */
+const linesOf = (text: string, { write = false, request = service.request } = {}) =>
+  linesOfImport(request, write ? '/api/readings.csv' : '/api/readings.csv/look', text);
 
 /** The report at the end. */
 async function send(...args: Parameters<typeof linesOf>): Promise<ImportReport> {

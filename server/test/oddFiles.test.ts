@@ -1,24 +1,13 @@
-import { importProgressSchema, type ImportReport, type ShelfModel } from '@leggero/contract';
+import type { ImportReport, ShelfModel } from '@leggero/contract';
 
-import { serviceForTests } from './service';
+import { linesOfImport, serviceForTests } from './service';
 
 const service = serviceForTests();
 
 /** Sends a file as a spreadsheet wrote it, and reads the report at the end. */
 async function imported(text: string | Buffer): Promise<ImportReport> {
-  const { body } = await service.request
-    .post('/api/readings.csv')
-    .set('Content-Type', 'text/csv')
-    .buffer(true)
-    .parse((response, done) => {
-      let all = '';
-      response.on('data', (chunk) => (all += chunk));
-      response.on('end', () => done(null, all));
-    })
-    .send(text)
-    .expect(200);
-  const last = importProgressSchema.parse(JSON.parse(String(body).trim().split('\n').at(-1)!));
-  if (!('report' in last)) throw new Error(`no report: ${JSON.stringify(last)}`);
+  const last = (await linesOfImport(service.request, '/api/readings.csv', text)).at(-1);
+  if (!last || !('report' in last)) throw new Error(`no report: ${JSON.stringify(last)}`);
   return last.report;
 }
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 
-import { READING_DEFAULTS, ROUTES, type RouteName } from '@leggero/contract';
+import { importProgressSchema, READING_DEFAULTS, ROUTES, type ImportProgress, type RouteName } from '@leggero/contract';
 import { sql } from 'drizzle-orm';
 import supertest from 'supertest';
 
@@ -128,3 +128,26 @@ export const check = (modelId: string, more: object = {}) => ({
   startedAt: '2026-11-17T09:00:00.000Z',
   ...more,
 });
+
+/** Sends a file of readings and reads the lines of the answer: how far it was, and what came of it. */
+export async function linesOfImport(
+  request: Service['request'],
+  address: '/api/readings.csv' | '/api/readings.csv/look',
+  file: string | Buffer,
+): Promise<ImportProgress[]> {
+  const { body } = await request
+    .post(address)
+    .set('Content-Type', 'text/csv')
+    .buffer(true)
+    .parse((response, done) => {
+      let all = '';
+      response.on('data', (chunk) => (all += chunk));
+      response.on('end', () => done(null, all));
+    })
+    .send(file)
+    .expect(200);
+  return String(body)
+    .trim()
+    .split('\n')
+    .map((line) => importProgressSchema.parse(JSON.parse(line)));
+}

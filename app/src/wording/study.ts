@@ -44,8 +44,8 @@ export function studyText(study: SizingStudy, people: readonly string[], subject
       'same rounding, same wait.',
     people:
       `Most of it (${most}) comes from how ${listed(people)} read it: ${lean?.name} reads ` +
-      `${fineMm(Math.abs(lean?.mm ?? 0))} ${(lean?.mm ?? 0) > 0 ? 'larger' : 'smaller'} than the mean ` +
-      'of all.',
+      `${fineMm(Math.abs(lean?.mm ?? 0))} ${(lean?.mm ?? 0) > 0 ? 'larger' : 'smaller'} ` +
+      'than the mean of all.',
     interaction:
       `Most of it (${most}) comes from how ${listed(people)} differ on some balloons and agree on ` +
       'others: look at those balloons together.',

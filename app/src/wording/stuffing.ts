@@ -86,8 +86,8 @@ export function inflatorsText(inflators: readonly InflatorVerdict[]): string {
 
 export function effortText({ time, loss }: SkinStuffing['effort']): string {
   return (
-    `Two balloons a piece, about ${time.toFixed(1)} times the work, ${loss.toFixed(0)} times the ` +
-    'losses (from memory).'
+    `Two balloons a piece, about ${time.toFixed(1)} times the work, ${loss.toFixed(0)} ` +
+    'times the losses (from memory).'
   );
 }
 

@@ -114,8 +114,8 @@ export function heldBecause(target: Target, text: Write): string {
   switch (acted?.code) {
     case 'round-limit':
       return (
-        `Held at ${whose(acted, acted.from === 'own' ? 'your' : 'its line’s')} round limit of ` +
-        `${text(acted.limitMm)}`
+        `Held at ${whose(acted, acted.from === 'own' ? 'your' : 'its line’s')} ` +
+        `round limit of ${text(acted.limitMm)}`
       );
     case 'standing':
       return `Held so that ${acted.of ? `the ${acted.of}` : 'it'} stands (${standing(acted.days)})`;
@@ -140,8 +140,8 @@ export function cautionText(caution: TargetCaution, text: Write): string {
   switch (caution.code) {
     case 'nominal-too-small':
       return (
-        `This is ${percent(caution.fraction)} of nominal: hard and likely oval. A larger nominal would ` +
-        'serve better.'
+        `This is ${percent(caution.fraction)} of nominal: hard and ` +
+        'likely oval. A larger nominal would serve better.'
       );
     case 'nominal-too-large':
       return (

@@ -39,8 +39,8 @@ export function SideBySide({ compared, widthMm }: SideBySideProps) {
               {...figureOf(model, view.curve, widthMm)}
               size={(most * model.nominalMm) / largest}
               label={
-                `${modelName(model)}, ${model.colourName}, ${text(widthMm)} across in the outline of its nominal ` +
-                'size'
+                `${modelName(model)}, ${model.colourName}, ${text(widthMm)} ` +
+                'across in the outline of its nominal size'
               }
             />
           </View>

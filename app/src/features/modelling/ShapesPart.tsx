@@ -82,8 +82,8 @@ const HOW: Record<ShapeName, string> = {
   loop: 'Tie or twist the ends together; leave the tail for the twist.',
   spray: 'Fill all alike, let a little out, and twist each at its middle into the others.',
   curl:
-    'Wind it empty around a tube, fill it there, and slip it off. Filled and emptied once before, it ' +
-    'curls more easily.',
+    'Wind it empty around a tube, fill it there, and slip it off. ' +
+    'Filled and emptied once before, it curls more easily.',
 };
 
 type Write = (mm: number) => string;

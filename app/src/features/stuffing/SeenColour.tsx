@@ -44,8 +44,8 @@ export function SeenColour({ pair, view }: SeenColourProps) {
     <Card title="What it really looks like">
       <Words look="quiet" className="mb-2">
         {pair.seenHex === null
-          ? 'The estimate is shown. Hold a stuffed one beside the screen, nudge the colour until it matches, ' +
-            'and save it.'
+          ? 'The estimate is shown. Hold a stuffed one beside the ' +
+            'screen, nudge the colour until it matches, and save it.'
           : 'This is the colour you saved. It teaches the other estimates.'}
       </Words>
       <PairPicture
