@@ -74,6 +74,7 @@ function tableOf(keys, trade) {
 
 function valueText(value) {
   if (Array.isArray(value)) return value.map(valueText).join('; ');
+  if (typeof value === 'number') return String(Number(value.toPrecision(4)));
   if (typeof value !== 'object' || value === null) return String(value);
   return Object.entries(value)
     .map(([key, each]) => `${key} ${valueText(each)}`)
