@@ -43,7 +43,7 @@ function reactForTheApp(parts) {
     const others = rules.filter(([name]) => !REACT.test(name));
     return [
       { ...part, rules: Object.fromEntries(others) },
-      { files: ['app/{src,test}/**/*.{ts,tsx}'], rules: Object.fromEntries(ofReact) },
+      { files: ['app/src/**/*.{ts,tsx}'], rules: Object.fromEntries(ofReact) },
     ];
   });
 }

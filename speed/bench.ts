@@ -57,6 +57,8 @@ export function benchOf({ chromium, smoke }: BenchOptions) {
     report: (figure) => void figures.push(figure),
     world: () => (shared ??= startWorld()),
     async freshWorld() {
+      // What a smoke changes nobody measures.
+      if (smoke) return bench.world();
       const { end, ...world } = await startWorld();
       fresh.push(end);
       return world;
