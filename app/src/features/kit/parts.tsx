@@ -1,3 +1,4 @@
+import { MM_PER } from '@leggero/core';
 import type { CheckResultRecord } from '@leggero/contract';
 import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
@@ -41,7 +42,7 @@ import { Words } from '@/ui/Words';
 import { WrapsChoice } from '@/ui/WrapsChoice';
 
 const lengths = lengthsOf();
-const inch = (inches: number) => inches * 25.4;
+const inch = (inches: number) => inches * MM_PER.in;
 const HEX = COLOURS[3]!.hex;
 const nothing = () => {};
 

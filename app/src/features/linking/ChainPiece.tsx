@@ -2,21 +2,17 @@ import type { DesignOf } from '@leggero/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { Cautions } from '@/ui/Cautions';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
 import { fineMm } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
-import { CheckCard } from './CheckCard';
 import { Finisher, NeckNote } from './ChainEnds';
-import { MmField, RepeatCard } from './Fields';
+import { MmField } from './Fields';
+import { HangingCards } from './HangingCards';
 import { HangPicture } from './HangPicture';
-import { JointCard } from './JointCard';
 import { PieceLayout } from './PieceLayout';
 import type { ShownPiece } from './shownPiece';
-import { SizesCard } from './SizesCard';
-import { TargetCard } from './TargetCard';
 import { usePiece } from './usePiece';
 import { viewChain } from './viewHanging';
 
@@ -28,7 +24,6 @@ export function ChainPiece(shown: ShownPiece<DesignOf<'chain'>>) {
   const { design, change, view, wrong } = usePiece(shown, viewChain);
   const [chosen, setChosen] = useState<string | null>(null);
   const { text } = basis.lengths;
-  const size = view?.sizes.find(({ key }) => key === (chosen ?? 'part-1'));
   const topMm = design.roomMm ?? design.lengthMm;
   return (
     <PieceLayout
@@ -90,19 +85,16 @@ export function ChainPiece(shown: ShownPiece<DesignOf<'chain'>>) {
       }
       second={
         <>
-          {size ? <TargetCard size={size} basis={basis} /> : null}
-          {view ? <SizesCard sizes={view.sizes} basis={basis} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
-          <RepeatCard
-            title="Made of"
-            more="Alternate with another"
-            repeat={design.repeat}
+          <HangingCards
+            piece={piece}
             basis={basis}
+            sizes={view?.sizes ?? null}
+            chosen={chosen}
+            onChoose={setChosen}
+            repeat={design.repeat}
             error={wrong('widthMm')}
-            onChange={(repeat) => change({ repeat })}
+            onRepeat={(repeat) => change({ repeat })}
           />
-          <JointCard part={design.repeat[0]!} basis={basis} />
-          {view ? <CheckCard piece={piece} sizes={view.sizes} basis={basis} /> : null}
-          <Cautions names={['heights', 'latex', 'choking']} />
         </>
       }
     />

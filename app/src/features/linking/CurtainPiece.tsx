@@ -5,22 +5,18 @@ import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 
 import { Card } from '@/ui/Card';
-import { Cautions } from '@/ui/Cautions';
 import { Labelled } from '@/ui/Field';
 import { Segmented } from '@/ui/Segmented';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
 import { counted } from '@/wording/trade';
 
-import { CheckCard } from './CheckCard';
 import { Finisher, NeckNote } from './ChainEnds';
-import { MmField, RepeatCard } from './Fields';
+import { MmField } from './Fields';
+import { HangingCards } from './HangingCards';
 import { HangPicture } from './HangPicture';
-import { JointCard } from './JointCard';
 import { PieceLayout } from './PieceLayout';
 import type { ShownPiece } from './shownPiece';
-import { SizesCard } from './SizesCard';
-import { TargetCard } from './TargetCard';
 import { usePiece } from './usePiece';
 import { viewCurtain, type CurtainView } from './viewHanging';
 
@@ -37,7 +33,6 @@ export function CurtainPiece(shown: ShownPiece<DesignOf<'curtain'>>) {
   const { text } = basis.lengths;
   // While the hem is dragged the picture goes first.
   const settled = useDeferredValue(view);
-  const size = settled?.sizes.find(({ key }) => key === (chosen ?? 'part-1'));
   const { topMm, hemMm, ceilingMm } = design;
   const lines = [
     { title: `hem ${text(hemMm)}`, highMm: hemMm, drag: true },
@@ -151,28 +146,24 @@ export function CurtainPiece(shown: ShownPiece<DesignOf<'curtain'>>) {
       second={
         <>
           {settled ? <ChainsCard view={settled} /> : null}
-          {size ? <TargetCard size={size} basis={basis} /> : null}
-          {settled ? (
-            <SizesCard sizes={settled.sizes} basis={basis} chosen={size?.key ?? null} onChoose={setChosen} />
-          ) : null}
-          <RepeatCard
-            title="Made of"
-            more="Alternate with another"
+          <HangingCards
+            piece={piece}
+            basis={basis}
+            sizes={settled?.sizes ?? null}
+            chosen={chosen}
+            onChoose={setChosen}
             repeat={design.repeat}
-            basis={basis}
             error={wrong('widthMm')}
-            onChange={(repeat) => change({ repeat })}
-          />
-          <Finisher
-            finisher={design.finisher}
-            fallback={design.repeat[0]!}
-            basis={basis}
-            onChange={(finisher) => change({ finisher })}
-          />
-          <NeckNote trimmed={design.trimmed} onChange={(trimmed) => change({ trimmed })} />
-          <JointCard part={design.repeat[0]!} basis={basis} />
-          {settled ? <CheckCard piece={piece} sizes={settled.sizes} basis={basis} /> : null}
-          <Cautions names={['heights', 'latex', 'choking']} />
+            onRepeat={(repeat) => change({ repeat })}
+          >
+            <Finisher
+              finisher={design.finisher}
+              fallback={design.repeat[0]!}
+              basis={basis}
+              onChange={(finisher) => change({ finisher })}
+            />
+            <NeckNote trimmed={design.trimmed} onChange={(trimmed) => change({ trimmed })} />
+          </HangingCards>
         </>
       }
     />

@@ -4,22 +4,18 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { Card } from '@/ui/Card';
-import { Cautions } from '@/ui/Cautions';
 import { Stepper } from '@/ui/Stepper';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
 import { lowerText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
-import { CheckCard } from './CheckCard';
 import { NeckNote } from './ChainEnds';
-import { MmField, RepeatCard } from './Fields';
+import { MmField } from './Fields';
+import { HangingCards } from './HangingCards';
 import { HangPicture, type RoomLine } from './HangPicture';
-import { JointCard } from './JointCard';
 import { PieceLayout } from './PieceLayout';
 import type { ShownPiece } from './shownPiece';
-import { SizesCard } from './SizesCard';
-import { TargetCard } from './TargetCard';
 import { usePiece } from './usePiece';
 import { viewSwag } from './viewHanging';
 
@@ -29,7 +25,6 @@ export function SwagPiece(shown: ShownPiece<DesignOf<'swag'>>) {
   const { design, change, view, wrong } = usePiece(shown, viewSwag);
   const [chosen, setChosen] = useState<string | null>(null);
   const { text } = basis.lengths;
-  const size = view?.sizes.find(({ key }) => key === (chosen ?? 'part-1'));
   const single = design.bays === 1 && design.rows === 1;
   const needMm = TRADE.headroomMm.value;
   const low = view !== null && design.walkedUnder && view.lowestMm < needMm;
@@ -137,18 +132,15 @@ export function SwagPiece(shown: ShownPiece<DesignOf<'swag'>>) {
       second={
         <>
           {view ? <RowsCard view={view} text={text} /> : null}
-          {size ? <TargetCard size={size} basis={basis} /> : null}
-          {view ? <SizesCard sizes={view.sizes} basis={basis} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
-          <RepeatCard
-            title="Made of"
-            more="Alternate with another"
-            repeat={design.repeat}
+          <HangingCards
+            piece={piece}
             basis={basis}
-            onChange={(repeat) => change({ repeat })}
+            sizes={view?.sizes ?? null}
+            chosen={chosen}
+            onChoose={setChosen}
+            repeat={design.repeat}
+            onRepeat={(repeat) => change({ repeat })}
           />
-          <JointCard part={design.repeat[0]!} basis={basis} />
-          {view ? <CheckCard piece={piece} sizes={view.sizes} basis={basis} /> : null}
-          <Cautions names={['heights', 'latex', 'choking']} />
         </>
       }
     />
