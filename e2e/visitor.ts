@@ -100,7 +100,10 @@ export class Visitor {
 
   /** Clicks on the first thing that shows this text. */
   async tapText(text: string): Promise<void> {
-    await this.page.locator(`::-p-text(${text})`).click();
+    const found = await this.page.waitForSelector(`::-p-text(${text})`, { visible: true, timeout: PATIENCE_MS });
+    if (!found) throw new Error(`nothing says ${text}`);
+    await found.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    await found.click();
   }
 
   async type(name: string, text: string): Promise<void> {
