@@ -18,7 +18,17 @@ async function pick(visitor: Visitor, from: string, balloon: string): Promise<vo
 describe('two balloons as one, on a phone', () => {
   let visitor: Visitor;
   beforeAll(async () => {
-    visitor = await world.visit('/shelf', PHONE);
+    visitor = await world.visit('', PHONE);
+  });
+
+  it('begin below the shelf, where nothing pushes the way there from under a finger', async () => {
+    await visitor.page.emulateCPUThrottling(6);
+    await visitor.goTo('/shelf');
+    await visitor.page.waitForSelector('a[href="/shelf/pair"]');
+    const rows = await visitor.page.$$eval('[role=main] a', (links) => links.map((link) => link.getAttribute('href')));
+    await visitor.page.emulateCPUThrottling(1);
+    const above = rows.slice(0, rows.indexOf('/shelf/find'));
+    expect(above).toEqual((await shelf()).map(({ id }) => `/shelf/${id}`));
   });
 
   it('are paired, and the target is read with what governs it', async () => {

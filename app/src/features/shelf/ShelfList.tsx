@@ -21,6 +21,8 @@ import { ShelfTools } from './ShelfTools';
 const addBalloon = () => router.navigate('/shelf/new');
 /** From here on a list wants searching. */
 const MANY = 6;
+/** Stands for the last row. */
+const TOOLS = 'tools' as const;
 const ROWS = { gap: 8, paddingHorizontal: 16, paddingTop: 4, paddingBottom: 24 };
 
 /** Every balloon model, each with its first target as a small aperture. */
@@ -66,19 +68,24 @@ export function ShelfList() {
         />
       ) : (
         <FlatList
-          data={found}
-          keyExtractor={({ id }) => id}
+          // The tools are a row too: a footer would be there before the rows above it, and be pushed away from a finger.
+          data={[...found, TOOLS]}
+          keyExtractor={(row) => (row === TOOLS ? row : row.id)}
           // A few rows at a time: each draws a balloon.
           initialNumToRender={10}
           maxToRenderPerBatch={3}
           windowSize={5}
           contentContainerStyle={ROWS}
           ListHeaderComponent={
-            models.length >= MANY ? (
-              <SearchField ref={search} label="Search the shelf" value={sought} onChangeText={setSought} />
-            ) : null
+            <>
+              {models.length >= MANY ? (
+                <SearchField ref={search} label="Search the shelf" value={sought} onChangeText={setSought} />
+              ) : null}
+              {found.length === 0 ? <Empty sentence={`No balloon here matches “${sought}”.`} /> : null}
+            </>
           }
           renderItem={({ item }) => {
+            if (item === TOOLS) return <ShelfTools />;
             const chosen = path.startsWith(`/shelf/${item.id}`);
             return isWidthKind(item.kind) ? (
               <ShelfRow model={item} tiers={tiers} studio={studio} knowledge={knowledge} chosen={chosen} />
@@ -86,8 +93,6 @@ export function ShelfList() {
               <OtherRow model={item} chosen={chosen} />
             );
           }}
-          ListEmptyComponent={<Empty sentence={`No balloon here matches “${sought}”.`} />}
-          ListFooterComponent={<ShelfTools />}
         />
       )}
     </Page>
