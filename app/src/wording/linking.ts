@@ -189,7 +189,8 @@ export function lowerText(lowerMm: number): string {
 }
 
 /** What simulated builds say of the spread that still closes. */
-export function simulatedText(simulated: ClosingSimulation | null | undefined): string {
+export function simulatedText(simulated: ClosingSimulation | 'failed' | null): string {
+  if (simulated === 'failed') return 'no simulated builds could be run here';
   if (!simulated?.sdMm) return 'simulated builds are running';
   return `${simulated.sdMm.toFixed(2)} mm over ${simulated.runs.toLocaleString('en')} simulated builds`;
 }

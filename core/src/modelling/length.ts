@@ -33,7 +33,8 @@ export interface LengthLaw {
   readings: number;
 }
 
-export type LengthProblemCode = 'no-readings' | 'bad-reading' | 'longer-than-full' | 'not-rising' | 'no-volume';
+export type LengthReadingProblemCode = 'bad-reading' | 'longer-than-full';
+export type LengthProblemCode = LengthReadingProblemCode | 'no-readings' | 'not-rising' | 'no-volume';
 
 /**
  * Fits length against dose: a modelling balloon keeps its width while a bubble of air grows along it, so length grows
@@ -78,7 +79,7 @@ export function lengthReadingProblem({
   size: Pick<ModellingSize, 'lengthMm'>;
   reading: LengthReading;
   path?: string;
-}): Problem<'bad-reading' | 'longer-than-full'> | null {
+}): Problem<LengthReadingProblemCode> | null {
   if (!(dose > 0 && dose <= MOST_DOSE)) return problem('bad-reading', { field: `${path}dose` }).problem;
   const mostMm = LONGEST_SHARE * size.lengthMm;
   if (lengthMm > 0 && lengthMm <= mostMm) return null;

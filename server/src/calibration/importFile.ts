@@ -5,7 +5,7 @@ import { and, eq } from 'drizzle-orm';
 import { insertOnce, type Scope } from '../db/records';
 import { calibrations, models, pumps, readings } from '../db/schema';
 import { HttpProblem } from '../http/problem';
-import { readingRefused } from '../http/words';
+import { READING_REFUSED } from '../http/words';
 import { createCalibration } from './store';
 
 /**
@@ -46,7 +46,7 @@ function refuseImpossible({ model: { nominalMm }, calibration }: CalibrationFile
     const path = `calibration.readings.${i}.`;
     const bad = readingProblem({ reading: coreReading(record), nominalMm, path });
     if (!bad) return;
-    throw HttpProblem.unusable({ path: bad.field ?? path, message: readingRefused(bad.code) });
+    throw HttpProblem.unusable({ path: bad.field ?? path, message: READING_REFUSED[bad.code] });
   });
 }
 

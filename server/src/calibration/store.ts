@@ -13,7 +13,7 @@ import { and, asc, eq } from 'drizzle-orm';
 import { insertOnce, type Scope } from '../db/records';
 import { calibrations, models, readings } from '../db/schema';
 import { HttpProblem } from '../http/problem';
-import { readingRefused } from '../http/words';
+import { READING_REFUSED } from '../http/words';
 import { holesStillThere } from '../sizer/store';
 
 type CalibrationRow = typeof calibrations.$inferSelect;
@@ -71,7 +71,7 @@ export async function createReading(
   if (bad) {
     // The length of a modelling balloon stands where others have their height.
     const path = bad.field === 'lengthMm' ? 'heightMm' : (bad.field ?? '');
-    throw HttpProblem.unusable({ path, message: readingRefused(bad.code) });
+    throw HttpProblem.unusable({ path, message: READING_REFUSED[bad.code] });
   }
   const there = await holesStillThere(scope, [create.holeId, create.stopsHoleId]);
   const { row, created } = await insertOnce(scope, readings, {

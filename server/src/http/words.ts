@@ -1,9 +1,17 @@
-import type { HoldProblemCode, TierProblemCode } from '@leggero/core';
+import type { HoldProblemCode, ReadingProblemCode, TierProblemCode } from '@leggero/core';
+import type { LengthReadingProblemCode } from '@leggero/core/modelling';
 
-/** Why a reading is refused. The app has sentences of its own for these; this is for whoever calls the API by hand. */
-export function readingRefused(code: string): string {
-  return `Not possible for this balloon (${code})`;
-}
+/** Why a reading is refused, to whoever calls the API or brings a file. The app has sentences beside its fields. */
+export const READING_REFUSED: Record<ReadingProblemCode | LengthReadingProblemCode, string> = {
+  'bad-dose': 'A dose lies above 0 and up to 200',
+  'bad-width': 'This balloon cannot be that wide',
+  'bad-height': 'A balloon of this width cannot be that high',
+  'bad-uncertainty': 'An uncertainty is above 0 and below the nominal size',
+  'bad-bracket': 'This balloon does not fit holes of that size',
+  'bracket-upside-down': 'It stops at the smaller hole and passes the larger one: these two are the other way round',
+  'bad-reading': 'A dose lies above 0 and up to 200',
+  'longer-than-full': 'A modelling balloon is not filled longer than its code says, but for a little stretch',
+};
 
 /** Why a width of a hold test is refused. */
 export const HOLD_REFUSED: Record<HoldProblemCode, string> = {

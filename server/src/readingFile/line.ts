@@ -10,10 +10,10 @@ import {
   WAYS,
   type InflatorKind,
   type Reading,
-  type ReadingProblemCode,
 } from '@leggero/core';
 import { idSchema, modelCreateSchema, nameSchema } from '@leggero/contract';
 
+import { READING_REFUSED } from '../http/words';
 import type { Layout, LengthColumn, PlainColumn } from './columns';
 
 /** One line as understood. */
@@ -46,14 +46,8 @@ export class CellProblem extends Error {
   }
 }
 
-const REASONS: Record<ReadingProblemCode, string> = {
-  'bad-dose': 'A dose lies above 0 and up to 200.',
-  'bad-width': 'This balloon cannot be that wide: check the unit of the column.',
-  'bad-height': 'A balloon of this width cannot be that high.',
-  'bad-uncertainty': 'An uncertainty is above 0 and below the nominal size.',
-  'bad-bracket': 'This balloon does not fit holes of that size: check the unit of the column.',
-  'bracket-upside-down': 'It stops at the smaller hole and passes the larger one: these two are the other way round.',
-};
+/** What a width that cannot be comes from, in a file. */
+const UNIT_DOUBTED = ': check the unit of the column';
 const COLUMN_OF: Record<string, string> = {
   dose: 'dose',
   widthMm: 'width',
@@ -95,7 +89,10 @@ export function readLine(cells: readonly string[], layout: Layout, line: number)
     outcome: row.choice('felt', OUTCOMES) ?? 'ok',
   };
   const bad = readingProblem({ reading, nominalMm });
-  if (bad) throw new CellProblem(COLUMN_OF[bad.field ?? ''] ?? null, REASONS[bad.code]);
+  if (bad) {
+    const unit = bad.code === 'bad-width' || bad.code === 'bad-bracket' ? UNIT_DOUBTED : '';
+    throw new CellProblem(COLUMN_OF[bad.field ?? ''] ?? null, `${READING_REFUSED[bad.code]}${unit}.`);
+  }
   return {
     line,
     model: row.model(nominalMm),
@@ -161,7 +158,7 @@ class Cells {
     const line = nameSchema.safeParse(this.text('line') ?? '');
     if (!line.success) throw new CellProblem('line', 'The maker’s line is missing or longer than 80 characters.');
     if (!modelCreateSchema.shape.nominalMm.safeParse(nominalMm).success) {
-      throw new CellProblem('nominal', 'Nominal sizes from 1 to 98 in are possible: check the unit of the column.');
+      throw new CellProblem('nominal', `Nominal sizes from 1 to 98 in are possible${UNIT_DOUBTED}.`);
     }
     const colourName = this.text('colour') ?? 'unnamed';
     if (colourName.length > 40) throw new CellProblem('colour', 'A colour’s name has up to 40 characters.');

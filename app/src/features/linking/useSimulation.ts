@@ -9,10 +9,13 @@ const SEED = 7;
 /** How long a design rests before it is built, ms. */
 const REST_MS = 500;
 
-/** The piece built ten thousand times in a worker; null until it has answered for this very piece. */
-export function useSimulation(closing: Closing | null): ClosingSimulation | null {
+/**
+ * The piece built ten thousand times in a worker; null until it has answered for this very piece, `'failed'` when it
+ * could not.
+ */
+export function useSimulation(closing: Closing | null): ClosingSimulation | 'failed' | null {
   const key = closing === null ? '' : JSON.stringify(closing);
-  const [found, setFound] = useState<{ key: string; value: ClosingSimulation } | null>(null);
+  const [found, setFound] = useState<{ key: string; value: ClosingSimulation | 'failed' } | null>(null);
   useEffect(() => {
     if (key === '' || typeof Worker === 'undefined') return;
     const given = new AbortController();
@@ -20,7 +23,9 @@ export function useSimulation(closing: Closing | null): ClosingSimulation | null
       const worker = new Worker(new URL('../../workers/closing.worker', window.location.href));
       const question = { closing: JSON.parse(key) as Closing, runs: RUNS, seed: SEED };
       const { signal } = given;
-      const value = await ask<ClosingQuestion, ClosingSimulation>(worker, { question, signal });
+      const value = await ask<ClosingQuestion, ClosingSimulation>(worker, { question, signal }).catch(
+        () => 'failed' as const,
+      );
       setFound({ key, value });
     }, REST_MS);
     return () => {
