@@ -15,15 +15,23 @@ const RULES = {
 };
 type Theme = keyof typeof RULES;
 
+interface Tour {
+  world: World;
+  viewport: Viewport;
+  /** Each view opened by its address afresh, or gone to from the one before. */
+  way: 'goTo' | 'follow';
+}
+
 /** What is wrong with any view in a window of this size: accessibility by day and evening, width, errors. */
-export async function faultsOfViews(world: World, viewport: Viewport): Promise<string[]> {
+export async function faultsOfViews({ world, viewport, way }: Tour): Promise<string[]> {
   const faults: string[] = [];
   const visitor = await world.visit('', viewport);
   // Whatever the page loads next has it from the start.
   await visitor.page.evaluateOnNewDocument(AXE);
+  await visitor.goTo('/');
   for (const [name, address] of await viewsOf(world)) {
     await visitor.device('light');
-    await visitor.goTo(address);
+    await visitor[way](address);
     for (const theme of ['light', 'dark'] as const) {
       await visitor.device(theme);
       await visitor.page.waitForFunction(

@@ -49,6 +49,16 @@ export class Visitor {
     await this.settled();
   }
 
+  /** Goes to an address from within the app, as a link there does, and waits until all of its page has come. */
+  async follow(address: string): Promise<void> {
+    await this.page.evaluate(async (to) => {
+      history.pushState(null, '', to);
+      window.dispatchEvent(new PopStateEvent('popstate'));
+      for (let frame = 0; frame < 2; frame += 1) await new Promise(requestAnimationFrame);
+    }, address);
+    await this.settled();
+  }
+
   async reload(): Promise<void> {
     await this.page.reload({ waitUntil: 'domcontentloaded' });
     await this.settled();
@@ -59,8 +69,9 @@ export class Visitor {
     await this.page
       .waitForFunction(
         () =>
-          document.documentElement.hasAttribute('data-settled') &&
-          document.querySelector('[role=main], [role=alert]') !== null &&
+          document.documentElement.dataset['settled'] === location.pathname &&
+          // Pages left behind stay in the document, unseen.
+          [...document.querySelectorAll('[role=main], [role=alert]')].some((page) => page.checkVisibility()) &&
           // A detail beside its list comes with code of its own.
           document.querySelector<HTMLElement>('#detail')?.innerText.trim() !== '' &&
           document.querySelector('[aria-busy=true]') === null,
