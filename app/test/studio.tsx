@@ -15,7 +15,7 @@ import type {
 } from '@leggero/contract';
 import { STANDARD_TIERS, type Outcome } from '@leggero/core';
 import { QueryClientProvider } from '@tanstack/react-query';
-import { render } from '@testing-library/react';
+import { act, render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 
 import { KnowledgeProvider } from '@/api/knowledge';
@@ -211,7 +211,7 @@ export function serve(records: Records): void {
 /** Renders a page over the records, with an empty outbox. */
 export function show(page: ReactElement, records: Records = someRecords()) {
   visited.length = 0;
-  useOutbox.setState({ waiting: [], stuck: false, refused: null });
+  act(() => useOutbox.setState({ waiting: [], stuck: false, refused: null }));
   serve(records);
   return render(
     <QueryClientProvider client={createQueryClient()}>
