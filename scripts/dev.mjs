@@ -17,7 +17,7 @@ await run(async () => {
   if (!(await isFree(port)))
     throw new Refusal(`Port ${port} is in use: stop what runs there, or choose another, such as PORT=${port + 1}.`);
   const folder = path.join(STATE, 'demo');
-  const giveBack = own(folder);
+  const giveBack = await own(folder);
   await ensurePackages();
   const database = await startMariadb({ folder, name: 'leggero_demo' });
   const service = await startService({ url: database.url, port: await freePort(), demo: true });

@@ -20,7 +20,7 @@ const PROJECTS = {
   core: [],
   contract: [],
   server: ['database'],
-  scripts: ['blank'],
+  scripts: ['web'],
   app: [],
   e2e: ['database', 'browser', 'web', 'server'],
 };

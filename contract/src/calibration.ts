@@ -2,7 +2,7 @@ import { NOZZLES, OUTCOMES, SHAPES, WAYS, type Reading } from '@leggero/core';
 import type { LengthReading } from '@leggero/core/modelling';
 import { z } from 'zod';
 
-import { demoSchema, doseSchema, idSchema, instantSchema, lengthMmSchema } from './common';
+import { demoSchema, doseSchema, idSchema, instantSchema, lengthMmSchema, storedLength } from './common';
 
 /** What a reading has that says nothing of how its width was taken: those written before there were several ways. */
 export const READING_DEFAULTS = {
@@ -34,7 +34,7 @@ export const readingSchema = z.object({
   /** Which nozzle of a two-nozzle inflator filled it. */
   nozzle: z.enum(NOZZLES).nullable().default(READING_DEFAULTS.nozzle),
   heightMm: lengthMmSchema.nullable(),
-  sdMm: z.number().positive().max(100).nullable(),
+  sdMm: storedLength().positive().max(100).nullable(),
   shape: z.enum(SHAPES).nullable(),
   outcome: z.enum(OUTCOMES),
   takenAt: instantSchema,

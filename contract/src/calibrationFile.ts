@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { calibrationSchema } from './calibration';
+import { calibrationSchema, readingCreateSchema } from './calibration';
 import { modelSchema } from './model';
 import { pumpSchema } from './pump';
 
@@ -13,7 +13,7 @@ export const calibrationFileSchema = z.object({
   version: z.literal(CALIBRATION_VERSION),
   model: modelSchema.omit({ demo: true }),
   pump: pumpSchema.omit({ demo: true }),
-  calibration: calibrationSchema.omit({ demo: true }),
+  calibration: calibrationSchema.omit({ demo: true }).extend({ readings: z.array(readingCreateSchema) }),
 });
 export type CalibrationFile = z.infer<typeof calibrationFileSchema>;
 

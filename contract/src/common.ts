@@ -2,28 +2,56 @@ import { MOST_DOSE } from '@leggero/core';
 import { z } from 'zod';
 
 /** Ids are UUIDs made where the record is made, so that a repeated request is the same request. */
-export const idSchema = z.uuid();
+export const idSchema = z.uuid().toLowerCase();
+
+/** Decimal places that are stored: of a length a ten-thousandth of a millimetre. */
+export const LENGTH_PLACES = 4;
+export const DOSE_PLACES = 3;
+
+/** A number as it will be stored, to so many decimal places. */
+export function asStored(value: number, places: number): number {
+  // Without the sign of a zero.
+  return Number(value.toFixed(places)) + 0;
+}
+
+/**
+ * A number that is rounded as it will be stored before its bounds are looked at: a positive one that would be stored as
+ * 0 is not positive.
+ */
+export const storedNumber = (places: number) => z.number().overwrite((value) => asStored(value, places));
+
+export const storedLength = () => storedNumber(LENGTH_PLACES);
 
 /** A name people give: trimmed, 1 to 80 characters. */
 export const nameSchema = z.string().trim().min(1).max(80);
 
 /** A length people may have typed or measured, mm; 5 m is more than any balloon or hole. */
-export const lengthMmSchema = z.number().positive().max(5000);
+export const lengthMmSchema = storedLength().positive().max(5000);
 
 /** A length of a build, mm: a hall is under 100 m. */
-export const buildMmSchema = z.number().positive().max(99_999);
+export const buildMmSchema = storedLength().positive().max(99_999);
 
 /** Strokes or seconds. */
-export const doseSchema = z.number().positive().max(MOST_DOSE);
+export const doseSchema = storedNumber(DOSE_PLACES).positive().max(MOST_DOSE);
+
+/** The years that a record may be from: others are a slip of a clock or a file. */
+const FIRST_YEAR = 1900;
+const LAST_YEAR = 2199;
 
 /** ISO 8601, UTC. */
-export const instantSchema = z.iso.datetime();
+export const instantSchema = z.iso.datetime().refine(isPossibleInstant, 'A moment lies between 1900 and 2199');
+
+/** Whether a moment can be one of a record. */
+export function isPossibleInstant(instant: string | Date): boolean {
+  const year = new Date(instant).getUTCFullYear();
+  return year >= FIRST_YEAR && year <= LAST_YEAR;
+}
 
 /** A colour as #rrggbb. */
 export const hexSchema = z.string().regex(/^#[0-9a-f]{6}$/i);
 
 /** A share of nominal. */
-export const fractionSchema = z.number().positive().max(1.2);
+export const fractionSchema = storedNumber(4).positive().max(1.2);
 
 /** True for records the demo made. */
 export const demoSchema = z.boolean();

@@ -1,13 +1,13 @@
 import type { HoldTest } from '@leggero/core';
 import { z } from 'zod';
 
-import { demoSchema, idSchema, instantSchema, lengthMmSchema } from './common';
+import { demoSchema, idSchema, instantSchema, lengthMmSchema, storedNumber } from './common';
 
 /** A width some hours after the knot. */
 export const holdReadingSchema = z.object({
   id: idSchema,
   holdTestId: idSchema,
-  hours: z.number().min(0).max(8760),
+  hours: storedNumber(3).min(0).max(8760),
   widthMm: lengthMmSchema,
 });
 export type HoldReadingRecord = z.infer<typeof holdReadingSchema>;

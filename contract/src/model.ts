@@ -3,7 +3,7 @@ import { z } from 'zod';
 
 import { calibrationSchema, coreReading } from './calibration';
 import { checkSchema } from './check';
-import { demoSchema, hexSchema, idSchema, nameSchema } from './common';
+import { demoSchema, hexSchema, idSchema, nameSchema, storedLength } from './common';
 import { holdTestSchema } from './hold';
 import { acceptedTargetSchema } from './target';
 
@@ -14,9 +14,9 @@ export const modelFieldsSchema = z.object({
   line: nameSchema,
   kind: z.enum(MODEL_KINDS),
   /** Across when full: of a modelling balloon the width in its code, of a foil its flat width. */
-  nominalMm: z.number().min(25).max(2500),
+  nominalMm: storedLength().min(25).max(2500),
   /** Along when full, of a modelling balloon; the flat height of a foil figure or letter. */
-  lengthMm: z.number().min(50).max(5000).nullable(),
+  lengthMm: storedLength().min(50).max(5000).nullable(),
   finish: z.enum(FINISHES),
   decor: z.enum(DECORS),
   colourName: z.string().trim().min(1).max(40),

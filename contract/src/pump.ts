@@ -1,7 +1,7 @@
 import { INFLATOR_KINDS, type Inflator } from '@leggero/core';
 import { z } from 'zod';
 
-import { demoSchema, idSchema, nameSchema } from './common';
+import { demoSchema, idSchema, nameSchema, storedNumber } from './common';
 
 /** A pump in full, as a form holds it: nothing is filled in. */
 export const pumpFieldsSchema = z.object({
@@ -9,9 +9,9 @@ export const pumpFieldsSchema = z.object({
   name: nameSchema,
   kind: z.enum(INFLATOR_KINDS),
   /** Litres a stroke or a second moves, where the maker says or it was measured. */
-  doseVolumeL: z.number().positive().max(20).nullable(),
+  doseVolumeL: storedNumber(4).positive().max(20).nullable(),
   /** The most it presses, kPa above the air's, where the maker says. */
-  mostKPa: z.number().positive().max(1000).nullable(),
+  mostKPa: storedNumber(3).positive().max(1000).nullable(),
 });
 
 /** A hand pump, a timed inflator or one with two nozzles. */

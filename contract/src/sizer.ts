@@ -1,9 +1,9 @@
 import { HOLE_WAYS, holeOn, WIDEST_HOLE_MM, type HoleMeasurement, type HoleNow } from '@leggero/core';
 import { z } from 'zod';
 
-import { demoSchema, idSchema, instantSchema, lengthMmSchema, nameSchema } from './common';
+import { demoSchema, idSchema, instantSchema, lengthMmSchema, nameSchema, storedLength } from './common';
 
-const holeWidthSchema = z.number().positive().max(WIDEST_HOLE_MM);
+const holeWidthSchema = storedLength().positive().max(WIDEST_HOLE_MM);
 
 /** A hole measured: in one direction, and square to it where it was taken both ways. */
 export const holeMeasurementSchema = z.object({
@@ -20,7 +20,7 @@ export type HoleMeasurementRecord = z.infer<typeof holeMeasurementSchema>;
 export const sizingSchema = z.object({
   id: idSchema,
   holeId: idSchema,
-  nominalMm: z.number().min(25).max(2500),
+  nominalMm: storedLength().min(25).max(2500),
   widthMm: lengthMmSchema,
   takenAt: instantSchema,
 });

@@ -1,7 +1,7 @@
 import { COLDEST_C, HIGHEST_ALTITUDE_M, LOWEST_ALTITUDE_M, WARMEST_C } from '@leggero/core';
 import { z } from 'zod';
 
-import { idSchema, nameSchema } from './common';
+import { idSchema, nameSchema, storedLength, storedNumber } from './common';
 
 /** How a studio shows lengths, and how long its pieces usually stand. */
 export const studioSchema = z.object({
@@ -9,11 +9,11 @@ export const studioSchema = z.object({
   name: nameSchema,
   unit: z.enum(['in', 'cm']),
   /** Rounding of figures, mm: a quarter or an eighth of an inch, or a millimetre. */
-  stepMm: z.number().min(0.5).max(13),
+  stepMm: storedLength().min(0.5).max(13),
   daysStanding: z.int().min(0).max(365),
   /** Where balloons are made. */
-  workroomTempC: z.number().min(COLDEST_C).max(WARMEST_C),
-  workroomAltitudeM: z.number().min(LOWEST_ALTITUDE_M).max(HIGHEST_ALTITUDE_M),
+  workroomTempC: storedNumber(2).min(COLDEST_C).max(WARMEST_C),
+  workroomAltitudeM: storedNumber(2).min(LOWEST_ALTITUDE_M).max(HIGHEST_ALTITUDE_M),
 });
 export type Studio = z.infer<typeof studioSchema>;
 

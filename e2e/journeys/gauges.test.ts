@@ -96,8 +96,11 @@ describe('an eye', () => {
     const people = await get<PersonRecord[]>('people');
     const pell = people.find(({ name }) => name === 'Pell')!;
     const visitor = await world.visit(`/gauges/eye?person=${pell.id}`, PHONE);
+    await visitor.tap('button', 'I am Pell');
     await visitor.type('PIN for Pell', 'kelp-42');
     await visitor.tap('button', 'Set PIN');
+    await visitor.find('textbox', 'New PIN for Pell');
+    await visitor.tap('button', 'Lock');
     await visitor.sees('It opens with Pell’s PIN, or the owner’s.');
     await visitor.tap('button', 'I am Pell');
     await visitor.type('PIN', 'kelp-41');

@@ -2,7 +2,8 @@ import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 
-import { ROOT } from './paths.mjs';
+import { inTurn } from './owner.mjs';
+import { ROOT, TURNS } from './paths.mjs';
 import { runCommand } from './processes.mjs';
 import { Refusal, say } from './refusal.mjs';
 
@@ -18,7 +19,16 @@ export async function ensurePackages() {
   const wanted = createHash('sha256')
     .update(readFileSync(path.join(ROOT, 'package-lock.json')))
     .digest('hex');
-  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted) return;
+  const there = () => existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted;
+  if (there()) return;
+  await inTurn(
+    path.join(TURNS, 'packages.pid'),
+    () => (there() ? undefined : install(wanted)),
+    () => say('Waiting for another start, which installs the npm packages…'),
+  );
+}
+
+async function install(wanted) {
   say('Installing npm packages (a minute or two the first time)…');
   const { code, output } = await runCommand('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
     quiet: true,

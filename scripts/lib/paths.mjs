@@ -11,3 +11,5 @@ export const CACHE = path.join(STATE, 'cache');
 export const WEB = path.join(ROOT, 'app/dist');
 /** The server as one file, beside its sources, so that it finds its packages. */
 export const SERVER = path.join(ROOT, 'server/dist/main.mjs');
+/** Marks of what one process at a time does to the checkout itself. */
+export const TURNS = path.join(ROOT, '.leggero/turns');

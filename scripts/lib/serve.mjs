@@ -31,8 +31,9 @@ export async function serve({ name, demo, url: existing }) {
     throw new Refusal(`Port ${port} is in use: stop what runs there, or choose another, such as PORT=${port + 1}.`);
   }
   const folder = path.join(STATE, name);
-  const giveBack = existing ? () => {} : own(folder);
+  const giveBack = existing ? () => {} : await own(folder);
   const stops = [];
+  const onStop = (stop) => stops.push(stop);
   let ending = null;
   const end = (code) => {
     ending ??= (async () => {
@@ -55,21 +56,20 @@ export async function serve({ name, demo, url: existing }) {
     built.catch(() => {});
     let url = existing;
     if (!url) {
-      const database = await startMariadb({ folder, name: `leggero_${name}`, notPort: port });
-      stops.push(database.stop);
-      url = database.url;
+      ({ url } = await startMariadb({ folder, name: `leggero_${name}`, notPort: port, kept: true, onStop }));
     }
-    const service = await startService({ url, port, demo, webFolder: await built });
-    stops.push(service.stop);
-    say(`Leggero is open at http://127.0.0.1:${service.port}  (Ctrl-C stops it)`);
+    const dumps = path.join(folder, 'dumps');
+    const service = await startService({ url, port, demo, webFolder: await built, dumps, onStop });
+    say(`Leggero is open at ${service.at}  (Ctrl-C stops it)`);
     const code = await service.ended;
     if (!ending) {
       process.stderr.write('The server ended by itself.\n');
       await end(code || 1);
     }
   } catch (error) {
-    if (!(error instanceof Refusal)) throw error;
-    process.stderr.write(`${error.message}\n`);
+    if (!(error instanceof Refusal) && !ending) throw error;
+    // What is stopped as it starts has nothing to complain of.
+    if (!ending) process.stderr.write(`${error.message}\n`);
     await end(1);
   }
 }

@@ -1,11 +1,22 @@
 import { fork } from 'node:child_process';
 
 import { ROOT } from './paths.mjs';
-import { Refusal } from './refusal.mjs';
+import { Refusal, say } from './refusal.mjs';
 import { ensureServer } from './server.mjs';
 
-/** Starts the server process; answers its port, a promise of its end, and `stop`. */
-export async function startService({ url, port, demo = false, webFolder, logLevel = 'warn' }) {
+/**
+ * Starts the server process; answers its port and address, a promise of its end, and `stop`, of which `onStop` is told as soon as
+ * there is anything to end. Before it changes the tables of a database it leaves a dump of it in `dumps`.
+ */
+export async function startService({
+  url,
+  port,
+  demo = false,
+  webFolder,
+  dumps,
+  logLevel = 'warn',
+  onStop = () => {},
+}) {
   let said = '';
   let open = false;
   const child = fork(await ensureServer(), [], {
@@ -21,6 +32,7 @@ export async function startService({ url, port, demo = false, webFolder, logLeve
       LOG_LEVEL: process.env.LOG_LEVEL ?? logLevel,
       NODE_ENV: process.env.NODE_ENV ?? 'production',
       ...(webFolder ? { WEB_FOLDER: webFolder } : {}),
+      ...(dumps ? { LEGGERO_DUMPS: dumps } : {}),
     },
   });
   child.stderr.on('data', (chunk) => {
@@ -29,16 +41,19 @@ export async function startService({ url, port, demo = false, webFolder, logLeve
     else said = `${said}${chunk}`.slice(-4000);
   });
   const ended = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 1)));
-  const listening = new Promise((resolve) => child.on('message', (message) => resolve(message.listening)));
+  const stop = async () => {
+    if (child.exitCode === null) child.kill('SIGTERM');
+    await ended;
+  };
+  onStop(stop);
+  const listening = new Promise((resolve) => {
+    child.on('message', (message) => {
+      if ('said' in message) say(message.said);
+      else resolve(message);
+    });
+  });
   const first = await Promise.race([listening, ended.then(() => null)]);
   if (first === null) throw new Refusal(said.trim().split('\n')[0] || 'The server ended as it started.');
   open = true;
-  return {
-    port: first,
-    ended,
-    async stop() {
-      if (child.exitCode === null) child.kill('SIGTERM');
-      await ended;
-    },
-  };
+  return { port: first.listening, at: first.at, ended, stop };
 }

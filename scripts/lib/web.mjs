@@ -3,7 +3,8 @@ import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 
-import { ROOT, WEB } from './paths.mjs';
+import { inTurn } from './owner.mjs';
+import { ROOT, TURNS, WEB } from './paths.mjs';
 import { runCommand } from './processes.mjs';
 import { Refusal, say } from './refusal.mjs';
 
@@ -45,8 +46,17 @@ export const EXPO_CLI = path.join(ROOT, 'node_modules/expo/bin/cli');
 
 /** Builds the web app unless it was built from these very sources. Answers its folder. */
 export async function ensureWeb() {
-  const wanted = sourcesHash();
-  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted) return WEB;
+  const there = () => existsSync(STAMP) && readFileSync(STAMP, 'utf8') === sourcesHash();
+  if (there()) return WEB;
+  await inTurn(
+    path.join(TURNS, 'web.pid'),
+    () => (there() ? undefined : build()),
+    () => say('Waiting for another start, which builds the web app…'),
+  );
+  return WEB;
+}
+
+async function build() {
   say('Building the web app…');
   const { code, output } = await runCommand(
     process.execPath,
@@ -57,5 +67,4 @@ export async function ensureWeb() {
   if (code !== 0)
     throw new Refusal(`The web app could not be built:\n${output.trim().split('\n').slice(-25).join('\n')}`);
   writeFileSync(STAMP, sourcesHash());
-  return WEB;
 }

@@ -1,5 +1,15 @@
 import { spawn } from 'node:child_process';
-import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
@@ -110,8 +120,8 @@ describe('folders', () => {
     expect(() => ensureFolder(path.join(file, 'inner'))).toThrow(/should be a folder/);
   });
 
-  it('have one owner, who gives them back', () => {
-    const giveBack = own(folder);
+  it('have one owner, who gives them back', async () => {
+    const giveBack = await own(folder);
     expect(readFileSync(path.join(folder, 'owner.pid'), 'utf8')).toBe(String(process.pid));
     giveBack();
     expect(existsSync(path.join(folder, 'owner.pid'))).toBe(false);
@@ -148,11 +158,12 @@ describe('a private database server', () => {
     expect(isAlive(database.pid)).toBe(false);
   });
 
-  it('begins a set-up anew that was interrupted', async () => {
+  it('moves aside what is no database, and makes one', async () => {
     mkdirSync(path.join(folder, 'data'));
     writeFileSync(path.join(folder, 'data', 'half'), '');
     const database = await startMariadb({ folder, name: 'leggero_test' });
-    expect(existsSync(path.join(folder, 'data', 'half'))).toBe(false);
+    const [aside] = readdirSync(folder).filter((name) => name.startsWith('data-aside-'));
+    expect(existsSync(path.join(folder, aside, 'half'))).toBe(true);
     await database.stop();
   });
 });

@@ -1,21 +1,20 @@
-import { spawn } from 'node:child_process';
 import {
   chmodSync,
   chownSync,
   existsSync,
   mkdirSync,
-  mkdtempSync,
   readdirSync,
   readFileSync,
+  renameSync,
   rmSync,
+  truncateSync,
   writeFileSync,
 } from 'node:fs';
 import net from 'node:net';
-import os from 'node:os';
-import path from 'node:path';
 
-import { ROOT } from '../lib/paths.mjs';
-import { freePort, isAlive } from '../lib/processes.mjs';
+import { isAlive, pause } from '../lib/processes.mjs';
+
+import { addTier, startsForTests, stop, tierNames } from './starts.mjs';
 
 jest.setTimeout(240_000);
 
@@ -23,55 +22,8 @@ const ROOT_USER = process.getuid() === 0;
 /** An ordinary user to start as, when the tests run as root. */
 const NOBODY = 65534;
 
-let state;
-const running = [];
-beforeEach(() => {
-  state = mkdtempSync(path.join(os.tmpdir(), 'leggero-start-'));
-});
-afterEach(async () => {
-  for (const { child, ended } of running.splice(0)) {
-    child.kill('SIGTERM');
-    await ended;
-  }
-  rmSync(state, { recursive: true, force: true });
-});
-
-/** Runs `npm start`'s script on a state folder of its own; resolves once it is open or has ended. */
-async function start({ port, env = {}, user } = {}) {
-  const chosen = port ?? (await freePort());
-  const child = spawn(process.execPath, [path.join(ROOT, 'scripts/start.mjs')], {
-    cwd: ROOT,
-    env: { ...process.env, NODE_ENV: 'production', LEGGERO_STATE: state, PORT: String(chosen), ...env },
-    ...(user === undefined ? {} : { uid: user, gid: user }),
-  });
-  let output = '';
-  let errors = '';
-  child.stderr.on('data', (chunk) => (errors += chunk));
-  const ended = new Promise((resolve) => child.once('close', (code) => resolve(code)));
-  const open = new Promise((resolve) => {
-    child.stdout.on('data', (chunk) => {
-      output += chunk;
-      if (output.includes('is open at')) resolve(null);
-    });
-  });
-  const started = {
-    child,
-    ended,
-    port: chosen,
-    api: (route, init) => fetch(`http://127.0.0.1:${chosen}/api/${route}`, init),
-  };
-  running.push(started);
-  const code = await Promise.race([open, ended]);
-  return { ...started, code, errors: () => errors.trim(), output: () => output };
-}
-
-async function stop({ child, ended }, signal = 'SIGINT') {
-  child.kill(signal);
-  return ended;
-}
-
-const folder = (...parts) => path.join(state, 'studio', ...parts);
-const databasePid = () => Number(readFileSync(folder('mariadb.pid'), 'utf8'));
+const starts = startsForTests();
+const { start, folder, databasePid } = starts;
 
 /** The start ended by itself with exit code 1 and one sentence. */
 function refused(started, sentence) {
@@ -85,14 +37,7 @@ function refused(started, sentence) {
 describe('a start', () => {
   it('opens, ends in order on Ctrl-C, and has everything again the next time', async () => {
     const first = await start();
-    const range = { leastFraction: 0.35, fraction: 0.4, mostFraction: 0.44 };
-    const tier = { id: crypto.randomUUID(), name: 'Pea', ...range, purpose: '', position: 5 };
-    const init = {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(tier),
-    };
-    expect((await first.api('tiers', init)).status).toBe(201);
+    expect(await addTier(first, 'Pea')).toBe(201);
     const pid = databasePid();
     expect(await stop(first)).toBe(0);
     expect([isAlive(pid), existsSync(folder('mariadb.pid')), existsSync(folder('owner.pid'))]).toEqual([
@@ -101,7 +46,7 @@ describe('a start', () => {
       false,
     ]);
     const second = await start();
-    expect((await (await second.api('tiers')).json()).map(({ name }) => name)).toContain('Pea');
+    expect(await tierNames(second)).toContain('Pea');
     expect((await second.api('health')).status).toBe(200);
   });
 
@@ -138,10 +83,102 @@ describe('a start', () => {
   });
 
   it('works as an ordinary user', async () => {
-    if (ROOT_USER) chownSync(state, NOBODY, NOBODY);
-    const started = await start(ROOT_USER ? { user: NOBODY, env: { HOME: state, TMPDIR: state } } : {});
+    if (ROOT_USER) chownSync(starts.state, NOBODY, NOBODY);
+    const started = await start(ROOT_USER ? { user: NOBODY, env: { HOME: starts.state, TMPDIR: starts.state } } : {});
     expect(started.errors()).toBe('');
     expect((await started.api('health')).status).toBe(200);
+  });
+});
+
+describe('records', () => {
+  it('that were put in place by hand are taken as they are', async () => {
+    const first = await start();
+    await addTier(first, 'Pea');
+    await stop(first);
+    renameSync(folder('data'), folder('copy'));
+    for (const file of readdirSync(folder()).filter((name) => name !== 'copy')) {
+      rmSync(folder(file), { recursive: true });
+    }
+    renameSync(folder('copy'), folder('data'));
+    const again = await start();
+    expect(await tierNames(again)).toContain('Pea');
+    expect(again.output()).not.toMatch(/moved/);
+  });
+
+  it.each([
+    ['somebody’s files', 'letters', /no database: it was moved to (\S+)\.\n/],
+    ['a set-up that an older version left half done', 'mysql', /A set-up was interrupted.* moved to (\S+)\.\n/],
+  ])('have a folder of their own: %s that lie there are moved aside, and it is said where', async (_, name, said) => {
+    mkdirSync(folder('data', name), { recursive: true });
+    writeFileSync(folder('data', name, 'kept.txt'), 'years of work');
+    const started = await start();
+    expect(started.code).toBeNull();
+    const [, aside] = said.exec(started.output());
+    expect(readFileSync(`${aside}/${name}/kept.txt`, 'utf8')).toBe('years of work');
+  });
+
+  it('that were moved away leave room for new ones', async () => {
+    await stop(await start());
+    renameSync(folder('data'), folder('elsewhere'));
+    expect((await start()).code).toBeNull();
+    expect(existsSync(folder('elsewhere', 'mysql'))).toBe(true);
+  });
+
+  it('survive a start that is stopped at any moment', async () => {
+    for (const ms of [150, 400, 700, 1000]) {
+      const begun = await starts.begin();
+      await pause(ms);
+      expect([0, null]).toContain(await stop(begun));
+      expect(begun.errors()).toBe('');
+    }
+    const after = await start();
+    expect([after.code, after.errors()]).toEqual([null, '']);
+    expect(await addTier(after, 'Pea')).toBe(201);
+  });
+});
+
+describe('a database server', () => {
+  it('that dies is started again, with everything that was acknowledged', async () => {
+    const started = await start();
+    expect(await addTier(started, 'Pea')).toBe(201);
+    const pid = databasePid();
+    process.kill(pid, 'SIGKILL');
+    for (let tries = 0; (await started.api('health')).status !== 200 || databasePid() === pid; tries += 1) {
+      if (tries > 200) throw new Error('it was not started again');
+      await pause(100);
+    }
+    expect(await tierNames(started)).toContain('Pea');
+    expect(started.output()).toMatch('MariaDB ended by itself and is started again');
+    expect(await stop(started)).toBe(0);
+  });
+
+  it('keeps its passing files in a folder of its own', async () => {
+    await start();
+    expect(readFileSync(`/proc/${databasePid()}/cmdline`, 'utf8')).toMatch(`--tmpdir=${folder('tmp')}\0`);
+  });
+});
+
+describe('two first starts at once', () => {
+  it('of one studio: one opens and the other is refused in a sentence', async () => {
+    const both = await Promise.all([starts.begin(), starts.begin()]);
+    const codes = await Promise.all(both.map(({ opened }) => opened));
+    expect([...codes].sort()).toEqual([1, null]);
+    expect(both[codes.indexOf(1)].errors()).toMatch(/already runs from this folder/);
+  });
+
+  it('of the demo and a studio open side by side', async () => {
+    const both = await Promise.all([starts.start({ script: 'demo.mjs' }), start()]);
+    expect(both.map(({ code }) => code)).toEqual([null, null]);
+  });
+});
+
+describe('the network', () => {
+  it('sees nothing of Leggero unless it was opened to it on purpose', async () => {
+    const shut = await start({ env: { HOST: '0.0.0.0' } });
+    expect(shut.output()).toMatch(`is open at http://127.0.0.1:${shut.port} `);
+    await stop(shut);
+    const open = await start({ env: { LEGGERO_HOST: '0.0.0.0' } });
+    expect(open.output()).toMatch(`is open at http://0.0.0.0:${open.port} `);
   });
 });
 
@@ -164,7 +201,7 @@ describe('a start is refused in one sentence, with exit code 1, when', () => {
   it('this user may not write there', async () => {
     mkdirSync(folder());
     chmodSync(folder(), 0o500);
-    chmodSync(state, 0o755);
+    chmodSync(starts.state, 0o755);
     refused(await start(ROOT_USER ? { user: NOBODY, env: { HOME: '/tmp' } } : {}), /no right to write/);
     chmodSync(folder(), 0o700);
   });
@@ -177,6 +214,19 @@ describe('a start is refused in one sentence, with exit code 1, when', () => {
     refused(await start(), /cannot use the data folder/);
     rmSync(folder('data', 'mysql'), { recursive: true });
     refused(await start(), /is damaged \(its system tables are gone\)/);
+  });
+
+  it('a table is damaged', async () => {
+    await stop(await start());
+    truncateSync(folder('data', 'leggero_studio', 'readings.ibd'), 8192);
+    refused(await start(), /tables are damaged: readings\. Put a copy of the data folder in its place, or/);
+  });
+
+  it('LEGGERO_HOST is no address of this machine', async () => {
+    refused(
+      await start({ env: { LEGGERO_HOST: '203.0.113.7' } }),
+      /LEGGERO_HOST is "203.0.113.7", which is no address/,
+    );
   });
 
   it('DATABASE_URL leads nowhere', async () => {

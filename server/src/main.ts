@@ -1,15 +1,26 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { hostname } from 'node:os';
 
+import type { PoolConnection } from 'mysql2/promise';
 import { pino } from 'pino';
 
 import { connect, databaseError, isAway } from './db/connect';
+import { damagedTables } from './db/damage';
+import { dumpTo } from './db/dump';
 import { applyMigrations } from './db/migrate';
 import { fillDemo } from './demo/fill';
 import { createApp } from './http/app';
 import { openStudio } from './studio/store';
 
-const { DATABASE_URL, PORT = '8787', HOST = '127.0.0.1', WEB_FOLDER, LEGGERO_DEMO, LOG_LEVEL = 'info' } = process.env;
+const { DATABASE_URL, PORT = '8787', WEB_FOLDER, LEGGERO_DEMO, LEGGERO_DUMPS, LOG_LEVEL = 'info' } = process.env;
+// Not HOST: many shells set that to the name of the machine, and would open the records to the network unasked.
+const { LEGGERO_HOST = '127.0.0.1', LEGGERO_NAMES = '' } = process.env;
+
+/** How long a request may take to arrive, ms: a hand that sends a byte a minute does not keep a place for others. */
+const TIME_LIMITS = { headersTimeout: 10_000, requestTimeout: 120_000, connectionsCheckingInterval: 5_000 };
+
+const isLoopback = (host: string) => host === 'localhost' || host === '::1' || /^127(\.\d+){3}$/.test(host);
 
 /** Ends the process with one sentence. */
 function refuse(sentence: string): never {
@@ -21,31 +32,56 @@ async function main(): Promise<void> {
   if (!DATABASE_URL) refuse('DATABASE_URL is not set: start with npm start or npm run demo.');
   const logger = pino({ level: LOG_LEVEL });
   const database = connect({ url: DATABASE_URL });
-  await applyMigrations(database);
+  // Until it is open, a wish to stop waits for the step at hand: a set-up is not left half done.
+  let stopWanted = false;
+  let stop = () => {
+    stopWanted = true;
+  };
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => stop());
+  process.once('disconnect', () => stop());
+
+  const damaged = await damagedTables(database);
+  if (damaged.length > 0) {
+    refuse(
+      `These tables are damaged: ${damaged.join(', ')}. Put a copy of the data folder in its place` +
+        `${LEGGERO_DUMPS ? `, or carry out the newest dump in ${LEGGERO_DUMPS}` : ''}.`,
+    );
+  }
+  await applyMigrations(database, { beforeUpgrade });
+  if (stopWanted) process.exit(0);
   const studioId = LEGGERO_DEMO === '1' ? await fillDemo({ database }) : await openStudio({ database });
-  const app = createApp({ database, studioId, logger, ...(WEB_FOLDER ? { webFolder: WEB_FOLDER } : {}) });
-  const server = createServer(app);
+  const guard = { names: [hostname(), ...LEGGERO_NAMES.split(',').filter(Boolean)], open: !isLoopback(LEGGERO_HOST) };
+  const app = createApp({ database, studioId, logger, guard, ...(WEB_FOLDER ? { webFolder: WEB_FOLDER } : {}) });
+  const server = createServer(TIME_LIMITS, app);
   server.on('error', (error: NodeJS.ErrnoException) => {
     refuse(
       error.code === 'EADDRINUSE'
         ? `Port ${PORT} is in use: stop what runs there, or choose another with PORT=8788.`
-        : `The server could not start (${error.message}).`,
+        : error.code === 'EADDRNOTAVAIL' || error.code === 'ENOTFOUND'
+          ? `LEGGERO_HOST is "${LEGGERO_HOST}", which is no address of this machine.`
+          : `The server could not start (${error.message}).`,
     );
   });
-  server.listen(Number(PORT), HOST, () => {
-    const { port } = server.address() as AddressInfo;
-    logger.info({ port }, 'listening');
-    process.send?.({ listening: port });
+  server.listen(Number(PORT), LEGGERO_HOST, () => {
+    const { address, family, port } = server.address() as AddressInfo;
+    logger.info({ address, port }, 'listening');
+    process.send?.({ listening: port, at: `http://${family === 'IPv6' ? `[${address}]` : address}:${port}` });
   });
 
-  const stop = () => {
+  stop = () => {
     server.close(() => void database.$client.end().finally(() => process.exit(0)));
     server.closeIdleConnections();
     // Whoever keeps a connection open does not keep the records from closing in order.
     setTimeout(() => server.closeAllConnections(), 2000).unref();
   };
-  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, stop);
-  process.once('disconnect', stop);
+  if (stopWanted) stop();
+}
+
+/** Leaves a dump of what is about to be changed, and says where. */
+async function beforeUpgrade(connection: PoolConnection): Promise<void> {
+  if (!LEGGERO_DUMPS) return;
+  const file = await dumpTo(connection, LEGGERO_DUMPS);
+  process.send?.({ said: `The records are brought up to this version; as they were, they are in ${file}.` });
 }
 
 main().catch((error: unknown) => {

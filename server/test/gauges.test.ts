@@ -258,13 +258,16 @@ describe('people and what is private to them', () => {
 
   it('opens with the PIN once there is one, changes it only for its person or the owner, and never tells it', async () => {
     await device.post(`/api/people/${jory.id}/pin`).send({ pin: '123' }).expect(400);
+    // Pell's session is open here.
+    await device.post(`/api/people/${jory.id}/pin`).send({ pin: 'tide-4711' }).expect(403);
+    await device.post('/api/session').send({ personId: jory.id }).expect(200);
     const kept = await device.post(`/api/people/${jory.id}/pin`).send({ pin: 'tide-4711' }).expect(200);
     expect(promised<PersonRecord>('setPin', kept.body)).toMatchObject({ hasPin: true });
     expect(JSON.stringify((await device.get('/api/people')).body)).not.toMatch(/tide|argon/);
     const wrong = await device.post('/api/session').send({ personId: jory.id, pin: 'tide-4712' }).expect(403);
     expect(wrong.body.fields[0].path).toBe('pin');
     await device.post('/api/session').send({ personId: jory.id }).expect(403);
-    // Pell's session is still open here.
+    await device.post('/api/session').send({ personId: pell.id }).expect(200);
     await device.post(`/api/people/${jory.id}/pin`).send({ pin: null }).expect(403);
     await device.delete(`/api/people/${jory.id}`).expect(403);
     await device.post('/api/session').send({ personId: jory.id, pin: 'tide-4711' }).expect(200);
@@ -279,6 +282,7 @@ describe('people and what is private to them', () => {
 
   it('slows a device that guesses PINs', async () => {
     const guesser = supertest(createApp(service));
+    await device.post('/api/session').send({ personId: pell.id }).expect(200);
     await device.post(`/api/people/${pell.id}/pin`).send({ pin: 'kelp-99' }).expect(200);
     const statuses: number[] = [];
     for (let i = 0; i < 10; i += 1) {

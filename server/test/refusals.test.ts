@@ -100,10 +100,55 @@ describe('the database itself', () => {
 describe('headers', () => {
   it('carry a strict policy, no server name, and no caching of records', async () => {
     const { headers } = await service.request.get('/api/health').expect(200);
-    expect(headers['content-security-policy']).toMatch("default-src 'self'");
+    expect(headers['content-security-policy']).toMatch("default-src 'none';script-src 'self';style-src 'self';");
+    expect(headers['content-security-policy']).not.toMatch(/https?:|unsafe|\*/);
+    expect(headers['permissions-policy']).toMatch('camera=(), ');
     expect(headers['x-content-type-options']).toBe('nosniff');
     expect(headers['x-powered-by']).toBeUndefined();
     expect(headers['cache-control']).toBe('no-store');
+  });
+});
+
+describe('a page from elsewhere', () => {
+  const own = { Host: '127.0.0.1:8787' };
+  const person = () => ({ id: randomUUID(), name: 'Ebb' });
+
+  it.each([
+    ['a name of its own that it points here', { Host: 'kelp.example:8787' }, 421],
+    ['such a name with the origin to match', { Host: 'kelp.example:8787', Origin: 'http://kelp.example:8787' }, 421],
+    ['an address that is not this machine', { Host: '192.168.1.7:8787' }, 421],
+    ['no name at all', { Host: '' }, 421],
+    ['another origin', { ...own, Origin: 'https://kelp.example' }, 403],
+    ['another port of this machine', { ...own, Origin: 'http://127.0.0.1:3000' }, 403],
+    ['this machine by another name', { ...own, Origin: 'http://localhost:8787' }, 403],
+    ['the null origin of a frame', { ...own, Origin: 'null' }, 403],
+    ['a picture or a form across sites', { ...own, 'Sec-Fetch-Site': 'cross-site' }, 403],
+    ['a picture from another port', { ...own, 'Sec-Fetch-Site': 'same-site' }, 403],
+  ])('with %s is refused, reading and writing', async (_, headers, status) => {
+    const { body } = await service.request.get('/api/people').set(headers).expect(status);
+    expect(problemSchema.parse(body).status).toBe(status);
+    const made = person();
+    await service.request.post('/api/people').set(headers).send(made).expect(status);
+    const { body: people } = await service.request.get('/api/people').expect(200);
+    expect((people as { id: string }[]).some(({ id }) => id === made.id)).toBe(false);
+  });
+
+  it.each([
+    ['a page of its own', { ...own, Origin: 'http://127.0.0.1:8787', 'Sec-Fetch-Site': 'same-origin' }],
+    ['an address that was typed', { ...own, 'Sec-Fetch-Site': 'none' }],
+    ['localhost', { Host: 'LOCALHOST:8787', Origin: 'http://localhost:8787' }],
+    ['the other loopback', { Host: '[::1]:8787', Origin: 'http://[::1]:8787' }],
+    ['a program', own],
+  ])('is told from %s, which is served', async (_, headers) => {
+    await service.request.post('/api/people').set(headers).send(person()).expect(201);
+  });
+
+  it('may call the service by a name or address of the network only where it was opened to it', async () => {
+    const { database, studioId } = service;
+    const open = supertest(createApp({ database, studioId, guard: { names: ['barge.local'], open: true } }));
+    const ask = (host: string) => open.get('/api/health').set({ Host: host, Origin: `http://${host}` });
+    for (const host of ['barge.local', '192.168.1.7:8787', '[fe80::1]:8787']) await ask(host).expect(200);
+    await ask('kelp.example').expect(421);
   });
 });
 

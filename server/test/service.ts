@@ -2,10 +2,12 @@ import { randomUUID } from 'node:crypto';
 
 import { importProgressSchema, READING_DEFAULTS, ROUTES, type ImportProgress, type RouteName } from '@leggero/contract';
 import { sql } from 'drizzle-orm';
+import type { Express } from 'express';
 import supertest from 'supertest';
 
 import { connect, type Database } from '../src/db/connect';
 import { applyMigrations } from '../src/db/migrate';
+import { fillDemo } from '../src/demo/fill';
 import { createApp } from '../src/http/app';
 import { openStudio } from '../src/studio/store';
 
@@ -13,12 +15,13 @@ import { openStudio } from '../src/studio/store';
 interface Service {
   database: Database;
   studioId: string;
+  app: Express;
   request: ReturnType<typeof supertest>;
   close(): Promise<void>;
 }
 
-/** A new empty database with its migrations and its studio, and the service over it. */
-async function startService(): Promise<Service> {
+/** A new database without any table, and how it is dropped. */
+export async function emptyDatabase(): Promise<{ database: Database; drop(): Promise<void> }> {
   const base = process.env['LEGGERO_TEST_DATABASE'];
   if (!base) throw new Error('run the server tests with npm run test:server');
   const name = `leggero_${randomUUID().replaceAll('-', '')}`;
@@ -26,24 +29,44 @@ async function startService(): Promise<Service> {
   await first.execute(sql.raw(`create database ${name}`));
   await first.$client.end();
   const database = connect({ url: base.replace(/[^/]+$/, name) });
-  await applyMigrations(database);
-  const studioId = await openStudio({ database });
   return {
     database,
-    studioId,
-    request: supertest(createApp({ database, studioId })),
-    async close() {
+    async drop() {
       await database.execute(sql.raw(`drop database ${name}`));
       await database.$client.end();
     },
   };
 }
 
-/** A service for the tests of one file: there before the first of them, and gone after the last. */
+/** A new database with its migrations and a studio, and the service over it. */
+async function startService(open: (of: { database: Database }) => Promise<string>): Promise<Service> {
+  const { database, drop } = await emptyDatabase();
+  await applyMigrations(database);
+  const studioId = await open({ database });
+  const app = createApp({ database, studioId });
+  return {
+    database,
+    studioId,
+    app,
+    request: supertest(app),
+    close: drop,
+  };
+}
+
+/** A service with an empty studio for the tests of one file: there before the first, and gone after the last. */
 export function serviceForTests(): Omit<Service, 'close'> {
+  return serviceWith(openStudio);
+}
+
+/** The same with the demo's records. */
+export function demoForTests(): Omit<Service, 'close'> {
+  return serviceWith(fillDemo);
+}
+
+function serviceWith(open: (of: { database: Database }) => Promise<string>): Omit<Service, 'close'> {
   let service: Service;
   beforeAll(async () => {
-    service = await startService();
+    service = await startService(open);
   }, 60_000);
   afterAll(() => service.close());
   return {
@@ -52,6 +75,9 @@ export function serviceForTests(): Omit<Service, 'close'> {
     },
     get studioId() {
       return service.studioId;
+    },
+    get app() {
+      return service.app;
     },
     get request() {
       return service.request;

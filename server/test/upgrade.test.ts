@@ -8,12 +8,12 @@ import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/mysql2/migrator';
 import supertest from 'supertest';
 
-import { connect, type Database } from '../src/db/connect';
+import type { Database } from '../src/db/connect';
 import { applyMigrations } from '../src/db/migrate';
 import { createApp } from '../src/http/app';
 import { openStudio } from '../src/studio/store';
 
-import { promised } from './service';
+import { emptyDatabase, promised } from './service';
 
 const MIGRATIONS = path.join(__dirname, '../src/db/migrations');
 const ids = Object.fromEntries(
@@ -34,26 +34,17 @@ const ids = Object.fromEntries(
 ) as Record<string, string>;
 
 let database: Database;
-let name: string;
+let drop: () => Promise<void>;
 let request: ReturnType<typeof supertest>;
 beforeAll(async () => {
-  const base = process.env['LEGGERO_TEST_DATABASE'];
-  if (!base) throw new Error('run the server tests with npm run test:server');
-  name = `leggero_${randomUUID().replaceAll('-', '')}`;
-  const first = connect({ url: base });
-  await first.execute(sql.raw(`create database ${name}`));
-  await first.$client.end();
-  database = connect({ url: base.replace(/[^/]+$/, name) });
+  ({ database, drop } = await emptyDatabase());
   await asItFirstWas(database);
   await fill(database);
   await applyMigrations(database);
   const studioId = await openStudio({ database });
   request = supertest(createApp({ database, studioId }));
 }, 60_000);
-afterAll(async () => {
-  await database.execute(sql.raw(`drop database ${name}`));
-  await database.$client.end();
-});
+afterAll(() => drop());
 
 /** The tables of the first version, and no later ones. */
 async function asItFirstWas(to: Database): Promise<void> {

@@ -1,11 +1,12 @@
 import { eyeBalloonCount, type EyeBalloonRecord, type EyeCheckCreate, type EyeCheckRecord } from '@leggero/contract';
 import { and, asc, desc, eq, getTableColumns, or, type SQL } from 'drizzle-orm';
 
-import { changeOwned, insertOnce, readOwned, removeOwned, type Scope } from '../db/records';
+import { changeOwned, findOwned, insertOnce, readOwned, removeOwned, type Scope } from '../db/records';
 import { eyeBalloons, eyeChecks, people } from '../db/schema';
 import { groupBy } from '../db/shape';
 import { HttpProblem } from '../http/problem';
-import { allowOnly, type Viewer } from '../person/store';
+import type { Viewer } from '../person/sessions';
+import { allowOnly, isAllowed } from '../person/store';
 
 type CheckRow = typeof eyeChecks.$inferSelect;
 type BalloonRow = typeof eyeBalloons.$inferSelect;
@@ -51,47 +52,75 @@ export async function readEyeCheck(scope: Scope, viewer: Viewer, id: string): Pr
 
 /**
  * Starts a session. Whoever is at the device may: a record that waits there must not be lost to a session that has
- * ended.
+ * ended. A repeated request is answered with its own words, unless the viewer may see what is stored.
  */
 export async function createEyeCheck(
   scope: Scope,
+  viewer: Viewer,
   create: EyeCheckCreate,
 ): Promise<{ row: EyeCheckRecord; created: boolean }> {
   const startedAt = new Date(create.startedAt);
   const { row, created } = await insertOnce(scope, eyeChecks, { ...create, startedAt });
-  // The row alone: what a repeated request may read of the rest is private.
-  return { row: checkOf(row, []), created };
+  const told = created || (await maySee(scope, viewer, row)) ? row : { ...row, ...create, startedAt, demo: false };
+  return { row: checkOf(told, []), created };
 }
 
 /** Deletes a session; only for those who took part and the owner. */
 export async function deleteEyeCheck(scope: Scope, viewer: Viewer, id: string): Promise<void> {
-  const [check] = await checksWhere(scope, eq(eyeChecks.id, id));
+  const check = await findOwned(scope, eyeChecks, id);
   if (!check) return;
   await allowOnly(scope, viewer, [check.personId, check.secondPersonId]);
   await removeOwned(scope, eyeChecks, id);
 }
 
-/** Adds a filled balloon to a session. */
+/** Adds a filled balloon to a session; as with sessions, whoever is at the device may. */
 export async function createEyeBalloon(
   scope: Scope,
+  viewer: Viewer,
   create: EyeBalloonRecord,
 ): Promise<{ row: EyeBalloonRecord; created: boolean }> {
   const check = await readOwned(scope, eyeChecks, create.eyeCheckId);
   if (create.position >= eyeBalloonCount(check)) {
     throw HttpProblem.unusable({ path: 'position', message: 'This session has no such balloon' });
   }
-  const { row, created } = await insertOnce(scope, eyeBalloons, {
-    ...create,
-    filledAt: new Date(create.filledAt),
-  });
-  return { row: balloonOf(row), created };
+  const filledAt = new Date(create.filledAt);
+  const { row, created } = await insertOnce(scope, eyeBalloons, { ...create, filledAt });
+  const told = created || (await maySeeBalloon(scope, viewer, row)) ? row : { ...row, ...create, filledAt };
+  return { row: balloonOf(told), created };
 }
 
-/** Measures a filled balloon. */
+/**
+ * Measures a filled balloon. A first width may come from whoever is at the device; one that is there is changed only by
+ * those who took part and the owner.
+ */
 export async function changeEyeBalloon(
   scope: Scope,
+  viewer: Viewer,
   id: string,
   change: { widthMm: number | null },
 ): Promise<EyeBalloonRecord> {
+  const balloon = await readOwned(scope, eyeBalloons, id);
+  if (balloon.widthMm !== null || change.widthMm === null) await allowOnBalloon(scope, viewer, balloon);
   return balloonOf(await changeOwned(scope, eyeBalloons, id, change));
+}
+
+/** Takes a filled balloon out of a session; only for those who took part and the owner. */
+export async function deleteEyeBalloon(scope: Scope, viewer: Viewer, id: string): Promise<void> {
+  const balloon = await findOwned(scope, eyeBalloons, id);
+  if (!balloon) return;
+  await allowOnBalloon(scope, viewer, balloon);
+  await removeOwned(scope, eyeBalloons, id);
+}
+
+function maySee(scope: Scope, viewer: Viewer, { personId, secondPersonId }: CheckRow): Promise<boolean> {
+  return isAllowed(scope, viewer, [personId, secondPersonId]);
+}
+
+async function maySeeBalloon(scope: Scope, viewer: Viewer, { eyeCheckId }: BalloonRow): Promise<boolean> {
+  return maySee(scope, viewer, await readOwned(scope, eyeChecks, eyeCheckId));
+}
+
+async function allowOnBalloon(scope: Scope, viewer: Viewer, { eyeCheckId }: BalloonRow): Promise<void> {
+  const { personId, secondPersonId } = await readOwned(scope, eyeChecks, eyeCheckId);
+  await allowOnly(scope, viewer, [personId, secondPersonId]);
 }

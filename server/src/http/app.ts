@@ -3,8 +3,7 @@ import path from 'node:path';
 
 import compression from 'compression';
 import cookieSession from 'cookie-session';
-import express, { Router, type Express } from 'express';
-import helmet from 'helmet';
+import express, { Router, type Express, type RequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 
@@ -16,6 +15,7 @@ import { healthRoutes } from '../health/routes';
 import { holdRoutes } from '../hold/routes';
 import { modelRoutes } from '../model/routes';
 import { personRoutes } from '../person/routes';
+import { Sessions } from '../person/sessions';
 import { pieceRoutes } from '../piece/routes';
 import { pumpRoutes } from '../pump/routes';
 import { readingFileRoutes } from '../readingFile/routes';
@@ -25,6 +25,9 @@ import { studyRoutes } from '../study/routes';
 import { targetRoutes } from '../target/routes';
 import { tierRoutes } from '../tier/routes';
 import { answerProblems } from './errors';
+import { onlyOwnPages, type GuardOptions } from './guard';
+import { securityHeaders } from './headers';
+import { LOGGED } from './logged';
 import { HttpProblem } from './problem';
 
 /**
@@ -40,23 +43,16 @@ interface AppOptions extends Scope {
   logger?: Logger;
   /** Folder of the built web app, served beside the API; none in tests of the API. */
   webFolder?: string;
+  /** By what names it may be called. */
+  guard?: GuardOptions;
 }
 
 /** The whole service: API under /api, the app everywhere else. */
-export function createApp({ database, studioId, logger, webFolder }: AppOptions): Express {
+export function createApp({ database, studioId, logger, webFolder, guard }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  if (logger) app.use(pinoHttp({ logger, quietReqLogger: true }));
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        directives: {
-          // The app is served over plain HTTP on loopback; upgrading would send it to a port that is not there.
-          'upgrade-insecure-requests': null,
-        },
-      },
-    }),
-  );
+  if (logger) app.use(pinoHttp({ logger, quietReqLogger: true, wrapSerializers: false, serializers: LOGGED }));
+  app.use(...securityHeaders(webFolder), onlyOwnPages(guard));
   app.use(compression());
   app.use(
     '/api',
@@ -68,11 +64,25 @@ export function createApp({ database, studioId, logger, webFolder }: AppOptions)
       httpOnly: true,
       sameSite: 'strict',
     }),
+    viewers(new Sessions(SESSION_MS)),
   );
   app.use(apiRouter({ database, studioId }));
   if (webFolder) serveWeb(app, webFolder);
   app.use(answerProblems);
   return app;
+}
+
+/** Tells the routes who asks: `response.locals.viewer`. */
+function viewers(sessions: Sessions): RequestHandler {
+  return (request, { locals }, next) => {
+    locals['viewer'] = sessions.viewerOf({
+      get: () => request.session?.['token'] as string | undefined,
+      set: (token) => {
+        request.session = token === null ? null : { token };
+      },
+    });
+    next();
+  };
 }
 
 /** The routes of the contract, whose paths are whole (/api/…), and a 404 for every other path under /api. */

@@ -1,15 +1,16 @@
 import { idSchema, ROUTES, type ParsedRequestOf, type ResponseOf, type Route, type RouteName } from '@leggero/contract';
 import type { Router } from 'express';
 
+import { untilUncrossed } from '../db/again';
 import type { Scope } from '../db/records';
-import type { Viewer } from '../person/store';
+import type { Viewer } from '../person/sessions';
 import { HttpProblem } from './problem';
 
 interface Call<Name extends RouteName> extends Scope {
   /** The id of the path; '' where the path has none. */
   id: string;
   body: ParsedRequestOf<Name>;
-  /** Who asks; writing to it changes whose session the device has. */
+  /** Who asks, as the device's session has it. */
   viewer: Viewer;
 }
 
@@ -31,12 +32,9 @@ export function mount<Name extends RouteName>(
     const id = parseId(request.params['id']);
     const parsed = route.request?.safeParse(request.body);
     if (parsed && !parsed.success) throw HttpProblem.invalid(parsed.error);
-    const viewer: Viewer = { personId: (request.session?.['personId'] as string | undefined) ?? null };
-    const before = viewer.personId;
-    const answer: unknown = await handle({ ...scope, id, body: parsed?.data as Call<Name>['body'], viewer });
-    if (viewer.personId !== before) {
-      request.session = viewer.personId === null ? null : { personId: viewer.personId };
-    }
+    const viewer = response.locals['viewer'] as Viewer;
+    const body = parsed?.data as Call<Name>['body'];
+    const answer: unknown = await untilUncrossed(() => handle({ ...scope, id, body, viewer }));
     if (answer === undefined) return void response.status(204).end();
     if (isCreation(answer)) return void response.status(answer.created ? 201 : 200).json(answer.row);
     response.json(answer);

@@ -1,9 +1,11 @@
+import { eq } from 'drizzle-orm';
 import type { Router } from 'express';
 
 import { changeOwned, removeOwned, type Scope } from '../db/records';
-import { models } from '../db/schema';
+import { eyeChecks, models } from '../db/schema';
 import { withoutStudio } from '../db/shape';
 import { mount } from '../http/route';
+import { keepPrivate } from '../person/store';
 import { createModel, listModels, readModel } from './store';
 
 export function modelRoutes(router: Router, scope: Scope): void {
@@ -13,5 +15,8 @@ export function modelRoutes(router: Router, scope: Scope): void {
   mount(router, scope, 'changeModel', async (call) =>
     withoutStudio(await changeOwned(call, models, call.id, call.body)),
   );
-  mount(router, scope, 'deleteModel', (call) => removeOwned(call, models, call.id));
+  mount(router, scope, 'deleteModel', async (call) => {
+    await keepPrivate(call, call.viewer, eq(eyeChecks.modelId, call.id));
+    await removeOwned(call, models, call.id);
+  });
 }

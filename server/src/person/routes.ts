@@ -7,6 +7,14 @@ import { changePerson, createPerson, deletePerson, listPeople, openAs, setPin } 
 
 /** Wrong PINs that a device may try in a minute. */
 const MOST_TRIES = 8;
+/** Wrong PINs for one person within a quarter of an hour, from wherever. */
+const MOST_TRIES_OF_PERSON = 20;
+const TRIES = {
+  skipSuccessfulRequests: true,
+  standardHeaders: 'draft-8',
+  legacyHeaders: false,
+  message: { type: 'about:blank', title: 'Too many tries: wait a minute.', status: 429 },
+} as const;
 
 export function personRoutes(router: Router, scope: Scope): void {
   mount(router, scope, 'listPeople', (call) => listPeople(call));
@@ -16,20 +24,20 @@ export function personRoutes(router: Router, scope: Scope): void {
   mount(router, scope, 'setPin', (call) => setPin(call, call.viewer, call.id, call.body.pin));
 
   mount(router, scope, 'readSession', async ({ viewer }) => ({ personId: viewer.personId }));
-  const tries = rateLimit({
-    windowMs: 60_000,
-    limit: MOST_TRIES,
-    skipSuccessfulRequests: true,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    message: { type: 'about:blank', title: 'Too many tries: wait a minute.', status: 429 },
+  const tries = rateLimit({ ...TRIES, windowMs: 60_000, limit: MOST_TRIES });
+  // One person's PIN is not guessed from many devices either.
+  const triesOfPerson = rateLimit({
+    ...TRIES,
+    windowMs: 15 * 60_000,
+    limit: MOST_TRIES_OF_PERSON,
+    keyGenerator: ({ body }) => String((body as { personId?: unknown } | undefined)?.personId),
+    message: { ...TRIES.message, title: 'Too many wrong PINs for this person: wait a quarter of an hour.' },
   });
-  router.post('/api/session', tries);
+  router.post('/api/session', tries, triesOfPerson);
   mount(router, scope, 'openSession', async (call) => {
-    call.viewer.personId = await openAs(call, call.body);
-    return { personId: call.viewer.personId };
+    const personId = await openAs(call, call.body);
+    call.viewer.open(personId);
+    return { personId };
   });
-  mount(router, scope, 'closeSession', async ({ viewer }) => {
-    viewer.personId = null;
-  });
+  mount(router, scope, 'closeSession', async ({ viewer }) => viewer.close());
 }

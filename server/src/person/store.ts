@@ -1,10 +1,11 @@
 import { hash, verify } from '@node-rs/argon2';
 import type { PersonCreate, PersonRecord } from '@leggero/contract';
-import { asc, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, or, type SQL } from 'drizzle-orm';
 
 import { changeOwned, insertOnce, ownedBy, readOwned, type Scope } from '../db/records';
-import { people } from '../db/schema';
+import { eyeChecks, people } from '../db/schema';
 import { HttpProblem } from '../http/problem';
+import type { Viewer } from './sessions';
 
 type PersonRow = typeof people.$inferSelect;
 
@@ -40,22 +41,21 @@ export async function changePerson(
   return personOf(await changeOwned(scope, people, id, name === undefined ? {} : { name }));
 }
 
-/** Who asks, as the device's session has it. */
-export interface Viewer {
-  personId: string | null;
-}
-
 const LOCKED = 'This is private: it opens with the PIN of the person it belongs to, or of the owner.';
 
 /** Refuses with 403 unless the viewer is one of `personIds` or the studio's owner. */
-export async function allowOnly(
+export async function allowOnly(scope: Scope, viewer: Viewer, personIds: readonly (string | null)[]): Promise<void> {
+  if (!(await isAllowed(scope, viewer, personIds))) throw new HttpProblem(403, LOCKED);
+}
+
+/** Whether the viewer is one of `personIds` or the studio's owner. */
+export async function isAllowed(
   scope: Scope,
   { personId }: Viewer,
   personIds: readonly (string | null)[],
-): Promise<void> {
-  if (personId !== null && personIds.includes(personId)) return;
-  const viewer = personId === null ? null : await findPerson(scope, personId);
-  if (!viewer?.owner) throw new HttpProblem(403, LOCKED);
+): Promise<boolean> {
+  if (personId === null) return false;
+  return personIds.includes(personId) || ((await findPerson(scope, personId))?.owner ?? false);
 }
 
 async function findPerson(scope: Scope, id: string): Promise<PersonRow | null> {
@@ -78,11 +78,29 @@ export async function openAs(
   return person.id;
 }
 
-/** Sets, changes or removes a PIN. One that exists is changed only by its person or the owner. */
+/**
+ * Sets, changes or removes a PIN: only its person and the owner may. A first one is set by the owner alone once the
+ * owner has a PIN, since until then anyone's pages open to whoever taps their name. Pages of theirs that are open
+ * elsewhere are closed.
+ */
 export async function setPin(scope: Scope, viewer: Viewer, id: string, pin: string | null): Promise<PersonRecord> {
   const person = await readOwned(scope, people, id);
-  if (person.pinHash !== null) await allowOnly(scope, viewer, [id]);
-  return personOf(await changeOwned(scope, people, id, { pinHash: pin === null ? null : await hash(pin) }));
+  await allowOnly(scope, viewer, [id]);
+  if (person.pinHash === null && (await ownerHasPin(scope))) {
+    if (!(await isAllowed(scope, viewer, []))) throw new HttpProblem(403, 'The owner sets a first PIN.');
+  }
+  const pinHash = pin === null ? null : await hash(pin);
+  const changed = personOf(await changeOwned(scope, people, id, { pinHash }));
+  viewer.closeElsewhere(id);
+  return changed;
+}
+
+async function ownerHasPin({ database, studioId }: Scope): Promise<boolean> {
+  const [owner] = await database
+    .select({ pinHash: people.pinHash })
+    .from(people)
+    .where(and(eq(people.studioId, studioId), eq(people.owner, true)));
+  return owner !== undefined && owner.pinHash !== null;
 }
 
 /** Removes someone and the sessions by eye they took part in; a studio keeps its owner. */
@@ -91,5 +109,37 @@ export async function deletePerson(scope: Scope, viewer: Viewer, id: string): Pr
   if (!person) return;
   if (person.owner) throw HttpProblem.conflict('A studio keeps its owner.');
   if (person.pinHash !== null) await allowOnly(scope, viewer, [id]);
+  await keepPrivate(scope, viewer, or(eq(eyeChecks.personId, id), eq(eyeChecks.secondPersonId, id)), [id]);
   await scope.database.delete(people).where(ownedBy(people, scope, id));
+}
+
+/**
+ * Refuses to let sessions by eye go with what they hang on, unless the viewer may see each of them that is kept by a
+ * PIN. Those of the people `going` go with them.
+ */
+export async function keepPrivate(
+  scope: Scope,
+  viewer: Viewer,
+  which: SQL | undefined,
+  going: readonly string[] = [],
+): Promise<void> {
+  const { database, studioId } = scope;
+  const takingPart = or(eq(people.id, eyeChecks.personId), eq(people.id, eyeChecks.secondPersonId));
+  const rows = await database
+    .selectDistinct({
+      checkId: eyeChecks.id,
+      first: eyeChecks.personId,
+      second: eyeChecks.secondPersonId,
+      who: people.id,
+    })
+    .from(eyeChecks)
+    .innerJoin(people, and(takingPart, isNotNull(people.pinHash)))
+    .where(and(eq(eyeChecks.studioId, studioId), which));
+  for (const { first, second, who } of rows) {
+    if (going.includes(who) || (await isAllowed(scope, viewer, [first, second]))) continue;
+    throw new HttpProblem(
+      403,
+      'Someone’s private checks by eye would go with this: only they or the owner may delete it.',
+    );
+  }
 }

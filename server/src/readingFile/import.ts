@@ -1,5 +1,6 @@
 import { modelLabel, type ImportReport } from '@leggero/contract';
 
+import { untilUncrossed } from '../db/again';
 import type { Scope } from '../db/records';
 import { calibrations, models, pumps, readings } from '../db/schema';
 import { planImport, type ImportPlan } from './plan';
@@ -26,7 +27,7 @@ export async function importReadings(
   const { lines, problems, problemCount } = await readFile(text, (done, of) => onProgress('reading', done, of));
   const plan = await planImport(scope, problemCount > 0 ? [] : lines, now);
   const written = write && problemCount === 0;
-  if (written) await writePlan(scope, plan, (done, of) => onProgress('writing', done, of));
+  if (written) await untilUncrossed(() => writePlan(scope, plan, (done, of) => onProgress('writing', done, of)));
   return {
     lines: lines.length,
     added: plan.readings.length,

@@ -11,7 +11,15 @@ import {
   type InflatorKind,
   type Reading,
 } from '@leggero/core';
-import { idSchema, modelCreateSchema, nameSchema } from '@leggero/contract';
+import {
+  asStored,
+  DOSE_PLACES,
+  idSchema,
+  isPossibleInstant,
+  LENGTH_PLACES,
+  modelCreateSchema,
+  nameSchema,
+} from '@leggero/contract';
 
 import { READING_REFUSED } from '../http/words';
 import type { Layout, LengthColumn, PlainColumn } from './columns';
@@ -141,7 +149,7 @@ class Cells {
     if (!place || text === '') return undefined;
     const parsed = parseLength({ text, unit: place.unit });
     if (!parsed.ok) throw new CellProblem(column, `“${text}” cannot be read as a length.`);
-    return Math.round(parsed.value * 1e4) / 1e4;
+    return asStored(parsed.value, LENGTH_PLACES);
   }
 
   dose(): { amount: number; kind: 'hand' | 'timed' } {
@@ -151,7 +159,7 @@ class Cells {
     if (filled.length > 1) throw new CellProblem('dose', 'Give strokes or seconds, not both.');
     const text = this.at(first.at);
     if (!/^\d+([.,]\d+)?$/.test(text)) throw new CellProblem('dose', `“${text}” cannot be read as a number.`);
-    return { amount: readNumber(text), kind: first.kind };
+    return { amount: asStored(readNumber(text), DOSE_PLACES), kind: first.kind };
   }
 
   model(nominalMm: number): ReadLine['model'] {
@@ -177,7 +185,7 @@ class Cells {
     if (text === null) return null;
     const zoned = /(Z|[+-]\d\d:?\d\d)$/.test(text) ? text : `${text.replace(' ', 'T')}Z`;
     const instant = new Date(zoned);
-    if (Number.isNaN(instant.getTime())) {
+    if (Number.isNaN(instant.getTime()) || !isPossibleInstant(instant)) {
       throw new CellProblem(column, `“${text}” is no moment such as 2026-11-16T17:01:00Z.`);
     }
     return instant;

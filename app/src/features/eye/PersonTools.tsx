@@ -3,6 +3,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
+import { ApiError } from '@/api/client';
 import { newId } from '@/api/id';
 import { useCommand, useSetSession } from '@/api/queries';
 import { Button } from '@/ui/Button';
@@ -33,7 +34,8 @@ export function PersonTools({ people, chosen, session }: PersonToolsProps) {
     setName('');
     router.setParams({ person: id });
   };
-  const mayChange = chosen && (!chosen.hasPin || viewer?.owner || viewer?.id === chosen.id);
+  const owner = people.find((person) => person.owner);
+  const mayChange = chosen && (viewer?.owner || (viewer?.id === chosen.id && (chosen.hasPin || !owner?.hasPin)));
   return (
     <Card title="People">
       <View className="gap-3">
@@ -45,7 +47,11 @@ export function PersonTools({ people, chosen, session }: PersonToolsProps) {
             <Button title="Lock" onPress={() => void close()} />
           </View>
         ) : null}
-        {chosen && mayChange ? <PinChange key={chosen.id} person={chosen} /> : null}
+        {chosen && mayChange ? (
+          <PinChange key={chosen.id} person={chosen} />
+        ) : chosen && viewer?.id === chosen.id ? (
+          <Words look="quiet">{`The owner, ${owner?.name ?? ''}, sets a first PIN.`}</Words>
+        ) : null}
         <View className="flex-row items-start gap-3">
           <View className="flex-1">
             <Field
@@ -76,7 +82,8 @@ function PinChange({ person }: { person: PersonRecord }) {
       await setPin(person.id, next);
       setTyped('');
     } catch (problem) {
-      setError(pinError(problem));
+      const refused = problem instanceof ApiError && problem.status === 403;
+      setError(refused ? problem.message : pinError(problem));
     }
   };
   return (

@@ -52,7 +52,7 @@ export function PinSheet({ person, open, onClose, onOpened }: PinSheetProps) {
 /** Why a PIN did not open, and what to do. */
 export function pinError(problem: unknown): string {
   if (!(problem instanceof ApiError)) throw problem;
-  if (problem.status === 429) return 'Too many tries. Wait a minute.';
+  if (problem.status === 429) return problem.message;
   if (problem.status === 403) return 'This is not the PIN.';
   return 'The records cannot be reached just now. Try again.';
 }

@@ -1,0 +1,69 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+
+import type { RequestHandler } from 'express';
+import helmet from 'helmet';
+
+/** What a device can do that Leggero never asks for. */
+const UNUSED = [
+  'accelerometer',
+  'autoplay',
+  'bluetooth',
+  'camera',
+  'display-capture',
+  'geolocation',
+  'gyroscope',
+  'hid',
+  'magnetometer',
+  'microphone',
+  'midi',
+  'payment',
+  'publickey-credentials-get',
+  'serial',
+  'usb',
+  'xr-spatial-tracking',
+];
+
+/**
+ * Headers that keep a page of Leggero to what it is made of: its own scripts, styles, fonts and pictures, and nothing
+ * from elsewhere. `webFolder` has the page, whose few inline styles are allowed one by one, by their hash.
+ */
+export function securityHeaders(webFolder?: string): RequestHandler[] {
+  const self = "'self'";
+  const none = "'none'";
+  const secure = helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        'default-src': [none],
+        'script-src': [self],
+        'style-src': [self, ...(webFolder ? hashesOfStyles(webFolder) : [])],
+        'img-src': [self, 'data:', 'blob:'],
+        'font-src': [self],
+        'connect-src': [self],
+        'worker-src': [self],
+        'manifest-src': [self],
+        'object-src': [none],
+        'base-uri': [none],
+        'form-action': [none],
+        'frame-ancestors': [none],
+      },
+    },
+    // The app is served over plain HTTP on loopback, where this would do nothing.
+    strictTransportSecurity: false,
+  });
+  const policy = UNUSED.map((feature) => `${feature}=()`).join(', ');
+  const permissions: RequestHandler = (_, response, next) => {
+    response.setHeader('Permissions-Policy', policy);
+    next();
+  };
+  return [secure, permissions];
+}
+
+function hashesOfStyles(folder: string): string[] {
+  const page = readFileSync(path.join(folder, 'index.html'), 'utf8');
+  return [...page.matchAll(/<style[^>]*>([^]*?)<\/style>/g)].map(
+    ([, css = '']) => `'sha256-${createHash('sha256').update(css).digest('base64')}'`,
+  );
+}
