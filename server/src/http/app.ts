@@ -52,7 +52,7 @@ export function createApp({ database, studioId, logger, webFolder, guard }: AppO
   const app = express();
   app.disable('x-powered-by');
   if (logger) app.use(pinoHttp({ logger, quietReqLogger: true, wrapSerializers: false, serializers: LOGGED }));
-  app.use(...securityHeaders(webFolder), onlyOwnPages(guard));
+  app.use(...securityHeaders(), onlyOwnPages(guard));
   app.use(compression());
   app.use(
     '/api',

@@ -1,7 +1,3 @@
-import { createHash } from 'node:crypto';
-import { readFileSync } from 'node:fs';
-import path from 'node:path';
-
 import type { RequestHandler } from 'express';
 import helmet from 'helmet';
 
@@ -27,9 +23,9 @@ const UNUSED = [
 
 /**
  * Headers that keep a page of Leggero to what it is made of: its own scripts, styles, fonts and pictures, and nothing
- * from elsewhere. `webFolder` has the page, whose few inline styles are allowed one by one, by their hash.
+ * from elsewhere.
  */
-export function securityHeaders(webFolder?: string): RequestHandler[] {
+export function securityHeaders(): RequestHandler[] {
   const self = "'self'";
   const none = "'none'";
   const secure = helmet({
@@ -38,7 +34,10 @@ export function securityHeaders(webFolder?: string): RequestHandler[] {
       directives: {
         'default-src': [none],
         'script-src': [self],
-        'style-src': [self, ...(webFolder ? hashesOfStyles(webFolder) : [])],
+        'style-src': [self],
+        // React Native for the web keeps its rules, and Expo its fonts, in style elements that they make as they run.
+        'style-src-elem': [self, "'unsafe-inline'"],
+        'style-src-attr': [none],
         'img-src': [self, 'data:', 'blob:'],
         'font-src': [self],
         'connect-src': [self],
@@ -59,11 +58,4 @@ export function securityHeaders(webFolder?: string): RequestHandler[] {
     next();
   };
   return [secure, permissions];
-}
-
-function hashesOfStyles(folder: string): string[] {
-  const page = readFileSync(path.join(folder, 'index.html'), 'utf8');
-  return [...page.matchAll(/<style[^>]*>([^]*?)<\/style>/g)].map(
-    ([, css = '']) => `'sha256-${createHash('sha256').update(css).digest('base64')}'`,
-  );
 }
