@@ -19,7 +19,7 @@ const TYPED = ['core', 'contract', 'server', 'app', 'e2e', 'speed'];
 const PROJECTS = {
   core: [],
   contract: [],
-  server: ['database'],
+  server: ['database', 'server'],
   scripts: ['web'],
   app: [],
   e2e: ['database', 'browser', 'web', 'server'],

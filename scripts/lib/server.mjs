@@ -4,14 +4,26 @@ import path from 'node:path';
 import { bundle } from './bundle.mjs';
 import { ROOT, SERVER } from './paths.mjs';
 
-/** Bundles the server into one file, which starts in a fraction of the time its sources would take. Answers the file. */
+/** What runs in a thread of its own, each bundled beside the server. */
+const WORKERS = ['server/src/readingFile/read.worker.ts'];
+
+/**
+ * Bundles the server and its workers, each into one file, which starts in a fraction of the time its sources would
+ * take. Answers the server's file.
+ */
 export async function ensureServer() {
-  const code = await bundle(path.join(ROOT, 'server/src/main.ts'));
-  if (existsSync(SERVER) && readFileSync(SERVER, 'utf8') === code) return SERVER;
-  mkdirSync(path.dirname(SERVER), { recursive: true });
-  // Several starts may bundle at once: each puts a whole file in place.
-  const own = `${SERVER}.${process.pid}`;
-  writeFileSync(own, code);
-  renameSync(own, SERVER);
+  const folder = path.dirname(SERVER);
+  const workers = WORKERS.map((entry) => [entry, path.join(folder, path.basename(entry).replace(/\.ts$/, '.mjs'))]);
+  await Promise.all([['server/src/main.ts', SERVER], ...workers].map(([entry, file]) => ensureBundle(entry, file)));
   return SERVER;
+}
+
+async function ensureBundle(entry, file) {
+  const code = await bundle(path.join(ROOT, entry));
+  if (existsSync(file) && readFileSync(file, 'utf8') === code) return;
+  mkdirSync(path.dirname(file), { recursive: true });
+  // Several starts may bundle at once: each puts a whole file in place.
+  const own = `${file}.${process.pid}`;
+  writeFileSync(own, code);
+  renameSync(own, file);
 }

@@ -48,7 +48,7 @@ function changed(body: Json, [key, ...rest]: Place, value: Json | typeof GONE): 
 }
 
 /** So many bodies a hair or a mile off a good one: at any place, any hostile value, or two at once. */
-export function* mutationsOf(good: Body, count: number, seed: number): Generator<Body> {
+function* mutationsOf(good: Body, count: number, seed: number): Generator<Body> {
   const random = randomFrom(seed);
   const pick = <T>(from: readonly T[]): T => from[Math.floor(random() * from.length)]!;
   const places = placesIn(good);

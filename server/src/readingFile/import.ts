@@ -4,12 +4,13 @@ import { untilUncrossed } from '../db/again';
 import type { Scope } from '../db/records';
 import { calibrations, models, pumps, readings } from '../db/schema';
 import { planImport, type ImportPlan } from './plan';
-import { readFile, sampleOf } from './read';
+import { sampleOf } from './read';
+import { readApart } from './readApart';
 
 type OnProgress = (phase: 'reading' | 'writing', done: number, of: number) => void;
 
 interface ImportOptions {
-  text: string;
+  bytes: Uint8Array;
   /** Whether to write, or only to look. */
   write: boolean;
   now: Date;
@@ -22,14 +23,16 @@ const BATCH = 1000;
 /** Reads a file of readings and, when asked and all of it can be used, writes it: all or nothing. */
 export async function importReadings(
   scope: Scope,
-  { text, write, now, onProgress = () => undefined }: ImportOptions,
+  { bytes, write, now, onProgress = () => undefined }: ImportOptions,
 ): Promise<ImportReport> {
-  const { lines, problems, problemCount } = await readFile(text, (done, of) => onProgress('reading', done, of));
+  const { count, lines, problems, problemCount } = await readApart(bytes, (done, of) =>
+    onProgress('reading', done, of),
+  );
   const plan = await planImport(scope, problemCount > 0 ? [] : lines, now);
   const written = write && problemCount === 0;
   if (written) await untilUncrossed(() => writePlan(scope, plan, (done, of) => onProgress('writing', done, of)));
   return {
-    lines: lines.length,
+    lines: count,
     added: plan.readings.length,
     known: plan.known,
     newModels: plan.models.map(modelLabel),

@@ -5,7 +5,6 @@ import { v5 } from 'uuid';
 import type { Scope } from '../db/records';
 import { calibrations, models, pumps, readings } from '../db/schema';
 import type { ReadLine } from './line';
-import { turn } from './read';
 
 type NewModel = typeof models.$inferInsert;
 type NewPump = typeof pumps.$inferInsert;
@@ -171,6 +170,11 @@ class Planner {
   private idOf(...parts: unknown[]): string {
     return v5(JSON.stringify(parts), this.studioId);
   }
+}
+
+/** Lets others have a turn. */
+function turn(): Promise<void> {
+  return new Promise((resolve) => setImmediate(resolve));
 }
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/i;

@@ -7,6 +7,9 @@ import { CellProblem, readLine, type ReadLine } from './line';
 
 /** What a file says, line by line. */
 export interface ReadFile {
+  /** Lines that were understood. */
+  count: number;
+  /** Those lines: the first ones alone where others could not be read, since nothing of such a file is used. */
   lines: ReadLine[];
   problems: LineProblem[];
   problemCount: number;
@@ -14,54 +17,114 @@ export interface ReadFile {
 
 /** So many problems are listed; more are only counted. */
 const LISTED = 100;
-/** Lines understood before others get their turn on the server. */
-const SLICE = 2000;
 /** More is no file of readings. */
 const MOST_LINES = 200_000;
+const MOST_CELLS = 100;
+const LONGEST_CELL = 1000;
+/** Lines between two words on how far it is. */
+const SLICE = 2000;
 
-/** Reads a file of readings: any of comma, semicolon or tab between cells, with or without a byte-order mark. */
-export async function readFile(
-  text: string,
+/**
+ * Reads a file of readings: any of comma, semicolon or tab between cells, in UTF-8, or in UTF-16 with its mark. Line
+ * after line, so that only what was understood is kept. `onProgress` is told
+ * how many characters are read, and of how many.
+ */
+export function readBytes(
+  bytes: Uint8Array,
   onProgress: (done: number, of: number) => void = () => undefined,
-): Promise<ReadFile> {
-  const file: ReadFile = { lines: [], problems: [], problemCount: 0 };
-  const complain = (line: number, column: string | null, reason: string) => {
-    file.problemCount += 1;
-    if (file.problems.length < LISTED) file.problems.push({ line, column, reason });
-  };
-  const { data: rows } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+): ReadFile {
+  const reader = new Reader();
+  const text = decoded(bytes);
+  if (text === null) {
+    reader.complain(
+      0,
+      null,
+      'The file is not in UTF-8: save it as “CSV UTF-8” in the spreadsheet, and choose it again.',
+    );
+    return reader.file;
+  }
+  Papa.parse<string[]>(text, {
     delimitersToGuess: [',', ';', '\t'],
+    step: ({ data, meta }, parser) => {
+      if (reader.take(data)) {
+        if (reader.rows % SLICE === 0) onProgress(meta.cursor, text.length);
+      } else parser.abort();
+    },
   });
-  const [header] = rows;
-  if (!header || header.every((cell) => cell.trim() === '')) {
-    complain(0, null, 'The file is empty.');
-    return file;
-  }
-  const { layout, problems } = readHeader(header);
-  for (const { column, reason } of problems) complain(1, column, reason);
-  if (rows.length > MOST_LINES) complain(0, null, `More than ${MOST_LINES} lines: split the file.`);
-  if (file.problemCount > 0) return file;
+  return reader.end();
+}
 
-  let line = 1 + breaksIn(header);
-  for (let i = 1; i < rows.length; i += 1) {
-    const row = rows[i]!;
-    line += 1;
-    if (row.some((cell) => cell.trim() !== '')) {
-      try {
-        file.lines.push(readLine(row, layout, line));
-      } catch (error) {
-        if (!(error instanceof CellProblem)) throw error;
-        complain(line, error.column, error.message);
-      }
+/** The text of a file; null where it is in another encoding. */
+function decoded(bytes: Uint8Array): string | null {
+  const [first, second] = bytes;
+  const marked = (first === 0xff && second === 0xfe) || (first === 0xfe && second === 0xff);
+  const encoding = marked ? (first === 0xff ? 'utf-16le' : 'utf-16be') : 'utf-8';
+  try {
+    return new TextDecoder(encoding, { fatal: true }).decode(bytes);
+  } catch {
+    return null;
+  }
+}
+
+class Reader {
+  readonly file: ReadFile = { count: 0, lines: [], problems: [], problemCount: 0 };
+  /** Lines so far, with the header and blank ones. */
+  rows = 0;
+  private layout: ReturnType<typeof readHeader>['layout'] | null = null;
+  /** The line an editor would show, which counts breaks within quotes. */
+  private line = 0;
+
+  complain(line: number, column: string | null, reason: string): void {
+    this.file.problemCount += 1;
+    if (this.file.problems.length < LISTED) this.file.problems.push({ line, column, reason });
+  }
+
+  /** Takes the next row; false where the rest need not be read. */
+  take(row: readonly string[]): boolean {
+    this.rows += 1;
+    this.line += 1;
+    const at = this.line;
+    this.line += breaksIn(row);
+    if (this.rows > MOST_LINES) {
+      this.complain(0, null, `More than ${MOST_LINES.toLocaleString('en')} lines: split the file.`);
+      return false;
     }
-    line += breaksIn(row);
-    if (i % SLICE === 0) {
-      onProgress(i, rows.length);
-      await turn();
+    if (row.length > MOST_CELLS || row.some((cell) => cell.length > LONGEST_CELL)) {
+      this.complain(at, null, `More than ${MOST_CELLS} cells, or one of more than ${LONGEST_CELL} characters.`);
+      return false;
+    }
+    if (this.layout === null) return this.takeHeader(row);
+    if (row.some((cell) => cell.trim() !== '')) this.takeLine(row, this.layout, at);
+    return true;
+  }
+
+  private takeHeader(row: readonly string[]): boolean {
+    if (row.every((cell) => cell.trim() === '')) return false;
+    const { layout, problems } = readHeader(row);
+    this.layout = layout;
+    for (const { column, reason } of problems) this.complain(1, column, reason);
+    return this.file.problemCount === 0;
+  }
+
+  private takeLine(row: readonly string[], layout: NonNullable<typeof this.layout>, at: number): void {
+    try {
+      const line = readLine(row, layout, at);
+      this.file.count += 1;
+      if (this.file.problemCount === 0 || this.file.lines.length < SAMPLED) this.file.lines.push(line);
+    } catch (error) {
+      if (!(error instanceof CellProblem)) throw error;
+      this.complain(at, error.column, error.message);
     }
   }
-  if (file.lines.length === 0 && file.problemCount === 0) complain(0, null, 'There is no reading in the file.');
-  return file;
+
+  end(): ReadFile {
+    const { file, layout } = this;
+    if (file.problemCount === 0) {
+      if (layout === null) this.complain(0, null, 'The file is empty.');
+      else if (file.count === 0) this.complain(0, null, 'There is no reading in the file.');
+    }
+    return file.problemCount > 0 ? { ...file, lines: file.lines.slice(0, SAMPLED) } : file;
+  }
 }
 
 /** Line breaks within quoted cells, so that line numbers stay those of an editor. */
@@ -69,11 +132,6 @@ function breaksIn(row: readonly string[]): number {
   let count = 0;
   for (const cell of row) if (cell.includes('\n')) count += cell.split('\n').length - 1;
   return count;
-}
-
-/** Lets others have a turn. */
-export function turn(): Promise<void> {
-  return new Promise((resolve) => setImmediate(resolve));
 }
 
 /** Lines shown before an import. */

@@ -1,3 +1,6 @@
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+
 import { idSchema, READING_FILE_PATHS, type ImportProgress } from '@leggero/contract';
 import express, { type Request, type Response, type Router } from 'express';
 
@@ -5,7 +8,7 @@ import { databaseError, isAway } from '../db/connect';
 import type { Scope } from '../db/records';
 import { HttpProblem } from '../http/problem';
 import { importReadings } from './import';
-import { writeReadings } from './write';
+import { readingLines } from './write';
 
 /** 200,000 lines of readings are some 30 MB. */
 const MOST_FILE = '40mb';
@@ -15,16 +18,20 @@ export function readingFileRoutes(router: Router, scope: Scope): void {
   router.get(READING_FILE_PATHS.write, async (request, response) => {
     const { model } = request.query;
     if (model !== undefined && !idSchema.safeParse(model).success) throw HttpProblem.notFound();
-    const text = await writeReadings(scope, model as string | undefined);
+    const lines = readingLines(scope, model as string | undefined);
+    // Until the first of it is there, a failure is answered as one.
+    const first = await lines.next();
     response.setHeader('Content-Disposition', 'attachment; filename="leggero-readings.csv"');
-    response.type('text/csv; charset=utf-8').send(text);
+    response.type('text/csv; charset=utf-8');
+    await pipeline(Readable.from(from(first, lines)), response);
   });
-  const body = express.text({ type: 'text/csv', limit: MOST_FILE });
+  const body = express.raw({ type: 'text/csv', limit: MOST_FILE });
   const reading = (write: boolean) => async (request: Request, response: Response) => {
-    if (typeof request.body !== 'string') throw new HttpProblem(415, 'A file of readings is text/csv.');
+    const bytes: unknown = request.body;
+    if (!(bytes instanceof Uint8Array)) throw new HttpProblem(415, 'A file of readings is text/csv.');
     await stream(response, (send) =>
       importReadings(scope, {
-        text: request.body as string,
+        bytes,
         write,
         now: new Date(),
         onProgress: (phase, done, of) => send({ phase, done, of }),
@@ -49,13 +56,19 @@ async function stream(
     await work(send);
   } catch (error) {
     if (!response.headersSent) throw error;
-    const known = databaseError(error);
-    send({
-      failed:
-        known && isAway(known.code)
-          ? 'The records cannot be reached just now. Nothing was imported.'
-          : 'Something went wrong here. Nothing was imported.',
-    });
+    send({ failed: `${whyNot(error)} Nothing was imported.` });
   }
   response.end();
+}
+
+function whyNot(error: unknown): string {
+  if (error instanceof HttpProblem) return error.message;
+  const known = databaseError(error);
+  return known && isAway(known.code) ? 'The records cannot be reached just now.' : 'Something went wrong here.';
+}
+
+async function* from(first: IteratorResult<string>, rest: AsyncIterable<string>): AsyncGenerator<string> {
+  if (first.done) return;
+  yield first.value;
+  yield* rest;
 }

@@ -1,5 +1,6 @@
 import { BALLOON_KINDS } from '@leggero/core';
 import { and, asc, eq, inArray } from 'drizzle-orm';
+import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2';
 import Papa from 'papaparse';
 
 import type { Scope } from '../db/records';
@@ -30,9 +31,34 @@ const HEADER = [
   'reading',
 ];
 
-/** Every reading of the studio, or of one balloon, as a file that can be read in again. */
-export async function writeReadings({ database, studioId }: Scope, modelId?: string): Promise<string> {
-  const rows = await database
+/** Rows written at once. */
+const BATCH = 500;
+// A text that a spreadsheet would take for a formula is marked as text.
+const FORMAT = { escapeFormulae: true, newline: '\r\n', header: false };
+
+/**
+ * Every reading of the studio, or of one balloon, as a file that can be read in again: piece by piece, so that a large
+ * one never lies in memory whole. The header comes with the first of them.
+ */
+export async function* readingLines({ database, studioId }: Scope, modelId?: string): AsyncGenerator<string> {
+  const connection = await database.$client.getConnection();
+  let whole = false;
+  try {
+    yield* linesOf(rowsOf(drizzle(connection), { studioId, modelId }));
+    whole = true;
+  } finally {
+    // One that is left before its end still has rows on their way.
+    if (whole) connection.release();
+    else connection.destroy();
+  }
+}
+
+/** The rows of a file, in its order, as the database hands them out. */
+function rowsOf(
+  database: MySql2Database,
+  { studioId, modelId }: { studioId: string; modelId: string | undefined },
+): AsyncIterable<Row> {
+  return database
     .select()
     .from(readings)
     .innerJoin(calibrations, eq(calibrations.id, readings.calibrationId))
@@ -52,33 +78,36 @@ export async function writeReadings({ database, studioId }: Scope, modelId?: str
       asc(calibrations.startedAt),
       asc(readings.takenAt),
       asc(readings.id),
-    );
-  const data = rows.map(({ readings: reading, calibrations: calibration, models: model, pumps: pump }) => [
-    model.line,
-    model.kind,
-    model.nominalMm,
-    model.finish,
-    model.colourName,
-    pump.name,
-    yes(calibration.preStretched),
-    yes(calibration.roundedOff),
-    calibration.id,
-    reading.takenAt.toISOString(),
-    pump.kind === 'hand' ? reading.dose : '',
-    pump.kind === 'hand' ? '' : reading.dose,
-    reading.nozzle,
-    reading.widthMm,
-    reading.stopsMm,
-    reading.passesMm,
-    reading.way,
-    reading.heightMm,
-    reading.sdMm,
-    reading.shape,
-    reading.outcome,
-    reading.id,
-  ]);
-  // A text that a spreadsheet would take for a formula is marked as text.
-  return Papa.unparse({ fields: HEADER, data }, { escapeFormulae: true, newline: '\r\n' });
+    )
+    .iterator();
+}
+
+async function* linesOf(rows: AsyncIterable<Row>): AsyncGenerator<string> {
+  let cells: unknown[][] = [HEADER];
+  for await (const row of rows) {
+    cells.push(cellsOf(row));
+    if (cells.length < BATCH) continue;
+    yield `${Papa.unparse(cells, FORMAT)}\r\n`;
+    cells = [];
+  }
+  if (cells.length > 0) yield Papa.unparse(cells, FORMAT);
+}
+
+interface Row {
+  readings: typeof readings.$inferSelect;
+  calibrations: typeof calibrations.$inferSelect;
+  models: typeof models.$inferSelect;
+  pumps: typeof pumps.$inferSelect;
+}
+
+function cellsOf({ readings: reading, calibrations: calibration, models: model, pumps: pump }: Row): unknown[] {
+  return [
+    ...[model.line, model.kind, model.nominalMm, model.finish, model.colourName, pump.name],
+    ...[yes(calibration.preStretched), yes(calibration.roundedOff), calibration.id, reading.takenAt.toISOString()],
+    ...(pump.kind === 'hand' ? [reading.dose, ''] : ['', reading.dose]),
+    ...[reading.nozzle, reading.widthMm, reading.stopsMm, reading.passesMm, reading.way, reading.heightMm],
+    ...[reading.sdMm, reading.shape, reading.outcome, reading.id],
+  ];
 }
 
 function yes(is: boolean): string {
