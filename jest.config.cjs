@@ -8,8 +8,15 @@ const node = (name, extra = {}) => ({
   ...extra,
 });
 
+/** The long ones are a project of their own. */
+const HARD = ['/node_modules/', '/hard/'];
+
 /** The app's project has a set-up of its own. */
 module.exports = {
   testSequencer: '<rootDir>/scripts/jest-sequencer.cjs',
-  projects: [node('core'), node('contract'), node('server'), node('scripts'), node('e2e'), '<rootDir>/app'],
+  projects: [
+    ...['core', 'contract', 'server', 'scripts', 'e2e'].map((name) => node(name, { testPathIgnorePatterns: HARD })),
+    '<rootDir>/app',
+    node('hard', { rootDir: __dirname, testMatch: ['<rootDir>/{server,scripts}/hard/**/*.test.{ts,mjs}'] }),
+  ],
 };

@@ -2,7 +2,13 @@ import { FINISHES, FORMS, HEMS, RING_FITS, TOP_LINES } from '@leggero/core';
 import { z } from 'zod';
 
 import { checkSchema } from './check';
-import { buildMmSchema, demoSchema, hexSchema, idSchema, instantSchema, lengthMmSchema, nameSchema } from './common';
+import { demoSchema, hexSchema, idSchema, instantSchema, lengthMmSchema, nameSchema, storedLength } from './common';
+
+/** A hall is under 100 m. */
+const MOST_BUILD_MM = 99_999;
+/** Lengths of a design are kept as they were worked out: of a build, and of one balloon in it. */
+const buildMmSchema = z.number().positive().max(MOST_BUILD_MM);
+const partMmSchema = z.number().positive().max(5000);
 
 /** Which balloon a part of a piece is made of, and how it is drawn when it is no longer on the shelf. */
 export const partSchema = z.object({
@@ -13,7 +19,7 @@ export const partSchema = z.object({
 export type PiecePart = z.infer<typeof partSchema>;
 
 /** A part with the width it is wanted in, mm. */
-export const sizedPartSchema = partSchema.extend({ widthMm: lengthMmSchema });
+export const sizedPartSchema = partSchema.extend({ widthMm: partMmSchema });
 export type SizedPart = z.infer<typeof sizedPartSchema>;
 
 /** What repeats along a chain. */
@@ -79,8 +85,8 @@ const closedDesignSchema = z.object({
   count: z.int().min(4).max(40),
   rings: z.int().min(0).max(6),
   by: z.enum(['base', 'mouth']),
-  baseMm: lengthMmSchema,
-  mouthMm: lengthMmSchema,
+  baseMm: partMmSchema,
+  mouthMm: partMmSchema,
   leanDeg: z.number().min(0).max(30),
   /** mm between the sizes it may have. */
   stepMm: z.number().positive().max(50),
@@ -88,7 +94,7 @@ const closedDesignSchema = z.object({
   parts: z.record(z.string().min(1).max(40), partSchema),
   usual: partSchema,
   /** The handle's height, and its modelling balloon. */
-  handle: z.object({ riseMm: lengthMmSchema, part: partSchema }).nullable(),
+  handle: z.object({ riseMm: partMmSchema, part: partSchema }).nullable(),
 });
 
 /** What a piece is made to. Counts, sizes and places are worked out from it. */
@@ -130,7 +136,7 @@ export const chainSchema = z.object({
   modelId: idSchema,
   count: z.int().min(3).max(100),
   widthMm: lengthMmSchema,
-  lengthMm: buildMmSchema,
+  lengthMm: storedLength().positive().max(MOST_BUILD_MM),
   takenAt: instantSchema,
 });
 export type ChainRecord = z.infer<typeof chainSchema>;

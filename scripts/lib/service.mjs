@@ -6,7 +6,8 @@ import { ensureServer } from './server.mjs';
 
 /**
  * Starts the server process; answers its port and address, a promise of its end, and `stop`, of which `onStop` is told as soon as
- * there is anything to end. Before it changes the tables of a database it leaves a dump of it in `dumps`.
+ * there is anything to end. Before it changes the tables of a database it leaves a dump of it in `dumps`; `data` is
+ * the folder of the records, where they are on this machine.
  */
 export async function startService({
   url,
@@ -14,6 +15,7 @@ export async function startService({
   demo = false,
   webFolder,
   dumps,
+  data,
   logLevel = 'warn',
   onStop = () => {},
 }) {
@@ -33,6 +35,7 @@ export async function startService({
       NODE_ENV: process.env.NODE_ENV ?? 'production',
       ...(webFolder ? { WEB_FOLDER: webFolder } : {}),
       ...(dumps ? { LEGGERO_DUMPS: dumps } : {}),
+      ...(data ? { LEGGERO_DATA: data } : {}),
     },
   });
   child.stderr.on('data', (chunk) => {

@@ -11,11 +11,12 @@ import { dumpTo } from './db/dump';
 import { applyMigrations } from './db/migrate';
 import { fillDemo } from './demo/fill';
 import { createApp } from './http/app';
+import { roomOf } from './http/room';
 import { openStudio } from './studio/store';
 
 const { DATABASE_URL, PORT = '8787', WEB_FOLDER, LEGGERO_DEMO, LEGGERO_DUMPS, LOG_LEVEL = 'info' } = process.env;
 // Not HOST: many shells set that to the name of the machine, and would open the records to the network unasked.
-const { LEGGERO_HOST = '127.0.0.1', LEGGERO_NAMES = '' } = process.env;
+const { LEGGERO_DATA, LEGGERO_HOST = '127.0.0.1', LEGGERO_NAMES = '' } = process.env;
 
 /** How long a request may take to arrive, ms: a hand that sends a byte a minute does not keep a place for others. */
 const TIME_LIMITS = { headersTimeout: 10_000, requestTimeout: 120_000, connectionsCheckingInterval: 5_000 };
@@ -51,7 +52,11 @@ async function main(): Promise<void> {
   if (stopWanted) process.exit(0);
   const studioId = LEGGERO_DEMO === '1' ? await fillDemo({ database }) : await openStudio({ database });
   const guard = { names: [hostname(), ...LEGGERO_NAMES.split(',').filter(Boolean)], open: !isLoopback(LEGGERO_HOST) };
-  const app = createApp({ database, studioId, logger, guard, ...(WEB_FOLDER ? { webFolder: WEB_FOLDER } : {}) });
+  const app = createApp({
+    ...{ database, studioId, logger, guard },
+    ...(WEB_FOLDER ? { webFolder: WEB_FOLDER } : {}),
+    ...(LEGGERO_DATA ? { hasRoom: roomOf(LEGGERO_DATA) } : {}),
+  });
   const server = createServer(TIME_LIMITS, app);
   server.on('error', (error: NodeJS.ErrnoException) => {
     refuse(

@@ -152,6 +152,23 @@ describe('a page from elsewhere', () => {
   });
 });
 
+describe('with the disk full', () => {
+  it('says so for health, saves nothing, and goes on reading and deleting', async () => {
+    let room = false;
+    const { database, studioId } = service;
+    const full = supertest(createApp({ database, studioId, hasRoom: async () => room }));
+    const made = { id: randomUUID(), name: 'Ebb' };
+    for (const asked of [full.get('/api/health'), full.post('/api/people').send(made)]) {
+      expect(problemSchema.parse((await asked.expect(507)).body).title).toMatch('disk with the records is full');
+    }
+    await full.get('/api/people').expect(200);
+    await full.delete(`/api/people/${randomUUID()}`).expect(204);
+    room = true;
+    await full.post('/api/people').send(made).expect(201);
+    await full.get('/api/health').expect(200);
+  });
+});
+
 describe('with the database away', () => {
   it('says so with 503 and when to come back, for health and records alike', async () => {
     const database = connect({ url: 'mysql://leggero:x@127.0.0.1:9/leggero_none' });

@@ -42,6 +42,13 @@ export function databaseError(error: unknown): { code: string; message: string }
   return null;
 }
 
+const FULL = new Set(['ER_DISK_FULL', 'ER_RECORD_FILE_FULL', 'ER_TEMP_FILE_WRITE_FAILURE']);
+
+/** Whether an error means that the disk of the database is full. */
+export function isFull(code: string, message: string): boolean {
+  return FULL.has(code) || /No space left on device|errno: 28\b|error 28\b/.test(message);
+}
+
 /** Whether an error means that the database cannot be reached just now. */
 export function isAway(code: string): boolean {
   return AWAY.has(code);

@@ -29,6 +29,7 @@ import { onlyOwnPages, type GuardOptions } from './guard';
 import { securityHeaders } from './headers';
 import { LOGGED } from './logged';
 import { HttpProblem } from './problem';
+import { onlyWithRoom, type HasRoom } from './room';
 
 /**
  * The largest body taken: a sizer with all its holes is a few kilobytes, a calibration of a thousand readings some
@@ -43,12 +44,14 @@ interface AppOptions extends Scope {
   logger?: Logger;
   /** Folder of the built web app, served beside the API; none in tests of the API. */
   webFolder?: string;
+  /** Whether the disk has room for more records. */
+  hasRoom?: HasRoom;
   /** By what names it may be called. */
   guard?: GuardOptions;
 }
 
 /** The whole service: API under /api, the app everywhere else. */
-export function createApp({ database, studioId, logger, webFolder, guard }: AppOptions): Express {
+export function createApp({ database, studioId, logger, webFolder, guard, hasRoom }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   if (logger) app.use(pinoHttp({ logger, quietReqLogger: true, wrapSerializers: false, serializers: LOGGED }));
@@ -66,6 +69,7 @@ export function createApp({ database, studioId, logger, webFolder, guard }: AppO
     }),
     viewers(new Sessions(SESSION_MS)),
   );
+  if (hasRoom) app.use('/api', onlyWithRoom(hasRoom));
   app.use(apiRouter({ database, studioId }));
   if (webFolder) serveWeb(app, webFolder);
   app.use(answerProblems);

@@ -19,6 +19,11 @@ export class HttpProblem extends Error {
     return new HttpProblem(409, title);
   }
 
+  /** What is sent again later is not lost: 507, after RFC 4918. */
+  static noRoom(): HttpProblem {
+    return new HttpProblem(507, 'The disk with the records is full: make room, and what waits is saved.');
+  }
+
   /** A body that the contract refuses, field by field. */
   static invalid(error: z.ZodError): HttpProblem {
     return HttpProblem.unusable(...error.issues.map(({ path, message }) => ({ path: path.join('.'), message })));
