@@ -45,7 +45,7 @@ it('a full disk is told by health, refuses writes in words, loses nothing, and l
     env: { ...process.env, ROOT, DISK: disk, LEGGERO_STATE: path.join(disk, 'state'), PORT: String(port) },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
-  const ended = new Promise((resolve) => child.once('close', resolve));
+  const ended = new Promise((resolve) => child.once('exit', resolve));
   let output = '';
   for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (output += chunk));
   const api = (route, init) => fetch(`http://127.0.0.1:${port}/api/${route}`, init);

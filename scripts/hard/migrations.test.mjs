@@ -6,8 +6,8 @@ import path from 'node:path';
 import mysql from 'mysql2/promise';
 
 import { startMariadb } from '../lib/mariadb.mjs';
+import { SERVER } from '../lib/paths.mjs';
 import { pause } from '../lib/processes.mjs';
-import { ensureServer } from '../lib/server.mjs';
 
 jest.setTimeout(540_000);
 
@@ -19,7 +19,7 @@ let folder;
 let database;
 beforeAll(async () => {
   folder = mkdtempSync(path.join(os.tmpdir(), 'leggero-kills-'));
-  database = await startMariadb({ folder, name: 'leggero_test', kept: true });
+  database = await startMariadb({ folder, name: 'leggero_test' });
 });
 afterAll(async () => {
   await database.stop();
@@ -50,8 +50,8 @@ async function patiently(work) {
 }
 
 /** A server that sets up this database; `opened` answers whether it came to listen. */
-async function serverOn(name) {
-  const child = fork(await ensureServer(), [], {
+function serverOn(name) {
+  const child = fork(SERVER, [], {
     stdio: ['ignore', 'ignore', 'pipe', 'ipc'],
     env: { ...process.env, DATABASE_URL: urlOf(name), PORT: '0', LEGGERO_DEMO: '0', LOG_LEVEL: 'silent' },
   });
@@ -75,7 +75,7 @@ async function madeAs(name) {
 it(`a set-up goes on after ${KILLS} kills at random moments, of the server and of the database server`, async () => {
   await query('leggero_test', 'create database leggero_whole');
   const start = performance.now();
-  const whole = await serverOn('leggero_whole');
+  const whole = serverOn('leggero_whole');
   expect([await whole.opened, whole.said()]).toEqual([true, '']);
   const lasts = performance.now() - start;
   whole.child.kill('SIGTERM');
@@ -86,11 +86,12 @@ it(`a set-up goes on after ${KILLS} kills at random moments, of the server and o
   for (let kill = 0; kill < KILLS; kill += 1) {
     const name = `leggero_killed_${Math.floor(kill / IN_A_ROW)}`;
     if (kill % IN_A_ROW === 0) await patiently(() => query('leggero_test', `create database ${name}`));
-    const { child, ended, said } = await serverOn(name);
+    const { child, ended, said } = serverOn(name);
     await pause(Math.random() * lasts);
     if (kill % 3 === 2) {
       process.kill(database.pid, 'SIGKILL');
       seen.database += 1;
+      database = await startMariadb({ folder, name: 'leggero_test', port: database.port });
     } else {
       child.kill('SIGKILL');
       seen.server += 1;
@@ -101,7 +102,7 @@ it(`a set-up goes on after ${KILLS} kills at random moments, of the server and o
     expect(said()).not.toMatch(/already exists|Duplicate/);
     seen.tables.add((await patiently(() => query(name, 'show tables'))).length);
     if (kill % IN_A_ROW < IN_A_ROW - 1) continue;
-    const last = await serverOn(name);
+    const last = serverOn(name);
     expect([await last.opened, last.said()]).toEqual([true, '']);
     last.child.kill('SIGTERM');
     await last.ended;
