@@ -3,7 +3,7 @@ import path from 'node:path';
 import { Worker } from 'node:worker_threads';
 
 import { HttpProblem } from '../http/problem';
-import type { ReadFile } from './read';
+import { readBytes, type ReadFile } from './read';
 
 /** What the worker says: how far it is, or what the file says. */
 export type ReadAnswer = { done: number; of: number } | { file: ReadFile };
@@ -12,6 +12,8 @@ export type ReadAnswer = { done: number; of: number } | { file: ReadFile };
 const LIMITS = { maxOldGenerationSizeMb: 768 };
 /** A file of the most lines takes a few seconds. */
 const MOST_MS = 60_000;
+/** A file so small is read in less time than a thread takes to start, bytes. */
+const SMALL = 64 * 2 ** 10;
 /** Files read at once; more wait their turn. */
 const AT_ONCE = 2;
 
@@ -19,13 +21,14 @@ const waiting: (() => void)[] = [];
 let reading = 0;
 
 /**
- * Reads a file of readings in a thread of its own. Rejects with a problem (422) where it takes more memory or time than
+ * Reads a file of readings, a larger one in a thread of its own. Rejects with a problem (422) where it takes more memory or time than
  * any file of readings does.
  */
 export async function readApart(
   bytes: Uint8Array,
   onProgress: (done: number, of: number) => void = () => undefined,
 ): Promise<ReadFile> {
+  if (bytes.length <= SMALL) return readBytes(bytes, onProgress);
   if (reading >= AT_ONCE) await new Promise<void>((resolve) => waiting.push(resolve));
   reading += 1;
   try {
