@@ -119,7 +119,7 @@ module.exports = [
     languageOptions: { globals: { __dirname: 'readonly', __filename: 'readonly' } },
   },
   {
-    files: ['**/test/**', 'e2e/**'],
+    files: ['**/test/**', '**/hard/**', 'e2e/**'],
     languageOptions: {
       globals: {
         describe: 'readonly',

@@ -23,9 +23,9 @@ await run(async () => {
     const database = await startMariadb({ folder, name: `leggero_${kind}` });
     try {
       const connection = await createConnection({ uri: database.url });
-      const [{ affectedRows }] = await connection.query('update people set pin_hash = null where name = ?', [name]);
+      const found = await forget(connection, name);
       await connection.end();
-      if (affectedRows === 0) throw new Refusal(`Nobody here is called "${name}".`);
+      if (found === 0) throw new Refusal(`Nobody here is called "${name}".`);
       say(`${name} has no PIN now: set a new one in Leggero, under Gauges, Eyes.`);
     } finally {
       await database.stop();
@@ -34,3 +34,15 @@ await run(async () => {
     giveBack();
   }
 });
+
+/** Takes the PIN away; answers how many people bear the name. */
+async function forget(connection, name) {
+  try {
+    const [{ affectedRows }] = await connection.query('update people set pin_hash = null where name = ?', [name]);
+    return affectedRows;
+  } catch (error) {
+    // Nobody ever opened this studio.
+    if (error.code === 'ER_NO_SUCH_TABLE') return 0;
+    throw error;
+  }
+}

@@ -59,7 +59,7 @@ export async function serve({ name, demo, url: existing }) {
       ({ url } = await startMariadb({ folder, name: `leggero_${name}`, notPort: port, kept: true, onStop }));
     }
     const dumps = path.join(folder, 'dumps');
-    const place = { dumps, ...(existing ? {} : { data: folder }) };
+    const place = { dumps, ...(existing ? {} : { data: path.join(folder, 'data') }) };
     const service = await startService({ url, port, demo, webFolder: await built, ...place, onStop });
     say(`Leggero is open at ${service.at}  (Ctrl-C stops it)`);
     const code = await service.ended;

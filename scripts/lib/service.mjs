@@ -5,9 +5,9 @@ import { Refusal, say } from './refusal.mjs';
 import { ensureServer } from './server.mjs';
 
 /**
- * Starts the server process; answers its port and address, a promise of its end, and `stop`, of which `onStop` is told as soon as
- * there is anything to end. Before it changes the tables of a database it leaves a dump of it in `dumps`; `data` is
- * the folder of the records, where they are on this machine.
+ * Starts the server process; answers its port and address, a promise of its end, and `stop`, of which `onStop` is told
+ * as soon as there is anything to end. Before it changes the tables of a database it leaves a dump of it in `dumps`;
+ * `data` is the folder of the records, where they are on this machine.
  */
 export async function startService({
   url,

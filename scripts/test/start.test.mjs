@@ -12,7 +12,7 @@ import {
 } from 'node:fs';
 import net from 'node:net';
 
-import { isAlive, pause } from '../lib/processes.mjs';
+import { isAlive, pause, runCommand } from '../lib/processes.mjs';
 
 import { addTier, startsForTests, stop, tierNames } from './starts.mjs';
 
@@ -155,6 +155,34 @@ describe('a database server', () => {
   it('keeps its passing files in a folder of its own', async () => {
     await start();
     expect(readFileSync(`/proc/${databasePid()}/cmdline`, 'utf8')).toMatch(`--tmpdir=${folder('tmp')}\0`);
+  });
+});
+
+describe('a forgotten PIN', () => {
+  const forget = (...words) =>
+    runCommand(process.execPath, ['scripts/forget-pin.mjs', ...words], {
+      env: { LEGGERO_STATE: starts.state },
+      quiet: true,
+    });
+  const send = async ({ api }, route, body, cookie = '') =>
+    api(route, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', Cookie: cookie },
+      body: JSON.stringify(body),
+    });
+
+  it('is taken away on the machine itself, and nobody else’s', async () => {
+    const first = await start();
+    const [{ id: personId, name }] = await (await first.api('people')).json();
+    const opened = await send(first, 'session', { personId });
+    const cookie = opened.headers.getSetCookie().map((each) => each.split(';')[0]);
+    expect((await send(first, `people/${personId}/pin`, { pin: 'barge-4711' }, cookie.join('; '))).status).toBe(200);
+    expect((await send(first, 'session', { personId })).status).toBe(403);
+    expect((await forget(name)).output).toMatch('already runs from this folder');
+    await stop(first);
+    expect(await forget('Nobody')).toMatchObject({ code: 1, output: expect.stringMatching('Nobody here is called') });
+    expect(await forget(name)).toMatchObject({ code: 0, output: expect.stringMatching('Owner has no PIN now') });
+    expect((await send(await start(), 'session', { personId })).status).toBe(200);
   });
 });
 

@@ -101,6 +101,15 @@ describe('what is private', () => {
     const pells = supertest.agent(service.app);
     await pells.post('/api/session').send({ personId: pell.id }).expect(200);
     for (const device of [anyone, pells]) await device.delete(`/api/models/${balloon.id}`).expect(403);
+    // Nor with a balloon of the pair that it was filled as.
+    const inner = model({ nominalMm: 127 });
+    const pair = model({ line: 'One over another', outerId: balloon.id, innerId: inner.id });
+    for (const each of [inner, pair]) await anyone.post('/api/models').send(each).expect(201);
+    await anyone
+      .post('/api/eye-checks')
+      .send(eyeCheck({ modelId: pair.id }))
+      .expect(201);
+    await anyone.delete(`/api/models/${inner.id}`).expect(403);
     await anyone.delete(`/api/people/${pell.id}`).expect(403);
     await own.get(`/api/eye-checks/${both.id}`).expect(200);
     await owners.delete(`/api/people/${pell.id}`).expect(204);

@@ -1,10 +1,9 @@
-import type { PoolConnection, RowDataPacket } from 'mysql2/promise';
-
 import { escapeId } from 'mysql2';
+import type { PoolConnection, RowDataPacket } from 'mysql2/promise';
 
 import { databaseError, type Database } from './connect';
 
-/** Tables that cannot be read as they should, in the words of the database; none when all is well. */
+/** The names of tables that cannot be read as they should; none when all is well. */
 export async function damagedTables(database: Database): Promise<string[]> {
   const connection = await database.$client.getConnection();
   try {

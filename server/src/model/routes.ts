@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { eq, inArray, or } from 'drizzle-orm';
 import type { Router } from 'express';
 
 import { changeOwned, removeOwned, type Scope } from '../db/records';
@@ -16,7 +16,16 @@ export function modelRoutes(router: Router, scope: Scope): void {
     withoutStudio(await changeOwned(call, models, call.id, call.body)),
   );
   mount(router, scope, 'deleteModel', async (call) => {
-    await keepPrivate(call, call.viewer, eq(eyeChecks.modelId, call.id));
+    await keepPrivate(call, call.viewer, inArray(eyeChecks.modelId, goingWith(call)));
     await removeOwned(call, models, call.id);
   });
+}
+
+/** The ids that go when a model does: its own, and the pairs that it is part of. */
+function goingWith({ database, id }: Scope & { id: string }) {
+  const { id: own, outerId, innerId } = models;
+  return database
+    .select({ id: own })
+    .from(models)
+    .where(or(eq(own, id), eq(outerId, id), eq(innerId, id)));
 }

@@ -26,8 +26,8 @@ const SLICE = 2000;
 
 /**
  * Reads a file of readings: any of comma, semicolon or tab between cells, in UTF-8, or in UTF-16 with its mark. Line
- * after line, so that only what was understood is kept. `onProgress` is told
- * how many characters are read, and of how many.
+ * after line, so that only what was understood is kept. `onProgress` is told how many characters are read, and of how
+ * many.
  */
 export function readBytes(
   bytes: Uint8Array,
