@@ -20,6 +20,7 @@ const report = {
   newCalibrations: 1,
   problems: [],
   problemCount: 0,
+  askEncoding: false,
   written: false,
   sample: [
     { line: 2, model: 'Tarn Satin 11', pump: 'Skiff', dose: 2.5, widthMm: null, stopsMm: 228.6, passesMm: 241.3 },

@@ -11,6 +11,10 @@ export const lineProblemSchema = z.object({
 });
 export type LineProblem = z.infer<typeof lineProblemSchema>;
 
+/** How the letters of a file may be written, by the names of the WHATWG Encoding Standard. */
+export const FILE_ENCODINGS = ['utf-8', 'windows-1252', 'windows-1250', 'macintosh'] as const;
+export type FileEncoding = (typeof FILE_ENCODINGS)[number];
+
 /** What an import would do, or did. */
 export const importReportSchema = z.object({
   /** Lines with a reading. */
@@ -26,6 +30,8 @@ export const importReportSchema = z.object({
   /** The first lines that cannot be used; with any, nothing is imported. */
   problems: z.array(lineProblemSchema),
   problemCount: z.int().min(0),
+  /** The letters are not in the encoding named: whoever sent the file is asked which it is. */
+  askEncoding: z.boolean(),
   /** The first lines as they were understood. */
   sample: z.array(
     z.object({
@@ -51,7 +57,10 @@ export const importProgressSchema = z.union([
 ]);
 export type ImportProgress = z.infer<typeof importProgressSchema>;
 
-/** Where files of readings come from and go to; the body is the file itself (text/csv). */
+/**
+ * Where files of readings come from and go to; the body is the file itself (text/csv), in UTF-8, marked UTF-16 or what
+ * `?encoding=` names.
+ */
 export const READING_FILE_PATHS = {
   /** GET, with ?model=<id> for one balloon. */
   write: '/api/readings.csv',

@@ -148,6 +148,18 @@ describe('files', () => {
     expect(text.trim().split('\r\n')).toHaveLength(count + 2);
   });
 
+  it('of readings in letters of another kind are asked about, until they look right', async () => {
+    const western = path.join(folder, 'western.csv');
+    writeFileSync(western, Buffer.from('line,nominal (in),dose (strokes),width (in)\nT\u00e4rn,11,4,8\n', 'latin1'));
+    await visitor.give('Choose another file', western);
+    await visitor.sees('How are its letters written?');
+    await visitor.tap('radio', 'Western (older Macs)');
+    await visitor.sees('T‰rn 11');
+    await visitor.tap('radio', 'Western European (Windows)');
+    await visitor.sees('Tärn 11');
+    await visitor.find('button', 'Import 1 reading');
+  });
+
   it('of a whole calibration go out of a balloon’s page and come in again', async () => {
     const mirror = called('Fennimore Mirror', 7);
     await visitor.goTo(`/shelf/${mirror.id}`);

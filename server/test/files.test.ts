@@ -110,6 +110,13 @@ describe('a file of readings', () => {
       2,
       'no moment',
     ],
+    [
+      'a moment in a year that no record is from',
+      'line,nominal (in),dose (strokes),width (in),taken at (UTC)\nA,11,4,9,+275760-09-13T00:00:00.000Z',
+      2,
+      'no moment',
+    ],
+    ['a dose that would be kept as 0', 'line,nominal (in),dose (strokes),width (in)\nA,11,0.0004,9', 2, 'above 0'],
   ])('with %s is refused in plain words', async (_, text, line, reason) => {
     const problems = await problemsOf(text);
     expect(problems[0]![0]).toBe(line);
@@ -257,6 +264,10 @@ describe('a whole calibration as a file', () => {
     const { body } = await service.request.post('/api/calibrations/import').send(spoiled).expect(400);
     expect(body.fields[0].path).toBe('calibration.readings.0.widthMm');
     expect((await shelf()).some(({ line }) => line === 'Spoiled')).toBe(false);
+    const half = reading(started.id, { widthMm: null, stopsMm: 228.6, passesMm: null });
+    const halved = { ...spoiled, calibration: { ...spoiled.calibration, readings: [half] } };
+    const told = await service.request.post('/api/calibrations/import').send(halved).expect(400);
+    expect(told.body.fields[0].path).toBe('calibration.readings.0.passesMm');
     await service.request
       .post('/api/calibrations/import')
       .send({ ...whole, version: 2 })

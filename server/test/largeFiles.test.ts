@@ -10,8 +10,9 @@ jest.setTimeout(120_000);
 const service = serviceForTests();
 const HEADER = 'line,nominal (in),dose (strokes),width (in)\n';
 
-async function looked(file: string | Buffer): Promise<ImportReport> {
-  const last = (await linesOfImport(service.request, '/api/readings.csv/look', file)).at(-1)!;
+async function looked(file: string | Buffer, encoding?: string): Promise<ImportReport> {
+  const address = `/api/readings.csv/look${encoding === undefined ? '' : `?encoding=${encoding}`}` as const;
+  const last = (await linesOfImport(service.request, address, file)).at(-1)!;
   if (!('report' in last)) throw new Error(JSON.stringify(last));
   return last.report;
 }
@@ -37,7 +38,11 @@ describe('a file that is large, or none', () => {
     ['39 MB of commas', Buffer.alloc(39_000_000, ','), 'More than 100 cells'],
     ['39 MB in one cell', Buffer.from(`${HEADER}${'a'.repeat(38_000_000)}`), 'more than 1000 characters'],
     ['39 MB behind a quote that never ends', Buffer.from(`${HEADER}"${'a,b\n'.repeat(9_500_000)}`), 'More than'],
-    ['a picture', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0xff, 0xd8]), 'not in UTF-8'],
+    [
+      'a picture',
+      Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0xff, 0xd8]),
+      'another way than the usual one',
+    ],
   ])('such as %s is refused in words, and others hardly wait', async (_, file, reason) => {
     const report = looked(file);
     // Whoever reads such a file in the service itself stops everyone else for most of a minute.
@@ -57,12 +62,17 @@ describe('a file that is large, or none', () => {
     expect(await looked(Buffer.from(little).swap16())).toMatchObject({ added: 1, problemCount: 0 });
   });
 
-  it('in another encoding is not read as something it does not say', async () => {
-    const report = await looked(Buffer.from(`${HEADER}T\u00e4rn,11,4,8\n`, 'latin1'));
-    expect(report).toMatchObject({
-      added: 0,
-      problems: [{ line: 0, reason: expect.stringMatching('CSV UTF-8') as string }],
-    });
+  it('in another encoding is asked about, and read as what it is said to be', async () => {
+    const written = Buffer.from(`${HEADER}T\u00e4rn,11,4,8\n`, 'latin1');
+    expect(await looked(written)).toMatchObject({ added: 0, problemCount: 1, askEncoding: true });
+    const told = await looked(written, 'windows-1252');
+    expect(told).toMatchObject({ added: 1, problemCount: 0, askEncoding: false, sample: [{ model: 'T\u00e4rn 11' }] });
+    expect(await looked(written, 'macintosh')).toMatchObject({ sample: [{ model: 'T\u2030rn 11' }] });
+    await service.request
+      .post('/api/readings.csv/look?encoding=none')
+      .set('Content-Type', 'text/csv')
+      .send('a')
+      .expect(400);
   });
 
   it('goes out piece by piece, in order, whole', async () => {

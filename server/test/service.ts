@@ -158,7 +158,7 @@ export const check = (modelId: string, more: object = {}) => ({
 /** Sends a file of readings and reads the lines of the answer: how far it was, and what came of it. */
 export async function linesOfImport(
   request: Service['request'],
-  address: '/api/readings.csv' | '/api/readings.csv/look',
+  address: `/api/readings.csv${string}`,
   file: string | Buffer,
 ): Promise<ImportProgress[]> {
   const { body } = await request

@@ -1,4 +1,4 @@
-import { importProgressSchema, READING_FILE_PATHS, type ImportReport } from '@leggero/contract';
+import { importProgressSchema, READING_FILE_PATHS, type FileEncoding, type ImportReport } from '@leggero/contract';
 
 import { ApiError } from './client';
 
@@ -19,10 +19,11 @@ export function readingFileAddress(modelId?: string): string {
  */
 export async function sendReadingFile(
   file: Blob,
-  { write, onStep }: { write: boolean; onStep: (step: ImportStep) => void },
+  { write, encoding, onStep }: { write: boolean; encoding: FileEncoding; onStep: (step: ImportStep) => void },
 ): Promise<ImportReport> {
   onStep({ phase: 'sending', share: 0 });
-  const response = await fetch(write ? READING_FILE_PATHS.read : READING_FILE_PATHS.look, {
+  const address = write ? READING_FILE_PATHS.read : READING_FILE_PATHS.look;
+  const response = await fetch(`${address}?encoding=${encoding}`, {
     method: 'POST',
     headers: { 'Content-Type': 'text/csv' },
     body: file,

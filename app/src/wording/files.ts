@@ -1,4 +1,4 @@
-import type { CalibrationFileProblem } from '@leggero/contract';
+import { FILE_ENCODINGS, type CalibrationFileProblem, type FileEncoding } from '@leggero/contract';
 
 /** What an import is doing. */
 export const IMPORT_PHASES = {
@@ -6,6 +6,15 @@ export const IMPORT_PHASES = {
   reading: 'Reading the lines',
   writing: 'Writing the readings',
 } as const;
+
+const ENCODING_WORDS: Record<FileEncoding, string> = {
+  'utf-8': 'UTF-8',
+  'windows-1252': 'Western European (Windows)',
+  'windows-1250': 'Central European (Windows)',
+  macintosh: 'Western (older Macs)',
+};
+/** The ways in which letters of a file may be written, to choose from. */
+export const ENCODINGS = FILE_ENCODINGS.map((value) => ({ value, title: ENCODING_WORDS[value] }));
 
 /** Why a file is no calibration that can be read here, and what to do. */
 export function calibrationFileText(problem: CalibrationFileProblem): string {

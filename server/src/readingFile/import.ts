@@ -4,13 +4,12 @@ import { untilUncrossed } from '../db/again';
 import type { Scope } from '../db/records';
 import { calibrations, models, pumps, readings } from '../db/schema';
 import { planImport, type ImportPlan } from './plan';
-import { sampleOf } from './read';
+import { sampleOf, type FileToRead } from './read';
 import { readApart } from './readApart';
 
 type OnProgress = (phase: 'reading' | 'writing', done: number, of: number) => void;
 
-interface ImportOptions {
-  bytes: Uint8Array;
+interface ImportOptions extends FileToRead {
   /** Whether to write, or only to look. */
   write: boolean;
   now: Date;
@@ -23,9 +22,9 @@ const BATCH = 1000;
 /** Reads a file of readings and, when asked and all of it can be used, writes it: all or nothing. */
 export async function importReadings(
   scope: Scope,
-  { bytes, write, now, onProgress = () => undefined }: ImportOptions,
+  { bytes, encoding, write, now, onProgress = () => undefined }: ImportOptions,
 ): Promise<ImportReport> {
-  const { count, lines, problems, problemCount } = await readApart(bytes, (done, of) =>
+  const { count, lines, problems, problemCount, askEncoding } = await readApart({ bytes, encoding }, (done, of) =>
     onProgress('reading', done, of),
   );
   const plan = await planImport(scope, problemCount > 0 ? [] : lines, now);
@@ -40,6 +39,7 @@ export async function importReadings(
     newCalibrations: plan.calibrations.length,
     problems,
     problemCount,
+    askEncoding,
     sample: sampleOf(lines),
     written,
   };

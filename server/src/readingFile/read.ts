@@ -1,4 +1,4 @@
-import type { ImportReport, LineProblem } from '@leggero/contract';
+import type { FileEncoding, ImportReport, LineProblem } from '@leggero/contract';
 import { MM_PER_INCH } from '@leggero/core';
 import Papa from 'papaparse';
 
@@ -13,6 +13,13 @@ export interface ReadFile {
   lines: ReadLine[];
   problems: LineProblem[];
   problemCount: number;
+  /** The text is in another encoding than the one named. */
+  askEncoding: boolean;
+}
+
+export interface FileToRead {
+  bytes: Uint8Array;
+  encoding: FileEncoding;
 }
 
 /** So many problems are listed; more are only counted. */
@@ -25,23 +32,19 @@ const LONGEST_CELL = 1000;
 const SLICE = 2000;
 
 /**
- * Reads a file of readings: any of comma, semicolon or tab between cells, in UTF-8, or in UTF-16 with its mark. Line
- * after line, so that only what was understood is kept. `onProgress` is told how many characters are read, and of how
+ * Reads a file of readings: any of comma, semicolon or tab between cells, in the encoding named, or
+ * in UTF-16 with its mark. Line after line, so that only what was understood is kept. `onProgress` is told how many characters are read, and of how
  * many.
  */
 export function readBytes(
-  bytes: Uint8Array,
+  { bytes, encoding }: FileToRead,
   onProgress: (done: number, of: number) => void = () => undefined,
 ): ReadFile {
   const reader = new Reader();
-  const text = decoded(bytes);
+  const text = decoded(bytes, encoding);
   if (text === null) {
-    reader.complain(
-      0,
-      null,
-      'The file is not in UTF-8: save it as “CSV UTF-8” in the spreadsheet, and choose it again.',
-    );
-    return reader.file;
+    reader.complain(0, null, 'The letters of this file are written in another way than the usual one (UTF-8).');
+    return { ...reader.file, askEncoding: true };
   }
   Papa.parse<string[]>(text, {
     delimitersToGuess: [',', ';', '\t'],
@@ -55,10 +58,10 @@ export function readBytes(
 }
 
 /** The text of a file; null where it is in another encoding. */
-function decoded(bytes: Uint8Array): string | null {
+function decoded(bytes: Uint8Array, named: FileEncoding): string | null {
   const [first, second] = bytes;
   const marked = (first === 0xff && second === 0xfe) || (first === 0xfe && second === 0xff);
-  const encoding = marked ? (first === 0xff ? 'utf-16le' : 'utf-16be') : 'utf-8';
+  const encoding = marked ? (first === 0xff ? 'utf-16le' : 'utf-16be') : named;
   try {
     return new TextDecoder(encoding, { fatal: true }).decode(bytes);
   } catch {
@@ -67,7 +70,7 @@ function decoded(bytes: Uint8Array): string | null {
 }
 
 class Reader {
-  readonly file: ReadFile = { count: 0, lines: [], problems: [], problemCount: 0 };
+  readonly file: ReadFile = { count: 0, lines: [], problems: [], problemCount: 0, askEncoding: false };
   /** Lines so far, with the header and blank ones. */
   rows = 0;
   private layout: ReturnType<typeof readHeader>['layout'] | null = null;

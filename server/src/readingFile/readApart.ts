@@ -3,7 +3,7 @@ import path from 'node:path';
 import { Worker } from 'node:worker_threads';
 
 import { HttpProblem } from '../http/problem';
-import { readBytes, type ReadFile } from './read';
+import { readBytes, type FileToRead, type ReadFile } from './read';
 
 /** What the worker says: how far it is, or what the file says. */
 export type ReadAnswer = { done: number; of: number } | { file: ReadFile };
@@ -25,22 +25,22 @@ let reading = 0;
  * any file of readings does.
  */
 export async function readApart(
-  bytes: Uint8Array,
+  file: FileToRead,
   onProgress: (done: number, of: number) => void = () => undefined,
 ): Promise<ReadFile> {
-  if (bytes.length <= SMALL) return readBytes(bytes, onProgress);
+  if (file.bytes.length <= SMALL) return readBytes(file, onProgress);
   if (reading >= AT_ONCE) await new Promise<void>((resolve) => waiting.push(resolve));
   reading += 1;
   try {
-    return await inWorker(bytes, onProgress);
+    return await inWorker(file, onProgress);
   } finally {
     reading -= 1;
     waiting.shift()?.();
   }
 }
 
-function inWorker(bytes: Uint8Array, onProgress: (done: number, of: number) => void): Promise<ReadFile> {
-  const worker = new Worker(workerFile(), { workerData: bytes, resourceLimits: LIMITS });
+function inWorker(file: FileToRead, onProgress: (done: number, of: number) => void): Promise<ReadFile> {
+  const worker = new Worker(workerFile(), { workerData: file, resourceLimits: LIMITS });
   const tooMuch = () => new HttpProblem(422, 'This file takes too much to be read: split it.');
   return new Promise<ReadFile>((resolve, reject) => {
     const timer = setTimeout(() => reject(tooMuch()), MOST_MS);

@@ -1,8 +1,9 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 
-import { idSchema, READING_FILE_PATHS, type ImportProgress } from '@leggero/contract';
+import { FILE_ENCODINGS, idSchema, READING_FILE_PATHS, type ImportProgress } from '@leggero/contract';
 import express, { type Request, type Response, type Router } from 'express';
+import { z } from 'zod';
 
 import { databaseError, isAway } from '../db/connect';
 import type { Scope } from '../db/records';
@@ -12,6 +13,8 @@ import { readingLines } from './write';
 
 /** 200,000 lines of readings are some 30 MB. */
 const MOST_FILE = '40mb';
+
+const encodingSchema = z.enum(FILE_ENCODINGS).default('utf-8');
 
 /** Files of readings: text both ways, so they stand beside the routes of the contract. */
 export function readingFileRoutes(router: Router, scope: Scope): void {
@@ -29,9 +32,12 @@ export function readingFileRoutes(router: Router, scope: Scope): void {
   const reading = (write: boolean) => async (request: Request, response: Response) => {
     const bytes: unknown = request.body;
     if (!(bytes instanceof Uint8Array)) throw new HttpProblem(415, 'A file of readings is text/csv.');
+    const encoding = encodingSchema.safeParse(request.query['encoding']);
+    if (!encoding.success) throw new HttpProblem(400, 'This encoding is not known here.');
     await stream(response, (send) =>
       importReadings(scope, {
         bytes,
+        encoding: encoding.data,
         write,
         now: new Date(),
         onProgress: (phase, done, of) => send({ phase, done, of }),

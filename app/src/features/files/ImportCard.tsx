@@ -1,4 +1,4 @@
-import type { ImportReport } from '@leggero/contract';
+import type { FileEncoding, ImportReport } from '@leggero/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -8,9 +8,10 @@ import { useRefresh } from '@/api/queries';
 import { sendReadingFile, type ImportStep } from '@/api/readingFile';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
+import { PickChips } from '@/ui/PickChips';
 import { Progress } from '@/ui/Progress';
 import { Words } from '@/ui/Words';
-import { IMPORT_PHASES } from '@/wording/files';
+import { ENCODINGS, IMPORT_PHASES } from '@/wording/files';
 import { counted } from '@/wording/trade';
 
 import { ImportPreview } from './ImportPreview';
@@ -22,11 +23,16 @@ export function ImportCard() {
   const [report, setReport] = useState<ImportReport | null>(null);
   const [step, setStep] = useState<ImportStep | null>(null);
   const [failed, setFailed] = useState('');
+  const [encoding, setEncoding] = useState<FileEncoding>('utf-8');
+  const [asked, setAsked] = useState(false);
 
-  const send = async (chosen: File, write: boolean) => {
+  const send = async (chosen: File, write: boolean, as: FileEncoding) => {
     setFailed('');
     try {
-      setReport(await sendReadingFile(chosen, { write, onStep: setStep }));
+      const told = await sendReadingFile(chosen, { write, encoding: as, onStep: setStep });
+      setReport(told);
+      // Once asked, the answer can be changed until the letters look right.
+      if (told.askEncoding) setAsked(true);
       if (write) refresh();
     } catch (error) {
       const away = error instanceof ApiError && error.passing;
@@ -42,7 +48,9 @@ export function ImportCard() {
     if (!chosen) return;
     setFile(chosen);
     setReport(null);
-    await send(chosen, false);
+    setAsked(false);
+    setEncoding('utf-8');
+    await send(chosen, false, 'utf-8');
   };
   const ready = file && report && !report.written && report.problemCount === 0 && report.added > 0;
   return (
@@ -52,6 +60,20 @@ export function ImportCard() {
           A CSV file with a line for each reading. Nothing is imported before you have seen what it would do.
         </Words>
         {step ? <Progress label={IMPORT_PHASES[step.phase]} share={step.share} /> : null}
+        {file && asked && !report?.written ? (
+          <View className="gap-2">
+            <Words>How are its letters written? Choose until the names below look right.</Words>
+            <PickChips
+              label="Letters of the file"
+              options={ENCODINGS}
+              value={encoding}
+              onChange={(to) => {
+                setEncoding(to);
+                void send(file, false, to);
+              }}
+            />
+          </View>
+        ) : null}
         {report && file ? <ImportPreview report={report} fileName={file.name} /> : null}
         {failed ? (
           <Words look="error" role="alert">
@@ -73,7 +95,7 @@ export function ImportCard() {
               tall
               className="flex-1"
               disabled={step !== null}
-              onPress={() => void send(file, true)}
+              onPress={() => void send(file, true, encoding)}
             />
           ) : null}
         </View>
