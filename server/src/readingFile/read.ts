@@ -32,9 +32,9 @@ const LONGEST_CELL = 1000;
 const SLICE = 2000;
 
 /**
- * Reads a file of readings: any of comma, semicolon or tab between cells, in the encoding named, or
- * in UTF-16 with its mark. Line after line, so that only what was understood is kept. `onProgress` is told how many characters are read, and of how
- * many.
+ * Reads a file of readings: any of comma, semicolon or tab between cells, in the encoding named, or in UTF-16 with its
+ * mark. Line after line, so that only what was understood is kept. `onProgress` is told how many characters are read,
+ * and of how many.
  */
 export function readBytes(
   { bytes, encoding }: FileToRead,
