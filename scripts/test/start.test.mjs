@@ -12,6 +12,9 @@ import {
 } from 'node:fs';
 import net from 'node:net';
 
+import mysql from 'mysql2/promise';
+
+import { startMariadb } from '../lib/mariadb.mjs';
 import { isAlive, pause, runCommand } from '../lib/processes.mjs';
 
 import { addTier, startsForTests, stop, tierNames } from './starts.mjs';
@@ -124,6 +127,22 @@ describe('records', () => {
     renameSync(folder('data'), folder('elsewhere'));
     expect((await start()).code).toBeNull();
     expect(existsSync(folder('elsewhere', 'mysql'))).toBe(true);
+  });
+
+  it('are dumped before an upgrade changes their tables, and it is said where', async () => {
+    const first = await start();
+    await addTier(first, 'Pea');
+    await stop(first);
+    // As a version left them that did not have the last migration.
+    const database = await startMariadb({ folder: folder(), name: 'leggero_studio' });
+    const connection = await mysql.createConnection({ uri: database.url });
+    await connection.query('delete from __drizzle_migrations order by created_at desc limit 1');
+    await connection.end();
+    await database.stop();
+    const upgraded = await start();
+    const [, dump] = /as they were, they are in (\S+)\.\n/.exec(upgraded.output());
+    expect(readFileSync(dump, 'utf8')).toMatch(/insert into `tiers` values\n[^;]*'Pea'/);
+    expect(await tierNames(upgraded)).toContain('Pea');
   });
 
   it('survive a start that is stopped at any moment', async () => {
