@@ -17,30 +17,30 @@ const BEGUN = 'set-up-';
  */
 export async function ensureDataFolder({ data, ready, log, socket }, programOf) {
   clearBegun(data);
-  if (isEmpty(data)) {
-    await setUp({ data, log, socket }, programOf);
-  } else if (!isWhole(data)) {
-    if (existsSync(ready) || holdsRecords(data)) {
+  if (!isEmpty(data)) {
+    const whole = existsSync(path.join(data, 'mysql'));
+    const used = existsSync(ready) || readdirSync(data).some((name) => name.startsWith('leggero_'));
+    if (used && !whole) {
       throw new Refusal(
         `The data folder ${data} is damaged (its system tables are gone): put a copy of it in its place, or move it ` +
           'away to start anew.',
       );
     }
-    const aside = moveAside(data);
-    say(`What lay in ${data} is no database: it was moved to ${aside}.`);
-    await setUp({ data, log, socket }, programOf);
-  } else if (!existsSync(ready) && !holdsRecords(data)) {
-    // An older version was interrupted while it set the folder up.
-    const aside = moveAside(data);
-    say(`A set-up was interrupted: what there was of it was moved to ${aside}.`);
-    await setUp({ data, log, socket }, programOf);
+    if (!used) {
+      const aside = moveAside(data);
+      say(
+        whole
+          ? // An older version was interrupted while it set the folder up.
+            `A set-up was interrupted: what there was of it was moved to ${aside}.`
+          : `What lay in ${data} is no database: it was moved to ${aside}.`,
+      );
+    }
   }
+  if (isEmpty(data)) await setUp({ data, log, socket }, programOf);
   writeFileSync(ready, '');
 }
 
 const isEmpty = (folder) => !existsSync(folder) || readdirSync(folder).length === 0;
-const isWhole = (data) => existsSync(path.join(data, 'mysql'));
-const holdsRecords = (data) => readdirSync(data).some((name) => name.startsWith('leggero_'));
 
 /** Gives a folder another name beside its own, and answers it. */
 function moveAside(folder) {
@@ -68,7 +68,7 @@ async function setUp({ data, log, socket }, programOf) {
     await install({ begun, log, socket }, programOf);
     keepBlank(begun);
   }
-  rmSync(data, { force: true, recursive: isEmpty(data) });
+  // Takes the place of an empty folder, and fails where it is not.
   renameSync(begun, data);
 }
 

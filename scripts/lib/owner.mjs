@@ -15,31 +15,35 @@ const CLEARING_MS = 5000;
 export async function own(folder) {
   ensureFolder(folder);
   const file = path.join(folder, 'owner.pid');
-  for (;;) {
-    const other = take(file);
-    if (other === null) return () => giveBack(file);
-    if (other !== 'gone') {
-      throw new Refusal(
-        `Leggero already runs from this folder (process ${other}): stop it with Ctrl-C in its terminal first.`,
-      );
-    }
-    await pause(20);
-  }
+  await taken(file, (other) => {
+    throw new Refusal(
+      `Leggero already runs from this folder (process ${other}): stop it with Ctrl-C in its terminal first.`,
+    );
+  });
+  return () => giveBack(file);
 }
 
 /** Does some work while no other process does the same: `file` names it. One that comes second waits. */
 export async function inTurn(file, work, onWait = () => {}) {
   ensureFolder(path.dirname(file));
-  for (let waited = false; ; waited = true) {
-    const other = take(file);
-    if (other === null) break;
-    if (!waited && other !== 'gone') onWait();
-    await pause(other === 'gone' ? 20 : 300);
-  }
+  let waited = false;
+  await taken(file, async () => {
+    if (!waited) onWait();
+    waited = true;
+    await pause(300);
+  });
   try {
     return await work();
   } finally {
     giveBack(file);
+  }
+}
+
+/** Takes a file for this process, as often as it takes; `onOther` is told who has it, and may refuse. */
+async function taken(file, onOther) {
+  for (let other = take(file); other !== null; other = take(file)) {
+    if (other === 'gone') await pause(20);
+    else await onOther(other);
   }
 }
 

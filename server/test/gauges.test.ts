@@ -14,7 +14,18 @@ import supertest from 'supertest';
 
 import { createApp } from '../src/http/app';
 
-import { calibration, check, model, promised, pump, reading, serviceForTests, strangerOf } from './service';
+import {
+  calibration,
+  check,
+  eyeBalloon,
+  eyeCheck,
+  model,
+  promised,
+  pump,
+  reading,
+  serviceForTests,
+  strangerOf,
+} from './service';
 
 const service = serviceForTests();
 
@@ -168,24 +179,7 @@ describe('people and what is private to them', () => {
   const jory = person('Jory');
   const pell = person('Pell');
   const balloon = model({ colourName: 'roe orange' });
-  const session = (more: object = {}) => ({
-    id: randomUUID(),
-    mode: 'one',
-    personId: jory.id,
-    secondPersonId: null,
-    modelId: balloon.id,
-    targetMm: 254,
-    size: 4,
-    startedAt: '2026-11-20T12:00:00.000Z',
-    ...more,
-  });
-  const filled = (eyeCheckId: string, position: number, widthMm: number | null = null) => ({
-    id: randomUUID(),
-    eyeCheckId,
-    position,
-    widthMm,
-    filledAt: '2026-11-20T12:01:00.000Z',
-  });
+  const session = (more: object = {}) => eyeCheck(jory.id, balloon.id, more);
   let owner: PersonRecord;
   /** A device of its own: its cookie says whose session it has. */
   let device: ReturnType<typeof supertest.agent>;
@@ -207,10 +201,13 @@ describe('people and what is private to them', () => {
 
   it('a session is filled, then measured, in the order filled', async () => {
     await device.post('/api/eye-checks').send(alone).expect(201);
-    const balloons = [filled(alone.id, 1), filled(alone.id, 0)];
+    const balloons = [eyeBalloon(alone.id, { position: 1 }), eyeBalloon(alone.id)];
     for (const each of balloons) await device.post('/api/eye-balloons').send(each).expect(201);
     await device.patch(`/api/eye-balloons/${balloons[0]!.id}`).send({ widthMm: 251 }).expect(200);
-    await device.post('/api/eye-balloons').send(filled(alone.id, 4)).expect(400);
+    await device
+      .post('/api/eye-balloons')
+      .send(eyeBalloon(alone.id, { position: 4 }))
+      .expect(400);
     await device.post('/api/session').send({ personId: jory.id }).expect(200);
     const stored = promised<EyeCheckRecord>('readEyeCheck', (await device.get(`/api/eye-checks/${alone.id}`)).body);
     expect(stored.balloons.map(({ position, widthMm }) => [position, widthMm])).toEqual([

@@ -7,7 +7,7 @@ import supertest from 'supertest';
 
 import { createApp } from '../src/http/app';
 
-import { model, promised, serviceForTests } from './service';
+import { eyeBalloon, eyeCheck, model, promised, serviceForTests } from './service';
 
 const service = serviceForTests();
 
@@ -15,25 +15,8 @@ const person = (name: string) => ({ id: randomUUID(), name });
 const jory = person('Jory');
 const pell = person('Pell');
 const balloon = model();
-const eyeCheck = (more: object = {}) => ({
-  id: randomUUID(),
-  mode: 'one',
-  personId: jory.id,
-  secondPersonId: null,
-  modelId: balloon.id,
-  targetMm: 254,
-  size: 4,
-  startedAt: '2026-11-20T12:00:00.000Z',
-  ...more,
-});
-const filled = (eyeCheckId: string, more: object = {}) => ({
-  id: randomUUID(),
-  eyeCheckId,
-  position: 0,
-  widthMm: null as number | null,
-  filledAt: '2026-11-20T12:01:00.000Z',
-  ...more,
-});
+/** A session of Jory's. */
+const session = (more: object = {}) => eyeCheck(jory.id, balloon.id, more);
 
 type Device = ReturnType<typeof supertest.agent>;
 /** A device on which nobody has opened anything. */
@@ -42,9 +25,9 @@ let anyone: Device;
 let own: Device;
 let owners: Device;
 let owner: PersonRecord;
-const check = eyeCheck();
-const measured = filled(check.id, { position: 1, widthMm: 251 });
-const unmeasured = filled(check.id);
+const check = session();
+const measured = eyeBalloon(check.id, { position: 1, widthMm: 251 });
+const unmeasured = eyeBalloon(check.id);
 
 beforeAll(async () => {
   const device = () => supertest.agent(service.app);
@@ -64,13 +47,13 @@ const stored = async () =>
 
 describe('what is private', () => {
   it('is not told by a create under an id that is taken', async () => {
-    const guess = eyeCheck({ id: check.id, personId: pell.id, targetMm: 300, size: 10 });
+    const guess = session({ id: check.id, personId: pell.id, targetMm: 300, size: 10 });
     const told = promised<EyeCheckRecord>(
       'createEyeCheck',
       (await anyone.post('/api/eye-checks').send(guess).expect(200)).body,
     );
     expect(told).toMatchObject({ personId: pell.id, targetMm: 300, size: 10, balloons: [] });
-    const again = filled(check.id, { id: measured.id, position: 3, widthMm: 99 });
+    const again = eyeBalloon(check.id, { id: measured.id, position: 3, widthMm: 99 });
     const balloonTold = (await anyone.post('/api/eye-balloons').send(again).expect(200)).body as EyeBalloonRecord;
     expect(balloonTold).toMatchObject({ position: 3, widthMm: 99 });
     expect((await own.post('/api/eye-balloons').send(again).expect(200)).body).toMatchObject({ widthMm: 251 });
@@ -87,7 +70,7 @@ describe('what is private', () => {
   });
 
   it('still takes what waited on a device whose session has ended: a balloon, and its first width', async () => {
-    const late = filled(check.id, { position: 2 });
+    const late = eyeBalloon(check.id, { position: 2 });
     await anyone.post('/api/eye-balloons').send(late).expect(201);
     await anyone.patch(`/api/eye-balloons/${late.id}`).send({ widthMm: 249 }).expect(200);
     await anyone.patch(`/api/eye-balloons/${late.id}`).send({ widthMm: 200 }).expect(403);
@@ -96,7 +79,7 @@ describe('what is private', () => {
   });
 
   it('does not go with the balloon or the other person it hangs on, unless its own people or the owner say so', async () => {
-    const both = eyeCheck({ mode: 'two', secondPersonId: pell.id });
+    const both = session({ mode: 'two', secondPersonId: pell.id });
     await anyone.post('/api/eye-checks').send(both).expect(201);
     const pells = supertest.agent(service.app);
     await pells.post('/api/session').send({ personId: pell.id }).expect(200);
@@ -107,7 +90,7 @@ describe('what is private', () => {
     for (const each of [inner, pair]) await anyone.post('/api/models').send(each).expect(201);
     await anyone
       .post('/api/eye-checks')
-      .send(eyeCheck({ modelId: pair.id }))
+      .send(session({ modelId: pair.id }))
       .expect(201);
     await anyone.delete(`/api/models/${inner.id}`).expect(403);
     await anyone.delete(`/api/people/${pell.id}`).expect(403);
@@ -118,7 +101,7 @@ describe('what is private', () => {
     await own.post('/api/models').send(other).expect(201);
     await own
       .post('/api/eye-checks')
-      .send(eyeCheck({ modelId: other.id }))
+      .send(session({ modelId: other.id }))
       .expect(201);
     await own.delete(`/api/models/${other.id}`).expect(204);
     await anyone.get(`/api/models/${balloon.id}`).expect(200);

@@ -155,6 +155,27 @@ export const check = (modelId: string, more: object = {}) => ({
   ...more,
 });
 
+export const eyeCheck = (personId: string, modelId: string, more: object = {}) => ({
+  id: randomUUID(),
+  mode: 'one',
+  personId,
+  secondPersonId: null,
+  modelId,
+  targetMm: 254,
+  size: 4,
+  startedAt: '2026-11-20T12:00:00.000Z',
+  ...more,
+});
+
+export const eyeBalloon = (eyeCheckId: string, more: object = {}) => ({
+  id: randomUUID(),
+  eyeCheckId,
+  position: 0,
+  widthMm: null,
+  filledAt: '2026-11-20T12:01:00.000Z',
+  ...more,
+});
+
 /** Sends a file of readings and reads the lines of the answer: how far it was, and what came of it. */
 export async function linesOfImport(
   request: Service['request'],

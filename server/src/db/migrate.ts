@@ -1,8 +1,7 @@
 import { readMigrationFiles, type MigrationMeta } from 'drizzle-orm/migrator';
-import { createRequire } from 'node:module';
-import path from 'node:path';
 import type { PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 
+import { workspaceFile } from '../workspace';
 import { databaseError, type Database } from './connect';
 
 /** One server may have several databases; each is changed by one process at a time. */
@@ -28,12 +27,6 @@ const ALREADY = new Set([
 /** "Duplicate key on write or update": how a foreign key says so. */
 const FOREIGN_KEY_THERE = /errno: 121\b/;
 
-/** The committed migrations, found from wherever this code was put. */
-function migrationsFolder(): string {
-  const workspace = createRequire(import.meta.url).resolve('@leggero/server/package.json');
-  return path.join(path.dirname(workspace), 'src/db/migrations');
-}
-
 interface MigrateOptions {
   /** Called before tables that hold records are changed. */
   beforeUpgrade?: (connection: PoolConnection) => Promise<void>;
@@ -51,7 +44,10 @@ export async function applyMigrations(database: Database, { beforeUpgrade }: Mig
   try {
     await lock(connection);
     await prepare(connection);
-    const pending = await missing(connection, readMigrationFiles({ migrationsFolder: migrationsFolder() }));
+    const pending = await missing(
+      connection,
+      readMigrationFiles({ migrationsFolder: workspaceFile('src/db/migrations') }),
+    );
     if (pending.length > 0 && (await holdsRecords(connection))) await beforeUpgrade?.(connection);
     for (const migration of pending) await carryOut(connection, migration);
   } finally {

@@ -1,8 +1,7 @@
-import { createRequire } from 'node:module';
-import path from 'node:path';
 import { Worker } from 'node:worker_threads';
 
 import { HttpProblem } from '../http/problem';
+import { workspaceFile } from '../workspace';
 import { readBytes, type FileToRead, type ReadFile } from './read';
 
 /** What the worker says: how far it is, or what the file says. */
@@ -21,8 +20,8 @@ const waiting: (() => void)[] = [];
 let reading = 0;
 
 /**
- * Reads a file of readings, a larger one in a thread of its own. Rejects with a problem (422) where it takes more memory or time than
- * any file of readings does.
+ * Reads a file of readings, a larger one in a thread of its own. Rejects with a problem (422) where it takes more memory
+ * or time than any file of readings does.
  */
 export async function readApart(
   file: FileToRead,
@@ -40,7 +39,7 @@ export async function readApart(
 }
 
 function inWorker(file: FileToRead, onProgress: (done: number, of: number) => void): Promise<ReadFile> {
-  const worker = new Worker(workerFile(), { workerData: file, resourceLimits: LIMITS });
+  const worker = new Worker(workspaceFile('dist/read.worker.mjs'), { workerData: file, resourceLimits: LIMITS });
   const tooMuch = () => new HttpProblem(422, 'This file takes too much to be read: split it.');
   return new Promise<ReadFile>((resolve, reject) => {
     const timer = setTimeout(() => reject(tooMuch()), MOST_MS);
@@ -56,10 +55,4 @@ function inWorker(file: FileToRead, onProgress: (done: number, of: number) => vo
       reject(new Error('The reading of a file ended without an answer.'));
     });
   }).finally(() => worker.terminate());
-}
-
-/** The worker as it was bundled, found from wherever this code was put. */
-function workerFile(): string {
-  const workspace = createRequire(import.meta.url).resolve('@leggero/server/package.json');
-  return path.join(path.dirname(workspace), 'dist/read.worker.mjs');
 }

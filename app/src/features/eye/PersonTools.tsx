@@ -3,7 +3,6 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { ApiError } from '@/api/client';
 import { newId } from '@/api/id';
 import { useCommand, useSetSession } from '@/api/queries';
 import { Button } from '@/ui/Button';
@@ -82,8 +81,7 @@ function PinChange({ person }: { person: PersonRecord }) {
       await setPin(person.id, next);
       setTyped('');
     } catch (problem) {
-      const refused = problem instanceof ApiError && problem.status === 403;
-      setError(refused ? problem.message : pinError(problem));
+      setError(pinError(problem));
     }
   };
   return (

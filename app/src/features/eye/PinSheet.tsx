@@ -52,7 +52,6 @@ export function PinSheet({ person, open, onClose, onOpened }: PinSheetProps) {
 /** Why a PIN did not open, and what to do. */
 export function pinError(problem: unknown): string {
   if (!(problem instanceof ApiError)) throw problem;
-  if (problem.status === 429) return problem.message;
-  if (problem.status === 403) return 'This is not the PIN.';
+  if (problem.status === 403 || problem.status === 429) return problem.message;
   return 'The records cannot be reached just now. Try again.';
 }

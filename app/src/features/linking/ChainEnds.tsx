@@ -1,5 +1,5 @@
 import { MM_PER } from '@leggero/core';
-import type { SizedPart } from '@leggero/contract';
+import type { DesignOf, SizedPart } from '@leggero/contract';
 import { View } from 'react-native';
 
 import { Card } from '@/ui/Card';
@@ -19,7 +19,7 @@ interface FinisherProps {
 const FINISHER_MM = 4 * MM_PER.in;
 
 /** The plain balloon that ends a hanging chain, so that no tail shows. */
-export function Finisher({ finisher, fallback, basis, onChange }: FinisherProps) {
+function Finisher({ finisher, fallback, basis, onChange }: FinisherProps) {
   return (
     <Card title="At its end">
       <View className="gap-3">
@@ -57,5 +57,21 @@ export function NeckNote({ trimmed, onChange }: { trimmed: boolean; onChange: (t
       value={trimmed}
       onChange={onChange}
     />
+  );
+}
+
+interface ChainEndsProps {
+  design: Pick<DesignOf<'chain'>, 'repeat' | 'finisher' | 'trimmed'>;
+  basis: PieceBasis;
+  change: (to: Partial<Pick<DesignOf<'chain'>, 'finisher' | 'trimmed'>>) => void;
+}
+
+/** How each chain of a piece ends, and whether its necks stay on. */
+export function ChainEnds({ design: { repeat, finisher, trimmed }, basis, change }: ChainEndsProps) {
+  return (
+    <>
+      <Finisher finisher={finisher} fallback={repeat[0]!} basis={basis} onChange={(to) => change({ finisher: to })} />
+      <NeckNote trimmed={trimmed} onChange={(to) => change({ trimmed: to })} />
+    </>
   );
 }

@@ -7,7 +7,7 @@ import { Words } from '@/ui/Words';
 import { fineMm } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
-import { Finisher, NeckNote } from './ChainEnds';
+import { ChainEnds } from './ChainEnds';
 import { MmField } from './Fields';
 import { HangingCards } from './HangingCards';
 import { HangPicture } from './HangPicture';
@@ -74,13 +74,7 @@ export function ChainPiece(shown: ShownPiece<DesignOf<'chain'>>) {
             value={design.roomMm !== null}
             onChange={(hangs) => change({ roomMm: hangs ? Math.max(ROOM_MM, design.lengthMm) : null })}
           />
-          <Finisher
-            finisher={design.finisher}
-            fallback={design.repeat[0]!}
-            basis={basis}
-            onChange={(finisher) => change({ finisher })}
-          />
-          <NeckNote trimmed={design.trimmed} onChange={(trimmed) => change({ trimmed })} />
+          <ChainEnds design={design} basis={basis} change={change} />
         </>
       }
       second={

@@ -11,7 +11,7 @@ import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
 import { counted } from '@/wording/trade';
 
-import { Finisher, NeckNote } from './ChainEnds';
+import { ChainEnds } from './ChainEnds';
 import { MmField } from './Fields';
 import { HangingCards } from './HangingCards';
 import { HangPicture } from './HangPicture';
@@ -156,13 +156,7 @@ export function CurtainPiece(shown: ShownPiece<DesignOf<'curtain'>>) {
             error={wrong('widthMm')}
             onRepeat={(repeat) => change({ repeat })}
           >
-            <Finisher
-              finisher={design.finisher}
-              fallback={design.repeat[0]!}
-              basis={basis}
-              onChange={(finisher) => change({ finisher })}
-            />
-            <NeckNote trimmed={design.trimmed} onChange={(trimmed) => change({ trimmed })} />
+            <ChainEnds design={design} basis={basis} change={change} />
           </HangingCards>
         </>
       }
