@@ -104,12 +104,20 @@ function copyBlank(folder) {
   }
 }
 
-/** Puts a copy of the set-up in the blank folder's place, whole, so that another test never copies half of it. */
+/**
+ * Puts a copy of the set-up in the blank folder's place, whole, so that another test never copies half of it. A user who
+ * may not write there goes without.
+ */
 function keepBlank(folder) {
   if (!BLANK || existsSync(BLANK)) return;
   const own = `${BLANK}.${process.pid}`;
-  mkdirSync(path.dirname(BLANK), { recursive: true });
-  cpSync(folder, own, { recursive: true });
+  try {
+    mkdirSync(path.dirname(BLANK), { recursive: true });
+    cpSync(folder, own, { recursive: true });
+  } catch (error) {
+    if (error.code !== 'EACCES') throw error;
+    return;
+  }
   try {
     renameSync(own, BLANK);
   } catch {
