@@ -57,7 +57,7 @@ describe('a batch is checked', () => {
     for (const key of ['2', '2', '2']) fireEvent.keyDown(window, { key });
     await waitFor(() => expect(screen.getByRole('button', { name: 'Done' })).toBeTruthy());
     expect(done()).toHaveLength(2);
-    expect(screen.getByText('1 of 4 is outside. The rest are right.')).toBeTruthy();
+    expect(screen.getByText('1 of 4 is outside. That is too few to speak for the batch.')).toBeTruthy();
     expect(screen.getByText('Add air to number 2.')).toBeTruthy();
     expect(screen.getByText(/25 % outside here\. Among many more like these, between 1 % and 81 %/)).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Done' }));

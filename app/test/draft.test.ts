@@ -1,13 +1,22 @@
-import { readingCreateSchema } from '@leggero/contract';
+import { readingCreateSchema, type ReadingRecord } from '@leggero/contract';
 import { nextReading, STEP_MM, type NextReading } from '@leggero/core';
 
-import { draftProblem, draftWidthMm, proposedDraft, readingOf, type Draft } from '@/features/reading/draft';
+import {
+  balloonNumber,
+  canFillOn,
+  draftProblem,
+  draftWidthMm,
+  proposedDraft,
+  readingOf,
+  type Draft,
+} from '@/features/reading/draft';
 
 const ELEVEN_MM = 279.4;
 const ids = {
   id: '0b9c1a52-6d0e-4a63-9a51-5c8f7f8f0001',
   calibrationId: '0b9c1a52-6d0e-4a63-9a51-5c8f7f8f0002',
   takenAt: '2026-11-01T10:00:00.000Z',
+  balloon: 1,
 };
 const first: NextReading = nextReading({ fit: null, tiers: [], wantedMm: [], step: STEP_MM.eighthInch });
 const usual = { nominalMm: ELEVEN_MM, stepMm: STEP_MM.eighthInch, kind: 'hand' as const };
@@ -31,6 +40,30 @@ describe('a reading as the page proposes it', () => {
   it('asks for a nozzle where there are two', () => {
     expect(proposedDraft(first, { ...usual, kind: 'twin' }).nozzle).toBe('left');
     expect(draft().nozzle).toBeNull();
+  });
+});
+
+describe('which balloon a reading is of', () => {
+  const taken = (dose: number, balloon: number | null, more: Partial<ReadingRecord> = {}): ReadingRecord =>
+    ({
+      ...readingOf(draft({ dose }), { ...ids, balloon }),
+      ...more,
+    }) as ReadingRecord;
+  const on = draft({ dose: 6, fresh: false });
+
+  it('is the one before, filled on, while it may grow', () => {
+    expect(canFillOn(taken(4, 2), on)).toBe(true);
+    expect(balloonNumber([taken(2, 1), taken(4, 2)], on)).toBe(2);
+    expect(balloonNumber([taken(4, null)], on)).toBeNull();
+  });
+
+  it('is a fresh one with the next number when asked for, after a burst, with less air, or from the other nozzle', () => {
+    const before = [taken(2, 1), taken(4, 7)];
+    expect(balloonNumber([], on)).toBe(1);
+    expect(balloonNumber(before, { ...on, fresh: true })).toBe(8);
+    expect(balloonNumber(before, { ...on, dose: 3 })).toBe(8);
+    expect(balloonNumber([taken(4, 7, { outcome: 'burst' })], on)).toBe(8);
+    expect(canFillOn(taken(4, 7, { nozzle: 'left' }), { dose: 6, nozzle: 'right' })).toBe(false);
   });
 });
 

@@ -109,7 +109,7 @@ describe('what was taken through a hole', () => {
         results: Array.from({ length: count }, (_, position) => ({ ...result, id: String(position), position })),
       };
     };
-    expect(viewCheck(answers(6), plates()).judgement?.verdict).toBe('even');
+    expect(viewCheck(answers(8), plates()).judgement?.verdict).toBe('even');
     const after = viewCheck(answers(6), plates(inch(10) - 9));
     expect(after.judgement).toMatchObject({ verdict: 'off-centre', tooSmall: [0, 1, 2, 3, 4, 5] });
     expect(after.judgement!.advice.map(({ code }) => code)).toContain('fill-more');

@@ -17,12 +17,12 @@ beforeEach(() => goTo(`/shelf/${MODEL_ID}`));
 describe('a balloon’s page', () => {
   it('shows the classic target with hole, strokes and tape, and how well it is known', async () => {
     await open();
-    expect(aperture()).toMatch(/^Fennimore Standard 11, Classic: (9⅝|9¾|9½|9⅞) in across/);
-    expect(screen.getByText('Sizer hole').parentElement?.textContent).toMatch(/10leave .* gap/);
-    expect(screen.getByText('Pump strokes').parentElement?.textContent).toMatch(/(7½|8)lands 9/);
+    expect(aperture()).toMatch(/^Fennimore Standard 11, Classic: 10 in across/);
+    expect(screen.getByText('Sizer hole').parentElement?.textContent).toMatch(/10/);
+    expect(screen.getByText('Pump strokes').parentElement?.textContent).toMatch(/(8|8½)lands (9|10)/);
     expect(screen.getByText('Tape around').parentElement?.textContent).toMatch(/(29|30|31)/);
     expect(screen.getByText(/^measured ±/)).toBeTruthy();
-    expect(screen.getByText(/^Held at your round limit of 10 in/)).toBeTruthy();
+    expect(screen.getByText('No limit holds it down')).toBeTruthy();
   });
 
   it('follows the tier and the days in the address', async () => {
@@ -41,8 +41,12 @@ describe('a balloon’s page', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Why this target' }));
     const sheet = screen.getByRole('dialog');
     expect(within(sheet).getByText(/Classic asks for 91 % of nominal: 10 in/)).toBeTruthy();
-    expect(within(sheet).getByText(/Held there: yours turns oval at/)).toBeTruthy();
-    expect(within(sheet).getByText(/Standing \(same day\) allows up to 10⅛ in/)).toBeTruthy();
+    expect(
+      within(sheet).getByText(
+        /^10 in is slightly oval here \(1\.\d\d\), which Classic bears; round ends at (9⅞|10) in\.$/,
+      ),
+    ).toBeTruthy();
+    expect(within(sheet).getByText(/Standing \(1 day\) allows up to 10⅛ in/)).toBeTruthy();
     await userEvent.click(within(sheet).getByRole('button', { name: 'Use this target' }));
     expect(lastDone()).toMatchObject({
       name: 'acceptTarget',
@@ -121,7 +125,7 @@ describe('a balloon’s page', () => {
   it('lists the batches checked before, with their verdicts', async () => {
     await open();
     expect(screen.getByText(/^Classic 9½ in, /)).toBeTruthy();
-    expect(screen.getByText('2 balloons checked. Three make a first verdict.')).toBeTruthy();
+    expect(screen.getByText('1 of 2 is outside. That is too few to speak for the batch.')).toBeTruthy();
   });
 
   it('that is not there says so and leads back', async () => {

@@ -148,6 +148,7 @@ describe('what waits in the outbox is shown as if it had arrived', () => {
       fraction: 0.5,
       leastFraction: 0.45,
       mostFraction: 0.6,
+      shape: 'round' as const,
       purpose: '',
       position: 4,
     };

@@ -16,7 +16,7 @@ const add = () => userEvent.click(screen.getByRole('button', { name: 'Add readin
 describe('a reading is added by taps', () => {
   it('the first one starts the calibration: one stroke, then measure', async () => {
     await open(FRESH_ID);
-    expect(screen.getByText('Take a fresh balloon. One stroke, then measure.')).toBeTruthy();
+    expect(screen.getByText('Take a fresh balloon and give it 1 stroke, then measure.')).toBeTruthy();
     fireEvent.keyDown(dial(), { key: 'ArrowRight' });
     await userEvent.click(screen.getByRole('radio', { name: 'Round' }));
     await add();
@@ -135,12 +135,12 @@ describe('a reading is added by taps', () => {
     const records = someRecords();
     records.pumps = [{ ...records.pumps[0]!, kind: 'twin', doseVolumeL: 3 }];
     await open(FRESH_ID, records);
-    expect(screen.getByText('Take a fresh balloon. One second, then measure.')).toBeTruthy();
+    expect(screen.getByText('Take a fresh balloon and give it 0.7 s, then measure.')).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'More: seconds in all' }));
     await add();
-    expect(lastDone()).toMatchObject({ body: { dose: 1.1, nozzle: 'left' } });
+    expect(lastDone()).toMatchObject({ body: { dose: 0.8, nozzle: 'left', balloon: 1 } });
     await add();
-    expect(lastDone()).toMatchObject({ body: { nozzle: 'right' } });
+    expect(lastDone()).toMatchObject({ body: { nozzle: 'right', balloon: 2 } });
   });
 
   it('goes on for someone who has deleted every pump', async () => {

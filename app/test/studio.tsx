@@ -68,6 +68,7 @@ function reading(
     holeId: null,
     stopsHoleId: null,
     nozzle: null,
+    balloon: index + 1,
     sdMm: null,
     shape: null,
     outcome,

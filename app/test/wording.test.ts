@@ -20,7 +20,7 @@ describe('wording', () => {
     ]);
     expect([doseText(2.25), dosed(2.4, 'timed')]).toEqual(['2.25', '2.4 s']);
     expect([counted(1, 'reading'), counted(0, 'reading')]).toEqual(['1 reading', '0 readings']);
-    expect([1, 3, 7, 21].map(standing)).toEqual(['same day', '3 days', '1 week', '3 weeks']);
+    expect([0, 1, 3, 7, 21].map(standing)).toEqual(['for the evening', '1 day', '3 days', '1 week', '3 weeks']);
     expect([numbersOf([5]), numbersOf([0, 3, 8])]).toEqual(['number 6', 'numbers 1, 4 and 9']);
   });
 
@@ -42,7 +42,9 @@ describe('wording', () => {
     });
     if (!target.ok) throw new Error(target.problem.code);
     expect(heldBecause(target.value, inches)).toMatch(/^Held at your round limit of 9/);
-    const [wish, held] = target.value.reasons.map((reason) => reasonText(reason, inches, 'Classic'));
+    const [wish, held] = target.value.reasons.map((reason) =>
+      reasonText(reason, inches, { name: 'Classic', widthMm: target.value.widthMm }),
+    );
     expect(wish).toBe('Classic asks for 91 % of nominal: 10 in.');
     expect(held).toMatch(/^Held there: yours turns oval at 9/);
     expect(roundLimitText({ kind: 'no-shapes-seen' }, inches)).toMatch('do not show');
@@ -109,7 +111,7 @@ describe('a reading before it is added', () => {
   });
 
   it('keeps no width of a burst', () => {
-    const ids = { id: 'r', calibrationId: 'c', takenAt: '2026-11-16T17:00:00.000Z' };
+    const ids = { id: 'r', calibrationId: 'c', takenAt: '2026-11-16T17:00:00.000Z', balloon: 1 };
     expect(readingOf({ ...draft, outcome: 'burst' }, ids)).toMatchObject({
       widthMm: null,
       heightMm: null,

@@ -12,7 +12,11 @@ export const READING_DEFAULTS = {
   holeId: null,
   stopsHoleId: null,
   nozzle: null,
+  balloon: null,
 } as const;
+
+/** Balloons of one calibration are numbered up to here. */
+export const MOST_BALLOONS = 9999;
 
 /** What was seen after one dose: a width, or the two holes it lies between. A burst may lack both. */
 export const readingSchema = z.object({
@@ -33,6 +37,8 @@ export const readingSchema = z.object({
   stopsHoleId: idSchema.nullable().default(READING_DEFAULTS.stopsHoleId),
   /** Which nozzle of a two-nozzle inflator filled it. */
   nozzle: z.enum(NOZZLES).nullable().default(READING_DEFAULTS.nozzle),
+  /** Which balloon of the calibration it was: one filled on keeps its number. Not known of older readings. */
+  balloon: z.int().min(1).max(MOST_BALLOONS).nullable().default(READING_DEFAULTS.balloon),
   heightMm: lengthMmSchema.nullable(),
   sdMm: storedLength().positive().max(100).nullable(),
   shape: z.enum(SHAPES).nullable(),
@@ -89,6 +95,7 @@ export function coreReading(record: ReadingRecord): Reading {
         : undefined,
     way: record.way,
     nozzle: record.nozzle ?? undefined,
+    balloon: record.balloon ?? undefined,
     heightMm: record.heightMm ?? undefined,
     sdMm: record.sdMm ?? undefined,
     shape: record.shape ?? undefined,

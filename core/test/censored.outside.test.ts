@@ -1,4 +1,4 @@
-import { censoredLeastSquares, fitCalibration, leastSquares, normalCdf, type Bracket, type Reading } from '../src';
+import { fitCalibration, generalLeastSquares, leastSquares, normalCdf, type Bracket, type Reading } from '../src';
 import { ELEVEN, readingsOf, trueWidth } from './physicalBalloon';
 
 const row = (x: number) => [1, x];
@@ -38,8 +38,17 @@ function logLikelihood(a: number, b: number, ratio: number): number {
   return sum;
 }
 
-describe('censoredLeastSquares', () => {
-  const fit = censoredLeastSquares({ values, intervals, start: [0, 2], priorWorth: 4, varianceRatio: 1 })!;
+type Value = { row: number[]; value: number; sd: number };
+type Interval = { row: number[]; low: number; high: number; sd: number };
+const observed = (some: readonly Value[], between: readonly Interval[]) => [
+  ...some.map(({ row: r, value, sd }) => ({ row: r, seen: value, variance: sd * sd })),
+  ...between.map(({ row: r, low, high, sd }) => ({ row: r, seen: { low, high }, variance: sd * sd })),
+];
+const likeliest = (some: readonly Value[], between: readonly Interval[], start: readonly number[]) =>
+  generalLeastSquares({ observations: observed(some, between), start, priorWorth: 4, varianceRatio: 1 });
+
+describe('values and intervals', () => {
+  const fit = likeliest(values, intervals, [0, 2])!;
 
   it('finds the top of the likelihood that a brute-force grid finds', () => {
     let best = { a: 0, b: 0, at: -Infinity };
@@ -75,26 +84,14 @@ describe('censoredLeastSquares', () => {
       observed: values.map((v) => v.value),
       weights: values.map(() => 25),
     })!;
-    const same = censoredLeastSquares({
-      values,
-      intervals: [],
-      start: [0, 0],
-      priorWorth: 4,
-      varianceRatio: 1,
-    })!;
+    const same = likeliest(values, [], [0, 0])!;
     const narrow = values.map(({ row: r, value, sd }) => ({
       row: r,
       low: value - 1e-4,
       high: value + 1e-4,
       sd,
     }));
-    const close = censoredLeastSquares({
-      values: [],
-      intervals: narrow,
-      start: [0, 2],
-      priorWorth: 4,
-      varianceRatio: 1,
-    })!;
+    const close = likeliest([], narrow, [0, 2])!;
     for (const i of [0, 1]) {
       expect(same.coefficients[i]).toBeCloseTo(plain.coefficients[i]!, 10);
       expect(close.coefficients[i]).toBeCloseTo(plain.coefficients[i]!, 4);
@@ -102,17 +99,9 @@ describe('censoredLeastSquares', () => {
   });
 
   it('arrives from a start far away, and gives up where the data do not determine the line', () => {
-    const far = censoredLeastSquares({
-      values,
-      intervals,
-      start: [80, -9],
-      priorWorth: 4,
-      varianceRatio: 1,
-    })!;
+    const far = likeliest(values, intervals, [80, -9])!;
     expect(far.coefficients[1]).toBeCloseTo(fit.coefficients[1]!, 6);
-    expect(
-      censoredLeastSquares({ values: values.slice(0, 1), intervals: [], start: [0, 0], priorWorth: 4 }),
-    ).toBeNull();
+    expect(likeliest(values.slice(0, 1), [], [0, 0])).toBeNull();
   });
 });
 

@@ -3,7 +3,6 @@ import {
   estimateCurve,
   fitCalibration,
   floorDose,
-  learnWays,
   matchNozzle,
   nextReading,
   normalFrom,
@@ -20,7 +19,6 @@ import {
   type InflatorKind,
   type Nozzle,
   type Reading,
-  type WayResidual,
 } from '../src';
 import { ELEVEN, readingsOf, trueWidth, type PhysicalBalloon } from './physicalBalloon';
 
@@ -207,24 +205,6 @@ describe('a balloon never measured', () => {
 });
 
 describe('ways of measuring', () => {
-  it('keep what is assumed until readings say otherwise, and then move towards them', () => {
-    const residuals = (sd: number, count: number): WayResidual[] => {
-      const random = randomFrom(9);
-      return Array.from({ length: count }, () => ({
-        way: 'tape',
-        sdMm: 2,
-        standardised: (sd / 2) * normalFrom(random),
-      }));
-    };
-    expect(learnWays([]).tape).toMatchObject({ sdMm: 2, assumedMm: 2, readings: 0 });
-    const careful = learnWays(residuals(1, 200)).tape;
-    expect(careful.sdMm).toBeGreaterThan(0.9);
-    expect(careful.sdMm).toBeLessThan(1.25);
-    expect([careful.lowMm < careful.sdMm, careful.highMm > careful.sdMm]).toEqual([true, true]);
-    expect(learnWays(residuals(1, 4)).tape.sdMm).toBeGreaterThan(careful.sdMm);
-    expect(learnWays(residuals(1, 200)).caliper.readings).toBe(0);
-  });
-
   it('give a fit the weight their readings deserve', () => {
     const readings: Reading[] = readingsOf({ balloon: ELEVEN, doses: [2, 4, 6, 8], sdMm: 0 }).map((r, i) => ({
       ...r,

@@ -22,7 +22,7 @@ import { ELEVEN, readingsOf, type PhysicalBalloon } from './physicalBalloon';
 const inch = (inches: number) => inches * 25.4;
 const nominalMm = inch(11);
 const hold = defaultHoldRate({ wraps: 2, stuffed: false });
-const [full, classic] = STANDARD_TIERS as [NamedTier, NamedTier];
+const [full, classic] = STANDARD_TIERS.map((tier) => ({ ...tier, shape: 'round' })) as [NamedTier, NamedTier];
 const DOSES = [1, 2, 3, 4, 5, 6, 7, 8, 9];
 
 function fitOf(balloon: PhysicalBalloon = ELEVEN, seed = 1, sdMm = 0.5) {

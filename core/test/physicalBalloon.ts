@@ -17,6 +17,7 @@ export const ELEVEN: PhysicalBalloon = {
       { widthMm: 250, aspect: 1.055, sd: 0 },
       { widthMm: 290, aspect: 1.25, sd: 0 },
     ],
+    seen: true,
     roundLimit: { kind: 'no-shapes-seen' },
   },
 };

@@ -53,10 +53,11 @@ function fitOf({ nominalMm, readings }: { nominalMm: number; readings: Reading[]
 }
 
 describe('whatever careful readings are entered', () => {
-  it('the fit finds the pump to a few per cent', () => {
+  it('the fit finds the pump to a few per cent, and less surely where nobody measured how long the body was', () => {
     fc.assert(
       fc.property(careful, (made) => {
-        expect(Math.abs(fitOf(made).doseVolumeL / made.strokeL - 1)).toBeLessThan(0.08);
+        const most = made.readings.every(({ heightMm }) => heightMm !== undefined) ? 0.08 : 0.14;
+        expect(Math.abs(fitOf(made).doseVolumeL / made.strokeL - 1)).toBeLessThan(most);
       }),
     );
   });
@@ -197,7 +198,7 @@ describe('small parts', () => {
         aspect: (aspect += taller),
         sd: 0,
       }));
-      return { knots, roundLimit: { kind: 'no-shapes-seen' } };
+      return { knots, seen: true, roundLimit: { kind: 'no-shapes-seen' } };
     });
 
   it('width and volume turn into one another on any rising aspect law', () => {

@@ -104,7 +104,8 @@ describe('a balloon in a balloon, filled as one', () => {
 describe('the limits of a pair', () => {
   it('holds the pair at the one whose round limit was measured lower, and says whose it is', () => {
     const fit = eleven();
-    const found = stuff(skin(11), skin(11, { fit }));
+    const round = { ...classic, shape: 'round' as const };
+    const found = stuff(skin(11), skin(11, { fit }), round);
     expect(found.limits.governs).toBe('inner');
     const held = found.target.reasons.find((reason) => reason.code === 'round-limit' && reason.state === 'acts');
     expect(held).toMatchObject({ of: 'inner' });

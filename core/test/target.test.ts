@@ -38,7 +38,7 @@ function target(options: Partial<Parameters<typeof resolveTarget>[0]> = {}) {
 
 describe('resolveTarget', () => {
   it('holds an 11 in balloon at its round limit when the tier asks for more', () => {
-    const held = target({ fit, tier: full });
+    const held = target({ fit, tier: { ...full, shape: 'round' } });
     expect(held.reasons[1]).toMatchObject({ code: 'round-limit', state: 'acts' });
     expect(held.widthMm).toBeLessThanOrEqual(fit.shape.roundLimit.kind === 'shown' ? fit.shape.roundLimit.widthMm : 0);
     expect(held.origin).toBe('measured');
@@ -167,7 +167,8 @@ describe('judgeBatch', () => {
   it('gives no verdict on two, and refuses what cannot be', () => {
     expect(judge(answers('=='))).toMatchObject({
       verdict: 'too-few',
-      advice: [{ code: 'check-more', atLeast: 1 }],
+      // Seven that pass show, nine times in ten, that fewer than three in ten are off.
+      advice: [{ code: 'check-more', atLeast: 5 }],
     });
     const code = (o: object) => {
       const r = judgeBatch({ targetMm: 254, toleranceMm: 6, results: widths(250), ...o });

@@ -50,7 +50,7 @@ describe('from an empty studio to a checked batch, on a phone', () => {
 
   it('is calibrated by taps alone: the app says what to do next after each reading', async () => {
     await visitor.tap('button', 'Add reading');
-    await visitor.sees('One stroke, then measure');
+    await visitor.sees('Take a fresh balloon and give it');
     await visitor.tap('radio', 'Caliper');
     for (let reading = 0; reading < 6; reading += 1) {
       const strokes = await strokesShown();

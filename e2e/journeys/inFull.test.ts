@@ -41,10 +41,10 @@ describe('a target on a phone', () => {
       reason,
     );
 
-  it('is held at the round limit, and says so', async () => {
-    await visitor.sees('Held at your round limit of');
+  it('is held under what felt hard, or at the round limit where its tier bears no oval, and says so', async () => {
+    await visitor.sees('where one felt hard');
     await visitor.tap('button', 'Why this target');
-    expect(await stateOf('yours turns oval at')).toMatch(/^holds/);
+    expect(await stateOf('one felt hard at')).toMatch(/^holds/);
     await visitor.tap('button', 'Close');
   });
 
@@ -196,7 +196,7 @@ describe('the bench and the hold tests', () => {
     const visitor = await world.visit('/bench', PHONE);
     await visitor.sees('Worth calibrating first');
     await visitor.tapText('Fennimore Mirror 11');
-    await visitor.sees('One stroke, then measure');
+    await visitor.sees('Take a fresh balloon and give it');
     await visitor.goTo(`/shelf/${called('Fennimore Standard', 16).id}/hold`);
     await visitor.tap('button', 'Start the test');
     await visitor.sees('at the knot');

@@ -43,7 +43,10 @@ export function viewCheck(record: CheckRecord, sizers: readonly SizerRecord[]): 
   const holeOffMm = checkHoleOffMm(check, holes);
   const { targetMm, toleranceMm } = check;
   const results = check.results.map(coreCheckResult);
-  const judged = judgeBatch({ targetMm, toleranceMm, results, holeOffMm });
+  // Of a layer of a piece, or of a lot no larger than its sample, every balloon is checked.
+  const all = check.layer !== null || check.lotSize === check.size;
+  const whole = all && results.length >= check.size;
+  const judged = judgeBatch({ targetMm, toleranceMm, results, holeOffMm, whole });
   const judgement = judged.ok ? judged.value : null;
   return {
     check,

@@ -10,17 +10,16 @@ import {
   type TierRecord,
 } from '@leggero/contract';
 import {
+  balloonsOf,
   defaultHoldRate,
   estimateFor,
-  fitCalibration,
   fitHold,
+  fitOnShelf,
   heightAtMm,
   MM_PER_INCH,
   modellingCode,
-  pairLimits,
   pairTarget,
   resolveTarget,
-  sdsOf,
   showingOf,
   stuffedCurve,
   type CalibrationFit,
@@ -98,11 +97,10 @@ export function viewModel(options: ViewOptions): ModelView {
   const estimate = fit || !pump ? null : pair ? pair.estimate : estimateWith(model, pump, knowledge);
   const hold = holdOf(model, venue?.wraps ?? 2);
   const showing = venue ? showingAt(studio, venue, hold) : null;
-  const limits = pair ? { pair: pairLimits({ ...pair, fit, daysStanding }) } : {};
   const governingMm = pair ? Math.min(pair.outer.nominalMm, pair.inner.nominalMm) : nominalMm;
   const targets = tiers.flatMap((tier): TierTarget[] => {
     const asked = { tier, fit, estimate, daysStanding, step: studio.stepMm, showing };
-    const target = pair ? pairTarget({ ...pair, ...asked, ...limits }) : resolveTarget({ nominalMm, finish, ...asked });
+    const target = pair ? pairTarget({ ...pair, ...asked }) : resolveTarget({ nominalMm, finish, ...asked });
     return target.ok ? [{ tier, target: target.value }] : [];
   });
   const fitProblem = problem === 'no-readings' ? null : problem;
@@ -146,17 +144,17 @@ const NO_READINGS: FitOutcome = { fit: null, problem: 'no-readings' };
 
 /** The fit of a calibration: as the shelf knows it, or anew where the record holds more or has changed since. */
 function outcomeOf(
-  { nominalMm }: ShelfModel,
+  model: ShelfModel,
   calibration: CalibrationRecord,
   pump: PumpRecord | null,
   { shelf, fits }: Knowledge,
 ): FitOutcome {
   const known = fits.get(calibration);
   if (known) return known;
+  const { id, pumpId: inflatorId } = calibration;
+  const inflator = pump ? coreInflator(pump) : ({ kind: 'hand' } as const);
   const readings = calibration.readings.map(coreReading);
-  const ways = sdsOf(shelf.ways);
-  const result = fitCalibration({ nominalMm, readings, ways, ...(pump ? { pump: coreInflator(pump) } : {}) });
-  return result.ok ? { fit: result.value, problem: null } : { fit: null, problem: result.problem.code };
+  return fitOnShelf({ balloon: coreBalloon(model), calibration: { id, inflatorId, readings }, inflator, shelf });
 }
 
 /** The curve that a balloon is expected to have with an inflator, from all else on the shelf. */
@@ -180,10 +178,9 @@ function showingAt(studio: Studio, venue: Venue, hold: HoldRate): Showing | null
 /** A model as comparing needs it. */
 export function comparedModel(model: ShelfModel, { fit, curve, hold }: ModelView): ComparedModel {
   const readings = model.calibrations.flatMap((calibration) => calibration.readings);
-  // Balloons, not readings: a dose not above the one before began with a fresh balloon.
+  // Balloons, not readings.
   const filled = model.calibrations.reduce(
-    (sum, calibration) =>
-      sum + calibration.readings.filter(({ dose }, i, all) => i === 0 || dose <= all[i - 1]!.dose).length,
+    (sum, calibration) => sum + new Set(balloonsOf(calibration.readings.map(coreReading))).size,
     0,
   );
   const burst = readings.filter(({ outcome }) => outcome === 'burst').length;

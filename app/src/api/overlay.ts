@@ -53,7 +53,7 @@ export function overlayStudio(studio: Studio, command: Command): Studio {
 }
 
 export function overlayTiers(tiers: readonly TierRecord[], command: Command): TierRecord[] {
-  if (command.name === 'createTier') return put(tiers, command.body);
+  if (command.name === 'createTier') return put(tiers, { ...command.body, shape: command.body.shape ?? 'round' });
   if (command.name === 'changeTier') return change(tiers, command.id, command.body);
   if (command.name === 'deleteTier') return remove(tiers, command.id);
   return [...tiers];

@@ -21,7 +21,7 @@ export const VERDICT_WORDS: Record<Verdict, { word: string; tone: Tone }> = {
   'some-off': { word: 'some off', tone: 'edge' },
   'off-centre': { word: 'off target', tone: 'out' },
   uneven: { word: 'uneven', tone: 'out' },
-  'too-few': { word: 'too few', tone: 'plain' },
+  'too-few': { word: 'cannot tell yet', tone: 'plain' },
 };
 
 /** The verdict in one sentence. */
@@ -37,8 +37,13 @@ export function verdictText({ verdict, count, tooLarge, tooSmall, advice }: Batc
     case 'uneven':
       return `${off} of ${count} are outside: too different from one another.`;
     case 'too-few':
-      return `${counted(count, 'balloon')} checked. Three make a first verdict.`;
+      return `${soFar(count, off)} That is too few to speak for the batch.`;
   }
+}
+
+function soFar(count: number, off: number): string {
+  if (off > 0) return `${off} of ${count} ${off === 1 ? 'is' : 'are'} outside.`;
+  return count === 1 ? 'The one checked so far is within.' : `All ${count} checked so far are within.`;
 }
 
 export function adviceText(advice: BatchAdvice, text: Write): string {
@@ -56,7 +61,7 @@ export function adviceText(advice: BatchAdvice, text: Write): string {
     case 'size-every-one':
       return 'Size every one from here on, at the hole.';
     case 'check-more':
-      return `Check ${advice.atLeast} more for a first verdict.`;
+      return `Check ${advice.atLeast} more for a verdict.`;
   }
 }
 

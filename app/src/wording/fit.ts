@@ -9,6 +9,7 @@ export const FIT_PROBLEMS: Record<FitProblemCode, string> = {
   'bad-width': 'A reading has a width that this balloon cannot have.',
   'bad-height': 'A reading has a height that this balloon cannot have.',
   'bad-uncertainty': 'A reading has an uncertainty that cannot be.',
+  'bad-balloon': 'A reading has a number of its balloon that cannot be.',
   'bad-bracket': 'A reading has holes that do not suit this balloon.',
   'bracket-upside-down': 'A reading stops at a larger hole than it passes.',
   'bad-nominal': 'The nominal size cannot be.',

@@ -31,16 +31,28 @@ function whose({ of }: { of?: 'outer' | 'inner' }, alone: string): string {
   return of ? `the ${of}’s` : alone;
 }
 
+/** The tier whose target is told, and that target. */
+interface Reasoned {
+  name: string;
+  widthMm: number;
+}
+
 /** One link of the chain of reasons. */
-export function reasonText(reason: TargetReason, text: Write, tierName: string): string {
+export function reasonText(reason: TargetReason, text: Write, { name: tierName, widthMm: shownMm }: Reasoned): string {
   switch (reason.code) {
     case 'tier':
       return (
         `${tierName} asks for ${percent(reason.fraction)} of ` +
         `${reason.of ? 'the smaller nominal' : 'nominal'}: ${text(reason.widthMm)}.`
       );
+    case 'oval-here':
+      return (
+        `${text(shownMm)} is slightly oval here (${reason.aspect.toFixed(2)}), which ${tierName} bears; ` +
+        `round ends at ${text(reason.roundMm)}.`
+      );
     case 'round-limit':
-      return roundReason(reason, text);
+    case 'pear-limit':
+      return shapeReason(reason, text);
     case 'standing':
       return reason.state === 'acts'
         ? `Held there so that it stands (${standing(reason.days)}): ${percent(reason.fraction)} of ` +
@@ -84,17 +96,19 @@ function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
-function roundReason(reason: Extract<TargetReason, { code: 'round-limit' }>, text: Write): string {
+function shapeReason(reason: Extract<TargetReason, { code: 'round-limit' | 'pear-limit' }>, text: Write): string {
+  const [turns, limitName] =
+    reason.code === 'round-limit' ? ['turns oval', 'round limit'] : ['turns from oval to pear', 'limit to a pear'];
   const limit = `${text(reason.limitMm)}, give or take ${text(1.96 * reason.sdMm)}`;
   if (reason.from === 'line') {
     return (
-      `${capital(whose(reason, 'its'))} line’s other sizes say it turns oval at ` +
+      `${capital(whose(reason, 'its'))} line’s other sizes say it ${turns} at ` +
       `${limit}${reason.state === 'acts' ? ': held there' : ''}.`
     );
   }
   return reason.state === 'acts'
-    ? `Held there: ${reason.of ? `the ${reason.of}` : 'yours'} turns oval at ${limit}.`
-    : `${capital(whose(reason, 'your'))} round limit of ${text(reason.limitMm)} leaves ` +
+    ? `Held there: ${reason.of ? `the ${reason.of}` : 'yours'} ${turns} at ${limit}.`
+    : `${capital(whose(reason, 'your'))} ${limitName} of ${text(reason.limitMm)} leaves ` +
         `${reason.state === 'near' ? 'little room' : 'room'}.`;
 }
 
@@ -117,6 +131,8 @@ export function heldBecause(target: Target, text: Write): string {
         `Held at ${whose(acted, acted.from === 'own' ? 'your' : 'its line’s')} ` +
         `round limit of ${text(acted.limitMm)}`
       );
+    case 'pear-limit':
+      return `Held before it turns pear, at ${text(acted.limitMm)}`;
     case 'standing':
       return `Held so that ${acted.of ? `the ${acted.of}` : 'it'} stands (${standing(acted.days)})`;
     case 'felt-hard':
@@ -132,8 +148,14 @@ export function heldBecause(target: Target, text: Write): string {
     case 'hold':
       return `Made larger for ${counted(acted.hours, 'hour')} of waiting`;
     default:
-      return target.origin === 'rule' ? 'From the tier alone: no curve yet' : 'No limit holds it down';
+      return whereFrom(target);
   }
+}
+
+function whereFrom({ origin, cautions }: Target): string {
+  if (origin !== 'rule') return 'No limit holds it down';
+  const open = cautions.some(({ code }) => code === 'not-known-yet');
+  return open ? 'From the tier alone: its dose is not known yet' : 'From the tier alone: no curve yet';
 }
 
 export function cautionText(caution: TargetCaution, text: Write): string {
@@ -162,6 +184,10 @@ export function cautionText(caution: TargetCaution, text: Write): string {
       return 'Nobody has noted its shape yet, so the round limit is not known. Note the shape with the next reading.';
     case 'beyond-readings':
       return `This lies beyond the largest reading (${text(caution.largestMm)}): the curve is drawn on from there.`;
+    case 'below-readings':
+      return `This lies below the smallest reading (${text(caution.smallestMm)}), and nothing near it was measured.`;
+    case 'not-known-yet':
+      return 'Its dose is not known yet: the readings leave it open. Take two readings, one small and one near this size.';
     case 'dead-volume-assumed-zero':
       return 'Only one dose was read: the curve is drawn from an empty balloon at no dose. A second dose settles it.';
     case 'estimated-from':
@@ -224,10 +250,14 @@ export function outlierText({ dose, widthMm, expectedWidthMm }: Outlier, kind: I
 
 export function noteText(note: FitNote, kind: InflatorKind): string {
   const each = kind === 'hand' ? 'a stroke' : 'a second';
-  return note.code === 'dead-volume-assumed-zero'
-    ? 'The curve rests on one dose, so it is drawn from nothing.'
-    : `This inflator seems to move ${note.fittedL.toFixed(2)} L ${each}; ` +
-        `${note.onRecordL.toFixed(2)} L is on record. Is it the same one?`;
+  if (note.code === 'dead-volume-assumed-zero') return 'The curve rests on one dose, so it is drawn from nothing.';
+  if (note.code === 'slope-unknown') {
+    return `The readings do not show what ${each} adds: the widths hardly differ. Give clearly more, and measure again.`;
+  }
+  return (
+    `This inflator seems to move ${note.fittedL.toFixed(2)} L ${each}; ` +
+    `${note.onRecordL.toFixed(2)} L is on record. Is it the same one?`
+  );
 }
 
 /** What the start of a timed inflator costs; empty for hand pumps, and while it is not known. */
@@ -244,12 +274,12 @@ export function nextText({ dose, purpose, freshBalloon }: NextReading, lastDose:
     : `Give ${dosed(dose - lastDose, kind)} more, ${doseText(dose, kind)} in all`;
   switch (purpose) {
     case 'first':
-      return `Take a fresh balloon. ${kind === 'hand' ? 'One stroke' : 'One second'}, then measure.`;
+      return `Take a fresh balloon and give it ${dosed(dose, kind)}, then measure.`;
     case 'narrow-the-curve':
       return `${how}, then measure.`;
     case 'find-round-limit':
       return `${how}: how far does it stay round?`;
     case 'enough':
-      return 'The targets are known well enough. More readings would not move them by a step.';
+      return 'The targets are known well enough. More readings would hardly move them.';
   }
 }

@@ -1,6 +1,17 @@
-import type { Problem, TierProblemCode } from '@leggero/core';
+import type { Problem, TierProblemCode, TierShape } from '@leggero/core';
 
 import { percent } from './trade';
+
+/** The shapes a tier bears. */
+export const TIER_SHAPE_WORDS: Record<TierShape, { title: string; means: string; short: string }> = {
+  round: { title: 'Round only', means: 'Held where the balloon turns oval.', short: 'round' },
+  oval: { title: 'Oval too', means: 'May go past round, never to a pear.', short: 'round or oval' },
+};
+
+/** What a tier is for, and its shape. */
+export function tierText({ purpose, shape }: { purpose: string; shape: TierShape }): string {
+  return [purpose, TIER_SHAPE_WORDS[shape].short].filter(Boolean).join(' · ');
+}
 
 /** What is wrong with a tier, and what would do. */
 export function tierProblemText({ code, detail }: Problem<TierProblemCode>): string {

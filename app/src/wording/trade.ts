@@ -84,9 +84,9 @@ export function counted(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;
 }
 
-/** "same day", "3 days", "3 weeks". */
+/** "for the evening", "1 day", "3 days", "3 weeks". */
 export function standing(days: number): string {
-  if (days <= 1) return 'same day';
+  if (days === 0) return 'for the evening';
   return days % 7 === 0 ? counted(days / 7, 'week') : counted(days, 'day');
 }
 

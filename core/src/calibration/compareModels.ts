@@ -6,7 +6,7 @@ import { shareInterval, type Share } from '../statistics';
 import { TRADE } from '../trade';
 import type { DoseCurve } from './doseCurve';
 import type { CalibrationFit } from './fitCalibration';
-import { doseForWidth, predictWidth } from './predict';
+import { balloonSdMm, doseForWidth, predictWidth } from './predict';
 import { aspectAt, type RoundLimit } from './shapeLaw';
 
 /** A model as comparing needs it. */
@@ -70,7 +70,7 @@ export function modelAtWidth({
     aspectSd: shaped?.sd ?? 0,
     aspectMargin: 1.96 * (shaped?.sd ?? 0),
     roundLimit: curve?.shape.roundLimit ?? { kind: 'no-shapes-seen' },
-    spreadMm: fit ? Math.sqrt(fit.varianceRatio) * TRADE.measureSdMm.value.tape : null,
+    spreadMm: fit && dose?.ok ? balloonSdMm({ fit, dose: dose.value.dose, widthMm }) : null,
     lostADayMm: widthMm * (1 - keptShare({ rate: hold, hours: 24 })),
     bursts: filled > 0 ? shareInterval({ count: burst, of: filled }) : null,
   });

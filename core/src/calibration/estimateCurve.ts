@@ -3,6 +3,7 @@ import { TRADE } from '../trade';
 import type { DoseCurve } from './doseCurve';
 import type { CalibrationFit } from './fitCalibration';
 import type { InflatorKnowledge } from './poolInflator';
+import { assumedErrors, type ReadingErrors } from './readingErrors';
 import type { RoundLimit, ShapeLaw } from './shapeLaw';
 
 /** A curve nobody measured. */
@@ -32,12 +33,15 @@ export function estimateCurve({
   siblings,
   line,
   all,
+  errors,
 }: {
   nominalMm: number;
   /** Calibrations of the same line in other sizes. */
   siblings: readonly CalibrationFit[];
   line: InflatorKnowledge | null;
   all: InflatorKnowledge | null;
+  /** What makes one balloon differ from the next; as assumed of the inflator when absent. */
+  errors?: ReadingErrors | undefined;
 }): EstimatedCurve | null {
   const fromLine = line !== null && line.calibrations > 0;
   const known = fromLine ? line : all;
@@ -56,9 +60,12 @@ export function estimateCurve({
     deadVolumeL,
     doseVolumeL,
     nozzleVolumeL: 0,
+    terms: ['dead', 'dose'],
     covariance,
     degreesOfFreedom: FREEDOM + known.calibrations,
     varianceRatio: 1,
+    errors: errors ?? assumedErrors(known.kind),
+    marksMm: 0,
     lowestDose: Infinity,
     highestDose: -Infinity,
     shape,
@@ -68,16 +75,23 @@ export function estimateCurve({
   };
 }
 
-/** The aspect law of the line's nearest size, brought to this nominal, with the round limit pooled over all sizes. */
-function estimateShape(nominalMm: number, siblings: readonly CalibrationFit[]): { shape: ShapeLaw; from: number } {
-  const shaped = siblings.filter(({ shape }) => shape.knots.length > 0);
+/**
+ * The aspect law of the line's nearest size, brought to this nominal, with the round limit pooled over all sizes; what
+ * is usual where none was measured. `from` counts the sizes behind it.
+ */
+export function estimateShape(
+  nominalMm: number,
+  siblings: readonly CalibrationFit[],
+): { shape: ShapeLaw; from: number } {
+  const shaped = siblings.filter(({ shape }) => shape.seen);
   const nearest = [...shaped].sort(
     (a, b) => Math.abs(Math.log(a.nominalMm / nominalMm)) - Math.abs(Math.log(b.nominalMm / nominalMm)),
   )[0];
-  const roundLimit = estimateRoundLimit(nominalMm, siblings);
+  const roundLimit = estimateLimit(nominalMm, siblings, ({ shape }) => shape.roundLimit);
+  const pearLimit = estimateLimit(nominalMm, siblings, ({ shape }) => shape.pearLimit);
   if (!nearest) {
     const { aspect, sd } = TRADE.typicalAspect.value;
-    return { shape: { knots: [{ widthMm: nominalMm, aspect, sd }], roundLimit }, from: 0 };
+    return { shape: { knots: [{ widthMm: nominalMm, aspect, sd }], seen: false, roundLimit, pearLimit }, from: 0 };
   }
   const scale = nominalMm / nearest.nominalMm;
   const { sd: between } = TRADE.typicalAspect.value;
@@ -86,14 +100,20 @@ function estimateShape(nominalMm: number, siblings: readonly CalibrationFit[]): 
     aspect,
     sd: Math.hypot(sd, between / 2),
   }));
-  return { shape: { knots, roundLimit }, from: shaped.length };
+  return { shape: { knots, seen: true, roundLimit, pearLimit }, from: shaped.length };
 }
 
-/** The round limit of a line's other sizes as a share of nominal, pooled, for this nominal. */
-function estimateRoundLimit(nominalMm: number, siblings: readonly CalibrationFit[]): RoundLimit {
-  const estimates = siblings.flatMap(({ nominalMm: own, shape: { roundLimit } }) =>
-    roundLimit.kind === 'shown' ? [{ value: roundLimit.widthMm / own, variance: (roundLimit.sdMm / own) ** 2 }] : [],
-  );
+/** A limit of the shape of a line's other sizes as a share of nominal, pooled, for this nominal. */
+function estimateLimit(
+  nominalMm: number,
+  siblings: readonly CalibrationFit[],
+  limitOf: (fit: CalibrationFit) => RoundLimit | undefined,
+): RoundLimit {
+  const estimates = siblings.flatMap((fit) => {
+    const limit = limitOf(fit);
+    const own = fit.nominalMm;
+    return limit?.kind === 'shown' ? [{ value: limit.widthMm / own, variance: (limit.sdMm / own) ** 2 }] : [];
+  });
   const expected = { variance: TRADE.roundLimitBetween.value ** 2, worth: TRADE.betweenWorth.value };
   const pooled = poolEstimates({ estimates, expected });
   if (!pooled) return { kind: 'no-shapes-seen' };

@@ -1,20 +1,15 @@
 import type { Inflator } from '../inflator';
 import { ok, problem, type Result } from '../result';
-import { censoredLeastSquares, leastSquares, type IntervalSeen, type LinearFit, type ValueSeen } from '../statistics';
+import { generalLeastSquares, type GeneralFit, type PriorRow } from '../statistics';
 import { TRADE } from '../trade';
-import { designRow, volumeAtDoseL, type DoseCurve } from './doseCurve';
-import {
-  readingProblem,
-  widthSdOf,
-  widthSeenMm,
-  type Reading,
-  type ReadingProblemCode,
-  type Way,
-  type WaySds,
-} from './reading';
-import { aspectAt, fitShapeLaw, volumeAtL, volumeSlopeL, widthAtVolumeMm, type ShapeLaw } from './shapeLaw';
+import { designRow, slopeKnown, volumeAtDoseL, volumeVariance, type CurveTerm, type DoseCurve } from './doseCurve';
+import { measuringVariance, observationsOf, pointsOf, type Point } from './point';
+import { poolInflator, type InflatorKnowledge } from './poolInflator';
+import { balloonsOf, readingProblem, widthSeenMm, type Reading, type ReadingProblemCode } from './reading';
+import { assumedErrors, marksOfMm, type ReadingErrors } from './readingErrors';
+import { aspectAt, fitShapeLaw, growthAt, grownLaw, volumeAtL, widthAtVolumeMm, type ShapeLaw } from './shapeLaw';
 
-/** A reading that does not fit the others. It is set aside from the curve, and named. */
+/** A reading that does not fit the others. It is set aside from everything, and named. */
 export interface Outlier {
   /** Place in the readings given. */
   index: number;
@@ -28,8 +23,10 @@ export interface Outlier {
 
 /** What the user should know about how a fit was made. */
 export type FitNote =
-  /** Only one dose is known: the curve is drawn from an empty balloon at no dose. */
+  /** Only one dose is known, and nothing of the inflator: the curve is drawn from an empty balloon at no dose. */
   | { code: 'dead-volume-assumed-zero' }
+  /** The readings leave open whether more air makes it wider: no dose follows from them. */
+  | { code: 'slope-unknown' }
   /** The inflator seems to move another volume than the one on record. */
   | { code: 'stroke-unlike-pump'; fittedL: number; onRecordL: number };
 
@@ -37,15 +34,6 @@ export type FitNote =
 export interface SeenLimits {
   hardMm: number | null;
   burstMm: number | null;
-}
-
-/** How far a width was from the curve, for learning how sure its way of measuring is. */
-export interface WayResidual {
-  way: Way;
-  /** Residual over the uncertainty assumed, with what the curve's own freedom took away given back. */
-  standardised: number;
-  /** Uncertainty assumed, mm. */
-  sdMm: number;
 }
 
 /** What a calibration knows: how width follows from dose, and shape from width. */
@@ -60,52 +48,62 @@ export interface CalibrationFit extends DoseCurve {
   limits: SeenLimits;
   outliers: Outlier[];
   notes: FitNote[];
-  /** Of the measured widths that the curve rests on. */
-  residuals: WayResidual[];
 }
 
 export type FitProblemCode = ReadingProblemCode | 'bad-nominal' | 'no-readings' | 'no-widths' | 'not-rising';
 
-/** A reading as the dose law takes it: a volume with its uncertainty, and the bounds where two holes gave it. */
-interface Point {
-  index: number;
-  reading: Reading;
-  row: number[];
-  widthMm: number;
-  volumeL: number;
-  /** Inverse variance of the volume, litre^-2. */
-  weight: number;
-  bounds: { lowL: number; highL: number; sdL: number } | null;
+/** What is known of a balloon and its inflator before its own readings. */
+export interface KnownBefore {
+  /** What the inflator does with other balloons; its figure on record when absent, nothing when `null`. */
+  inflator?: InflatorKnowledge | null | undefined;
+  /** The shape that the line's other sizes, or the shelf, let expect; taken where no height was measured. */
+  shape?: ShapeLaw | undefined;
+}
+
+interface FitOptions {
+  nominalMm: number;
+  readings: readonly Reading[];
+  pump?: Inflator;
+  /** What makes readings differ; `assumedErrors` unless learned ones are given. */
+  errors?: ReadingErrors | undefined;
+  known?: KnownBefore | undefined;
+}
+
+/** A fit with the points it rests on: what learning over the shelf needs. */
+export interface FitWithPoints {
+  fit: CalibrationFit;
+  points: readonly Point[];
 }
 
 /**
- * Fits a calibration. Dose law: body volume = dead volume + dose volume x dose, by least squares weighted with the
- * inverse variance that the uncertainty of width (and height) gives each volume; brackets enter as intervals by
- * maximum likelihood (`censoredLeastSquares`). Readings from both nozzles of a two-nozzle inflator share the dead
- * volume and give each nozzle its own rate. The variance ratio joins the readings' own chi-square with
- * `TRADE.priorReadings` readings' worth of trust in the assumed uncertainty (the scaled inverse chi-square prior of
- * Gelman et al., Bayesian Data Analysis, section 3.3), so that three lucky readings do not pass for certainty. Shape
- * law: `fitShapeLaw`.
+ * Fits a calibration. Dose law: body volume = dead volume + dose volume x dose. Readings have two parts of error:
+ * measuring, each its own; and what the balloon and its strokes add, which readings of one balloon filled on share
+ * (strokes as a random walk). Fitted by generalised least squares (`generalLeastSquares`), brackets by maximum
+ * likelihood, with what is known of the inflator as a prior that follows Student's law: a first reading adds to what
+ * is known, and readings that contradict it win. Readings from both nozzles of a two-nozzle inflator share the dead
+ * volume and give each nozzle its own rate. Shape law: `fitShapeLaw` where heights were measured; else the shape to be
+ * expected, growing by a term of its own (`grownLaw`) that the answers of round, oval and pear and the doses inform.
+ * The variance ratio joins the readings' own squares with `TRADE.priorReadings` readings' worth of trust in `errors`.
  *
- * One dose is enough to start: the curve then comes from zero, give or take `TRADE.firstDoseSd`. Bursts count as
- * limits, not as points of the curve. A reading more than `TRADE.outlierLimit` externally studentised residuals away
- * is set aside and named (at most one in five). `ways` are the uncertainties to assume, `TRADE.measureSdMm` unless
- * learned ones are given.
+ * Bursts count as limits, not as points of the curve. A reading that lies more than `TRADE.outlierLimit` deviations
+ * from what all others say of it is set aside from curve, shape and limits and named (at most one in five).
  *
  * Problems: `bad-nominal`, `no-readings`, `no-widths` (bursts only), `not-rising` (widths fall as doses rise), and
  * those of `readingProblem` with the field `readings.<i>.<field>`.
  */
-export function fitCalibration({
+export function fitCalibration(options: FitOptions): Result<CalibrationFit, FitProblemCode> {
+  const fitted = fitWithPoints(options);
+  return fitted.ok ? ok(fitted.value.fit) : fitted;
+}
+
+/** As `fitCalibration`, with the points that the curve rests on. */
+export function fitWithPoints({
   nominalMm,
   readings,
   pump = { kind: 'hand' },
-  ways,
-}: {
-  nominalMm: number;
-  readings: readonly Reading[];
-  pump?: Inflator;
-  ways?: WaySds;
-}): Result<CalibrationFit, FitProblemCode> {
+  errors = assumedErrors(pump.kind),
+  known = {},
+}: FitOptions): Result<FitWithPoints, FitProblemCode> {
   if (!(nominalMm > 0 && Number.isFinite(nominalMm))) return problem('bad-nominal', { field: 'nominalMm' });
   const last = readings.at(-1);
   if (!last) return problem('no-readings', { field: 'readings' });
@@ -114,197 +112,355 @@ export function fitCalibration({
     if (bad) return { ok: false, problem: bad };
   }
 
-  const shape = fitShapeLaw({ readings: readings.filter((reading) => reading.outcome !== 'burst'), ways });
-  const points = pointsOf(readings, shape, ways);
-  if (points.length === 0) return problem('no-widths', { field: 'readings' });
-
-  const firstDoseSd = TRADE.firstDoseSd.value[pump.kind];
-  const { kept, fit: rough, setAside } = fitWithoutOutliers(points, firstDoseSd);
-  const fit = rough && refine(kept, rough);
-  if (!fit || !(fit.coefficients[1]! > 0)) return problem('not-rising', { field: 'readings' });
-
-  const [deadVolumeL, doseVolumeL, nozzleVolumeL = 0] = fit.coefficients as [number, number, number?];
-  const doses = kept.map(({ reading }) => reading.dose);
-  const widths = kept.map((point) => point.widthMm);
-  const distinctDoses = new Set(doses).size;
-  const notes: FitNote[] = [];
-  if (distinctDoses === 1) notes.push({ code: 'dead-volume-assumed-zero' });
-  const onRecordL = pump.doseVolumeL;
-  const slackL = 3 * Math.sqrt(fit.covariance[1]![1]!) + 0.1 * (onRecordL ?? 0);
-  if (distinctDoses > 1 && onRecordL !== undefined && Math.abs(doseVolumeL - onRecordL) > slackL) {
-    notes.push({ code: 'stroke-unlike-pump', fittedL: doseVolumeL, onRecordL });
-  }
-  const law = { deadVolumeL, doseVolumeL, nozzleVolumeL };
-  const meanWidthAt = ({ dose, nozzle }: Reading) =>
-    widthAtVolumeMm({ law: shape, volumeL: volumeAtDoseL(law, dose, nozzle) });
-  return ok({
+  const frame: Frame = {
     nominalMm,
-    inflator: pump.kind,
-    ...law,
-    covariance: fit.covariance,
-    degreesOfFreedom: fit.degreesOfFreedom + TRADE.priorReadings.value,
-    varianceRatio: fit.varianceRatio,
-    readingsUsed: kept.length,
-    distinctDoses,
+    readings,
+    pump,
+    errors,
+    known,
+    balloons: balloonsOf(readings),
+    marksMm: marksOfMm(readings),
+  };
+  let law = fitLaw(frame, new Set());
+  if (law === 'no-widths') return problem('no-widths', { field: 'readings' });
+  const slips = law === 'not-rising' ? null : slipsOf(frame, law);
+  if (slips && slips.size > 0) law = fitLaw(frame, new Set(slips.keys()));
+  if (law === 'not-rising' || law === 'no-widths') return problem('not-rising', { field: 'readings' });
+
+  const { points, shape, curve } = law;
+  const doses = points.map(({ reading }) => reading.dose);
+  const widths = points.map((point) => point.widthMm);
+  const distinctDoses = new Set(doses).size;
+  const meanWidthAt = ({ dose, nozzle }: Reading) =>
+    widthAtVolumeMm({ law: shape, volumeL: volumeAtDoseL(curve, dose, nozzle) });
+  const setAside = new Map(slips ?? []);
+  for (const [index, deviations] of burstSlips(frame, law)) setAside.set(index, deviations);
+  const fit: CalibrationFit = {
+    ...curve,
     lowestDose: least(doses),
     highestDose: most(doses),
+    readingsUsed: points.length,
+    distinctDoses,
     lastDose: last.outcome === 'burst' ? null : last.dose,
     smallestWidthMm: least(widths),
     largestWidthMm: most(widths),
-    shape,
-    limits: seenLimits(readings, meanWidthAt),
-    outliers: setAside.map(({ point, deviations }) => ({
-      index: point.index,
-      dose: point.reading.dose,
-      widthMm: point.widthMm,
-      expectedWidthMm: meanWidthAt(point.reading),
-      deviations,
-    })),
-    notes,
-    residuals: residualsOf(kept, rough, ways),
-  });
+    limits: seenLimits(
+      readings.filter((_, i) => !setAside.has(i)),
+      meanWidthAt,
+    ),
+    outliers: [...setAside].map(([index, deviations]) => {
+      const reading = readings[index]!;
+      const widthMm = widthSeenMm(reading)!;
+      return { index, dose: reading.dose, widthMm, expectedWidthMm: meanWidthAt(reading), deviations };
+    }),
+    notes: notesOf(frame, law, distinctDoses),
+  };
+  return ok({ fit, points });
 }
 
-function pointsOf(readings: readonly Reading[], shape: ShapeLaw, ways: WaySds | undefined): Point[] {
+/** What a fit is made in. */
+interface Frame {
+  nominalMm: number;
+  readings: readonly Reading[];
+  pump: Inflator;
+  errors: ReadingErrors;
+  known: KnownBefore;
+  balloons: readonly number[];
+  marksMm: number;
+}
+
+interface Law {
+  points: readonly Point[];
+  shape: ShapeLaw;
+  fit: GeneralFit;
+  curve: Omit<DoseCurve, 'lowestDose' | 'highestDose'>;
+}
+
+function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-widths' | 'not-rising' {
+  const { nominalMm, pump, errors, known, marksMm } = frame;
+  const kept = frame.readings.flatMap((reading, i) => (without.has(i) || reading.outcome === 'burst' ? [] : [reading]));
+  const seen = fitShapeLaw({ readings: kept, errors });
+  const measured = kept.some(({ heightMm, widthMm }) => heightMm !== undefined && widthMm !== undefined);
+  const base: ShapeLaw = measured ? seen : expectedShape(seen, known.shape);
   // Only where both nozzles were read can they be told apart; one alone speaks for the inflator.
-  const bothNozzles = new Set(readings.map(({ nozzle }) => nozzle).filter(Boolean)).size === 2;
-  const points: Point[] = [];
-  readings.forEach((reading, index) => {
-    const widthMm = widthSeenMm(reading);
-    if (reading.outcome === 'burst' || widthMm === undefined) return;
-    const row = designRow(reading);
-    if (!bothNozzles) row.pop();
-    points.push({ index, reading, row, widthMm, ...volumeSeen(reading, widthMm, shape, ways) });
+  const bothNozzles = new Set(kept.map(({ nozzle }) => nozzle).filter(Boolean)).size === 2;
+  const terms: CurveTerm[] = ['dead', 'dose'];
+  if (bothNozzles) terms.push('nozzle');
+  if (!measured) terms.push('growth');
+  const all = pointsOf({ readings: frame.readings, balloons: frame.balloons, terms, shape: base, nominalMm, marksMm });
+  const points = all.filter(({ index }) => !without.has(index));
+  if (points.length === 0) return 'no-widths';
+
+  const fit = fitDoses({
+    points,
+    terms,
+    base,
+    nominalMm,
+    errors,
+    prior: (strokeL) => priorOf(frame, terms, kept, base, strokeL),
   });
-  return points;
+  if (!fit || falls(points, errors, fit)) return 'not-rising';
+  const of = (term: CurveTerm) => fit.coefficients[terms.indexOf(term)] ?? 0;
+  if (!(of('dose') > Math.abs(of('nozzle')))) return 'not-rising';
+  const shape = measured ? seen : grownLaw({ base, growth: of('growth'), nominalMm, sd: TRADE.aspectLawSd.value });
+  return {
+    points,
+    shape,
+    fit,
+    curve: {
+      nominalMm,
+      inflator: pump.kind,
+      deadVolumeL: of('dead'),
+      doseVolumeL: of('dose'),
+      nozzleVolumeL: of('nozzle'),
+      terms,
+      covariance: fit.covariance,
+      degreesOfFreedom: fit.degreesOfFreedom + TRADE.priorReadings.value,
+      varianceRatio: fit.varianceRatio,
+      errors,
+      marksMm,
+      shape,
+    },
+  };
 }
 
-function volumeSeen(
-  reading: Reading,
-  widthMm: number,
-  law: ShapeLaw,
-  ways: WaySds | undefined,
-): Pick<Point, 'volumeL' | 'weight' | 'bounds'> {
-  const widthSd = widthSdOf(reading, ways);
-  const slopeL = volumeSlopeL({ law, widthMm });
-  if (reading.widthMm === undefined && reading.bracket) {
-    const { stopsMm, passesMm } = reading.bracket;
-    const lowL = volumeAtL({ law, widthMm: stopsMm });
-    const highL = volumeAtL({ law, widthMm: passesMm });
-    const sdL = slopeL * widthSd;
-    // For a first look, a width anywhere between the holes is as likely: the variance of a uniform law.
-    const weight = 1 / (sdL ** 2 + (highL - lowL) ** 2 / 12);
-    return { volumeL: volumeAtL({ law, widthMm }), weight, bounds: { lowL, highL, sdL } };
+/** Round or as the line's other sizes are, before its own growth; the round limit is what its own answers show. */
+function expectedShape(seen: ShapeLaw, known: ShapeLaw | undefined): ShapeLaw {
+  return { ...seen, knots: known?.knots ?? [] };
+}
+
+/** How far the Student laws of what is known beforehand reach: few other calibrations stand behind them. */
+const PRIOR_FREEDOM = 4;
+
+/** What is known of the terms before the readings, for a stroke of about `strokeL`. */
+function priorOf(
+  { pump, known, nominalMm }: Frame,
+  terms: readonly CurveTerm[],
+  kept: readonly Reading[],
+  base: ShapeLaw,
+  strokeL: number,
+): PriorRow[] {
+  const row = (values: Partial<Record<CurveTerm, number>>) => terms.map((term) => values[term] ?? 0);
+  const inflator = knownInflator(pump, known);
+  const lost = inflator
+    ? { mean: inflator.lostDoses, sd: inflator.lostSd }
+    : { mean: 0, sd: TRADE.firstDoseSd.value[pump.kind] };
+  const rows: PriorRow[] = [
+    { row: row({ dead: 1, dose: lost.mean }), value: 0, sd: lost.sd * strokeL, degreesOfFreedom: PRIOR_FREEDOM },
+  ];
+  if (inflator) {
+    const { doseVolumeL, doseSdL } = inflator;
+    rows.push({ row: row({ dose: 1 }), value: doseVolumeL, sd: doseSdL, degreesOfFreedom: PRIOR_FREEDOM });
   }
-  if (reading.heightMm === undefined) {
-    return { volumeL: volumeAtL({ law, widthMm }), weight: 1 / (slopeL * widthSd) ** 2, bounds: null };
+  if (terms.includes('nozzle')) {
+    rows.push({ row: row({ nozzle: 1 }), value: 0, sd: TRADE.nozzleShare.value * strokeL });
   }
-  const volumeL = volumeAtL({
-    law: { knots: [{ widthMm, aspect: reading.heightMm / widthMm, sd: 0 }], roundLimit: law.roundLimit },
-    widthMm,
-  });
-  const relative = Math.hypot((2 * widthSd) / widthMm, TRADE.heightSdMm.value / reading.heightMm);
-  return { volumeL, weight: 1 / (volumeL * relative) ** 2, bounds: null };
-}
-
-/** The straight line through the points; from zero, within what a first dose may lose, when they share one dose. */
-function fitLine(points: readonly Point[], firstDoseSd: number): LinearFit | null {
-  const rows = points.map(({ row }) => row);
-  const observed = points.map((point) => point.volumeL);
-  const weights = points.map((point) => point.weight);
-  const first = points[0]!;
-  if (points.every(({ reading }) => reading.dose === first.reading.dose)) {
-    const stepL = first.volumeL / first.reading.dose;
-    rows.push(first.row.map((_, j) => (j === 0 ? 1 : 0)));
-    observed.push(0);
-    weights.push(1 / (stepL * firstDoseSd) ** 2);
+  if (terms.includes('growth')) {
+    const { mean, sd } = TRADE.aspectGrowth.value;
+    rows.push({ row: row({ growth: 1 }), value: base.knots.length > 0 ? 0 : mean, sd });
+    for (const reading of kept) {
+      const widthMm = widthSeenMm(reading);
+      if (reading.shape === undefined || widthMm === undefined) continue;
+      const growth = growthAt(widthMm / nominalMm);
+      const value = TRADE.shapeAnswerAspect.value[reading.shape] - aspectAt({ law: base, widthMm }).aspect;
+      rows.push({ row: row({ growth }), value, sd: TRADE.shapeAnswerSd.value });
+    }
   }
-  return leastSquares({ rows, observed, weights });
+  return rows;
 }
 
-interface RefinedFit {
-  coefficients: number[];
-  covariance: number[][];
-  varianceRatio: number;
-  degreesOfFreedom: number;
+function knownInflator(pump: Inflator, { inflator }: KnownBefore): InflatorKnowledge | null {
+  return inflator === undefined ? poolInflator({ inflator: pump, fits: [] }) : inflator;
 }
 
-/** The line as it stands when all points are values; else the likeliest line for values and intervals together. */
-function refine(points: readonly Point[], line: LinearFit): RefinedFit | null {
-  const prior = TRADE.priorReadings.value;
+const MOST_ROUNDS = 6;
+const SETTLED_SHARE = 1e-6;
+/** What may be lost goes with the stroke, taken no smaller than this share of the first idea of it. */
+const LEAST_OF_FIRST = 0.5;
+
+/**
+ * The dose law through the points, in rounds: what strokes err by and lose goes with their volume, and what growth
+ * adds with the width that the law itself expects at a dose. (Taken at the width measured, growth would explain away
+ * whatever was measured too wide.)
+ */
+function fitDoses({
+  points,
+  terms,
+  base,
+  nominalMm,
+  errors,
+  prior,
+}: {
+  points: readonly Point[];
+  terms: readonly CurveTerm[];
+  base: ShapeLaw;
+  nominalMm: number;
+  errors: ReadingErrors;
+  prior: (strokeL: number) => PriorRow[];
+}): GeneralFit | null {
   const bracketed = points.some(({ bounds }) => bounds);
-  if (!bracketed || line.residuals.length > points.length) {
-    const varianceRatio = (prior + line.chiSquare) / (prior + line.degreesOfFreedom);
-    return {
-      coefficients: line.coefficients,
-      covariance: line.unitCovariance.map((row) => row.map((value) => value * varianceRatio)),
-      varianceRatio,
-      degreesOfFreedom: line.degreesOfFreedom,
-    };
+  const firstL = strokeAtFirst(points);
+  let strokeL = firstL;
+  let start: readonly number[] | undefined;
+  let fit: GeneralFit | null = null;
+  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    const law = fit?.coefficients ?? [0, firstL];
+    if (terms.includes('growth')) {
+      const growth = fit?.coefficients[terms.indexOf('growth')] ?? TRADE.aspectGrowth.value.mean;
+      const shape = grownLaw({ base, growth, nominalMm, sd: 0 });
+      for (const point of points) point.row = rowExpected(point, terms, law, shape, nominalMm);
+    }
+    const { observations, groups } = observationsOf(points, errors, strokeL);
+    fit = generalLeastSquares({
+      observations,
+      groups,
+      // Flat readings would shrink the stroke, and with it what may be lost, to nothing.
+      prior: prior(Math.max(strokeL, LEAST_OF_FIRST * firstL)),
+      priorWorth: TRADE.priorReadings.value,
+      ...(bracketed && start ? { start } : {}),
+    });
+    if (!fit) return null;
+    start = fit.coefficients;
+    const next = fit.coefficients[1]!;
+    if (!(next > 0)) return fit;
+    const moved = Math.abs(next / strokeL - 1);
+    strokeL = next;
+    if (moved < SETTLED_SHARE) break;
   }
-  const values: ValueSeen[] = [];
-  const intervals: IntervalSeen[] = [];
-  for (const { row, volumeL, weight, bounds } of points) {
-    if (bounds) intervals.push({ row, low: bounds.lowL, high: bounds.highL, sd: bounds.sdL });
-    else values.push({ row, value: volumeL, sd: 1 / Math.sqrt(weight) });
-  }
-  return censoredLeastSquares({ values, intervals, start: line.coefficients, priorWorth: prior });
+  return fit;
 }
 
-function fitWithoutOutliers(
-  points: readonly Point[],
-  firstDoseSd: number,
-): {
-  kept: readonly Point[];
-  fit: LinearFit | null;
-  setAside: { point: Point; deviations: number }[];
-} {
-  const setAside: { point: Point; deviations: number }[] = [];
-  const most = points.length < 4 ? 0 : Math.max(1, Math.floor(points.length / 5));
-  let kept = points;
-  for (;;) {
-    const fit = fitLine(kept, firstDoseSd);
-    const worst = fit && setAside.length < most ? worstPoint(kept, fit) : null;
-    if (!worst || worst.deviations <= TRADE.outlierLimit.value) return { kept, fit, setAside };
-    setAside.push(worst);
-    kept = kept.filter((point) => point !== worst.point);
-  }
+/** The row of a point with its growth at the width that a law (dead volume, dose volume, ...) expects there. */
+function rowExpected(
+  { reading: { dose, nozzle }, widthMm }: Point,
+  terms: readonly CurveTerm[],
+  [dead = 0, perDose = 0]: readonly number[],
+  shape: ShapeLaw,
+  nominalMm: number,
+): number[] {
+  const volumeL = dead + perDose * dose;
+  const expectedMm = volumeL > 0 ? widthAtVolumeMm({ law: shape, volumeL }) : widthMm;
+  return designRow(terms, { dose, nozzle, widthMm: expectedMm, nominalMm });
+}
+
+/** A first idea of the stroke: as if nothing were lost. */
+function strokeAtFirst(points: readonly Point[]): number {
+  const strokes = points.map(({ volumeL, reading }) => volumeL / reading.dose).sort((a, b) => a - b);
+  return strokes[Math.floor(strokes.length / 2)]!;
 }
 
 /**
- * Squared residual over its variance, freed of the point's own pull on the line; `null` when the line rests on it
- * alone.
+ * Whether the readings alone say that more air makes it smaller, through either nozzle: whatever is known beforehand,
+ * something is wrong.
  */
-function freedSquare({ row, weight }: Point, residual: number, { unitCovariance }: LinearFit): number | null {
-  let leverage = 0;
-  row.forEach((x, i) => row.forEach((y, j) => (leverage += weight * x * unitCovariance[i]![j]! * y)));
-  const free = 1 - leverage;
-  return free < 1e-9 ? null : (weight * residual ** 2) / free;
+function falls(points: readonly Point[], errors: ReadingErrors, { coefficients }: GeneralFit): boolean {
+  const strokeL = Math.max(0, coefficients[1]!);
+  const ways = new Set(points.map(({ reading }) => reading.nozzle));
+  const apart =
+    ways.size > 1 ? [...ways].map((way) => points.filter(({ reading }) => reading.nozzle === way)) : [points];
+  return apart.some((some) => {
+    const slope = slopeAlone(some, errors, strokeL);
+    return slope !== null && slope.perDoseL + FALLS_DEVIATIONS * slope.sdL < 0;
+  });
 }
 
-/** The point furthest from the line of the others, by the externally studentised residual (Cook and Weisberg 1982). */
-function worstPoint(points: readonly Point[], fit: LinearFit): { point: Point; deviations: number } | null {
+/** How surely widths must fall to be refused. */
+const FALLS_DEVIATIONS = 2;
+
+/** The slope of readings by themselves, litres a dose, with its deviation; `null` when they do not tell. */
+function slopeAlone(
+  points: readonly Point[],
+  errors: ReadingErrors,
+  strokeL: number,
+): { perDoseL: number; sdL: number } | null {
+  const doses = points.map(({ reading }) => reading.dose);
+  if (least(doses) === most(doses)) return null;
+  const { observations, groups } = observationsOf(points, errors, strokeL);
+  const rows = observations.map((one) => ({ ...one, row: one.row.slice(0, 2) }));
+  const fit = generalLeastSquares({ observations: rows, groups, priorWorth: TRADE.priorReadings.value });
+  return fit && { perDoseL: fit.coefficients[1]!, sdL: Math.sqrt(fit.covariance[1]![1]!) };
+}
+
+/** The readings that lie too far from what all others say of them, with their deviations; at most one in five. */
+function slipsOf(frame: Frame, first: Law): Map<number, number> {
+  const slips = new Map<number, number>();
+  const count = first.points.length;
+  const most = count < 4 ? 0 : Math.max(1, Math.floor(count / 5));
+  let law: Law = first;
+  while (slips.size < most) {
+    const far = farPoints(law);
+    if (far.length === 0) break;
+    // The worse half at once: a wild slip makes honest readings look far, the others are looked at again.
+    for (const { index, deviations } of far.slice(0, Math.min(most - slips.size, Math.ceil(far.length / 2)))) {
+      slips.set(index, deviations);
+    }
+    const next = fitLaw(frame, new Set(slips.keys()));
+    if (next === 'not-rising' || next === 'no-widths') break;
+    law = next;
+  }
+  return slips;
+}
+
+/** Points beyond the limit, the furthest first, by the externally studentised deletion residual. */
+function farPoints({ points, fit }: Law): { index: number; deviations: number }[] {
   const prior = TRADE.priorReadings.value;
-  let worst: { point: Point; deviations: number } | null = null;
-  points.forEach((point, i) => {
-    const square = freedSquare(point, fit.residuals[i]!, fit);
-    if (square === null) return;
+  const middling = middleSquare(fit.deletions);
+  const far: { index: number; deviations: number }[] = [];
+  points.forEach(({ index }, i) => {
+    const deletion = fit.deletions[i];
+    if (deletion === null || deletion === undefined) return;
+    const square = deletion ** 2;
     // Never stricter than the assumed uncertainty: readings that happen to agree are no ground for a charge.
-    const variance = Math.max(1, (prior + fit.chiSquare - square) / (prior + fit.degreesOfFreedom - 1));
+    const others = (prior + fit.chiSquare - square) / (prior + fit.degreesOfFreedom - 1);
+    const variance = Math.max(1, Math.min(others, middling ?? Infinity));
     const deviations = Math.sqrt(square / variance);
-    if (!worst || deviations > worst.deviations) worst = { point, deviations };
+    if (deviations > TRADE.outlierLimit.value) far.push({ index, deviations });
   });
-  return worst;
+  return far.sort((a, b) => b.deviations - a.deviations);
 }
 
-function residualsOf(points: readonly Point[], fit: LinearFit, ways: WaySds | undefined): WayResidual[] {
-  return points.flatMap((point, i): WayResidual[] => {
-    const { reading, bounds } = point;
-    const square = bounds ? null : freedSquare(point, fit.residuals[i]!, fit);
-    if (square === null) return [];
-    const standardised = Math.sign(fit.residuals[i]!) * Math.sqrt(square);
-    return [{ way: reading.way ?? 'tape', standardised, sdMm: widthSdOf(reading, ways) }];
+/** From so many readings on, the middle one of their squares tells the variance better than the mean: slips hide. */
+const MANY = 12;
+/** The middle of a chi-square law with one degree of freedom. */
+const MIDDLE_OF_SQUARES = 0.4549364231195725;
+
+/** Variance by the middle deletion residual (the median absolute deviation); `null` for few readings. */
+function middleSquare(deletions: readonly (number | null)[]): number | null {
+  const squares = deletions.flatMap((one) => (one === null ? [] : [one * one])).sort((a, b) => a - b);
+  return squares.length < MANY ? null : squares[Math.floor(squares.length / 2)]! / MIDDLE_OF_SQUARES;
+}
+
+/** Bursts whose width cannot be true for their dose. */
+function burstSlips({ readings, nominalMm, errors }: Frame, { curve, shape }: Law): [number, number][] {
+  return readings.flatMap((reading, index): [number, number][] => {
+    const widthMm = widthSeenMm(reading);
+    if (reading.outcome !== 'burst' || widthMm === undefined) return [];
+    const { dose, nozzle } = reading;
+    const [point] = pointsOf({
+      readings: [{ ...reading, outcome: 'ok', heightMm: undefined }],
+      balloons: [0],
+      terms: curve.terms,
+      shape,
+      nominalMm,
+      marksMm: 0,
+    });
+    const own = measuringVariance(point!, errors) + dose * (errors.doseShare * curve.doseVolumeL) ** 2;
+    const sdL = Math.sqrt(volumeVariance(curve, { dose, nozzle, widthMm }) + curve.varianceRatio * own);
+    const deviations = Math.abs(volumeAtL({ law: shape, widthMm }) - volumeAtDoseL(curve, dose, nozzle)) / sdL;
+    return deviations > TRADE.outlierLimit.value ? [[index, deviations]] : [];
   });
+}
+
+function notesOf({ pump, known, errors }: Frame, { points, curve }: Law, distinctDoses: number): FitNote[] {
+  const notes: FitNote[] = [];
+  if (distinctDoses === 1 && !knownInflator(pump, known)) notes.push({ code: 'dead-volume-assumed-zero' });
+  if (!slopeKnown(curve)) notes.push({ code: 'slope-unknown' });
+  const onRecordL = pump.doseVolumeL;
+  const alone = distinctDoses > 1 && onRecordL !== undefined ? slopeAlone(points, errors, curve.doseVolumeL) : null;
+  if (alone && onRecordL !== undefined && Math.abs(alone.perDoseL - onRecordL) > 3 * alone.sdL + 0.1 * onRecordL) {
+    notes.push({ code: 'stroke-unlike-pump', fittedL: curve.doseVolumeL, onRecordL });
+  }
+  return notes;
 }
 
 function seenLimits(readings: readonly Reading[], meanWidthAt: (reading: Reading) => number): SeenLimits {

@@ -1,10 +1,16 @@
 import type { ModelKind } from '../balloon';
 import type { Inflator } from '../inflator';
-import { estimateCurve, type EstimatedCurve } from './estimateCurve';
-import { fitCalibration, type CalibrationFit, type FitProblemCode } from './fitCalibration';
-import { learnWays, sdsOf, type LearnedWay } from './learnWays';
+import { estimateCurve, estimateShape, type EstimatedCurve } from './estimateCurve';
+import {
+  fitCalibration,
+  fitWithPoints,
+  type CalibrationFit,
+  type FitProblemCode,
+  type KnownBefore,
+} from './fitCalibration';
+import { errorsOf, learnErrors, type LearnedErrors, type LearningCalibration } from './learnErrors';
 import { poolInflator, type InflatorKnowledge } from './poolInflator';
-import type { Reading, Way, WaySds } from './reading';
+import type { Reading } from './reading';
 
 /** A calibration as the shelf holds it. */
 export interface ShelfCalibration {
@@ -29,6 +35,7 @@ export type FitOutcome = { fit: CalibrationFit; problem: null } | { fit: null; p
 
 /** A fitted calibration and whose it is. */
 interface Fitted {
+  id: string;
   balloon: ShelfBalloon;
   inflatorId: string;
   fit: CalibrationFit;
@@ -36,18 +43,19 @@ interface Fitted {
 
 /** What all calibrations of a studio teach together. */
 export interface ShelfKnowledge {
-  /** How sure each way of measuring is. */
-  ways: Record<Way, LearnedWay>;
+  /** What makes readings differ: measuring, balloons, inflators. */
+  errors: LearnedErrors;
   /** By calibration id. */
   outcomes: ReadonlyMap<string, FitOutcome>;
   /** By inflator id; what each is known to do over all balloons. */
   inflators: ReadonlyMap<string, InflatorKnowledge | null>;
-  fitted: readonly Fitted[];
+  /** Each calibration by itself, with nothing taken over from others: what can be pooled. */
+  alone: readonly Fitted[];
 }
 
 /**
- * Fits every calibration, learns how sure each way of measuring is, fits anew with that, and pools what is known of
- * each inflator.
+ * Fits every calibration by itself, learns what makes readings differ, fits anew with that, pools what is known of
+ * each inflator and each line's shape, and at last fits every calibration with what all others say.
  */
 export function knowShelf({
   balloons,
@@ -56,35 +64,94 @@ export function knowShelf({
   balloons: readonly ShelfBalloon[];
   inflators: ReadonlyMap<string, Inflator>;
 }): ShelfKnowledge {
-  const residuals = fitAll(balloons, inflators, undefined).fitted.flatMap(({ fit }) => fit.residuals);
-  const ways = learnWays(residuals);
-  const { outcomes, fitted } = fitAll(balloons, inflators, sdsOf(ways));
+  const inflatorOf = (id: string): Inflator => inflators.get(id) ?? { kind: 'hand' };
+  const first: LearningCalibration[] = [];
+  eachCalibration(balloons, (balloon, { inflatorId, readings }) => {
+    const { kind } = inflatorOf(inflatorId);
+    const made = fitWithPoints({ nominalMm: balloon.nominalMm, readings, pump: { kind }, known: { inflator: null } });
+    if (!made.ok) return;
+    const { fit, points } = made.value;
+    first.push({ inflatorId, kind, points, doseVolumeL: fit.doseVolumeL, shape: fit.shape });
+  });
+  const errors = learnErrors(first);
+
+  const alone: Fitted[] = [];
+  eachCalibration(balloons, (balloon, { id, inflatorId, readings }) => {
+    const { kind } = inflatorOf(inflatorId);
+    const own = errorsOf(errors, { inflatorId, kind });
+    const { nominalMm } = balloon;
+    const made = fitCalibration({ nominalMm, readings, pump: { kind }, errors: own, known: { inflator: null } });
+    if (made.ok) alone.push({ id, balloon, inflatorId, fit: made.value });
+  });
   const known = new Map<string, InflatorKnowledge | null>();
   for (const [id, inflator] of inflators) {
-    const alone = fitted.filter(({ inflatorId, balloon }) => inflatorId === id && !balloon.stuffed);
-    const fits = alone.map(({ fit }) => fit);
+    const fits = alone.filter(({ inflatorId, balloon }) => inflatorId === id && !balloon.stuffed).map(({ fit }) => fit);
     known.set(id, poolInflator({ inflator, fits }));
   }
-  return { ways, outcomes, inflators: known, fitted };
+
+  const shelf = { errors, inflators: known, alone };
+  const outcomes = new Map<string, FitOutcome>();
+  eachCalibration(balloons, (balloon, calibration) => {
+    outcomes.set(
+      calibration.id,
+      fitOnShelf({ balloon, calibration, inflator: inflatorOf(calibration.inflatorId), shelf }),
+    );
+  });
+  return { ...shelf, outcomes };
 }
 
-function fitAll(
+function eachCalibration(
   balloons: readonly ShelfBalloon[],
-  inflators: ReadonlyMap<string, Inflator>,
-  ways: WaySds | undefined,
-): { outcomes: Map<string, FitOutcome>; fitted: Fitted[] } {
-  const outcomes = new Map<string, FitOutcome>();
-  const fitted: Fitted[] = [];
-  for (const balloon of balloons) {
-    for (const { id, inflatorId, readings } of balloon.calibrations) {
-      const pump = inflators.get(inflatorId) ?? { kind: 'hand' };
-      const { nominalMm } = balloon;
-      const result = fitCalibration({ nominalMm, readings, pump, ...(ways ? { ways } : {}) });
-      if (result.ok) fitted.push({ balloon, inflatorId, fit: result.value });
-      outcomes.set(id, result.ok ? { fit: result.value, problem: null } : { fit: null, problem: result.problem.code });
-    }
-  }
-  return { outcomes, fitted };
+  visit: (balloon: ShelfBalloon, calibration: ShelfCalibration) => void,
+): void {
+  for (const balloon of balloons) for (const calibration of balloon.calibrations) visit(balloon, calibration);
+}
+
+/** The fit of one calibration with what all others on the shelf say of its inflator, its line and its errors. */
+export function fitOnShelf({
+  balloon,
+  calibration: { id, inflatorId, readings },
+  inflator,
+  shelf,
+}: {
+  balloon: Pick<ShelfBalloon, 'id' | 'line' | 'kind' | 'nominalMm' | 'stuffed'>;
+  calibration: ShelfCalibration;
+  inflator: Inflator;
+  shelf: Pick<ShelfKnowledge, 'errors' | 'alone'>;
+}): FitOutcome {
+  const { nominalMm } = balloon;
+  const errors = errorsOf(shelf.errors, { inflatorId, kind: inflator.kind });
+  const known = knownOf({ balloon, calibrationId: id, inflatorId, inflator, shelf });
+  const result = fitCalibration({ nominalMm, readings, pump: inflator, errors, known });
+  return result.ok ? { fit: result.value, problem: null } : { fit: null, problem: result.problem.code };
+}
+
+/** What the rest of the shelf says of a calibration before its own readings. Two skins fill unlike one: nothing. */
+function knownOf({
+  balloon,
+  calibrationId,
+  inflatorId,
+  inflator,
+  shelf,
+}: {
+  balloon: Pick<ShelfBalloon, 'id' | 'line' | 'kind' | 'nominalMm' | 'stuffed'>;
+  calibrationId: string | null;
+  inflatorId: string;
+  inflator: Inflator;
+  shelf: Pick<ShelfKnowledge, 'alone'>;
+}): KnownBefore {
+  if (balloon.stuffed) return {};
+  const others = shelf.alone.filter((fitted) => fitted.id !== calibrationId && !fitted.balloon.stuffed);
+  const siblings = others.filter((fitted) => sameLine(balloon, fitted.balloon));
+  const withIt = (fitted: readonly Fitted[]) =>
+    fitted.filter((one) => one.inflatorId === inflatorId).map(({ fit }) => fit);
+  const line = withIt(siblings);
+  const fits = line.length > 0 ? line : withIt(others);
+  const { shape } = estimateShape(
+    balloon.nominalMm,
+    siblings.map(({ fit }) => fit),
+  );
+  return { inflator: poolInflator({ inflator, fits }), ...(shape.seen ? { shape } : {}) };
 }
 
 /** The other sizes of a balloon's line: one line in one kind behaves alike, balloon by balloon. */
@@ -109,12 +176,13 @@ export function estimateFor({
   inflator: Inflator;
   shelf: ShelfKnowledge;
 }): EstimatedCurve | null {
-  const siblings = shelf.fitted.filter((fitted) => sameLine(balloon, fitted.balloon));
+  const siblings = shelf.alone.filter((fitted) => sameLine(balloon, fitted.balloon));
   const withIt = siblings.filter((fitted) => fitted.inflatorId === inflatorId).map(({ fit }) => fit);
   return estimateCurve({
     nominalMm: balloon.nominalMm,
     siblings: siblings.map(({ fit }) => fit),
     line: poolInflator({ inflator: { kind: inflator.kind }, fits: withIt }),
     all: shelf.inflators.get(inflatorId) ?? null,
+    errors: errorsOf(shelf.errors, { inflatorId, kind: inflator.kind }),
   });
 }

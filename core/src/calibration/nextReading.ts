@@ -1,10 +1,11 @@
-import { DOSE_SCALES, floorDose, roundDose } from '../inflator';
+import { DOSE_SCALES, floorDose, MOST_DOSE, roundDose, type Inflator } from '../inflator';
 import { STEP_MM } from '../units';
 import { t95 } from '../statistics';
 import { TRADE } from '../trade';
-import { designRow, volumeVariance } from './doseCurve';
+import { designRow, slopeKnown, volumeVariance, type DoseCurve } from './doseCurve';
 import type { CalibrationFit } from './fitCalibration';
-import { doseForWidth, predictWidth } from './predict';
+import { balloonSdMm, doseForWidth, predictWidth } from './predict';
+import { NARROWEST_FRACTION } from './reading';
 import { volumeSlopeL } from './shapeLaw';
 
 /** The dose worth measuring next, and why. */
@@ -22,9 +23,20 @@ export interface NextReading {
     | 'find-round-limit'
     /** More readings would not move a target by a step. */
     | 'enough';
-  /** Root mean square half width of the tiers' 95 % intervals now and after this reading, mm. */
+  /**
+   * Root mean square half width of the targets' 95 % intervals now and after this reading, mm; `null` before the first
+   * reading, and while they are not known at all (to a quarter of their width either way).
+   */
   halfWidthNowMm: number | null;
   halfWidthThenMm: number | null;
+}
+
+/** What a first reading can go by. */
+export interface BeforeFirst {
+  nominalMm: number;
+  inflator: Inflator;
+  /** What other balloons let expect. */
+  curve?: DoseCurve | null | undefined;
 }
 
 /**
@@ -39,64 +51,107 @@ const CAREFUL_FRACTION = 0.7;
 const TAUT_FRACTION = 0.35;
 /** Past this share of nominal no reading is proposed: it teaches little and may burst. */
 const FURTHEST_FRACTION = 1;
+/** Where the inflator is unknown the first reading aims lower: its stroke may move several times the usual. */
+const BLIND_FRACTION = 0.25;
+/** Doses looked at, at most: finer steps would not tell. */
+const MOST_CANDIDATES = 40;
+/** A reading further on while the slope is not known: so much more than the most given. */
+const FURTHER = 1.5;
+/** A target known no better than to this share of its width is not known. */
+const UNKNOWN_SHARE = 0.25;
+/** Targets need not be known better than to this share of nominal: half the tolerance of classic work. */
+const WELL_KNOWN_SHARE = TRADE.toleranceFraction.value / 2;
 
 /**
  * Proposes the next dose, to the half stroke or tenth of a second: the one that would lower the mean variance of
  * width at the `tiers` and at the `wantedMm` (targets already in use) most, by the rank-one update of the covariance
- * (Sherman and Morrison) for a reading with the usual uncertainty. Once the targets are known to half a `step` (mm;
- * an eighth of an inch by default) either way, more readings would not move them by a step: it then asks for the
- * round limit if that is not shown yet. `fit` is `null` before the first reading: then one dose of the `inflator`.
+ * (Sherman and Morrison) for a reading with the usual uncertainty. Once the targets are known to a `step` (mm; an
+ * eighth of an inch by default) or half the usual tolerance either way, whichever is finer, but no finer than half a
+ * step, it asks for the round limit if that is not shown yet. `fit` is `null` before the first reading: then the dose
+ * that fills the balloon of `first` until its skin is taut, as far as its curve or its inflator tell.
  * The balloon in hand is filled on, as letting air out leaves it stretched; once it is as full as it should go, a
- * fresh one is asked for. Never proposes a dose expected beyond nominal or near a burst.
+ * fresh one is asked for. Never proposes a dose expected beyond nominal or near a burst, nor more than `MOST_DOSE`.
  */
 export function nextReading({
   fit,
   tiers,
   wantedMm = [],
   step = STEP_MM.eighthInch,
+  first,
 }: {
   fit: CalibrationFit | null;
   tiers: readonly { fraction: number }[];
   wantedMm?: readonly number[];
   step?: number;
+  first?: BeforeFirst;
 }): NextReading {
-  if (!fit) {
-    return {
-      dose: 1,
-      freshBalloon: true,
-      expectedWidthMm: null,
-      purpose: 'first',
-      halfWidthNowMm: null,
-      halfWidthThenMm: null,
-    };
-  }
+  if (!fit) return firstReading(first);
+  const mostDose = furthestDose(fit);
+  if (!slopeKnown(fit)) return furtherOn(fit, mostDose);
   const widths = [...tiers.map(({ fraction }) => fraction * fit.nominalMm), ...wantedMm];
   const wanted = widths.flatMap((widthMm) => {
     const dose = doseForWidth({ fit, widthMm });
-    return dose.ok ? [{ dose: dose.value.dose, slopeL: volumeSlopeL({ law: fit.shape, widthMm }) }] : [];
+    return dose.ok ? [{ dose: dose.value.dose, widthMm, slopeL: volumeSlopeL({ law: fit.shape, widthMm }) }] : [];
   });
   const t = t95(fit.degreesOfFreedom);
   const halfWidth = (covariance: CalibrationFit['covariance']) =>
-    t * Math.sqrt(mean(wanted.map(({ dose, slopeL }) => volumeVariance({ covariance, dose }) / slopeL ** 2)));
+    t * Math.sqrt(mean(wanted.map((at) => volumeVariance({ ...fit, covariance }, at) / at.slopeL ** 2)));
 
-  const mostDose = furthestDose(fit);
   const now = halfWidth(fit.covariance);
   const reach = reachOf(fit, mostDose);
   const doseStep = DOSE_SCALES[fit.inflator].step;
+  const stride = Math.max(doseStep, (reach.to - reach.from) / MOST_CANDIDATES);
   let best = { dose: reach.from, then: Infinity };
-  for (let dose = reach.from; dose <= reach.to; dose = roundDose({ dose: dose + doseStep, kind: fit.inflator })) {
+  for (let i = 0; i <= MOST_CANDIDATES; i += 1) {
+    const dose = roundedDose(fit, reach.from + i * stride);
+    if (dose > reach.to) break;
     const then = halfWidth(covarianceAfter(fit, dose));
     if (then < best.then - 1e-9) best = { dose, then };
   }
-  const curveIsGood = fit.distinctDoses >= 3 && now <= step / 2;
-  if (!curveIsGood) return proposal(fit, best.dose, 'narrow-the-curve', now, best.then);
+  if (best.then === Infinity) best.then = halfWidth(covarianceAfter(fit, best.dose));
+  const notKnown = now > UNKNOWN_SHARE * mean(wanted.map(({ widthMm }) => widthMm));
+  const known = notKnown ? null : now;
+  const wellKnownMm = Math.max(step / 2, Math.min(step, WELL_KNOWN_SHARE * fit.nominalMm));
+  const curveIsGood = fit.distinctDoses >= 3 && now <= wellKnownMm;
+  if (!curveIsGood) return proposal(fit, best.dose, 'narrow-the-curve', known, notKnown ? null : best.then);
   if (fit.shape.roundLimit.kind === 'shown' || fit.highestDose >= mostDose) {
-    return proposal(fit, best.dose, 'enough', now, best.then);
+    return proposal(fit, best.dose, 'enough', known, best.then);
   }
   const ahead = doseForWidth({ fit, widthMm: fit.largestWidthMm + 0.04 * fit.nominalMm });
   const further = Math.max(fit.highestDose + doseStep, ahead.ok ? roundedDose(fit, ahead.value.dose) : 0);
   const dose = Math.min(mostDose, further);
-  return proposal(fit, dose, 'find-round-limit', now, halfWidth(covarianceAfter(fit, dose)));
+  return proposal(fit, dose, 'find-round-limit', known, halfWidth(covarianceAfter(fit, dose)));
+}
+
+/** One dose where nothing is known; else as much as makes the skin taut, and never less than can be entered. */
+function firstReading(first: BeforeFirst | undefined): NextReading {
+  const nothing = { freshBalloon: true, purpose: 'first', halfWidthNowMm: null, halfWidthThenMm: null } as const;
+  if (!first) return { ...nothing, dose: 1, expectedWidthMm: null };
+  const { nominalMm, inflator, curve } = first;
+  const { kind, doseVolumeL } = inflator;
+  const { step } = DOSE_SCALES[kind];
+  const byCurve = curve ? doseForWidth({ fit: curve, widthMm: TAUT_FRACTION * nominalMm }) : null;
+  const known = doseVolumeL !== undefined;
+  const widthMm = (known ? TAUT_FRACTION : BLIND_FRACTION) * nominalMm;
+  const byVolume = ((Math.PI / 6) * widthMm ** 3) / 1e6 / (doseVolumeL ?? TRADE.usualDoseL.value[kind]);
+  // A timed inflator starts late: half of what may be lost is given on top, or nothing may come of it.
+  const lostSd = curve ? Math.sqrt(curve.covariance[0]![0]!) / curve.doseVolumeL : TRADE.firstDoseSd.value[kind];
+  const late = kind === 'hand' ? 0 : lostSd / 2;
+  const wanted = (byCurve?.ok ? byCurve.value.dose : byVolume) + late;
+  const least = known || byCurve?.ok ? step : 1;
+  const dose = Math.min(MOST_DOSE, Math.max(least, roundDose({ dose: Math.ceil(wanted / step - 1e-9) * step, kind })));
+  const width = curve ? predictWidth({ fit: curve, dose }) : null;
+  const expected = width?.ok && width.value.widthMm >= NARROWEST_FRACTION * nominalMm ? width.value.widthMm : null;
+  return { ...nothing, dose, expectedWidthMm: expected };
+}
+
+/** While nobody knows what more air does: clearly more of it, as far as even an inflator without loss would allow. */
+function furtherOn(fit: CalibrationFit, mostDose: number): NextReading {
+  const { highestDose, largestWidthMm, nominalMm, inflator } = fit;
+  const most = highestDose * Math.max(1, (FURTHEST_FRACTION * nominalMm) / largestWidthMm) ** 3;
+  const { step } = DOSE_SCALES[inflator];
+  const wanted = Math.min(highestDose * FURTHER + step, most, Math.max(mostDose, highestDose), MOST_DOSE);
+  return proposal(fit, floorDose({ dose: wanted, kind: inflator }), 'narrow-the-curve', null, null);
 }
 
 /** The doses to choose from: onwards with the balloon in hand while it may grow, else all of them with a fresh one. */
@@ -124,8 +179,8 @@ function proposal(
   fit: CalibrationFit,
   dose: number,
   purpose: NextReading['purpose'],
-  halfWidthNowMm: number,
-  halfWidthThenMm: number,
+  halfWidthNowMm: number | null,
+  halfWidthThenMm: number | null,
 ): NextReading {
   const width = predictWidth({ fit, dose });
   return {
@@ -146,17 +201,19 @@ function furthestDose(fit: CalibrationFit): number {
     hardMm ?? Infinity,
   );
   const dose = doseForWidth({ fit, widthMm });
-  return dose.ok ? floorDose({ dose: dose.value.dose, kind: fit.inflator }) : DOSE_SCALES[fit.inflator].step;
+  // Without a slope the readings themselves are as far as it surely goes.
+  const most = dose.ok ? dose.value.dose : slopeKnown(fit) ? 0 : MOST_DOSE;
+  return floorDose({ dose: Math.min(MOST_DOSE, most), kind: fit.inflator });
 }
 
 function covarianceAfter(fit: CalibrationFit, dose: number): CalibrationFit['covariance'] {
-  const { covariance } = fit;
+  const { covariance, terms, nominalMm } = fit;
   const width = predictWidth({ fit, dose });
   const widthMm = width.ok ? Math.max(width.value.widthMm, 1) : 1;
-  const noise = fit.varianceRatio * (volumeSlopeL({ law: fit.shape, widthMm }) * TRADE.measureSdMm.value.tape) ** 2;
-  const x = designRow({ dose });
+  const noise = (volumeSlopeL({ law: fit.shape, widthMm }) * balloonSdMm({ fit, dose, widthMm })) ** 2;
+  const x = designRow(terms, { dose, widthMm, nominalMm });
   const cx = covariance.map((row) => row.reduce((sum, value, j) => sum + value * x[j]!, 0));
-  const total = noise + volumeVariance({ covariance, dose });
+  const total = noise + volumeVariance(fit, { dose, widthMm });
   return covariance.map((row, i) => row.map((value, j) => value - (cx[i]! * cx[j]!) / total));
 }
 

@@ -18,7 +18,8 @@ export interface NozzleImbalance {
 
 /** The imbalance between the nozzles; `null` unless both were read. Intervals by Student's t on the half difference. */
 export function nozzleImbalance(fit: CalibrationFit): NozzleImbalance | null {
-  const variance = fit.covariance[2]?.[2];
+  const place = fit.terms.indexOf('nozzle');
+  const variance = fit.covariance[place]?.[place];
   if (variance === undefined) return null;
   const stronger = fit.nozzleVolumeL >= 0 ? 'left' : 'right';
   const size = Math.abs(fit.nozzleVolumeL);

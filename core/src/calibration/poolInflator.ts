@@ -19,8 +19,10 @@ export interface InflatorKnowledge {
 
 /**
  * Pools what calibrations made with one inflator tell of it: dose volume and dose lost at the start, each by inverse
- * variance with a spread between balloons (`poolEstimates`). Only calibrations with two doses or more speak. Without
- * any, the volume on record with its usual error; `null` when that is missing too.
+ * variance with a spread between balloons (`poolEstimates`). `fits` must know nothing of the inflator beforehand, or
+ * they would tell it twice. What is lost is told by those with two doses or more, freed of what was assumed of it; one
+ * dose tells the volume for as much as the others say is lost. Without any, the volume on record with its usual error;
+ * `null` when that is missing too.
  */
 export function poolInflator({
   inflator,
@@ -30,32 +32,29 @@ export function poolInflator({
   fits: readonly CalibrationFit[];
 }): InflatorKnowledge | null {
   const worth = TRADE.betweenWorth.value;
-  const lostBetween = TRADE.deadBetweenDoses.value;
-  const telling = fits.filter(({ distinctDoses }) => distinctDoses >= 2);
-  if (telling.length === 0) {
-    const { kind, doseVolumeL } = inflator;
+  const { kind } = inflator;
+  if (fits.length === 0) {
+    const { doseVolumeL } = inflator;
     if (doseVolumeL === undefined) return null;
     const doseSdL = doseVolumeL * TRADE.recordedStrokeShare.value;
-    return {
-      kind,
-      doseVolumeL,
-      doseSdL,
-      lostDoses: 0,
-      lostSd: TRADE.firstDoseSd.value[kind],
-      calibrations: 0,
-    };
+    return { kind, doseVolumeL, doseSdL, lostDoses: 0, lostSd: TRADE.firstDoseSd.value[kind], calibrations: 0 };
   }
-  const volumes = telling.map((fit) => ({ value: fit.doseVolumeL, variance: fit.covariance[1]![1]! }));
+  const losses = fits.flatMap((fit) => lostDoses(fit) ?? []);
+  const lostBetween = TRADE.deadBetweenDoses.value;
+  const lost =
+    losses.length > 0
+      ? pooled(losses, { variance: lostBetween ** 2, worth })
+      : { mean: 0, predictive: TRADE.firstDoseSd.value[kind] ** 2 };
+  const volumes = fits.map((fit) => volumeGiven(fit, lost));
   const typicalL = volumes.reduce((sum, { value }) => sum + value, 0) / volumes.length;
   const volume = pooled(volumes, { variance: (typicalL * TRADE.strokeBetweenShare.value) ** 2, worth });
-  const lost = pooled(telling.map(lostDoses), { variance: lostBetween ** 2, worth });
   return {
-    kind: inflator.kind,
+    kind,
     doseVolumeL: volume.mean,
     doseSdL: Math.sqrt(volume.predictive),
     lostDoses: lost.mean,
     lostSd: Math.sqrt(lost.predictive),
-    calibrations: telling.length,
+    calibrations: fits.length,
   };
 }
 
@@ -63,9 +62,33 @@ function pooled(estimates: readonly Estimate[], expected: { variance: number; wo
   return poolEstimates({ estimates, expected })!;
 }
 
-/** Doses lost at the start, -V0 / s, with its variance by the delta method. */
-function lostDoses({ deadVolumeL, doseVolumeL, covariance }: CalibrationFit): Estimate {
+/** What is assumed of the loss may make up so much of what a fit knows of it: else it tells nothing of its own. */
+const MOST_ASSUMED = 0.7;
+
+/**
+ * Doses lost at the start, -V0 / s, with its variance by the delta method, freed of the assumption that none are;
+ * `null` where little else is known of it.
+ */
+function lostDoses({ deadVolumeL, doseVolumeL, covariance, distinctDoses, inflator }: CalibrationFit): Estimate | null {
+  if (distinctDoses < 2) return null;
   const value = -deadVolumeL / doseVolumeL;
   const [[c00, c01], [, c11]] = covariance as [[number, number], [number, number]];
-  return { value, variance: (c00 + 2 * value * c01 + value * value * c11) / doseVolumeL ** 2 };
+  const variance = (c00 + 2 * value * c01 + value * value * c11) / doseVolumeL ** 2;
+  const assumed = 1 / TRADE.firstDoseSd.value[inflator] ** 2;
+  if (variance * assumed > MOST_ASSUMED) return null;
+  const own = 1 / variance - assumed;
+  return { value: value / variance / own, variance: 1 / own };
+}
+
+/** A calibration's dose volume as it would be, were so much known to be lost: the fit conditioned on it. */
+function volumeGiven(fit: CalibrationFit, lost: { mean: number; predictive: number }): Estimate {
+  const { deadVolumeL, doseVolumeL, covariance } = fit;
+  const [[c00, c01], [, c11]] = covariance as [[number, number], [number, number]];
+  if (lostDoses(fit)) return { value: doseVolumeL, variance: c11 };
+  // x = V0 + lost x s is 0 to within the loss's spread: one more observation, by the rank-one update.
+  const off = deadVolumeL + lost.mean * doseVolumeL;
+  const spread = lost.predictive * doseVolumeL ** 2;
+  const own = c00 + 2 * lost.mean * c01 + lost.mean ** 2 * c11;
+  const pull = c01 + lost.mean * c11;
+  return { value: doseVolumeL - (pull * off) / (own + spread), variance: c11 - pull ** 2 / (own + spread) };
 }

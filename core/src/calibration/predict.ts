@@ -1,8 +1,15 @@
 import type { Nozzle } from '../inflator';
 import { ok, problem, type Result } from '../result';
 import { t95 } from '../statistics';
-import { TRADE } from '../trade';
-import { nozzleRateL, volumeAtDoseL, volumeVariance, type DoseCurve } from './doseCurve';
+import {
+  designRow,
+  nozzleRateL,
+  quadraticForm,
+  slopeKnown,
+  volumeAtDoseL,
+  volumeVariance,
+  type DoseCurve,
+} from './doseCurve';
 import { aspectAt, volumeAtL, volumeSlopeL, widthAtVolumeMm } from './shapeLaw';
 
 /** The width a dose gives. */
@@ -11,7 +18,7 @@ export interface WidthPrediction {
   /** 95 % interval of the curve: where the mean of many balloons lies. */
   lowMm: number;
   highMm: number;
-  /** 95 % interval of the next single balloon, with what one measurement adds. */
+  /** 95 % interval of the next single balloon: with its own strokes, its own make, and one measurement by tape. */
   nextLowMm: number;
   nextHighMm: number;
   /** The dose lies outside the doses that were read. */
@@ -57,10 +64,10 @@ export function predictWidth({
   const volumeL = volumeAtDoseL(fit, dose, nozzle);
   const widthMm = widthAtVolumeMm({ law, volumeL });
   const t = t95(fit.degreesOfFreedom);
-  const variance = volumeVariance({ covariance: fit.covariance, dose, nozzle }) + shapeVariance(fit, widthMm);
+  const variance = volumeVariance(fit, { dose, nozzle, widthMm }) + shapeVariance(fit, widthMm);
   const half = t * Math.sqrt(variance);
-  const oneSdL = volumeSlopeL({ law, widthMm }) * TRADE.measureSdMm.value.tape;
-  const nextHalf = t * Math.sqrt(variance + fit.varianceRatio * oneSdL * oneSdL);
+  const oneSdL = volumeSlopeL({ law, widthMm }) * balloonSdMm({ fit, dose, widthMm });
+  const nextHalf = t * Math.sqrt(variance + oneSdL * oneSdL);
   const at = (litres: number) => widthAtVolumeMm({ law, volumeL: litres });
   return ok({
     widthMm,
@@ -73,9 +80,27 @@ export function predictWidth({
 }
 
 /**
- * The dose that gives `widthMm`, with a 95 % interval by the delta method on (V - V0) / s.
+ * Standard deviation (mm) of one balloon about its curve at a dose, as one measurement by tape sees it: the strokes it
+ * had, how balloons differ, the tape and its marks, times what the readings showed of them.
+ */
+export function balloonSdMm({ fit, dose, widthMm }: { fit: DoseCurve; dose: number; widthMm: number }): number {
+  const { errors, marksMm, varianceRatio, doseVolumeL, shape } = fit;
+  const strokesMm =
+    (errors.doseShare * doseVolumeL * Math.sqrt(dose)) / Math.max(volumeSlopeL({ law: shape, widthMm }), 1e-9);
+  return (
+    Math.sqrt(varianceRatio) *
+    Math.hypot(errors.ways.tape, marksMm / Math.sqrt(12), errors.balloonShare * widthMm, strokesMm)
+  );
+}
+
+/**
+ * The dose that gives `widthMm`, (V - V0) / s, with a 95 % interval by Fieller's theorem: the doses whose volume does
+ * not differ surely from the width's.
  *
- * Problems: `bad-width` (not above 0); `below-first-stroke` (the curve is wider than that before any dose).
+ * Problems: `bad-width` (not above 0); `below-first-stroke` (the curve is wider than that before any dose);
+ * `slope-unknown` (the readings leave open whether a dose adds air at all).
+ *
+ * Source: Fieller, JRSS B 16 (1954).
  */
 export function doseForWidth({
   fit,
@@ -85,17 +110,44 @@ export function doseForWidth({
   fit: DoseCurve;
   widthMm: number;
   nozzle?: Nozzle;
-}): Result<DosePrediction, 'bad-width' | 'below-first-stroke'> {
+}): Result<DosePrediction, 'bad-width' | 'below-first-stroke' | 'slope-unknown'> {
   if (!(widthMm > 0 && Number.isFinite(widthMm))) return problem('bad-width', { field: 'widthMm' });
+  if (!slopeKnown(fit)) return problem('slope-unknown', { field: 'widthMm' });
   const rateL = nozzleRateL(fit, nozzle);
-  const dose = (volumeAtL({ law: fit.shape, widthMm }) - fit.deadVolumeL) / rateL;
+  const volumeL = volumeAtL({ law: fit.shape, widthMm });
+  const dose = (volumeL - fit.deadVolumeL) / rateL;
   if (!(dose > 0)) return problem('below-first-stroke', { field: 'widthMm' });
-  const variance = volumeVariance({ covariance: fit.covariance, dose, nozzle }) + shapeVariance(fit, widthMm);
-  const half = (t95(fit.degreesOfFreedom) * Math.sqrt(variance)) / rateL;
+  const { low, high } = fiellerDoses({ fit, widthMm, nozzle, offL: volumeL - fit.deadVolumeL, rateL });
   return ok({
     dose,
-    low: Math.max(0, dose - half),
-    high: dose + half,
+    low: Math.max(0, Math.min(dose, low)),
+    high: Math.max(dose, high),
     extrapolated: dose < fit.lowestDose || dose > fit.highestDose,
   });
+}
+
+/** Both ends of {d: (off - rate d)^2 <= t^2 Var(d)}, the variance being a square in d; Infinity where it has no end. */
+function fiellerDoses({
+  fit,
+  widthMm,
+  nozzle,
+  offL,
+  rateL,
+}: {
+  fit: DoseCurve;
+  widthMm: number;
+  nozzle: Nozzle | undefined;
+  offL: number;
+  rateL: number;
+}): { low: number; high: number } {
+  const { terms, covariance, nominalMm } = fit;
+  const still = designRow(terms, { dose: 0, nozzle, widthMm, nominalMm });
+  const unit = designRow(terms, { dose: 1, nozzle, widthMm, nominalMm }).map((x, i) => x - still[i]!);
+  const square = t95(fit.degreesOfFreedom) ** 2;
+  const a = rateL * rateL - square * quadraticForm(unit, covariance, unit);
+  const b = offL * rateL + square * quadraticForm(still, covariance, unit);
+  const c = offL * offL - square * (quadraticForm(still, covariance, still) + shapeVariance(fit, widthMm));
+  if (!(a > 0)) return { low: 0, high: Infinity };
+  const root = Math.sqrt(Math.max(0, b * b - a * c));
+  return { low: (b - root) / a, high: (b + root) / a };
 }

@@ -37,7 +37,7 @@ export function comparePreparations({
   /** Only then do equal doses mean equal air. */
   sameInflator: boolean;
 }): PreparationEffect {
-  const shaped = first.shape.knots.length > 0 && second.shape.knots.length > 0;
+  const shaped = first.shape.seen && second.shape.seen;
   const widths = places(
     Math.max(first.smallestWidthMm, second.smallestWidthMm),
     Math.min(first.largestWidthMm, second.largestWidthMm),
@@ -58,7 +58,7 @@ interface OneDifference {
 
 function aspectDifference(a: CalibrationFit, b: CalibrationFit, widthMm: number): OneDifference {
   const of = ({ shape }: CalibrationFit) => aspectAt({ law: shape, widthMm });
-  return { value: of(b).aspect - of(a).aspect, sd: Math.hypot(of(a).sd, of(b).sd) };
+  return { value: of(b).aspect - of(a).aspect, sd: Math.hypot(of(a).seenSd, of(b).seenSd) };
 }
 
 function widthDifference(a: CalibrationFit, b: CalibrationFit, dose: number): OneDifference | null {

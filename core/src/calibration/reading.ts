@@ -37,6 +37,11 @@ export interface Reading {
   way?: Way | undefined;
   /** Which nozzle of a two-nozzle inflator filled it. */
   nozzle?: Nozzle | undefined;
+  /**
+   * Which balloon of the calibration it was, by any number: readings of one balloon filled on share its errors. Where
+   * none says so, `balloonsOf` takes them for one balloon filled on.
+   */
+  balloon?: number | undefined;
   /** Crown to where the neck starts, mm. */
   heightMm?: number | undefined;
   /** Standard uncertainty of the width, mm; that of its way when absent. */
@@ -51,6 +56,8 @@ export type ReadingProblemCode =
   | 'bad-width'
   | 'bad-height'
   | 'bad-uncertainty'
+  /** Not a whole number above 0. */
+  | 'bad-balloon'
   | 'bad-bracket'
   /** The hole it stops at is not smaller than the one it passes. */
   | 'bracket-upside-down';
@@ -71,6 +78,28 @@ export function widthSeenMm({ widthMm, bracket }: Reading): number | undefined {
   return widthMm ?? (bracket && (bracket.stopsMm + bracket.passesMm) / 2);
 }
 
+/**
+ * For each reading, which balloon it was of (0, 1, ...). Where it is not said, readings of unlike doses through one
+ * nozzle are taken as one balloon filled on, as the app proposes, and a dose given again began the next: their errors
+ * then go together, which is the more careful assumption. The order of the readings decides nothing.
+ */
+export function balloonsOf(readings: readonly Reading[]): number[] {
+  const known = new Map<string, number>();
+  const times = new Map<string, number>();
+  return readings.map(({ balloon, dose, nozzle = '' }) => {
+    let key = `said ${balloon}`;
+    if (balloon === undefined) {
+      const given = `${nozzle} ${dose}`;
+      const before = times.get(given) ?? 0;
+      times.set(given, before + 1);
+      key = `${nozzle} ${before}`;
+    }
+    const place = known.get(key) ?? known.size;
+    known.set(key, place);
+    return place;
+  });
+}
+
 /** The first thing about a reading that cannot be, with its field under `path`; `null` when it can be used. */
 export function readingProblem({
   reading,
@@ -81,7 +110,7 @@ export function readingProblem({
   nominalMm: number;
   path?: string;
 }): Problem<ReadingProblemCode> | null {
-  const { dose, widthMm, bracket, sdMm, outcome } = reading;
+  const { dose, widthMm, bracket, sdMm, outcome, balloon } = reading;
   const at = (field: string) => `${path}${field}`;
   if (!(dose > 0 && dose <= MOST_DOSE)) return problem('bad-dose', { field: at('dose') }).problem;
   const leastMm = nominalMm * NARROWEST_FRACTION;
@@ -101,6 +130,8 @@ export function readingProblem({
   if (detail) return problem('bad-height', { field: at('heightMm'), detail }).problem;
   if (sdMm !== undefined && !(sdMm > 0 && sdMm <= nominalMm))
     return problem('bad-uncertainty', { field: at('sdMm') }).problem;
+  if (balloon !== undefined && !(Number.isInteger(balloon) && balloon > 0))
+    return problem('bad-balloon', { field: at('balloon') }).problem;
   return null;
 }
 

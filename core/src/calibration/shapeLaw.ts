@@ -1,7 +1,8 @@
 import { bodyVolumeL, widthForVolumeMm } from '../balloon';
 import { monotoneRegression, type MonotoneBlock } from '../statistics';
 import { TRADE } from '../trade';
-import { widthSdOf, widthSeenMm, type Reading, type WaySds } from './reading';
+import { widthSdOf, widthSeenMm, type Reading } from './reading';
+import type { ReadingErrors } from './readingErrors';
 
 /** Where a balloon turns from round to oval, or why the readings do not show it. */
 export type RoundLimit =
@@ -25,9 +26,13 @@ export interface ShapeKnot {
 
 /** Aspect (height / width) against width: level to the first knot and from the last, straight in between. */
 export interface ShapeLaw {
-  /** Rising in both; empty when no shape was seen, and the aspect is then taken as 1. */
+  /** Rising in width; empty for a sphere. */
   knots: ShapeKnot[];
+  /** Whether a shape was measured or seen; else the knots are what is known of such balloons. */
+  seen: boolean;
   roundLimit: RoundLimit;
+  /** Where it turns from oval to pear; as `roundLimit`, and absent where nothing of it is known. */
+  pearLimit?: RoundLimit | undefined;
 }
 
 interface AspectSeen {
@@ -44,15 +49,21 @@ interface AspectSeen {
  * standard deviation of a uniform law over the gap between the neighbouring knots, for the shape that was not seen
  * there.
  */
-export function fitShapeLaw({ readings, ways }: { readings: readonly Reading[]; ways?: WaySds | undefined }): ShapeLaw {
-  const seen: AspectSeen[] = [];
+export function fitShapeLaw({
+  readings,
+  errors,
+}: {
+  readings: readonly Reading[];
+  errors: Pick<ReadingErrors, 'ways' | 'heightMm'>;
+}): ShapeLaw {
+  const all: AspectSeen[] = [];
   for (const reading of readings) {
-    const aspect = aspectSeen(reading, ways);
-    if (aspect) seen.push(aspect);
+    const aspect = aspectSeen(reading, errors);
+    if (aspect) all.push(aspect);
   }
-  if (seen.length === 0) return { knots: [], roundLimit: { kind: 'no-shapes-seen' } };
+  if (all.length === 0) return { knots: [], seen: false, roundLimit: { kind: 'no-shapes-seen' } };
 
-  seen.sort((a, b) => a.x - b.x);
+  const seen = pooledNeighbours(all.sort((a, b) => a.x - b.x));
   const blocks = monotoneRegression(seen);
   const measured = readings.some((reading) => reading.heightMm !== undefined);
   const knots = blocks.flatMap(({ from, to, value, weight }) => {
@@ -60,19 +71,89 @@ export function fitShapeLaw({ readings, ways }: { readings: readonly Reading[]; 
     const knot = { aspect: value, sd };
     return [...new Set([from, to])].map((widthMm) => ({ widthMm, ...knot }));
   });
-  return { knots, roundLimit: roundLimitOf(blocks, seen) };
+  return {
+    knots,
+    seen: true,
+    roundLimit: limitOf(blocks, seen, TRADE.roundAspect.value),
+    pearLimit: limitOf(blocks, seen, TRADE.ovalAspect.value),
+  };
 }
 
-function roundLimitOf(blocks: readonly MonotoneBlock[], seen: readonly AspectSeen[]): RoundLimit {
+/** Widths nearer than this share of them are one place: between them no law can be told to rise. */
+const ONE_PLACE = 0.01;
+
+/** Aspects seen at hardly different widths become one, at their middle: else noise would read as a leap of the law. */
+function pooledNeighbours(sorted: readonly AspectSeen[]): AspectSeen[] {
+  const pooled: AspectSeen[] = [];
+  for (const one of sorted) {
+    const last = pooled.at(-1);
+    if (!last || one.x - last.x > ONE_PLACE * one.x) {
+      pooled.push({ ...one });
+      continue;
+    }
+    const weight = last.weight + one.weight;
+    last.x = (last.x * last.weight + one.x * one.weight) / weight;
+    last.value = (last.value * last.weight + one.value * one.weight) / weight;
+    last.weight = weight;
+  }
+  return pooled;
+}
+
+/** Shares of nominal between which growth goes straight, and how much of it there is. */
+const GROWTH = [0.55, 0.65, 0.75, 0.85, 0.95, 1.05, 1.15, 1.3].map((share) => ({
+  share,
+  growth: ((share - 0.55) / 0.45) ** 2,
+}));
+
+/**
+ * How much of its growth in aspect a balloon shows at a share of its nominal: none while it is slack, 1 at nominal,
+ * with the square of the way between (from memory), straight between tenths. It stands in where no shape was measured.
+ */
+export function growthAt(share: number): number {
+  const right = GROWTH.findIndex((knot) => knot.share > share);
+  if (right === 0) return 0;
+  if (right < 0) return GROWTH.at(-1)!.growth;
+  const from = GROWTH[right - 1]!;
+  const to = GROWTH[right]!;
+  return from.growth + ((share - from.share) / (to.share - from.share)) * (to.growth - from.growth);
+}
+
+/**
+ * A law that grows by `growth` at nominal on top of another: of a balloon whose shape nobody measured, `base` being
+ * what is known of its like.
+ */
+export function grownLaw({
+  base,
+  growth,
+  nominalMm,
+  sd,
+}: {
+  base: ShapeLaw;
+  growth: number;
+  nominalMm: number;
+  sd: number;
+}): ShapeLaw {
+  const widths = [...base.knots.map(({ widthMm }) => widthMm), ...GROWTH.map(({ share }) => share * nominalMm)];
+  const sorted = [...new Set(widths)].sort((a, b) => a - b);
+  const knots = sorted.map((widthMm) => ({
+    widthMm,
+    aspect: aspectAt({ law: base, widthMm }).aspect + growth * growthAt(widthMm / nominalMm),
+    sd,
+  }));
+  return { ...base, knots };
+}
+
+/** Where the law passes an aspect. */
+function limitOf(blocks: readonly MonotoneBlock[], seen: readonly AspectSeen[], limit: number): RoundLimit {
   const smallestMm = seen[0]!.x;
   const largestMm = seen.at(-1)!.x;
-  const best = crossing(blocks, 0);
+  const best = crossing(blocks, limit, 0);
   if (!best) return { kind: 'above', widthMm: largestMm };
   if (best.gapMm === 0) return { kind: 'below', widthMm: smallestMm };
   // Where the law rises fast, one deviation says little of two: the wider of both measures counts.
   const reach = (deviations: number) => {
-    const lowMm = crossing(blocks, deviations)?.widthMm ?? smallestMm;
-    const highMm = crossing(blocks, -deviations)?.widthMm ?? largestMm + best.gapMm;
+    const lowMm = crossing(blocks, limit, deviations)?.widthMm ?? smallestMm;
+    const highMm = crossing(blocks, limit, -deviations)?.widthMm ?? largestMm + best.gapMm;
     return (highMm - lowMm) / (2 * deviations);
   };
   return {
@@ -82,9 +163,12 @@ function roundLimitOf(blocks: readonly MonotoneBlock[], seen: readonly AspectSee
   };
 }
 
-/** Where the law, moved up by so many of its own uncertainties, passes the round limit; gap 0 when it starts above. */
-function crossing(blocks: readonly MonotoneBlock[], deviations: number): { widthMm: number; gapMm: number } | null {
-  const limit = TRADE.roundAspect.value;
+/** Where the law, moved up by so many of its own uncertainties, passes `limit`; gap 0 when it starts above. */
+function crossing(
+  blocks: readonly MonotoneBlock[],
+  limit: number,
+  deviations: number,
+): { widthMm: number; gapMm: number } | null {
   const moved = blocks.map(({ from, to, value, weight }) => ({
     from,
     to,
@@ -99,13 +183,13 @@ function crossing(blocks: readonly MonotoneBlock[], deviations: number): { width
   return { widthMm: left.to + (gapMm * (limit - left.value)) / (right.value - left.value), gapMm };
 }
 
-function aspectSeen(reading: Reading, ways: WaySds | undefined): AspectSeen | null {
+function aspectSeen(reading: Reading, errors: Pick<ReadingErrors, 'ways' | 'heightMm'>): AspectSeen | null {
   const { widthMm, heightMm, shape } = reading;
   // Over the middle of a bracket a height would tell more of where in it the width lies than of the shape.
   if (heightMm !== undefined && widthMm !== undefined) {
     const value = heightMm / widthMm;
-    const widthSd = widthSdOf(reading, ways);
-    const sd = value * Math.hypot(widthSd / widthMm, TRADE.heightSdMm.value / heightMm);
+    const widthSd = widthSdOf(reading, errors.ways);
+    const sd = value * Math.hypot(widthSd / widthMm, errors.heightMm / heightMm);
     return { x: widthMm, value, weight: 1 / (sd * sd) };
   }
   const x = widthSeenMm(reading);
@@ -114,29 +198,49 @@ function aspectSeen(reading: Reading, ways: WaySds | undefined): AspectSeen | nu
   return { x, value: TRADE.shapeAnswerAspect.value[shape], weight: 1 / (sd * sd) };
 }
 
-/** Aspect at a width, with its standard uncertainty and the rise of the law there (per mm). */
-export function aspectAt({ law, widthMm }: { law: ShapeLaw; widthMm: number }): {
+/** The aspect that a law gives a width. */
+export interface AspectThere {
   aspect: number;
+  /** Its standard uncertainty, with how far the true law may bend away from the straight one. */
   sd: number;
+  /** What the readings alone leave open: where two laws are held against each other, both bend alike. */
+  seenSd: number;
+  /** The rise of the law there. */
   slopePerMm: number;
-} {
+}
+
+/** Aspect at a width. */
+export function aspectAt({ law, widthMm }: { law: ShapeLaw; widthMm: number }): AspectThere {
   const { knots } = law;
   const right = knots.findIndex((knot) => knot.widthMm > widthMm);
   const end = right === 0 ? knots[0] : right < 0 ? knots.at(-1) : undefined;
-  if (knots.length === 0) return { aspect: 1, sd: TRADE.unseenAspectSd.value, slopePerMm: 0 };
+  if (knots.length === 0) {
+    const sd = TRADE.unseenAspectSd.value;
+    return { aspect: 1, sd, seenSd: sd, slopePerMm: 0 };
+  }
   if (end) {
     // Past the last shape seen it may lengthen: the law stays level there and owns up to it.
     const beyond = end.sd > 0 ? Math.max(0, widthMm / end.widthMm - 1) * TRADE.aspectBeyond.value : 0;
-    return { aspect: end.aspect, sd: right < 0 ? Math.hypot(end.sd, beyond) : end.sd, slopePerMm: 0 };
+    const sd = right < 0 ? Math.hypot(end.sd, beyond) : end.sd;
+    return { aspect: end.aspect, sd, seenSd: withoutLaw(sd), slopePerMm: 0 };
   }
   const from = knots[right - 1]!;
   const to = knots[right]!;
   const along = (widthMm - from.widthMm) / (to.widthMm - from.widthMm);
+  // As if both ends erred together: they share readings, and the law between them is no surer than at its ends.
+  const atEnds = (1 - along) * from.sd + along * to.sd;
   return {
     aspect: from.aspect + along * (to.aspect - from.aspect),
-    sd: Math.hypot((1 - along) * from.sd, along * to.sd),
+    // A body that lengthens does so late: halfway the true law may lie below the straight one by all of half the rise.
+    sd: Math.hypot(atEnds, (2 / Math.sqrt(3)) * along * (1 - along) * (to.aspect - from.aspect)),
+    seenSd: withoutLaw(atEnds),
     slopePerMm: (to.aspect - from.aspect) / (to.widthMm - from.widthMm),
   };
+}
+
+/** A deviation freed of what any law of straight stretches may pass by the true one. */
+function withoutLaw(sd: number): number {
+  return Math.sqrt(Math.max(0, sd * sd - TRADE.aspectLawSd.value ** 2));
 }
 
 /** Body volume (litres) at a width, by the aspect law. */

@@ -1,10 +1,14 @@
 import { ok, problem, type Result } from '../result';
 import {
+  chiSquareQuantile,
   meanOf,
+  mostShare,
+  normalCdf,
   normalFromIntervals,
   normalQuantile,
   sdOf,
   shareInterval,
+  t95,
   type Share,
   type Sighting,
 } from '../statistics';
@@ -29,7 +33,7 @@ export type Verdict =
   | 'off-centre'
   /** Too different from one another. */
   | 'uneven'
-  /** Fewer than three checked: no word on the batch yet. */
+  /** What was checked would fit a good batch and a bad one: no word on it yet. */
   | 'too-few';
 
 export type BatchAdvice =
@@ -66,6 +70,20 @@ export type BatchProblemCode = 'no-results' | 'bad-target' | 'bad-tolerance' | '
 
 /** Below this many results a batch gets no verdict. */
 const FEWEST = 3;
+/**
+ * The error rates that the verdict is chosen by. A batch of which `badShare` lies outside is told to carry on at most
+ * once in ten times; from answers alone, which tell less, one of which `badByCount` does.
+ */
+const RISK = { badShare: 0.2, badByCount: 0.3, chance: 0.1 } as const;
+/** A lean is worth a word from this share of the tolerance on, and always from `FAR_LEAN` of it. */
+const SOME_LEAN = 0.25;
+const FAR_LEAN = 0.75;
+/** ... when it puts so many outside as it is, and more than twice as many as were the batch centred. */
+const LEAN_HARM = 0.1;
+/** More than that outside, and three at least, are too many whatever else is known. */
+const MANY_OUTSIDE = 0.25;
+/** Checks that are asked for at most at once. */
+const MOST_MORE = 20;
 /** A width no balloon has, as a multiple of the target: a slip of unit or finger. */
 const ABSURD_FACTOR = 3;
 
@@ -78,6 +96,13 @@ const ABSURD_FACTOR = 3;
  * 3.4); `null` while nothing at all is outside. Where holes on both sides were tried, all results together give both
  * by maximum likelihood. The share outside has the exact interval of Clopper and Pearson.
  *
+ * The verdict is a decision with stated error rates (docs/method/batch.md has its operating characteristic).
+ * `off-centre`: the mean differs from the target for sure (Student's t, 95 %), and that matters: by three quarters of
+ * the tolerance, or by a quarter of it when a tenth lie outside and centring would halve them. `uneven`: the spread is
+ * for sure (chi-square, 90 %) larger than what keeps 95 of 100 within, or more than a quarter were outside on both
+ * sides. `even`, `some-off`: not more than a fifth lie outside, for sure (90 %); else `too-few`, with how many more
+ * would tell. Of a `whole` batch there is nothing left to be unsure of.
+ *
  * `holeOffMm` is how much wider the hole of the answers was than it was taken for: a balloon that passed it is
  * that much larger. One known to lie between two holes counts by the middle of what is known.
  *
@@ -88,11 +113,14 @@ export function judgeBatch({
   toleranceMm,
   results,
   holeOffMm = 0,
+  whole = false,
 }: {
   targetMm: number;
   toleranceMm: number;
   results: readonly CheckResult[];
   holeOffMm?: number;
+  /** These are all there are: nothing is left to be unsure of. */
+  whole?: boolean;
 }): Result<BatchJudgement, BatchProblemCode> {
   if (!(targetMm > 0 && Number.isFinite(targetMm))) return problem('bad-target', { field: 'targetMm' });
   if (!(toleranceMm > 0 && toleranceMm < targetMm)) return problem('bad-tolerance', { field: 'toleranceMm' });
@@ -114,8 +142,9 @@ export function judgeBatch({
   const law = lawOf(results, aim);
   const outside = shareInterval({ count: tooLarge.length + tooSmall.length, of: results.length });
   const judged = { count: results.length, ...law, outside, tooLarge, tooSmall };
-  const verdict = verdictOf(judged, targetMm, toleranceMm);
-  return ok({ ...judged, verdict, advice: adviceOn({ ...judged, verdict, targetMm }) });
+  const verdict = verdictOf(judged, targetMm, toleranceMm, whole);
+  const more = verdict === 'too-few' ? moreToTell(judged, targetMm, toleranceMm) : 0;
+  return ok({ ...judged, verdict, advice: adviceOn({ ...judged, verdict, targetMm, more }) });
 }
 
 type Side = 'small' | 'right' | 'large';
@@ -195,33 +224,86 @@ function lawOfAnswers(results: readonly CheckResult[], { targetMm, toleranceMm, 
   return { meanMm: targetMm + holeOffMm - toleranceMm - spreadMm * lowZ, spreadMm, basis: 'answers' };
 }
 
-function verdictOf(
-  { count, meanMm, outside, tooLarge, tooSmall }: Judged,
-  targetMm: number,
-  toleranceMm: number,
-): Verdict {
+function verdictOf(judged: Judged, targetMm: number, toleranceMm: number, whole: boolean): Verdict {
+  const { count, outside, tooLarge, tooSmall } = judged;
+  if (count < FEWEST && !whole) return 'too-few';
   const off = tooLarge.length + tooSmall.length;
-  if (count < FEWEST) return 'too-few';
-  // The whole batch leans one way when its mean has used up most of the tolerance.
-  const leans = meanMm !== null && Math.abs(meanMm - targetMm) > 0.75 * toleranceMm;
-  if (leans && (off === 0 || Math.min(tooLarge.length, tooSmall.length) <= off / 4)) return 'off-centre';
-  if (off === 0) return 'even';
-  return outside.share > 0.25 ? 'uneven' : 'some-off';
+  if (leans(judged, targetMm, toleranceMm)) return 'off-centre';
+  if (scatters(judged, toleranceMm)) return 'uneven';
+  if (outside.share > MANY_OUTSIDE && off >= FEWEST) return 'uneven';
+  if (!whole && !surelyGood(judged, targetMm, toleranceMm)) return 'too-few';
+  return off === 0 ? 'even' : 'some-off';
+}
+
+/** Whether the batch as a whole sits beside its target, for sure and so that it matters. */
+function leans(judged: Judged, targetMm: number, toleranceMm: number): boolean {
+  const { count, meanMm, spreadMm, basis, tooLarge, tooSmall } = judged;
+  if (meanMm === null) return false;
+  const lean = Math.abs(meanMm - targetMm);
+  const off = tooLarge.length + tooSmall.length;
+  if (basis === 'answers' || spreadMm === null) {
+    return lean > FAR_LEAN * toleranceMm && (off === 0 || Math.min(tooLarge.length, tooSmall.length) <= off / 4);
+  }
+  if (lean <= (t95(count - 1) * spreadMm) / Math.sqrt(count)) return false;
+  if (lean >= FAR_LEAN * toleranceMm) return true;
+  const asIs = outsideShare({ lean, sd: spreadMm, toleranceMm });
+  const centred = outsideShare({ lean: 0, sd: spreadMm, toleranceMm });
+  return lean >= SOME_LEAN * toleranceMm && asIs >= LEAN_HARM && asIs > 2 * centred;
+}
+
+/** Whether its balloons differ too much from one another, for sure. */
+function scatters({ count, spreadMm, basis }: Judged, toleranceMm: number): boolean {
+  if (spreadMm === null || basis === 'answers') return false;
+  const most = chiSquareQuantile({ p: 1 - RISK.chance, degreesOfFreedom: count - 1 });
+  return spreadMm * Math.sqrt((count - 1) / most) > toleranceMm / normalQuantile(0.975);
+}
+
+/** Whether no more than the bad share lies outside, for all that was seen. */
+function surelyGood(judged: Judged, targetMm: number, toleranceMm: number): boolean {
+  const { count, meanMm, spreadMm, basis, outside } = judged;
+  const off = Math.round(outside.share * count);
+  if (basis === 'answers' || spreadMm === null || meanMm === null) {
+    return mostShare({ count: off, of: count, chance: RISK.chance }) <= RISK.badByCount;
+  }
+  const few = chiSquareQuantile({ p: RISK.chance, degreesOfFreedom: count - 1 });
+  const sd = spreadMm * Math.sqrt((count - 1) / few);
+  return outsideShare({ lean: Math.abs(meanMm - targetMm), sd, toleranceMm }) <= RISK.badShare;
+}
+
+/** Share outside the tolerance of a normal law. */
+function outsideShare({ lean, sd, toleranceMm }: { lean: number; sd: number; toleranceMm: number }): number {
+  if (!(sd > 0)) return lean > toleranceMm ? 1 : 0;
+  return normalCdf((lean - toleranceMm) / sd) + normalCdf((-lean - toleranceMm) / sd);
+}
+
+/** How many more would tell, were they like those seen; at least one, at most `MOST_MORE`. */
+function moreToTell(judged: Judged, targetMm: number, toleranceMm: number): number {
+  const { count, outside } = judged;
+  for (let more = 1; more < MOST_MORE; more += 1) {
+    const like = {
+      ...judged,
+      count: count + more,
+      outside: { ...outside, share: (outside.share * count) / (count + more) },
+    };
+    if (count + more < FEWEST) continue;
+    if (surelyGood(like, targetMm, toleranceMm) || scatters(like, toleranceMm)) return more;
+  }
+  return MOST_MORE;
 }
 
 function adviceOn({
-  count,
   meanMm,
   basis,
   tooLarge,
   tooSmall,
   verdict,
   targetMm,
-}: Judged & { verdict: Verdict; targetMm: number }): BatchAdvice[] {
+  more,
+}: Judged & { verdict: Verdict; targetMm: number; more: number }): BatchAdvice[] {
   const advice: BatchAdvice[] = [];
   if (tooLarge.length > 0) advice.push({ code: 'let-out', indices: tooLarge });
   if (tooSmall.length > 0) advice.push({ code: 'add-air', indices: tooSmall });
-  if (verdict === 'too-few') advice.push({ code: 'check-more', atLeast: FEWEST - count });
+  if (verdict === 'too-few') advice.push({ code: 'check-more', atLeast: more });
   if (verdict === 'even' || verdict === 'some-off') advice.push({ code: 'carry-on' });
   if (verdict === 'uneven') advice.push({ code: 'size-every-one' });
   if (verdict === 'off-centre' && meanMm !== null) {

@@ -25,7 +25,7 @@ export interface PairMismatch {
  * and chi-square intervals. From holes: a difference then only lies between bounds, and both come by maximum
  * likelihood.
  *
- * Problems: `too-few-pairs` (under two); `unseen` (the holes do not tell the differences).
+ * Problems: `bad-tolerance` (not above 0); `too-few-pairs` (under two); `unseen` (the holes do not tell the differences).
  */
 export function pairMismatch({
   pairs,
@@ -33,7 +33,8 @@ export function pairMismatch({
 }: {
   pairs: readonly FilledPair[];
   toleranceMm: number;
-}): Result<PairMismatch, 'too-few-pairs' | 'unseen'> {
+}): Result<PairMismatch, 'too-few-pairs' | 'unseen' | 'bad-tolerance'> {
+  if (!(toleranceMm > 0 && Number.isFinite(toleranceMm))) return problem('bad-tolerance', { field: 'toleranceMm' });
   if (pairs.length < 2) return problem('too-few-pairs', { field: 'pairs', detail: { least: 2 } });
   const bounds = pairs.map(({ left, right }) => ({
     low: left.lowMm - right.highMm,

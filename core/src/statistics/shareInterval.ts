@@ -19,3 +19,8 @@ export function shareInterval({ count, of }: { count: number; of: number }): Sha
     high: count === of ? 1 : inverseIncompleteBeta({ p: 0.975, a: count + 1, b: of - count }),
   };
 }
+
+/** The share that is exceeded with no more than this `chance` (0 to 1) after `count` of `of`: the one-sided limit. */
+export function mostShare({ count, of, chance }: { count: number; of: number; chance: number }): number {
+  return count >= of ? 1 : inverseIncompleteBeta({ p: 1 - chance, a: count + 1, b: of - count });
+}

@@ -2,6 +2,7 @@ import type { ModelKind, Finish } from '../balloon';
 import type { CalibrationFit, EstimatedCurve } from '../calibration';
 import type { Result } from '../result';
 import {
+  limitsFor,
   lowerLimit,
   resolveTarget,
   upperLimits,
@@ -10,6 +11,7 @@ import {
   type Showing,
   type Target,
   type TargetProblemCode,
+  type TierShape,
   type UpperLimit,
 } from '../target';
 
@@ -51,27 +53,33 @@ export function pairLimits({
   inner,
   fit,
   daysStanding,
+  shape = 'round',
 }: {
   outer: Skin;
   inner: Skin;
   /** The pair's own. */
   fit: CalibrationFit | null;
   daysStanding: number;
+  /** The shapes it may have; round only when absent. */
+  shape?: TierShape | undefined;
 }): PairLimits {
   const of = (skin: Skin, whose: 'outer' | 'inner') =>
-    upperLimits({
-      nominalMm: skin.nominalMm,
-      fit: skin.fit,
-      curve: skin.fit ?? skin.estimate,
-      daysStanding,
-      of: whose,
-    });
+    limitsFor(
+      upperLimits({
+        nominalMm: skin.nominalMm,
+        fit: skin.fit,
+        curve: skin.fit ?? skin.estimate,
+        daysStanding,
+        of: whose,
+      }),
+      shape,
+    );
   const [outers, inners] = [of(outer, 'outer'), of(inner, 'inner')];
   const tightest = (limits: readonly UpperLimit[]) => Math.min(...limits.map(({ limitMm }) => limitMm));
   const [outerMm, innerMm] = [tightest(outers), tightest(inners)];
   const governs = Math.abs(outerMm - innerMm) < ALIKE_MM ? 'both' : outerMm < innerMm ? 'outer' : 'inner';
   const nominalMm = Math.min(outer.nominalMm, inner.nominalMm);
-  const own = fit ? upperLimits({ nominalMm, fit, curve: fit, daysStanding }) : [];
+  const own = fit ? limitsFor(upperLimits({ nominalMm, fit, curve: fit, daysStanding }), shape) : [];
   const upper = [...outers, ...inners, ...own.filter(({ code }) => code !== 'standing')];
   return { upper, lower: lowerLimit(outer), governs, outerMm, innerMm };
 }
@@ -92,7 +100,7 @@ export function pairTarget({
   daysStanding,
   step,
   showing = null,
-  pair = pairLimits({ outer, inner, fit, daysStanding }),
+  pair = pairLimits({ outer, inner, fit, daysStanding, shape: tier.shape }),
 }: {
   outer: Skin;
   inner: Skin;
@@ -104,7 +112,7 @@ export function pairTarget({
   /** mm */
   step: number;
   showing?: Showing | null;
-  /** The limits of both, where they were worked out for another tier before. */
+  /** The limits of both, where they were worked out before. */
   pair?: PairLimits;
 }): Result<Target & { pair: PairLimits }, TargetProblemCode> {
   const nominalMm = Math.min(outer.nominalMm, inner.nominalMm);

@@ -92,10 +92,10 @@ export function stuffingSheet(
     return problem('inner-larger', { field: 'inner', detail: { outerMm: outer.nominalMm, nearestMm } });
   }
   const estimate = fit ? null : estimateOf(outer);
-  const limits = pairLimits({ outer, inner, fit, daysStanding });
   const effort = { ...TRADE.stuffedEffort.value, balloons: 2 };
   const sheet: SkinStuffing[] = [];
   for (const tier of tiers) {
+    const limits = pairLimits({ outer, inner, fit, daysStanding, shape: tier.shape });
     const resolved = pairTarget({
       outer,
       inner,

@@ -7,7 +7,7 @@ const FREEDOM = 8;
 /**
  * The curve of a pair nobody has calibrated: the outer's, with strokes worth a little less against two skins and an
  * interval wider by what that guess may be off (`TRADE.stuffedDose`). The inner's skin takes up no room that counts.
- * The shape is the outer's; `roundLimit` is left to each balloon's own limits.
+ * The shape is the outer's; its limits are left to each balloon's own limits.
  */
 export function stuffedCurve({ outer }: { outer: DoseCurve }): EstimatedCurve {
   const { share, sd } = TRADE.stuffedDose.value;
@@ -23,9 +23,9 @@ export function stuffedCurve({ outer }: { outer: DoseCurve }): EstimatedCurve {
     degreesOfFreedom: Math.min(FREEDOM, outer.degreesOfFreedom),
     lowestDose: Infinity,
     highestDose: -Infinity,
-    shape: { knots: outer.shape.knots, roundLimit: { kind: 'no-shapes-seen' } },
+    shape: { ...outer.shape, roundLimit: { kind: 'no-shapes-seen' }, pearLimit: undefined },
     dosesFrom: 'outer',
     doseCalibrations: 1,
-    shapeCalibrations: outer.shape.knots.length > 0 ? 1 : 0,
+    shapeCalibrations: outer.shape.seen ? 1 : 0,
   };
 }

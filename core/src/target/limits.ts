@@ -2,6 +2,7 @@ import type { Finish } from '../balloon';
 import type { CalibrationFit, DoseCurve } from '../calibration';
 import { TRADE } from '../trade';
 import { standingFraction } from './standing';
+import type { TierShape } from './tier';
 
 /** What a limit does to a target: holds it, nearly does, or leaves room. */
 export const LIMIT_STATES = ['acts', 'near', 'room'] as const;
@@ -12,7 +13,7 @@ export type UpperLimit = { of?: 'outer' | 'inner' } & UpperLimitKind;
 
 type UpperLimitKind =
   /** `from` tells whether it was seen on this balloon or on its line's other sizes. */
-  | { code: 'round-limit'; limitMm: number; sdMm: number; from: 'own' | 'line' }
+  | { code: 'round-limit' | 'pear-limit'; limitMm: number; sdMm: number; from: 'own' | 'line' }
   | { code: 'standing'; days: number; fraction: number; limitMm: number }
   | { code: 'felt-hard'; seenMm: number; limitMm: number }
   | { code: 'burst'; seenMm: number; limitMm: number };
@@ -25,7 +26,7 @@ export interface LowerLimit {
   limitMm: number;
 }
 
-/** Every upper limit that is known of a balloon. */
+/** Every upper limit that is known of a balloon: of its shape both, of which a tier holds to the one it asks for. */
 export function upperLimits({
   nominalMm,
   fit,
@@ -45,10 +46,10 @@ export function upperLimits({
   const limits: UpperLimit[] = [
     { code: 'standing', days: daysStanding, fraction, limitMm: fraction * nominalMm, ...whose },
   ];
-  const roundLimit = curve?.shape.roundLimit;
-  if (roundLimit?.kind === 'shown') {
-    const { widthMm: limitMm, sdMm } = roundLimit;
-    limits.push({ code: 'round-limit', limitMm, sdMm, from: fit ? 'own' : 'line', ...whose });
+  for (const code of ['round-limit', 'pear-limit'] as const) {
+    const limit = code === 'round-limit' ? curve?.shape.roundLimit : curve?.shape.pearLimit;
+    if (limit?.kind !== 'shown') continue;
+    limits.push({ code, limitMm: limit.widthMm, sdMm: limit.sdMm, from: fit ? 'own' : 'line', ...whose });
   }
   const { hardMm, burstMm } = fit?.limits ?? { hardMm: null, burstMm: null };
   if (hardMm !== null) {
@@ -58,6 +59,11 @@ export function upperLimits({
     limits.push({ code: 'burst', seenMm: burstMm, limitMm: burstMm * TRADE.burstMargin.value, ...whose });
   }
   return limits;
+}
+
+/** The limits that hold a tier that bears such shapes: the other limit of the shape is none to it. */
+export function limitsFor(limits: readonly UpperLimit[], shape: TierShape): UpperLimit[] {
+  return limits.filter(({ code }) => code !== (shape === 'oval' ? 'round-limit' : 'pear-limit'));
 }
 
 /** The smallest useful width of a balloon. */

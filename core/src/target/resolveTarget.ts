@@ -1,11 +1,26 @@
 import { circumferenceMm, type Finish } from '../balloon';
-import { doseForWidth, predictWidth, type CalibrationFit, type DoseCurve, type EstimatedCurve } from '../calibration';
+import {
+  aspectAt,
+  doseForWidth,
+  predictWidth,
+  type CalibrationFit,
+  type DoseCurve,
+  type EstimatedCurve,
+} from '../calibration';
 import { keptShare } from '../environment';
 import { roundDose } from '../inflator';
 import { ok, problem, type Result } from '../result';
 import { TRADE } from '../trade';
-import { floorToStep, roundToStep } from '../units';
-import { LIMIT_STATES, lowerLimit, upperLimits, type LimitState, type LowerLimit, type UpperLimit } from './limits';
+import { ceilToStep, floorToStep, roundToStep } from '../units';
+import {
+  LIMIT_STATES,
+  limitsFor,
+  lowerLimit,
+  upperLimits,
+  type LimitState,
+  type LowerLimit,
+  type UpperLimit,
+} from './limits';
 import type { Showing } from './showing';
 import type { Aim } from './tier';
 
@@ -26,6 +41,8 @@ export type JourneyEffect =
 export type TargetReason =
   /** `of` a pair it is the smaller nominal's. */
   | { code: 'tier'; fraction: number; widthMm: number; of?: 'smaller' }
+  /** The tier bears an oval, and it is one here: its aspect, and where round ends. */
+  | { code: 'oval-here'; aspect: number; roundMm: number }
   | ((UpperLimit | LowerLimit | JourneyEffect) & { state: LimitState });
 
 /** What to mind about a target. */
@@ -38,6 +55,9 @@ export type TargetCaution =
   | { code: 'smaller-than-useful'; smallestMm: number }
   | { code: 'round-limit-unknown' }
   | { code: 'beyond-readings'; largestMm: number }
+  | { code: 'below-readings'; smallestMm: number }
+  /** No dose is given: the readings leave the width open by more than half of it. */
+  | { code: 'not-known-yet' }
   | { code: 'dead-volume-assumed-zero' }
   | {
       code: 'estimated-from';
@@ -72,17 +92,21 @@ export interface Target {
    */
   showing: { widthMm: number; afterDaysMm: number };
   origin: Origin;
-  /** `null` without a curve, or for widths below the first dose. */
+  /** `null` without a curve, for widths below the first dose, and while the curve does not tell. */
   dose: TargetDose | null;
   /** The tier first, then everything that acted, that nearly acted, and that left room. */
   reasons: TargetReason[];
   cautions: TargetCaution[];
 }
 
-export type TargetProblemCode = 'bad-nominal' | 'bad-fraction' | 'bad-days' | 'bad-step';
+export type TargetProblemCode = 'bad-nominal' | 'bad-fraction' | 'bad-tolerance' | 'bad-days' | 'bad-step';
 
-/** Where readings still speak for a width: this share past the largest. */
+/** Where readings still speak for a width: this share past the largest, or under the smallest. */
 const BEYOND_READINGS = 1.03;
+/** A width known no better than to this share of it, either way, is not known. */
+const UNKNOWN_SHARE = 0.25;
+/** The largest tolerance, as a share of nominal, that anything can be made to. */
+const LARGEST_TOLERANCE = 0.5;
 const STILL = { warmth: 1, altitude: 1, kept: 1 };
 
 interface TargetOptions {
@@ -106,10 +130,14 @@ interface TargetOptions {
  * workroom follows from the gas law and the loss by standing; it is held down so that neither at its making nor at
  * the venue it passes the round limit, the widths at which a balloon felt hard or burst, or what stands so many days;
  * and held up to the smallest useful size, unless those leave no room for it. Rounded to `step`: to the nearest, or
- * away from the limit that holds it. Origin: `measured` when the readings reach that far and have two doses or more,
- * `estimated` when the curve is drawn on beyond them or taken from other balloons, `rule` without any curve.
+ * away from the limit that holds it. Of the shape's limits the one holds that the tier asks for: where it turns oval,
+ * or for a tier that bears an oval where it turns pear.
  *
- * Problems: `bad-nominal`, `bad-fraction` (0 to 1.2), `bad-days` (0 to 365), `bad-step`.
+ * Origin, by evidence: `measured` when the balloon's own readings, with what is known beforehand, tell the width of
+ * the target's dose to its tolerance (95 % interval of the mean), `estimated` when a curve tells it less well or only
+ * other balloons do, `rule` when no curve tells it to half its width: then there is no dose.
+ *
+ * Problems: `bad-nominal`, `bad-fraction` (0 to 1.2), `bad-tolerance` (0 to 0.5), `bad-days` (0 to 365), `bad-step`.
  */
 export function resolveTarget(options: TargetOptions): Result<Target, TargetProblemCode> {
   const {
@@ -125,22 +153,27 @@ export function resolveTarget(options: TargetOptions): Result<Target, TargetProb
   } = options;
   if (!(nominalMm > 0 && Number.isFinite(nominalMm))) return problem('bad-nominal', { field: 'nominalMm' });
   if (!(tier.fraction > 0 && tier.fraction <= 1.2)) return problem('bad-fraction', { field: 'tier.fraction' });
+  const toleranceFraction = tier.toleranceFraction ?? TRADE.toleranceFraction.value;
+  if (!(toleranceFraction > 0 && toleranceFraction <= LARGEST_TOLERANCE))
+    return problem('bad-tolerance', { field: 'tier.toleranceFraction' });
   if (!(daysStanding >= 0 && daysStanding <= 365)) return problem('bad-days', { field: 'daysStanding' });
   if (!(step > 0 && step <= nominalMm / 4)) return problem('bad-step', { field: 'step' });
 
   const curve = fit ?? estimate;
+  const all = limits?.upper ?? upperLimits({ nominalMm, fit, curve, daysStanding });
   const frame: Frame = {
     wishMm: tier.fraction * nominalMm,
-    upper: limits?.upper ?? upperLimits({ nominalMm, fit, curve, daysStanding }),
+    upper: limitsFor(all, tier.shape ?? 'round'),
     lower: limits?.lower ?? lowerLimit({ nominalMm, finish }),
     step,
     nearlyMm: TRADE.nearlyShare.value * nominalMm,
   };
   const change = showing ? { ...showing.growth, kept: showing.kept } : STILL;
   const made = making(frame, change);
-  const tolerance = nominalMm * (tier.toleranceFraction ?? TRADE.toleranceFraction.value);
-  const toleranceMm = Math.max(step, roundToStep({ mm: tolerance, step }));
-  const dose = curve ? doseFor(curve, made.widthMm) : null;
+  const toleranceMm = Math.max(step, roundToStep({ mm: nominalMm * toleranceFraction, step }));
+  const knownMm = curve ? knownToMm(curve, made.widthMm) : null;
+  const tells = knownMm !== null && knownMm <= UNKNOWN_SHARE * made.widthMm;
+  const dose = curve && tells ? doseFor(curve, made.widthMm) : null;
   const shownMm = made.widthMm * change.warmth * change.altitude * change.kept;
   return ok({
     widthMm: made.widthMm,
@@ -150,10 +183,11 @@ export function resolveTarget(options: TargetOptions): Result<Target, TargetProb
       widthMm: shownMm,
       afterDaysMm: showing ? shownMm * keptShare({ rate: showing.hold, hours: 24 * daysStanding }) : shownMm,
     },
-    origin: originOf(fit, estimate, made.widthMm),
+    origin: !tells ? 'rule' : fit && knownMm <= toleranceMm ? 'measured' : 'estimated',
     dose,
     reasons: [
       { code: 'tier', fraction: tier.fraction, widthMm: frame.wishMm, ...(limits ? { of: 'smaller' } : {}) },
+      ...ovalReason(tier, all, curve, made),
       ...reasonsOf(frame, made, showing).sort(byState),
     ],
     cautions: cautionsOn({
@@ -164,6 +198,7 @@ export function resolveTarget(options: TargetOptions): Result<Target, TargetProb
       fit,
       estimate,
       toleranceMm,
+      knownMm,
       dose,
       paired: limits !== undefined,
     }),
@@ -206,13 +241,13 @@ function making({ wishMm, upper, lower, step }: Frame, { warmth, altitude, kept 
   const lowestMm = atShow(lower.limitMm);
   const wantedMm = atShow(wishMm);
   const nearestMm = roundToStep({ mm: wantedMm, step });
-  const raisedMm = Math.max(nearestMm, roundToStep({ mm: lowestMm, step }));
+  const raisedMm = Math.max(nearestMm, ceilToStep({ mm: lowestMm, step }));
   const widthMm = Math.max(step, Math.min(raisedMm, floorToStep({ mm: highestMm, step })));
   const exactMm = Math.min(Math.max(wantedMm, lowestMm), highestMm);
   return { widthMm, exactMm, nearestMm, atWidest, atShow };
 }
 
-function reasonsOf(frame: Frame, made: Making, showing: Showing | null): Exclude<TargetReason, { code: 'tier' }>[] {
+function reasonsOf(frame: Frame, made: Making, showing: Showing | null): OrderedReason[] {
   const { step, nearlyMm } = frame;
   const { widthMm, nearestMm, atWidest, atShow } = made;
   const upper = frame.upper.map((limit) => {
@@ -253,7 +288,7 @@ function journeyReasons(frame: Frame, made: Making, showing: Showing): (JourneyE
   return effects;
 }
 
-type OrderedReason = Exclude<TargetReason, { code: 'tier' }>;
+type OrderedReason = Exclude<TargetReason, { code: 'tier' | 'oval-here' }>;
 
 function byState(a: OrderedReason, b: OrderedReason): number {
   const first = LIMIT_STATES.indexOf(a.state) - LIMIT_STATES.indexOf(b.state);
@@ -276,9 +311,25 @@ function doseFor(curve: DoseCurve, widthMm: number): TargetDose | null {
   return { dose, ...width };
 }
 
-function originOf(fit: CalibrationFit | null, estimate: EstimatedCurve | null, widthMm: number): Origin {
-  if (!fit) return estimate ? 'estimated' : 'rule';
-  return fit.distinctDoses >= 2 && widthMm <= fit.largestWidthMm * BEYOND_READINGS ? 'measured' : 'estimated';
+/** How well a curve tells a width at its own dose: half of the mean's 95 % interval, mm; `null` when it does not. */
+function knownToMm(curve: DoseCurve, widthMm: number): number | null {
+  const dose = doseForWidth({ fit: curve, widthMm });
+  if (!dose.ok) return dose.problem.code === 'below-first-stroke' ? 0 : null;
+  const width = predictWidth({ fit: curve, dose: dose.value.dose });
+  return width.ok ? (width.value.highMm - width.value.lowMm) / 2 : null;
+}
+
+/** For a tier that bears an oval: that it is one, where its own round limit was passed. */
+function ovalReason(
+  tier: Aim,
+  all: readonly UpperLimit[],
+  curve: DoseCurve | null,
+  { widthMm }: Making,
+): TargetReason[] {
+  if (tier.shape !== 'oval' || !curve) return [];
+  const round = all.find((limit) => limit.code === 'round-limit');
+  if (!round || widthMm <= round.limitMm) return [];
+  return [{ code: 'oval-here', aspect: aspectAt({ law: curve.shape, widthMm }).aspect, roundMm: round.limitMm }];
 }
 
 interface CautionOptions {
@@ -289,6 +340,7 @@ interface CautionOptions {
   fit: CalibrationFit | null;
   estimate: EstimatedCurve | null;
   toleranceMm: number;
+  knownMm: number | null;
   dose: TargetDose | null;
   /** Round limits are each balloon's own matter. */
   paired: boolean;
@@ -302,6 +354,7 @@ function cautionsOn({
   fit,
   estimate,
   toleranceMm,
+  knownMm,
   dose,
   paired,
 }: CautionOptions): TargetCaution[] {
@@ -319,8 +372,13 @@ function cautionsOn({
   if (widthMm < floorToStep({ mm: smallestMm, step: frame.step })) {
     cautions.push({ code: 'smaller-than-useful', smallestMm });
   }
-  if (fit) cautions.push(...fitCautions(fit, widthMm).filter(({ code }) => !paired || code !== 'round-limit-unknown'));
-  else if (estimate) {
+  if ((fit ?? estimate) && (knownMm === null || knownMm > UNKNOWN_SHARE * widthMm)) {
+    cautions.push({ code: 'not-known-yet' });
+  }
+  if (fit) {
+    const unsure = knownMm === null || knownMm > toleranceMm;
+    cautions.push(...fitCautions(fit, widthMm, unsure).filter(({ code }) => !paired || code !== 'round-limit-unknown'));
+  } else if (estimate) {
     const { dosesFrom: doses, doseCalibrations, shapeCalibrations } = estimate;
     cautions.push({ code: 'estimated-from', doses, doseCalibrations, shapeCalibrations });
   }
@@ -330,9 +388,14 @@ function cautionsOn({
   return cautions;
 }
 
-function fitCautions(fit: CalibrationFit, widthMm: number): TargetCaution[] {
+function fitCautions(fit: CalibrationFit, widthMm: number, unsure: boolean): TargetCaution[] {
   const cautions: TargetCaution[] = [];
-  if (fit.distinctDoses === 1) cautions.push({ code: 'dead-volume-assumed-zero' });
+  if (fit.notes.some(({ code }) => code === 'dead-volume-assumed-zero')) {
+    cautions.push({ code: 'dead-volume-assumed-zero' });
+  }
+  if (unsure && widthMm * BEYOND_READINGS < fit.smallestWidthMm) {
+    cautions.push({ code: 'below-readings', smallestMm: fit.smallestWidthMm });
+  }
   if (widthMm > fit.largestWidthMm * BEYOND_READINGS) {
     cautions.push({ code: 'beyond-readings', largestMm: fit.largestWidthMm });
   } else if (fit.shape.roundLimit.kind === 'no-shapes-seen') {

@@ -1,5 +1,9 @@
 import { problem, type Problem } from '../result';
 
+/** The shapes that a tier bears: round only, or oval too. None bears a pear. */
+export const TIER_SHAPES = ['round', 'oval'] as const;
+export type TierShape = (typeof TIER_SHAPES)[number];
+
 /** What a target aims at. */
 export interface Aim {
   /** Share of nominal wanted. */
@@ -8,6 +12,8 @@ export interface Aim {
   leastFraction?: number;
   /** Tolerance either way as a share of nominal; `TRADE.toleranceFraction` when absent. */
   toleranceFraction?: number | undefined;
+  /** The shapes it bears; round only when absent. */
+  shape?: TierShape | undefined;
 }
 
 /** A level of under-inflation: the share of nominal to fill to, and the shares that still count as it. */
@@ -24,15 +30,24 @@ export interface NamedTier extends Tier {
 
 /**
  * The tiers a new studio starts with; fractions are common practice (handbooks of the trade give 0.9, 0.8, 0.65 to
- * 0.75 and 0.5), ranges ours.
+ * 0.75 and 0.5), ranges ours. The fuller two bear an oval: 10 in is the classic target of an 11 in, slightly oval or
+ * not (common practice).
  */
-export const STANDARD_TIERS: readonly NamedTier[] = [
-  { name: 'Full', fraction: 0.95, leastFraction: 0.93, mostFraction: 1, purpose: 'Garlands for one evening' },
+export const STANDARD_TIERS: readonly (NamedTier & { shape: TierShape })[] = [
+  {
+    name: 'Full',
+    fraction: 0.95,
+    leastFraction: 0.93,
+    mostFraction: 1,
+    shape: 'oval',
+    purpose: 'Garlands for one evening',
+  },
   {
     name: 'Classic',
     fraction: 0.91,
     leastFraction: 0.86,
     mostFraction: 0.93,
+    shape: 'oval',
     purpose: 'Columns, arches, spirals',
   },
   {
@@ -40,6 +55,7 @@ export const STANDARD_TIERS: readonly NamedTier[] = [
     fraction: 0.8,
     leastFraction: 0.75,
     mostFraction: 0.86,
+    shape: 'round',
     purpose: 'Pieces that stand for days',
   },
   {
@@ -47,9 +63,17 @@ export const STANDARD_TIERS: readonly NamedTier[] = [
     fraction: 0.7,
     leastFraction: 0.6,
     mostFraction: 0.75,
+    shape: 'round',
     purpose: 'Organic work, weeks on show',
   },
-  { name: 'Bud', fraction: 0.5, leastFraction: 0.45, mostFraction: 0.6, purpose: 'Fillers and minis' },
+  {
+    name: 'Bud',
+    fraction: 0.5,
+    leastFraction: 0.45,
+    mostFraction: 0.6,
+    shape: 'round',
+    purpose: 'Fillers and minis',
+  },
 ];
 
 /** The shares of nominal that a tier may reach over: below, latex hangs loose; above, it is hard. */

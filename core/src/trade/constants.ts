@@ -26,11 +26,35 @@ export const TRADE = {
   ),
   shapeAnswerSd: constant(0.04, 'height / width', 'from memory', 'how far such an answer may be off'),
   measureSdMm: constant(
-    { tape: 2, caliper: 1.5, hole: 2.5, bracket: 2, reference: 5 },
+    { tape: 1.6, caliper: 1.2, hole: 2.5, bracket: 2, reference: 5 },
     'mm',
     'from memory',
-    'standard uncertainty of one width by each way of taking it, the balloon’s own scatter in it; ' +
-      'learned from the readings',
+    'standard uncertainty of one width by each way of taking it, the hand in it; learned from the readings',
+  ),
+  balloonShare: constant(
+    0.004,
+    'of the width',
+    'from memory',
+    'how much one balloon of a kind differs from the next at the same air; learned from the readings',
+  ),
+  doseShare: constant(
+    { hand: 0.065, timed: 0.02, twin: 0.02 },
+    'of one stroke or second',
+    'from memory',
+    'how much one stroke differs from the next; d of them together by the root of d times as much; ' +
+      'learned for each inflator',
+  ),
+  nozzleShare: constant(
+    0.1,
+    'of the stroke volume',
+    'from memory',
+    'half of what two nozzles may differ by, before both are read',
+  ),
+  aspectGrowth: constant(
+    { mean: 0.07, sd: 0.065 },
+    'height / width',
+    'from memory',
+    'how much longer a balloon is at nominal than while slack, where no height was measured, and how far that may be off',
   ),
   holeSdMm: constant(
     { caliper: 0.3, tape: 0.8, bar: 0.4, label: 1.5 },
@@ -48,7 +72,7 @@ export const TRADE = {
   ),
   heightSdMm: constant(3, 'mm', 'from memory', 'standard uncertainty of one height, crown to neck'),
   priorReadings: constant(
-    4,
+    6,
     'readings',
     'from memory',
     'how many readings the assumed measuring uncertainty counts for beside those of the artist',
@@ -60,10 +84,10 @@ export const TRADE = {
     'how many readings the assumed uncertainty of a way of measuring counts for when it is learned',
   ),
   firstDoseSd: constant(
-    { hand: 0.25, timed: 0.3, twin: 0.3 },
+    { hand: 0.5, timed: 0.5, twin: 0.5 },
     'strokes or seconds',
     'from memory',
-    'how much of a dose may be lost before the first reading, when only one dose is known',
+    'how much of a dose may be lost at the start, or given too much, while nothing is known of the inflator',
   ),
   strokeBetweenShare: constant(
     0.06,
@@ -158,6 +182,7 @@ export const TRADE = {
   smallestFraction: constant(0.45, 'of nominal', 'common practice', 'under it a nominal is too large'),
   standing: constant(
     [
+      { days: 0, fraction: 0.97 },
       { days: 1, fraction: 0.92 },
       { days: 3, fraction: 0.85 },
       { days: 7, fraction: 0.8 },
@@ -165,7 +190,7 @@ export const TRADE = {
     ],
     'days, of nominal',
     'common practice',
-    'the largest fraction of nominal that stands for so many days',
+    'the largest fraction of nominal that stands for so many days; for one evening from memory',
   ),
   hardMargin: constant(
     0.95,
@@ -380,6 +405,12 @@ export const TRADE = {
     'balloons',
     'from memory',
     'from here on a piece is work for several people and days: better made in parts',
+  ),
+  usualDoseL: constant(
+    { hand: 0.18, timed: 2, twin: 2 },
+    'litre',
+    'from memory',
+    'what one stroke or second moves where nothing else is known: it decides the first reading only',
   ),
   strokeVolumeL: constant(
     0.18,

@@ -27,6 +27,11 @@ export function roundToStep({ mm, step }: { mm: number; step: number }): number 
   return Math.round(mm / step) * step;
 }
 
+/** The smallest multiple of `step` not below `mm`, allowing for the last bits of a division. */
+export function ceilToStep({ mm, step }: { mm: number; step: number }): number {
+  return Math.ceil(mm / step - 1e-9) * step;
+}
+
 /** The largest multiple of `step` not above `mm`, allowing for the last bits of a division. */
 export function floorToStep({ mm, step }: { mm: number; step: number }): number {
   return Math.floor(mm / step + 1e-9) * step;

@@ -10,6 +10,7 @@ import {
   ORIGINS,
   OUTCOMES,
   SHAPES,
+  TIER_SHAPES,
   WAYS,
 } from '@leggero/core';
 import { sql } from 'drizzle-orm';
@@ -70,6 +71,7 @@ export const tiers = mysqlTable(
     fraction: share('fraction').notNull(),
     leastFraction: share('least_fraction').notNull(),
     mostFraction: share('most_fraction').notNull(),
+    shape: mysqlEnum('shape', TIER_SHAPES).notNull().default('round'),
     purpose: varchar('purpose', { length: 120 }).notNull(),
     position: smallint('position').notNull(),
   },
@@ -242,6 +244,7 @@ export const readings = mysqlTable(
     holeId: throughHole('hole_id'),
     stopsHoleId: throughHole('stops_hole_id'),
     nozzle: mysqlEnum('nozzle', NOZZLES),
+    balloon: smallint('balloon'),
     heightMm: lengthMm('height_mm'),
     sdMm: lengthMm('sd_mm'),
     shape: mysqlEnum('shape', SHAPES),
@@ -253,6 +256,7 @@ export const readings = mysqlTable(
     index('readings_list').on(t.calibrationId, t.takenAt),
     check('readings_dose', sql`dose > 0`),
     check('readings_width', sql`coalesce(width_mm > 0, stops_mm < passes_mm, false) or outcome = 'burst'`),
+    check('readings_balloon', sql`balloon > 0`),
     check('readings_bracket', sql`(stops_mm is null) = (passes_mm is null)`),
   ],
 );

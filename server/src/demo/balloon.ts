@@ -24,6 +24,7 @@ function shapeLawOf({ nominalMm, roundTo, roundedOff = false, preStretched = fal
   ] as const;
   return {
     knots: knots.map(([share, aspect]) => ({ widthMm: share * nominalMm, aspect: aspect - lower, sd: 0 })),
+    seen: true,
     roundLimit: { kind: 'no-shapes-seen' },
   };
 }

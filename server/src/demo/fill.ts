@@ -146,7 +146,8 @@ export function takeReadings(
     const balloon = { nominalMm, roundTo, doseVolumeL: rateL, deadVolumeL, preStretched, roundedOff };
     const { widthMm, heightMm } = measure({ balloon, dose, random });
     const outcome = endsHard && i === doses.length - 1 ? 'hard' : 'ok';
-    const base = { dose, outcome, ...(nozzle ? { nozzle } : {}) } as const;
+    // A fresh one for each: what its strokes and its make add is its own.
+    const base = { dose, outcome, balloon: i + 1, ...(nozzle ? { nozzle } : {}) } as const;
     if (slip?.at === i) return { ...base, widthMm: widthMm + slip.byMm };
     if (!bracketed.includes(i)) return { ...base, widthMm, heightMm };
     const stopsMm = Math.floor(widthMm / BRACKET_MM) * BRACKET_MM;

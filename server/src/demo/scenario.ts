@@ -36,7 +36,7 @@ export const DEMO_STUDIO = {
   name: 'Saltmarsh Balloon Works',
   unit: 'in',
   stepMm: inch(1 / 8),
-  daysStanding: 1,
+  daysStanding: 0,
 } as const;
 
 /** Strokes of the two pumps, litres. */

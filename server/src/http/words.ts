@@ -7,6 +7,7 @@ export const READING_REFUSED: Record<ReadingProblemCode | LengthReadingProblemCo
   'bad-width': 'This balloon cannot be that wide',
   'bad-height': 'A balloon of this width cannot be that high',
   'bad-uncertainty': 'An uncertainty is above 0 and below the nominal size',
+  'bad-balloon': 'Balloons are numbered from 1 to 9999',
   'bad-bracket': 'This balloon does not fit holes of that size',
   'bracket-upside-down': 'It stops at the smaller hole and passes the larger one: these two are the other way round',
   'bad-reading': 'A dose lies above 0 and up to 200',

@@ -8,6 +8,7 @@ export const PLAIN_COLUMNS = [
   'colour',
   'inflator',
   'nozzle',
+  'balloon',
   'pre-stretched',
   'rounded off',
   'calibration',

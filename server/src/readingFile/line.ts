@@ -18,6 +18,7 @@ import {
   isPossibleInstant,
   LENGTH_PLACES,
   modelCreateSchema,
+  MOST_BALLOONS,
   nameSchema,
 } from '@leggero/contract';
 
@@ -91,6 +92,7 @@ export function readLine(cells: readonly string[], layout: Layout, line: number)
     bracket,
     way: bracket ? 'bracket' : (row.choice('way', WAYS) ?? 'tape'),
     nozzle,
+    balloon: row.number('balloon', MOST_BALLOONS),
     heightMm: row.length('height'),
     sdMm: row.length('uncertainty'),
     shape: row.choice('shape', SHAPES),
@@ -136,6 +138,15 @@ class Cells {
     if (text === undefined) return undefined;
     const value = values.find((each) => each === text);
     if (!value) throw new CellProblem(column, `“${text}” is none of: ${values.join(', ')}.`);
+    return value;
+  }
+
+  /** A whole number from 1 to `most`. */
+  number(column: PlainColumn, most: number): number | undefined {
+    const text = this.text(column);
+    if (text === null) return undefined;
+    const value = /^\d{1,5}$/.test(text) ? Number(text) : 0;
+    if (value < 1 || value > most) throw new CellProblem(column, `“${text}” is no whole number from 1 to ${most}.`);
     return value;
   }
 

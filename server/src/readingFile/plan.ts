@@ -106,6 +106,7 @@ class Planner {
       stopsMm: bracket?.stopsMm ?? null,
       passesMm: bracket?.passesMm ?? null,
       nozzle: plain.nozzle ?? null,
+      balloon: plain.balloon ?? null,
       heightMm: plain.heightMm ?? null,
       sdMm: plain.sdMm ?? null,
       shape: plain.shape ?? null,

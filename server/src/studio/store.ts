@@ -20,7 +20,7 @@ export async function openStudio({ database }: { database: Database }): Promise<
   await database.transaction(async (tx) => {
     await tx
       .insert(studios)
-      .values({ id: studioId, name: 'My studio', unit: 'in', stepMm: STEP_MM.eighthInch, daysStanding: 1 });
+      .values({ id: studioId, name: 'My studio', unit: 'in', stepMm: STEP_MM.eighthInch, daysStanding: 0 });
     await tx
       .insert(tiers)
       .values(STANDARD_TIERS.map((tier, position) => ({ ...tier, id: randomUUID(), studioId, position })));

@@ -1,4 +1,4 @@
-import { WAYS } from '@leggero/core';
+import { WAYS, type LearnedError } from '@leggero/core';
 import { View } from 'react-native';
 
 import { useKnowledge } from '@/api/knowledge';
@@ -6,34 +6,66 @@ import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 import { counted, WAY_WORDS } from '@/wording/trade';
 
-/** How sure each way of measuring is in these hands: assumed at first, learned from the readings. */
+interface Row {
+  key: string;
+  title: string;
+  means: string;
+  sd: string;
+  assumed: string;
+  readings: number;
+}
+
+/** What makes readings differ: measuring, balloons and inflators, each kept apart; assumed first, then learned. */
 export function WaysCard() {
   const knowledge = useKnowledge();
   if (!knowledge) return null;
+  const { ways, height, balloon, doses } = knowledge.shelf.errors;
+  const rows: Row[] = WAYS.map((way) => {
+    const { sdMm, assumedMm, readings } = ways[way];
+    return { key: way, ...WAY_WORDS[way], sd: `±${sdMm.toFixed(1)} mm`, assumed: String(assumedMm), readings };
+  });
+  rows.push({
+    key: 'height',
+    title: 'Height',
+    means: 'crown to neck',
+    sd: `±${height.sd.toFixed(1)} mm`,
+    assumed: String(height.assumed),
+    readings: height.readings,
+  });
+  rows.push({ key: 'balloon', title: 'Balloons', means: 'one to the next, of its width', ...share(balloon) });
+  for (const { id, name, kind } of knowledge.pumps) {
+    const found = doses.get(id);
+    const means = `one ${kind === 'hand' ? 'stroke' : 'second'} to the next`;
+    if (found) rows.push({ key: id, title: name, means, ...share(found) });
+  }
   return (
-    <Card title="How sure a width is">
-      <View role="table" aria-label="How sure a width is">
-        {WAYS.map((way) => {
-          const { sdMm, assumedMm, readings } = knowledge.shelf.ways[way];
-          return (
-            <View key={way} role="row" className="min-h-[44px] flex-row items-center gap-3 border-b border-line py-1">
-              <View role="cell" className="flex-1">
-                <Words look="strong">{WAY_WORDS[way].title}</Words>
-                <Words look="quiet">{WAY_WORDS[way].means}</Words>
-              </View>
-              <View role="cell" className="items-end">
-                <Words look="figure" className="text-[20px] leading-7">{`±${sdMm.toFixed(1)} mm`}</Words>
-                <Words look="quiet">
-                  {readings > 0 ? `${counted(readings, 'reading')}, ${assumedMm} assumed` : 'assumed, from memory'}
-                </Words>
-              </View>
+    <Card title="How sure a reading is">
+      <View role="table" aria-label="How sure a reading is">
+        {rows.map(({ key, title, means, sd, assumed, readings }) => (
+          <View key={key} role="row" className="min-h-[44px] flex-row items-center gap-3 border-b border-line py-1">
+            <View role="cell" className="flex-1">
+              <Words look="strong">{title}</Words>
+              <Words look="quiet">{means}</Words>
             </View>
-          );
-        })}
+            <View role="cell" className="items-end">
+              <Words look="figure" className="text-[20px] leading-7">
+                {sd}
+              </Words>
+              <Words look="quiet">
+                {readings > 0 ? `${counted(readings, 'reading')}, ${assumed} assumed` : 'assumed, from memory'}
+              </Words>
+            </View>
+          </View>
+        ))}
       </View>
       <Words look="quiet" className="mt-2">
-        One standard deviation of a single width. It is learned from how far readings lie from their curves.
+        One standard deviation each, learned from how far readings lie from their curves. Strokes add up: what they err
+        by is shared by readings of one balloon filled on.
       </Words>
     </Card>
   );
+}
+
+function share({ sd, assumed, readings }: LearnedError): Pick<Row, 'sd' | 'assumed' | 'readings'> {
+  return { sd: `±${(100 * sd).toFixed(1)} %`, assumed: `${(100 * assumed).toFixed(1)} %`, readings };
 }

@@ -95,6 +95,8 @@ function targetFor(size: PieceSize, basis: PieceBasis): Found | null {
     fraction,
     leastFraction: fraction,
     mostFraction: fraction,
+    // Linked work asks for round bodies: an oval turns the next one.
+    shape: 'round' as const,
     purpose: '',
     position: 0,
   };

@@ -40,7 +40,8 @@ export function ProposedSizes({ form, sheetMm, onPropose }: ProposedSizesProps) 
     );
     const fitting = wanted.filter(({ widthMm }) => widthMm < sheetMm - 60);
     const stepMm = unit === 'in' ? EIGHTH_MM : 5;
-    return proposeSizes({ wanted: fitting, stepMm, most: MOST[form] });
+    const sizes = proposeSizes({ wanted: fitting, stepMm, most: MOST[form] });
+    return sizes.ok ? sizes.value : [];
   };
   const proposed = propose();
   if (proposed.length === 0) return null;

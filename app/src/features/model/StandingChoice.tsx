@@ -4,7 +4,7 @@ import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
 import { standing } from '@/wording/trade';
 
-const CHOICES = [1, 3, 7, 21] as const;
+const CHOICES = [0, 1, 3, 7, 21] as const;
 
 /** How long the piece must stand. */
 export function StandingChoice({ days, onChange }: { days: number; onChange: (days: number) => void }) {
@@ -17,7 +17,7 @@ export function StandingChoice({ days, onChange }: { days: number; onChange: (da
           label="Stands"
           options={choices.map((choice) => ({
             value: String(choice),
-            title: choice <= 1 ? 'today' : standing(choice),
+            title: choice === 0 ? 'today' : standing(choice),
           }))}
           value={String(days)}
           onChange={(value) => onChange(Number(value))}

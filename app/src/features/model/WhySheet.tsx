@@ -58,7 +58,7 @@ export function WhySheet(props: WhySheetProps) {
             <View className="w-[104px]">
               <Chip {...('state' in reason ? STATE_WORDS[reason.state] : WISH)} />
             </View>
-            <Words className="flex-1">{reasonText(reason, text, tier.name)}</Words>
+            <Words className="flex-1">{reasonText(reason, text, { name: tier.name, widthMm: target.widthMm })}</Words>
           </View>
         ))}
       </View>

@@ -14,6 +14,11 @@ import { PumpChoice, type CalibrationStart } from './PumpChoice';
 import { ShapeEntry } from './ShapeEntry';
 import { WidthEntry } from './WidthEntry';
 
+const BALLOON_OPTIONS = [
+  { value: 'on', title: 'The same, filled on' },
+  { value: 'fresh', title: 'A fresh balloon' },
+] as const;
+
 interface ReadingFormProps {
   shown: ShownModel;
   start: CalibrationStart;
@@ -21,13 +26,25 @@ interface ReadingFormProps {
   kind: InflatorKind;
   /** Counts the readings added: each begins with a fresh form. */
   count: number;
+  /** The balloon of the reading before can be filled on to this dose. */
+  canFillOn: boolean;
   lengths: Lengths;
   wrong: { code: ReadingProblemCode; field: string } | null;
   onChange: (by: Partial<Draft>) => void;
 }
 
 /** What one reading asks for, in the order of the hands: dose, width, shape, how it felt. */
-export function ReadingForm({ shown, start, draft, kind, count, lengths, wrong, onChange }: ReadingFormProps) {
+export function ReadingForm({
+  shown,
+  start,
+  draft,
+  kind,
+  count,
+  canFillOn,
+  lengths,
+  wrong,
+  onChange,
+}: ReadingFormProps) {
   const { model, sizers } = shown;
   const { step } = DOSE_SCALES[kind];
   return (
@@ -47,6 +64,14 @@ export function ReadingForm({ shown, start, draft, kind, count, lengths, wrong, 
           options={NOZZLES.map((value) => ({ value, title: `${NOZZLE_WORDS[value]} nozzle` }))}
           value={draft.nozzle}
           onChange={(nozzle) => onChange({ nozzle })}
+        />
+      ) : null}
+      {canFillOn ? (
+        <Segmented
+          label="Which balloon"
+          options={BALLOON_OPTIONS}
+          value={draft.fresh ? 'fresh' : 'on'}
+          onChange={(value) => onChange({ fresh: value === 'fresh' })}
         />
       ) : null}
       {draft.outcome === 'burst' ? (

@@ -1,3 +1,4 @@
+import { coreInflator } from '@leggero/contract';
 import { nextReading } from '@leggero/core';
 import { router } from 'expo-router';
 import Undo from 'lucide-react-native/icons/undo-2';
@@ -17,7 +18,7 @@ import { Words } from '@/ui/Words';
 import { nextText } from '@/wording/target';
 import { counted } from '@/wording/trade';
 
-import { draftProblem, proposedDraft, readingOf, type Draft } from './draft';
+import { balloonNumber, canFillOn, draftProblem, proposedDraft, readingOf, type Draft } from './draft';
 import { useCalibrationStart } from './PumpChoice';
 import { ReadingForm } from './ReadingForm';
 import { ReadingPicture } from './ReadingPicture';
@@ -36,12 +37,18 @@ export function ReadingPage(shown: ShownModel) {
   const readings = calibration?.readings ?? [];
   const start = useCalibrationStart(shown);
   const pumpId = start.fresh ? start.fresh.pumpId : calibration?.pumpId;
-  const kind = pumps.find(({ id }) => id === pumpId)?.kind ?? 'hand';
   const wantedMm = model.targets.map(({ widthMm }) => widthMm);
   // A calibration about to start has no readings yet, whatever the one before had.
   // Of a pair the smaller balloon says how far to go.
   const known = start.fresh || !fit ? null : { ...fit, nominalMm: view.governingMm };
-  const next = nextReading({ fit: known, tiers, wantedMm, step: studio.stepMm });
+  const pump = pumps.find(({ id }) => id === pumpId);
+  const kind = pump?.kind ?? 'hand';
+  const first = {
+    nominalMm: view.governingMm,
+    inflator: pump ? coreInflator(pump) : { kind },
+    curve: view.estimate?.inflator === kind ? view.estimate : null,
+  };
+  const next = nextReading({ fit: known, tiers, wantedMm, step: studio.stepMm, first });
   // What was changed by hand; what was not follows the proposal. The way of measuring stays from reading to reading.
   const [touched, setTouched] = useState<Partial<Draft>>({});
   const draft: Draft = {
@@ -61,7 +68,12 @@ export function ReadingPage(shown: ShownModel) {
     const calibrationId = start.ensure();
     send({
       name: 'createReading',
-      body: readingOf(draft, { id: newId(), calibrationId, takenAt: nowUtc() }),
+      body: readingOf(draft, {
+        id: newId(),
+        calibrationId,
+        takenAt: nowUtc(),
+        balloon: balloonNumber(start.fresh ? [] : readings, draft),
+      }),
     });
     begin();
   };
@@ -78,6 +90,7 @@ export function ReadingPage(shown: ShownModel) {
       draft={draft}
       kind={kind}
       count={readings.length}
+      canFillOn={!start.fresh && canFillOn(readings.at(-1), draft)}
       lengths={lengths}
       wrong={wrong}
       onChange={change}

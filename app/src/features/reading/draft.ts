@@ -1,4 +1,4 @@
-import { coreReading, type ReadingCreate } from '@leggero/contract';
+import { coreReading, type ReadingCreate, type ReadingRecord } from '@leggero/contract';
 import {
   MOST_DOSE,
   readingProblem,
@@ -24,6 +24,8 @@ export interface Draft {
   holeId: string | null;
   stopsHoleId: string | null;
   nozzle: Nozzle | null;
+  /** A balloon of its own; else the one of the reading before, filled on. */
+  fresh: boolean;
   /** null until it is measured. */
   heightMm: number | null;
   shape: Shape | null;
@@ -48,6 +50,8 @@ export function proposedDraft(
     holeId: null,
     stopsHoleId: null,
     nozzle: kind === 'twin' ? 'left' : null,
+    // Two nozzles fill two balloons.
+    fresh: next.freshBalloon || kind === 'twin',
     heightMm: null,
     shape: null,
     outcome: 'ok',
@@ -55,7 +59,10 @@ export function proposedDraft(
 }
 
 /** The draft as a reading; a burst keeps no width, as nobody measures one, and two holes no height. */
-export function readingOf(draft: Draft, ids: { id: string; calibrationId: string; takenAt: string }): ReadingCreate {
+export function readingOf(
+  draft: Draft,
+  ids: { id: string; calibrationId: string; takenAt: string; balloon: number | null },
+): ReadingCreate {
   const { dose, way, nozzle, outcome } = draft;
   const burst = outcome === 'burst';
   const holes = way === 'bracket' && !burst;
@@ -77,6 +84,21 @@ export function readingOf(draft: Draft, ids: { id: string; calibrationId: string
   };
 }
 
+/** Whether the balloon of the last reading can be filled on to the draft's dose. */
+export function canFillOn(last: ReadingRecord | undefined, { dose, nozzle }: Pick<Draft, 'dose' | 'nozzle'>): boolean {
+  return last !== undefined && last.outcome !== 'burst' && last.nozzle === nozzle && dose > last.dose;
+}
+
+/**
+ * The number of the draft's balloon among those read before: the last one's when it is filled on, else the next free
+ * one. Null where the last one's is not known.
+ */
+export function balloonNumber(readings: readonly ReadingRecord[], draft: Draft): number | null {
+  const last = readings.at(-1);
+  if (last && !draft.fresh && canFillOn(last, draft)) return last.balloon;
+  return Math.max(0, ...readings.map(({ balloon }) => balloon ?? 0)) + 1;
+}
+
 /** The width a draft stands for, mm. */
 export function draftWidthMm({ way, widthMm, bracket }: Draft): number {
   return way === 'bracket' ? (bracket.stopsMm + bracket.passesMm) / 2 : widthMm;
@@ -84,7 +106,7 @@ export function draftWidthMm({ way, widthMm, bracket }: Draft): number {
 
 /** What this balloon cannot have, and in which field; null when the draft can be added. */
 export function draftProblem(draft: Draft, nominalMm: number): { code: ReadingProblemCode; field: string } | null {
-  const reading = coreReading(readingOf(draft, { id: '', calibrationId: '', takenAt: '' }));
+  const reading = coreReading(readingOf(draft, { id: '', calibrationId: '', takenAt: '', balloon: null }));
   const problem = readingProblem({ reading, nominalMm });
   return problem && { code: problem.code, field: problem.field ?? '' };
 }

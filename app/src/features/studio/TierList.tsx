@@ -11,6 +11,7 @@ import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
+import { tierText } from '@/wording/tier';
 import { percent } from '@/wording/trade';
 
 import { TierSheet } from './TierSheet';
@@ -23,7 +24,7 @@ export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
   const isNew = open !== null && !tiers.some(({ id }) => id === open.id);
   const add = () => {
     const position = Math.max(-1, ...tiers.map((tier) => tier.position)) + 1;
-    setOpen({ id: newId(), name: '', purpose: '', position, ...freeRange(tiers) });
+    setOpen({ id: newId(), name: '', purpose: '', position, shape: 'round', ...freeRange(tiers) });
   };
   const save = (tier: TierRecord) => {
     const { id, ...change } = tier;
@@ -57,7 +58,7 @@ export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
             >
               <View className="flex-1">
                 <Words look="strong">{tier.name}</Words>
-                <Words look="quiet">{tier.purpose || 'no purpose noted'}</Words>
+                <Words look="quiet">{tierText(tier)}</Words>
               </View>
               <View className="w-[92px] items-end">
                 <Words look="figure" className="text-[20px] leading-7">

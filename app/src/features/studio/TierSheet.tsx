@@ -1,12 +1,14 @@
 import { tierSchema, type TierRecord } from '@leggero/contract';
-import { readNumber, tierProblem } from '@leggero/core';
+import { readNumber, TIER_SHAPES, tierProblem } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 
 import { Button } from '@/ui/Button';
-import { Field } from '@/ui/Field';
+import { Field, Labelled } from '@/ui/Field';
+import { Segmented } from '@/ui/Segmented';
 import { Sheet } from '@/ui/Sheet';
-import { tierProblemText } from '@/wording/tier';
+import { Words } from '@/ui/Words';
+import { TIER_SHAPE_WORDS, tierProblemText } from '@/wording/tier';
 
 interface TierSheetProps {
   tier: TierRecord;
@@ -24,9 +26,10 @@ const SHARES = [
 ] as const;
 type ShareField = (typeof SHARES)[number]['field'];
 
-/** One tier: its name, its range of shares of nominal, and what it is for. */
+/** One tier: its name, its range of shares of nominal, the shapes it bears, and what it is for. */
 export function TierSheet({ tier, isNew, others, onSave, onDelete, onClose }: TierSheetProps) {
   const [name, setName] = useState(tier.name);
+  const [shape, setShape] = useState(tier.shape);
   const [purpose, setPurpose] = useState(tier.purpose);
   const [typed, setTyped] = useState<Record<ShareField, string>>({
     leastFraction: shareText(tier.leastFraction),
@@ -38,6 +41,7 @@ export function TierSheet({ tier, isNew, others, onSave, onDelete, onClose }: Ti
     ...tier,
     name: name.trim(),
     purpose: purpose.trim(),
+    shape,
     leastFraction: shareOf(typed.leastFraction),
     fraction: shareOf(typed.fraction),
     mostFraction: shareOf(typed.mostFraction),
@@ -71,6 +75,15 @@ export function TierSheet({ tier, isNew, others, onSave, onDelete, onClose }: Ti
           </View>
         ))}
       </View>
+      <Labelled label="It may be">
+        <Segmented
+          label="It may be"
+          options={TIER_SHAPES.map((value) => ({ value, title: TIER_SHAPE_WORDS[value].title }))}
+          value={shape}
+          onChange={setShape}
+        />
+        <Words look="quiet">{TIER_SHAPE_WORDS[shape].means}</Words>
+      </Labelled>
       <Field label="What it is for" value={purpose} onChangeText={setPurpose} maxLength={120} />
       <View className="flex-row gap-3">
         {isNew ? null : <Button title="Delete" look="danger" tall onPress={onDelete} />}

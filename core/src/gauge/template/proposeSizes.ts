@@ -1,3 +1,5 @@
+import { ok, problem, type Result } from '../../result';
+
 /** A width that work asks for, and how often. */
 export interface WantedWidth {
   widthMm: number;
@@ -17,6 +19,8 @@ export interface ProposedSize {
  * The at most `most` sizes, each a multiple of `stepMm`, that serve the wanted widths with the least weighted distance:
  * k medians on a line, exact by dynamic programming over the sorted widths. Fewer come back when fewer serve as well.
  *
+ * Problems: `bad-count` (not a whole number above 0), `bad-step` (not above 0).
+ *
  * Source: Wang and Song, The R Journal 3/2 (2011), for the exact one-dimensional partition; here with absolute
  * distances.
  */
@@ -28,10 +32,12 @@ export function proposeSizes({
   wanted: readonly WantedWidth[];
   stepMm: number;
   most: number;
-}): ProposedSize[] {
+}): Result<ProposedSize[], 'bad-count' | 'bad-step'> {
+  if (!(Number.isInteger(most) && most > 0)) return problem('bad-count', { field: 'most', detail: { least: 1 } });
+  if (!(stepMm > 0 && Number.isFinite(stepMm))) return problem('bad-step', { field: 'stepMm' });
   const groups = new Map<number, WantedWidth[]>();
   for (const each of wanted) {
-    if (!(each.widthMm > 0 && each.weight > 0)) continue;
+    if (!(each.widthMm > 0 && each.weight > 0 && Number.isFinite(each.widthMm * each.weight))) continue;
     const step = Math.max(1, Math.round(each.widthMm / stepMm));
     groups.set(step, [...(groups.get(step) ?? []), each]);
   }
@@ -39,7 +45,7 @@ export function proposeSizes({
   const weights = steps.map((step) => groups.get(step)!.reduce((sum, { weight }) => sum + weight, 0));
   const total = weights.reduce((a, b) => a + b, 0);
   const parts = partition(steps, weights, Math.min(most, steps.length));
-  return parts.map(([from, to]) => {
+  const sizes = parts.map(([from, to]): ProposedSize => {
     const widthMm = steps[medianOf(weights, from, to)]! * stepMm;
     const served = steps.slice(from, to + 1).flatMap((step) => groups.get(step)!);
     return {
@@ -48,6 +54,7 @@ export function proposeSizes({
       furthestMm: Math.max(...served.map((each) => Math.abs(each.widthMm - widthMm))),
     };
   });
+  return ok(sizes);
 }
 
 function medianOf(weights: readonly number[], from: number, to: number): number {

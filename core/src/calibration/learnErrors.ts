@@ -1,0 +1,338 @@
+import type { InflatorKind } from '../inflator';
+import { cholesky, inverseOf, sdInterval } from '../statistics';
+import { TRADE } from '../trade';
+import { measuringVariance, sharedCovariance, type Point } from './point';
+import { aspectAt, type ShapeLaw } from './shapeLaw';
+import { WAYS, type Way, type WaySds } from './reading';
+import { assumedErrors, type ReadingErrors } from './readingErrors';
+
+/** One part of the error, as these hands, balloons and inflators have it. */
+export interface LearnedError {
+  /** Standard deviation to go on with: assumed and seen together. */
+  sd: number;
+  /** 95 % interval of it. */
+  low: number;
+  high: number;
+  /** What was assumed. */
+  assumed: number;
+  /** Readings that speak of it. */
+  readings: number;
+}
+
+/** How sure one way of measuring is, in these hands. */
+export interface LearnedWay {
+  way: Way;
+  /** Standard uncertainty to go on with, mm: assumed and seen together. */
+  sdMm: number;
+  /** 95 % interval of it. */
+  lowMm: number;
+  highMm: number;
+  /** What was assumed, mm. */
+  assumedMm: number;
+  /** Readings it was learned from. */
+  readings: number;
+}
+
+/** The parts of the error kept apart: what measuring adds, what balloons differ by, what each inflator varies by. */
+export interface LearnedErrors {
+  ways: Record<Way, LearnedWay>;
+  /** mm */
+  height: LearnedError;
+  /** Share of the width. */
+  balloon: LearnedError;
+  /** By inflator id, share of one stroke or second. */
+  doses: ReadonlyMap<string, LearnedError>;
+}
+
+/** A calibration as learning takes it. */
+export interface LearningCalibration {
+  inflatorId: string;
+  kind: InflatorKind;
+  points: readonly Point[];
+  /** What its curve makes of one stroke or second, litres. */
+  doseVolumeL: number;
+  shape: ShapeLaw;
+}
+
+/** More readings of one calibration than that add little, and the cube of them in work. */
+const MOST_POINTS = 40;
+const ROUNDS = 12;
+const SETTLED = 1e-3;
+/** The most a part may change in one step, as the logarithm of its variance. */
+const LONGEST_STEP = 1.5;
+
+interface Part {
+  variance: number;
+  assumed: number;
+  readings: number;
+  /** Twice the information on the logarithm of the variance: the degrees of freedom it is known with. */
+  freedom: number;
+}
+
+/**
+ * Learns the parts of the error over all calibrations by restricted maximum likelihood: what is left of the readings
+ * when each calibration's own line is taken out (any line: dead volume and stroke are free) tells the variances, each
+ * with the assumed one counting for `TRADE.learningWorth` readings (the scaled inverse chi-square prior of Gelman et
+ * al., Bayesian Data Analysis, section 3.3). Where heights were measured, how far each aspect lies from the shape law
+ * tells width and height apart: both go into the volume alike. Fisher's scoring on the logarithms of the variances. Brackets tell no
+ * residual and stay as assumed; readings with an uncertainty of their own teach nothing of their way.
+ *
+ * Source: Patterson and Thompson, Biometrika 58 (1971); Searle, Casella and McCulloch, Variance Components, section
+ * 6.6.
+ */
+export function learnErrors(calibrations: readonly LearningCalibration[]): LearnedErrors {
+  const parts = new Map<string, Part>();
+  const partOf = (key: string, assumed: number): Part => {
+    const known = parts.get(key) ?? {
+      variance: assumed ** 2,
+      assumed,
+      readings: 0,
+      freedom: TRADE.learningWorth.value,
+    };
+    parts.set(key, known);
+    return known;
+  };
+  for (const way of WAYS) partOf(`way ${way}`, TRADE.measureSdMm.value[way]);
+  partOf('height', TRADE.heightSdMm.value);
+  partOf('balloon', TRADE.balloonShare.value);
+  const sets = calibrations.flatMap((calibration) => {
+    partOf(`dose ${calibration.inflatorId}`, TRADE.doseShare.value[calibration.kind]);
+    return [learningSet(calibration), aspectSet(calibration)].filter((set) => set !== null);
+  });
+  for (const { keys } of sets) for (const [key, count] of keys) parts.get(key)!.readings += count;
+  for (let round = 0; round < ROUNDS; round += 1) if (score(sets, parts) < SETTLED) break;
+  return learnedFrom(parts, calibrations);
+}
+
+/** Observations of one calibration: which parts of the error act in them, and how. */
+interface LearningSet {
+  /** Readings that speak of each part. */
+  keys: Map<string, number>;
+  /** The design of what is taken out of them; no columns where nothing is. */
+  rows: number[][];
+  observed: number[];
+  /** Variance that nothing is learned of. */
+  fixed: number[];
+  /** What each observation counts for: less than 1 where a law was fitted to them before. */
+  worth: number;
+  /** By part: its unit covariance, a diagonal or a full one. */
+  units: { key: string; diagonal: number[] | null; full: number[][] | null }[];
+}
+
+function learningSet({ points: all, inflatorId, doseVolumeL }: LearningCalibration): LearningSet | null {
+  const points = all.filter(({ bounds }) => !bounds).slice(0, MOST_POINTS);
+  if (points.length < 2) return null;
+  const keys = new Map<string, number>();
+  const units: LearningSet['units'] = [];
+  const diagonal = (key: string, of: (point: Point) => number) => {
+    const values = points.map(of);
+    const count = values.filter((value) => value > 0).length;
+    if (count === 0) return;
+    keys.set(key, count);
+    units.push({ key, diagonal: values, full: null });
+  };
+  for (const way of WAYS) {
+    diagonal(`way ${way}`, ({ reading, weights }) =>
+      reading.sdMm === undefined && (reading.way ?? 'tape') === way ? weights.perWidthMm ** 2 : 0,
+    );
+  }
+  diagonal('height', ({ weights }) => weights.perHeightMm ** 2);
+  const full = (key: string, unit: ReadingErrors) => {
+    keys.set(key, points.length);
+    units.push({
+      key,
+      diagonal: null,
+      full: points.map((a) =>
+        points.map((b) => (a.balloon === b.balloon ? sharedCovariance(a, b, unit, doseVolumeL) : 0)),
+      ),
+    });
+  };
+  const none: ReadingErrors = { ways: NO_ERROR, heightMm: 0, balloonShare: 0, doseShare: 0 };
+  full('balloon', { ...none, balloonShare: 1 });
+  full(`dose ${inflatorId}`, { ...none, doseShare: 1 });
+  return {
+    keys,
+    units,
+    rows: points.map(({ row }) => row),
+    observed: points.map(({ volumeL }) => volumeL),
+    fixed: points.map((point) => measuringVariance(point, none)),
+    worth: 1,
+  };
+}
+
+/** The aspects of a calibration about its own law, which took one coefficient for each of its levels. */
+function aspectSet({ points: all, shape }: LearningCalibration): LearningSet | null {
+  const points = all
+    .filter(({ reading }) => reading.heightMm !== undefined && reading.widthMm !== undefined)
+    .slice(0, MOST_POINTS);
+  const levels = new Set(shape.knots.map(({ aspect }) => aspect)).size;
+  const free = points.length - levels;
+  if (free < 1) return null;
+  const grown = Math.sqrt(points.length / free);
+  const units: LearningSet['units'] = WAYS.map((way) => ({
+    key: `way ${way}`,
+    diagonal: points.map(({ reading, widthMm }) =>
+      reading.sdMm === undefined && (reading.way ?? 'tape') === way ? 1 / widthMm ** 2 : 0,
+    ),
+    full: null,
+  }));
+  units.push({ key: 'height', diagonal: points.map(({ reading }) => 1 / reading.heightMm! ** 2), full: null });
+  return {
+    keys: new Map(),
+    rows: points.map(() => []),
+    observed: points.map(({ reading, widthMm }) => {
+      const { aspect } = aspectAt({ law: shape, widthMm });
+      return (grown * (reading.heightMm! / widthMm - aspect)) / aspect;
+    }),
+    fixed: points.map(
+      ({ reading, widthMm }) => ((reading.sdMm ?? 0) / widthMm) ** 2 + TRADE.aspectLawSd.value ** 2 / 4,
+    ),
+    worth: free / points.length,
+    units: units.filter(({ diagonal }) => diagonal!.some((value) => value > 0)),
+  };
+}
+
+const NO_ERROR = Object.fromEntries(WAYS.map((way) => [way, 0])) as WaySds;
+
+/** One step of scoring over all sets; how far the logarithms moved at most. */
+function score(sets: readonly LearningSet[], parts: Map<string, Part>): number {
+  const keys = [...parts.keys()];
+  const place = new Map(keys.map((key, i) => [key, i]));
+  const worth = TRADE.learningWorth.value;
+  const slope = keys.map((key) => {
+    const { variance, assumed } = parts.get(key)!;
+    return (worth / 2) * (assumed ** 2 / variance - 1);
+  });
+  const information = keys.map((_, i) => keys.map((__, j) => (i === j ? worth / 2 : 0)));
+  for (const set of sets) addScore(set, parts, place, slope, information);
+  const inverse = inverseOf(information);
+  if (!inverse) return 0;
+  let moved = 0;
+  keys.forEach((key, i) => {
+    const part = parts.get(key)!;
+    const step = inverse[i]!.reduce((sum, value, j) => sum + value * slope[j]!, 0);
+    const held = Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, step));
+    part.variance *= Math.exp(held);
+    part.freedom = 2 / inverse[i]![i]!;
+    moved = Math.max(moved, Math.abs(held));
+  });
+  return moved;
+}
+
+/** Adds a set's share: half of (Py)'K(Py) - tr PK for the slope, half of tr PKPL for the information. */
+function addScore(
+  { rows, observed, fixed, worth, units }: LearningSet,
+  parts: ReadonlyMap<string, Part>,
+  place: ReadonlyMap<string, number>,
+  slope: number[],
+  information: number[][],
+): void {
+  const n = observed.length;
+  const covariance = observed.map((_, i) => observed.map((__, j) => (i === j ? fixed[i]! : 0)));
+  for (const { key, diagonal, full } of units) {
+    const { variance } = parts.get(key)!;
+    for (let i = 0; i < n; i += 1) {
+      if (diagonal) covariance[i]![i]! += variance * diagonal[i]!;
+      else for (let j = 0; j < n; j += 1) covariance[i]![j]! += variance * full![i]![j]!;
+    }
+  }
+  const projector = projectorOf(covariance, rows);
+  if (!projector) return;
+  const pulled = projector.map((row) => dot(row, observed));
+  const products = units.map(({ key, diagonal, full }) => {
+    const { variance } = parts.get(key)!;
+    const product = projector.map((row) =>
+      diagonal
+        ? row.map((value, j) => variance * value * diagonal[j]!)
+        : row.map((_, j) => variance * row.reduce((sum, value, k) => sum + value * full![k]![j]!, 0)),
+    );
+    const pull = diagonal
+      ? pulled.reduce((sum, value, i) => sum + value * value * diagonal[i]!, 0)
+      : pulled.reduce((sum, value, i) => sum + value * dot(full![i]!, pulled), 0);
+    return { at: place.get(key)!, product, pull: variance * pull };
+  });
+  products.forEach(({ at, product, pull }, a) => {
+    slope[at]! += 0.5 * worth * (pull - product.reduce((sum, row, i) => sum + row[i]!, 0));
+    for (let b = 0; b <= a; b += 1) {
+      const other = products[b]!;
+      let trace = 0;
+      for (let i = 0; i < n; i += 1) for (let j = 0; j < n; j += 1) trace += product[i]![j]! * other.product[j]![i]!;
+      information[at]![other.at]! += 0.5 * worth * trace;
+      if (a !== b) information[other.at]![at]! += 0.5 * worth * trace;
+    }
+  });
+}
+
+/** S^-1 - S^-1 X (X' S^-1 X)^-1 X' S^-1; `null` where the readings leave nothing over their own line. */
+function projectorOf(
+  covariance: readonly (readonly number[])[],
+  rows: readonly (readonly number[])[],
+): number[][] | null {
+  if (!cholesky(covariance)) return null;
+  const inverse = inverseOf(covariance)!;
+  const columns = columnsThatTell(rows);
+  if (rows.length <= columns.length) return null;
+  if (columns.length === 0) return inverse;
+  const turned = columns.map((column) => inverse.map((row) => dot(row, column)));
+  const gram = columns.map((column) => turned.map((other) => dot(column, other)));
+  const scales = gram.map((row, i) => 1 / Math.sqrt(row[i]!));
+  const inner = inverseOf(gram.map((row, i) => row.map((value, j) => value * scales[i]! * scales[j]!)));
+  if (!inner) return null;
+  return inverse.map((row, i) =>
+    row.map((value, j) => {
+      let taken = 0;
+      for (let a = 0; a < columns.length; a += 1) {
+        for (let b = 0; b < columns.length; b += 1) {
+          taken += turned[a]![i]! * inner[a]![b]! * scales[a]! * scales[b]! * turned[b]![j]!;
+        }
+      }
+      return value - taken;
+    }),
+  );
+}
+
+/** The columns of the design that differ from one another: one dose alone tells no slope. */
+function columnsThatTell(rows: readonly (readonly number[])[]): number[][] {
+  const columns = rows[0]!.map((_, j) => rows.map((row) => row[j]!));
+  const doses = columns[1];
+  if (!doses) return columns;
+  const [dead, ...rest] = columns;
+  return doses.every((dose) => dose === doses[0]) ? [dead!] : [dead!, ...rest];
+}
+
+function learnedFrom(parts: ReadonlyMap<string, Part>, calibrations: readonly LearningCalibration[]): LearnedErrors {
+  const of = (key: string): LearnedError => {
+    const { variance, assumed, readings, freedom } = parts.get(key)!;
+    const sd = Math.sqrt(variance);
+    return { sd, assumed, readings, ...sdInterval({ sd, degreesOfFreedom: freedom }) };
+  };
+  const ways = WAYS.map((way): [Way, LearnedWay] => {
+    const { sd, low, high, assumed, readings } = of(`way ${way}`);
+    return [way, { way, sdMm: sd, lowMm: low, highMm: high, assumedMm: assumed, readings }];
+  });
+  return {
+    ways: Object.fromEntries(ways) as Record<Way, LearnedWay>,
+    height: of('height'),
+    balloon: of('balloon'),
+    doses: new Map(calibrations.map(({ inflatorId }) => [inflatorId, of(`dose ${inflatorId}`)])),
+  };
+}
+
+/** The errors to expect of readings with an inflator: as learned, and as assumed where it has none yet. */
+export function errorsOf(
+  learned: LearnedErrors,
+  { inflatorId, kind }: { inflatorId: string; kind: InflatorKind },
+): ReadingErrors {
+  return {
+    ways: Object.fromEntries(WAYS.map((way) => [way, learned.ways[way].sdMm])) as WaySds,
+    heightMm: learned.height.sd,
+    balloonShare: learned.balloon.sd,
+    doseShare: learned.doses.get(inflatorId)?.sd ?? assumedErrors(kind).doseShare,
+  };
+}
+
+function dot(a: readonly number[], b: readonly number[]): number {
+  let sum = 0;
+  for (let i = 0; i < a.length; i += 1) sum += a[i]! * b[i]!;
+  return sum;
+}

@@ -1,0 +1,240 @@
+import {
+  bodyVolumeL,
+  doseForWidth,
+  fitCalibration,
+  nextReading,
+  normalFrom,
+  predictWidth,
+  randomFrom,
+  roundDose,
+  STANDARD_TIERS,
+  type CalibrationFit,
+  type KnownBefore,
+  type Reading,
+  type ReadingErrors,
+} from '../src';
+
+/** A studio as physics would have it, by a model that is not the fitted one. */
+export interface World {
+  nominalMm: number;
+  strokeL: number;
+  /** Strokes lost at the start; below zero for air that was in before. */
+  lostStrokes: number;
+  /** How much one stroke differs from the next. */
+  strokeVariation: number;
+  /** How much one balloon's width differs from the next at the same air. */
+  balloonVariation: number;
+  /** How much longer than wide it is at nominal; from which share of nominal on it lengthens, and by which power. */
+  growth: { atNominal: number; from: number; power: number };
+  tapeMm: number;
+  heightMm: number;
+  /** What widths are read to. */
+  marksMm: number;
+  /** What is said of the shape. */
+  shapes: 'heights' | 'answers' | 'none';
+  /** One balloon filled on, or a fresh one each time. */
+  filledOn: boolean;
+}
+
+export const INCH = 25.4;
+
+export const USUAL: World = {
+  nominalMm: 11 * INCH,
+  strokeL: 0.5,
+  lostStrokes: 0.2,
+  strokeVariation: 0.04,
+  balloonVariation: 0.004,
+  growth: { atNominal: 0.06, from: 0.7, power: 1.5 },
+  tapeMm: 1.5,
+  heightMm: 2.5,
+  marksMm: INCH / 4,
+  shapes: 'none',
+  filledOn: true,
+};
+
+/** Height over width at a width. */
+function trueAspect({ growth, nominalMm }: World, widthMm: number): number {
+  const { atNominal, from, power } = growth;
+  const along = (widthMm / nominalMm - from) / (1 - from);
+  return 1 + atNominal * Math.max(0, along) ** power;
+}
+
+/** Width (mm) of a body that holds so much, by bisection: volume rises with width. */
+function trueWidthMm(world: World, volumeL: number): number {
+  let low = 0;
+  let high = 2 * world.nominalMm;
+  for (let i = 0; i < 50; i += 1) {
+    const middle = (low + high) / 2;
+    const holds = bodyVolumeL({ widthMm: middle, heightMm: middle * trueAspect(world, middle) });
+    if (holds < volumeL) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** The width that many balloons have on average after a dose. */
+export function meanWidthMm(world: World, dose: number): number {
+  return trueWidthMm(world, world.strokeL * (dose - world.lostStrokes));
+}
+
+export function doseForMm(world: World, widthMm: number): number {
+  const volumeL = bodyVolumeL({ widthMm, heightMm: widthMm * trueAspect(world, widthMm) });
+  return volumeL / world.strokeL + world.lostStrokes;
+}
+
+/** A balloon in hand: what it holds, and how it was made. */
+class Balloon {
+  private volumeL: number;
+  private dose = 0;
+  private readonly made: number;
+
+  constructor(
+    private readonly world: World,
+    private readonly random: () => number,
+    readonly number: number,
+  ) {
+    this.volumeL = -world.lostStrokes * world.strokeL;
+    this.made = 1 + world.balloonVariation * normalFrom(random);
+  }
+
+  fillTo(dose: number): number {
+    const { strokeL, strokeVariation } = this.world;
+    const more = dose - this.dose;
+    this.volumeL += strokeL * (more + strokeVariation * Math.sqrt(more) * normalFrom(this.random));
+    this.dose = dose;
+    return this.made * trueWidthMm(this.world, Math.max(this.volumeL, 1e-4));
+  }
+}
+
+const toMarks = (mm: number, marksMm: number) => (marksMm > 0 ? Math.round(mm / marksMm) * marksMm : mm);
+
+/** Someone who fills and measures: each call gives the next dose and reads it. */
+export function reader(world: World, seed: number): (dose: number, fresh: boolean) => Reading {
+  const random = randomFrom(seed);
+  let count = 0;
+  let balloon: Balloon | null = null;
+  return (dose, fresh) => {
+    if (!balloon || fresh || !world.filledOn) balloon = new Balloon(world, random, (count += 1));
+    const widthMm = balloon.fillTo(dose);
+    const aspect = trueAspect(world, widthMm);
+    const reading: Reading = {
+      dose,
+      balloon: balloon.number,
+      widthMm: toMarks(widthMm + world.tapeMm * normalFrom(random), world.marksMm),
+      outcome: 'ok',
+    };
+    if (world.shapes === 'heights') {
+      reading.heightMm = toMarks(widthMm * aspect + world.heightMm * normalFrom(random), world.marksMm);
+    }
+    if (world.shapes === 'answers') {
+      const seen = aspect + 0.02 * normalFrom(random);
+      reading.shape = seen < 1.06 ? 'round' : seen < 1.18 ? 'oval' : 'pear';
+    }
+    return reading;
+  };
+}
+
+/** Readings spread evenly over the widths people work at. */
+export function spreadReadings(world: World, count: number, seed: number): Reading[] {
+  const read = reader(world, seed);
+  const doses = Array.from({ length: count }, (_, i) => {
+    const share = 0.45 + (0.5 * i) / (count - 1);
+    return roundDose({ dose: doseForMm(world, share * world.nominalMm), kind: 'hand' });
+  });
+  return [...new Set(doses)].map((dose, i) => read(dose, i === 0));
+}
+
+/** Readings as the app proposes them, until it has enough or `most` were taken. */
+export function proposedReadings(world: World, most: number, seed: number, known?: KnownBefore): Reading[] {
+  const read = reader(world, seed);
+  const readings: Reading[] = [];
+  let fit: CalibrationFit | null = null;
+  for (let i = 0; i < most; i += 1) {
+    const next = nextReading({
+      fit,
+      tiers: STANDARD_TIERS,
+      first: { nominalMm: world.nominalMm, inflator: { kind: 'hand' } },
+    });
+    if (next.purpose === 'enough') break;
+    readings.push(read(next.dose, next.freshBalloon));
+    const made = fitCalibration({ nominalMm: world.nominalMm, readings, ...(known ? { known } : {}) });
+    if (!made.ok) throw new Error(made.problem.code);
+    fit = made.value;
+  }
+  return readings;
+}
+
+/** How often what is said of a calibration is true. */
+export interface Coverage {
+  /** Share of 95 % intervals of the mean, and of the next balloon's measured width, that hold. */
+  mean: number;
+  next: number;
+  /** Share of the doses called measured (known to the tolerance) whose mean width lies within the tolerance. */
+  within: number;
+  /** Share of target doses that are known to the tolerance. */
+  known: number;
+  /** Half width of the mean's interval, mm, on average. */
+  halfMm: number;
+}
+
+/** Simulates `runs` calibrations and asks each at every standard tier. */
+export function coverageOf({
+  world,
+  runs,
+  readingsOf,
+  known,
+  errors,
+  from = 1,
+}: {
+  world: World;
+  runs: number;
+  readingsOf: (seed: number) => Reading[];
+  known?: KnownBefore;
+  errors?: ReadingErrors;
+  from?: number;
+}): Coverage {
+  let mean = 0;
+  let next = 0;
+  let asked = 0;
+  let sure = 0;
+  let within = 0;
+  let half = 0;
+  const toleranceMm = (0.25 / 11) * world.nominalMm;
+  for (let seed = from; seed < from + runs; seed += 1) {
+    const readings = readingsOf(seed);
+    const made = fitCalibration({
+      nominalMm: world.nominalMm,
+      readings,
+      ...(known ? { known } : {}),
+      ...(errors ? { errors } : {}),
+    });
+    if (!made.ok) throw new Error(made.problem.code);
+    const fit = made.value;
+    const random = randomFrom(seed + 900_000);
+    for (const { fraction } of STANDARD_TIERS) {
+      const targetMm = fraction * world.nominalMm;
+      const dose = doseForMm(world, targetMm);
+      const width = predictWidth({ fit, dose });
+      if (!width.ok) throw new Error(width.problem.code);
+      asked += 1;
+      half += (width.value.highMm - width.value.lowMm) / 2;
+      if (width.value.lowMm <= targetMm && targetMm <= width.value.highMm) mean += 1;
+      const balloon = new Balloon(world, random, 1);
+      const seen = toMarks(balloon.fillTo(dose) + world.tapeMm * normalFrom(random), world.marksMm);
+      if (width.value.nextLowMm <= seen && seen <= width.value.nextHighMm) next += 1;
+      const proposed = doseForWidth({ fit, widthMm: targetMm });
+      if (!proposed.ok) continue;
+      const gives = predictWidth({ fit, dose: proposed.value.dose });
+      if (!gives.ok || (gives.value.highMm - gives.value.lowMm) / 2 > toleranceMm) continue;
+      sure += 1;
+      if (Math.abs(meanWidthMm(world, proposed.value.dose) - targetMm) <= toleranceMm) within += 1;
+    }
+  }
+  return {
+    mean: mean / asked,
+    next: next / asked,
+    within: sure > 0 ? within / sure : 1,
+    known: sure / asked,
+    halfMm: half / asked,
+  };
+}
