@@ -140,7 +140,7 @@ describe('a basket', () => {
       expect(screen.getByRole('button', { name: new RegExp(`^${title}.*\\d+ ×`) })).toBeTruthy();
     expect(screen.getAllByText(/^Looks like .*: keep apart$/).length).toBeGreaterThan(1);
     expect(screen.getByText(/^95 of 100 close when nearly all balloons are within 1\.\d mm\.$/)).toBeTruthy();
-    expect(screen.getByText(/^Of 125 sets of steps the best uses up/)).toBeTruthy();
+    expect(screen.getByText(/^Of 25 sets of steps the best uses up/)).toBeTruthy();
     expect(screen.getByText(/The twist goes between the second and the third balloon/)).toBeTruthy();
   });
 
@@ -161,13 +161,16 @@ describe('a basket', () => {
 
   it('shows what cannot be beside its field, keeps what was typed, and names what works', async () => {
     await open(BASKET);
-    await type('Spoke balloons, inches', '4');
+    await type('Spoke balloons, inches', '3');
     expect(
       screen.getByText(
         /Its tying balloons would be .* in, under the 2¼ in that are useful\. From .* on they are large enough/,
       ),
     ).toBeTruthy();
-    expect(screen.getByRole('textbox', { name: 'Spoke balloons, inches' })).toHaveProperty('value', '4');
+    expect(screen.getByRole('textbox', { name: 'Spoke balloons, inches' })).toHaveProperty('value', '3');
+    await userEvent.click(screen.getByRole('button', { name: /^As practised: 3½ in · 3¾ in · 4¼ in · 2½ in$/ }));
+    for (const size of ['First ring.*3¾', 'Ring 2.*4¼', 'Tying balloons.*2½'])
+      expect(screen.getByRole('button', { name: new RegExp(`^${size}`) })).toBeTruthy();
     await type('Spoke balloons, inches', '5');
     await userEvent.click(screen.getByRole('radio', { name: '¼ in' }));
     await type('Leans out, degrees', '1');

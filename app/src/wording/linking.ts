@@ -151,14 +151,16 @@ export function formStepText(step: FormStep, form: PieceForm, text: Write): stri
       );
     case 'seat-ring':
       return step.on === 'spokes'
-        ? 'Set the ring around the spokes’ ends: each of its points on the tip of a spoke.'
-        : step.on === 'upon'
-          ? 'Set it on the ring below, balloon upon balloon, points above points.'
-          : 'Set it on the ring below, turned by half a balloon: each sits between two.';
+        ? 'Lay the ring where inner and outer spoke balloons meet: a spoke catches each of its knots. The outer ones stand out.'
+        : step.on === 'ends'
+          ? 'Set it to the spokes’ ends, a knot at each: it pulls the outer spokes in.'
+          : step.on === 'upon'
+            ? 'Set it on the ring below, balloon upon balloon, points above points.'
+            : 'Set it on the ring below, turned by half a balloon: each sits between two.';
     case 'tie-points':
       return (
-        `Tie ${counted(step.count, 'small balloon')} of ${text(step.widthMm)} into the gaps where four ` +
-        'meet: they hold the points together.'
+        `Tie ${counted(step.count, 'small balloon')} of ${text(step.widthMm)} before the wall, over the points ` +
+        'where four meet: they hold spoke and rings together.'
       );
     case 'set-cap':
       return `Close it with one balloon of ${text(step.widthMm)}, tied to two points of the last ring.`;

@@ -2,7 +2,7 @@ import type { RingFit } from './kinds';
 import { bisect } from '../numeric';
 import { normalCdf } from '../statistics';
 import { TRADE } from '../trade';
-import { tieIn, tiePlace, type TiePlace } from './form';
+import { tieWidthMm, type TiePlace } from './form';
 import { chordShare } from './ring';
 import type { SnappedForm } from './snapForm';
 
@@ -54,11 +54,11 @@ export function closingOf({ form }: Pick<SnappedForm, 'form'>): Closing {
     const { key, role, count, widthMm } = layer;
     if (role === 'cap' || role === 'outer-spokes') return;
     places.set(i, rings.length);
-    const jointMm = role === 'ring' ? layer.jointMm! : 0;
+    const jointMm = layer.jointMm ?? form.shape.jointMm;
     rings.push({ key, count, widthMm, jointMm, roomMm: count * chordShare(count) * layer.radiusMm });
   });
   const ties = form.ties.map(({ key, count, widthMm, below, above }): ClosingTie => {
-    const place = tiePlace(form.layers[below]!, form.layers[above]!);
+    const place = { lowerMm: form.layers[below]!.widthMm, upperMm: form.layers[above]!.widthMm };
     return { key, count, widthMm, lower: places.get(below)!, upper: places.get(above)!, place };
   });
   const caps = form.layers.flatMap((layer, i): ClosingCap[] => {
@@ -120,20 +120,10 @@ export function ringErrorMm(
 
 /** How much wider than its place a tying balloon is, mm, between four balloons that are not as they should be. */
 export function tieErrorMm(
-  { place }: ClosingTie,
   widthMm: number,
   [lowLeft, lowRight, highLeft, highRight]: readonly [number, number, number, number],
 ): number {
-  const lowerMm = (lowLeft + lowRight) / 2;
-  const upperMm = (highLeft + highRight) / 2;
-  const { widthMm: placeMm } = tieIn({
-    lowerMm,
-    upperMm,
-    lowerPitchMm: place.lowerPitchMm + lowerMm - place.lowerMm,
-    upperPitchMm: place.upperPitchMm + upperMm - place.upperMm,
-    bandMm: (place.bandMm * (lowerMm + upperMm)) / (place.lowerMm + place.upperMm),
-  });
-  return widthMm - placeMm;
+  return widthMm - tieWidthMm({ lowerMm: (lowLeft + lowRight) / 2, upperMm: (highLeft + highRight) / 2 });
 }
 
 /** How exact the balloons of a piece must be. */
@@ -205,12 +195,12 @@ function needsOf({ rings, ties, caps }: Closing): Need[] {
     ...ties.map((tie): Need => {
       const { widthMm, place, key, count } = tie;
       const four = [place.lowerMm, place.lowerMm, place.upperMm, place.upperMm] as [number, number, number, number];
-      const errorMm = tieErrorMm(tie, widthMm, four);
+      const errorMm = tieErrorMm(widthMm, four);
       const by = 1e-4 * widthMm;
       const slopes = four.map((mm, i) => {
         const moved = [...four] as typeof four;
         moved[i] = mm + by;
-        return (tieErrorMm(tie, widthMm, moved) - errorMm) / by;
+        return (tieErrorMm(widthMm, moved) - errorMm) / by;
       });
       return { key, times: count, errorMm, giveMm: tieGiveMm(tie), slope: Math.hypot(1, ...slopes) };
     }),

@@ -38,14 +38,14 @@ export interface FormLayer {
   jointMm: number | null;
 }
 
-/** Small balloons that tie the points of two rings, one upon the other. */
+/** Small balloons that tie the points of two rings, before the wall. */
 export interface TieLayer {
   key: string;
   /** Which two layers' points it ties, by their places among the layers. */
   below: number;
   above: number;
   count: number;
-  /** The width that touches all four balloons around it, mm. */
+  /** As practised beside the rings it ties, mm. */
   widthMm: number;
   radiusMm: number;
   heightMm: number;
@@ -106,9 +106,12 @@ type Profile = (alongMm: number) => Meridian;
  * every size follows from the base.
  *
  * A basket stands on two balloons for each spoke (chains of four twisted together at their middles): the inner ones
- * touch each other, the outer ones stand on them. Its first ring sits between the outer spoke balloons; the rings
- * above stand ball upon ball, and small balloons tie their points. The other forms turn every ring by half a step.
- * What closes a dome or a ball is one balloon that touches its last ring.
+ * stand in a ring, the outer ones on them. Its first ring lies where inner and outer spokes meet, each of its knots
+ * caught by a spoke; the outer spokes stand out until the upper ring, at their ends, pulls them in; further rings
+ * stand ball upon ball. Small balloons tie the points of two rings, before the wall. The rings press into the spokes,
+ * and latex gives: sizes are those of the knots, which lie on one wall, leaning so that they are the practised ones
+ * (`TRADE.practisedBasket`, common practice). The other forms turn every ring by half a step. What closes a dome or a
+ * ball is one balloon that touches its last ring.
  *
  * Problems: `bad-count`, `bad-rings` (basket and cup 1 to 6), `bad-width`, `bad-lean`, `no-room`.
  */
@@ -118,32 +121,20 @@ export function formOf(shape: FormShape): Result<Form, FormProblemCode> {
   const { kind, count, rings, baseMm, jointMm } = shape;
   const share = chordShare(count);
   const based = kind === 'basket';
-  const baseRadiusMm = (baseMm + (based ? 0 : jointMm)) / share;
-  const profile = profileOf(shape, baseRadiusMm);
+  const pitchMm = baseMm + jointMm;
+  const profile = profileOf(shape, pitchMm / share);
   const base = { count, widthMm: baseMm, ...profile(0) };
-  const layers: FormLayer[] = [];
-  let along = 0;
-  if (based) {
-    layers.push({ ...base, key: 'spokes', role: 'inner-spokes', turned: 0, jointMm: null });
-    along = baseMm + jointMm;
-    layers.push({
-      ...base,
-      ...profile(along),
-      key: 'spokes',
-      role: 'outer-spokes',
-      turned: 0,
-      jointMm: null,
-    });
-  } else layers.push({ ...base, key: 'ring-1', role: 'ring', turned: 0, jointMm });
-
-  const first = based ? 1 : 2;
-  for (let ring = first; ring < first + rings; ring += 1) {
+  const layers: FormLayer[] = based
+    ? basketLayers(shape, profile)
+    : [{ ...base, key: 'ring-1', role: 'ring', turned: 0, jointMm }];
+  let along = based && rings > 1 ? 1.5 * pitchMm : 0;
+  // Of a basket the first two rings are held by the spokes.
+  for (let ring = based ? 3 : 2; ring < (based ? 1 : 2) + rings; ring += 1) {
     const below = layers.at(-1)!;
-    const straight = based && ring > 1;
-    const placed = nextRing({ profile, from: along, below, count, jointMm, straight });
-    if (!placed) return problem('no-room', { field: 'rings', detail: { ring, most: ring - first } });
+    const placed = nextRing({ profile, from: along, below, count, jointMm, straight: based });
+    if (!placed) return problem('no-room', { field: 'rings', detail: { ring, most: ring - (based ? 1 : 2) } });
     along = placed.along;
-    const turned = straight ? below.turned : below.turned === 0 ? 0.5 : 0;
+    const turned = based ? below.turned : below.turned === 0 ? 0.5 : 0;
     layers.push({
       ...placed.at,
       key: `ring-${ring}`,
@@ -157,7 +148,7 @@ export function formOf(shape: FormShape): Result<Form, FormProblemCode> {
   const closes = kind === 'dome' || kind === 'ball';
   if (closes) {
     const last = layers.at(-1)!;
-    const cap = capOn(last, baseRadiusMm);
+    const cap = capOn(last, pitchMm / share);
     if (cap.widthMm > MOST_CAP * baseMm) return problem('cap-too-large', { field: 'rings' });
     if (cap.widthMm < LEAST_CAP * last.widthMm)
       return problem('no-room', {
@@ -168,6 +159,31 @@ export function formOf(shape: FormShape): Result<Form, FormProblemCode> {
   }
   const whole = kind === 'ball' ? mirrored(layers) : layers;
   return ok({ shape, layers: whole, ties: based ? tiesOf(whole) : [], ...extentOf(kind, whole) });
+}
+
+/**
+ * The spokes of a basket and the two rings that they hold, from the bottom up: the first ring's knots are those between
+ * inner and outer spokes, half a pitch up the wall; the upper ring's are the ends of the outer spokes. The ring's
+ * balloons lie between the spokes, and press into them.
+ */
+function basketLayers({ count, baseMm, jointMm, rings }: FormShape, profile: Profile): FormLayer[] {
+  const pitchMm = baseMm + jointMm;
+  const spokes = (role: LayerRole, alongMm: number): FormLayer => ({
+    ...profile(alongMm),
+    key: 'spokes',
+    role,
+    count,
+    widthMm: baseMm,
+    turned: 0,
+    jointMm: null,
+  });
+  const ring = (number: number, alongMm: number): FormLayer => {
+    const at = profile(alongMm);
+    const widthMm = chordShare(count) * at.radiusMm - jointMm;
+    return { ...at, key: `ring-${number}`, role: 'ring', count, widthMm, turned: 0.5, jointMm };
+  };
+  const layers = [spokes('inner-spokes', 0), ring(1, pitchMm / 2), spokes('outer-spokes', pitchMm)];
+  return rings > 1 ? [...layers, ring(2, 1.5 * pitchMm)] : layers;
 }
 
 function shapeProblem({ kind, count, rings, baseMm, leanDeg, jointMm }: FormShape) {
@@ -276,73 +292,63 @@ function extentOf(kind: FormKind, layers: readonly FormLayer[]) {
   };
 }
 
-/** What a tying balloon's place is made of, mm. */
+/** The balloons that a tying balloon sits among, mm. */
 export interface TiePlace {
-  /** Widths of the balloons below and above, and their pitches within their rings. */
   lowerMm: number;
   upperMm: number;
-  lowerPitchMm: number;
-  upperPitchMm: number;
-  /** From the point of the lower ring to that of the upper. */
-  bandMm: number;
+}
+
+/** How wide a tying balloon is beside the rings it ties, as practised: a share of the mean of both. */
+const TIE_SHARE = (() => {
+  const { firstRing, upperRing, ties } = TRADE.practisedBasket.value;
+  return ties / ((firstRing + upperRing) / 2);
+})();
+
+/** The width of the tying balloon between balloons of such widths, mm. */
+export function tieWidthMm({ lowerMm, upperMm }: TiePlace): number {
+  return (TIE_SHARE * (lowerMm + upperMm)) / 2;
 }
 
 /**
- * The balloon that just touches all four around it, its centre on the line from point to point: from (a + t)^2 = c^2
- * + x^2 and (b + t)^2 = d^2 + (L - x)^2, with a, b the radii of the balloons, c, d half their pitches and L the band.
- * `alongMm` is x. 0 wide when the four leave no room.
+ * Where a tying balloon sits: before the wall, at the points of both rings, touching the two balloons of each from
+ * outside. Balloons too far apart for it have it halfway between them, on the wall.
  */
-export function tieIn({ lowerMm, upperMm, lowerPitchMm, upperPitchMm, bandMm }: TiePlace): {
-  widthMm: number;
-  alongMm: number;
-} {
-  const [a, b, c, d] = [lowerMm / 2, upperMm / 2, lowerPitchMm / 2, upperPitchMm / 2];
-  const slope = (a - b) / bandMm;
-  const start = (a * a - b * b - c * c + d * d + bandMm * bandMm) / (2 * bandMm);
-  const [two, one, none] = [1 - slope * slope, a - start * slope, a * a - c * c - start * start];
-  const radius = (-one + Math.sqrt(Math.max(0, one * one - two * none))) / two;
-  return radius > 0 ? { widthMm: 2 * radius, alongMm: start + slope * radius } : { widthMm: 0, alongMm: start };
-}
-
-/** The place of the ties between two rings that stand ball upon ball. */
-export function tiePlace(lower: FormLayer, upper: FormLayer): TiePlace {
-  const inwards = Math.cos(Math.PI / lower.count);
-  const out = (upper.radiusMm - lower.radiusMm) * inwards;
+function tieAt(lower: FormLayer, upper: FormLayer, widthMm: number): Meridian {
+  const half = Math.PI / lower.count;
+  // In the half plane of the point: the balloons beside it lie half a pitch off that plane.
+  const near = ({ radiusMm, heightMm, widthMm: own }: FormLayer) => {
+    const apart = ((own + widthMm) / 2) ** 2 - (radiusMm * Math.sin(half)) ** 2;
+    return { out: radiusMm * Math.cos(half), up: heightMm, reach: Math.sqrt(Math.max(0, apart)) };
+  };
+  const [a, b] = [near(lower), near(upper)];
+  const [dOut, dUp] = [b.out - a.out, b.up - a.up];
+  const between = Math.hypot(dOut, dUp);
+  const alongMm = (a.reach ** 2 - b.reach ** 2 + between ** 2) / (2 * between);
+  const beside = Math.sqrt(Math.max(0, a.reach ** 2 - alongMm ** 2));
   return {
-    lowerMm: lower.widthMm,
-    upperMm: upper.widthMm,
-    lowerPitchMm: lower.radiusMm * chordShare(lower.count),
-    upperPitchMm: upper.radiusMm * chordShare(upper.count),
-    bandMm: Math.hypot(out, upper.heightMm - lower.heightMm),
+    radiusMm: a.out + (alongMm * dOut + beside * dUp) / between,
+    heightMm: a.up + (alongMm * dUp - beside * dOut) / between,
   };
 }
 
-/** Ties between every two rings that stand ball upon ball. */
+/** Ties between every two rings of a basket, from the bottom up. */
 export function tiesOf(layers: readonly FormLayer[]): TieLayer[] {
-  return layers.flatMap((upper, above): TieLayer[] => {
-    const below = above - 1;
-    const lower = layers[below];
-    if (!lower || lower.role !== 'ring' || upper.role !== 'ring' || lower.turned !== upper.turned) return [];
-    const place = tiePlace(lower, upper);
-    const { widthMm, alongMm } = tieIn(place);
-    const part = alongMm / place.bandMm;
-    const inwards = Math.cos(Math.PI / lower.count);
-    return [
-      {
-        key: 'ties',
-        below,
-        above,
-        count: lower.count,
-        widthMm,
-        radiusMm: inwards * (lower.radiusMm + part * (upper.radiusMm - lower.radiusMm)),
-        heightMm: lower.heightMm + part * (upper.heightMm - lower.heightMm),
-        turned: lower.turned === 0 ? 0.5 : 0,
-      },
-    ];
+  const rings = layers.flatMap((layer, i) => (layer.role === 'ring' ? [i] : []));
+  return rings.slice(1).map((above, i): TieLayer => {
+    const below = rings[i]!;
+    const [lower, upper] = [layers[below]!, layers[above]!];
+    const widthMm = tieWidthMm({ lowerMm: lower.widthMm, upperMm: upper.widthMm });
+    const turned = lower.turned === 0 ? 0.5 : 0;
+    return { key: 'ties', below, above, count: lower.count, widthMm, turned, ...tieAt(lower, upper, widthMm) };
   });
 }
 
-/** The usual lean of a form's wall, degrees. */
+/**
+ * The usual lean of a form's wall, degrees: a basket's such that its rings grow as practised, by a fourteenth of a
+ * spoke for each half spoke of height.
+ */
 export function usualLeanDeg(kind: FormKind): number {
-  return kind === 'basket' ? TRADE.linkGrowthDeg.value : 0;
+  if (kind !== 'basket') return 0;
+  const { spokes, firstRing } = TRADE.practisedBasket.value;
+  return (Math.asin(2 * (firstRing / spokes - 1)) * 180) / Math.PI;
 }

@@ -6,8 +6,11 @@ export type FormStep =
   | { code: 'tie-spokes'; chains: number; balloons: number; half: boolean; widthMm: number }
   | { code: 'twist-middles'; chains: number }
   | { code: 'tie-ring'; key: string; ring: number; count: number; widthMm: number }
-  /** The first ring between the spokes' ends; `turned` rings between the balloons below, straight ones on them. */
-  | { code: 'seat-ring'; key: string; ring: number; on: 'spokes' | 'between' | 'upon' }
+  /**
+   * A basket's first ring at the knots between inner and outer spokes, its upper ring at their ends; other rings between
+   * the balloons below, or upon them.
+   */
+  | { code: 'seat-ring'; key: string; ring: number; on: 'spokes' | 'ends' | 'between' | 'upon' }
   | { code: 'tie-points'; key: string; ring: number; count: number; widthMm: number }
   | { code: 'set-cap'; count: number; widthMm: number };
 
@@ -31,20 +34,13 @@ export function formSteps({ shape, layers, ties }: Form): { steps: FormStep[]; n
     steps.push({ code: 'twist-middles', chains });
   }
   let ring = 0;
-  for (const [i, { key, role, count, widthMm, turned }] of inBuildingOrder(layers)) {
+  for (const [i, { key, role, count, widthMm }] of inBuildingOrder(layers)) {
     if (role === 'cap') steps.push({ code: 'set-cap', count: 1, widthMm });
     if (role !== 'ring') continue;
     ring += 1;
     steps.push({ code: 'tie-ring', key, ring, count, widthMm });
-    const below = layers[i - 1];
-    if (based && ring === 1) steps.push({ code: 'seat-ring', key, ring, on: 'spokes' });
-    else if (ring > 1)
-      steps.push({
-        code: 'seat-ring',
-        key,
-        ring,
-        on: based && below?.turned === turned ? 'upon' : 'between',
-      });
+    const on = based ? (['spokes', 'ends'] as const)[ring - 1] : ring > 1 ? 'between' : null;
+    if (on !== null) steps.push({ code: 'seat-ring', key, ring, on: on ?? 'upon' });
     const tie = ties.find(({ above }) => above === i);
     if (tie) steps.push({ code: 'tie-points', key: tie.key, ring, count: tie.count, widthMm: tie.widthMm });
   }

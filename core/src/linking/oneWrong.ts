@@ -45,7 +45,7 @@ export function oneWrong({ closing, ring, offMm }: { closing: Closing; ring: num
       tie.lower === ring ? lowerMm + offMm : lowerMm,
       tie.upper === ring ? upperMm + offMm : upperMm,
     ];
-    const error = tieErrorMm(tie, tie.widthMm, [low, lowerMm, high, upperMm]);
+    const error = tieErrorMm(tie.widthMm, [low, lowerMm, high, upperMm]);
     // The balloon has a tie on either side.
     return [{ error, unfit: Math.abs(error) > tieGiveMm(tie) ? 2 : 0 }];
   });

@@ -24,7 +24,7 @@ const MOST_ROUNDS = 12;
 
 /**
  * How exact balloons must be, by building the piece `runs` times with a normal draw for every balloon: rings by their
- * chords around their place, ties by the spheres around them. Each piece fails first at some spread; the answer is
+ * chords around their place, ties by the balloons around them. Each piece fails first at some spread; the answer is
  * the spread that all but `share` reach. Errors are all but proportional to the spread, so each round looks at the
  * spread the last one found and draws the line from there, until it stays.
  */
@@ -94,7 +94,7 @@ function firstFailures({ rings, ties, caps }: Closing, draws: Float64Array, runs
   const exact = rings.map((ring, r) => ringErrorMm(ring, new Float64Array(ring.count).fill(ring.widthMm), places[r]!));
   const exactTies = ties.map((tie) => {
     const { lowerMm, upperMm } = tie.place;
-    return tieErrorMm(tie, tie.widthMm, [lowerMm, lowerMm, upperMm, upperMm]);
+    return tieErrorMm(tie.widthMm, [lowerMm, lowerMm, upperMm, upperMm]);
   });
   const atMm = new Float64Array(runs).fill(Infinity);
   const part = new Int32Array(runs);
@@ -123,7 +123,7 @@ function firstFailures({ rings, ties, caps }: Closing, draws: Float64Array, runs
         four[1] = low[next]!;
         four[2] = high[i]!;
         four[3] = high[next]!;
-        look(rings.length + t, exactTies[t]!, tieErrorMm(tie, tie.widthMm + sdMm * draws[at]!, four));
+        look(rings.length + t, exactTies[t]!, tieErrorMm(tie.widthMm + sdMm * draws[at]!, four));
       }
     }
     for (let c = 0; c < caps.length; c += 1, at += 1) {

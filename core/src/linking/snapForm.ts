@@ -3,9 +3,8 @@ import { TRADE } from '../trade';
 import { roundToStep } from '../units';
 import {
   formOf,
-  tieIn,
-  tiePlace,
   tiesOf,
+  tieWidthMm,
   type Form,
   type FormLayer,
   type FormProblemCode,
@@ -56,8 +55,9 @@ const REACH = 2;
 const DEPARTURE = 0.2;
 
 /**
- * The sizes of a form on the steps of a sizer. Rounding each layer alone leaves errors that add up around a ring;
- * here all layers are tried together (five sizes each), and each set is held against the whole family of forms
+ * The sizes of a form on the steps of a sizer. The size it starts from stays as asked, on its nearest step. Rounding
+ * each other layer alone leaves errors that add up around a ring; here all are tried together (five sizes each), and
+ * each set is held against the whole family of forms
  * (larger or smaller and, with a wall, leaning more or less): what no member explains is the closing error. The set
  * that closes best wins, a set nearer to what was asked for before one further away. Tying balloons are then stepped
  * to the places that set leaves.
@@ -73,24 +73,27 @@ export function snapForm({
   stepMm: number;
   leastTieMm: number;
 }): Result<SnappedForm, SnapProblemCode> {
-  const exact = formOf(shape);
-  if (!exact.ok) return exact;
+  const asked = formOf(shape);
+  if (!asked.ok) return asked;
   if (!(stepMm > 0 && stepMm < shape.baseMm)) return problem('bad-step', { field: 'stepMm' });
+  const exact = formOf({ ...shape, baseMm: roundToStep({ mm: shape.baseMm, step: stepMm }) });
+  if (!exact.ok) return exact;
   const sizes = sizesOf(exact.value);
   const differenceMm = mostDifference(sizes);
   // Equal layers are meant to be equal: a straight cup has no difference to lose.
-  if (differenceMm > SAME_MM && differenceMm < stepMm)
+  if (differenceMm > SAME_MM && differenceMm < stepMm - 1e-6)
     return problem('steps-too-coarse', { field: 'stepMm', detail: { differenceMm } });
   const tie = smallestTie(exact.value.ties);
   if (tie < leastTieMm) {
-    const nearestMm = Math.ceil((shape.baseMm * leastTieMm) / tie / stepMm) * stepMm;
+    const nearestMm = baseForTie(shape, stepMm, leastTieMm, tie);
     return problem('tie-too-small', { field: 'baseMm', detail: { tieMm: tie, leastTieMm, nearestMm } });
   }
-  const family = familyOf(shape, sizes);
+  const { shape: stepped } = exact.value;
+  const family = familyOf(stepped, sizes);
   const found = searchSteps(sizes, family, stepMm);
-  const stood = standing(shape, sizes, found.widths, family);
+  const stood = standing(stepped, sizes, found.widths, family);
   const rounded = sizes.map(({ widthMm }) => roundToStep({ mm: widthMm, step: stepMm }));
-  const roundedStood = standing(shape, sizes, rounded, family);
+  const roundedStood = standing(stepped, sizes, rounded, family);
   const { form, snapped } = dressed(stood, sizes, found.widths, stepMm);
   return ok({
     form,
@@ -100,6 +103,18 @@ export function snapForm({
     compared: found.compared,
   });
 }
+
+/** The smallest base on a step whose ties are as large: in proportion, and a step more where joints do not scale. */
+function baseForTie(shape: FormShape, stepMm: number, leastTieMm: number, tieMm: number): number {
+  let baseMm = Math.ceil((shape.baseMm * leastTieMm) / tieMm / stepMm) * stepMm;
+  for (let tries = 0; tries < MOST_TRIES; tries += 1, baseMm += stepMm) {
+    const form = formOf({ ...shape, baseMm });
+    if (form.ok && smallestTie(form.value.ties) >= leastTieMm) break;
+  }
+  return baseMm;
+}
+
+const MOST_TRIES = 20;
 
 /** Nearer than this two layers are meant to be one size, mm. */
 const SAME_MM = 0.2;
@@ -115,7 +130,7 @@ interface ExactSize {
   cap: boolean;
 }
 
-function sizesOf({ layers }: Form): ExactSize[] {
+function sizesOf({ shape, layers }: Form): ExactSize[] {
   const sizes: ExactSize[] = [];
   for (const { key, role, count, widthMm, jointMm } of layers) {
     const same = sizes.find((size) => size.key === key);
@@ -126,7 +141,7 @@ function sizesOf({ layers }: Form): ExactSize[] {
         around: count,
         count,
         widthMm,
-        pitchMm: widthMm + (jointMm ?? 0),
+        pitchMm: widthMm + (role === 'cap' ? 0 : (jointMm ?? shape.jointMm)),
         cap: role === 'cap',
       });
   }
@@ -176,7 +191,7 @@ function pseudoInverse(columns: readonly number[][]): number[][] {
   return [u.map((x, i) => (vv * x - uv * v[i]!) / det), u.map((x, i) => (uu * v[i]! - uv * x) / det)];
 }
 
-/** Every set of steps near the exact sizes, layer by layer, each partial sum of its residuals carried along. */
+/** Every set of steps near the exact sizes, the first as it is, layer by layer, each partial sum of its residuals carried along. */
 function searchSteps(sizes: readonly ExactSize[], { slopes, solve }: Family, stepMm: number) {
   const many = sizes.length;
   const give = TRADE.ringGive.value;
@@ -184,8 +199,9 @@ function searchSteps(sizes: readonly ExactSize[], { slopes, solve }: Family, ste
   const leaves = sizes.map((_, i) =>
     sizes.map((_, j) => Number(i === j) - slopes[i]!.reduce((sum, slope, p) => sum + slope * solve[p]![j]!, 0)),
   );
-  const options = sizes.map(({ widthMm, pitchMm }) => {
+  const options = sizes.map(({ widthMm, pitchMm }, i) => {
     const nearest = Math.round(widthMm / stepMm);
+    if (i === 0) return [{ mm: nearest * stepMm, off: (nearest * stepMm - widthMm) / pitchMm, departs: 0 }];
     return Array.from({ length: 2 * REACH + 1 }, (_, i) => (nearest - REACH + i) * stepMm)
       .filter((mm) => mm > 0)
       .map((mm) => ({ mm, off: (mm - widthMm) / pitchMm, departs: ((mm - widthMm) / stepMm) ** 2 / many }));
@@ -256,13 +272,8 @@ function dressed(stood: Form, sizes: readonly ExactSize[], widths: readonly numb
 /** Ties of one stepped size are one key; bands that want another size have their own. */
 function snappedTies(stood: Form, layers: readonly FormLayer[], stepMm: number) {
   const sizes: SnappedSize[] = [];
-  const ties = tiesOf(stood.layers).map((tie): TieLayer => {
-    const place = tiePlace(stood.layers[tie.below]!, stood.layers[tie.above]!);
-    const { widthMm: exactMm } = tieIn({
-      ...place,
-      lowerMm: layers[tie.below]!.widthMm,
-      upperMm: layers[tie.above]!.widthMm,
-    });
+  const ties = (stood.ties.length > 0 ? tiesOf(stood.layers) : []).map((tie): TieLayer => {
+    const exactMm = tieWidthMm({ lowerMm: layers[tie.below]!.widthMm, upperMm: layers[tie.above]!.widthMm });
     const widthMm = Math.max(stepMm, roundToStep({ mm: exactMm, step: stepMm }));
     const same = sizes.find((size) => size.widthMm === widthMm);
     const closingMm = widthMm - exactMm;

@@ -1,4 +1,4 @@
-import type { Form } from './form';
+import type { Form, FormLayer } from './form';
 
 /** One balloon of a form, in space: x to the right, y to the back, z up, mm. */
 export interface Sphere {
@@ -38,6 +38,20 @@ export function spheresOf({ layers, ties }: Pick<Form, 'layers' | 'ties'>): Sphe
   );
 }
 
+/**
+ * The layer that a layer rests on, touching it; null for the lowest, and for the rings of a basket that its spokes
+ * hold by the knots: those press into what is around them.
+ */
+function heldBy(layers: readonly FormLayer[], i: number): number | null {
+  const inner = layers.findIndex(({ role }) => role === 'inner-spokes');
+  if (inner < 0) return i > 0 ? i - 1 : null;
+  if (layers[i]!.role === 'outer-spokes') return inner;
+  return i > inner + FIRST_FREE_RING - 1 ? i - 1 : null;
+}
+
+/** Above its spokes and two rings a basket's rings stand upon each other. */
+const FIRST_FREE_RING = 4;
+
 /** Every contact that a form is made to keep: within its rings, from layer to layer, and of its ties. */
 export function contactsOf({ shape, layers, ties }: Form): Contact[] {
   const starts: number[] = [];
@@ -52,20 +66,22 @@ export function contactsOf({ shape, layers, ties }: Form): Contact[] {
   };
   const contacts: Contact[] = [];
   const keep = (a: number, b: number, distanceMm: number) => contacts.push({ a, b, distanceMm });
+  const apartWithin = ({ role, jointMm }: FormLayer) => (role === 'inner-spokes' ? shape.jointMm : jointMm);
   layers.forEach((layer, i) => {
-    const within = layer.role === 'inner-spokes' ? 0 : layer.jointMm;
+    const within = apartWithin(layer);
     if (within !== null) for (let k = 0; k < layer.count; k += 1) keep(at(i, k), at(i, k + 1), layer.widthMm + within);
-    const below = layers[i - 1];
-    if (!below) return;
+    const held = heldBy(layers, i);
+    if (held === null) return;
+    const below = layers[held]!;
     const joint = layer.role === 'outer-spokes' ? shape.jointMm : 0;
     const distanceMm = (layer.widthMm + below.widthMm) / 2 + joint;
-    const [many, few] = layer.count >= below.count ? [i, i - 1] : [i - 1, i];
+    const [many, few] = layer.count >= below.count ? [i, held] : [held, i];
     for (let k = 0; k < Math.max(layer.count, below.count); k += 1) {
       if (layers[few]!.count === 1 || layer.turned === below.turned) keep(at(many, k), at(few, k), distanceMm);
       else {
         // Ball k of a turned ring sits between k and k + 1 of the other.
-        const turned = layer.turned === 0.5 ? i : i - 1;
-        const other = turned === i ? i - 1 : i;
+        const turned = layer.turned === 0.5 ? i : held;
+        const other = turned === i ? held : i;
         keep(at(turned, k), at(other, k), distanceMm);
         keep(at(turned, k), at(other, k + 1), distanceMm);
       }

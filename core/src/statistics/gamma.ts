@@ -60,6 +60,17 @@ function nonZero(value: number, tiny: number): number {
  * Source: Abramowitz and Stegun 26.4.19.
  */
 export function chiSquareQuantile({ p, degreesOfFreedom }: { p: number; degreesOfFreedom: number }): number {
+  const asked = `${p} ${degreesOfFreedom}`;
+  const known = knownQuantiles.get(asked) ?? findQuantile(p, degreesOfFreedom);
+  if (knownQuantiles.size < MOST_KNOWN) knownQuantiles.set(asked, known);
+  return known;
+}
+
+/** A few quantiles are asked for again and again. */
+const knownQuantiles = new Map<string, number>();
+const MOST_KNOWN = 1000;
+
+function findQuantile(p: number, degreesOfFreedom: number): number {
   const a = degreesOfFreedom / 2;
   let most = a + 1;
   while (incompleteGamma({ a, x: most }) < p) most *= 2;

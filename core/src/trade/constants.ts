@@ -370,11 +370,11 @@ export const TRADE = {
     'from memory',
     'how far that may be off for one balloon, and how much joints of one chain differ',
   ),
-  linkGrowthDeg: constant(
-    3,
-    'degree',
-    'from memory',
-    'how far a basket’s wall leans out: each ring is then about a quarter to half an inch larger than the one below',
+  practisedBasket: constant(
+    { spokes: 3.5, firstRing: 3.75, upperRing: 4.25, ties: 2.5 },
+    'inch',
+    'common practice',
+    'the sizes of a basket of six spokes, all exact; anything scaled by one factor keeps its shape',
   ),
   ringGive: constant(
     0.006,
@@ -389,10 +389,10 @@ export const TRADE = {
     'how much smaller or larger than its place a tying balloon may be',
   ),
   looksAlike: constant(
-    0.06,
+    0.08,
     'of the width',
     'from memory',
-    'balloons nearer in width than this look the same on the table',
+    'balloons nearer in width than this look the same on the table: 3½ and 3¾ in do (common practice)',
   ),
   headroomMm: constant(
     2100,

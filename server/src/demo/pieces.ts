@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 
 import type { PieceDesign, PiecePart } from '@leggero/contract';
 import { randomFrom } from '@leggero/core';
+import { usualLeanDeg } from '@leggero/core/linking';
 import { eq } from 'drizzle-orm';
 
 import type { Database } from '../db/connect';
@@ -67,9 +68,9 @@ export async function fillPieces(fill: Fill): Promise<void> {
         count: 6,
         rings: 2,
         by: 'base',
-        baseMm: inch(5),
+        baseMm: inch(3.5),
         mouthMm: inch(6),
-        leanDeg: 3,
+        leanDeg: usualLeanDeg('basket'),
         stepMm: inch(1 / 8),
         usual: coral,
         parts: { 'ring-1': link, 'ties-1': small },

@@ -1,6 +1,8 @@
 import type { PieceDesign, PieceForm, PiecePart } from '@leggero/contract';
-import { MM_PER_INCH, roundToStep } from '@leggero/core';
+import { MM_PER_INCH, roundToStep, TRADE } from '@leggero/core';
+import { usualLeanDeg } from '@leggero/core/linking';
 
+const { spokes } = TRADE.practisedBasket.value;
 const inches = (count: number) => count * MM_PER_INCH;
 /** Linking work is under-inflated: rounder and longer-lived (common practice). */
 const LINK_SHARE = 0.8;
@@ -54,9 +56,11 @@ export function firstDesign(
         form,
         ...COUNTS[form],
         by: 'base',
-        baseMm: form === 'basket' ? Math.max(widthMm, inches(5)) : widthMm,
+        // A basket's rings grow: its spokes are as small a share of nominal as is practised on a 6 in.
+        baseMm:
+          form === 'basket' ? roundToStep({ mm: (inches(spokes) * nominalMm) / inches(6), step: stepMm }) : widthMm,
         mouthMm: inches(6),
-        leanDeg: form === 'basket' ? 3 : 0,
+        leanDeg: usualLeanDeg(form),
         stepMm: Math.min(stepMm, inches(1 / 8)),
         parts: {},
         usual: part,

@@ -1,8 +1,9 @@
-import type { LinkProblemCode } from '@leggero/core/linking';
+import { usualLeanDeg, type LinkProblemCode } from '@leggero/core/linking';
 import type { ClosedDesign } from '@leggero/contract';
-import { formatLength, STEP_MM, type Problem } from '@leggero/core';
+import { formatLength, MM_PER_INCH, STEP_MM, TRADE, type Problem } from '@leggero/core';
 import { View } from 'react-native';
 
+import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
 import { NumberField } from '@/ui/NumberField';
 import { PickChips } from '@/ui/PickChips';
@@ -33,6 +34,20 @@ const STEPS = FORM_STEPS.map((mm) => ({
   value: String(mm),
   title: mm === STEP_MM.millimetre ? '1 mm' : formatLength({ mm, unit: 'in', step: mm }),
 }));
+
+const { spokes, firstRing, upperRing, ties } = TRADE.practisedBasket.value;
+/** A basket as it is practised: six spokes, two rings. */
+const PRACTISED = {
+  count: 6,
+  rings: 2,
+  by: 'base',
+  baseMm: spokes * MM_PER_INCH,
+  leanDeg: usualLeanDeg('basket'),
+} as const;
+
+function practisedText(text: (mm: number) => string): string {
+  return [spokes, firstRing, upperRing, ties].map((inches) => text(inches * MM_PER_INCH)).join(' · ');
+}
 
 /** What a closed form is made to. */
 export function ClosedFields({ design, basis, problem, counts, rings, change }: ClosedFieldsProps) {
@@ -78,6 +93,12 @@ export function ClosedFields({ design, basis, problem, counts, rings, change }: 
       )}
       {form === 'basket' ? (
         <Segmented label="Sized by" options={BY} value={design.by} onChange={(by) => change({ by })} />
+      ) : null}
+      {form === 'basket' ? (
+        <Button
+          title={`As practised: ${practisedText(text)}`}
+          onPress={() => change({ ...PRACTISED, stepMm: design.stepMm })}
+        />
       ) : null}
       <View className="flex-row flex-wrap gap-3">
         {form === 'basket' && design.by === 'mouth' ? (
