@@ -17,6 +17,6 @@ module.exports = {
   projects: [
     ...['core', 'contract', 'server', 'scripts', 'e2e'].map((name) => node(name, { testPathIgnorePatterns: HARD })),
     '<rootDir>/app',
-    node('hard', { rootDir: __dirname, testMatch: ['<rootDir>/{server,scripts}/hard/**/*.test.{ts,mjs}'] }),
+    node('hard', { rootDir: __dirname, testMatch: ['<rootDir>/{core,server,scripts}/hard/**/*.test.{ts,mjs}'] }),
   ],
 };

@@ -248,7 +248,7 @@ describe('inflators', () => {
     show(<GaugeList />);
     const table = within(await screen.findByRole('table', { name: 'How sure a reading is' }));
     expect(table.getByText('7 readings, 1.6 assumed')).toBeTruthy();
-    expect(table.getAllByText('assumed, from memory')).toHaveLength(4);
+    expect(table.getAllByText('assumed, from memory')).toHaveLength(9);
     expect(table.getByText('7 readings, 6.5 % assumed')).toBeTruthy();
   });
 

@@ -88,7 +88,7 @@ describe('linking work, drawn up on a phone', () => {
   it('a basket designed, snapped, one balloon broken and seen to buckle', async () => {
     await drawUp('Basket: Spokes, rings, tying balloons, handle', 'Urchin');
     await visitor.sees('Basket · 30 balloons');
-    await visitor.sees(/Of 125 sets of steps the best uses up/);
+    await visitor.sees(/Of 25 sets of steps the best uses up/);
     await visitor.type('Spoke balloons, inches', '3');
     await visitor.sees(/Its tying balloons would be/);
     await visitor.type('Spoke balloons, inches', '5');

@@ -95,7 +95,7 @@ export function viewModel(options: ViewOptions): ModelView {
   const { fit, problem } = calibration ? outcomeOf(model, calibration, pump, knowledge) : NO_READINGS;
   const pair = skinsOf(model, options);
   const estimate = fit || !pump ? null : pair ? pair.estimate : estimateWith(model, pump, knowledge);
-  const hold = holdOf(model, venue?.wraps ?? 2);
+  const hold = holdOf(model, venue?.wraps ?? 2, knowledge.models);
   const showing = venue ? showingAt(studio, venue, hold) : null;
   const governingMm = pair ? Math.min(pair.outer.nominalMm, pair.inner.nominalMm) : nominalMm;
   const targets = tiers.flatMap((tier): TierTarget[] => {
@@ -163,10 +163,15 @@ export function estimateWith(model: ShelfModel, pump: PumpRecord, { shelf }: Kno
   return estimateFor({ balloon: coreBalloon(model), inflatorId, inflator: coreInflator(pump), shelf });
 }
 
-function holdOf({ holdTests, outerId }: ShelfModel, wraps: 1 | 2): HoldRate {
+/** What a balloon loses by standing: by its own tests, and those of the studio's others brought to its size. */
+function holdOf(model: ShelfModel, wraps: 1 | 2, all: readonly ShelfModel[]): HoldRate {
+  const { id, nominalMm, holdTests, outerId } = model;
   const closing = { wraps, stuffed: outerId !== null };
-  const fitted = fitHold({ tests: holdTests.map(coreHoldTest), closing });
-  return fitted.ok ? fitted.value : defaultHoldRate(closing);
+  const others = all
+    .filter((other) => other.id !== id)
+    .flatMap((other) => other.holdTests.map((test) => ({ ...coreHoldTest(test), nominalMm: other.nominalMm })));
+  const fitted = fitHold({ tests: holdTests.map(coreHoldTest), closing, nominalMm, others });
+  return fitted.ok ? fitted.value : defaultHoldRate({ ...closing, nominalMm });
 }
 
 function showingAt(studio: Studio, venue: Venue, hold: HoldRate): Showing | null {

@@ -13,6 +13,8 @@ export function needText(need: CalibrationNeed, text: Write): string {
       return 'only one dose read';
     case 'unsure':
       return `targets known to ±${text(need.halfWidthMm)} only, ±${text(need.toleranceMm)} is wanted`;
+    case 'not-known-yet':
+      return 'targets not known yet: take two readings';
     case 'round-limit-unknown':
       return 'its round limit is not known';
     case 'line-learns':

@@ -1,6 +1,6 @@
-import type { DoseCurve } from './doseCurve';
+import { slopeKnown, type DoseCurve } from './doseCurve';
 import type { CalibrationFit } from './fitCalibration';
-import { doseForWidth, predictWidth } from './predict';
+import { doseForWidth, predictWidth, UNKNOWN_SHARE } from './predict';
 
 /** A model as the order of calibrating needs it. */
 export interface Candidate {
@@ -24,6 +24,8 @@ export type CalibrationNeed =
   | { code: 'one-dose' }
   /** Its doses miss the targets by more than they may: half width of the 95 % interval, mm, and the tolerance. */
   | { code: 'unsure'; halfWidthMm: number; toleranceMm: number }
+  /** What is known leaves a target open by more than half of its width: no number says anything. */
+  | { code: 'not-known-yet' }
   | { code: 'round-limit-unknown' }
   | { code: 'line-learns'; sizes: number }
   | { code: 'in-use'; times: number }
@@ -64,7 +66,12 @@ function taskOf(candidate: Candidate): CalibrationTask {
   let need = 0;
   if (!fit) reasons.push({ code: 'never-measured' });
   else if (fit.distinctDoses === 1) reasons.push({ code: 'one-dose' });
-  if (unsure && unsure.halfWidthMm > unsure.toleranceMm) reasons.push({ code: 'unsure', ...unsure });
+  if (candidate.curve && !slopeKnown(candidate.curve)) reasons.push({ code: 'not-known-yet' });
+  if (unsure && unsure.halfWidthMm > unsure.toleranceMm) {
+    const { widthMm, ...known } = unsure;
+    const open = known.halfWidthMm > UNKNOWN_SHARE * widthMm;
+    reasons.push(open ? { code: 'not-known-yet' } : { code: 'unsure', ...known });
+  }
   if (!fit || fit.distinctDoses === 1 || (unsure && unsure.halfWidthMm > unsure.toleranceMm)) {
     const tolerances = unsure ? unsure.halfWidthMm / unsure.toleranceMm : UNKNOWN_TOLERANCES;
     need += Math.min(UNKNOWN_TOLERANCES, tolerances) / UNKNOWN_TOLERANCES + (fit ? 0 : LEARNING_GAIN);
@@ -86,16 +93,19 @@ function taskOf(candidate: Candidate): CalibrationTask {
 }
 
 /** The coming target that is least sure, in tolerances; `null` when no curve tells. */
-function unsureness({ curve, wanted }: Candidate): { halfWidthMm: number; toleranceMm: number } | null {
+function unsureness({
+  curve,
+  wanted,
+}: Candidate): { halfWidthMm: number; toleranceMm: number; widthMm: number } | null {
   if (!curve) return null;
-  let worst: { halfWidthMm: number; toleranceMm: number } | null = null;
+  let worst: { halfWidthMm: number; toleranceMm: number; widthMm: number } | null = null;
   for (const { widthMm, toleranceMm } of wanted) {
     const dose = doseForWidth({ fit: curve, widthMm });
     const width = dose.ok ? predictWidth({ fit: curve, dose: dose.value.dose }) : null;
     if (!width?.ok) continue;
     const halfWidthMm = (width.value.highMm - width.value.lowMm) / 2;
     if (!worst || halfWidthMm / toleranceMm > worst.halfWidthMm / worst.toleranceMm) {
-      worst = { halfWidthMm, toleranceMm };
+      worst = { halfWidthMm, toleranceMm, widthMm };
     }
   }
   return worst;

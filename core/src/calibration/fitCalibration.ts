@@ -1,3 +1,4 @@
+import type { Shape } from '../balloon';
 import type { Inflator } from '../inflator';
 import { ok, problem, type Result } from '../result';
 import { generalLeastSquares, type GeneralFit, type PriorRow } from '../statistics';
@@ -7,7 +8,16 @@ import { measuringVariance, observationsOf, pointsOf, type Point } from './point
 import { poolInflator, type InflatorKnowledge } from './poolInflator';
 import { balloonsOf, readingProblem, widthSeenMm, type Reading, type ReadingProblemCode } from './reading';
 import { assumedErrors, marksOfMm, type ReadingErrors } from './readingErrors';
-import { aspectAt, fitShapeLaw, growthAt, grownLaw, volumeAtL, widthAtVolumeMm, type ShapeLaw } from './shapeLaw';
+import {
+  aspectAt,
+  carriedOn,
+  fitShapeLaw,
+  growthAt,
+  grownLaw,
+  volumeAtL,
+  widthAtVolumeMm,
+  type ShapeLaw,
+} from './shapeLaw';
 
 /** A reading that does not fit the others. It is set aside from everything, and named. */
 export interface Outlier {
@@ -34,6 +44,12 @@ export type FitNote =
 export interface SeenLimits {
   hardMm: number | null;
   burstMm: number | null;
+  /** All such widths, for learning how much balloons differ. */
+  hardsMm: number[];
+  burstsMm: number[];
+  /** Shares of those that a target may have: assumed, or as the studio's balloons have it. */
+  hardMargin: number;
+  burstMargin: number;
 }
 
 /** What a calibration knows: how width follows from dose, and shape from width. */
@@ -58,6 +74,9 @@ export interface KnownBefore {
   inflator?: InflatorKnowledge | null | undefined;
   /** The shape that the line's other sizes, or the shelf, let expect; taken where no height was measured. */
   shape?: ShapeLaw | undefined;
+  /** What answers on the shape stand for, and how far to stay under what felt hard or burst; as assumed when absent. */
+  answers?: Readonly<Record<Shape, number>> | undefined;
+  margins?: { hard: number; burst: number } | undefined;
 }
 
 interface FitOptions {
@@ -147,6 +166,7 @@ export function fitWithPoints({
     limits: seenLimits(
       readings.filter((_, i) => !setAside.has(i)),
       meanWidthAt,
+      known,
     ),
     outliers: [...setAside].map(([index, deviations]) => {
       const reading = readings[index]!;
@@ -179,9 +199,9 @@ interface Law {
 function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-widths' | 'not-rising' {
   const { nominalMm, pump, errors, known, marksMm } = frame;
   const kept = frame.readings.flatMap((reading, i) => (without.has(i) || reading.outcome === 'burst' ? [] : [reading]));
-  const seen = fitShapeLaw({ readings: kept, errors });
+  const seen = fitShapeLaw({ readings: kept, errors, answers: known.answers });
   const measured = kept.some(({ heightMm, widthMm }) => heightMm !== undefined && widthMm !== undefined);
-  const base: ShapeLaw = measured ? seen : expectedShape(seen, known.shape);
+  const base = measured ? carriedOn({ law: seen, nominalMm }) : expectedShape(seen, known.shape);
   // Only where both nozzles were read can they be told apart; one alone speaks for the inflator.
   const bothNozzles = new Set(kept.map(({ nozzle }) => nozzle).filter(Boolean)).size === 2;
   const terms: CurveTerm[] = ['dead', 'dose'];
@@ -202,7 +222,7 @@ function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-widths' |
   if (!fit || falls(points, errors, fit)) return 'not-rising';
   const of = (term: CurveTerm) => fit.coefficients[terms.indexOf(term)] ?? 0;
   if (!(of('dose') > Math.abs(of('nozzle')))) return 'not-rising';
-  const shape = measured ? seen : grownLaw({ base, growth: of('growth'), nominalMm, sd: TRADE.aspectLawSd.value });
+  const shape = measured ? base : grownLaw({ base, growth: of('growth'), nominalMm, sd: TRADE.aspectLawSd.value });
   return {
     points,
     shape,
@@ -262,7 +282,8 @@ function priorOf(
       const widthMm = widthSeenMm(reading);
       if (reading.shape === undefined || widthMm === undefined) continue;
       const growth = growthAt(widthMm / nominalMm);
-      const value = TRADE.shapeAnswerAspect.value[reading.shape] - aspectAt({ law: base, widthMm }).aspect;
+      const answers = known.answers ?? TRADE.shapeAnswerAspect.value;
+      const value = answers[reading.shape] - aspectAt({ law: base, widthMm }).aspect;
       rows.push({ row: row({ growth }), value, sd: TRADE.shapeAnswerSd.value });
     }
   }
@@ -463,7 +484,11 @@ function notesOf({ pump, known, errors }: Frame, { points, curve }: Law, distinc
   return notes;
 }
 
-function seenLimits(readings: readonly Reading[], meanWidthAt: (reading: Reading) => number): SeenLimits {
+function seenLimits(
+  readings: readonly Reading[],
+  meanWidthAt: (reading: Reading) => number,
+  { margins }: KnownBefore,
+): SeenLimits {
   const widthsOf = (outcome: Reading['outcome']) =>
     readings.filter((r) => r.outcome === outcome).map((r) => widthSeenMm(r) ?? meanWidthAt(r));
   const hard = widthsOf('hard');
@@ -471,6 +496,10 @@ function seenLimits(readings: readonly Reading[], meanWidthAt: (reading: Reading
   return {
     hardMm: hard.length > 0 ? least(hard) : null,
     burstMm: burst.length > 0 ? least(burst) : null,
+    hardsMm: hard,
+    burstsMm: burst,
+    hardMargin: margins?.hard ?? TRADE.hardMargin.value,
+    burstMargin: margins?.burst ?? TRADE.burstMargin.value,
   };
 }
 

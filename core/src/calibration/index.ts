@@ -5,6 +5,7 @@ export * from './estimateCurve';
 export * from './fitCalibration';
 export * from './knowShelf';
 export * from './learnErrors';
+export * from './learnHabits';
 export * from './nextReading';
 export * from './nozzles';
 export * from './poolInflator';

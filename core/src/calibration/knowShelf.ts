@@ -1,5 +1,6 @@
-import type { ModelKind } from '../balloon';
+import type { ModelKind, Shape } from '../balloon';
 import type { Inflator } from '../inflator';
+import { TRADE } from '../trade';
 import { estimateCurve, estimateShape, type EstimatedCurve } from './estimateCurve';
 import {
   fitCalibration,
@@ -9,8 +10,10 @@ import {
   type KnownBefore,
 } from './fitCalibration';
 import { errorsOf, learnErrors, type LearnedErrors, type LearningCalibration } from './learnErrors';
+import { aspectsOf, learnAnswers, learnMargin, type LearnedAnswer, type LearnedMargin } from './learnHabits';
 import { poolInflator, type InflatorKnowledge } from './poolInflator';
-import type { Reading } from './reading';
+import { widthSeenMm, type Reading } from './reading';
+import { aspectAt } from './shapeLaw';
 
 /** A calibration as the shelf holds it. */
 export interface ShelfCalibration {
@@ -45,6 +48,9 @@ interface Fitted {
 export interface ShelfKnowledge {
   /** What makes readings differ: measuring, balloons, inflators. */
   errors: LearnedErrors;
+  /** What answers on the shape stand for, and how far targets stay under what felt hard or burst. */
+  answers: Record<Shape, LearnedAnswer>;
+  margins: { hard: LearnedMargin; burst: LearnedMargin };
   /** By calibration id. */
   outcomes: ReadonlyMap<string, FitOutcome>;
   /** By inflator id; what each is known to do over all balloons. */
@@ -89,7 +95,7 @@ export function knowShelf({
     known.set(id, poolInflator({ inflator, fits }));
   }
 
-  const shelf = { errors, inflators: known, alone };
+  const shelf = { errors, inflators: known, alone, ...learnedHabits(balloons, alone) };
   const outcomes = new Map<string, FitOutcome>();
   eachCalibration(balloons, (balloon, calibration) => {
     outcomes.set(
@@ -98,6 +104,43 @@ export function knowShelf({
     );
   });
   return { ...shelf, outcomes };
+}
+
+/** What the shelf's own balloons say of answers and margins. */
+function learnedHabits(
+  balloons: readonly ShelfBalloon[],
+  alone: readonly Fitted[],
+): Pick<ShelfKnowledge, 'answers' | 'margins'> {
+  const measured = alone.filter(({ fit }) => fit.shape.seen && !fit.terms.includes('growth'));
+  const answered: { shape: Shape; aspect: number }[] = [];
+  eachCalibration(balloons, (balloon, { readings }) => {
+    if (balloon.stuffed) return;
+    const like = measured.filter((one) => one.balloon.id === balloon.id || sameLine(balloon, one.balloon));
+    if (like.length === 0) return;
+    const { shape: law } = estimateShape(
+      balloon.nominalMm,
+      like.map(({ fit }) => fit),
+    );
+    for (const reading of readings) {
+      const widthMm = widthSeenMm(reading);
+      if (reading.shape === undefined || reading.heightMm !== undefined || widthMm === undefined) continue;
+      answered.push({ shape: reading.shape, aspect: aspectAt({ law, widthMm }).aspect });
+    }
+  });
+  const kinds = balloons.map(({ id }) => alone.filter(({ balloon }) => balloon.id === id).map(({ fit }) => fit.limits));
+  return {
+    answers: learnAnswers(answered),
+    margins: {
+      hard: learnMargin(
+        TRADE.hardMargin.value,
+        kinds.map((limits) => limits.flatMap(({ hardsMm }) => hardsMm)),
+      ),
+      burst: learnMargin(
+        TRADE.burstMargin.value,
+        kinds.map((limits) => limits.flatMap(({ burstsMm }) => burstsMm)),
+      ),
+    },
+  };
 }
 
 function eachCalibration(
@@ -117,11 +160,16 @@ export function fitOnShelf({
   balloon: Pick<ShelfBalloon, 'id' | 'line' | 'kind' | 'nominalMm' | 'stuffed'>;
   calibration: ShelfCalibration;
   inflator: Inflator;
-  shelf: Pick<ShelfKnowledge, 'errors' | 'alone'>;
+  shelf: Pick<ShelfKnowledge, 'errors' | 'alone' | 'answers' | 'margins'>;
 }): FitOutcome {
   const { nominalMm } = balloon;
   const errors = errorsOf(shelf.errors, { inflatorId, kind: inflator.kind });
-  const known = knownOf({ balloon, calibrationId: id, inflatorId, inflator, shelf });
+  const { hard, burst } = shelf.margins;
+  const known = {
+    ...knownOf({ balloon, calibrationId: id, inflatorId, inflator, shelf }),
+    answers: aspectsOf(shelf.answers),
+    margins: { hard: hard.margin, burst: burst.margin },
+  };
   const result = fitCalibration({ nominalMm, readings, pump: inflator, errors, known });
   return result.ok ? { fit: result.value, problem: null } : { fit: null, problem: result.problem.code };
 }

@@ -165,7 +165,8 @@ function aspectSet({ points: all, shape }: LearningCalibration): LearningSet | n
   const points = all
     .filter(({ reading }) => reading.heightMm !== undefined && reading.widthMm !== undefined)
     .slice(0, MOST_POINTS);
-  const levels = new Set(shape.knots.map(({ aspect }) => aspect)).size;
+  const widestMm = Math.max(...points.map(({ widthMm }) => widthMm));
+  const levels = new Set(shape.knots.flatMap((knot) => (knot.widthMm <= widestMm ? [knot.aspect] : []))).size;
   const free = points.length - levels;
   if (free < 1) return null;
   const grown = Math.sqrt(points.length / free);

@@ -4,7 +4,7 @@ import { t95 } from '../statistics';
 import { TRADE } from '../trade';
 import { designRow, slopeKnown, volumeVariance, type DoseCurve } from './doseCurve';
 import type { CalibrationFit } from './fitCalibration';
-import { balloonSdMm, doseForWidth, predictWidth } from './predict';
+import { balloonSdMm, doseForWidth, predictWidth, UNKNOWN_SHARE } from './predict';
 import { NARROWEST_FRACTION } from './reading';
 import { volumeSlopeL } from './shapeLaw';
 
@@ -57,8 +57,6 @@ const BLIND_FRACTION = 0.25;
 const MOST_CANDIDATES = 40;
 /** A reading further on while the slope is not known: so much more than the most given. */
 const FURTHER = 1.5;
-/** A target known no better than to this share of its width is not known. */
-const UNKNOWN_SHARE = 0.25;
 /** Targets need not be known better than to this share of nominal: half the tolerance of classic work. */
 const WELL_KNOWN_SHARE = TRADE.toleranceFraction.value / 2;
 
@@ -194,10 +192,10 @@ function proposal(
 }
 
 function furthestDose(fit: CalibrationFit): number {
-  const { burstMm, hardMm } = fit.limits;
+  const { burstMm, hardMm, burstMargin } = fit.limits;
   const widthMm = Math.min(
     FURTHEST_FRACTION * fit.nominalMm,
-    burstMm === null ? Infinity : burstMm * TRADE.burstMargin.value,
+    burstMm === null ? Infinity : burstMm * burstMargin,
     hardMm ?? Infinity,
   );
   const dose = doseForWidth({ fit, widthMm });

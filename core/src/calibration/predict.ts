@@ -34,6 +34,9 @@ export interface DosePrediction {
   extrapolated: boolean;
 }
 
+/** A width known no better than to this share of it, either way, is not known: no number says anything. */
+export const UNKNOWN_SHARE = 0.25;
+
 /**
  * What the uncertainty of the aspect at a width is worth in volume there, litre^2: hands that measure widths badly
  * measure heights so.

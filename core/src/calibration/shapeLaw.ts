@@ -1,4 +1,4 @@
-import { bodyVolumeL, widthForVolumeMm } from '../balloon';
+import { bodyVolumeL, widthForVolumeMm, type Shape } from '../balloon';
 import { monotoneRegression, type MonotoneBlock } from '../statistics';
 import { TRADE } from '../trade';
 import { widthSdOf, widthSeenMm, type Reading } from './reading';
@@ -47,18 +47,21 @@ interface AspectSeen {
  * straight between its knots, reaches `TRADE.roundAspect`. Its uncertainty joins half the way between where the law,
  * moved up and down by one of its own deviations (or, halved again, by two), reaches that aspect, and half the
  * standard deviation of a uniform law over the gap between the neighbouring knots, for the shape that was not seen
- * there.
+ * there; from answers alone all of it, and what an eye takes for round (`TRADE.answerEdgeSd`).
  */
 export function fitShapeLaw({
   readings,
   errors,
+  answers = TRADE.shapeAnswerAspect.value,
 }: {
   readings: readonly Reading[];
   errors: Pick<ReadingErrors, 'ways' | 'heightMm'>;
+  /** What answers of round, oval and pear stand for. */
+  answers?: Readonly<Record<Shape, number>> | undefined;
 }): ShapeLaw {
   const all: AspectSeen[] = [];
   for (const reading of readings) {
-    const aspect = aspectSeen(reading, errors);
+    const aspect = aspectSeen(reading, errors, answers);
     if (aspect) all.push(aspect);
   }
   if (all.length === 0) return { knots: [], seen: false, roundLimit: { kind: 'no-shapes-seen' } };
@@ -74,9 +77,26 @@ export function fitShapeLaw({
   return {
     knots,
     seen: true,
-    roundLimit: limitOf(blocks, seen, TRADE.roundAspect.value),
-    pearLimit: limitOf(blocks, seen, TRADE.ovalAspect.value),
+    roundLimit: limitOf(blocks, seen, TRADE.roundAspect.value, measured),
+    pearLimit: limitOf(blocks, seen, TRADE.ovalAspect.value, measured),
   };
+}
+
+/**
+ * A measured law carried on past its last shape, as such balloons usually lengthen (`TRADE.aspectGrowth`): without it a
+ * height measured while the balloon was small would leave more open than none.
+ */
+export function carriedOn({ law, nominalMm }: { law: ShapeLaw; nominalMm: number }): ShapeLaw {
+  const last = law.knots.at(-1);
+  if (!last) return law;
+  const { mean, sd } = TRADE.aspectGrowth.value;
+  const from = growthAt(last.widthMm / nominalMm);
+  const further = GROWTH.filter(({ share }) => share * nominalMm > last.widthMm).map(({ share, growth }) => ({
+    widthMm: share * nominalMm,
+    aspect: last.aspect + mean * (growth - from),
+    sd: Math.hypot(last.sd, sd * (growth - from)),
+  }));
+  return { ...law, knots: [...law.knots, ...further] };
 }
 
 /** Widths nearer than this share of them are one place: between them no law can be told to rise. */
@@ -144,7 +164,12 @@ export function grownLaw({
 }
 
 /** Where the law passes an aspect. */
-function limitOf(blocks: readonly MonotoneBlock[], seen: readonly AspectSeen[], limit: number): RoundLimit {
+function limitOf(
+  blocks: readonly MonotoneBlock[],
+  seen: readonly AspectSeen[],
+  limit: number,
+  measured: boolean,
+): RoundLimit {
   const smallestMm = seen[0]!.x;
   const largestMm = seen.at(-1)!.x;
   const best = crossing(blocks, limit, 0);
@@ -159,8 +184,18 @@ function limitOf(blocks: readonly MonotoneBlock[], seen: readonly AspectSeen[], 
   return {
     kind: 'shown',
     widthMm: best.widthMm,
-    sdMm: Math.hypot(Math.max(reach(1), reach(2)), best.gapMm / (2 * Math.sqrt(12))),
+    // A measured law says about where in the gap it lies; answers alone say only that it lies there, give or take what an
+    // eye takes for round, which a body that lengthens slowly shows over many millimetres.
+    sdMm: measured
+      ? Math.hypot(Math.max(reach(1), reach(2)), best.gapMm / (2 * Math.sqrt(12)))
+      : Math.hypot(Math.max(reach(1), reach(2)), best.gapMm / Math.sqrt(12), TRADE.answerEdgeSd.value / meanRise(seen)),
   };
+}
+
+/** How fast what was seen rises from its smallest width to its largest, per mm. */
+function meanRise(seen: readonly AspectSeen[]): number {
+  const [first, last] = [seen[0]!, seen.at(-1)!];
+  return Math.max(last.value - first.value, TRADE.answerEdgeSd.value) / Math.max(last.x - first.x, 1);
 }
 
 /** Where the law, moved up by so many of its own uncertainties, passes `limit`; gap 0 when it starts above. */
@@ -183,7 +218,11 @@ function crossing(
   return { widthMm: left.to + (gapMm * (limit - left.value)) / (right.value - left.value), gapMm };
 }
 
-function aspectSeen(reading: Reading, errors: Pick<ReadingErrors, 'ways' | 'heightMm'>): AspectSeen | null {
+function aspectSeen(
+  reading: Reading,
+  errors: Pick<ReadingErrors, 'ways' | 'heightMm'>,
+  answers: Readonly<Record<Shape, number>>,
+): AspectSeen | null {
   const { widthMm, heightMm, shape } = reading;
   // Over the middle of a bracket a height would tell more of where in it the width lies than of the shape.
   if (heightMm !== undefined && widthMm !== undefined) {
@@ -195,7 +234,7 @@ function aspectSeen(reading: Reading, errors: Pick<ReadingErrors, 'ways' | 'heig
   const x = widthSeenMm(reading);
   if (shape === undefined || x === undefined) return null;
   const sd = TRADE.shapeAnswerSd.value;
-  return { x, value: TRADE.shapeAnswerAspect.value[shape], weight: 1 / (sd * sd) };
+  return { x, value: answers[shape], weight: 1 / (sd * sd) };
 }
 
 /** The aspect that a law gives a width. */

@@ -47,58 +47,95 @@ export function holdTestProblem({ readings }: HoldTest): ReturnType<typeof probl
   return null;
 }
 
-/** The rate assumed for a closing before any hold test. */
-export function defaultHoldRate({ wraps, stuffed }: NeckClosing): HoldRate {
+/** The size that the assumed loss is told for, mm. */
+const USUAL_MM = 279.4;
+
+/**
+ * The rate assumed for a closing before any hold test. Air leaves through the skin and is held in the body: a balloon
+ * half as large loses twice the share of its width (from memory).
+ */
+export function defaultHoldRate({
+  wraps,
+  stuffed,
+  nominalMm = USUAL_MM,
+}: NeckClosing & {
+  /** That of an 11 in when absent. */
+  nominalMm?: number | undefined;
+}): HoldRate {
   const { once, twice, stuffedShare } = TRADE.holdLossPerHour.value;
-  const perHour = (wraps === 2 ? twice : once) * (stuffed ? stuffedShare : 1);
+  const perHour = ((wraps === 2 ? twice : once) * (stuffed ? stuffedShare : 1) * USUAL_MM) / nominalMm;
   return { perHour, sd: perHour * TRADE.holdLossSdShare.value, tests: 0 };
 }
 
 /**
  * The rate for a closing from hold tests closed the same way: ln(width / first width) = -rate x hours, a line through
  * the first width by weighted least squares, joined with the default by inverse variance, so that one balloon does
- * not count for all.
+ * not count for all. `others` are tests of the studio's other balloons: their rates, brought to this size, count for
+ * less, as one balloon differs from the next twice.
  *
  * Problems: those of `holdTestProblem`, with the field `tests.<i>.…`.
  */
 export function fitHold({
   tests,
   closing,
+  nominalMm = USUAL_MM,
+  others = [],
 }: {
   tests: readonly HoldTest[];
   closing: NeckClosing;
+  nominalMm?: number | undefined;
+  others?: readonly (HoldTest & { nominalMm: number })[];
 }): Result<HoldRate, HoldProblemCode> {
-  const assumed = defaultHoldRate(closing);
+  const assumed = defaultHoldRate({ ...closing, nominalMm });
   let weight = 1 / assumed.sd ** 2;
   let sum = assumed.perHour * weight;
   let used = 0;
+  const between = (assumed.perHour * TRADE.holdBetweenShare.value) ** 2;
   for (const [i, test] of tests.entries()) {
     const bad = holdTestProblem(test);
     if (bad) return { ok: false, problem: { ...bad.problem, field: `tests.${i}.${bad.problem.field}` } };
-    const later = test.readings.filter(({ hours }) => hours > 0);
-    const first = test.readings.find(({ hours }) => hours === 0);
-    if (!first || test.wraps !== closing.wraps || test.stuffed !== closing.stuffed || later.length === 0) {
-      continue;
-    }
+    const seen = rateSeen(test, closing);
+    if (!seen) continue;
     used += 1;
-    // The first width is in every ratio: its own error adds to each, and is shared out over the readings.
-    const relative = TRADE.measureSdMm.value.tape / first.widthMm;
-    const squares = later.reduce((total, { hours }) => total + hours * hours, 0);
-    const rate =
-      later.reduce((total, { hours, widthMm }) => total - hours * Math.log(widthMm / first.widthMm), 0) / squares;
-    const hoursSum = later.reduce((total, { hours }) => total + hours, 0);
-    const variance = relative ** 2 * (1 / squares + (hoursSum / squares) ** 2);
-    const between = (assumed.perHour * TRADE.holdBetweenShare.value) ** 2;
-    weight += 1 / (variance + between);
-    sum += rate / (variance + between);
+    const own = 1 / (seen.variance + between);
+    weight += own;
+    sum += seen.rate * own;
+  }
+  for (const other of others) {
+    const seen = holdTestProblem(other) ? null : rateSeen(other, closing);
+    if (!seen) continue;
+    const scale = other.nominalMm / nominalMm;
+    const own = 1 / (seen.variance * scale ** 2 + 2 * between);
+    weight += own;
+    sum += seen.rate * scale * own;
   }
   return ok({ perHour: Math.max(0, sum / weight), sd: 1 / Math.sqrt(weight), tests: used });
 }
 
+/** The rate that one test shows, with its variance; `null` where it was closed otherwise or never measured again. */
+function rateSeen(
+  { wraps, stuffed, readings }: HoldTest,
+  closing: NeckClosing,
+): { rate: number; variance: number } | null {
+  const later = readings.filter(({ hours }) => hours > 0);
+  const first = readings.find(({ hours }) => hours === 0);
+  if (!first || wraps !== closing.wraps || stuffed !== closing.stuffed || later.length === 0) return null;
+  // The first width is in every ratio: its own error adds to each, and is shared out over the readings.
+  const relative = TRADE.measureSdMm.value.tape / first.widthMm;
+  const squares = later.reduce((total, { hours }) => total + hours * hours, 0);
+  const rate =
+    later.reduce((total, { hours, widthMm }) => total - hours * Math.log(widthMm / first.widthMm), 0) / squares;
+  const hoursSum = later.reduce((total, { hours }) => total + hours, 0);
+  return { rate, variance: relative ** 2 * (1 / squares + (hoursSum / squares) ** 2) };
+}
+
 /** The law of each way of closing that some tests were closed in, in the order they first come. */
-export function holdLaws(tests: readonly HoldTest[]): { wraps: NeckClosing['wraps']; rate: HoldRate | null }[] {
+export function holdLaws(
+  tests: readonly HoldTest[],
+  nominalMm?: number,
+): { wraps: NeckClosing['wraps']; rate: HoldRate | null }[] {
   return [...new Set(tests.map(({ wraps }) => wraps))].map((wraps) => {
-    const fitted = fitHold({ tests, closing: { wraps, stuffed: false } });
+    const fitted = fitHold({ tests, closing: { wraps, stuffed: false }, nominalMm });
     return { wraps, rate: fitted.ok ? fitted.value : null };
   });
 }

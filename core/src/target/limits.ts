@@ -51,12 +51,13 @@ export function upperLimits({
     if (limit?.kind !== 'shown') continue;
     limits.push({ code, limitMm: limit.widthMm, sdMm: limit.sdMm, from: fit ? 'own' : 'line', ...whose });
   }
-  const { hardMm, burstMm } = fit?.limits ?? { hardMm: null, burstMm: null };
+  if (!fit) return limits;
+  const { hardMm, burstMm, hardMargin, burstMargin } = fit.limits;
   if (hardMm !== null) {
-    limits.push({ code: 'felt-hard', seenMm: hardMm, limitMm: hardMm * TRADE.hardMargin.value, ...whose });
+    limits.push({ code: 'felt-hard', seenMm: hardMm, limitMm: hardMm * hardMargin, ...whose });
   }
   if (burstMm !== null) {
-    limits.push({ code: 'burst', seenMm: burstMm, limitMm: burstMm * TRADE.burstMargin.value, ...whose });
+    limits.push({ code: 'burst', seenMm: burstMm, limitMm: burstMm * burstMargin, ...whose });
   }
   return limits;
 }

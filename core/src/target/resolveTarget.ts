@@ -3,6 +3,7 @@ import {
   aspectAt,
   doseForWidth,
   predictWidth,
+  UNKNOWN_SHARE,
   type CalibrationFit,
   type DoseCurve,
   type EstimatedCurve,
@@ -103,8 +104,6 @@ export type TargetProblemCode = 'bad-nominal' | 'bad-fraction' | 'bad-tolerance'
 
 /** Where readings still speak for a width: this share past the largest, or under the smallest. */
 const BEYOND_READINGS = 1.03;
-/** A width known no better than to this share of it, either way, is not known. */
-const UNKNOWN_SHARE = 0.25;
 /** The largest tolerance, as a share of nominal, that anything can be made to. */
 const LARGEST_TOLERANCE = 0.5;
 const STILL = { warmth: 1, altitude: 1, kept: 1 };

@@ -25,6 +25,12 @@ export const TRADE = {
     'the aspect that an answer of round, oval or pear stands for when the height was not measured',
   ),
   shapeAnswerSd: constant(0.04, 'height / width', 'from memory', 'how far such an answer may be off'),
+  answerEdgeSd: constant(
+    0.01,
+    'height / width',
+    'from memory',
+    'how much the aspect at which an eye calls a balloon oval differs from once to the next',
+  ),
   measureSdMm: constant(
     { tape: 1.6, caliper: 1.2, hole: 2.5, bracket: 2, reference: 5 },
     'mm',
@@ -136,7 +142,8 @@ export const TRADE = {
     { once: 0.0012, twice: 0.0005, stuffedShare: 0.6 },
     'of the width an hour',
     'from memory',
-    'width lost by standing, with the neck wrapped once or twice; a stuffed balloon loses this share of it',
+    'width an 11 in loses by standing, with the neck wrapped once or twice; a stuffed balloon loses this share of it' +
+      ', another size by one over its width',
   ),
   holdLossSdShare: constant(0.5, 'of the loss', 'from memory', 'how far the assumed loss may be off'),
   holdBetweenShare: constant(

@@ -67,7 +67,7 @@ export const DEMO_MODELS: readonly DemoModel[] = [
     stock: 120,
     roundTo: 0.895,
     calibrations: [
-      { pump: 'floor', doses: [1, 2.5, 4, 5.5, 6.5, 7.5, 8, 8.5, 9, 9.5], endsHard: true },
+      { pump: 'floor', doses: [1, 2.5, 4, 5.5, 6.5, 7.5, 8, 8.5, 9, 11.5], endsHard: true },
       { pump: 'floor', doses: [2, 4, 6, 7, 8, 8.5, 9], preStretched: true, roundedOff: true },
     ],
     held: [

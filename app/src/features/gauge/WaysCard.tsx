@@ -1,10 +1,10 @@
-import { WAYS, type LearnedError } from '@leggero/core';
+import { SHAPES, WAYS, type LearnedError, type LearnedMargin } from '@leggero/core';
 import { View } from 'react-native';
 
 import { useKnowledge } from '@/api/knowledge';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
-import { counted, WAY_WORDS } from '@/wording/trade';
+import { counted, percent, SHAPE_WORDS, WAY_WORDS } from '@/wording/trade';
 
 interface Row {
   key: string;
@@ -38,6 +38,21 @@ export function WaysCard() {
     const means = `one ${kind === 'hand' ? 'stroke' : 'second'} to the next`;
     if (found) rows.push({ key: id, title: name, means, ...share(found) });
   }
+  const { answers, margins } = knowledge.shelf;
+  for (const shape of SHAPES) {
+    const { aspect, assumed, readings } = answers[shape];
+    const title = `Answer “${SHAPE_WORDS[shape].toLowerCase()}”`;
+    rows.push({
+      key: shape,
+      title,
+      means: 'height over width',
+      sd: aspect.toFixed(2),
+      assumed: assumed.toFixed(2),
+      readings,
+    });
+  }
+  rows.push({ key: 'hard', title: 'Felt hard', means: 'targets stay under it', ...under(margins.hard) });
+  rows.push({ key: 'burst', title: 'Burst', means: 'targets stay under it', ...under(margins.burst) });
   return (
     <Card title="How sure a reading is">
       <View role="table" aria-label="How sure a reading is">
@@ -64,6 +79,10 @@ export function WaysCard() {
       </Words>
     </Card>
   );
+}
+
+function under({ margin, assumed, readings }: LearnedMargin): Pick<Row, 'sd' | 'assumed' | 'readings'> {
+  return { sd: `by ${percent(1 - margin)}`, assumed: percent(1 - assumed), readings };
 }
 
 function share({ sd, assumed, readings }: LearnedError): Pick<Row, 'sd' | 'assumed' | 'readings'> {

@@ -29,7 +29,7 @@ export function HoldPage(shown: ShownModel) {
   const chart =
     tests.length > 0 ? (
       <Card title="Width kept">
-        <HoldChart tests={tests} laws={holdLaws(tests.map(coreHoldTest))} />
+        <HoldChart tests={tests} laws={holdLaws(tests.map(coreHoldTest), model.nominalMm)} />
       </Card>
     ) : null;
   const list = tests.map((test) => <HoldTestCard key={test.id} test={test} />);

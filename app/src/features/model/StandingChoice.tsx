@@ -1,7 +1,5 @@
-import { View } from 'react-native';
-
+import { Labelled } from '@/ui/Field';
 import { Segmented } from '@/ui/Segmented';
-import { Words } from '@/ui/Words';
 import { standing } from '@/wording/trade';
 
 const CHOICES = [0, 1, 3, 7, 21] as const;
@@ -10,19 +8,16 @@ const CHOICES = [0, 1, 3, 7, 21] as const;
 export function StandingChoice({ days, onChange }: { days: number; onChange: (days: number) => void }) {
   const choices = CHOICES.some((choice) => choice === days) ? [...CHOICES] : [days, ...CHOICES];
   return (
-    <View className="flex-row items-center gap-3">
-      <Words look="label">Stands</Words>
-      <View className="flex-1">
-        <Segmented
-          label="Stands"
-          options={choices.map((choice) => ({
-            value: String(choice),
-            title: choice === 0 ? 'today' : standing(choice),
-          }))}
-          value={String(days)}
-          onChange={(value) => onChange(Number(value))}
-        />
-      </View>
-    </View>
+    <Labelled label="Stands">
+      <Segmented
+        label="Stands"
+        options={choices.map((choice) => ({
+          value: String(choice),
+          title: choice === 0 ? 'today' : standing(choice),
+        }))}
+        value={String(days)}
+        onChange={(value) => onChange(Number(value))}
+      />
+    </Labelled>
   );
 }
