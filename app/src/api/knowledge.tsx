@@ -45,10 +45,10 @@ export function knowledgeOf(models: ShelfModel[], pumps: PumpRecord[]): Knowledg
   return { ...learnedOf(models, knowShelf(questionOf(models, pumps))), models, pumps };
 }
 
-/** So many readings are fitted within a few milliseconds; a larger shelf is left to a worker. */
-const MOST_AT_ONCE = 1000;
+/** So many readings are learned from within a frame or two, also the first time; a larger shelf is left to a worker. */
+const MOST_AT_ONCE = 60;
 
-/** At once for a shelf of the usual size; else from a worker, with what was learned before until it answers. */
+/** At once for a small shelf; else from a worker, with what was learned before until it answers. */
 function useLearned(models: ShelfModel[] | undefined, pumps: PumpRecord[] | undefined): Learned | null {
   const atOnce = useMemo(
     () =>

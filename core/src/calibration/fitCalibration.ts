@@ -295,7 +295,7 @@ function knownInflator(pump: Inflator, { inflator }: KnownBefore): InflatorKnowl
 }
 
 const MOST_ROUNDS = 6;
-const SETTLED_SHARE = 1e-6;
+const SETTLED_SHARE = 1e-5;
 /** What may be lost goes with the stroke, taken no smaller than this share of the first idea of it. */
 const LEAST_OF_FIRST = 0.5;
 
@@ -324,7 +324,7 @@ function fitDoses({
   let strokeL = firstL;
   let start: readonly number[] | undefined;
   let fit: GeneralFit | null = null;
-  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+  const once = (rough: boolean): GeneralFit | null => {
     const law = fit?.coefficients ?? [0, firstL];
     if (terms.includes('growth')) {
       const growth = fit?.coefficients[terms.indexOf('growth')] ?? TRADE.aspectGrowth.value.mean;
@@ -332,23 +332,27 @@ function fitDoses({
       for (const point of points) point.row = rowExpected(point, terms, law, shape, nominalMm);
     }
     const { observations, groups } = observationsOf(points, errors, strokeL);
-    fit = generalLeastSquares({
+    return generalLeastSquares({
       observations,
       groups,
       // Flat readings would shrink the stroke, and with it what may be lost, to nothing.
       prior: prior(Math.max(strokeL, LEAST_OF_FIRST * firstL)),
       priorWorth: TRADE.priorReadings.value,
+      rough,
       ...(bracketed && start ? { start } : {}),
     });
+  };
+  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    fit = once(true);
     if (!fit) return null;
     start = fit.coefficients;
     const next = fit.coefficients[1]!;
-    if (!(next > 0)) return fit;
+    if (!(next > 0)) return once(false);
     const moved = Math.abs(next / strokeL - 1);
     strokeL = next;
     if (moved < SETTLED_SHARE) break;
   }
-  return fit;
+  return once(false);
 }
 
 /** The row of a point with its growth at the width that a law (dead volume, dose volume, ...) expects there. */

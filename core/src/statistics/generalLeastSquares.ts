@@ -48,7 +48,9 @@ export interface GeneralFit {
 }
 
 const MOST_STEPS = 60;
+const ROUGH_STEPS = 4;
 const SETTLED = 1e-8;
+const SETTLED_RATIO = 1e-6;
 /** Least information kept for an interval: one that says nothing yet must not divide by zero. */
 const LEAST_INFORMATION = 1e-9;
 
@@ -74,6 +76,7 @@ export function generalLeastSquares({
   priorWorth,
   varianceRatio,
   start,
+  rough = false,
 }: {
   observations: readonly Observation[];
   groups?: readonly ErrorGroup[];
@@ -82,6 +85,8 @@ export function generalLeastSquares({
   varianceRatio?: number | undefined;
   /** Coefficients to begin with; only intervals need them. */
   start?: readonly number[];
+  /** For one of several rounds: a few steps, and no deletion residuals. */
+  rough?: boolean;
 }): GeneralFit | null {
   const blocks = blocksOf(observations, groups);
   const anyInterval = observations.some(({ seen }) => typeof seen !== 'number');
@@ -93,7 +98,8 @@ export function generalLeastSquares({
   let free = 0;
   let squares = 0;
   let last = Infinity;
-  for (let step = 0; step < MOST_STEPS; step += 1) {
+  const most = rough && !anyInterval ? ROUGH_STEPS : MOST_STEPS;
+  for (let step = 0; step < most; step += 1) {
     const here = working ?? workingOf(observations, blocks, latent, ratio);
     const next = solve(here, prior, worths, ratio);
     if (!next) return null;
@@ -120,7 +126,7 @@ export function generalLeastSquares({
       worths[i] = worth;
     });
     if (size < SETTLED && moved < SETTLED * 10) break;
-    if (!anyInterval && moved < SETTLED && step > 0) break;
+    if (!anyInterval && moved < SETTLED_RATIO && step > 0) break;
     working = anyInterval ? null : here;
   }
   if (!solution) return null;
@@ -130,7 +136,7 @@ export function generalLeastSquares({
     covariance: solution.covariance,
     varianceRatio: ratio,
     degreesOfFreedom: free,
-    deletions: deletionsOf(observations, blocks, here, solution, ratio),
+    deletions: rough ? observations.map(() => null) : deletionsOf(observations, blocks, here, solution, ratio),
     chiSquare: squares,
   };
 }
