@@ -214,6 +214,30 @@ describe('a pump known from four other sizes', () => {
     expect(three).toBeGreaterThanOrEqual(one - 0.02);
   });
 
+  it('is not known worse for a line of which one dose was read', () => {
+    const { balloons } = shelfOf(sizes, 77);
+    const one: ShelfBalloon = {
+      id: 'one',
+      line: 'Tarn',
+      kind: 'round',
+      nominalMm: 9 * INCH,
+      stuffed: false,
+      calibrations: [{ id: 'one', inflatorId: 'p', readings: [{ dose: 20, widthMm: 190, outcome: 'ok' }] }],
+    };
+    const inflator: Inflator = { kind: 'hand' };
+    const shelf = knowShelf({ balloons: [...balloons, one], inflators: new Map([['p', inflator]]) });
+    const of = (line: string) =>
+      estimateFor({
+        balloon: { id: 'x', line, kind: 'round', nominalMm: 11 * INCH },
+        inflatorId: 'p',
+        inflator,
+        shelf,
+      })!;
+    expect(of('Tarn').dosesFrom).toBe('inflator');
+    expect(of('Tarn').covariance[0]![0]!).toBeCloseTo(of('Nobody’s').covariance[0]![0]!, 9);
+    expect(of('Aurelle').dosesFrom).toBe('line');
+  });
+
   it('is taught by a single dose, too', () => {
     const one: ShelfBalloon = {
       id: 'a',

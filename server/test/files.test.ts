@@ -116,6 +116,12 @@ describe('a file of readings', () => {
       2,
       'no moment',
     ],
+    [
+      'a balloon that has no number',
+      'line,nominal (in),dose (strokes),width (in),balloon\nA,11,4,9,red',
+      2,
+      'whole number',
+    ],
     ['a dose that would be kept as 0', 'line,nominal (in),dose (strokes),width (in)\nA,11,0.0004,9', 2, 'above 0'],
   ])('with %s is refused in plain words', async (_, text, line, reason) => {
     const problems = await problemsOf(text);
@@ -126,7 +132,7 @@ describe('a file of readings', () => {
   it('may come from a spreadsheet: byte-order mark, semicolons, decimal commas, brackets, seconds and nozzles', async () => {
     const text =
       '\uFEFFLine;Nominal (cm);Dose (s);Nozzle;Width (cm);Stops at (cm);Passes ' +
-      '(cm)\nKetteridge;15,24;1,2;left;12,7;;\nKetteridge;15,24;1,4;right;;12,7;13,97\n';
+      '(cm);Balloon\nKetteridge;15,24;1,2;left;12,7;;;3\nKetteridge;15,24;1,4;right;;12,7;13,97;\n';
     expect(await send(text, { write: true })).toMatchObject({
       added: 2,
       newPumps: ['Two-nozzle inflator'],
@@ -135,16 +141,17 @@ describe('a file of readings', () => {
     const found = (await shelf()).find(({ line }) => line === 'Ketteridge')!;
     expect(found.nominalMm).toBeCloseTo(152.4, 6);
     expect(
-      found.calibrations[0]!.readings.map(({ nozzle, widthMm, stopsMm, passesMm, way }) => [
+      found.calibrations[0]!.readings.map(({ nozzle, balloon, widthMm, stopsMm, passesMm, way }) => [
         nozzle,
+        balloon,
         widthMm,
         stopsMm,
         passesMm,
         way,
       ]),
     ).toEqual([
-      ['left', 127, null, null, 'tape'],
-      ['right', null, 127, 139.7, 'bracket'],
+      ['left', 3, 127, null, null, 'tape'],
+      ['right', null, null, 127, 139.7, 'bracket'],
     ]);
   });
 
@@ -163,7 +170,8 @@ describe('a file of readings', () => {
     const plain = (models: ShelfModel[]) =>
       models.flatMap((each) =>
         each.calibrations.flatMap(({ readings }) =>
-          readings.map(({ dose, widthMm, stopsMm, outcome, nozzle }) => [
+          readings.map(({ dose, widthMm, stopsMm, outcome, nozzle, balloon }) => [
+            balloon,
             each.line,
             each.nominalMm,
             dose,

@@ -80,6 +80,26 @@ describe('tiers', () => {
     ).toBe(true);
   });
 
+  it('bear an oval where they are full, round only elsewhere; a change that says nothing of it leaves it', async () => {
+    const before = await list();
+    expect(before.map(({ name, shape }) => `${name} ${shape}`)).toEqual([
+      'Full oval',
+      'Classic oval',
+      'Supple round',
+      'Soft round',
+      'Bud round',
+    ]);
+    const [full] = before;
+    const renamed = await service.request.patch(`/api/tiers/${full!.id}`).send({ purpose: 'Evenings' }).expect(200);
+    expect(renamed.body).toMatchObject({ purpose: 'Evenings', shape: 'oval' });
+    // As devices with an older app send it.
+    const { shape: _, ...old } = { ...full!, id: randomUUID(), leastFraction: 0.3, fraction: 0.35, mostFraction: 0.4 };
+    const made = await service.request.post('/api/tiers').send(old).expect(201);
+    expect(made.body).toMatchObject({ shape: 'round' });
+    await service.request.delete(`/api/tiers/${old.id}`).expect(204);
+    await service.request.patch(`/api/tiers/${full!.id}`).send({ purpose: full!.purpose }).expect(200);
+  });
+
   it('are refused where they overlap, turn round or leave the range, beside the field', async () => {
     const [full, classic] = (await list()) as [TierRecord, TierRecord];
     const change = (body: object) => service.request.patch(`/api/tiers/${full.id}`).send(body);

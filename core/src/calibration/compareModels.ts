@@ -60,7 +60,8 @@ export function modelAtWidth({
   if (!(widthMm > 0 && Number.isFinite(widthMm))) return problem('bad-width', { field: 'widthMm' });
   const { nominalMm, fit, curve, hold, filled, burst } = model;
   const dose = curve ? doseForWidth({ fit: curve, widthMm }) : null;
-  const shaped = curve && curve.shape.knots.length > 0 ? aspectAt({ law: curve.shape, widthMm }) : null;
+  const shaped =
+    curve && (!fit || fit.shape.seen) && curve.shape.knots.length > 0 ? aspectAt({ law: curve.shape, widthMm }) : null;
   return ok({
     fraction: widthMm / nominalMm,
     dose: dose?.ok && curve ? roundDose({ dose: dose.value.dose, kind: curve.inflator }) : null,

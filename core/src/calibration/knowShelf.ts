@@ -194,12 +194,17 @@ function knownOf({
   const withIt = (fitted: readonly Fitted[]) =>
     fitted.filter((one) => one.inflatorId === inflatorId).map(({ fit }) => fit);
   const line = withIt(siblings);
-  const fits = line.length > 0 ? line : withIt(others);
+  const fits = tellOfInflator(line) ? line : withIt(others);
   const { shape } = estimateShape(
     balloon.nominalMm,
     siblings.map(({ fit }) => fit),
   );
   return { inflator: poolInflator({ inflator, fits }), ...(shape.seen ? { shape } : {}) };
+}
+
+/** Whether calibrations of a line say more of an inflator than all others do: one dose leaves open what is lost. */
+function tellOfInflator(fits: readonly CalibrationFit[]): boolean {
+  return fits.some(({ distinctDoses }) => distinctDoses >= 2);
 }
 
 /** The other sizes of a balloon's line: one line in one kind behaves alike, balloon by balloon. */
@@ -229,7 +234,7 @@ export function estimateFor({
   return estimateCurve({
     nominalMm: balloon.nominalMm,
     siblings: siblings.map(({ fit }) => fit),
-    line: poolInflator({ inflator: { kind: inflator.kind }, fits: withIt }),
+    line: tellOfInflator(withIt) ? poolInflator({ inflator: { kind: inflator.kind }, fits: withIt }) : null,
     all: shelf.inflators.get(inflatorId) ?? null,
     errors: errorsOf(shelf.errors, { inflatorId, kind: inflator.kind }),
   });

@@ -56,7 +56,7 @@ export function WhySheet(props: WhySheetProps) {
             className="flex-row items-start gap-3"
           >
             <View className="w-[104px]">
-              <Chip {...('state' in reason ? STATE_WORDS[reason.state] : WISH)} />
+              <Chip {...('state' in reason ? STATE_WORDS[reason.state] : SAID[reason.code])} />
             </View>
             <Words className="flex-1">{reasonText(reason, text, { name: tier.name, widthMm: target.widthMm })}</Words>
           </View>
@@ -95,4 +95,4 @@ export function WhySheet(props: WhySheetProps) {
   );
 }
 
-const WISH = { tone: 'plain', word: 'wish' } as const;
+const SAID = { tier: { tone: 'plain', word: 'wish' } as const, 'oval-here': { word: 'oval', tone: 'plain' } } as const;
