@@ -26,7 +26,7 @@ export function measureFits({ report, rounds }: Bench): void {
     yardstick: 'plain quadratic fits of the same points (ml-regression-polynomial)',
     theirs: median(theirs),
     unit: 'ms',
-    most: 20,
+    most: 30,
   });
 }
 

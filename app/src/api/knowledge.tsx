@@ -1,6 +1,6 @@
 import { coreBalloon, coreInflator, type CalibrationRecord, type PumpRecord, type ShelfModel } from '@leggero/contract';
 import { isWidthKind, knowShelf, type FitOutcome, type ShelfKnowledge } from '@leggero/core';
-import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { createContext, startTransition, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 
 import { ask } from '../workers/ask';
 import type { KnowledgeQuestion } from '../workers/knowledge.worker';
@@ -63,10 +63,23 @@ function useLearned(models: ShelfModel[] | undefined, pumps: PumpRecord[] | unde
     const worker = new Worker(new URL('../workers/knowledge.worker', window.location.href));
     const given = new AbortController();
     const asking = { question: questionOf(models, pumps), signal: given.signal };
-    void ask<KnowledgeQuestion, ShelfKnowledge>(worker, asking).then((shelf) => setLater(learnedOf(models, shelf)));
+    // Every row of a large shelf is worked out anew with it: in between, the page goes on.
+    void ask<KnowledgeQuestion, ShelfKnowledge>(worker, asking).then((shelf) =>
+      startTransition(() => setLater(learnedOf(models, shelf))),
+    );
     return () => given.abort();
   }, [models, pumps]);
-  return atOnce ?? later;
+  return atOnce ?? (later && models && knowsMost(later, models) ? later : null);
+}
+
+/** So many calibrations that a worker has not seen yet are worked out on the page meanwhile. */
+const MOST_UNKNOWN = 20;
+
+/** Whether what was learned before still speaks for a shelf, but for a few of its calibrations. */
+function knowsMost({ fits }: Learned, models: readonly ShelfModel[]): boolean {
+  let unknown = 0;
+  for (const { calibrations } of models) for (const each of calibrations) if (!fits.has(each)) unknown += 1;
+  return unknown <= MOST_UNKNOWN;
 }
 
 function readingsIn(models: readonly ShelfModel[]): number {

@@ -140,6 +140,9 @@ function skinsOf(
   return { outer, inner, estimate: curve ? stuffedCurve({ outer: curve }) : null };
 }
 
+/** Readings of one calibration that are fitted anew on the page. */
+const MOST_AT_ONCE = 60;
+
 const NO_READINGS: FitOutcome = { fit: null, problem: 'no-readings' };
 
 /** The fit of a calibration: as the shelf knows it, or anew where the record holds more or has changed since. */
@@ -151,6 +154,8 @@ function outcomeOf(
 ): FitOutcome {
   const known = fits.get(calibration);
   if (known) return known;
+  // So many take a while: they are fitted with the shelf, and stand as they were until then.
+  if (calibration.readings.length > MOST_AT_ONCE) return shelf.outcomes.get(calibration.id) ?? NO_READINGS;
   const { id, pumpId: inflatorId } = calibration;
   const inflator = pump ? coreInflator(pump) : ({ kind: 'hand' } as const);
   const readings = calibration.readings.map(coreReading);

@@ -295,7 +295,7 @@ function knownInflator(pump: Inflator, { inflator }: KnownBefore): InflatorKnowl
 }
 
 const MOST_ROUNDS = 6;
-const SETTLED_SHARE = 1e-5;
+const SETTLED_SHARE = 1e-4;
 /** What may be lost goes with the stroke, taken no smaller than this share of the first idea of it. */
 const LEAST_OF_FIRST = 0.5;
 
@@ -321,7 +321,8 @@ function fitDoses({
 }): GeneralFit | null {
   const bracketed = points.some(({ bounds }) => bounds);
   const firstL = strokeAtFirst(points);
-  let strokeL = firstL;
+  const slopeL = plainSlopeL(points);
+  let strokeL = slopeL > firstL / 2 && slopeL < 2 * firstL ? slopeL : firstL;
   let start: readonly number[] | undefined;
   let fit: GeneralFit | null = null;
   const once = (rough: boolean): GeneralFit | null => {
@@ -384,9 +385,28 @@ function falls(points: readonly Point[], errors: ReadingErrors, { coefficients }
   const apart =
     ways.size > 1 ? [...ways].map((way) => points.filter(({ reading }) => reading.nozzle === way)) : [points];
   return apart.some((some) => {
+    // Where widths rise by and large they cannot surely fall.
+    if (plainSlopeL(some) > 0) return false;
     const slope = slopeAlone(some, errors, strokeL);
     return slope !== null && slope.perDoseL + FALLS_DEVIATIONS * slope.sdL < 0;
   });
+}
+
+/** The slope of the plain line through points, litres a dose; 0 for one dose. */
+function plainSlopeL(points: readonly Point[]): number {
+  let dose = 0;
+  let volume = 0;
+  for (const { reading, volumeL } of points) {
+    dose += reading.dose / points.length;
+    volume += volumeL / points.length;
+  }
+  let up = 0;
+  let along = 0;
+  for (const { reading, volumeL } of points) {
+    up += (reading.dose - dose) * (volumeL - volume);
+    along += (reading.dose - dose) ** 2;
+  }
+  return along > 0 ? up / along : 0;
 }
 
 /** How surely widths must fall to be refused. */
@@ -402,7 +422,7 @@ function slopeAlone(
   if (least(doses) === most(doses)) return null;
   const { observations, groups } = observationsOf(points, errors, strokeL);
   const rows = observations.map((one) => ({ ...one, row: one.row.slice(0, 2) }));
-  const fit = generalLeastSquares({ observations: rows, groups, priorWorth: TRADE.priorReadings.value });
+  const fit = generalLeastSquares({ observations: rows, groups, priorWorth: TRADE.priorReadings.value, rough: true });
   return fit && { perDoseL: fit.coefficients[1]!, sdL: Math.sqrt(fit.covariance[1]![1]!) };
 }
 

@@ -127,6 +127,18 @@ export function sharedCovariance(a: Point, b: Point, errors: ReadingErrors, dose
   return a.weights.perShare * b.weights.perShare * errors.balloonShare ** 2 + strokes;
 }
 
+function sharedOf(points: readonly Point[], errors: ReadingErrors, doseVolumeL: number): number[][] {
+  const shared: number[][] = points.map(() => new Array<number>(points.length));
+  for (let i = 0; i < points.length; i += 1) {
+    for (let j = 0; j <= i; j += 1) {
+      const value = sharedCovariance(points[i]!, points[j]!, errors, doseVolumeL);
+      shared[i]![j] = value;
+      shared[j]![i] = value;
+    }
+  }
+  return shared;
+}
+
 /** Points as observations of a linear law, those of one balloon in one group. */
 export function observationsOf(
   points: readonly Point[],
@@ -147,7 +159,11 @@ export function observationsOf(
     })),
     groups: [...byBalloon.values()].map((members) => ({
       members,
-      shared: members.map((i) => members.map((j) => sharedCovariance(points[i]!, points[j]!, errors, doseVolumeL))),
+      shared: sharedOf(
+        members.map((i) => points[i]!),
+        errors,
+        doseVolumeL,
+      ),
     })),
   };
 }

@@ -48,7 +48,7 @@ export interface GeneralFit {
 }
 
 const MOST_STEPS = 60;
-const ROUGH_STEPS = 4;
+const ROUGH_STEPS = 2;
 const SETTLED = 1e-8;
 const SETTLED_RATIO = 1e-6;
 /** Least information kept for an interval: one that says nothing yet must not divide by zero. */
