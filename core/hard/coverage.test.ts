@@ -46,9 +46,9 @@ describe.each([...WORLDS, ...OTHERS])('%s', (_, part) => {
   });
 
   it('as the app proposes them, to the end', () => {
-    const found = coverageOf({ world, runs: RUNS / 4, readingsOf: (seed) => proposedReadings(world, 12, seed) });
-    expect(found.mean).toBeGreaterThan(0.92 - 2 * SLACK);
-    expect(found.next).toBeGreaterThan(0.92 - 2 * SLACK);
+    const found = coverageOf({ world, runs: RUNS / 10, readingsOf: (seed) => proposedReadings(world, 12, seed) });
+    expect(found.mean).toBeGreaterThan(0.92 - 3 * SLACK);
+    expect(found.next).toBeGreaterThan(0.92 - 3 * SLACK);
     expect(found.within).toBeGreaterThan(0.95 - SLACK);
   });
 });

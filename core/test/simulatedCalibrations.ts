@@ -61,9 +61,12 @@ function trueAspect({ growth, nominalMm }: World, widthMm: number): number {
 
 /** Width (mm) of a body that holds so much, by bisection: volume rises with width. */
 function trueWidthMm(world: World, volumeL: number): number {
-  let low = 0;
-  let high = 2 * world.nominalMm;
-  for (let i = 0; i < 50; i += 1) {
+  // Longer than wide it is narrower than a sphere of the same air.
+  const sphereMm = Math.cbrt((6e6 * volumeL) / Math.PI);
+  if (sphereMm <= world.growth.from * world.nominalMm) return sphereMm;
+  let low = 0.7 * sphereMm;
+  let high = sphereMm;
+  for (let i = 0; i < 28; i += 1) {
     const middle = (low + high) / 2;
     const holds = bodyVolumeL({ widthMm: middle, heightMm: middle * trueAspect(world, middle) });
     if (holds < volumeL) low = middle;
