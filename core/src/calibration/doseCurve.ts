@@ -1,5 +1,5 @@
 import type { InflatorKind, Nozzle } from '../inflator';
-import { t95 } from '../statistics';
+import { quadraticForm, t95 } from '../statistics';
 import type { ReadingErrors } from './readingErrors';
 import { growthAt, type ShapeLaw } from './shapeLaw';
 
@@ -83,17 +83,6 @@ export function volumeVariance(
 ): number {
   const x = designRow(terms, { ...place, nominalMm });
   return quadraticForm(x, covariance, x);
-}
-
-/** x' C y. */
-export function quadraticForm(
-  x: readonly number[],
-  covariance: readonly (readonly number[])[],
-  y: readonly number[],
-): number {
-  let sum = 0;
-  for (let i = 0; i < x.length; i += 1) for (let j = 0; j < y.length; j += 1) sum += x[i]! * covariance[i]![j]! * y[j]!;
-  return sum;
 }
 
 /** Whether a dose surely adds air: the 95 % interval of its volume leaves out zero. */

@@ -1,5 +1,5 @@
 import type { InflatorKind } from '../inflator';
-import { cholesky, inverseOf, sdInterval } from '../statistics';
+import { dot, inverseOf, sdInterval } from '../statistics';
 import { TRADE } from '../trade';
 import { measuringVariance, sharedCovariance, type Point } from './point';
 import { aspectAt, type ShapeLaw } from './shapeLaw';
@@ -74,8 +74,8 @@ interface Part {
  * when each calibration's own line is taken out (any line: dead volume and stroke are free) tells the variances, each
  * with the assumed one counting for `TRADE.learningWorth` readings (the scaled inverse chi-square prior of Gelman et
  * al., Bayesian Data Analysis, section 3.3). Where heights were measured, how far each aspect lies from the shape law
- * tells width and height apart: both go into the volume alike. Fisher's scoring on the logarithms of the variances. Brackets tell no
- * residual and stay as assumed; readings with an uncertainty of their own teach nothing of their way.
+ * tells width and height apart: both go into the volume alike. Fisher's scoring on the logarithms of the variances.
+ * Brackets tell no residual and stay as assumed; readings with an uncertainty of their own teach nothing of their way.
  *
  * Source: Patterson and Thompson, Biometrika 58 (1971); Searle, Casella and McCulloch, Variance Components, section
  * 6.6.
@@ -211,7 +211,7 @@ function score(sets: readonly LearningSet[], parts: Map<string, Part>): number {
   let moved = 0;
   keys.forEach((key, i) => {
     const part = parts.get(key)!;
-    const step = inverse[i]!.reduce((sum, value, j) => sum + value * slope[j]!, 0);
+    const step = dot(inverse[i]!, slope);
     const held = Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, step));
     part.variance *= Math.exp(held);
     part.freedom = 2 / inverse[i]![i]!;
@@ -269,8 +269,8 @@ function projectorOf(
   covariance: readonly (readonly number[])[],
   rows: readonly (readonly number[])[],
 ): number[][] | null {
-  if (!cholesky(covariance)) return null;
-  const inverse = inverseOf(covariance)!;
+  const inverse = inverseOf(covariance);
+  if (!inverse) return null;
   const columns = columnsThatTell(rows);
   if (rows.length <= columns.length) return null;
   if (columns.length === 0) return inverse;
@@ -330,10 +330,4 @@ export function errorsOf(
     balloonShare: learned.balloon.sd,
     doseShare: learned.doses.get(inflatorId)?.sd ?? assumedErrors(kind).doseShare,
   };
-}
-
-function dot(a: readonly number[], b: readonly number[]): number {
-  let sum = 0;
-  for (let i = 0; i < a.length; i += 1) sum += a[i]! * b[i]!;
-  return sum;
 }

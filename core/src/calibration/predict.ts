@@ -1,15 +1,7 @@
 import type { Nozzle } from '../inflator';
 import { ok, problem, type Result } from '../result';
-import { t95 } from '../statistics';
-import {
-  designRow,
-  nozzleRateL,
-  quadraticForm,
-  slopeKnown,
-  volumeAtDoseL,
-  volumeVariance,
-  type DoseCurve,
-} from './doseCurve';
+import { quadraticForm, t95 } from '../statistics';
+import { designRow, nozzleRateL, slopeKnown, volumeAtDoseL, volumeVariance, type DoseCurve } from './doseCurve';
 import { aspectAt, volumeAtL, volumeSlopeL, widthAtVolumeMm } from './shapeLaw';
 
 /** The width a dose gives. */

@@ -1,4 +1,5 @@
 import { backwardSolve, cholesky, forwardSolve, inverseOf } from './cholesky';
+import { dot, quadraticForm } from './innerProduct';
 import { intervalMoments } from './normalLaw';
 
 /** An observation of a linear law: a value, or the bounds it lies between (either may be infinite). */
@@ -163,7 +164,7 @@ function firstWorths(working: Working | null, prior: readonly PriorRow[], ratio:
       : null;
   return prior.map(({ row, value, sd, degreesOfFreedom }) => {
     if (!alone || degreesOfFreedom === undefined) return 1;
-    const square = (dot(row, alone.coefficients) - value) ** 2 / (sd * sd + quadratic(row, alone.covariance));
+    const square = (dot(row, alone.coefficients) - value) ** 2 / (sd * sd + quadraticForm(row, alone.covariance, row));
     return studentWorth(square, degreesOfFreedom);
   });
 }
@@ -343,7 +344,7 @@ function spreadOf(
     for (const i of members) {
       const { seen, row, variance } = observations[i]!;
       const white = working.rows[i]!;
-      const leverage = Math.min(1, quadratic(white, covariance) / ratio);
+      const leverage = Math.min(1, quadraticForm(white, covariance, white) / ratio);
       if (typeof seen === 'number') {
         squares += (working.observed[i]! - dot(white, coefficients)) ** 2;
         free += 1 - leverage;
@@ -394,7 +395,7 @@ function deletionsOf(
           pull[j]! += w * x;
         });
       });
-      const left = own - quadratic(pull, covariance) / ratio;
+      const left = own - quadraticForm(pull, covariance, pull) / ratio;
       deletions[i] = left > 1e-9 * own ? pulled / Math.sqrt(left) : null;
     });
   });
@@ -409,16 +410,4 @@ function firstLook(
   if (start) return dot(row, start);
   if (Number.isFinite(low) && Number.isFinite(high)) return (low + high) / 2;
   return Number.isFinite(low) ? low : Number.isFinite(high) ? high : 0;
-}
-
-function quadratic(x: readonly number[], matrix: readonly (readonly number[])[]): number {
-  let sum = 0;
-  for (let i = 0; i < x.length; i += 1) for (let j = 0; j < x.length; j += 1) sum += x[i]! * matrix[i]![j]! * x[j]!;
-  return sum;
-}
-
-function dot(a: readonly number[], b: readonly number[]): number {
-  let sum = 0;
-  for (let i = 0; i < a.length; i += 1) sum += a[i]! * b[i]!;
-  return sum;
 }

@@ -4,6 +4,7 @@ export * from './fRatio';
 export * from './gamma';
 export * from './generalLeastSquares';
 export * from './incompleteBeta';
+export * from './innerProduct';
 export * from './leastSquares';
 export * from './meanInterval';
 export * from './monotoneRegression';

@@ -1,3 +1,5 @@
+import { dot } from './innerProduct';
+
 /** The answer of a weighted linear least-squares fit of p coefficients to n observations. */
 export interface LinearFit {
   /** p coefficients. */
@@ -99,10 +101,4 @@ function invertUpper(r: readonly (readonly number[])[], p: number): number[][] {
     });
   }
   return inverse;
-}
-
-function dot(a: readonly number[], b: readonly number[]): number {
-  let sum = 0;
-  for (let i = 0; i < a.length; i += 1) sum += a[i]! * b[i]!;
-  return sum;
 }
