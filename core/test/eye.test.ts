@@ -8,6 +8,7 @@ import {
   workToleranceMm,
   type FilledPair,
 } from '../src';
+import { simulated } from './simulated';
 
 const TARGET = 254;
 const NOMINAL = 279.4;
@@ -22,7 +23,7 @@ function judged(widthsMm: number[]) {
 }
 
 describe('judgeEye', () => {
-  it('holds the true bias and spread in about 95 of 100 sessions', () => {
+  simulated('holds the true bias and spread in about 95 of 100 sessions', () => {
     const runs = 400;
     let bias = 0;
     let spread = 0;
@@ -88,7 +89,7 @@ describe('judgeEye', () => {
 });
 
 describe('shareWithin', () => {
-  it('agrees with a simulation of the laws a session leaves possible', () => {
+  simulated('agrees with a simulation of the laws a session leaves possible', () => {
     const offs = session(10, { bias: 2, sd: 4, seed: 11 }).map((width) => width - TARGET);
     const random = randomFrom(99);
     const n = offs.length;

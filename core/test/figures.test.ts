@@ -38,44 +38,12 @@ import {
 import { sizerGeometry } from '../src/gauge/template';
 import { basket, closingOf, closingShare, formOf, tieGiveMm, type Closing } from '../src/linking';
 import { ELEVEN, readingsOf } from './physicalBalloon';
+import { NO_ERRORS, ROUND, sphereL, sure } from './sureCurve';
 
 /** Each figure worked out again by other means: a factor or a sign that slips shows here. */
 
 const INCH = 25.4;
 const nominalMm = 11 * INCH;
-const ROUND: ShapeLaw = {
-  knots: [{ widthMm: 200, aspect: 1, sd: 0 }],
-  seen: true,
-  roundLimit: { kind: 'no-shapes-seen' },
-};
-const sphereL = (widthMm: number) => ((Math.PI / 6) * widthMm ** 3) / 1e6;
-const NO_ERRORS: ReadingErrors = {
-  ways: { tape: 0, caliper: 0, hole: 0, bracket: 0, reference: 0 },
-  heightMm: 0,
-  balloonShare: 0,
-  doseShare: 0,
-};
-/** A curve that is known for sure, but for what a test makes unsure: 0.5 L a stroke, spheres. */
-const sure = (more: Partial<DoseCurve> = {}): DoseCurve => ({
-  nominalMm,
-  inflator: 'hand',
-  deadVolumeL: 0,
-  doseVolumeL: 0.5,
-  nozzleVolumeL: 0,
-  terms: ['dead', 'dose'],
-  covariance: [
-    [0, 0],
-    [0, 0],
-  ],
-  degreesOfFreedom: 10,
-  varianceRatio: 1,
-  errors: NO_ERRORS,
-  marksMm: 0,
-  lowestDose: 1,
-  highestDose: 20,
-  shape: ROUND,
-  ...more,
-});
 const width = (fit: DoseCurve, dose: number) => {
   const found = predictWidth({ fit, dose });
   if (!found.ok) throw new Error(found.problem.code);

@@ -1,4 +1,5 @@
 import { estimateBatch, normalCdf, normalFrom, randomFrom, type HoleSighting } from '../src';
+import { simulated } from './simulated';
 
 /** The likelihood written out as in any handbook: a product of probabilities of intervals. */
 function logLikelihood(sightings: readonly HoleSighting[], mean: number, sd: number): number {
@@ -23,7 +24,7 @@ const ONE_HOLE_EACH: HoleSighting[] = [
 ];
 
 describe('estimateBatch against brute force', () => {
-  it.each([
+  simulated.each([
     ['three holes', THREE_HOLES],
     ['one hole each', ONE_HOLE_EACH],
   ])('finds the top that a grid finds, and the interval that its profile gives: %s', (_, sightings) => {
@@ -45,7 +46,7 @@ describe('estimateBatch against brute force', () => {
     expect(Math.abs(law.value.meanMm.high - Math.max(...inside))).toBeLessThan(0.2);
   });
 
-  it('holds the true mean and spread about 95 times in 100 simulated batches of 40', () => {
+  simulated('holds the true mean and spread about 95 times in 100 simulated batches of 40', () => {
     const random = randomFrom(4);
     const holes = [222.25, 225.4, 228.6, 231.8, 234.95];
     let mean = 0;

@@ -29,6 +29,7 @@ import {
 import { proposeSizes } from '../src/gauge/template';
 import { verdictShares } from './batchCharacteristic';
 import { doseForMm, INCH, meanWidthMm, reader, spreadReadings, USUAL, type World } from './simulatedCalibrations';
+import { simulated } from './simulated';
 
 const tiers = STANDARD_TIERS;
 
@@ -102,7 +103,7 @@ function shelfOf(worlds: readonly World[], seed: number, doses = 8) {
 }
 
 describe('what was learned of errors', () => {
-  it.each([4, 6])('widens the next balloon’s band: with a true tape of %d mm it holds', (tapeMm) => {
+  simulated.each([4, 6])('widens the next balloon’s band: with a true tape of %d mm it holds', (tapeMm) => {
     const world: World = { ...USUAL, tapeMm, marksMm: 0, strokeL: 0.8 };
     let holds = 0;
     let asked = 0;
@@ -129,7 +130,7 @@ describe('what was learned of errors', () => {
     expect(holds / asked).toBeLessThan(0.985);
   });
 
-  it('keeps apart what the tape adds, what balloons differ by, and what the pump varies by', () => {
+  simulated('keeps apart what the tape adds, what balloons differ by, and what the pump varies by', () => {
     // Balloons filled on tell the tape, fresh ones the pump: some of each, as a studio has them.
     const world: World = { ...USUAL, tapeMm: 3, strokeVariation: 0.12, strokeL: 0.8, marksMm: 0 };
     const worlds = Array.from({ length: 60 }, (_, i) => ({ ...world, filledOn: i % 2 === 0 }));
@@ -206,12 +207,12 @@ describe('a pump known from four other sizes', () => {
     return good / asked;
   }
 
-  it('serves as well after a first reading as before it, and better after three', () => {
+  simulated('serves as well after a first reading as before it, and better after three', () => {
     const [none, one, three] = [within(0), within(1), within(3)];
     expect(none).toBeGreaterThan(0.85);
     expect(one).toBeGreaterThanOrEqual(none - 0.03);
-    expect(three).toBeGreaterThan(0.9);
-    expect(three).toBeGreaterThanOrEqual(one - 0.02);
+    expect(three).toBeGreaterThan(0.95);
+    expect(three).toBeGreaterThanOrEqual(one - 0.03);
   });
 
   it('is not known worse for a line of which one dose was read', () => {
@@ -350,7 +351,7 @@ describe('what is proposed', () => {
   const nominals = [5, 6, 7, 9, 10, 11, 12, 16, 17, 18, 24, 36];
   const pumps = [0.1, 0.18, 0.25, 0.5, 0.8, 1.12, 2, 3];
 
-  it('can be given and entered, for every pump and nominal, to the end', () => {
+  simulated('can be given and entered, for every pump and nominal, to the end', () => {
     for (const inches of nominals) {
       for (const strokeL of pumps) {
         // Half a stroke of the largest pumps is more than the smallest balloon holds.
@@ -388,25 +389,25 @@ describe('the verdict on a batch', () => {
   const of = (leanMm: number, spreadMm: number, count: number) => verdictShares({ leanMm, spreadMm, count, runs: 200 });
   const carriesOn = (shares: ReturnType<typeof of>) => shares.even + shares['some-off'];
 
-  it('does not let a leaning batch carry on: 4 mm with a spread of 3 and a tolerance of 6.35', () => {
+  simulated('does not let a leaning batch carry on: 4 mm with a spread of 3 and a tolerance of 6.35', () => {
     // 7 in 100 by the table of 2,000; of 200 never more than twice that.
     expect(carriesOn(of(4, 3, 20))).toBeLessThan(0.14);
     expect(of(4, 3, 20)['off-centre']).toBeGreaterThan(0.82);
   });
 
-  it('does not call three that scatter even', () => {
+  simulated('does not call three that scatter even', () => {
     expect(carriesOn(of(0, 5, 3))).toBeLessThan(0.14);
     expect(of(0, 5, 3)['too-few']).toBeGreaterThan(0.3);
   });
 
-  it('lets a good batch carry on, sooner the more are checked', () => {
+  simulated('lets a good batch carry on, sooner the more are checked', () => {
     const shares = [3, 5, 8, 12, 20].map((count) => carriesOn(of(0, 2.5, count)));
     shares.forEach((share, i) => i > 0 && expect(share).toBeGreaterThan(shares[i - 1]! - 0.02));
     expect(shares.at(-1)).toBeGreaterThan(0.97);
     expect(carriesOn(of(0, 1.5, 5))).toBeGreaterThan(0.93);
   });
 
-  it('seldom calls a good batch off target or uneven', () => {
+  simulated('seldom calls a good batch off target or uneven', () => {
     for (const count of [3, 5, 8, 12, 20]) {
       const shares = of(0, 2.5, count);
       expect(shares['off-centre'] + shares.uneven).toBeLessThan(0.05);
@@ -427,7 +428,7 @@ describe('the verdict on a batch', () => {
 });
 
 describe('a round limit from answers alone', () => {
-  it('lies within two deviations of where the body turns oval, with eight answers or twelve', () => {
+  simulated('lies within two deviations of where the body turns oval, with eight answers or twelve', () => {
     const growth = { atNominal: 0.2, from: 0.6, power: 1.5 };
     const world: World = { ...USUAL, shapes: 'answers', growth, filledOn: false };
     const truthMm = (0.6 + 0.4 * (0.06 / 0.2) ** (1 / 1.5)) * world.nominalMm;

@@ -1,18 +1,4 @@
-import {
-  bodyVolumeL,
-  doseForWidth,
-  fitCalibration,
-  nextReading,
-  normalFrom,
-  predictWidth,
-  randomFrom,
-  roundDose,
-  STANDARD_TIERS,
-  type CalibrationFit,
-  type KnownBefore,
-  type Reading,
-  type ReadingErrors,
-} from '../src';
+import { bodyVolumeL, normalFrom, randomFrom, roundDose, type Reading } from '../src';
 
 /** A studio as physics would have it, by a model that is not the fitted one. */
 export interface World {
@@ -86,7 +72,7 @@ export function doseForMm(world: World, widthMm: number): number {
 }
 
 /** A balloon in hand: what it holds, and how it was made. */
-class Balloon {
+export class Balloon {
   private volumeL: number;
   private dose = 0;
   private readonly made: number;
@@ -109,7 +95,7 @@ class Balloon {
   }
 }
 
-const toMarks = (mm: number, marksMm: number) => (marksMm > 0 ? Math.round(mm / marksMm) * marksMm : mm);
+export const toMarks = (mm: number, marksMm: number) => (marksMm > 0 ? Math.round(mm / marksMm) * marksMm : mm);
 
 /** Someone who fills and measures: each call gives the next dose and reads it. */
 export function reader(world: World, seed: number): (dose: number, fresh: boolean) => Reading {
@@ -137,107 +123,13 @@ export function reader(world: World, seed: number): (dose: number, fresh: boolea
   };
 }
 
-/** Readings spread evenly over the widths people work at. */
+/** Readings spread over the widths people work at, each somewhere within half a step of its place. */
 export function spreadReadings(world: World, count: number, seed: number): Reading[] {
   const read = reader(world, seed);
+  const random = randomFrom(seed + 500_000);
   const doses = Array.from({ length: count }, (_, i) => {
-    const share = 0.45 + (0.5 * i) / (count - 1);
+    const share = 0.45 + (0.5 * (i + (random() - 0.5) / 2)) / (count - 1);
     return roundDose({ dose: doseForMm(world, share * world.nominalMm), kind: 'hand' });
   });
-  return [...new Set(doses)].map((dose, i) => read(dose, i === 0));
-}
-
-/** Readings as the app proposes them, until it has enough or `most` were taken. */
-export function proposedReadings(world: World, most: number, seed: number, known?: KnownBefore): Reading[] {
-  const read = reader(world, seed);
-  const readings: Reading[] = [];
-  let fit: CalibrationFit | null = null;
-  for (let i = 0; i < most; i += 1) {
-    const next = nextReading({
-      fit,
-      tiers: STANDARD_TIERS,
-      first: { nominalMm: world.nominalMm, inflator: { kind: 'hand' } },
-    });
-    if (next.purpose === 'enough') break;
-    readings.push(read(next.dose, next.freshBalloon));
-    const made = fitCalibration({ nominalMm: world.nominalMm, readings, ...(known ? { known } : {}) });
-    if (!made.ok) throw new Error(made.problem.code);
-    fit = made.value;
-  }
-  return readings;
-}
-
-/** How often what is said of a calibration is true. */
-export interface Coverage {
-  /** Share of 95 % intervals of the mean, and of the next balloon's measured width, that hold. */
-  mean: number;
-  next: number;
-  /** Share of the doses called measured (known to the tolerance) whose mean width lies within the tolerance. */
-  within: number;
-  /** Share of target doses that are known to the tolerance. */
-  known: number;
-  /** Half width of the mean's interval, mm, on average. */
-  halfMm: number;
-}
-
-/** Simulates `runs` calibrations and asks each at every standard tier. */
-export function coverageOf({
-  world,
-  runs,
-  readingsOf,
-  known,
-  errors,
-  from = 1,
-}: {
-  world: World;
-  runs: number;
-  readingsOf: (seed: number) => Reading[];
-  known?: KnownBefore;
-  errors?: ReadingErrors;
-  from?: number;
-}): Coverage {
-  let mean = 0;
-  let next = 0;
-  let asked = 0;
-  let sure = 0;
-  let within = 0;
-  let half = 0;
-  const toleranceMm = (0.25 / 11) * world.nominalMm;
-  for (let seed = from; seed < from + runs; seed += 1) {
-    const readings = readingsOf(seed);
-    const made = fitCalibration({
-      nominalMm: world.nominalMm,
-      readings,
-      ...(known ? { known } : {}),
-      ...(errors ? { errors } : {}),
-    });
-    if (!made.ok) throw new Error(made.problem.code);
-    const fit = made.value;
-    const random = randomFrom(seed + 900_000);
-    for (const { fraction } of STANDARD_TIERS) {
-      const targetMm = fraction * world.nominalMm;
-      const dose = doseForMm(world, targetMm);
-      const width = predictWidth({ fit, dose });
-      if (!width.ok) throw new Error(width.problem.code);
-      asked += 1;
-      half += (width.value.highMm - width.value.lowMm) / 2;
-      if (width.value.lowMm <= targetMm && targetMm <= width.value.highMm) mean += 1;
-      const balloon = new Balloon(world, random, 1);
-      const seen = toMarks(balloon.fillTo(dose) + world.tapeMm * normalFrom(random), world.marksMm);
-      if (width.value.nextLowMm <= seen && seen <= width.value.nextHighMm) next += 1;
-      const proposed = doseForWidth({ fit, widthMm: targetMm });
-      if (!proposed.ok) continue;
-      const gives = predictWidth({ fit, dose: proposed.value.dose });
-      if (!gives.ok || (gives.value.highMm - gives.value.lowMm) / 2 > toleranceMm) continue;
-      sure += 1;
-      if (Math.abs(meanWidthMm(world, proposed.value.dose) - targetMm) <= toleranceMm) within += 1;
-    }
-  }
-  return {
-    mean: mean / asked,
-    next: next / asked,
-    within: sure > 0 ? within / sure : 1,
-    known: sure / asked,
-    halfMm: half / asked,
-  };
+  return [...new Set(doses)].sort((a, b) => a - b).map((dose, i) => read(dose, i === 0));
 }

@@ -100,11 +100,10 @@ function shapeReason(reason: Extract<TargetReason, { code: 'round-limit' | 'pear
   const [turns, limitName] =
     reason.code === 'round-limit' ? ['turns oval', 'round limit'] : ['turns from oval to pear', 'limit to a pear'];
   const limit = `${text(reason.limitMm)}, give or take ${text(1.96 * reason.sdMm)}`;
-  if (reason.from === 'line') {
-    return (
-      `${capital(whose(reason, 'its'))} line’s other sizes say it ${turns} at ` +
-      `${limit}${reason.state === 'acts' ? ': held there' : ''}.`
-    );
+  if (reason.from !== 'own') {
+    const others =
+      reason.from === 'line' ? `${capital(whose(reason, 'its'))} line’s other sizes` : 'Your other balloons';
+    return `${others} say it ${turns} at ` + `${limit}${reason.state === 'acts' ? ': held there' : ''}.`;
   }
   return reason.state === 'acts'
     ? `Held there: ${reason.of ? `the ${reason.of}` : 'yours'} ${turns} at ${limit}.`

@@ -16,6 +16,9 @@ import {
   grownLaw,
   volumeAtL,
   widthAtVolumeMm,
+  type ExpectedLimits,
+  type Lengthening,
+  type RoundLimit,
   type ShapeLaw,
 } from './shapeLaw';
 
@@ -72,8 +75,13 @@ export type FitProblemCode = ReadingProblemCode | 'bad-nominal' | 'no-readings' 
 export interface KnownBefore {
   /** What the inflator does with other balloons; its figure on record when absent, nothing when `null`. */
   inflator?: InflatorKnowledge | null | undefined;
-  /** The shape that the line's other sizes, or the shelf, let expect; taken where no height was measured. */
+  /**
+   * The shape that the line's other sizes, or the shelf, let expect: its law is taken where no height was measured (a
+   * sphere that lengthens when it was not seen either), its limits join those seen.
+   */
   shape?: ShapeLaw | undefined;
+  /** How much such balloons lengthen; as usual when absent. */
+  growth?: Lengthening | undefined;
   /** What answers on the shape stand for, and how far to stay under what felt hard or burst; as assumed when absent. */
   answers?: Readonly<Record<Shape, number>> | undefined;
   margins?: { hard: number; burst: number } | undefined;
@@ -102,7 +110,7 @@ export interface FitWithPoints {
  * is known, and readings that contradict it win. Readings from both nozzles of a two-nozzle inflator share the dead
  * volume and give each nozzle its own rate. Shape law: `fitShapeLaw` where heights were measured; else the shape to be
  * expected, growing by a term of its own (`grownLaw`) that the answers of round, oval and pear and the doses inform.
- * The variance ratio joins the readings' own squares with `TRADE.priorReadings` readings' worth of trust in `errors`.
+ * The variance ratio joins the readings' own squares with `errors.worth` readings' worth of trust in `errors`.
  *
  * Bursts count as limits, not as points of the curve. A reading that lies more than `TRADE.outlierLimit` deviations
  * from what all others say of it is set aside from curve, shape and limits and named (at most one in five).
@@ -201,7 +209,7 @@ function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-widths' |
   const kept = frame.readings.flatMap((reading, i) => (without.has(i) || reading.outcome === 'burst' ? [] : [reading]));
   const seen = fitShapeLaw({ readings: kept, errors, answers: known.answers });
   const measured = kept.some(({ heightMm, widthMm }) => heightMm !== undefined && widthMm !== undefined);
-  const base = measured ? carriedOn({ law: seen, nominalMm }) : expectedShape(seen, known.shape);
+  const base = measured ? carriedOn({ law: seen, nominalMm, growth: known.growth }) : expectedShape(seen, known.shape);
   // Only where both nozzles were read can they be told apart; one alone speaks for the inflator.
   const bothNozzles = new Set(kept.map(({ nozzle }) => nozzle).filter(Boolean)).size === 2;
   const terms: CurveTerm[] = ['dead', 'dose'];
@@ -222,7 +230,8 @@ function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-widths' |
   if (!fit || falls(points, errors, fit)) return 'not-rising';
   const of = (term: CurveTerm) => fit.coefficients[terms.indexOf(term)] ?? 0;
   if (!(of('dose') > Math.abs(of('nozzle')))) return 'not-rising';
-  const shape = measured ? base : grownLaw({ base, growth: of('growth'), nominalMm, sd: TRADE.aspectLawSd.value });
+  const law = measured ? base : grownLaw({ base, growth: of('growth'), nominalMm, sd: TRADE.grownLawSd.value });
+  const shape = known.shape?.expected ? withExpected(law, known.shape.expected) : law;
   return {
     points,
     shape,
@@ -235,7 +244,7 @@ function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-widths' |
       nozzleVolumeL: of('nozzle'),
       terms,
       covariance: fit.covariance,
-      degreesOfFreedom: fit.degreesOfFreedom + TRADE.priorReadings.value,
+      degreesOfFreedom: fit.degreesOfFreedom + errors.worth,
       varianceRatio: fit.varianceRatio,
       errors,
       marksMm,
@@ -246,7 +255,28 @@ function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-widths' |
 
 /** Round or as the line's other sizes are, before its own growth; the round limit is what its own answers show. */
 function expectedShape(seen: ShapeLaw, known: ShapeLaw | undefined): ShapeLaw {
-  return { ...seen, knots: known?.knots ?? [] };
+  return { ...seen, knots: known?.seen ? known.knots : [] };
+}
+
+/** Limits that were seen, joined with what other balloons let expect of them. */
+function withExpected(law: ShapeLaw, expected: ExpectedLimits): ShapeLaw {
+  return {
+    ...law,
+    roundLimit: joinedLimit(law.roundLimit, expected.round.limit),
+    pearLimit: law.pearLimit && joinedLimit(law.pearLimit, expected.pear.limit),
+    expected,
+  };
+}
+
+function joinedLimit(seen: RoundLimit, expected: RoundLimit): RoundLimit {
+  if (seen.kind !== 'shown' || expected.kind !== 'shown') return seen;
+  const own = 1 / seen.sdMm ** 2;
+  const others = 1 / expected.sdMm ** 2;
+  return {
+    kind: 'shown',
+    widthMm: (own * seen.widthMm + others * expected.widthMm) / (own + others),
+    sdMm: 1 / Math.sqrt(own + others),
+  };
 }
 
 /** How far the Student laws of what is known beforehand reach: few other calibrations stand behind them. */
@@ -276,8 +306,9 @@ function priorOf(
     rows.push({ row: row({ nozzle: 1 }), value: 0, sd: TRADE.nozzleShare.value * strokeL });
   }
   if (terms.includes('growth')) {
-    const { mean, sd } = TRADE.aspectGrowth.value;
-    rows.push({ row: row({ growth: 1 }), value: base.knots.length > 0 ? 0 : mean, sd });
+    const { mean, sd } =
+      base.knots.length > 0 ? growthOver(base, nominalMm) : (known.growth ?? TRADE.aspectGrowth.value);
+    rows.push({ row: row({ growth: 1 }), value: mean, sd });
     for (const reading of kept) {
       const widthMm = widthSeenMm(reading);
       if (reading.shape === undefined || widthMm === undefined) continue;
@@ -288,6 +319,11 @@ function priorOf(
     }
   }
   return rows;
+}
+
+/** How much a balloon may lengthen over a law of another size of its line. */
+function growthOver(base: ShapeLaw, nominalMm: number): Lengthening {
+  return { mean: 0, sd: Math.hypot(TRADE.growthBetween.value.sizes, aspectAt({ law: base, widthMm: nominalMm }).sd) };
 }
 
 function knownInflator(pump: Inflator, { inflator }: KnownBefore): InflatorKnowledge | null {
@@ -338,7 +374,7 @@ function fitDoses({
       groups,
       // Flat readings would shrink the stroke, and with it what may be lost, to nothing.
       prior: prior(Math.max(strokeL, LEAST_OF_FIRST * firstL)),
-      priorWorth: TRADE.priorReadings.value,
+      priorWorth: errors.worth,
       rough,
       ...(bracketed && start ? { start } : {}),
     });
@@ -422,7 +458,7 @@ function slopeAlone(
   if (least(doses) === most(doses)) return null;
   const { observations, groups } = observationsOf(points, errors, strokeL);
   const rows = observations.map((one) => ({ ...one, row: one.row.slice(0, 2) }));
-  const fit = generalLeastSquares({ observations: rows, groups, priorWorth: TRADE.priorReadings.value, rough: true });
+  const fit = generalLeastSquares({ observations: rows, groups, priorWorth: errors.worth, rough: true });
   return fit && { perDoseL: fit.coefficients[1]!, sdL: Math.sqrt(fit.covariance[1]![1]!) };
 }
 
@@ -447,8 +483,8 @@ function slipsOf(frame: Frame, first: Law): Map<number, number> {
 }
 
 /** Points beyond the limit, the furthest first, by the externally studentised deletion residual. */
-function farPoints({ points, fit }: Law): { index: number; deviations: number }[] {
-  const prior = TRADE.priorReadings.value;
+function farPoints({ points, fit, curve }: Law): { index: number; deviations: number }[] {
+  const prior = curve.errors.worth;
   const middling = middleSquare(fit.deletions);
   const far: { index: number; deviations: number }[] = [];
   points.forEach(({ index }, i) => {

@@ -2,6 +2,7 @@ export * from './calibrationOrder';
 export * from './compareModels';
 export * from './doseCurve';
 export * from './estimateCurve';
+export * from './expectShape';
 export * from './fitCalibration';
 export * from './knowShelf';
 export * from './learnErrors';

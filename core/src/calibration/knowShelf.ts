@@ -1,7 +1,8 @@
 import type { ModelKind, Shape } from '../balloon';
 import type { Inflator } from '../inflator';
 import { TRADE } from '../trade';
-import { estimateCurve, estimateShape, type EstimatedCurve } from './estimateCurve';
+import { estimateCurve, type EstimatedCurve } from './estimateCurve';
+import { expectShape } from './expectShape';
 import {
   fitCalibration,
   fitWithPoints,
@@ -117,10 +118,7 @@ function learnedHabits(
     if (balloon.stuffed) return;
     const like = measured.filter((one) => one.balloon.id === balloon.id || sameLine(balloon, one.balloon));
     if (like.length === 0) return;
-    const { shape: law } = estimateShape(
-      balloon.nominalMm,
-      like.map(({ fit }) => fit),
-    );
+    const { shape: law } = expectShape({ nominalMm: balloon.nominalMm, siblings: like.map(({ fit }) => fit) });
     for (const reading of readings) {
       const widthMm = widthSeenMm(reading);
       if (reading.shape === undefined || reading.heightMm !== undefined || widthMm === undefined) continue;
@@ -195,11 +193,24 @@ function knownOf({
     fitted.filter((one) => one.inflatorId === inflatorId).map(({ fit }) => fit);
   const line = withIt(siblings);
   const fits = tellOfInflator(line) ? line : withIt(others);
-  const { shape } = estimateShape(
-    balloon.nominalMm,
-    siblings.map(({ fit }) => fit),
-  );
-  return { inflator: poolInflator({ inflator, fits }), ...(shape.seen ? { shape } : {}) };
+  const { shape, growth } = expectShape({
+    nominalMm: balloon.nominalMm,
+    siblings: siblings.map(({ fit }) => fit),
+    lines: otherLines(balloon, others),
+  });
+  return { inflator: poolInflator({ inflator, fits }), shape, growth };
+}
+
+/** Calibrations of the other lines of a balloon's kind, line by line. */
+function otherLines(balloon: Pick<ShelfBalloon, 'line' | 'kind'>, all: readonly Fitted[]): CalibrationFit[][] {
+  const own = nameOf(balloon);
+  const lines = new Map<string, CalibrationFit[]>();
+  for (const { balloon: other, fit } of all) {
+    const line = nameOf(other);
+    if (line === own || other.kind !== balloon.kind || other.stuffed) continue;
+    lines.set(line, [...(lines.get(line) ?? []), fit]);
+  }
+  return [...lines.values()];
 }
 
 /** Whether calibrations of a line say more of an inflator than all others do: one dose leaves open what is lost. */
@@ -209,9 +220,12 @@ function tellOfInflator(fits: readonly CalibrationFit[]): boolean {
 
 /** The other sizes of a balloon's line: one line in one kind behaves alike, balloon by balloon. */
 export function sameLine(a: Pick<ShelfBalloon, 'id' | 'line' | 'kind'>, b: ShelfBalloon): boolean {
-  return (
-    a.id !== b.id && !b.stuffed && a.kind === b.kind && a.line.trim().toLowerCase() === b.line.trim().toLowerCase()
-  );
+  return a.id !== b.id && !b.stuffed && a.kind === b.kind && nameOf(a) === nameOf(b);
+}
+
+/** A line's name without what differs in writing only. */
+function nameOf({ line }: Pick<ShelfBalloon, 'line'>): string {
+  return line.trim().toLowerCase();
 }
 
 /**
@@ -234,6 +248,7 @@ export function estimateFor({
   return estimateCurve({
     nominalMm: balloon.nominalMm,
     siblings: siblings.map(({ fit }) => fit),
+    lines: otherLines(balloon, shelf.alone),
     line: tellOfInflator(withIt) ? poolInflator({ inflator: { kind: inflator.kind }, fits: withIt }) : null,
     all: shelf.inflators.get(inflatorId) ?? null,
     errors: errorsOf(shelf.errors, { inflatorId, kind: inflator.kind }),

@@ -1,5 +1,5 @@
 import type { InflatorKind } from '../inflator';
-import { dot, inverseOf, sdInterval } from '../statistics';
+import { dot, inverseOf, quadraticForm, sdInterval } from '../statistics';
 import { TRADE } from '../trade';
 import { measuringVariance, sharedCovariance, type Point } from './point';
 import { aspectAt, type ShapeLaw } from './shapeLaw';
@@ -42,6 +42,8 @@ export interface LearnedErrors {
   balloon: LearnedError;
   /** By inflator id, share of one stroke or second. */
   doses: ReadonlyMap<string, LearnedError>;
+  /** By inflator id, how many readings' worth of trust all parts together deserve in a reading made with it. */
+  worths: ReadonlyMap<string, number>;
 }
 
 /** A calibration as learning takes it. */
@@ -72,7 +74,7 @@ interface Part {
 /**
  * Learns the parts of the error over all calibrations by restricted maximum likelihood: what is left of the readings
  * when each calibration's own line is taken out (any line: dead volume and stroke are free) tells the variances, each
- * with the assumed one counting for `TRADE.learningWorth` readings (the scaled inverse chi-square prior of Gelman et
+ * with the assumed one counting for `TRADE.priorReadings` readings (the scaled inverse chi-square prior of Gelman et
  * al., Bayesian Data Analysis, section 3.3). Where heights were measured, how far each aspect lies from the shape law
  * tells width and height apart: both go into the volume alike. Fisher's scoring on the logarithms of the variances.
  * Brackets tell no residual and stay as assumed; readings with an uncertainty of their own teach nothing of their way.
@@ -87,7 +89,7 @@ export function learnErrors(calibrations: readonly LearningCalibration[]): Learn
       variance: assumed ** 2,
       assumed,
       readings: 0,
-      freedom: TRADE.learningWorth.value,
+      freedom: TRADE.priorReadings.value,
     };
     parts.set(key, known);
     return known;
@@ -95,13 +97,47 @@ export function learnErrors(calibrations: readonly LearningCalibration[]): Learn
   for (const way of WAYS) partOf(`way ${way}`, TRADE.measureSdMm.value[way]);
   partOf('height', TRADE.heightSdMm.value);
   partOf('balloon', TRADE.balloonShare.value);
+  const widths = new Map<string, LearningSet[]>();
   const sets = calibrations.flatMap((calibration) => {
-    partOf(`dose ${calibration.inflatorId}`, TRADE.doseShare.value[calibration.kind]);
-    return [learningSet(calibration), aspectSet(calibration)].filter((set) => set !== null);
+    const { inflatorId, kind } = calibration;
+    partOf(`dose ${inflatorId}`, TRADE.doseShare.value[kind]);
+    const own = learningSet(calibration);
+    widths.set(inflatorId, [...(widths.get(inflatorId) ?? []), ...(own ? [own] : [])]);
+    return [own, aspectSet(calibration)].filter((set) => set !== null);
   });
   for (const { keys } of sets) for (const [key, count] of keys) parts.get(key)!.readings += count;
-  for (let round = 0; round < ROUNDS; round += 1) if (score(sets, parts) < SETTLED) break;
-  return learnedFrom(parts, calibrations);
+  let unsure: number[][] = [];
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const step = score(sets, parts);
+    unsure = step.unsure;
+    if (step.moved < SETTLED) break;
+  }
+  const worths = new Map([...widths].map(([id, own]) => [id, worthOf(own, parts, unsure)]));
+  return learnedFrom(parts, worths);
+}
+
+/**
+ * How many readings' worth of trust the parts together deserve: the degrees of freedom of their sum in these readings
+ * (Satterthwaite, Biometrics Bulletin 2 (1946), with the covariance of what was learned), no more than were read and
+ * assumed.
+ */
+function worthOf(sets: readonly LearningSet[], parts: ReadonlyMap<string, Part>, unsure: readonly number[][]): number {
+  const assumed = TRADE.priorReadings.value;
+  const place = new Map([...parts.keys()].map((key, i) => [key, i]));
+  const shares = unsure.map(() => 0);
+  let readings = 0;
+  for (const { observed, units } of sets) {
+    const own = units.map(({ key, diagonal, full }) => {
+      const trace = observed.reduce((sum, _, i) => sum + (diagonal ? diagonal[i]! : full![i]![i]!), 0);
+      return { at: place.get(key)!, variance: trace * parts.get(key)!.variance };
+    });
+    const total = own.reduce((sum, { variance }) => sum + variance, 0);
+    for (const { at, variance } of own) shares[at]! += (observed.length * variance) / total;
+    readings += observed.length;
+  }
+  if (readings === 0) return assumed;
+  const mean = shares.map((share) => share / readings);
+  return Math.min(assumed + readings, Math.max(assumed, 2 / quadraticForm(mean, unsure, mean)));
 }
 
 /** Observations of one calibration: which parts of the error act in them, and how. */
@@ -147,7 +183,7 @@ function learningSet({ points: all, inflatorId, doseVolumeL }: LearningCalibrati
       ),
     });
   };
-  const none: ReadingErrors = { ways: NO_ERROR, heightMm: 0, balloonShare: 0, doseShare: 0 };
+  const none: ReadingErrors = { ways: NO_ERROR, heightMm: 0, balloonShare: 0, doseShare: 0, worth: 0 };
   full('balloon', { ...none, balloonShare: 1 });
   full(`dose ${inflatorId}`, { ...none, doseShare: 1 });
   return {
@@ -195,11 +231,11 @@ function aspectSet({ points: all, shape }: LearningCalibration): LearningSet | n
 
 const NO_ERROR = Object.fromEntries(WAYS.map((way) => [way, 0])) as WaySds;
 
-/** One step of scoring over all sets; how far the logarithms moved at most. */
-function score(sets: readonly LearningSet[], parts: Map<string, Part>): number {
+/** One step of scoring over all sets: how far the logarithms moved at most, and how unsure they are (covariance). */
+function score(sets: readonly LearningSet[], parts: Map<string, Part>): { moved: number; unsure: number[][] } {
   const keys = [...parts.keys()];
   const place = new Map(keys.map((key, i) => [key, i]));
-  const worth = TRADE.learningWorth.value;
+  const worth = TRADE.priorReadings.value;
   const slope = keys.map((key) => {
     const { variance, assumed } = parts.get(key)!;
     return (worth / 2) * (assumed ** 2 / variance - 1);
@@ -207,7 +243,7 @@ function score(sets: readonly LearningSet[], parts: Map<string, Part>): number {
   const information = keys.map((_, i) => keys.map((__, j) => (i === j ? worth / 2 : 0)));
   for (const set of sets) addScore(set, parts, place, slope, information);
   const inverse = inverseOf(information);
-  if (!inverse) return 0;
+  if (!inverse) return { moved: 0, unsure: [] };
   let moved = 0;
   keys.forEach((key, i) => {
     const part = parts.get(key)!;
@@ -217,7 +253,7 @@ function score(sets: readonly LearningSet[], parts: Map<string, Part>): number {
     part.freedom = 2 / inverse[i]![i]!;
     moved = Math.max(moved, Math.abs(held));
   });
-  return moved;
+  return { moved, unsure: inverse };
 }
 
 /** Adds a set's share: half of (Py)'K(Py) - tr PK for the slope, half of tr PKPL for the information. */
@@ -301,7 +337,7 @@ function columnsThatTell(rows: readonly (readonly number[])[]): number[][] {
   return doses.every((dose) => dose === doses[0]) ? [dead!] : [dead!, ...rest];
 }
 
-function learnedFrom(parts: ReadonlyMap<string, Part>, calibrations: readonly LearningCalibration[]): LearnedErrors {
+function learnedFrom(parts: ReadonlyMap<string, Part>, worths: ReadonlyMap<string, number>): LearnedErrors {
   const of = (key: string): LearnedError => {
     const { variance, assumed, readings, freedom } = parts.get(key)!;
     const sd = Math.sqrt(variance);
@@ -315,7 +351,8 @@ function learnedFrom(parts: ReadonlyMap<string, Part>, calibrations: readonly Le
     ways: Object.fromEntries(ways) as Record<Way, LearnedWay>,
     height: of('height'),
     balloon: of('balloon'),
-    doses: new Map(calibrations.map(({ inflatorId }) => [inflatorId, of(`dose ${inflatorId}`)])),
+    doses: new Map([...worths.keys()].map((id) => [id, of(`dose ${id}`)])),
+    worths,
   };
 }
 
@@ -324,10 +361,12 @@ export function errorsOf(
   learned: LearnedErrors,
   { inflatorId, kind }: { inflatorId: string; kind: InflatorKind },
 ): ReadingErrors {
+  const assumed = assumedErrors(kind);
   return {
     ways: Object.fromEntries(WAYS.map((way) => [way, learned.ways[way].sdMm])) as WaySds,
     heightMm: learned.height.sd,
     balloonShare: learned.balloon.sd,
-    doseShare: learned.doses.get(inflatorId)?.sd ?? assumedErrors(kind).doseShare,
+    doseShare: learned.doses.get(inflatorId)?.sd ?? assumed.doseShare,
+    worth: learned.worths.get(inflatorId) ?? assumed.worth,
   };
 }

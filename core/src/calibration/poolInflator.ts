@@ -1,5 +1,5 @@
 import type { Inflator } from '../inflator';
-import { poolEstimates, type Estimate, type Pooled } from '../statistics';
+import { poolEstimates, withoutPrior, type Estimate, type Pooled } from '../statistics';
 import { TRADE } from '../trade';
 import type { CalibrationFit } from './fitCalibration';
 
@@ -62,9 +62,6 @@ function pooled(estimates: readonly Estimate[], expected: { variance: number; wo
   return poolEstimates({ estimates, expected })!;
 }
 
-/** What is assumed of the loss may make up so much of what a fit knows of it: else it tells nothing of its own. */
-const MOST_ASSUMED = 0.7;
-
 /**
  * Doses lost at the start, -V0 / s, with its variance by the delta method, freed of the assumption that none are;
  * `null` where little else is known of it.
@@ -74,10 +71,7 @@ function lostDoses({ deadVolumeL, doseVolumeL, covariance, distinctDoses, inflat
   const value = -deadVolumeL / doseVolumeL;
   const [[c00, c01], [, c11]] = covariance as [[number, number], [number, number]];
   const variance = (c00 + 2 * value * c01 + value * value * c11) / doseVolumeL ** 2;
-  const assumed = 1 / TRADE.firstDoseSd.value[inflator] ** 2;
-  if (variance * assumed > MOST_ASSUMED) return null;
-  const own = 1 / variance - assumed;
-  return { value: value / variance / own, variance: 1 / own };
+  return withoutPrior({ value, variance }, { value: 0, variance: TRADE.firstDoseSd.value[inflator] ** 2 });
 }
 
 /** A calibration's dose volume as it would be, were so much known to be lost: the fit conditioned on it. */

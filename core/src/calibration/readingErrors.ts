@@ -15,6 +15,8 @@ export interface ReadingErrors {
    * walk: after d of them by d times the variance.
    */
   doseShare: number;
+  /** How many readings' worth of trust they deserve, together, beside those of a calibration. */
+  worth: number;
 }
 
 /** The errors to go on with before any were learned. */
@@ -24,6 +26,7 @@ export function assumedErrors(kind: InflatorKind): ReadingErrors {
     heightMm: TRADE.heightSdMm.value,
     balloonShare: TRADE.balloonShare.value,
     doseShare: TRADE.doseShare.value[kind],
+    worth: TRADE.priorReadings.value,
   };
 }
 

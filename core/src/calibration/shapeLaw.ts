@@ -33,6 +33,17 @@ export interface ShapeLaw {
   roundLimit: RoundLimit;
   /** Where it turns from oval to pear; as `roundLimit`, and absent where nothing of it is known. */
   pearLimit?: RoundLimit | undefined;
+  /** What other balloons let expect of both limits. */
+  expected?: ExpectedLimits | undefined;
+}
+
+/** The limits of a shape as other balloons let expect them, and whose they are. */
+export type ExpectedLimits = Record<'round' | 'pear', { limit: RoundLimit; from: 'line' | 'shelf' }>;
+
+/** How much longer a balloon is at nominal than while slack (height / width), give or take `sd`. */
+export interface Lengthening {
+  mean: number;
+  sd: number;
 }
 
 interface AspectSeen {
@@ -83,13 +94,20 @@ export function fitShapeLaw({
 }
 
 /**
- * A measured law carried on past its last shape, as such balloons usually lengthen (`TRADE.aspectGrowth`): without it a
- * height measured while the balloon was small would leave more open than none.
+ * A measured law carried on past its last shape, as such balloons lengthen (as is usual when nothing else is known):
+ * without it a height measured while the balloon was small would leave more open than none.
  */
-export function carriedOn({ law, nominalMm }: { law: ShapeLaw; nominalMm: number }): ShapeLaw {
+export function carriedOn({
+  law,
+  nominalMm,
+  growth: { mean, sd } = TRADE.aspectGrowth.value,
+}: {
+  law: ShapeLaw;
+  nominalMm: number;
+  growth?: Lengthening | undefined;
+}): ShapeLaw {
   const last = law.knots.at(-1);
   if (!last) return law;
-  const { mean, sd } = TRADE.aspectGrowth.value;
   const from = growthAt(last.widthMm / nominalMm);
   const further = GROWTH.filter(({ share }) => share * nominalMm > last.widthMm).map(({ share, growth }) => ({
     widthMm: share * nominalMm,

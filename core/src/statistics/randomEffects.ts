@@ -49,6 +49,19 @@ export function poolEstimates({
   return { mean, variance: 1 / weight, between, predictive: 1 / weight + between, q, count };
 }
 
+/** So much of what is known may come from what was assumed: beyond it nothing else can be told apart. */
+const MOST_ASSUMED = 0.7;
+
+/**
+ * An estimate freed of the prior that went into it, by the precisions of normal laws; `null` where it rests on the
+ * prior by more than seven tenths.
+ */
+export function withoutPrior({ value, variance }: Estimate, prior: Estimate): Estimate | null {
+  if (variance > MOST_ASSUMED * prior.variance) return null;
+  const own = 1 / variance - 1 / prior.variance;
+  return { value: (value / variance - prior.value / prior.variance) / own, variance: 1 / own };
+}
+
 function weighted(estimates: readonly Estimate[], between: number): { mean: number; weight: number } {
   let weight = 0;
   let sum = 0;

@@ -23,7 +23,7 @@ export function stuffedCurve({ outer }: { outer: DoseCurve }): EstimatedCurve {
     degreesOfFreedom: Math.min(FREEDOM, outer.degreesOfFreedom),
     lowestDose: Infinity,
     highestDose: -Infinity,
-    shape: { ...outer.shape, roundLimit: { kind: 'no-shapes-seen' }, pearLimit: undefined },
+    shape: { ...outer.shape, roundLimit: { kind: 'no-shapes-seen' }, pearLimit: undefined, expected: undefined },
     dosesFrom: 'outer',
     doseCalibrations: 1,
     shapeCalibrations: outer.shape.seen ? 1 : 0,

@@ -1,5 +1,5 @@
 import type { Finish } from '../balloon';
-import type { CalibrationFit, DoseCurve } from '../calibration';
+import type { CalibrationFit, DoseCurve, ShapeLaw } from '../calibration';
 import { TRADE } from '../trade';
 import { standingFraction } from './standing';
 import type { TierShape } from './tier';
@@ -12,8 +12,8 @@ export type LimitState = (typeof LIMIT_STATES)[number];
 export type UpperLimit = { of?: 'outer' | 'inner' } & UpperLimitKind;
 
 type UpperLimitKind =
-  /** `from` tells whether it was seen on this balloon or on its line's other sizes. */
-  | { code: 'round-limit' | 'pear-limit'; limitMm: number; sdMm: number; from: 'own' | 'line' }
+  /** `from` tells whether it was seen on this balloon, on its line's other sizes, or on other lines. */
+  | { code: 'round-limit' | 'pear-limit'; limitMm: number; sdMm: number; from: 'own' | 'line' | 'shelf' }
   | { code: 'standing'; days: number; fraction: number; limitMm: number }
   | { code: 'felt-hard'; seenMm: number; limitMm: number }
   | { code: 'burst'; seenMm: number; limitMm: number };
@@ -47,9 +47,8 @@ export function upperLimits({
     { code: 'standing', days: daysStanding, fraction, limitMm: fraction * nominalMm, ...whose },
   ];
   for (const code of ['round-limit', 'pear-limit'] as const) {
-    const limit = code === 'round-limit' ? curve?.shape.roundLimit : curve?.shape.pearLimit;
-    if (limit?.kind !== 'shown') continue;
-    limits.push({ code, limitMm: limit.widthMm, sdMm: limit.sdMm, from: fit ? 'own' : 'line', ...whose });
+    const limit = curve && shapeLimit(curve.shape, code, fit !== null);
+    if (limit) limits.push({ code, ...limit, ...whose });
   }
   if (!fit) return limits;
   const { hardMm, burstMm, hardMargin, burstMargin } = fit.limits;
@@ -60,6 +59,21 @@ export function upperLimits({
     limits.push({ code: 'burst', seenMm: burstMm, limitMm: burstMm * burstMargin, ...whose });
   }
   return limits;
+}
+
+/** A limit of the shape as it was seen, or, where the balloon was not filled that far, as others let expect it. */
+function shapeLimit(
+  { roundLimit, pearLimit, expected }: ShapeLaw,
+  code: 'round-limit' | 'pear-limit',
+  measured: boolean,
+): { limitMm: number; sdMm: number; from: 'own' | 'line' | 'shelf' } | null {
+  const seen = code === 'round-limit' ? roundLimit : pearLimit;
+  const others = code === 'round-limit' ? expected?.round : expected?.pear;
+  if (measured && seen?.kind === 'shown') return { limitMm: seen.widthMm, sdMm: seen.sdMm, from: 'own' };
+  if (others?.limit.kind !== 'shown' || (measured && seen?.kind === 'below')) return null;
+  const { widthMm, sdMm } = others.limit;
+  if (measured && seen?.kind === 'above' && widthMm < seen.widthMm) return null;
+  return { limitMm: widthMm, sdMm, from: others.from };
 }
 
 /** The limits that hold a tier that bears such shapes: the other limit of the shape is none to it. */

@@ -44,7 +44,7 @@ export const TRADE = {
     'how much one balloon of a kind differs from the next at the same air; learned from the readings',
   ),
   doseShare: constant(
-    { hand: 0.065, timed: 0.02, twin: 0.02 },
+    { hand: 0.06, timed: 0.02, twin: 0.02 },
     'of one stroke or second',
     'from memory',
     'how much one stroke differs from the next; d of them together by the root of d times as much; ' +
@@ -81,13 +81,13 @@ export const TRADE = {
     6,
     'readings',
     'from memory',
-    'how many readings the assumed measuring uncertainty counts for beside those of the artist',
+    'how many readings the assumed errors count for, beside those of a calibration and when they are learned',
   ),
   learningWorth: constant(
     12,
     'readings',
     'from memory',
-    'how many readings the assumed uncertainty of a way of measuring counts for when it is learned',
+    'how many balloons or answers an assumed margin or aspect counts for when it is learned',
   ),
   firstDoseSd: constant(
     { hand: 0.5, timed: 0.5, twin: 0.5 },
@@ -119,11 +119,17 @@ export const TRADE = {
     'from memory',
     'how many calibrations an assumed spread between balloons counts for',
   ),
+  growthBetween: constant(
+    { sizes: 0.025, lines: 0.04 },
+    'height / width',
+    'from memory',
+    'how much that growth differs between the sizes of one line, and between lines',
+  ),
   roundLimitBetween: constant(
-    0.025,
+    { sizes: 0.025, lines: 0.04 },
     'of nominal',
     'from memory',
-    'how much the round limit differs between the sizes of one line, as a share of nominal',
+    'how much the round limit differs between the sizes of one line, and between lines, as a share of nominal',
   ),
   typicalAspect: constant(
     { aspect: 1.02, sd: 0.04 },
@@ -160,6 +166,12 @@ export const TRADE = {
     'height / width',
     'from memory',
     'how far an aspect law of straight stretches may pass by the true one',
+  ),
+  grownLawSd: constant(
+    0.007,
+    'height / width',
+    'from memory',
+    'how far a law that lengthens by one fitted term may pass by the true one',
   ),
   unseenAspectSd: constant(
     0.015,

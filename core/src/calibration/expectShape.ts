@@ -1,0 +1,160 @@
+import { poolEstimates, withoutPrior, type Estimate } from '../statistics';
+import { TRADE } from '../trade';
+import type { CalibrationFit } from './fitCalibration';
+import {
+  aspectAt,
+  carriedOn,
+  growthAt,
+  type ExpectedLimits,
+  type Lengthening,
+  type RoundLimit,
+  type ShapeLaw,
+} from './shapeLaw';
+
+/** What other balloons let expect of the shape of one. */
+export interface ExpectedShape {
+  shape: ShapeLaw;
+  /** How much it lengthens from slack to nominal. */
+  growth: Lengthening;
+  /** Measured sizes of the line behind the shape. */
+  from: number;
+}
+
+/**
+ * What the other sizes of a balloon's line, and the studio's other lines, let expect of its shape: the aspect law of
+ * the line's nearest measured size, brought to this nominal; else one that lengthens as the studio's balloons do; else
+ * what is usual. Lengthening and limits are pooled in two steps, sizes within a line and lines within the shelf, each with
+ * a spread between them (`poolEstimates`): the fewer sizes of a line are known, the more all lines say.
+ */
+export function expectShape({
+  nominalMm,
+  siblings,
+  lines = [],
+}: {
+  nominalMm: number;
+  /** Calibrations of the line's other sizes. */
+  siblings: readonly CalibrationFit[];
+  /** Those of the studio's other lines of that kind, line by line. */
+  lines?: readonly (readonly CalibrationFit[])[] | undefined;
+}): ExpectedShape {
+  const { growth, told } = expectGrowth(siblings, lines);
+  const expected: ExpectedLimits = {
+    round: expectLimit(nominalMm, siblings, lines, ({ shape }) => shape.roundLimit),
+    pear: expectLimit(nominalMm, siblings, lines, ({ shape }) => shape.pearLimit),
+  };
+  const limits = { roundLimit: expected.round.limit, pearLimit: expected.pear.limit, expected };
+  const shaped = siblings.filter(({ shape }) => shape.seen);
+  const nearest = [...shaped].sort(
+    (a, b) => Math.abs(Math.log(a.nominalMm / nominalMm)) - Math.abs(Math.log(b.nominalMm / nominalMm)),
+  )[0];
+  if (nearest) {
+    const scale = nominalMm / nearest.nominalMm;
+    const { sd: between } = TRADE.typicalAspect.value;
+    const knots = nearest.shape.knots.map(({ widthMm, aspect, sd }) => ({
+      widthMm: widthMm * scale,
+      aspect,
+      sd: Math.hypot(sd, between / 2),
+    }));
+    return { shape: { knots, seen: true, ...limits }, growth, from: shaped.length };
+  }
+  const { aspect, sd } = TRADE.typicalAspect.value;
+  const knots = [{ widthMm: nominalMm, aspect, sd }];
+  const round = { knots: [{ widthMm: SLACK * nominalMm, aspect: 1, sd: TRADE.aspectLawSd.value }], seen: false };
+  const shape = told
+    ? carriedOn({ law: { ...round, ...limits }, nominalMm, growth })
+    : { knots, seen: false, ...limits };
+  return { shape, growth, from: 0 };
+}
+
+/** The share of nominal at which a balloon begins to lengthen. */
+const SLACK = 0.55;
+/** So much of its growth must have shown for a measured shape to tell it. */
+const LEAST_GROWN = 0.3;
+
+/** How much longer a balloon is at nominal than while slack, as one calibration tells it by itself; `null` for not. */
+function growthSeen({ terms, covariance, shape, nominalMm, largestWidthMm }: CalibrationFit): Estimate | null {
+  const at = terms.indexOf('growth');
+  if (at >= 0) {
+    const value = (aspectAt({ law: shape, widthMm: nominalMm }).aspect - 1) / growthAt(1);
+    const { mean, sd } = TRADE.aspectGrowth.value;
+    return withoutPrior({ value, variance: covariance[at]![at]! }, { value: mean, variance: sd * sd });
+  }
+  const grown = growthAt(largestWidthMm / nominalMm);
+  if (!shape.seen || grown < LEAST_GROWN) return null;
+  const { aspect, sd } = aspectAt({ law: shape, widthMm: largestWidthMm });
+  return { value: (aspect - 1) / grown, variance: (sd / grown) ** 2 };
+}
+
+function expectGrowth(
+  siblings: readonly CalibrationFit[],
+  lines: readonly (readonly CalibrationFit[])[],
+): { growth: Lengthening; told: boolean } {
+  const { mean, sd } = TRADE.aspectGrowth.value;
+  const { lines: betweenLines, sizes } = TRADE.growthBetween.value;
+  // With no line known, what is assumed of the mean and the spread between lines make up the assumed deviation.
+  const assumed = { value: mean, variance: sd ** 2 - 2 * betweenLines ** 2 };
+  const pooled = poolInTwo({
+    line: siblings.flatMap((fit) => growthSeen(fit) ?? []),
+    others: lines.map((fits) => fits.flatMap((fit) => growthSeen(fit) ?? [])),
+    sizes,
+    lines: betweenLines,
+    assumed,
+  })!;
+  return { growth: { mean: pooled.value, sd: Math.sqrt(pooled.variance) }, told: pooled.told };
+}
+
+/** A limit of the shape as a share of nominal, pooled, for this nominal. */
+function expectLimit(
+  nominalMm: number,
+  siblings: readonly CalibrationFit[],
+  lines: readonly (readonly CalibrationFit[])[],
+  limitOf: (fit: CalibrationFit) => RoundLimit | undefined,
+): { limit: RoundLimit; from: 'line' | 'shelf' } {
+  const estimatesOf = (fits: readonly CalibrationFit[]) =>
+    fits.flatMap((fit) => {
+      const limit = limitOf(fit);
+      const own = fit.nominalMm;
+      return limit?.kind === 'shown' ? [{ value: limit.widthMm / own, variance: (limit.sdMm / own) ** 2 }] : [];
+    });
+  const line = estimatesOf(siblings);
+  const pooled = poolInTwo({ line, others: lines.map(estimatesOf), ...TRADE.roundLimitBetween.value });
+  const from = line.length > 0 ? 'line' : 'shelf';
+  if (!pooled) return { limit: { kind: 'no-shapes-seen' }, from };
+  return {
+    limit: { kind: 'shown', widthMm: pooled.value * nominalMm, sdMm: Math.sqrt(pooled.variance) * nominalMm },
+    from,
+  };
+}
+
+/** The next size of a line, from its own sizes and from other lines; `null` where nothing is known. */
+function poolInTwo({
+  line,
+  others,
+  sizes,
+  lines,
+  assumed,
+}: {
+  line: readonly Estimate[];
+  others: readonly (readonly Estimate[])[];
+  /** Standard deviation between the sizes of one line, and between lines. */
+  sizes: number;
+  lines: number;
+  /** What is assumed of all lines' mean. */
+  assumed?: Estimate;
+}): (Estimate & { told: boolean }) | null {
+  const worth = TRADE.betweenWorth.value;
+  const within = { variance: sizes ** 2, worth };
+  const means = others.flatMap((estimates) => {
+    const pooled = poolEstimates({ estimates, expected: within });
+    return pooled ? [{ value: pooled.mean, variance: pooled.variance }] : [];
+  });
+  const all = poolEstimates({
+    estimates: assumed ? [assumed, ...means] : means,
+    expected: { variance: lines ** 2, worth },
+  });
+  const told = means.length + line.length > 0;
+  const shelf = all && { value: all.mean, variance: all.predictive };
+  if (line.length === 0) return shelf && { ...shelf, told };
+  const pooled = poolEstimates({ estimates: shelf ? [...line, shelf] : line, expected: within })!;
+  return { value: pooled.mean, variance: pooled.predictive, told };
+}
