@@ -47,6 +47,13 @@ describe('wording', () => {
     );
     expect(wish).toBe('Classic asks for 91 % of nominal: 10 in.');
     expect(held).toMatch(/^Held there: yours turns oval at 9/);
+    const others = { code: 'round-limit', limitMm: 241.3, sdMm: 6, from: 'shelf', state: 'acts' } as const;
+    expect(heldBecause({ ...target.value, reasons: [others] }, inches)).toBe(
+      'Held at 9.5 in, where your other balloons turn oval',
+    );
+    expect(reasonText(others, inches, { name: 'Classic', widthMm: 241.3 })).toMatch(
+      /^Your other balloons say it turns oval at 9.5 in, give or take .*: held there\.$/,
+    );
     expect(roundLimitText({ kind: 'no-shapes-seen' }, inches)).toMatch('do not show');
     const outlier = { index: 2, dose: 3, widthMm: 228.6, expectedWidthMm: 190.5, deviations: 9 };
     expect(outlierText(outlier, 'hand', inches)).toMatch('3 strokes, 9 in, does not fit the others (they say 7.5 in)');

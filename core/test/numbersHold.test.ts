@@ -141,7 +141,7 @@ describe('what was learned of errors', () => {
     expect([balloon.low < world.balloonVariation, balloon.high > world.balloonVariation]).toEqual([true, true]);
   });
 
-  it('lets heights keep their own error', () => {
+  simulated('lets heights keep their own error', () => {
     const world: World = { ...USUAL, tapeMm: 1, heightMm: 8, shapes: 'heights', marksMm: 0 };
     const { shelf } = shelfOf(
       Array.from({ length: 40 }, () => world),
@@ -153,7 +153,7 @@ describe('what was learned of errors', () => {
     expect(shelf.errors.ways.tape.sdMm).toBeLessThan(2);
   });
 
-  it('says how sure it is of them: more readings, a narrower interval', () => {
+  simulated('says how sure it is of them: more readings, a narrower interval', () => {
     const few = shelfOf([USUAL], 3).shelf.errors.ways.tape;
     const many = shelfOf(
       Array.from({ length: 20 }, () => USUAL),

@@ -4,6 +4,7 @@ import {
   fitCalibration,
   fitOnShelf,
   knowShelf,
+  NARROWEST_FRACTION,
   nextReading,
   normalFrom,
   predictWidth,
@@ -124,7 +125,10 @@ export function proposedReadings({ worldOf, fitOf, curveBefore }: Studio, most: 
   for (let i = 0; i < most; i += 1) {
     const next = nextReading({ fit, tiers: STANDARD_TIERS, first });
     if (next.purpose === 'enough') break;
-    readings.push(read(next.dose, next.freshBalloon));
+    let reading = read(next.dose, next.freshBalloon);
+    // Too slack to be entered: another stroke, as anybody would.
+    while (reading.widthMm! < NARROWEST_FRACTION * world.nominalMm) reading = read(reading.dose + 1, false);
+    readings.push(reading);
     fit = fitOf(run, readings);
   }
   return readings;

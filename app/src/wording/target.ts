@@ -126,10 +126,9 @@ export function heldBecause(target: Target, text: Write): string {
   const acted = acting.find(({ code }) => code !== 'warmth' && code !== 'altitude' && code !== 'hold') ?? acting[0];
   switch (acted?.code) {
     case 'round-limit':
-      return (
-        `Held at ${whose(acted, acted.from === 'own' ? 'your' : 'its line’s')} ` +
-        `round limit of ${text(acted.limitMm)}`
-      );
+      return acted.from === 'shelf'
+        ? `Held at ${text(acted.limitMm)}, where your other balloons turn oval`
+        : `Held at ${whose(acted, acted.from === 'own' ? 'your' : 'its line’s')} round limit of ${text(acted.limitMm)}`;
     case 'pear-limit':
       return `Held before it turns pear, at ${text(acted.limitMm)}`;
     case 'standing':

@@ -1,6 +1,7 @@
 export * from './calibrationOrder';
 export * from './compareModels';
 export * from './doseCurve';
+export type { KnownBefore } from './doseLaw';
 export * from './estimateCurve';
 export * from './expectShape';
 export * from './fitCalibration';

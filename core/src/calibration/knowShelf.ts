@@ -3,13 +3,8 @@ import type { Inflator } from '../inflator';
 import { TRADE } from '../trade';
 import { estimateCurve, type EstimatedCurve } from './estimateCurve';
 import { expectShape } from './expectShape';
-import {
-  fitCalibration,
-  fitWithPoints,
-  type CalibrationFit,
-  type FitProblemCode,
-  type KnownBefore,
-} from './fitCalibration';
+import type { KnownBefore } from './doseLaw';
+import { fitCalibration, fitWithPoints, type CalibrationFit, type FitProblemCode } from './fitCalibration';
 import { errorsOf, learnErrors, type LearnedErrors, type LearningCalibration } from './learnErrors';
 import { aspectsOf, learnAnswers, learnMargin, type LearnedAnswer, type LearnedMargin } from './learnHabits';
 import { poolInflator, type InflatorKnowledge } from './poolInflator';

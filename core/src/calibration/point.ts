@@ -71,47 +71,20 @@ function volumeSeen(
   fixedMm: number,
 ): Pick<Point, 'volumeL' | 'bounds' | 'weights'> {
   const { bracket, heightMm } = reading;
-  if (reading.widthMm === undefined && bracket) {
-    const at = (mm: number) => volumeAtL({ law, widthMm: mm });
+  const at = (mm: number) => volumeAtL({ law, widthMm: mm });
+  const bounds =
+    reading.widthMm === undefined && bracket ? { low: at(bracket.stopsMm), high: at(bracket.passesMm) } : null;
+  if (bounds || heightMm === undefined) {
     const perWidthMm = volumeSlopeL({ law, widthMm });
-    const volumeL = at(widthMm);
-    return {
-      volumeL,
-      bounds: { low: at(bracket.stopsMm), high: at(bracket.passesMm) },
-      weights: {
-        perWidthMm,
-        perHeightMm: 0,
-        perShare: widthMm * perWidthMm,
-        fixedVariance: (perWidthMm * fixedMm) ** 2,
-      },
-    };
-  }
-  if (heightMm === undefined) {
-    const perWidthMm = volumeSlopeL({ law, widthMm });
-    const volumeL = volumeAtL({ law, widthMm });
-    return {
-      volumeL,
-      bounds: null,
-      weights: {
-        perWidthMm,
-        perHeightMm: 0,
-        perShare: widthMm * perWidthMm,
-        fixedVariance: (perWidthMm * fixedMm) ** 2,
-      },
-    };
+    const fixedVariance = (perWidthMm * fixedMm) ** 2;
+    const weights = { perWidthMm, perHeightMm: 0, perShare: widthMm * perWidthMm, fixedVariance };
+    return { volumeL: at(widthMm), bounds, weights };
   }
   const volumeL = ((Math.PI / 6) * widthMm * widthMm * heightMm) / 1e6;
   const perWidthMm = (2 * volumeL) / widthMm;
-  return {
-    volumeL,
-    bounds: null,
-    weights: {
-      perWidthMm,
-      perHeightMm: volumeL / heightMm,
-      perShare: 3 * volumeL,
-      fixedVariance: (perWidthMm * fixedMm) ** 2,
-    },
-  };
+  const fixedVariance = (perWidthMm * fixedMm) ** 2;
+  const weights = { perWidthMm, perHeightMm: volumeL / heightMm, perShare: 3 * volumeL, fixedVariance };
+  return { volumeL, bounds, weights };
 }
 
 /** Variance (litre^2) that one reading's measuring adds. */

@@ -210,6 +210,27 @@ function limitOf(
   };
 }
 
+/** A law whose limits, where they were seen, are joined with what other balloons let expect, by their precisions. */
+export function joinLimits({ law, expected }: { law: ShapeLaw; expected: ExpectedLimits }): ShapeLaw {
+  return {
+    ...law,
+    roundLimit: joinedLimit(law.roundLimit, expected.round.limit),
+    pearLimit: law.pearLimit && joinedLimit(law.pearLimit, expected.pear.limit),
+    expected,
+  };
+}
+
+function joinedLimit(seen: RoundLimit, expected: RoundLimit): RoundLimit {
+  if (seen.kind !== 'shown' || expected.kind !== 'shown') return seen;
+  const own = 1 / seen.sdMm ** 2;
+  const others = 1 / expected.sdMm ** 2;
+  return {
+    kind: 'shown',
+    widthMm: (own * seen.widthMm + others * expected.widthMm) / (own + others),
+    sdMm: 1 / Math.sqrt(own + others),
+  };
+}
+
 /** How fast what was seen rises from its smallest width to its largest, per mm. */
 function meanRise(seen: readonly AspectSeen[]): number {
   const [first, last] = [seen[0]!, seen.at(-1)!];

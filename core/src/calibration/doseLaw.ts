@@ -1,0 +1,296 @@
+import type { Shape } from '../balloon';
+import type { Inflator } from '../inflator';
+import { generalLeastSquares, least, most, type GeneralFit, type PriorRow } from '../statistics';
+import { TRADE } from '../trade';
+import { designRow, type CurveTerm, type DoseCurve } from './doseCurve';
+import { observationsOf, pointsOf, type Point } from './point';
+import { poolInflator, type InflatorKnowledge } from './poolInflator';
+import { widthSeenMm, type Reading } from './reading';
+import type { ReadingErrors } from './readingErrors';
+import {
+  aspectAt,
+  carriedOn,
+  fitShapeLaw,
+  growthAt,
+  grownLaw,
+  joinLimits,
+  widthAtVolumeMm,
+  type Lengthening,
+  type ShapeLaw,
+} from './shapeLaw';
+
+/** What is known of a balloon and its inflator before its own readings. */
+export interface KnownBefore {
+  /** What the inflator does with other balloons; its figure on record when absent, nothing when `null`. */
+  inflator?: InflatorKnowledge | null | undefined;
+  /**
+   * The shape that the line's other sizes, or the shelf, let expect: its law is taken where no height was measured (a
+   * sphere that lengthens when it was not seen either), its limits join those seen.
+   */
+  shape?: ShapeLaw | undefined;
+  /** How much such balloons lengthen; as usual when absent. */
+  growth?: Lengthening | undefined;
+  /** What answers on the shape stand for, and how far to stay under what felt hard or burst; as assumed when absent. */
+  answers?: Readonly<Record<Shape, number>> | undefined;
+  margins?: { hard: number; burst: number } | undefined;
+}
+/** What a fit is made in. */
+export interface Frame {
+  nominalMm: number;
+  readings: readonly Reading[];
+  pump: Inflator;
+  errors: ReadingErrors;
+  known: KnownBefore;
+  balloons: readonly number[];
+  marksMm: number;
+}
+
+/** A dose law with its shape, and the points it rests on. */
+export interface Law {
+  points: readonly Point[];
+  shape: ShapeLaw;
+  fit: GeneralFit;
+  curve: Omit<DoseCurve, 'lowestDose' | 'highestDose'>;
+}
+
+/**
+ * The laws of dose and shape through the readings of a frame but those set aside: `no-widths` when none is left,
+ * `not-rising` when more air seems to make the balloon smaller.
+ */
+export function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-widths' | 'not-rising' {
+  const { nominalMm, pump, errors, known, marksMm } = frame;
+  const kept = frame.readings.flatMap((reading, i) => (without.has(i) || reading.outcome === 'burst' ? [] : [reading]));
+  const seen = fitShapeLaw({ readings: kept, errors, answers: known.answers });
+  const measured = kept.some(({ heightMm, widthMm }) => heightMm !== undefined && widthMm !== undefined);
+  const base = measured ? carriedOn({ law: seen, nominalMm, growth: known.growth }) : expectedShape(seen, known.shape);
+  // Only where both nozzles were read can they be told apart; one alone speaks for the inflator.
+  const bothNozzles = new Set(kept.map(({ nozzle }) => nozzle).filter(Boolean)).size === 2;
+  const terms: CurveTerm[] = ['dead', 'dose'];
+  if (bothNozzles) terms.push('nozzle');
+  if (!measured) terms.push('growth');
+  const all = pointsOf({ readings: frame.readings, balloons: frame.balloons, terms, shape: base, nominalMm, marksMm });
+  const points = all.filter(({ index }) => !without.has(index));
+  if (points.length === 0) return 'no-widths';
+
+  const fit = fitDoses({
+    points,
+    terms,
+    base,
+    nominalMm,
+    errors,
+    prior: (strokeL) => priorOf(frame, terms, kept, base, strokeL),
+  });
+  if (!fit || falls(points, errors, fit)) return 'not-rising';
+  const of = (term: CurveTerm) => fit.coefficients[terms.indexOf(term)] ?? 0;
+  if (!(of('dose') > Math.abs(of('nozzle')))) return 'not-rising';
+  const law = measured ? base : grownLaw({ base, growth: of('growth'), nominalMm, sd: TRADE.grownLawSd.value });
+  const shape = known.shape?.expected ? joinLimits({ law, expected: known.shape.expected }) : law;
+  return {
+    points,
+    shape,
+    fit,
+    curve: {
+      nominalMm,
+      inflator: pump.kind,
+      deadVolumeL: of('dead'),
+      doseVolumeL: of('dose'),
+      nozzleVolumeL: of('nozzle'),
+      terms,
+      covariance: fit.covariance,
+      degreesOfFreedom: fit.degreesOfFreedom + errors.worth,
+      varianceRatio: fit.varianceRatio,
+      errors,
+      marksMm,
+      shape,
+    },
+  };
+}
+
+/** Round or as the line's other sizes are, before its own growth; the round limit is what its own answers show. */
+function expectedShape(seen: ShapeLaw, known: ShapeLaw | undefined): ShapeLaw {
+  return { ...seen, knots: known?.seen ? known.knots : [] };
+}
+
+/** How far the Student laws of what is known beforehand reach: few other calibrations stand behind them. */
+const PRIOR_FREEDOM = 4;
+
+/** What is known of the terms before the readings, for a stroke of about `strokeL`. */
+function priorOf(
+  { pump, known, nominalMm }: Frame,
+  terms: readonly CurveTerm[],
+  kept: readonly Reading[],
+  base: ShapeLaw,
+  strokeL: number,
+): PriorRow[] {
+  const row = (values: Partial<Record<CurveTerm, number>>) => terms.map((term) => values[term] ?? 0);
+  const inflator = knownInflator(pump, known);
+  const lost = inflator
+    ? { mean: inflator.lostDoses, sd: inflator.lostSd }
+    : { mean: 0, sd: TRADE.firstDoseSd.value[pump.kind] };
+  const rows: PriorRow[] = [
+    { row: row({ dead: 1, dose: lost.mean }), value: 0, sd: lost.sd * strokeL, degreesOfFreedom: PRIOR_FREEDOM },
+  ];
+  if (inflator) {
+    const { doseVolumeL, doseSdL } = inflator;
+    rows.push({ row: row({ dose: 1 }), value: doseVolumeL, sd: doseSdL, degreesOfFreedom: PRIOR_FREEDOM });
+  }
+  if (terms.includes('nozzle')) {
+    rows.push({ row: row({ nozzle: 1 }), value: 0, sd: TRADE.nozzleShare.value * strokeL });
+  }
+  if (terms.includes('growth')) {
+    const { mean, sd } =
+      base.knots.length > 0 ? growthOver(base, nominalMm) : (known.growth ?? TRADE.aspectGrowth.value);
+    rows.push({ row: row({ growth: 1 }), value: mean, sd });
+    for (const reading of kept) {
+      const widthMm = widthSeenMm(reading);
+      if (reading.shape === undefined || widthMm === undefined) continue;
+      const growth = growthAt(widthMm / nominalMm);
+      const answers = known.answers ?? TRADE.shapeAnswerAspect.value;
+      const value = answers[reading.shape] - aspectAt({ law: base, widthMm }).aspect;
+      rows.push({ row: row({ growth }), value, sd: TRADE.shapeAnswerSd.value });
+    }
+  }
+  return rows;
+}
+
+/** How much a balloon may lengthen over a law of another size of its line. */
+function growthOver(base: ShapeLaw, nominalMm: number): Lengthening {
+  return { mean: 0, sd: Math.hypot(TRADE.growthBetween.value.sizes, aspectAt({ law: base, widthMm: nominalMm }).sd) };
+}
+
+/** What is known of the inflator: as given, or by its figure on record. */
+export function knownInflator(pump: Inflator, { inflator }: KnownBefore): InflatorKnowledge | null {
+  return inflator === undefined ? poolInflator({ inflator: pump, fits: [] }) : inflator;
+}
+
+const MOST_ROUNDS = 6;
+const SETTLED_SHARE = 1e-4;
+/** What may be lost goes with the stroke, taken no smaller than this share of the first idea of it. */
+const LEAST_OF_FIRST = 0.5;
+
+/**
+ * The dose law through the points, in rounds: what strokes err by and lose goes with their volume, and what growth
+ * adds with the width that the law itself expects at a dose. (Taken at the width measured, growth would explain away
+ * whatever was measured too wide.)
+ */
+function fitDoses({
+  points,
+  terms,
+  base,
+  nominalMm,
+  errors,
+  prior,
+}: {
+  points: readonly Point[];
+  terms: readonly CurveTerm[];
+  base: ShapeLaw;
+  nominalMm: number;
+  errors: ReadingErrors;
+  prior: (strokeL: number) => PriorRow[];
+}): GeneralFit | null {
+  const bracketed = points.some(({ bounds }) => bounds);
+  const firstL = strokeAtFirst(points);
+  const slopeL = plainSlopeL(points);
+  let strokeL = slopeL > firstL / 2 && slopeL < 2 * firstL ? slopeL : firstL;
+  let start: readonly number[] | undefined;
+  let fit: GeneralFit | null = null;
+  const once = (rough: boolean): GeneralFit | null => {
+    const law = fit?.coefficients ?? [0, firstL];
+    if (terms.includes('growth')) {
+      const growth = fit?.coefficients[terms.indexOf('growth')] ?? TRADE.aspectGrowth.value.mean;
+      const shape = grownLaw({ base, growth, nominalMm, sd: 0 });
+      for (const point of points) point.row = rowExpected(point, terms, law, shape, nominalMm);
+    }
+    const { observations, groups } = observationsOf(points, errors, strokeL);
+    return generalLeastSquares({
+      observations,
+      groups,
+      // Flat readings would shrink the stroke, and with it what may be lost, to nothing.
+      prior: prior(Math.max(strokeL, LEAST_OF_FIRST * firstL)),
+      priorWorth: errors.worth,
+      rough,
+      ...(bracketed && start ? { start } : {}),
+    });
+  };
+  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    fit = once(true);
+    if (!fit) return null;
+    start = fit.coefficients;
+    const next = fit.coefficients[1]!;
+    if (!(next > 0)) return once(false);
+    const moved = Math.abs(next / strokeL - 1);
+    strokeL = next;
+    if (moved < SETTLED_SHARE) break;
+  }
+  return once(false);
+}
+
+/** The row of a point with its growth at the width that a law (dead volume, dose volume, ...) expects there. */
+function rowExpected(
+  { reading: { dose, nozzle }, widthMm }: Point,
+  terms: readonly CurveTerm[],
+  [dead = 0, perDose = 0]: readonly number[],
+  shape: ShapeLaw,
+  nominalMm: number,
+): number[] {
+  const volumeL = dead + perDose * dose;
+  const expectedMm = volumeL > 0 ? widthAtVolumeMm({ law: shape, volumeL }) : widthMm;
+  return designRow(terms, { dose, nozzle, widthMm: expectedMm, nominalMm });
+}
+
+/** A first idea of the stroke: as if nothing were lost. */
+function strokeAtFirst(points: readonly Point[]): number {
+  const strokes = points.map(({ volumeL, reading }) => volumeL / reading.dose).sort((a, b) => a - b);
+  return strokes[Math.floor(strokes.length / 2)]!;
+}
+
+/**
+ * Whether the readings alone say that more air makes it smaller, through either nozzle: whatever is known beforehand,
+ * something is wrong.
+ */
+function falls(points: readonly Point[], errors: ReadingErrors, { coefficients }: GeneralFit): boolean {
+  const strokeL = Math.max(0, coefficients[1]!);
+  const ways = new Set(points.map(({ reading }) => reading.nozzle));
+  const apart =
+    ways.size > 1 ? [...ways].map((way) => points.filter(({ reading }) => reading.nozzle === way)) : [points];
+  return apart.some((some) => {
+    // Where widths rise by and large they cannot surely fall.
+    if (plainSlopeL(some) > 0) return false;
+    const slope = slopeAlone(some, errors, strokeL);
+    return slope !== null && slope.perDoseL + FALLS_DEVIATIONS * slope.sdL < 0;
+  });
+}
+
+/** The slope of the plain line through points, litres a dose; 0 for one dose. */
+function plainSlopeL(points: readonly Point[]): number {
+  let dose = 0;
+  let volume = 0;
+  for (const { reading, volumeL } of points) {
+    dose += reading.dose / points.length;
+    volume += volumeL / points.length;
+  }
+  let up = 0;
+  let along = 0;
+  for (const { reading, volumeL } of points) {
+    up += (reading.dose - dose) * (volumeL - volume);
+    along += (reading.dose - dose) ** 2;
+  }
+  return along > 0 ? up / along : 0;
+}
+
+/** How surely widths must fall to be refused. */
+const FALLS_DEVIATIONS = 2;
+
+/** The slope of readings by themselves, litres a dose, with its deviation; `null` when they do not tell. */
+export function slopeAlone(
+  points: readonly Point[],
+  errors: ReadingErrors,
+  strokeL: number,
+): { perDoseL: number; sdL: number } | null {
+  const doses = points.map(({ reading }) => reading.dose);
+  if (least(doses) === most(doses)) return null;
+  const { observations, groups } = observationsOf(points, errors, strokeL);
+  const rows = observations.map((one) => ({ ...one, row: one.row.slice(0, 2) }));
+  const fit = generalLeastSquares({ observations: rows, groups, priorWorth: errors.worth, rough: true });
+  return fit && { perDoseL: fit.coefficients[1]!, sdL: Math.sqrt(fit.covariance[1]![1]!) };
+}
