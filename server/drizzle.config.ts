@@ -1,3 +1,3 @@
 import { defineConfig } from 'drizzle-kit';
 
-export default defineConfig({ dialect: 'mysql', schema: './src/db/schema.ts', out: './src/db/migrations' });
+export default defineConfig({ dialect: 'mysql', schema: './src/db/tables/index.ts', out: './src/db/migrations' });

@@ -115,7 +115,7 @@ function unlike(world: World, seed: number): World {
 }
 
 /** Readings as the app proposes them, until it has enough or `most` were taken. */
-export function proposedReadings({ worldOf, fitOf, curveBefore }: Studio, most: number, run: number): Reading[] {
+function proposedReadings({ worldOf, fitOf, curveBefore }: Studio, most: number, run: number): Reading[] {
   const world = worldOf(run);
   const read = reader(world, run);
   const curve = curveBefore(run);

@@ -3,7 +3,7 @@ import { readingProblem } from '@leggero/core';
 import { and, eq } from 'drizzle-orm';
 
 import { insertOnce, type Scope } from '../db/records';
-import { calibrations, models, pumps, readings } from '../db/schema';
+import { calibrations, models, pumps, readings } from '../db/tables';
 import { HttpProblem } from '../http/problem';
 import { READING_REFUSED } from '../http/words';
 import { createCalibration } from './store';

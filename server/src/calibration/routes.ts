@@ -1,7 +1,7 @@
 import type { Router } from 'express';
 
 import { removeOwned, type Scope } from '../db/records';
-import { calibrations, readings } from '../db/schema';
+import { calibrations, readings } from '../db/tables';
 import { mount } from '../http/route';
 import { importCalibration } from './importFile';
 import { createCalibration, createReading } from './store';

@@ -11,7 +11,7 @@ import { lengthReadingProblem } from '@leggero/core/modelling';
 import { and, asc, eq } from 'drizzle-orm';
 
 import { insertOnce, type Scope } from '../db/records';
-import { calibrations, models, readings } from '../db/schema';
+import { calibrations, models, readings } from '../db/tables';
 import { HttpProblem } from '../http/problem';
 import { READING_REFUSED } from '../http/words';
 import { holesStillThere } from '../sizer/store';

@@ -1,7 +1,7 @@
 import type { Router } from 'express';
 
 import { removeOwned, type Scope } from '../db/records';
-import { checkResults, checks } from '../db/schema';
+import { checkResults, checks } from '../db/tables';
 import { mount } from '../http/route';
 import { createCheck, createCheckResult } from './store';
 

@@ -2,7 +2,7 @@ import type { CheckCreate, CheckRecord, CheckResultRecord } from '@leggero/contr
 import { and, asc, desc, eq, getTableColumns, isNotNull } from 'drizzle-orm';
 
 import { findOwned, insertOnce, type Scope } from '../db/records';
-import { checkResults, checks, pieces } from '../db/schema';
+import { checkResults, checks, pieces } from '../db/tables';
 import { groupBy } from '../db/shape';
 import { holesStillThere } from '../sizer/store';
 

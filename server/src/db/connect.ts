@@ -1,7 +1,7 @@
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2';
 import mysql from 'mysql2/promise';
 
-import * as schema from './schema';
+import * as schema from './tables';
 
 export type Database = MySql2Database<typeof schema> & { $client: mysql.Pool };
 

@@ -25,7 +25,7 @@ import {
   readings,
   studios,
   tiers,
-} from '../db/schema';
+} from '../db/tables';
 import { ensureOwner } from '../studio/store';
 import { measure } from './balloon';
 import { fillPeople, fillSizers } from './gauges';

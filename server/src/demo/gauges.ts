@@ -15,7 +15,7 @@ import {
   studies,
   studyPeople,
   studyWidths,
-} from '../db/schema';
+} from '../db/tables';
 import { DEMO_SIZERS } from './scenario';
 
 type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];

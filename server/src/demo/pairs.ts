@@ -4,7 +4,7 @@ import { normalFrom, randomFrom } from '@leggero/core';
 import { eq } from 'drizzle-orm';
 
 import type { Database } from '../db/connect';
-import { calibrations, models, readings } from '../db/schema';
+import { calibrations, models, readings } from '../db/tables';
 import { takeReadings, type PumpIds } from './fill';
 import { DEMO_PAIRS, DEMO_SPECIALS, type DemoPair, type DemoSpecial } from './scenario';
 

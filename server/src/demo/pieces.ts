@@ -6,7 +6,7 @@ import { usualLeanDeg } from '@leggero/core/linking';
 import { eq } from 'drizzle-orm';
 
 import type { Database } from '../db/connect';
-import { calibrations, chains, models, pieces, readings } from '../db/schema';
+import { calibrations, chains, models, pieces, readings } from '../db/tables';
 import { takeReadings, type PumpIds } from './fill';
 import { DEMO_LINK } from './scenario';
 

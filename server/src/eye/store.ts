@@ -2,7 +2,7 @@ import { eyeBalloonCount, type EyeBalloonRecord, type EyeCheckCreate, type EyeCh
 import { and, asc, desc, eq, getTableColumns, or, type SQL } from 'drizzle-orm';
 
 import { changeOwned, findOwned, insertOnce, readOwned, removeOwned, type Scope } from '../db/records';
-import { eyeBalloons, eyeChecks, people } from '../db/schema';
+import { eyeBalloons, eyeChecks, people } from '../db/tables';
 import { groupBy } from '../db/shape';
 import { HttpProblem } from '../http/problem';
 import type { Viewer } from '../person/sessions';

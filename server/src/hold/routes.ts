@@ -1,7 +1,7 @@
 import type { Router } from 'express';
 
 import { removeOwned, type Scope } from '../db/records';
-import { holdReadings, holdTests } from '../db/schema';
+import { holdReadings, holdTests } from '../db/tables';
 import { mount } from '../http/route';
 import { createHoldReading, createHoldTest } from './store';
 

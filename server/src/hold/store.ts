@@ -3,7 +3,7 @@ import { holdTestProblem } from '@leggero/core';
 import { and, asc, desc, eq, getTableColumns } from 'drizzle-orm';
 
 import { insertOnce, readOwned, type Scope } from '../db/records';
-import { holdReadings, holdTests } from '../db/schema';
+import { holdReadings, holdTests } from '../db/tables';
 import { groupBy, withoutStudio } from '../db/shape';
 import { HttpProblem } from '../http/problem';
 import { HOLD_REFUSED } from '../http/words';

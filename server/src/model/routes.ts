@@ -2,7 +2,7 @@ import { eq, inArray, or } from 'drizzle-orm';
 import type { Router } from 'express';
 
 import { changeOwned, removeOwned, type Scope } from '../db/records';
-import { eyeChecks, models } from '../db/schema';
+import { eyeChecks, models } from '../db/tables';
 import { withoutStudio } from '../db/shape';
 import { mount } from '../http/route';
 import { keepPrivate } from '../person/store';

@@ -12,7 +12,7 @@ import { and, asc, count, desc, eq, getTableColumns, lte, sql } from 'drizzle-or
 import { calibrationOf, IN_ORDER_TAKEN, readingOf } from '../calibration/store';
 import { checksOf } from '../check/store';
 import { insertOnce, readOwned, type Scope } from '../db/records';
-import { acceptedTargets, calibrations, checks, models, readings } from '../db/schema';
+import { acceptedTargets, calibrations, checks, models, readings } from '../db/tables';
 import { groupBy, withoutStudio, withoutStudioOnce } from '../db/shape';
 import { HttpProblem } from '../http/problem';
 import { holdTestsOf } from '../hold/store';

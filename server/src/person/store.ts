@@ -3,7 +3,7 @@ import type { PersonCreate, PersonRecord } from '@leggero/contract';
 import { and, asc, desc, eq, isNotNull, or, type SQL } from 'drizzle-orm';
 
 import { changeOwned, insertOnce, ownedBy, readOwned, type Scope } from '../db/records';
-import { eyeChecks, people } from '../db/schema';
+import { eyeChecks, people } from '../db/tables';
 import { HttpProblem } from '../http/problem';
 import type { Viewer } from './sessions';
 

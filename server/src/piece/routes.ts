@@ -1,7 +1,7 @@
 import type { Router } from 'express';
 
 import { removeOwned, type Scope } from '../db/records';
-import { chains, pieces } from '../db/schema';
+import { chains, pieces } from '../db/tables';
 import { mount } from '../http/route';
 import { changePiece, createChain, createPiece, listChains, listPieces } from './store';
 

@@ -4,7 +4,7 @@ import { desc, eq } from 'drizzle-orm';
 
 import { checksOf } from '../check/store';
 import { changeOwned, insertOnce, readOwned, type Scope } from '../db/records';
-import { chains, models, pieces } from '../db/schema';
+import { chains, models, pieces } from '../db/tables';
 import { groupBy } from '../db/shape';
 import { HttpProblem } from '../http/problem';
 

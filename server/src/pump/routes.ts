@@ -2,7 +2,7 @@ import { asc, eq } from 'drizzle-orm';
 import type { Router } from 'express';
 
 import { changeOwned, insertOnce, removeOwned, type Scope } from '../db/records';
-import { pumps } from '../db/schema';
+import { pumps } from '../db/tables';
 import { withoutStudio, withoutStudioOnce } from '../db/shape';
 import { mount } from '../http/route';
 

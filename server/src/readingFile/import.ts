@@ -2,7 +2,7 @@ import { modelLabel, type ImportReport } from '@leggero/contract';
 
 import { untilUncrossed } from '../db/again';
 import type { Scope } from '../db/records';
-import { calibrations, models, pumps, readings } from '../db/schema';
+import { calibrations, models, pumps, readings } from '../db/tables';
 import { planImport, type ImportPlan } from './plan';
 import { sampleOf, type FileToRead } from './read';
 import { readApart } from './readApart';

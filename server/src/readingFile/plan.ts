@@ -3,7 +3,7 @@ import { and, eq, inArray } from 'drizzle-orm';
 import { v5 } from 'uuid';
 
 import type { Scope } from '../db/records';
-import { calibrations, models, pumps, readings } from '../db/schema';
+import { calibrations, models, pumps, readings } from '../db/tables';
 import type { ReadLine } from './line';
 
 type NewModel = typeof models.$inferInsert;

@@ -4,7 +4,7 @@ import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2';
 import Papa from 'papaparse';
 
 import type { Scope } from '../db/records';
-import { calibrations, models, pumps, readings } from '../db/schema';
+import { calibrations, models, pumps, readings } from '../db/tables';
 
 const HEADER = [
   'line',

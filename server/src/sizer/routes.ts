@@ -1,7 +1,7 @@
 import type { Router } from 'express';
 
 import { removeOwned, type Scope } from '../db/records';
-import { holeMeasurements, sizers, sizings } from '../db/schema';
+import { holeMeasurements, sizers, sizings } from '../db/tables';
 import { mount } from '../http/route';
 import { changeSizer, createHoleMeasurement, createSizer, createSizing, listSizers } from './store';
 

@@ -9,7 +9,7 @@ import type {
 import { and, asc, eq, inArray, notInArray, type SQL } from 'drizzle-orm';
 
 import { changeOwned, insertOnce, readOwned, type Scope } from '../db/records';
-import { holeMeasurements, sizerHoles, sizers, sizings } from '../db/schema';
+import { holeMeasurements, sizerHoles, sizers, sizings } from '../db/tables';
 import { groupBy, withoutStudio } from '../db/shape';
 import { HttpProblem } from '../http/problem';
 

@@ -6,7 +6,7 @@ import { eq } from 'drizzle-orm';
 
 import type { Database } from '../db/connect';
 import type { Scope } from '../db/records';
-import { people, pumps, studios, tiers } from '../db/schema';
+import { people, pumps, studios, tiers } from '../db/tables';
 import { HttpProblem } from '../http/problem';
 
 /** The studio of this installation; the first start makes it, with the standard tiers, one hand pump and its owner. */

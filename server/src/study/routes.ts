@@ -1,7 +1,7 @@
 import type { Router } from 'express';
 
 import { removeOwned, type Scope } from '../db/records';
-import { studies, studyWidths } from '../db/schema';
+import { studies, studyWidths } from '../db/tables';
 import { mount } from '../http/route';
 import { createStudy, createStudyWidth, listStudies } from './store';
 

@@ -3,7 +3,7 @@ import { asc, desc, eq } from 'drizzle-orm';
 import { v5 } from 'uuid';
 
 import { insertOnce, readOwned, type Scope } from '../db/records';
-import { studies, studyPeople, studyWidths } from '../db/schema';
+import { studies, studyPeople, studyWidths } from '../db/tables';
 import { groupBy } from '../db/shape';
 import { HttpProblem } from '../http/problem';
 

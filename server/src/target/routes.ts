@@ -1,7 +1,7 @@
 import type { Router } from 'express';
 
 import { removeOwned, type Scope } from '../db/records';
-import { acceptedTargets } from '../db/schema';
+import { acceptedTargets } from '../db/tables';
 import { mount } from '../http/route';
 import { acceptTarget } from './store';
 

@@ -2,7 +2,7 @@ import type { AcceptedTarget, AcceptedTargetCreate } from '@leggero/contract';
 import { and, desc, eq } from 'drizzle-orm';
 
 import { findOwned, insertOnce, readOwned, type Scope } from '../db/records';
-import { acceptedTargets, tiers } from '../db/schema';
+import { acceptedTargets, tiers } from '../db/tables';
 import { HttpProblem } from '../http/problem';
 
 /** An accepted target as the contract has it. */

@@ -2,7 +2,7 @@ import type { TierRecord } from '@leggero/contract';
 import type { Router } from 'express';
 
 import { removeOwned, type Scope } from '../db/records';
-import { tiers } from '../db/schema';
+import { tiers } from '../db/tables';
 import { mount } from '../http/route';
 import { changeTier, createTier, listTiers } from './store';
 

@@ -3,7 +3,7 @@ import { tierProblem } from '@leggero/core';
 import { asc, eq } from 'drizzle-orm';
 
 import { changeOwned, insertOnce, readOwned, type Scope } from '../db/records';
-import { tiers } from '../db/schema';
+import { tiers } from '../db/tables';
 import { withoutStudio, withoutStudioOnce } from '../db/shape';
 import { HttpProblem } from '../http/problem';
 import { TIER_REFUSED } from '../http/words';

@@ -1,0 +1,26 @@
+import { boolean, char, customType, datetime, decimal, foreignKey, type AnyMySqlColumn } from 'drizzle-orm/mysql-core';
+
+export const id = () => char('id', { length: 36 }).primaryKey();
+/** A length that someone typed or measured, mm. */
+export const lengthMm = (name: string) => decimal(name, { precision: 9, scale: 4, mode: 'number' });
+export const dose = (name: string) => decimal(name, { precision: 7, scale: 3, mode: 'number' });
+export const share = (name: string) => decimal(name, { precision: 6, scale: 4, mode: 'number' });
+export const instant = (name: string) => datetime(name, { mode: 'date', fsp: 3 });
+/** A document of the contract, kept as JSON. The database has no type of its own for it and answers text. */
+export const document = <Data>() =>
+  customType<{ data: Data; driverData: string }>({
+    dataType: () => 'longtext',
+    toDriver: (data) => JSON.stringify(data),
+    fromDriver: (text) => JSON.parse(text) as Data,
+  });
+export const demo = () => boolean('demo').notNull().default(false);
+
+/** A foreign key that carries the studio along, so that no row can hang on another studio's. */
+export function owned(
+  name: string,
+  columns: [AnyMySqlColumn, AnyMySqlColumn],
+  foreignColumns: [AnyMySqlColumn, AnyMySqlColumn],
+  onDelete: 'cascade' | 'restrict',
+) {
+  return foreignKey({ name, columns, foreignColumns: foreignColumns as never }).onDelete(onDelete);
+}

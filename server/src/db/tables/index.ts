@@ -1,0 +1,7 @@
+/** Every table, room by room. */
+export * from './builds';
+export * from './checks';
+export * from './eyes';
+export * from './gauges';
+export * from './shelf';
+export * from './studio';

@@ -1,0 +1,67 @@
+import { TIER_SHAPES } from '@leggero/core';
+import { sql } from 'drizzle-orm';
+import {
+  boolean,
+  char,
+  check,
+  decimal,
+  index,
+  mysqlEnum,
+  mysqlTable,
+  smallint,
+  unique,
+  varchar,
+} from 'drizzle-orm/mysql-core';
+
+import { demo, id, lengthMm, share } from './columns';
+
+export const studios = mysqlTable('studios', {
+  id: id(),
+  name: varchar('name', { length: 80 }).notNull(),
+  unit: mysqlEnum('unit', ['in', 'cm']).notNull(),
+  stepMm: lengthMm('step_mm').notNull(),
+  daysStanding: smallint('days_standing').notNull(),
+  workroomTempC: decimal('workroom_temp_c', { precision: 5, scale: 2, mode: 'number' }).notNull().default(21),
+  workroomAltitudeM: decimal('workroom_altitude_m', { precision: 7, scale: 2, mode: 'number' }).notNull().default(0),
+  demo: demo(),
+});
+
+/** Whose a row is. */
+export const studioId = () =>
+  char('studio_id', { length: 36 })
+    .notNull()
+    .references(() => studios.id, { onDelete: 'cascade' });
+
+export const tiers = mysqlTable(
+  'tiers',
+  {
+    id: id(),
+    studioId: studioId(),
+    name: varchar('name', { length: 80 }).notNull(),
+    fraction: share('fraction').notNull(),
+    leastFraction: share('least_fraction').notNull(),
+    mostFraction: share('most_fraction').notNull(),
+    shape: mysqlEnum('shape', TIER_SHAPES).notNull().default('round'),
+    purpose: varchar('purpose', { length: 120 }).notNull(),
+    position: smallint('position').notNull(),
+  },
+  (t) => [
+    unique('tiers_scope').on(t.id, t.studioId),
+    index('tiers_list').on(t.studioId, t.position),
+    check('tiers_fraction', sql`fraction > 0 and fraction <= 1.2`),
+    check('tiers_range', sql`least_fraction <= fraction and fraction <= most_fraction`),
+  ],
+);
+
+export const people = mysqlTable(
+  'people',
+  {
+    id: id(),
+    studioId: studioId(),
+    name: varchar('name', { length: 80 }).notNull(),
+    owner: boolean('owner').notNull().default(false),
+    pinHash: varchar('pin_hash', { length: 200 }),
+    demo: demo(),
+  },
+  (t) => [unique('people_scope').on(t.id, t.studioId), index('people_list').on(t.studioId, t.name)],
+);
