@@ -83,7 +83,7 @@ export function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-wi
   if (!fit || falls(points, errors, fit)) return 'not-rising';
   const of = (term: CurveTerm) => fit.coefficients[terms.indexOf(term)] ?? 0;
   if (!(of('dose') > Math.abs(of('nozzle')))) return 'not-rising';
-  const law = measured ? base : grownLaw({ base, growth: of('growth'), nominalMm, sd: TRADE.grownLawSd.value });
+  const law = measured ? base : grownLaw({ base, growth: of('growth'), nominalMm, sd: grownSd(of('growth')) });
   const shape = known.shape?.expected ? joinLimits({ law, expected: known.shape.expected }) : law;
   return {
     points,
@@ -151,6 +151,12 @@ function priorOf(
     }
   }
   return rows;
+}
+
+/** How far a law that lengthens by one term may pass by the true one. */
+function grownSd(growth: number): number {
+  const { least: always, share } = TRADE.grownLawSd.value;
+  return Math.hypot(always, share * growth);
 }
 
 /** How much a balloon may lengthen over a law of another size of its line. */

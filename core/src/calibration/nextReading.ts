@@ -110,7 +110,9 @@ export function nextReading({
   const notKnown = now > UNKNOWN_SHARE * mean(wanted.map(({ widthMm }) => widthMm));
   const known = notKnown ? null : now;
   const wellKnownMm = Math.max(step / 2, Math.min(step, WELL_KNOWN_SHARE * fit.nominalMm));
-  const curveIsGood = fit.distinctDoses >= 3 && now <= wellKnownMm;
+  // Readings that happen to agree are no ground to stop: those who stop at their luck have bands that are too narrow.
+  const unlucky = Math.sqrt(Math.max(1, 1 / fit.varianceRatio));
+  const curveIsGood = fit.distinctDoses >= 3 && now * unlucky <= wellKnownMm;
   if (!curveIsGood) return proposal(fit, best.dose, 'narrow-the-curve', known, notKnown ? null : best.then);
   if (fit.shape.roundLimit.kind === 'shown' || fit.highestDose >= mostDose) {
     return proposal(fit, best.dose, 'enough', known, best.then);

@@ -44,7 +44,7 @@ export const TRADE = {
     'how much one balloon of a kind differs from the next at the same air; learned from the readings',
   ),
   doseShare: constant(
-    { hand: 0.06, timed: 0.02, twin: 0.02 },
+    { hand: 0.065, timed: 0.02, twin: 0.02 },
     'of one stroke or second',
     'from memory',
     'how much one stroke differs from the next; d of them together by the root of d times as much; ' +
@@ -168,10 +168,10 @@ export const TRADE = {
     'how far an aspect law of straight stretches may pass by the true one',
   ),
   grownLawSd: constant(
-    0.007,
-    'height / width',
+    { least: 0.005, share: 0.05 },
+    'height / width, and of its growth',
     'from memory',
-    'how far a law that lengthens by one fitted term may pass by the true one',
+    'how far a law that lengthens by one fitted term may pass by the true one, the further the more it lengthens',
   ),
   unseenAspectSd: constant(
     0.015,
