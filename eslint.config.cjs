@@ -57,7 +57,7 @@ module.exports = [
       'app/.expo/**',
       '.leggero/**',
       'speed/.work/**',
-      'speed/.main.mjs',
+      'speed/.*.mjs',
       'server/src/db/migrations/**',
     ],
   },

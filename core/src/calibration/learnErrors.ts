@@ -58,17 +58,17 @@ export interface LearningCalibration {
 
 /** More readings of one calibration than that add little, and the cube of them in work. */
 const MOST_POINTS = 40;
-const ROUNDS = 12;
+const ROUNDS = 40;
 const SETTLED = 1e-3;
 /** The most a part may change in one step, as the logarithm of its variance. */
 const LONGEST_STEP = 1.5;
+/** By how much steps grow again that go on the same way. */
+const LONGER = 1.5;
 
 interface Part {
   variance: number;
   assumed: number;
   readings: number;
-  /** Twice the information on the logarithm of the variance: the degrees of freedom it is known with. */
-  freedom: number;
 }
 
 /**
@@ -89,7 +89,6 @@ export function learnErrors(calibrations: readonly LearningCalibration[]): Learn
       variance: assumed ** 2,
       assumed,
       readings: 0,
-      freedom: TRADE.priorReadings.value,
     };
     parts.set(key, known);
     return known;
@@ -107,13 +106,21 @@ export function learnErrors(calibrations: readonly LearningCalibration[]): Learn
   });
   for (const { keys } of sets) for (const [key, count] of keys) parts.get(key)!.readings += count;
   let unsure: number[][] = [];
+  let last: number[] = [];
+  let length = 1;
   for (let round = 0; round < ROUNDS; round += 1) {
     const step = score(sets, parts);
     unsure = step.unsure;
-    if (step.moved < SETTLED) break;
+    // Parts that hardly differ in what they do to the readings make the steps swing: each turn back halves them.
+    if (last.length > 0) length = dot(step.logs, last) < 0 ? length / 2 : Math.min(1, length * LONGER);
+    last = step.logs;
+    [...parts.values()].forEach((part, i) => {
+      part.variance *= Math.exp(length * step.logs[i]!);
+    });
+    if (Math.max(...step.logs.map(Math.abs)) < SETTLED) break;
   }
   const worths = new Map([...widths].map(([id, own]) => [id, worthOf(own, parts, unsure)]));
-  return learnedFrom(parts, worths);
+  return learnedFrom(parts, worths, unsure);
 }
 
 /**
@@ -231,29 +238,28 @@ function aspectSet({ points: all, shape }: LearningCalibration): LearningSet | n
 
 const NO_ERROR = Object.fromEntries(WAYS.map((way) => [way, 0])) as WaySds;
 
-/** One step of scoring over all sets: how far the logarithms moved at most, and how unsure they are (covariance). */
-function score(sets: readonly LearningSet[], parts: Map<string, Part>): { moved: number; unsure: number[][] } {
+/**
+ * One step of scoring over all sets: how far the logarithms of the variances should move, and how unsure they are
+ * (covariance).
+ */
+function score(sets: readonly LearningSet[], parts: ReadonlyMap<string, Part>): { logs: number[]; unsure: number[][] } {
   const keys = [...parts.keys()];
   const place = new Map(keys.map((key, i) => [key, i]));
   const worth = TRADE.priorReadings.value;
-  const slope = keys.map((key) => {
-    const { variance, assumed } = parts.get(key)!;
-    return (worth / 2) * (assumed ** 2 / variance - 1);
-  });
-  const information = keys.map((_, i) => keys.map((__, j) => (i === j ? worth / 2 : 0)));
-  for (const set of sets) addScore(set, parts, place, slope, information);
-  const inverse = inverseOf(information);
-  if (!inverse) return { moved: 0, unsure: [] };
-  let moved = 0;
+  const slope: number[] = [];
+  const information = keys.map(() => keys.map(() => 0));
   keys.forEach((key, i) => {
-    const part = parts.get(key)!;
-    const step = dot(inverse[i]!, slope);
-    const held = Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, step));
-    part.variance *= Math.exp(held);
-    part.freedom = 2 / inverse[i]![i]!;
-    moved = Math.max(moved, Math.abs(held));
+    const { variance, assumed } = parts.get(key)!;
+    const ratio = assumed ** 2 / variance;
+    slope.push((worth / 2) * (ratio - 1));
+    // Below what was assumed the prior bends more than it is expected to.
+    information[i]![i] = (worth / 2) * Math.max(1, ratio);
   });
-  return { moved, unsure: inverse };
+  for (const set of sets) addScore(set, parts, place, slope, information);
+  const unsure = inverseOf(information);
+  if (!unsure) return { logs: keys.map(() => 0), unsure: [] };
+  const logs = unsure.map((row) => Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, dot(row, slope))));
+  return { logs, unsure };
 }
 
 /** Adds a set's share: half of (Py)'K(Py) - tr PK for the slope, half of tr PKPL for the information. */
@@ -337,9 +343,17 @@ function columnsThatTell(rows: readonly (readonly number[])[]): number[][] {
   return doses.every((dose) => dose === doses[0]) ? [dead!] : [dead!, ...rest];
 }
 
-function learnedFrom(parts: ReadonlyMap<string, Part>, worths: ReadonlyMap<string, number>): LearnedErrors {
+function learnedFrom(
+  parts: ReadonlyMap<string, Part>,
+  worths: ReadonlyMap<string, number>,
+  unsure: readonly (readonly number[])[],
+): LearnedErrors {
+  const place = new Map([...parts.keys()].map((key, i) => [key, i]));
   const of = (key: string): LearnedError => {
-    const { variance, assumed, readings, freedom } = parts.get(key)!;
+    const { variance, assumed, readings } = parts.get(key)!;
+    // Twice the information on the logarithm of a variance: the degrees of freedom that it is known with.
+    const at = place.get(key)!;
+    const freedom = 2 / (unsure[at]?.[at] ?? 2 / TRADE.priorReadings.value);
     const sd = Math.sqrt(variance);
     return { sd, assumed, readings, ...sdInterval({ sd, degreesOfFreedom: freedom }) };
   };
