@@ -3,7 +3,7 @@ import { dot, inverseOf, quadraticForm, sdInterval } from '../statistics';
 import { TRADE } from '../trade';
 import { measuringVariance, sharedCovariance, type Point } from './point';
 import { aspectAt, type ShapeLaw } from './shapeLaw';
-import { WAYS, type Way, type WaySds } from './reading';
+import { wayOf, WAYS, type Reading, type Way, type WaySds } from './reading';
 import { assumedErrors, type ReadingErrors } from './readingErrors';
 
 /** One part of the error, as these hands, balloons and inflators have it. */
@@ -162,6 +162,11 @@ interface LearningSet {
   units: { key: string; diagonal: number[] | null; full: number[][] | null }[];
 }
 
+/** Whether a reading tells of a way of measuring: one that names its own uncertainty tells of none. */
+function speaksOf(reading: Reading, way: Way): boolean {
+  return reading.sdMm === undefined && wayOf(reading) === way;
+}
+
 function learningSet({ points: all, inflatorId, doseVolumeL }: LearningCalibration): LearningSet | null {
   const points = all.filter(({ bounds }) => !bounds).slice(0, MOST_POINTS);
   if (points.length < 2) return null;
@@ -175,9 +180,7 @@ function learningSet({ points: all, inflatorId, doseVolumeL }: LearningCalibrati
     units.push({ key, diagonal: values, full: null });
   };
   for (const way of WAYS) {
-    diagonal(`way ${way}`, ({ reading, weights }) =>
-      reading.sdMm === undefined && (reading.way ?? 'tape') === way ? weights.perWidthMm ** 2 : 0,
-    );
+    diagonal(`way ${way}`, ({ reading, weights }) => (speaksOf(reading, way) ? weights.perWidthMm ** 2 : 0));
   }
   diagonal('height', ({ weights }) => weights.perHeightMm ** 2);
   const full = (key: string, unit: ReadingErrors) => {
@@ -215,9 +218,7 @@ function aspectSet({ points: all, shape }: LearningCalibration): LearningSet | n
   const grown = Math.sqrt(points.length / free);
   const units: LearningSet['units'] = WAYS.map((way) => ({
     key: `way ${way}`,
-    diagonal: points.map(({ reading, widthMm }) =>
-      reading.sdMm === undefined && (reading.way ?? 'tape') === way ? 1 / widthMm ** 2 : 0,
-    ),
+    diagonal: points.map(({ reading, widthMm }) => (speaksOf(reading, way) ? 1 / widthMm ** 2 : 0)),
     full: null,
   }));
   units.push({ key: 'height', diagonal: points.map(({ reading }) => 1 / reading.heightMm! ** 2), full: null });

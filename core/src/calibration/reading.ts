@@ -68,9 +68,14 @@ export const NARROWEST_FRACTION = 0.1;
 const TALLEST_ASPECT = 2.5;
 const FLATTEST_ASPECT = 0.5;
 
+/** How a reading's width was taken: between two holes where it was not measured, with the tape where nothing is said. */
+export function wayOf({ widthMm, way = 'tape', bracket }: Reading): Way {
+  return bracket && widthMm === undefined ? 'bracket' : way;
+}
+
 /** Standard uncertainty (mm) of a reading's width. */
-export function widthSdOf({ sdMm, way, bracket }: Reading, ways: WaySds = TRADE.measureSdMm.value): number {
-  return sdMm ?? ways[bracket ? 'bracket' : (way ?? 'tape')];
+export function widthSdOf(reading: Reading, ways: WaySds = TRADE.measureSdMm.value): number {
+  return reading.sdMm ?? ways[wayOf(reading)];
 }
 
 /** The width a reading stands for: as measured, or the middle of its bracket; `undefined` for a burst without one. */
