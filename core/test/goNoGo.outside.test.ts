@@ -24,7 +24,7 @@ const ONE_HOLE_EACH: HoleSighting[] = [
 ];
 
 describe('estimateBatch against brute force', () => {
-  simulated.each([
+  it.each([
     ['three holes', THREE_HOLES],
     ['one hole each', ONE_HOLE_EACH],
   ])('finds the top that a grid finds, and the interval that its profile gives: %s', (_, sightings) => {

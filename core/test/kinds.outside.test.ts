@@ -22,7 +22,6 @@ import {
   type ModellingSize,
 } from '../src/modelling';
 import type { Result } from '../src/result';
-import { simulated } from './simulated';
 
 const inch = (inches: number) => inches * 25.4;
 function value<Value>(result: Result<Value>): Value {
@@ -176,7 +175,7 @@ describe('a wrapped pole', () => {
     value(wrapPole({ size: of('260'), diameterMm: 25, lengthMm: 1500, overlap: 0.3, ...more }));
 
   /** The length of a helix: any handbook of geometry; also summed up here, chord by chord. */
-  simulated('winds a helix of the length that the handbook gives', () => {
+  it('winds a helix of the length that the handbook gives', () => {
     const { turns, pitchMm, pathMm } = cover();
     expect(pathMm).toBeCloseTo(turns * Math.sqrt((Math.PI * 25) ** 2 + pitchMm ** 2), 9);
     let sum = 0;

@@ -130,7 +130,7 @@ describe('what was learned of errors', () => {
     expect(holds / asked).toBeLessThan(0.985);
   });
 
-  simulated('keeps apart what the tape adds, what balloons differ by, and what the pump varies by', () => {
+  it('keeps apart what the tape adds, what balloons differ by, and what the pump varies by', () => {
     // Balloons filled on tell the tape, fresh ones the pump: some of each, as a studio has them.
     const world: World = { ...USUAL, tapeMm: 3, strokeVariation: 0.12, strokeL: 0.8, marksMm: 0 };
     const worlds = Array.from({ length: 60 }, (_, i) => ({ ...world, filledOn: i % 2 === 0 }));
@@ -389,25 +389,25 @@ describe('the verdict on a batch', () => {
   const of = (leanMm: number, spreadMm: number, count: number) => verdictShares({ leanMm, spreadMm, count, runs: 200 });
   const carriesOn = (shares: ReturnType<typeof of>) => shares.even + shares['some-off'];
 
-  simulated('does not let a leaning batch carry on: 4 mm with a spread of 3 and a tolerance of 6.35', () => {
+  it('does not let a leaning batch carry on: 4 mm with a spread of 3 and a tolerance of 6.35', () => {
     // 7 in 100 by the table of 2,000; of 200 never more than twice that.
     expect(carriesOn(of(4, 3, 20))).toBeLessThan(0.14);
     expect(of(4, 3, 20)['off-centre']).toBeGreaterThan(0.82);
   });
 
-  simulated('does not call three that scatter even', () => {
+  it('does not call three that scatter even', () => {
     expect(carriesOn(of(0, 5, 3))).toBeLessThan(0.14);
     expect(of(0, 5, 3)['too-few']).toBeGreaterThan(0.3);
   });
 
-  simulated('lets a good batch carry on, sooner the more are checked', () => {
+  it('lets a good batch carry on, sooner the more are checked', () => {
     const shares = [3, 5, 8, 12, 20].map((count) => carriesOn(of(0, 2.5, count)));
     shares.forEach((share, i) => i > 0 && expect(share).toBeGreaterThan(shares[i - 1]! - 0.02));
     expect(shares.at(-1)).toBeGreaterThan(0.97);
     expect(carriesOn(of(0, 1.5, 5))).toBeGreaterThan(0.93);
   });
 
-  simulated('seldom calls a good batch off target or uneven', () => {
+  it('seldom calls a good batch off target or uneven', () => {
     for (const count of [3, 5, 8, 12, 20]) {
       const shares = of(0, 2.5, count);
       expect(shares['off-centre'] + shares.uneven).toBeLessThan(0.05);
@@ -428,7 +428,7 @@ describe('the verdict on a batch', () => {
 });
 
 describe('a round limit from answers alone', () => {
-  simulated('lies within two deviations of where the body turns oval, with eight answers or twelve', () => {
+  it('lies within two deviations of where the body turns oval, with eight answers or twelve', () => {
     const growth = { atNominal: 0.2, from: 0.6, power: 1.5 };
     const world: World = { ...USUAL, shapes: 'answers', growth, filledOn: false };
     const truthMm = (0.6 + 0.4 * (0.06 / 0.2) ** (1 / 1.5)) * world.nominalMm;
