@@ -5,6 +5,7 @@ import { contrastOf } from './contrast';
 import { inkOn } from '@/ui/Balloon';
 import { DAY, EVENING } from '@/ui/palette';
 import { adviceText, outsideText, verdictText } from '@/wording/batch';
+import { needText } from '@/wording/calibration';
 import { heldBecause, nextText, outlierText, reasonText, roundLimitText } from '@/wording/target';
 import { counted, dosed, doseText, numbersOf, standing } from '@/wording/trade';
 
@@ -57,6 +58,12 @@ describe('wording', () => {
     expect(roundLimitText({ kind: 'no-shapes-seen' }, inches)).toMatch('do not show');
     const outlier = { index: 2, dose: 3, widthMm: 228.6, expectedWidthMm: 190.5, deviations: 9 };
     expect(outlierText(outlier, 'hand', inches)).toMatch('3 strokes, 9 in, does not fit the others (they say 7.5 in)');
+  });
+
+  it('never says that a balloon is known to just what is wanted of it', () => {
+    const need = (halfWidthMm: number) => needText({ code: 'unsure', halfWidthMm, toleranceMm: 3.2 }, inches);
+    expect(need(9.5)).toMatch(/^targets known to ±.* in only, ±.* in is wanted$/);
+    expect(need(3.21)).toMatch(/^targets known a little less well than the ±.* in that is wanted$/);
   });
 
   it('tells what to do with a batch', () => {

@@ -11,8 +11,13 @@ export function needText(need: CalibrationNeed, text: Write): string {
       return 'never measured';
     case 'one-dose':
       return 'only one dose read';
-    case 'unsure':
-      return `targets known to ±${text(need.halfWidthMm)} only, ±${text(need.toleranceMm)} is wanted`;
+    case 'unsure': {
+      const [known, wanted] = [text(need.halfWidthMm), text(need.toleranceMm)];
+      // Rounded alike, two figures would contradict the words between them.
+      return known === wanted
+        ? `targets known a little less well than the ±${wanted} that is wanted`
+        : `targets known to ±${known} only, ±${wanted} is wanted`;
+    }
     case 'not-known-yet':
       return 'targets not known yet: take two readings';
     case 'round-limit-unknown':
