@@ -34,6 +34,7 @@ export interface KnownBefore {
   answers?: Readonly<Record<Shape, number>> | undefined;
   margins?: { hard: number; burst: number } | undefined;
 }
+
 /** What a fit is made in. */
 export interface Frame {
   nominalMm: number;

@@ -85,11 +85,7 @@ interface Part {
 export function learnErrors(calibrations: readonly LearningCalibration[]): LearnedErrors {
   const parts = new Map<string, Part>();
   const partOf = (key: string, assumed: number): Part => {
-    const known = parts.get(key) ?? {
-      variance: assumed ** 2,
-      assumed,
-      readings: 0,
-    };
+    const known = parts.get(key) ?? { variance: assumed ** 2, assumed, readings: 0 };
     parts.set(key, known);
     return known;
   };
@@ -105,6 +101,13 @@ export function learnErrors(calibrations: readonly LearningCalibration[]): Learn
     return [own, aspectSet(calibration)].filter((set) => set !== null);
   });
   for (const { keys } of sets) for (const [key, count] of keys) parts.get(key)!.readings += count;
+  const unsure = settle(sets, parts);
+  const worths = new Map([...widths].map(([id, own]) => [id, worthOf(own, parts, unsure)]));
+  return learnedFrom(parts, worths, unsure);
+}
+
+/** Steps until the variances rest; how unsure their logarithms are then (covariance). */
+function settle(sets: readonly LearningSet[], parts: ReadonlyMap<string, Part>): number[][] {
   let unsure: number[][] = [];
   let last: number[] = [];
   let length = 1;
@@ -119,8 +122,7 @@ export function learnErrors(calibrations: readonly LearningCalibration[]): Learn
     });
     if (Math.max(...step.logs.map(Math.abs)) < SETTLED) break;
   }
-  const worths = new Map([...widths].map(([id, own]) => [id, worthOf(own, parts, unsure)]));
-  return learnedFrom(parts, worths, unsure);
+  return unsure;
 }
 
 /**
