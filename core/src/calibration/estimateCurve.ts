@@ -22,9 +22,8 @@ const FREEDOM = 8;
 
 /**
  * The curve of a balloon that was never measured: doses from what the inflator is known to do (`line`, pooled over
- * the other sizes of the same line, before `all`, pooled over everything filled with it), shape by
- * `expectShape`, each wider by the spread between balloons. `null` when nothing is known of the inflator: then only the tier
- * rules are left.
+ * the other sizes of the same line, before `all`, pooled over everything filled with it), shape by `expectShape`, each
+ * wider by the spread between balloons. `null` when nothing is known of the inflator: then only the tier rules are left.
  */
 export function estimateCurve({
   nominalMm,
@@ -48,8 +47,8 @@ export function estimateCurve({
   if (!known) return null;
   const { doseVolumeL, doseSdL, lostDoses, lostSd } = known;
   const deadVolumeL = -lostDoses * doseVolumeL;
-  // V0 = -lost x s: its variance and its covariance with s follow by the delta method.
   const expected = expectShape({ nominalMm, siblings, lines });
+  // V0 = -lost x s: its variance and its covariance with s follow by the delta method.
   const covariance = [
     [(lostSd * doseVolumeL) ** 2 + (lostDoses * doseSdL) ** 2, -lostDoses * doseSdL ** 2],
     [-lostDoses * doseSdL ** 2, doseSdL ** 2],

@@ -5,6 +5,7 @@ import {
   aspectAt,
   carriedOn,
   growthAt,
+  SLACK_SHARE,
   type ExpectedLimits,
   type Lengthening,
   type RoundLimit,
@@ -23,8 +24,8 @@ export interface ExpectedShape {
 /**
  * What the other sizes of a balloon's line, and the studio's other lines, let expect of its shape: the aspect law of
  * the line's nearest measured size, brought to this nominal; else one that lengthens as the studio's balloons do; else
- * what is usual. Lengthening and limits are pooled in two steps, sizes within a line and lines within the shelf, each with
- * a spread between them (`poolEstimates`): the fewer sizes of a line are known, the more all lines say.
+ * what is usual. Growth and limits are pooled in two steps, sizes within a line and lines within the shelf, each with a
+ * spread between them (`poolEstimates`): the fewer sizes of a line are known, the more all lines say.
  */
 export function expectShape({
   nominalMm,
@@ -59,15 +60,13 @@ export function expectShape({
   }
   const { aspect, sd } = TRADE.typicalAspect.value;
   const knots = [{ widthMm: nominalMm, aspect, sd }];
-  const round = { knots: [{ widthMm: SLACK * nominalMm, aspect: 1, sd: TRADE.aspectLawSd.value }], seen: false };
+  const round = { knots: [{ widthMm: SLACK_SHARE * nominalMm, aspect: 1, sd: TRADE.aspectLawSd.value }], seen: false };
   const shape = told
     ? carriedOn({ law: { ...round, ...limits }, nominalMm, growth })
     : { knots, seen: false, ...limits };
   return { shape, growth, from: 0 };
 }
 
-/** The share of nominal at which a balloon begins to lengthen. */
-const SLACK = 0.55;
 /** So much of its growth must have shown for a measured shape to tell it. */
 const LEAST_GROWN = 0.3;
 

@@ -203,7 +203,9 @@ function otherLines(balloon: Pick<ShelfBalloon, 'line' | 'kind'>, all: readonly 
   for (const { balloon: other, fit } of all) {
     const line = nameOf(other);
     if (line === own || other.kind !== balloon.kind || other.stuffed) continue;
-    lines.set(line, [...(lines.get(line) ?? []), fit]);
+    const fits = lines.get(line);
+    if (fits) fits.push(fit);
+    else lines.set(line, [fit]);
   }
   return [...lines.values()];
 }

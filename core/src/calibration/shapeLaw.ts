@@ -137,10 +137,13 @@ function pooledNeighbours(sorted: readonly AspectSeen[]): AspectSeen[] {
   return pooled;
 }
 
+/** The share of nominal up to which a balloon is slack, and does not lengthen. */
+export const SLACK_SHARE = 0.55;
+
 /** Shares of nominal between which growth goes straight, and how much of it there is. */
-const GROWTH = [0.55, 0.65, 0.75, 0.85, 0.95, 1.05, 1.15, 1.3].map((share) => ({
+const GROWTH = [SLACK_SHARE, 0.65, 0.75, 0.85, 0.95, 1.05, 1.15, 1.3].map((share) => ({
   share,
-  growth: ((share - 0.55) / 0.45) ** 2,
+  growth: ((share - SLACK_SHARE) / (1 - SLACK_SHARE)) ** 2,
 }));
 
 /**
