@@ -1,8 +1,7 @@
 import { z } from 'zod';
 
 import { calibrationSchema, readingCreateSchema } from './calibration';
-import { modelSchema } from './model';
-import { pumpSchema } from './pump';
+import { NOUNS } from './nouns';
 
 export const CALIBRATION_FORMAT = 'leggero-calibration';
 export const CALIBRATION_VERSION = 1;
@@ -11,8 +10,8 @@ export const CALIBRATION_VERSION = 1;
 export const calibrationFileSchema = z.object({
   format: z.literal(CALIBRATION_FORMAT),
   version: z.literal(CALIBRATION_VERSION),
-  model: modelSchema.omit({ demo: true }),
-  pump: pumpSchema.omit({ demo: true }),
+  model: NOUNS.model.row.omit({ demo: true }),
+  pump: NOUNS.pump.row.omit({ demo: true }),
   calibration: calibrationSchema.omit({ demo: true }).extend({ readings: z.array(readingCreateSchema) }),
 });
 export type CalibrationFile = z.infer<typeof calibrationFileSchema>;

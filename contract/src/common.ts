@@ -28,6 +28,9 @@ export const nameSchema = z.string().trim().min(1).max(80);
 /** A length people may have typed or measured, mm; 5 m is more than any balloon or hole. */
 export const lengthMmSchema = storedLength().positive().max(5000);
 
+/** A hall is under 100 m. */
+export const MOST_BUILD_MM = 99_999;
+
 /** Strokes or seconds. */
 export const doseSchema = storedNumber(DOSE_PLACES).positive().max(MOST_DOSE);
 

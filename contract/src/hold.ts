@@ -1,35 +1,16 @@
 import type { HoldTest } from '@leggero/core';
 import { z } from 'zod';
 
-import { demoSchema, idSchema, instantSchema, lengthMmSchema, storedNumber } from './common';
+import { idSchema, lengthMmSchema } from './common';
+import { NOUNS } from './nouns';
 
-/** A width some hours after the knot. */
-export const holdReadingSchema = z.object({
-  id: idSchema,
-  holdTestId: idSchema,
-  hours: storedNumber(3).min(0).max(8760),
-  widthMm: lengthMmSchema,
-});
-export type HoldReadingRecord = z.infer<typeof holdReadingSchema>;
-
-/** One balloon tied, left standing and measured again. */
-export const holdTestSchema = z.object({
-  id: idSchema,
-  modelId: idSchema,
-  /** Turns of the neck before the knot. */
-  wraps: z.union([z.literal(1), z.literal(2)]),
-  /** One balloon inside another. */
-  stuffed: z.boolean(),
-  startedAt: instantSchema,
-  /** By hours; the first is taken at the knot. */
-  readings: z.array(holdReadingSchema),
-  demo: demoSchema,
-});
+/** A hold test with its widths by hours; the first is taken at the knot. */
+export const holdTestSchema = NOUNS.holdTest.row.extend({ readings: z.array(NOUNS.holdReading.row) });
 export type HoldTestRecord = z.infer<typeof holdTestSchema>;
 
 /** A hold test begins with its width at the knot. */
-export const holdTestCreateSchema = holdTestSchema
-  .omit({ readings: true, demo: true })
+export const holdTestCreateSchema = NOUNS.holdTest.row
+  .omit({ demo: true })
   .extend({ firstReadingId: idSchema, firstWidthMm: lengthMmSchema });
 export type HoldTestCreate = z.infer<typeof holdTestCreateSchema>;
 

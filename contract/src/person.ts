@@ -1,25 +1,16 @@
 import { z } from 'zod';
 
-import { demoSchema, idSchema, nameSchema } from './common';
+import { idSchema } from './common';
+import { changeSchema, makeSchema } from './noun';
+import { NOUNS, type RowOf } from './nouns';
 
 /** Digits or letters that open what is a person's own. */
 export const pinSchema = z.string().min(4, 'A PIN has 4 characters or more').max(32);
 
-/** Someone of the studio. */
-export const personSchema = z.object({
-  id: idSchema,
-  name: nameSchema,
-  /** Sees everyone's history. */
-  owner: z.boolean(),
-  /** Whether a PIN keeps their history; without one whoever taps their name sees it. */
-  hasPin: z.boolean(),
-  demo: demoSchema,
-});
-export type PersonRecord = z.infer<typeof personSchema>;
+export type PersonRecord = RowOf<'person'>;
 
-export const personCreateSchema = z.object({ id: idSchema, name: nameSchema });
-export type PersonCreate = z.infer<typeof personCreateSchema>;
-export const personPatchSchema = z.object({ name: nameSchema }).partial();
+export const personCreateSchema = makeSchema(NOUNS.person);
+export const personPatchSchema = changeSchema(NOUNS.person);
 
 /** A new PIN, or none. */
 export const pinChangeSchema = z.object({ pin: pinSchema.nullable() });

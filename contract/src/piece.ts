@@ -1,142 +1,14 @@
-import { FINISHES, FORMS, HEMS, RING_FITS, TOP_LINES } from '@leggero/core';
 import { z } from 'zod';
 
 import { checkSchema } from './check';
-import { demoSchema, hexSchema, idSchema, instantSchema, lengthMmSchema, nameSchema, storedLength } from './common';
+import { changeSchema, makeSchema } from './noun';
+import { NOUNS, type RowOf } from './nouns';
 
-/** A hall is under 100 m. */
-const MOST_BUILD_MM = 99_999;
-/** Lengths of a design are kept as they were worked out: of a build, and of one balloon in it. */
-const buildMmSchema = z.number().positive().max(MOST_BUILD_MM);
-const partMmSchema = z.number().positive().max(5000);
-
-/** Which balloon a part of a piece is made of, and how it is drawn when it is no longer on the shelf. */
-export const partSchema = z.object({
-  modelId: idSchema.nullable(),
-  colourHex: hexSchema,
-  finish: z.enum(FINISHES),
-});
-export type PiecePart = z.infer<typeof partSchema>;
-
-/** A part with the width it is wanted in, mm. */
-export const sizedPartSchema = partSchema.extend({ widthMm: partMmSchema });
-export type SizedPart = z.infer<typeof sizedPartSchema>;
-
-/** What repeats along a chain. */
-const repeatSchema = z.array(sizedPartSchema).min(1).max(6);
-const heightSchema = z.number().min(0).max(30_000);
-
-const chainDesignSchema = z.object({
-  form: z.literal('chain'),
-  lengthMm: buildMmSchema,
-  repeat: repeatSchema,
-  /** The plain balloon at its free end. */
-  finisher: sizedPartSchema.nullable(),
-  /** Height of the room, where it hangs. */
-  roomMm: buildMmSchema.nullable(),
-  trimmed: z.boolean(),
-});
-
-const swagDesignSchema = z.object({
-  form: z.literal('swag'),
-  /** From the first fixing to the last, over all bays. */
-  spanMm: buildMmSchema,
-  bays: z.int().min(1).max(12),
-  dropMm: z.number().min(0).max(30_000),
-  /** How much higher the right fixing of a single bay is than the left. */
-  riseMm: z.number().min(-20_000).max(20_000),
-  rows: z.int().min(1).max(6),
-  rowDropMm: z.number().min(0).max(10_000),
-  repeat: repeatSchema,
-  /** Fixings above the floor. */
-  fixingsMm: buildMmSchema,
-  walkedUnder: z.boolean(),
-  trimmed: z.boolean(),
-});
-
-const curtainDesignSchema = z.object({
-  form: z.literal('curtain'),
-  acrossMm: buildMmSchema,
-  topMm: buildMmSchema,
-  hemMm: heightSchema,
-  everyMm: buildMmSchema,
-  topLine: z.enum(TOP_LINES),
-  bowMm: z.number().min(0).max(20_000),
-  hem: z.enum(HEMS),
-  grid: z.boolean(),
-  repeat: repeatSchema,
-  finisher: sizedPartSchema.nullable(),
-  ceilingMm: buildMmSchema.nullable(),
-  walkedUnder: z.boolean(),
-  trimmed: z.boolean(),
-});
-
-const ringDesignSchema = z.object({
-  form: z.literal('ring'),
-  count: z.int().min(3).max(500),
-  /** From the lowest up, each turned by half a step on the one below. */
-  rings: z.array(sizedPartSchema).min(1).max(12),
-  /** A thing that a single ring goes with. */
-  thing: z.object({ diameterMm: buildMmSchema, fit: z.enum(RING_FITS) }).nullable(),
-});
-
-const closedDesignSchema = z.object({
-  form: z.enum(FORMS),
-  count: z.int().min(4).max(40),
-  rings: z.int().min(0).max(6),
-  by: z.enum(['base', 'mouth']),
-  baseMm: partMmSchema,
-  mouthMm: partMmSchema,
-  leanDeg: z.number().min(0).max(30),
-  /** mm between the sizes it may have. */
-  stepMm: z.number().positive().max(50),
-  /** By size; those not named are made of `usual`. */
-  parts: z.record(z.string().min(1).max(40), partSchema),
-  usual: partSchema,
-  /** The handle's height, and its modelling balloon. */
-  handle: z.object({ riseMm: partMmSchema, part: partSchema }).nullable(),
-});
-
-/** What a piece is made to. Counts, sizes and places are worked out from it. */
-export const pieceDesignSchema = z.discriminatedUnion('form', [
-  chainDesignSchema,
-  swagDesignSchema,
-  curtainDesignSchema,
-  ringDesignSchema,
-  closedDesignSchema,
-]);
-export type PieceDesign = z.infer<typeof pieceDesignSchema>;
-export type DesignOf<Form extends PieceDesign['form']> = Extract<PieceDesign, { form: Form }>;
-export type ClosedDesign = z.infer<typeof closedDesignSchema>;
-
-/** Every form that a piece may have. */
-export const PIECE_FORMS = ['chain', 'swag', 'curtain', 'ring', ...FORMS] as const;
-export type PieceForm = (typeof PIECE_FORMS)[number];
-
-/** A piece of linking work: its design, and the checks of its balloons. */
-export const pieceSchema = z.object({
-  id: idSchema,
-  name: nameSchema,
-  design: pieceDesignSchema,
-  createdAt: instantSchema,
-  /** Newest first. */
-  checks: z.array(checkSchema),
-  demo: demoSchema,
-});
+/** A piece of linking work with the checks of its balloons, newest first. */
+export const pieceSchema = NOUNS.piece.row.extend({ checks: z.array(checkSchema) });
 export type PieceRecord = z.infer<typeof pieceSchema>;
 
-export const pieceCreateSchema = pieceSchema.omit({ checks: true, demo: true });
-export type PieceCreate = z.infer<typeof pieceCreateSchema>;
-export const piecePatchSchema = pieceSchema.pick({ name: true, design: true }).partial();
-export type PiecePatch = z.infer<typeof piecePatchSchema>;
+export const pieceCreateSchema = makeSchema(NOUNS.piece);
+export const piecePatchSchema = changeSchema(NOUNS.piece);
 
-/** A chain of one balloon that was laid out straight and measured: what knot and tail take is learned from it. */
-export const chainSchema = z.object({
-  id: idSchema,
-  modelId: idSchema,
-  count: z.int().min(3).max(100),
-  widthMm: lengthMmSchema,
-  lengthMm: storedLength().positive().max(MOST_BUILD_MM),
-  takenAt: instantSchema,
-});
-export type ChainRecord = z.infer<typeof chainSchema>;
+export type ChainRecord = RowOf<'chain'>;

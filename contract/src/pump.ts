@@ -1,29 +1,16 @@
-import { INFLATOR_KINDS, type Inflator } from '@leggero/core';
-import { z } from 'zod';
+import type { Inflator } from '@leggero/core';
+import type { z } from 'zod';
 
-import { demoSchema, idSchema, nameSchema, storedNumber } from './common';
+import { bareRow, changeSchema, makeSchema } from './noun';
+import { NOUNS, type RowOf } from './nouns';
 
 /** A pump in full, as a form holds it: nothing is filled in. */
-export const pumpFieldsSchema = z.object({
-  id: idSchema,
-  name: nameSchema,
-  kind: z.enum(INFLATOR_KINDS),
-  /** Litres a stroke or a second moves, where the maker says or it was measured. */
-  doseVolumeL: storedNumber(4).positive().max(20).nullable(),
-  /** The most it presses, kPa above the air's, where the maker says. */
-  mostKPa: storedNumber(3).positive().max(1000).nullable(),
-});
+export const pumpFieldsSchema = bareRow(NOUNS.pump);
+export type PumpRecord = RowOf<'pump'>;
 
-/** A hand pump, a timed inflator or one with two nozzles. */
-export const pumpSchema = pumpFieldsSchema.extend({
-  mostKPa: pumpFieldsSchema.shape.mostKPa.default(null),
-  demo: demoSchema,
-});
-export type PumpRecord = z.infer<typeof pumpSchema>;
-
-export const pumpCreateSchema = pumpSchema.omit({ demo: true });
+export const pumpCreateSchema = makeSchema(NOUNS.pump);
 export type PumpCreate = z.output<typeof pumpCreateSchema>;
-export const pumpPatchSchema = pumpFieldsSchema.omit({ id: true }).partial();
+export const pumpPatchSchema = changeSchema(NOUNS.pump);
 
 /** A stored pump as the core takes it. */
 export function coreInflator({ kind, doseVolumeL }: Pick<PumpRecord, 'kind' | 'doseVolumeL'>): Inflator {

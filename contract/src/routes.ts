@@ -1,27 +1,22 @@
 import { z } from 'zod';
 
-import { calibrationCreateSchema, calibrationSchema, readingCreateSchema, readingSchema } from './calibration';
+import { calibrationCreateSchema, calibrationSchema, readingCreateSchema } from './calibration';
 import { calibrationFileSchema } from './calibrationFile';
 import { checkCreateSchema, checkResultSchema, checkSchema } from './check';
-import { eyeBalloonPatchSchema, eyeBalloonSchema, eyeCheckCreateSchema, eyeCheckSchema } from './eye';
-import { holdReadingSchema, holdTestCreateSchema, holdTestSchema } from './hold';
-import { modelCreateSchema, modelDetailSchema, modelPatchSchema, modelSchema, shelfModelSchema } from './model';
-import {
-  personCreateSchema,
-  personPatchSchema,
-  personSchema,
-  pinChangeSchema,
-  sessionOpenSchema,
-  sessionSchema,
-} from './person';
-import { chainSchema, pieceCreateSchema, piecePatchSchema, pieceSchema } from './piece';
+import { batchAnswerSchema, batchSchema } from './command';
+import { eyeBalloonPatchSchema, eyeCheckCreateSchema, eyeCheckSchema } from './eye';
+import { holdTestCreateSchema, holdTestSchema } from './hold';
+import { modelCreateSchema, modelDetailSchema, modelPatchSchema, shelfModelSchema } from './model';
+import { NOUNS } from './nouns';
+import { personCreateSchema, personPatchSchema, pinChangeSchema, sessionOpenSchema, sessionSchema } from './person';
+import { pieceCreateSchema, piecePatchSchema, pieceSchema } from './piece';
 import { healthSchema } from './problem';
-import { pumpCreateSchema, pumpPatchSchema, pumpSchema } from './pump';
-import { holeMeasurementSchema, sizerCreateSchema, sizerPatchSchema, sizerSchema, sizingSchema } from './sizer';
-import { studioPatchSchema, studioSchema } from './studio';
-import { studyCreateSchema, studySchema, studyWidthSchema } from './study';
-import { acceptedTargetCreateSchema, acceptedTargetSchema } from './target';
-import { tierPatchSchema, tierSchema } from './tier';
+import { pumpCreateSchema, pumpPatchSchema } from './pump';
+import { sizerCreateSchema, sizerPatchSchema, sizerSchema } from './sizer';
+import { studioPatchSchema } from './studio';
+import { studyCreateSchema, studySchema } from './study';
+import { acceptedTargetCreateSchema } from './target';
+import { tierPatchSchema } from './tier';
 
 export interface Route {
   method: 'GET' | 'POST' | 'PATCH' | 'DELETE';
@@ -38,20 +33,20 @@ export interface Route {
  */
 export const ROUTES = {
   health: { method: 'GET', path: '/api/health', response: healthSchema },
-  readStudio: { method: 'GET', path: '/api/studio', response: studioSchema },
-  changeStudio: { method: 'PATCH', path: '/api/studio', request: studioPatchSchema, response: studioSchema },
-  listTiers: { method: 'GET', path: '/api/tiers', response: z.array(tierSchema) },
-  createTier: { method: 'POST', path: '/api/tiers', request: tierSchema, response: tierSchema },
-  changeTier: { method: 'PATCH', path: '/api/tiers/:id', request: tierPatchSchema, response: tierSchema },
+  readStudio: { method: 'GET', path: '/api/studio', response: NOUNS.studio.row },
+  changeStudio: { method: 'PATCH', path: '/api/studio', request: studioPatchSchema, response: NOUNS.studio.row },
+  listTiers: { method: 'GET', path: '/api/tiers', response: z.array(NOUNS.tier.row) },
+  createTier: { method: 'POST', path: '/api/tiers', request: NOUNS.tier.row, response: NOUNS.tier.row },
+  changeTier: { method: 'PATCH', path: '/api/tiers/:id', request: tierPatchSchema, response: NOUNS.tier.row },
   deleteTier: { method: 'DELETE', path: '/api/tiers/:id' },
   listModels: { method: 'GET', path: '/api/models', response: z.array(shelfModelSchema) },
   readModel: { method: 'GET', path: '/api/models/:id', response: modelDetailSchema },
-  createModel: { method: 'POST', path: '/api/models', request: modelCreateSchema, response: modelSchema },
-  changeModel: { method: 'PATCH', path: '/api/models/:id', request: modelPatchSchema, response: modelSchema },
+  createModel: { method: 'POST', path: '/api/models', request: modelCreateSchema, response: NOUNS.model.row },
+  changeModel: { method: 'PATCH', path: '/api/models/:id', request: modelPatchSchema, response: NOUNS.model.row },
   deleteModel: { method: 'DELETE', path: '/api/models/:id' },
-  listPumps: { method: 'GET', path: '/api/pumps', response: z.array(pumpSchema) },
-  createPump: { method: 'POST', path: '/api/pumps', request: pumpCreateSchema, response: pumpSchema },
-  changePump: { method: 'PATCH', path: '/api/pumps/:id', request: pumpPatchSchema, response: pumpSchema },
+  listPumps: { method: 'GET', path: '/api/pumps', response: z.array(NOUNS.pump.row) },
+  createPump: { method: 'POST', path: '/api/pumps', request: pumpCreateSchema, response: NOUNS.pump.row },
+  changePump: { method: 'PATCH', path: '/api/pumps/:id', request: pumpPatchSchema, response: NOUNS.pump.row },
   deletePump: { method: 'DELETE', path: '/api/pumps/:id' },
   listSizers: { method: 'GET', path: '/api/sizers', response: z.array(sizerSchema) },
   createSizer: { method: 'POST', path: '/api/sizers', request: sizerCreateSchema, response: sizerSchema },
@@ -60,31 +55,31 @@ export const ROUTES = {
   createHoleMeasurement: {
     method: 'POST',
     path: '/api/hole-measurements',
-    request: holeMeasurementSchema,
-    response: holeMeasurementSchema,
+    request: NOUNS.holeMeasurement.row,
+    response: NOUNS.holeMeasurement.row,
   },
   deleteHoleMeasurement: { method: 'DELETE', path: '/api/hole-measurements/:id' },
-  createSizing: { method: 'POST', path: '/api/sizings', request: sizingSchema, response: sizingSchema },
+  createSizing: { method: 'POST', path: '/api/sizings', request: NOUNS.sizing.row, response: NOUNS.sizing.row },
   deleteSizing: { method: 'DELETE', path: '/api/sizings/:id' },
   readSession: { method: 'GET', path: '/api/session', response: sessionSchema },
   /** Opens what is a person's own on this device; 403 with the wrong PIN. */
   openSession: { method: 'POST', path: '/api/session', request: sessionOpenSchema, response: sessionSchema },
   closeSession: { method: 'DELETE', path: '/api/session' },
-  listPeople: { method: 'GET', path: '/api/people', response: z.array(personSchema) },
+  listPeople: { method: 'GET', path: '/api/people', response: z.array(NOUNS.person.row) },
   createPerson: {
     method: 'POST',
     path: '/api/people',
     request: personCreateSchema,
-    response: personSchema,
+    response: NOUNS.person.row,
   },
   changePerson: {
     method: 'PATCH',
     path: '/api/people/:id',
     request: personPatchSchema,
-    response: personSchema,
+    response: NOUNS.person.row,
   },
   deletePerson: { method: 'DELETE', path: '/api/people/:id' },
-  setPin: { method: 'POST', path: '/api/people/:id/pin', request: pinChangeSchema, response: personSchema },
+  setPin: { method: 'POST', path: '/api/people/:id/pin', request: pinChangeSchema, response: NOUNS.person.row },
   /** Private: the person's own session or the owner's. */
   listEyeChecks: {
     method: 'GET',
@@ -102,14 +97,14 @@ export const ROUTES = {
   createEyeBalloon: {
     method: 'POST',
     path: '/api/eye-balloons',
-    request: eyeBalloonSchema,
-    response: eyeBalloonSchema,
+    request: NOUNS.eyeBalloon.row,
+    response: NOUNS.eyeBalloon.row,
   },
   changeEyeBalloon: {
     method: 'PATCH',
     path: '/api/eye-balloons/:id',
     request: eyeBalloonPatchSchema,
-    response: eyeBalloonSchema,
+    response: NOUNS.eyeBalloon.row,
   },
   deleteEyeBalloon: { method: 'DELETE', path: '/api/eye-balloons/:id' },
   listStudies: { method: 'GET', path: '/api/studies', response: z.array(studySchema) },
@@ -118,8 +113,8 @@ export const ROUTES = {
   createStudyWidth: {
     method: 'POST',
     path: '/api/study-widths',
-    request: studyWidthSchema,
-    response: studyWidthSchema,
+    request: NOUNS.studyWidth.row,
+    response: NOUNS.studyWidth.row,
   },
   deleteStudyWidth: { method: 'DELETE', path: '/api/study-widths/:id' },
   listPieces: { method: 'GET', path: '/api/pieces', response: z.array(pieceSchema) },
@@ -127,8 +122,8 @@ export const ROUTES = {
   changePiece: { method: 'PATCH', path: '/api/pieces/:id', request: piecePatchSchema, response: pieceSchema },
   deletePiece: { method: 'DELETE', path: '/api/pieces/:id' },
   /** Chains that were laid out and measured. */
-  listChains: { method: 'GET', path: '/api/chains', response: z.array(chainSchema) },
-  createChain: { method: 'POST', path: '/api/chains', request: chainSchema, response: chainSchema },
+  listChains: { method: 'GET', path: '/api/chains', response: z.array(NOUNS.chain.row) },
+  createChain: { method: 'POST', path: '/api/chains', request: NOUNS.chain.row, response: NOUNS.chain.row },
   deleteChain: { method: 'DELETE', path: '/api/chains/:id' },
   createCalibration: {
     method: 'POST',
@@ -141,7 +136,7 @@ export const ROUTES = {
     method: 'POST',
     path: '/api/readings',
     request: readingCreateSchema,
-    response: readingSchema,
+    response: NOUNS.reading.row,
   },
   deleteReading: { method: 'DELETE', path: '/api/readings/:id' },
   importCalibration: {
@@ -160,15 +155,15 @@ export const ROUTES = {
   createHoldReading: {
     method: 'POST',
     path: '/api/hold-readings',
-    request: holdReadingSchema,
-    response: holdReadingSchema,
+    request: NOUNS.holdReading.row,
+    response: NOUNS.holdReading.row,
   },
   deleteHoldReading: { method: 'DELETE', path: '/api/hold-readings/:id' },
   acceptTarget: {
     method: 'POST',
     path: '/api/targets',
     request: acceptedTargetCreateSchema,
-    response: acceptedTargetSchema,
+    response: NOUNS.target.row,
   },
   deleteTarget: { method: 'DELETE', path: '/api/targets/:id' },
   createCheck: { method: 'POST', path: '/api/checks', request: checkCreateSchema, response: checkSchema },
@@ -177,9 +172,11 @@ export const ROUTES = {
     method: 'POST',
     path: '/api/check-results',
     request: checkResultSchema,
-    response: checkResultSchema,
+    response: NOUNS.checkResult.row,
   },
   deleteCheckResult: { method: 'DELETE', path: '/api/check-results/:id' },
+  /** Several commands at once, each whole or not at all; each is answered by itself. */
+  carryOut: { method: 'POST', path: '/api/batch', request: batchSchema, response: batchAnswerSchema },
 } as const satisfies Record<string, Route>;
 
 export type RouteName = keyof typeof ROUTES;
@@ -192,6 +189,10 @@ export type RequestOf<Name extends RouteName> = z.input<Of<Name, 'request'>>;
 export type ParsedRequestOf<Name extends RouteName> = z.output<Of<Name, 'request'>>;
 /** What a route answers. */
 export type ResponseOf<Name extends RouteName> = z.output<Of<Name, 'response'>>;
+
+/** What was written since a cursor (`changesQuerySchema`, `changesSchema`), and word of what is written from now on. */
+export const CHANGES_PATH = '/api/changes';
+export const LIVE_PATH = '/api/changes/live';
 
 /** A route's path with its id filled in. */
 export function pathOf(name: RouteName, id?: string): string {

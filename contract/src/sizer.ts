@@ -1,57 +1,22 @@
-import { HOLE_WAYS, holeOn, WIDEST_HOLE_MM, type HoleMeasurement, type HoleNow } from '@leggero/core';
+import { holeOn, type HoleMeasurement, type HoleNow } from '@leggero/core';
 import { z } from 'zod';
 
-import { demoSchema, idSchema, instantSchema, lengthMmSchema, nameSchema, storedLength } from './common';
+import { changeFields } from './noun';
+import { NOUNS, type RowOf } from './nouns';
 
-const holeWidthSchema = storedLength().positive().max(WIDEST_HOLE_MM);
-
-/** A hole measured: in one direction, and square to it where it was taken both ways. */
-export const holeMeasurementSchema = z.object({
-  id: idSchema,
-  holeId: idSchema,
-  acrossMm: holeWidthSchema,
-  downMm: holeWidthSchema.nullable(),
-  way: z.enum(HOLE_WAYS),
-  takenAt: instantSchema,
-});
-export type HoleMeasurementRecord = z.infer<typeof holeMeasurementSchema>;
-
-/** A balloon sized in a hole and measured afterwards: what the squeeze is learned from. */
-export const sizingSchema = z.object({
-  id: idSchema,
-  holeId: idSchema,
-  nominalMm: storedLength().min(25).max(2500),
-  widthMm: lengthMmSchema,
-  takenAt: instantSchema,
-});
-export type SizingRecord = z.infer<typeof sizingSchema>;
-
-/** A hole as it was made or written down. */
-export const holeLabelSchema = z.object({
-  id: idSchema,
-  /** What is written beside it. */
-  label: z.string().trim().min(1).max(20),
-  /** The width its label claims. */
-  widthMm: lengthMmSchema,
-});
+export type HoleMeasurementRecord = RowOf<'holeMeasurement'>;
+/** A hole as its sizer has it, without what was measured of it. */
+export const holeLabelSchema = NOUNS.hole.row.omit({ sizerId: true });
 export type HoleLabel = z.infer<typeof holeLabelSchema>;
 
-export const holeSchema = holeLabelSchema.extend({
-  /** Oldest first. */
-  measurements: z.array(holeMeasurementSchema),
-});
+/** A hole with its measurements, oldest first. */
+export const holeSchema = holeLabelSchema.extend({ measurements: z.array(NOUNS.holeMeasurement.row) });
 export type HoleRecord = z.infer<typeof holeSchema>;
 
-/** A plate or box with holes. */
-export const sizerSchema = z.object({
-  id: idSchema,
-  name: nameSchema,
-  /** Who keeps it; empty for the studio's own. */
-  keeper: z.string().trim().max(80),
-  /** Sorted by labelled width. */
+/** A sizer with its holes by labelled width, and the balloons sized in them. */
+export const sizerSchema = NOUNS.sizer.row.extend({
   holes: z.array(holeSchema).max(60),
-  sizings: z.array(sizingSchema),
-  demo: demoSchema,
+  sizings: z.array(NOUNS.sizing.row),
 });
 export type SizerRecord = z.infer<typeof sizerSchema>;
 
@@ -69,14 +34,10 @@ const distinctHoles = z
     });
   });
 
-export const sizerCreateSchema = sizerSchema
-  .omit({ demo: true, sizings: true })
-  .extend({ holes: distinctHoles, keeper: sizerSchema.shape.keeper.default('') });
+export const sizerCreateSchema = NOUNS.sizer.row.omit({ demo: true }).extend({ holes: distinctHoles });
 export type SizerCreate = z.output<typeof sizerCreateSchema>;
 /** A patch replaces all holes or none; a hole that keeps its id keeps its measurements. */
-export const sizerPatchSchema = z
-  .object({ name: nameSchema, keeper: sizerSchema.shape.keeper, holes: distinctHoles })
-  .partial();
+export const sizerPatchSchema = z.object({ ...changeFields(NOUNS.sizer), holes: distinctHoles.optional() });
 
 const DAY_MS = 86_400_000;
 /** A moment as the core counts days. */

@@ -1,33 +1,12 @@
 import { z } from 'zod';
 
-import { demoSchema, idSchema, instantSchema, lengthMmSchema, nameSchema } from './common';
+import { nameSchema } from './common';
+import { NOUNS } from './nouns';
 
-const place = z.int().min(0).max(29);
-
-/** One width of a study: which balloon, who, which time. */
-export const studyWidthSchema = z.object({
-  id: idSchema,
-  studyId: idSchema,
-  balloon: place,
-  person: place,
-  repeat: place,
-  widthMm: lengthMmSchema,
-  takenAt: instantSchema,
-});
-export type StudyWidthRecord = z.infer<typeof studyWidthSchema>;
-
-/** A study of the sizing itself: the same balloons, sized by each person, several times. */
-export const studySchema = z.object({
-  id: idSchema,
-  /** What is studied, in the studio's words: a hole, a tape, a caliper. */
-  subject: nameSchema,
-  /** Who takes part, in order. */
+/** A study with who takes part, in order, and its widths. */
+export const studySchema = NOUNS.study.row.extend({
   people: z.array(nameSchema).min(2).max(6),
-  balloons: z.int().min(2).max(20),
-  repeats: z.int().min(2).max(5),
-  startedAt: instantSchema,
-  widths: z.array(studyWidthSchema),
-  demo: demoSchema,
+  widths: z.array(NOUNS.studyWidth.row),
 });
 export type StudyRecord = z.infer<typeof studySchema>;
 

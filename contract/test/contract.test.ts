@@ -33,7 +33,7 @@ describe('the route table', () => {
 
   it('parses what it writes, and deletes without a body', () => {
     for (const [name, route] of Object.entries(ROUTES)) {
-      const writes = /^(create|change|accept|import|open|set)/.test(name);
+      const writes = /^(create|change|accept|import|open|set|carry)/.test(name);
       expect(['request' in route, name]).toEqual([writes, name]);
     }
   });

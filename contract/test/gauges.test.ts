@@ -5,8 +5,7 @@ import {
   eyeBalloonCount,
   eyeCheckCreateSchema,
   holeAt,
-  holeMeasurementSchema,
-  personSchema,
+  NOUNS,
   pinSchema,
   sizerCreateSchema,
   sizerPatchSchema,
@@ -41,10 +40,10 @@ describe('a sizer', () => {
 
   it('is measured hole by hole: a metre is the most', () => {
     const measurement = { id, holeId: other, acrossMm: 226, downMm: null, way: 'caliper', takenAt: at };
-    expect(refusedAt(holeMeasurementSchema, measurement)).toEqual([]);
-    expect(refusedAt(holeMeasurementSchema, { ...measurement, acrossMm: 1001 })).toEqual(['acrossMm']);
-    expect(refusedAt(holeMeasurementSchema, { ...measurement, downMm: 0 })).toEqual(['downMm']);
-    expect(refusedAt(holeMeasurementSchema, { ...measurement, way: 'guess' })).toEqual(['way']);
+    expect(refusedAt(NOUNS.holeMeasurement.row, measurement)).toEqual([]);
+    expect(refusedAt(NOUNS.holeMeasurement.row, { ...measurement, acrossMm: 1001 })).toEqual(['acrossMm']);
+    expect(refusedAt(NOUNS.holeMeasurement.row, { ...measurement, downMm: 0 })).toEqual(['downMm']);
+    expect(refusedAt(NOUNS.holeMeasurement.row, { ...measurement, way: 'guess' })).toEqual(['way']);
   });
 
   it('has each hole as it was on a day: a moment counts by its date', () => {
@@ -128,7 +127,7 @@ describe('an eye check', () => {
 
 describe('people', () => {
   it('are told apart without their PIN, which has four characters or more', () => {
-    expect(Object.keys(personSchema.shape)).not.toContain('pin');
+    expect(Object.keys(NOUNS.person.row.shape)).not.toContain('pin');
     expect(pinSchema.safeParse('123').success).toBe(false);
     expect(pinSchema.safeParse('1234').success).toBe(true);
   });

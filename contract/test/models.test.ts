@@ -3,7 +3,7 @@ import {
   coreBalloon,
   modelCreateSchema,
   modelPatchSchema,
-  modelSchema,
+  NOUNS,
   MODEL_DEFAULTS,
   pumpCreateSchema,
   pumpPatchSchema,
@@ -27,7 +27,7 @@ const paths = (result: { error?: { issues: { path: PropertyKey[] }[] } | undefin
 describe('a model', () => {
   it('written before there were pairs is a single plain one', () => {
     expect(modelCreateSchema.parse(plain)).toEqual({ ...plain, ...MODEL_DEFAULTS });
-    expect(modelSchema.parse({ ...plain, demo: false })).toMatchObject(MODEL_DEFAULTS);
+    expect(NOUNS.model.row.parse({ ...plain, demo: false })).toMatchObject(MODEL_DEFAULTS);
   });
 
   it('is changed only where a change says so: nothing is filled in', () => {

@@ -1,11 +1,4 @@
-import {
-  chainSchema,
-  checkCreateSchema,
-  PIECE_FORMS,
-  pieceDesignSchema,
-  piecePatchSchema,
-  CHECK_DEFAULTS,
-} from '../src';
+import { NOUNS, checkCreateSchema, PIECE_FORMS, pieceDesignSchema, piecePatchSchema, CHECK_DEFAULTS } from '../src';
 
 const id = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a';
 const part = { modelId: null, colourHex: '#d2577e', finish: 'matte' };
@@ -63,8 +56,8 @@ it('a chain to learn from has three balloons or more', () => {
     lengthMm: 390,
     takenAt: '2026-10-15T17:00:00.000Z',
   };
-  expect(chainSchema.parse(chain)).toEqual(chain);
-  expect(paths(chainSchema.safeParse({ ...chain, count: 2 }))).toEqual(['count']);
+  expect(NOUNS.chain.row.parse(chain)).toEqual(chain);
+  expect(paths(NOUNS.chain.row.safeParse({ ...chain, count: 2 }))).toEqual(['count']);
 });
 
 it('a check written before there were pieces is for none', () => {

@@ -1,6 +1,13 @@
 import { randomUUID } from 'node:crypto';
 
-import { ROUTES, type ModelDetail, type PersonRecord, type RouteName, type SizerRecord } from '@leggero/contract';
+import {
+  ROUTES,
+  type BatchAnswer,
+  type ModelDetail,
+  type PersonRecord,
+  type RouteName,
+  type SizerRecord,
+} from '@leggero/contract';
 import { randomFrom } from '@leggero/core';
 import supertest from 'supertest';
 
@@ -90,6 +97,12 @@ export async function attackRoutes({ request, perRoute }: Attack): Promise<{ sen
     const answer = await (body === undefined ? request[verb](address) : request[verb](address).send(body as object));
     sent += 1;
     if (answer.status >= 500) faults.push(`${name} ${answer.status}: ${JSON.stringify(body)?.slice(0, 300)}`);
+    if (name === 'carryOut') {
+      for (const { problem } of (answer.body as Partial<BatchAnswer>).answers ?? []) {
+        if (problem && problem.status >= 500)
+          faults.push(`${name} ${problem.status}: ${JSON.stringify(body)?.slice(0, 900)}`);
+      }
+    }
     if (answer.status < 300 && 'response' in route && !route.response.safeParse(answer.body).success) {
       faults.push(`${name} answers against its contract: ${JSON.stringify(body)?.slice(0, 300)}`);
     }
@@ -202,6 +215,23 @@ async function targetsOf(request: Request): Promise<Target[]> {
     { name: 'acceptTarget', good: again(target) },
     { name: 'createCheck', good: again(check) },
     { name: 'createCheckResult', good: again(check.results[0], { position: 999 }) },
+    {
+      name: 'carryOut',
+      good: {
+        commands: [
+          {
+            key: randomUUID(),
+            writes: [
+              { put: 'reading', row: again(calibration.readings[0]) },
+              { put: 'check', row: again(check) },
+              { put: 'piece', row: again(pieces[0]) },
+              { change: 'tier', id: idOf(tiers[0]!), by: { purpose: 'columns' } },
+              { remove: 'chain', id: randomUUID() },
+            ],
+          },
+        ],
+      },
+    },
   ];
 }
 

@@ -134,19 +134,20 @@ describe('a model and what hangs on it', () => {
       .expect(201);
     const first = result(0, { answer: 'falls' });
     await request.post('/api/check-results').send(first).expect(201);
-    await request
-      .post('/api/check-results')
-      .send(result(0, { answer: 'passes' }))
-      .expect(409);
+    // A second phone at the same check does not know of it: its balloon is the next one.
+    const second = result(0, { answer: 'passes' });
+    const told = await request.post('/api/check-results').send(second).expect(201);
+    expect(told.body.position).toBe(2);
+    await request.post('/api/check-results').send(second).expect(200, told.body);
     await request.post('/api/check-results').send(result(2, {})).expect(400);
     await request
       .post('/api/check-results')
       .send(result(2, { answer: 'stops', widthMm: 3 }))
       .expect(400);
     const read = async () => (await request.get(`/api/models/${made.model.id}`)).body.checks[0].results;
-    expect((await read()).map((r: { position: number }) => r.position)).toEqual([0, 1]);
+    expect((await read()).map((r: { position: number }) => r.position)).toEqual([0, 1, 2]);
     await request.delete(`/api/check-results/${first.id}`).expect(204);
-    expect(await read()).toHaveLength(1);
+    expect(await read()).toHaveLength(2);
   });
 });
 

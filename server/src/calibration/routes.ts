@@ -1,15 +1,15 @@
 import type { Router } from 'express';
 
-import { removeOwned, type Scope } from '../db/records';
-import { calibrations, readings } from '../db/tables';
-import { mount } from '../http/route';
+import type { Scope } from '../db/records';
+import { mountWriting } from '../http/route';
+import { makeRow } from '../records/commands';
 import { importCalibration } from './importFile';
-import { createCalibration, createReading } from './store';
+import { withReadings } from './store';
 
 export function calibrationRoutes(router: Router, scope: Scope): void {
-  mount(router, scope, 'createCalibration', (call) => createCalibration(call, call.body));
-  mount(router, scope, 'importCalibration', (call) => importCalibration(call, call.body));
-  mount(router, scope, 'deleteCalibration', (call) => removeOwned(call, calibrations, call.id));
-  mount(router, scope, 'createReading', (call) => createReading(call, call.body));
-  mount(router, scope, 'deleteReading', (call) => removeOwned(call, readings, call.id));
+  mountWriting(router, scope, 'createCalibration', async (asked) => {
+    const { row, created } = await makeRow(asked, 'calibration', asked.body);
+    return { row: await withReadings(asked, row), created };
+  });
+  mountWriting(router, scope, 'importCalibration', (asked) => importCalibration(asked, asked.body));
 }

@@ -4,17 +4,6 @@ export function withoutStudio<Row extends { studioId: string }>(row: Row): Omit<
   return rest;
 }
 
-/** The same for the outcome of a create. */
-export function withoutStudioOnce<Row extends { studioId: string }>({
-  row,
-  created,
-}: {
-  row: Row;
-  created: boolean;
-}): { row: Omit<Row, 'studioId'>; created: boolean } {
-  return { row: withoutStudio(row), created };
-}
-
 /** Groups rows by a key, keeping their order. */
 export function groupBy<Row>(rows: readonly Row[], keyOf: (row: Row) => string): Map<string, Row[]> {
   const groups = new Map<string, Row[]>();

@@ -27,6 +27,7 @@ import {
   tiers,
 } from '../db/tables';
 import { ensureOwner } from '../studio/store';
+import { isoAt } from './moment';
 import { measure } from './balloon';
 import { fillPeople, fillSizers } from './gauges';
 import { fillPairs } from './pairs';
@@ -64,8 +65,8 @@ export async function fillDemo({ database }: { database: Database }): Promise<st
       modelIds.push(await fillModel(tx, { studioId, pumpIds, model, index, random }));
     }
     await fillPeople({ tx, studioId, firstDay: FIRST_DAY, random }, modelIds[0]!);
-    await fillPairs({ tx, studioId, pumpIds, evening: new Date(FIRST_DAY + 9 * DAY_MS) });
-    await fillPieces({ tx, studioId, pumpIds, evening: new Date(FIRST_DAY + 10 * DAY_MS) });
+    await fillPairs({ tx, studioId, pumpIds, evening: FIRST_DAY + 9 * DAY_MS });
+    await fillPieces({ tx, studioId, pumpIds, evening: FIRST_DAY + 10 * DAY_MS });
   });
   return studioId;
 }
@@ -96,7 +97,7 @@ async function fillModel(tx: Transaction, options: FillModel): Promise<string> {
   await tx.insert(models).values({ ...record, id: modelId, studioId, demo: true });
   for (const [age, calibration] of made.entries()) {
     // The newest comes first; each older one is of the evening before.
-    const startedAt = new Date(FIRST_DAY + (index - age) * DAY_MS);
+    const startedMs = FIRST_DAY + (index - age) * DAY_MS;
     const calibrationId = randomUUID();
     const { pump, preStretched = false, roundedOff = false } = calibration;
     await tx.insert(calibrations).values({
@@ -106,7 +107,7 @@ async function fillModel(tx: Transaction, options: FillModel): Promise<string> {
       pumpId: pumpIds[pump],
       preStretched,
       roundedOff,
-      startedAt,
+      startedAt: isoAt(startedMs),
       demo: true,
     });
     const taken = takeReadings(model, calibration, random);
@@ -118,7 +119,7 @@ async function fillModel(tx: Transaction, options: FillModel): Promise<string> {
         id: randomUUID(),
         studioId,
         calibrationId,
-        takenAt: new Date(startedAt.getTime() + (i + 1) * MINUTE_MS),
+        takenAt: isoAt(startedMs + (i + 1) * MINUTE_MS),
       })),
     );
     if (index === 0 && age === 0) {
@@ -165,14 +166,14 @@ async function fillHoldTest(
   { studioId, modelId, model, index, test, random }: FillHold,
 ): Promise<void> {
   const holdTestId = randomUUID();
-  const startedAt = new Date(FIRST_DAY + index * DAY_MS + 60 * MINUTE_MS);
+  const startedMs = FIRST_DAY + index * DAY_MS + 60 * MINUTE_MS;
   await tx.insert(holdTests).values({
     id: holdTestId,
     studioId,
     modelId,
     wraps: test.wraps,
     stuffed: false,
-    startedAt,
+    startedAt: isoAt(startedMs),
     demo: true,
   });
   const firstMm = 0.86 * model.nominalMm;
@@ -203,7 +204,7 @@ async function fillCheck(
   const { widthMm: targetMm, toleranceMm } = target;
   const { size, tierName, sdMm, small } = DEMO_BATCH;
   const checkId = randomUUID();
-  const startedAt = new Date(FIRST_DAY + 6 * DAY_MS);
+  const startedMs = FIRST_DAY + 6 * DAY_MS;
   await tx.insert(checks).values({
     id: checkId,
     studioId,
@@ -212,14 +213,14 @@ async function fillCheck(
     targetMm,
     toleranceMm,
     size,
-    startedAt,
+    startedAt: isoAt(startedMs),
     demo: true,
   });
   await tx.insert(checkResults).values(
     Array.from({ length: size }, (_, position) => {
       const offMm = position === small.at ? small.byMm : sdMm * normalFrom(random);
       const answer: HoleAnswer = offMm > toleranceMm ? 'stops' : offMm < -toleranceMm ? 'falls' : 'passes';
-      const takenAt = new Date(startedAt.getTime() + position * 20_000);
+      const takenAt = isoAt(startedMs + position * 20_000);
       return { id: randomUUID(), studioId, checkId, position, answer, takenAt };
     }),
   );

@@ -16,6 +16,7 @@ import {
   studyPeople,
   studyWidths,
 } from '../db/tables';
+import { isoAt } from './moment';
 import { DEMO_SIZERS } from './scenario';
 
 type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
@@ -67,7 +68,7 @@ export async function fillSizers({ tx, studioId, firstDay }: Omit<Fill, 'random'
         acrossMm,
         downMm,
         way: 'caliper' as const,
-        takenAt: new Date(firstDay - DAY_MS),
+        takenAt: isoAt(firstDay - DAY_MS),
       })),
     );
     await tx.insert(sizings).values(
@@ -78,7 +79,7 @@ export async function fillSizers({ tx, studioId, firstDay }: Omit<Fill, 'random'
           holeId: holeOf(size),
           nominalMm: nominalInches * INCH,
           widthMm,
-          takenAt: new Date(firstDay + i * BALLOON_MS),
+          takenAt: isoAt(firstDay + i * BALLOON_MS),
         })),
       ),
     );
@@ -129,7 +130,7 @@ export async function fillPeople({ tx, studioId, firstDay, random }: Fill, model
     .values(PEOPLE.map((name, i) => ({ id: ids[name], studioId, name, owner: i === 0, demo: true })));
   for (const { mode, who, beside, size, day, off, sdMm, drift = 0 } of SESSIONS) {
     const eyeCheckId = randomUUID();
-    const startedAt = new Date(firstDay + day * DAY_MS);
+    const startedMs = firstDay + day * DAY_MS;
     await tx.insert(eyeChecks).values({
       id: eyeCheckId,
       studioId,
@@ -139,7 +140,7 @@ export async function fillPeople({ tx, studioId, firstDay, random }: Fill, model
       modelId,
       targetMm: TARGET_MM,
       size,
-      startedAt,
+      startedAt: isoAt(startedMs),
       demo: true,
     });
     const count = mode === 'two' ? 2 * size : size;
@@ -148,7 +149,7 @@ export async function fillPeople({ tx, studioId, firstDay, random }: Fill, model
         const second = mode === 'two' && position >= size ? SECOND_OFF_MM : 0;
         const lean = mode === 'pairs' ? (position % 2 === 0 ? 0.5 : -0.5) * PAIR_LEAN_MM : 0;
         const widthMm = TARGET_MM + off + second + lean + drift * position + sdMm * normalFrom(random);
-        const filledAt = new Date(startedAt.getTime() + position * BALLOON_MS);
+        const filledAt = isoAt(startedMs + position * BALLOON_MS);
         return { id: randomUUID(), studioId, eyeCheckId, position, widthMm, filledAt };
       }),
     );
@@ -159,8 +160,10 @@ export async function fillPeople({ tx, studioId, firstDay, random }: Fill, model
 async function fillStudy({ tx, studioId, firstDay, random }: Fill): Promise<void> {
   const { subject, balloons, repeats, around, betweenMm, leans, sdMm, day } = STUDY;
   const studyId = randomUUID();
-  const startedAt = new Date(firstDay + day * DAY_MS);
-  await tx.insert(studies).values({ id: studyId, studioId, subject, balloons, repeats, startedAt, demo: true });
+  const startedMs = firstDay + day * DAY_MS;
+  await tx
+    .insert(studies)
+    .values({ id: studyId, studioId, subject, balloons, repeats, startedAt: isoAt(startedMs), demo: true });
   await tx
     .insert(studyPeople)
     .values(PEOPLE.map((name, position) => ({ id: randomUUID(), studioId, studyId, position, name })));
@@ -176,7 +179,7 @@ async function fillStudy({ tx, studioId, firstDay, random }: Fill): Promise<void
           person,
           repeat,
           widthMm: width + lean + sdMm * normalFrom(random),
-          takenAt: new Date(startedAt.getTime() + (repeat * balloons + balloon) * BALLOON_MS),
+          takenAt: isoAt(startedMs + (repeat * balloons + balloon) * BALLOON_MS),
         })),
       ),
     ),

@@ -5,6 +5,7 @@ import { eq } from 'drizzle-orm';
 
 import type { Database } from '../db/connect';
 import { calibrations, models, readings } from '../db/tables';
+import { isoAt } from './moment';
 import { takeReadings, type PumpIds } from './fill';
 import { DEMO_PAIRS, DEMO_SPECIALS, type DemoPair, type DemoSpecial } from './scenario';
 
@@ -16,7 +17,8 @@ interface Fill {
   studioId: string;
   pumpIds: PumpIds;
   /** The evening the readings were taken. */
-  evening: Date;
+  /** ms since 1970. */
+  evening: number;
 }
 
 /** Puts the demo's other kinds and its pairs beside the balloons that are there. */
@@ -89,7 +91,7 @@ async function calibrate(
     pumpId: pumpIds[pump],
     preStretched: false,
     roundedOff: false,
-    startedAt: evening,
+    startedAt: isoAt(evening),
     demo: true,
   });
   await tx.insert(readings).values(
@@ -98,7 +100,7 @@ async function calibrate(
       id: randomUUID(),
       studioId,
       calibrationId,
-      takenAt: new Date(evening.getTime() + (i + 1) * MINUTE_MS),
+      takenAt: isoAt(evening + (i + 1) * MINUTE_MS),
     })),
   );
 }

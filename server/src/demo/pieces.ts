@@ -7,6 +7,7 @@ import { eq } from 'drizzle-orm';
 
 import type { Database } from '../db/connect';
 import { calibrations, chains, models, pieces, readings } from '../db/tables';
+import { isoAt } from './moment';
 import { takeReadings, type PumpIds } from './fill';
 import { DEMO_LINK } from './scenario';
 
@@ -19,7 +20,8 @@ interface Fill {
   studioId: string;
   pumpIds: PumpIds;
   /** The evening they were drawn up. */
-  evening: Date;
+  /** ms since 1970. */
+  evening: number;
 }
 
 /** Chains of five laid out on the bench, in inches: width, length. */
@@ -57,7 +59,7 @@ export async function fillPieces(fill: Fill): Promise<void> {
       count: 5,
       widthMm: inch(width),
       lengthMm: inch(length),
-      takenAt: new Date(evening.getTime() + i * MINUTE_MS),
+      takenAt: isoAt(evening + i * MINUTE_MS),
     })),
   );
   const drawn: [string, PieceDesign][] = [
@@ -150,7 +152,7 @@ export async function fillPieces(fill: Fill): Promise<void> {
       studioId,
       name,
       design,
-      createdAt: new Date(evening.getTime() - i * MINUTE_MS),
+      createdAt: isoAt(evening - i * MINUTE_MS),
       demo: true,
     })),
   );
@@ -171,7 +173,7 @@ async function fillLink({ tx, studioId, pumpIds, evening }: Fill): Promise<void>
       pumpId: pumpIds[calibration.pump],
       preStretched: false,
       roundedOff: false,
-      startedAt: evening,
+      startedAt: isoAt(evening),
       demo: true,
     });
     const taken = takeReadings({ nominalMm: record.nominalMm, roundTo }, calibration, random);
@@ -181,7 +183,7 @@ async function fillLink({ tx, studioId, pumpIds, evening }: Fill): Promise<void>
         id: randomUUID(),
         studioId,
         calibrationId,
-        takenAt: new Date(evening.getTime() + (i + 1) * MINUTE_MS),
+        takenAt: isoAt(evening + (i + 1) * MINUTE_MS),
       })),
     );
   }

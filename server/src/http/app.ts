@@ -17,13 +17,11 @@ import { modelRoutes } from '../model/routes';
 import { personRoutes } from '../person/routes';
 import { Sessions } from '../person/sessions';
 import { pieceRoutes } from '../piece/routes';
-import { pumpRoutes } from '../pump/routes';
 import { readingFileRoutes } from '../readingFile/routes';
+import { recordRoutes } from '../records/routes';
 import { sizerRoutes } from '../sizer/routes';
 import { studioRoutes } from '../studio/routes';
 import { studyRoutes } from '../study/routes';
-import { targetRoutes } from '../target/routes';
-import { tierRoutes } from '../tier/routes';
 import { answerProblems } from './errors';
 import { onlyOwnPages, type GuardOptions } from './guard';
 import { securityHeaders } from './headers';
@@ -99,12 +97,9 @@ function apiRouter(scope: Scope): Router {
   const nouns = [
     healthRoutes,
     studioRoutes,
-    tierRoutes,
     modelRoutes,
-    pumpRoutes,
     sizerRoutes,
     calibrationRoutes,
-    targetRoutes,
     checkRoutes,
     holdRoutes,
     readingFileRoutes,
@@ -112,6 +107,8 @@ function apiRouter(scope: Scope): Router {
     eyeRoutes,
     studyRoutes,
     pieceRoutes,
+    // After those that answer more than the row.
+    recordRoutes,
   ];
   for (const mountNoun of nouns) mountNoun(router, scope);
   router.use('/api', () => {

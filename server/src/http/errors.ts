@@ -9,13 +9,14 @@ const RETRY_SECONDS = 2;
 /** Turns whatever was thrown into a problem document. */
 export const answerProblems: ErrorRequestHandler = (error, request, response, next) => {
   if (response.headersSent) return next(error);
-  const known = toProblem(error);
+  const known = problemOf(error);
   if (known.status >= 500) request.log?.error({ err: error }, known.message);
   if (known.status === 503) response.setHeader('Retry-After', String(RETRY_SECONDS));
   response.status(known.status).type('application/problem+json').json(known.document());
 };
 
-function toProblem(error: unknown): HttpProblem {
+/** Whatever was thrown, as a problem that can be told. */
+export function problemOf(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error;
   const refused = requestProblem(error);
   if (refused) return refused;

@@ -30,7 +30,7 @@ export function roomOf(folder: string): HasRoom {
 /** Refuses to save anything while the disk is full, before the database has to, and lets the health route say so. */
 export function onlyWithRoom(hasRoom: HasRoom): RequestHandler {
   return async ({ method, path }, _, next) => {
-    const saves = (method === 'POST' || method === 'PATCH') && path !== '/session';
+    const saves = (method === 'POST' || method === 'PUT' || method === 'PATCH') && path !== '/session';
     if ((saves || path === '/health') && !(await hasRoom())) throw HttpProblem.noRoom();
     next();
   };

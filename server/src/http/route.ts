@@ -1,9 +1,12 @@
 import { idSchema, ROUTES, type ParsedRequestOf, type ResponseOf, type Route, type RouteName } from '@leggero/contract';
-import type { Router } from 'express';
+import type { Request, Response, Router } from 'express';
+import type { z } from 'zod';
 
 import { untilUncrossed } from '../db/again';
 import type { Scope } from '../db/records';
 import type { Viewer } from '../person/sessions';
+import type { Asked } from '../records/guard';
+import { inWriting } from '../records/writing';
 import { HttpProblem } from './problem';
 
 interface Call<Name extends RouteName> extends Scope {
@@ -19,36 +22,59 @@ type Answer<Name extends RouteName> =
   /** The outcome of a create. */
   | { row: ResponseOf<Name>; created: boolean };
 
+type Handle<Name extends RouteName, C = Call<Name>> = (
+  call: C,
+) => Promise<[ResponseOf<Name>] extends [never] ? void : Answer<Name>>;
+
 /** Mounts a route of the contract: parses, calls `handle` in the studio's scope, answers. */
-export function mount<Name extends RouteName>(
-  router: Router,
-  scope: Scope,
-  name: Name,
-  handle: (call: Call<Name>) => Promise<[ResponseOf<Name>] extends [never] ? void : Answer<Name>>,
-): void {
+export function mount<Name extends RouteName>(router: Router, scope: Scope, name: Name, handle: Handle<Name>): void {
   const route: Route = ROUTES[name];
   const method = route.method.toLowerCase() as 'get' | 'post' | 'patch' | 'delete';
   router[method](route.path, async (request, response) => {
-    const id = parseId(request.params['id']);
-    const parsed = route.request?.safeParse(request.body);
-    if (parsed && !parsed.success) throw HttpProblem.invalid(parsed.error);
-    const viewer = response.locals['viewer'] as Viewer;
-    const body = parsed?.data as Call<Name>['body'];
-    const answer: unknown = await untilUncrossed(() => handle({ ...scope, id, body, viewer }));
-    if (answer === undefined) return void response.status(204).end();
-    if (isCreation(answer)) return void response.status(answer.created ? 201 : 200).json(answer.row);
-    response.json(answer);
+    const id = idOf(request);
+    const body = (route.request && parsed(route.request, request.body)) as Call<Name>['body'];
+    await answer(response, () => handle({ ...scope, id, body, viewer: viewerOf(response) }));
   });
 }
 
-/** An id that is no UUID belongs to nothing. */
-function parseId(id: unknown): string {
-  if (id === undefined) return '';
-  const parsed = idSchema.safeParse(id);
-  if (!parsed.success) throw HttpProblem.notFound();
-  return parsed.data;
+/** Mounts a route that writes: the same, in one transaction that notes what it touches. */
+export function mountWriting<Name extends RouteName>(
+  router: Router,
+  scope: Scope,
+  name: Name,
+  handle: Handle<Name, Call<Name> & Asked>,
+): void {
+  mount(router, scope, name, (call) => inWriting(call, handle) as ReturnType<Handle<Name>>);
 }
 
-function isCreation(answer: unknown): answer is { row: unknown; created: boolean } {
-  return typeof answer === 'object' && answer !== null && 'created' in answer && 'row' in answer;
+/** Does some work, again where it crossed another's, and answers with its outcome. */
+export async function answer(response: Response, work: () => Promise<unknown>): Promise<void> {
+  const outcome = await untilUncrossed(work);
+  if (outcome === undefined) return void response.status(204).end();
+  if (isCreation(outcome)) return void response.status(outcome.created ? 201 : 200).json(outcome.row);
+  response.json(outcome);
+}
+
+/** Who asks, as the device's session has it. */
+export function viewerOf({ locals }: Response): Viewer {
+  return locals['viewer'] as Viewer;
+}
+
+/** A body as its schema has it; a problem with the fields to blame where it does not fit. */
+export function parsed<T>(schema: z.ZodType<T>, body: unknown): T {
+  const result = schema.safeParse(body);
+  if (!result.success) throw HttpProblem.invalid(result.error);
+  return result.data;
+}
+
+/** The id of a path, '' where it has none. An id that is no UUID belongs to nothing. */
+export function idOf({ params }: Request): string {
+  if (params['id'] === undefined) return '';
+  const id = idSchema.safeParse(params['id']);
+  if (!id.success) throw HttpProblem.notFound();
+  return id.data;
+}
+
+function isCreation(outcome: unknown): outcome is { row: unknown; created: boolean } {
+  return typeof outcome === 'object' && outcome !== null && 'created' in outcome && 'row' in outcome;
 }

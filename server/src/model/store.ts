@@ -1,32 +1,20 @@
-import type {
-  AcceptedTarget,
-  CalibrationRecord,
-  ModelCreate,
-  ModelDetail,
-  ModelRecord,
-  ShelfModel,
-} from '@leggero/contract';
-import { isWidthKind } from '@leggero/core';
+import type { CalibrationRecord, ModelDetail, ShelfModel } from '@leggero/contract';
 import { and, asc, count, desc, eq, getTableColumns, lte, sql } from 'drizzle-orm';
 
-import { calibrationOf, IN_ORDER_TAKEN, readingOf } from '../calibration/store';
 import { checksOf } from '../check/store';
-import { insertOnce, readOwned, type Scope } from '../db/records';
-import { acceptedTargets, calibrations, checks, models, readings } from '../db/tables';
-import { groupBy, withoutStudio, withoutStudioOnce } from '../db/shape';
-import { HttpProblem } from '../http/problem';
+import type { Scope } from '../db/records';
+import { groupBy, withoutStudio } from '../db/shape';
+import { acceptedTargets, calibrations, checks, readings } from '../db/tables';
 import { holdTestsOf } from '../hold/store';
-import { targetOf } from '../target/store';
+import { listRows, readRow } from '../records/store';
+
+/** Readings in the order taken; the same every time, also for those of one moment. */
+const IN_ORDER_TAKEN = [asc(readings.takenAt), asc(readings.dose), asc(readings.id)];
 
 /** The shelf: every model by line and size, each with its calibrations and readings. */
 export async function listModels(scope: Scope): Promise<ShelfModel[]> {
-  const { database, studioId } = scope;
   const [rows, calibrated, held, uses] = await Promise.all([
-    database
-      .select()
-      .from(models)
-      .where(eq(models.studioId, studioId))
-      .orderBy(asc(models.line), asc(models.nominalMm), asc(models.colourName)),
+    listRows(scope, 'model'),
     recentCalibrations(scope),
     holdTestsOf(scope),
     usesOf(scope),
@@ -34,7 +22,7 @@ export async function listModels(scope: Scope): Promise<ShelfModel[]> {
   const byModel = groupBy(calibrated, (calibration) => calibration.modelId);
   const heldByModel = groupBy(held, (test) => test.modelId);
   return rows.map((row) => ({
-    ...withoutStudio(row),
+    ...row,
     calibrations: byModel.get(row.id) ?? [],
     holdTests: heldByModel.get(row.id) ?? [],
     uses: uses.get(row.id) ?? 0,
@@ -44,34 +32,14 @@ export async function listModels(scope: Scope): Promise<ShelfModel[]> {
 /** One model with its calibrations, accepted targets and checks. */
 export async function readModel(scope: Scope, id: string): Promise<ModelDetail> {
   const [row, calibrated, targets, checked, holdTests] = await Promise.all([
-    readOwned(scope, models, id),
+    readRow(scope, 'model', id),
     calibrationsOf(scope, id),
-    targetsOf(scope, id),
-    checksOf(scope, { modelId: id }),
+    listRows(scope, 'target', eq(acceptedTargets.modelId, id)),
+    checksOf(scope, eq(checks.modelId, id)),
     holdTestsOf(scope, id),
   ]);
   const uses = targets.length + checked.length;
-  return { ...withoutStudio(row), calibrations: calibrated, holdTests, uses, targets, checks: checked };
-}
-
-/**
- * Puts a model on the shelf; a pair only of two balloons that are there, filled to a width, single, and of which the
- * inner goes in.
- */
-export async function createModel(scope: Scope, create: ModelCreate): Promise<{ row: ModelRecord; created: boolean }> {
-  if (create.outerId !== null && create.innerId !== null)
-    await refuseImpossiblePair(scope, create.outerId, create.innerId);
-  return withoutStudioOnce(await insertOnce(scope, models, create));
-}
-
-async function refuseImpossiblePair(scope: Scope, outerId: string, innerId: string): Promise<void> {
-  const refuse = (path: string, message: string) => HttpProblem.unusable({ path, message });
-  const [outer, inner] = await Promise.all([readOwned(scope, models, outerId), readOwned(scope, models, innerId)]);
-  for (const [path, part] of Object.entries({ outerId: outer, innerId: inner })) {
-    if (part.outerId !== null || !isWidthKind(part.kind))
-      throw refuse(path, 'Not a single balloon that is filled to a width');
-  }
-  if (inner.nominalMm > outer.nominalMm) throw refuse('innerId', 'The inner is larger than its outer');
+  return { ...row, calibrations: calibrated, holdTests, uses, targets, checks: checked };
 }
 
 /** Calibrations of a model, newest first, with their readings in the order taken. */
@@ -86,7 +54,7 @@ async function calibrationsOf({ database, studioId }: Scope, modelId: string): P
       .where(which)
       .orderBy(...IN_ORDER_TAKEN),
   ]);
-  return withReadings(rows, taken);
+  return dressed(rows, taken);
 }
 
 /** For the shelf the newest few calibrations and readings are enough, however much was imported. */
@@ -130,15 +98,16 @@ async function recentCalibrations({ database, studioId }: Scope): Promise<Calibr
       .where(lte(newest.age, RECENT_READINGS))
       .orderBy(...IN_ORDER_TAKEN),
   ]);
-  return withReadings(rows, taken);
+  return dressed(rows, taken);
 }
 
-function withReadings(
+/** Calibrations with their readings. */
+function dressed(
   rows: readonly (typeof calibrations.$inferSelect)[],
   taken: readonly (typeof readings.$inferSelect)[],
 ): CalibrationRecord[] {
   const byCalibration = groupBy(taken, (reading) => reading.calibrationId);
-  return rows.map((row) => calibrationOf(row, (byCalibration.get(row.id) ?? []).map(readingOf)));
+  return rows.map((row) => ({ ...withoutStudio(row), readings: (byCalibration.get(row.id) ?? []).map(withoutStudio) }));
 }
 
 /** How often each model was checked and its target kept. */
@@ -153,13 +122,4 @@ async function usesOf({ database, studioId }: Scope): Promise<Map<string, number
     for (const { modelId, times } of rows) uses.set(modelId, (uses.get(modelId) ?? 0) + times);
   }
   return uses;
-}
-
-async function targetsOf({ database, studioId }: Scope, modelId: string): Promise<AcceptedTarget[]> {
-  const rows = await database
-    .select()
-    .from(acceptedTargets)
-    .where(and(eq(acceptedTargets.studioId, studioId), eq(acceptedTargets.modelId, modelId)))
-    .orderBy(desc(acceptedTargets.acceptedAt));
-  return rows.map(targetOf);
 }

@@ -3,7 +3,8 @@ import { rateLimit } from 'express-rate-limit';
 
 import type { Scope } from '../db/records';
 import { mount } from '../http/route';
-import { changePerson, createPerson, deletePerson, listPeople, openAs, setPin } from './store';
+import { listRows } from '../records/store';
+import { openAs, setPin } from './store';
 
 /** Wrong PINs that a device may try in a minute. */
 const MOST_TRIES = 8;
@@ -17,10 +18,7 @@ const TRIES = {
 } as const;
 
 export function personRoutes(router: Router, scope: Scope): void {
-  mount(router, scope, 'listPeople', (call) => listPeople(call));
-  mount(router, scope, 'createPerson', (call) => createPerson(call, call.body));
-  mount(router, scope, 'changePerson', (call) => changePerson(call, call.id, call.body));
-  mount(router, scope, 'deletePerson', (call) => deletePerson(call, call.viewer, call.id));
+  mount(router, scope, 'listPeople', (call) => listRows(call, 'person'));
   mount(router, scope, 'setPin', (call) => setPin(call, call.viewer, call.id, call.body.pin));
 
   mount(router, scope, 'readSession', async ({ viewer }) => ({ personId: viewer.personId }));

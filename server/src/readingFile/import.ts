@@ -1,8 +1,11 @@
 import { modelLabel, type ImportReport } from '@leggero/contract';
 
+import type { MySqlTable } from 'drizzle-orm/mysql-core';
+
 import { untilUncrossed } from '../db/again';
 import type { Scope } from '../db/records';
-import { calibrations, models, pumps, readings } from '../db/tables';
+import { TABLES } from '../records/tables';
+import { inWriting, type Writing } from '../records/writing';
 import { planImport, type ImportPlan } from './plan';
 import { sampleOf, type FileToRead } from './read';
 import { readApart } from './readApart';
@@ -29,7 +32,10 @@ export async function importReadings(
   );
   const plan = await planImport(scope, problemCount > 0 ? [] : lines, now);
   const written = write && problemCount === 0;
-  if (written) await untilUncrossed(() => writePlan(scope, plan, (done, of) => onProgress('writing', done, of)));
+  if (written)
+    await untilUncrossed(() =>
+      inWriting(scope, (writing) => writePlan(writing, plan, (done, of) => onProgress('writing', done, of))),
+    );
   return {
     lines: count,
     added: plan.readings.length,
@@ -46,21 +52,24 @@ export async function importReadings(
 }
 
 async function writePlan(
-  { database }: Scope,
+  writing: Writing,
   plan: ImportPlan,
   onProgress: (done: number, of: number) => void,
 ): Promise<void> {
-  await database.transaction(async (tx) => {
-    for (const [table, rows] of [
-      [models, plan.models],
-      [pumps, plan.pumps],
-      [calibrations, plan.calibrations],
-    ] as const) {
-      for (let i = 0; i < rows.length; i += BATCH) await tx.insert(table).values(rows.slice(i, i + BATCH) as never);
+  for (const [noun, rows] of [
+    ['model', plan.models],
+    ['pump', plan.pumps],
+    ['calibration', plan.calibrations],
+    ['reading', plan.readings],
+  ] as const) {
+    for (let i = 0; i < rows.length; i += BATCH) {
+      const batch = rows.slice(i, i + BATCH);
+      await writing.database.insert(TABLES[noun] as MySqlTable).values(batch as never);
+      writing.touch(
+        noun,
+        batch.map(({ id }) => id),
+      );
+      if (noun === 'reading') onProgress(i + batch.length, rows.length);
     }
-    for (let i = 0; i < plan.readings.length; i += BATCH) {
-      await tx.insert(readings).values(plan.readings.slice(i, i + BATCH));
-      onProgress(Math.min(i + BATCH, plan.readings.length), plan.readings.length);
-    }
-  });
+  }
 }

@@ -17,9 +17,9 @@ import {
   idSchema,
   isPossibleInstant,
   LENGTH_PLACES,
-  modelCreateSchema,
   MOST_BALLOONS,
   nameSchema,
+  NOUNS,
 } from '@leggero/contract';
 
 import { READING_REFUSED } from '../http/words';
@@ -40,7 +40,7 @@ export interface ReadLine {
   roundedOff: boolean;
   /** What the file calls the calibration; an id or any word. */
   calibration: string | null;
-  takenAt: Date | null;
+  takenAt: string | null;
   readingId: string | null;
   reading: Reading;
 }
@@ -176,7 +176,7 @@ class Cells {
   model(nominalMm: number): ReadLine['model'] {
     const line = nameSchema.safeParse(this.text('line') ?? '');
     if (!line.success) throw new CellProblem('line', 'The maker’s line is missing or longer than 80 characters.');
-    if (!modelCreateSchema.shape.nominalMm.safeParse(nominalMm).success) {
+    if (!NOUNS.model.row.shape.nominalMm.safeParse(nominalMm).success) {
       throw new CellProblem('nominal', `Nominal sizes from 1 to 98 in are possible${UNIT_DOUBTED}.`);
     }
     const colourName = this.text('colour') ?? 'unnamed';
@@ -191,7 +191,7 @@ class Cells {
     };
   }
 
-  instant(column: PlainColumn): Date | null {
+  instant(column: PlainColumn): string | null {
     const text = this.text(column);
     if (text === null) return null;
     const zoned = /(Z|[+-]\d\d:?\d\d)$/.test(text) ? text : `${text.replace(' ', 'T')}Z`;
@@ -199,7 +199,7 @@ class Cells {
     if (Number.isNaN(instant.getTime()) || !isPossibleInstant(instant)) {
       throw new CellProblem(column, `“${text}” is no moment such as 2026-11-16T17:01:00Z.`);
     }
-    return instant;
+    return instant.toISOString();
   }
 
   id(column: PlainColumn): string | null {

@@ -112,7 +112,7 @@ class Planner {
       shape: plain.shape ?? null,
       outcome: plain.outcome,
       // Without a moment of their own, readings keep the order of their lines.
-      takenAt: takenAt ?? new Date(this.now.getTime() + line.line),
+      takenAt: takenAt ?? new Date(this.now.getTime() + line.line).toISOString(),
     };
   }
 
@@ -126,7 +126,7 @@ class Planner {
         : this.idOf('calibration', modelId, pumpId, preStretched, roundedOff, calibration ?? '');
     if (!this.calibrationIds.has(id)) {
       this.calibrationIds.add(id);
-      const startedAt = line.takenAt ?? this.now;
+      const startedAt = line.takenAt ?? this.now.toISOString();
       this.added.calibrations.push({
         id,
         studioId: this.studioId,

@@ -104,7 +104,7 @@ interface Row {
 function cellsOf({ readings: reading, calibrations: calibration, models: model, pumps: pump }: Row): unknown[] {
   return [
     ...[model.line, model.kind, model.nominalMm, model.finish, model.colourName, pump.name],
-    ...[yes(calibration.preStretched), yes(calibration.roundedOff), calibration.id, reading.takenAt.toISOString()],
+    ...[yes(calibration.preStretched), yes(calibration.roundedOff), calibration.id, reading.takenAt],
     ...(pump.kind === 'hand' ? [reading.dose, ''] : ['', reading.dose]),
     ...[
       reading.nozzle,

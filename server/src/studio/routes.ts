@@ -1,10 +1,14 @@
 import type { Router } from 'express';
 
 import type { Scope } from '../db/records';
-import { mount } from '../http/route';
-import { changeStudio, readStudio } from './store';
+import { mount, mountWriting } from '../http/route';
+import { changeRow } from '../records/commands';
+import { listRows, readRow } from '../records/store';
 
+/** The studio's settings, and the short lists that need no dressing. */
 export function studioRoutes(router: Router, scope: Scope): void {
-  mount(router, scope, 'readStudio', (call) => readStudio(call));
-  mount(router, scope, 'changeStudio', (call) => changeStudio(call, call.body));
+  mount(router, scope, 'readStudio', (call) => readRow(call, 'studio', call.studioId));
+  mountWriting(router, scope, 'changeStudio', (asked) => changeRow(asked, 'studio', asked.studioId, asked.body));
+  mount(router, scope, 'listTiers', (call) => listRows(call, 'tier'));
+  mount(router, scope, 'listPumps', (call) => listRows(call, 'pump'));
 }

@@ -1,13 +1,11 @@
 import { randomUUID } from 'node:crypto';
 
-import type { Studio, StudioPatch } from '@leggero/contract';
 import { STANDARD_TIERS, STEP_MM } from '@leggero/core';
 import { eq } from 'drizzle-orm';
 
 import type { Database } from '../db/connect';
 import type { Scope } from '../db/records';
 import { people, pumps, studios, tiers } from '../db/tables';
-import { HttpProblem } from '../http/problem';
 
 /** The studio of this installation; the first start makes it, with the standard tiers, one hand pump and its owner. */
 export async function openStudio({ database }: { database: Database }): Promise<string> {
@@ -36,23 +34,4 @@ export async function ensureOwner({ database, studioId }: Scope): Promise<void> 
   if (!owner) {
     await database.insert(people).values({ id: randomUUID(), studioId, name: 'Owner', owner: true });
   }
-}
-
-/** The studio's settings. */
-export async function readStudio({ database, studioId }: Scope): Promise<Studio> {
-  const [row] = await database.select().from(studios).where(eq(studios.id, studioId));
-  if (!row) throw HttpProblem.notFound();
-  const { demo: _, ...studio } = row;
-  return studio;
-}
-
-/** Changes the settings named, and answers all of them. */
-export async function changeStudio(scope: Scope, change: StudioPatch): Promise<Studio> {
-  if (Object.keys(change).length > 0) {
-    await scope.database
-      .update(studios)
-      .set(change as Partial<Studio>)
-      .where(eq(studios.id, scope.studioId));
-  }
-  return readStudio(scope);
 }

@@ -1,4 +1,4 @@
-import { tierSchema, type TierRecord } from '@leggero/contract';
+import { NOUNS, type TierRecord } from '@leggero/contract';
 import { readNumber, TIER_SHAPES, tierProblem } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -48,7 +48,7 @@ export function TierSheet({ tier, isNew, others, onSave, onDelete, onClose }: Ti
   };
   const nameWrong = wished.name === '' || wished.name.length > 80;
   const problem = tierProblem({ tier: wished, others });
-  const fits = !nameWrong && !problem && tierSchema.safeParse(wished).success;
+  const fits = !nameWrong && !problem && NOUNS.tier.row.safeParse(wished).success;
   const save = () => {
     setAsked(true);
     if (fits) onSave(wished);

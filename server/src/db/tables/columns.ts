@@ -1,11 +1,16 @@
-import { boolean, char, customType, datetime, decimal, foreignKey, type AnyMySqlColumn } from 'drizzle-orm/mysql-core';
+import { boolean, char, customType, decimal, foreignKey, type AnyMySqlColumn } from 'drizzle-orm/mysql-core';
 
 export const id = () => char('id', { length: 36 }).primaryKey();
 /** A length that someone typed or measured, mm. */
 export const lengthMm = (name: string) => decimal(name, { precision: 9, scale: 4, mode: 'number' });
 export const dose = (name: string) => decimal(name, { precision: 7, scale: 3, mode: 'number' });
 export const share = (name: string) => decimal(name, { precision: 6, scale: 4, mode: 'number' });
-export const instant = (name: string) => datetime(name, { mode: 'date', fsp: 3 });
+/** A moment as the contract has it, ISO 8601 in UTC, to the millisecond. */
+export const instant = customType<{ data: string; driverData: string }>({
+  dataType: () => 'datetime(3)',
+  toDriver: (iso) => new Date(iso).toISOString().slice(0, -1).replace('T', ' '),
+  fromDriver: (text) => `${text.replace(' ', 'T')}Z`,
+});
 /** A document of the contract, kept as JSON. The database has no type of its own for it and answers text. */
 export const document = <Data>() =>
   customType<{ data: Data; driverData: string }>({

@@ -106,7 +106,7 @@ export const holdTests = mysqlTable(
     id: id(),
     studioId: studioId(),
     modelId: char('model_id', { length: 36 }).notNull(),
-    wraps: smallint('wraps').notNull(),
+    wraps: smallint('wraps').$type<1 | 2>().notNull(),
     stuffed: boolean('stuffed').notNull(),
     startedAt: instant('started_at').notNull(),
     demo: demo(),

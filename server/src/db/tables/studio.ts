@@ -1,6 +1,8 @@
+import type { NounName } from '@leggero/contract';
 import { TIER_SHAPES } from '@leggero/core';
 import { sql } from 'drizzle-orm';
 import {
+  bigint,
   boolean,
   char,
   check,
@@ -8,6 +10,7 @@ import {
   index,
   mysqlEnum,
   mysqlTable,
+  primaryKey,
   smallint,
   unique,
   varchar,
@@ -24,6 +27,8 @@ export const studios = mysqlTable('studios', {
   workroomTempC: decimal('workroom_temp_c', { precision: 5, scale: 2, mode: 'number' }).notNull().default(21),
   workroomAltitudeM: decimal('workroom_altitude_m', { precision: 7, scale: 2, mode: 'number' }).notNull().default(0),
   demo: demo(),
+  /** Counts the writes; each raises it first, so that the order of revisions is the order of commits. */
+  revision: bigint('revision', { mode: 'number' }).notNull().default(0),
 });
 
 /** Whose a row is. */
@@ -64,4 +69,24 @@ export const people = mysqlTable(
     demo: demo(),
   },
   (t) => [unique('people_scope').on(t.id, t.studioId), index('people_list').on(t.studioId, t.name)],
+);
+
+/**
+ * The revision with which each row was last written, and, of its own, the one with which it was last taken away: one
+ * that is put again under its id must not hide that what hung on it had gone.
+ */
+export const changes = mysqlTable(
+  'changes',
+  {
+    studioId: studioId(),
+    noun: varchar('noun', { length: 24 }).$type<NounName>().notNull(),
+    rowId: char('row_id', { length: 36 }).notNull(),
+    /** Written; else taken away. */
+    there: boolean('there').notNull(),
+    revision: bigint('revision', { mode: 'number' }).notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.studioId, t.noun, t.rowId, t.there] }),
+    index('changes_feed').on(t.studioId, t.revision, t.noun, t.rowId, t.there),
+  ],
 );

@@ -1,0 +1,67 @@
+import { z } from 'zod';
+
+import { idSchema } from './common';
+import { changeSchema, makeSchema } from './noun';
+import { NOUN_NAMES, NOUNS, type ChangeOf, type MakeInputOf, type NounName } from './nouns';
+import { problemSchema } from './problem';
+
+/** One row put, changed or taken away. What was seen once cannot be changed. */
+export type Write = {
+  [N in NounName]:
+    | { put: N; row: MakeInputOf<N> }
+    | { remove: N; id: string }
+    | ([(typeof NOUNS)[N]['change'][number]] extends [never] ? never : { change: N; id: string; by: ChangeOf<N> });
+}[NounName];
+
+/** As many commands are taken at once, each of so many writes. */
+export const MOST_COMMANDS = 500;
+const MOST_WRITES = 200;
+
+/**
+ * Commands as they arrive. A command is one thing the user did: its writes are carried out together or not at all, and its
+ * key finds its answer. What each of them writes is looked at by itself, so that one that is wrong stops no other.
+ */
+export const batchSchema = z.object({
+  commands: z
+    .array(z.object({ key: idSchema, writes: z.array(z.unknown()).min(1).max(MOST_WRITES) }))
+    .min(1)
+    .max(MOST_COMMANDS, `At most ${MOST_COMMANDS} commands are taken at once`),
+});
+
+/** What became of each command, in their order. */
+export const batchAnswerSchema = z.object({
+  answers: z.array(
+    z.object({
+      key: idSchema,
+      /** Why it was not carried out; null when it was, now or before. */
+      problem: problemSchema.nullable(),
+    }),
+  ),
+});
+export type BatchAnswer = z.infer<typeof batchAnswerSchema>;
+
+const nounSchema = z.enum(NOUN_NAMES);
+const kinds = z.union([
+  z.object({ put: nounSchema, row: z.unknown() }),
+  z.object({ change: nounSchema, id: idSchema, by: z.unknown() }),
+  z.object({ remove: nounSchema, id: idSchema }),
+]);
+
+/** A write as it is carried out, its row or its change checked by its noun. */
+export type ParsedWrite = z.infer<typeof kinds>;
+
+/** Reads a write; the problems of its row or its change are named below `row` or `by`. */
+export const writeSchema = kinds.transform((write, context): ParsedWrite => {
+  const [part, schema, value] =
+    'put' in write
+      ? ['row', makeSchema(NOUNS[write.put]), write.row]
+      : 'change' in write
+        ? ['by', changeSchema(NOUNS[write.change]), write.by]
+        : [null, null, null];
+  if (part === null) return write;
+  const result = (schema as z.ZodType).safeParse(value);
+  if (result.success) return { ...write, [part]: result.data } as ParsedWrite;
+  for (const issue of result.error.issues)
+    context.addIssue({ code: 'custom', path: [part, ...issue.path], message: issue.message });
+  return z.NEVER;
+});

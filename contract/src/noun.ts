@@ -1,0 +1,109 @@
+import { z } from 'zod';
+
+/** What becomes of a row when the one it points at goes: it goes too, lets go, or holds it back. The foreign key says the same. */
+export type Gone = 'remove' | 'clear' | 'refuse';
+
+/** A field that names a row of another noun. */
+export interface Ref {
+  to: string;
+  gone: Gone;
+}
+
+/** A reference to another noun, for a noun's `refs`. */
+export const to = (name: string, gone: Gone): Ref => ({ to: name, gone });
+
+/** What must hold over several fields of a row: a message, and the field it is shown beside. */
+export interface Rule<Row> {
+  path: string;
+  message: string;
+  holds: (row: Row) => boolean;
+}
+
+/** A kind of record, said once: all that is the same for all of them follows from it. */
+export interface Noun<
+  Name extends string = string,
+  Row extends z.ZodObject = z.ZodObject,
+  Given extends Partial<z.output<Row>> = Partial<z.output<Row>>,
+  Change extends keyof z.output<Row> & string = keyof z.output<Row> & string,
+> {
+  name: Name;
+  /** /api/<path>. */
+  path: string;
+  /** A row as it is kept and sent; flat, what older records lack filled in by defaults. */
+  row: Row;
+  /** What the server alone decides, and what it is until the server has. */
+  given: Given;
+  /** What may be changed afterwards; nothing for what was seen once. */
+  change: readonly Change[];
+  refs: { readonly [Field in keyof z.output<Row>]?: Ref };
+  rules: readonly Rule<z.output<Row>>[];
+  /** Order of a list; `-` in front for the newest, or the largest, first. */
+  order: readonly (keyof z.output<Row> | `-${keyof z.output<Row> & string}`)[];
+  /** Kept on devices whole, only its newest for each parent, or never (private). */
+  replica: 'all' | 'newest' | 'never';
+}
+
+/** Declares a noun; what it leaves out is empty, and it is kept on devices whole. */
+export function noun<
+  const Name extends string,
+  Row extends z.ZodObject,
+  const Given extends Partial<z.output<Row>> = Record<never, never>,
+  const Change extends keyof z.output<Row> & string = never,
+>(
+  spec: Pick<Noun<Name, Row, Given, Change>, 'name' | 'path' | 'row' | 'order'> &
+    Partial<Noun<Name, Row, Given, Change>>,
+): Noun<Name, Row, Given, Change> {
+  return { given: {} as Given, change: [], refs: {}, rules: [], replica: 'all', ...spec };
+}
+
+/** What a caller gives to make a row: what has a default may be left out, what the server decides is. */
+export type MakeInput<N extends Pick<Noun, 'row' | 'given'>> = Omit<z.input<N['row']>, keyof N['given']>;
+/** The same once it is parsed. */
+export type Make<N extends Pick<Noun, 'row' | 'given'>> = Omit<z.output<N['row']>, keyof N['given']>;
+/** What a caller gives to change a row: no more than it says. */
+export type Change<N extends Pick<Noun, 'row' | 'change'>> = {
+  [Field in N['change'][number] & keyof z.output<N['row']>]?: z.output<N['row']>[Field] | undefined;
+};
+
+type AnyNoun = Pick<Noun, 'row' | 'given' | 'change'> & { rules: readonly Rule<never>[] };
+
+/** Checks what makes a row of a noun: each field, then the rules over several of them. */
+export function makeSchema<N extends AnyNoun>({ row, given, rules }: N): z.ZodType<Make<N>, MakeInput<N>> {
+  const own = row.omit(Object.fromEntries(Object.keys(given).map((field) => [field, true])) as never);
+  const ruled = rules.reduce<z.ZodType>(
+    (schema, { holds, path, message }) =>
+      schema.refine((made) => (holds as (row: unknown) => boolean)({ ...given, ...(made as object) }), {
+        path: path.split('.'),
+        message,
+      }),
+    own,
+  );
+  return ruled as z.ZodType<Make<N>, MakeInput<N>>;
+}
+
+/** A field without what would be filled in for it. */
+function bare(field: z.core.$ZodType): z.core.$ZodType {
+  return field instanceof z.ZodDefault ? field.unwrap() : field;
+}
+type Bare<Field> = Field extends z.ZodDefault<infer Inner> ? Inner : Field;
+
+/** A row in full, as a form holds it: nothing is filled in, and nothing there that the server decides. */
+export function bareRow<N extends AnyNoun>({ row, given }: N) {
+  const fields = Object.entries(row.shape).filter(([field]) => !(field in given));
+  return z.object(Object.fromEntries(fields.map(([field, schema]) => [field, bare(schema)]))) as z.ZodObject<{
+    [Field in Exclude<keyof N['row']['shape'], keyof N['given']>]: Bare<N['row']['shape'][Field]>;
+  }>;
+}
+
+/** What may be changed of a row, each field optional: what is not named stays, so no default is filled in. */
+export function changeFields<N extends AnyNoun>({ row, change }: N) {
+  const fields = change.map((field) => [field, z.optional(bare(row.shape[field]!))]);
+  return Object.fromEntries(fields) as {
+    [Field in N['change'][number] & keyof N['row']['shape']]: z.ZodOptional<Bare<N['row']['shape'][Field]>>;
+  };
+}
+
+/** Checks what changes a row. */
+export function changeSchema<N extends AnyNoun>(noun: N) {
+  return z.object(changeFields(noun));
+}

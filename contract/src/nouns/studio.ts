@@ -1,0 +1,63 @@
+import { COLDEST_C, HIGHEST_ALTITUDE_M, LOWEST_ALTITUDE_M, TIER_SHAPES, WARMEST_C } from '@leggero/core';
+import { z } from 'zod';
+
+import { demoSchema, fractionSchema, idSchema, nameSchema, storedLength, storedNumber } from '../common';
+import { noun } from '../noun';
+
+/** How a studio shows lengths, and how long its pieces usually stand. There is one, made at the first start. */
+export const studio = noun({
+  name: 'studio',
+  path: 'studios',
+  row: z.object({
+    id: idSchema,
+    name: nameSchema,
+    unit: z.enum(['in', 'cm']),
+    /** Rounding of figures, mm: a quarter or an eighth of an inch, or a millimetre. */
+    stepMm: storedLength().min(0.5).max(13),
+    daysStanding: z.int().min(0).max(365),
+    /** Where balloons are made. */
+    workroomTempC: storedNumber(2).min(COLDEST_C).max(WARMEST_C),
+    workroomAltitudeM: storedNumber(2).min(LOWEST_ALTITUDE_M).max(HIGHEST_ALTITUDE_M),
+  }),
+  change: ['name', 'unit', 'stepMm', 'daysStanding', 'workroomTempC', 'workroomAltitudeM'],
+  order: ['name'],
+});
+
+/** A studio's named level of under-inflation. */
+export const tier = noun({
+  name: 'tier',
+  path: 'tiers',
+  row: z.object({
+    id: idSchema,
+    name: nameSchema,
+    /** Share of nominal aimed at, and the shares that still count as this tier. */
+    fraction: fractionSchema,
+    leastFraction: fractionSchema,
+    mostFraction: fractionSchema,
+    /** The shapes it bears: round only, or oval too. */
+    shape: z.enum(TIER_SHAPES).default('round'),
+    purpose: z.string().trim().max(120),
+    /** Place in the list, 0 first. */
+    position: z.int().min(0).max(99),
+  }),
+  change: ['name', 'fraction', 'leastFraction', 'mostFraction', 'shape', 'purpose', 'position'],
+  order: ['position', 'name'],
+});
+
+/** Someone of the studio. */
+export const person = noun({
+  name: 'person',
+  path: 'people',
+  row: z.object({
+    id: idSchema,
+    name: nameSchema,
+    /** Sees everyone's history. */
+    owner: z.boolean(),
+    /** Whether a PIN keeps their history; without one whoever taps their name sees it. */
+    hasPin: z.boolean(),
+    demo: demoSchema,
+  }),
+  given: { owner: false, hasPin: false, demo: false },
+  change: ['name'],
+  order: ['-owner', 'name'],
+});

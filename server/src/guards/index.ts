@@ -1,0 +1,30 @@
+import type { NounName } from '@leggero/contract';
+
+import type { Guard } from '../records/guard';
+import { chain } from './chain';
+import { checkResult } from './checkResult';
+import { eyeBalloon, eyeCheck } from './eyes';
+import { holdReading } from './holdReading';
+import { model } from './model';
+import { person } from './person';
+import { reading } from './reading';
+import { studio } from './studio';
+import { studyWidth } from './studyWidth';
+import { target } from './target';
+import { tier } from './tier';
+
+/** The nouns that have something special to them. */
+export const GUARDS: { readonly [N in NounName]?: Guard<N> } = {
+  chain,
+  checkResult,
+  eyeBalloon,
+  eyeCheck,
+  holdReading,
+  model,
+  person,
+  reading,
+  studio,
+  studyWidth,
+  target,
+  tier,
+};

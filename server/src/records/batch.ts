@@ -1,0 +1,55 @@
+import { writeSchema, type BatchAnswer, type ParsedWrite } from '@leggero/contract';
+import { z } from 'zod';
+
+import { untilUncrossed } from '../db/again';
+import type { Scope } from '../db/records';
+import { HttpProblem } from '../http/problem';
+import { problemOf } from '../http/errors';
+import type { Viewer } from '../person/sessions';
+import { changeRow, makeRow, removeRow } from './commands';
+import type { Asked } from './guard';
+import { inWriting } from './writing';
+
+const writesSchema = z.object({ writes: z.array(writeSchema) });
+
+/**
+ * Carries out commands one after another, each in a transaction of its own, and tells what became of each. One that
+ * cannot be carried out changes nothing and stops no other. Throws only while the records cannot be written at all: then
+ * nothing is lost by sending all of it again.
+ */
+export async function carryOut(
+  asked: Scope & { viewer: Viewer },
+  commands: readonly { key: string; writes: unknown[] }[],
+): Promise<BatchAnswer> {
+  const answers: BatchAnswer['answers'] = [];
+  for (const { key, writes } of commands) {
+    const problem = await problemWith(asked, writes);
+    if (problem && AWAY.has(problem.status)) throw problem;
+    answers.push({ key, problem: problem?.document() ?? null });
+  }
+  return { answers };
+}
+
+/** The records are away, or their disk is full: it will be tried again. */
+const AWAY = new Set([503, 507]);
+
+async function problemWith(asked: Scope & { viewer: Viewer }, unread: unknown[]): Promise<HttpProblem | null> {
+  const parsed = writesSchema.safeParse({ writes: unread });
+  if (!parsed.success) return HttpProblem.invalid(parsed.error);
+  try {
+    await untilUncrossed(() =>
+      inWriting(asked, async (writing) => {
+        for (const write of parsed.data.writes) await carryOutWrite(writing, write);
+      }),
+    );
+    return null;
+  } catch (error) {
+    return problemOf(error);
+  }
+}
+
+async function carryOutWrite(asked: Asked, write: ParsedWrite): Promise<void> {
+  if ('put' in write) await makeRow(asked, write.put, write.row as never);
+  else if ('change' in write) await changeRow(asked, write.change, write.id, write.by as never);
+  else await removeRow(asked, write.remove, write.id);
+}

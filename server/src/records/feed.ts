@@ -1,0 +1,138 @@
+import { KEPT_NOUNS, type Changes, type NounName } from '@leggero/contract';
+import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm';
+import type { MySqlTable } from 'drizzle-orm/mysql-core';
+
+import type { Scope } from '../db/records';
+import { groupBy } from '../db/shape';
+import { changes, studios } from '../db/tables';
+import { listRows } from './store';
+import { columnsOf, ownerOf, TABLES } from './tables';
+
+/** Rows and tombstones of a page, where nothing else is asked for. */
+const PAGE = 1000;
+
+/**
+ * Where a device is. While it fills: which noun and row came last, and the revision at which it began. Then: the change
+ * that came last, as changes are ordered.
+ */
+type Cursor =
+  | { filling: true; revision: number; noun: number; id: string }
+  | { filling: false; revision: number; noun: string; id: string; there: boolean };
+
+/** After every change of a revision: before those of the next. */
+const after = (revision: number) => ({
+  filling: false as const,
+  revision: revision + 1,
+  noun: '',
+  id: '',
+  there: false,
+});
+
+const CURSOR = /^([0-9a-f-]{36})\.(fill|gone|there)\.(\d{1,15})\.(\w*)\.([0-9a-f-]{0,36})$/;
+
+function written({ studioId }: Scope, cursor: Cursor): string {
+  const { filling, revision, noun, id } = cursor;
+  return [studioId, filling ? 'fill' : cursor.there ? 'there' : 'gone', revision, noun, id].join('.');
+}
+
+/** The place that a cursor names; null for one of another studio, or that is none. */
+function readCursor({ studioId }: Scope, text: string): Cursor | null {
+  const [, studio, phase, revisionText, noun = '', id = ''] = CURSOR.exec(text) ?? [];
+  if (studio !== studioId) return null;
+  const revision = Number(revisionText);
+  if (phase !== 'fill') return { filling: false, revision, noun, id, there: phase === 'there' };
+  return /^\d+$/.test(noun) ? { filling: true, revision, noun: Number(noun), id } : null;
+}
+
+/**
+ * The rows and tombstones after a cursor. A device without one is filled first, noun by noun, and then follows the
+ * changes since the revision at which its filling began: whatever was written meanwhile comes again, newer. Each page is
+ * read in one snapshot, and revisions are in the order of commits (`inWriting`), so that no row is ever skipped.
+ */
+export function changesSince(
+  scope: Scope,
+  {
+    since,
+    nouns = KEPT_NOUNS,
+    page = PAGE,
+  }: { since: string; nouns?: readonly NounName[] | undefined; page?: number | undefined },
+): Promise<Changes> {
+  return scope.database.transaction(
+    async (tx) => {
+      const within: Scope = { ...scope, database: tx as unknown as Scope['database'] };
+      const [studio] = await tx
+        .select({ revision: studios.revision })
+        .from(studios)
+        .where(eq(studios.id, scope.studioId));
+      const now = studio?.revision ?? 0;
+      const start: Cursor = { filling: true, revision: now, noun: 0, id: '' };
+      const cursor = since === '' ? start : readCursor(scope, since);
+      if (cursor === null || cursor.revision > after(now).revision) {
+        return { cursor: '', more: true, anew: true, rows: {}, gone: {} };
+      }
+      return cursor.filling ? filled(within, cursor, nouns, page) : changed(within, cursor, { nouns, page, now });
+    },
+    { isolationLevel: 'repeatable read', accessMode: 'read only' },
+  );
+}
+
+/** A page of all rows there are. */
+async function filled(
+  scope: Scope,
+  { revision, ...from }: Extract<Cursor, { filling: true }>,
+  nouns: readonly NounName[],
+  page: number,
+): Promise<Changes> {
+  const rows: Record<string, { id: string }[]> = {};
+  let left = page;
+  let last = from.id;
+  for (let noun = from.noun; noun < nouns.length; noun += 1, last = '') {
+    const name = nouns[noun]!;
+    const { id } = TABLES[name];
+    const found = (await scope.database
+      .select(columnsOf(name))
+      .from(TABLES[name] as MySqlTable)
+      .where(and(eq(ownerOf(name), scope.studioId), gt(id, last)))
+      .orderBy(asc(id))
+      .limit(left)) as { id: string }[];
+    if (found.length > 0) rows[name] = found;
+    left -= found.length;
+    if (left > 0) continue;
+    const cursor = written(scope, { filling: true, revision, noun, id: found.at(-1)!.id });
+    return { cursor, more: true, anew: false, rows, gone: {} } as Changes;
+  }
+  const cursor = written(scope, after(revision));
+  return { cursor, more: true, anew: false, rows, gone: {} } as Changes;
+}
+
+/** A page of what was written since. */
+async function changed(
+  scope: Scope,
+  from: Extract<Cursor, { filling: false }>,
+  { nouns, page, now }: { nouns: readonly NounName[]; page: number; now: number },
+): Promise<Changes> {
+  const { revision, noun, rowId, there } = changes;
+  // What was taken away comes before what was put in its place.
+  const later = sql`(${revision}, ${noun}, ${rowId}, ${there}) > (${from.revision}, ${from.noun}, ${from.id}, ${from.there})`;
+  const found = await scope.database
+    .select({ noun, id: rowId, revision, there })
+    .from(changes)
+    .where(and(eq(changes.studioId, scope.studioId), inArray(noun, [...nouns]), later))
+    .orderBy(asc(revision), asc(noun), asc(rowId), asc(there))
+    .limit(page);
+  const rows: Record<string, unknown[]> = {};
+  const gone: Record<string, string[]> = {};
+  for (const [name, own] of groupBy(found, (change) => change.noun) as Map<NounName, typeof found>) {
+    const ids = own.filter((change) => change.there).map(({ id }) => id);
+    const now = ids.length === 0 ? [] : await listRows(scope, name, inArray(TABLES[name].id, ids));
+    const still = new Set(now.map(({ id }) => id));
+    // What went with the row it hung on has no tombstone of its own.
+    const lost = own.filter((change) => !(change.there && still.has(change.id)));
+    if (now.length > 0) rows[name] = now;
+    if (lost.length > 0) gone[name] = [...new Set(lost.map(({ id }) => id))];
+  }
+  const last = found.at(-1);
+  const more = found.length === page;
+  const cursor = written(scope, more && last ? { filling: false, ...last } : after(now));
+  return { cursor, more, anew: false, rows, gone } as Changes;
+}

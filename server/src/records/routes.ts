@@ -1,0 +1,76 @@
+import {
+  CHANGES_PATH,
+  changeSchema,
+  changesQuerySchema,
+  LIVE_PATH,
+  makeSchema,
+  NOUN_NAMES,
+  NOUNS,
+  type NounName,
+} from '@leggero/contract';
+import type { Router } from 'express';
+import type { z } from 'zod';
+
+import type { Scope } from '../db/records';
+import { answer, idOf, mount, mountWriting, parsed, viewerOf } from '../http/route';
+import { carryOut } from './batch';
+import { changeRow, makeRow, removeRow } from './commands';
+import { changesSince } from './feed';
+import { listen } from './live';
+import { inWriting } from './writing';
+
+/** Creates as they are posted: to be put under their ids instead. */
+const POSTED = {
+  createTier: 'tier',
+  createModel: 'model',
+  createPump: 'pump',
+  createHoleMeasurement: 'holeMeasurement',
+  createSizing: 'sizing',
+  createPerson: 'person',
+  createEyeBalloon: 'eyeBalloon',
+  createStudyWidth: 'studyWidth',
+  createChain: 'chain',
+  createReading: 'reading',
+  createHoldReading: 'holdReading',
+  acceptTarget: 'target',
+  createCheckResult: 'checkResult',
+} as const satisfies Record<string, NounName>;
+
+/** The same three routes for every noun: a row is put under its id, changed, taken away. */
+export function recordRoutes(router: Router, scope: Scope): void {
+  for (const name of NOUN_NAMES) {
+    const make = makeSchema(NOUNS[name]) as z.ZodType<{ id: string }>;
+    const change = changeSchema(NOUNS[name]);
+    const path = `/api/${NOUNS[name].path}/:id`;
+    router.put(path, async (request, response) => {
+      const row = parsed(make, { ...(request.body as object), id: idOf(request) });
+      const asked = { ...scope, viewer: viewerOf(response) };
+      await answer(response, () => inWriting(asked, (writing) => makeRow(writing, name, row as never)));
+    });
+    router.patch(path, async (request, response) => {
+      const [id, by] = [idOf(request), parsed(change, request.body)];
+      const asked = { ...scope, viewer: viewerOf(response) };
+      await answer(response, () => inWriting(asked, (writing) => changeRow(writing, name, id, by as never)));
+    });
+    router.delete(path, async (request, response) => {
+      const id = idOf(request);
+      const asked = { ...scope, viewer: viewerOf(response) };
+      await answer(response, () => inWriting(asked, (writing) => removeRow(writing, name, id)));
+    });
+  }
+  for (const [route, name] of Object.entries(POSTED) as [keyof typeof POSTED, NounName][])
+    mountWriting(router, scope, route, (asked) => makeRow(asked, name, asked.body as never) as never);
+  mount(router, scope, 'carryOut', (call) => carryOut(call, call.body.commands));
+  router.get(CHANGES_PATH, async (request, response) => {
+    response.json(await changesSince(scope, parsed(changesQuerySchema, request.query)));
+  });
+  router.get(LIVE_PATH, (request, response) => {
+    // Not compressed: a word waits for no other.
+    response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' });
+    response.flushHeaders();
+    request.on(
+      'close',
+      listen(scope.studioId, (text) => void response.write(text)),
+    );
+  });
+}

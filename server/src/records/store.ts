@@ -1,0 +1,111 @@
+import { NOUNS, type ChangeOf, type MakeOf, type NounName, type RowOf } from '@leggero/contract';
+import { and, asc, desc, eq, getTableColumns, inArray, type SQL } from 'drizzle-orm';
+import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
+
+import { databaseError } from '../db/connect';
+import type { Scope } from '../db/records';
+import { HttpProblem } from '../http/problem';
+import { columnsOf, ownerOf, TABLES } from './tables';
+import type { Writing } from './writing';
+
+/** The condition that names one row of the studio's. */
+function ownedBy(name: NounName, { studioId }: Scope, id: string): SQL {
+  return and(eq(TABLES[name].id, id), eq(ownerOf(name), studioId))!;
+}
+
+/** Rows of the studio's, in the noun's order. */
+export async function listRows<N extends NounName>(scope: Scope, name: N, which?: SQL): Promise<RowOf<N>[]> {
+  const columns = getTableColumns(TABLES[name]) as Record<string, MySqlColumn>;
+  const order = NOUNS[name].order.map((field) =>
+    field.startsWith('-') ? desc(columns[field.slice(1)]!) : asc(columns[field]!),
+  );
+  return (await scope.database
+    .select(columnsOf(name))
+    .from(TABLES[name] as MySqlTable)
+    .where(and(eq(ownerOf(name), scope.studioId), which))
+    .orderBy(...order)) as RowOf<N>[];
+}
+
+/** One row of the studio's, or null. */
+export async function findRow<N extends NounName>(scope: Scope, name: N, id: string): Promise<RowOf<N> | null> {
+  const [row] = await scope.database
+    .select(columnsOf(name))
+    .from(TABLES[name] as MySqlTable)
+    .where(ownedBy(name, scope, id))
+    .limit(1);
+  return (row as RowOf<N> | undefined) ?? null;
+}
+
+/** One row of the studio's; a 404 problem when it is not there or not the studio's. */
+export async function readRow<N extends NounName>(scope: Scope, name: N, id: string): Promise<RowOf<N>> {
+  const row = await findRow(scope, name, id);
+  if (!row) throw HttpProblem.notFound();
+  return row;
+}
+
+/**
+ * Makes a row under the id it brought. A reference that only lets go, to a row that is gone by now, is let go. An id
+ * taken by another studio is a conflict that says nothing of whose it is.
+ */
+export async function insertRow<N extends NounName>(writing: Writing, name: N, row: InsertOf<N>): Promise<RowOf<N>> {
+  const { database, studioId } = writing;
+  try {
+    await database
+      .insert(TABLES[name] as MySqlTable)
+      .values({ ...(await withoutGone(writing, name, row)), studioId } as never);
+  } catch (error) {
+    if (databaseError(error)?.code !== 'ER_DUP_ENTRY') throw error;
+    throw HttpProblem.conflict('This id, or its place, is already taken.');
+  }
+  writing.touch(name, [row.id]);
+  return readRow(writing, name, row.id);
+}
+
+/** What is written of a new row: what its maker gave, and what the server decides. */
+export type InsertOf<N extends NounName> = MakeOf<N> & Partial<RowOf<N>> & { id: string };
+
+/** Changes a row of the studio's and reads it back; an empty change changes nothing. */
+export async function updateRow<N extends NounName>(
+  writing: Writing,
+  name: N,
+  id: string,
+  by: ChangeOf<N>,
+): Promise<RowOf<N>> {
+  const set = Object.fromEntries(Object.entries(by).filter(([, value]) => value !== undefined));
+  if (Object.keys(set).length > 0) {
+    await writing.database
+      .update(TABLES[name] as MySqlTable)
+      .set(set as never)
+      .where(ownedBy(name, writing, id));
+  }
+  const row = await readRow(writing, name, id);
+  if (Object.keys(set).length > 0) writing.touch(name, [id]);
+  return row;
+}
+
+/** Takes a row of the studio's away, and what goes with it; nothing to take away is as good. */
+export async function deleteRow(writing: Writing, name: NounName, id: string): Promise<void> {
+  const [{ affectedRows }] = (await writing.database
+    .delete(TABLES[name] as MySqlTable)
+    .where(ownedBy(name, writing, id))) as unknown as [{ affectedRows: number }];
+  if (affectedRows > 0) writing.touch(name, [id], false);
+}
+
+/** A row without references to rows that are gone by now, where the noun lets go of them. */
+async function withoutGone(scope: Scope, name: NounName, given: object): Promise<Record<string, unknown>> {
+  const asked = given as Record<string, unknown>;
+  const row = { ...asked };
+  const loose = new Map<NounName, { field: string; id: string }[]>();
+  for (const [field, ref] of Object.entries(NOUNS[name].refs)) {
+    const id = asked[field];
+    if (ref.gone !== 'clear' || typeof id !== 'string') continue;
+    const noun = ref.to as NounName;
+    loose.set(noun, [...(loose.get(noun) ?? []), { field, id }]);
+  }
+  for (const [noun, named] of loose) {
+    const ids = named.map(({ id }) => id);
+    const there = new Set((await listRows(scope, noun, inArray(TABLES[noun].id, ids))).map(({ id }) => id));
+    for (const { field, id } of named) if (!there.has(id)) row[field] = null;
+  }
+  return row;
+}

@@ -1,0 +1,76 @@
+import { NOUNS, type NounName, type RowOf } from '@leggero/contract';
+import { getTableColumns, sql, type SQL } from 'drizzle-orm';
+import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
+
+import {
+  acceptedTargets,
+  calibrations,
+  chains,
+  checkResults,
+  checks,
+  eyeBalloons,
+  eyeChecks,
+  holdReadings,
+  holdTests,
+  holeMeasurements,
+  models,
+  people,
+  pieces,
+  pumps,
+  readings,
+  sizerHoles,
+  sizers,
+  sizings,
+  studies,
+  studios,
+  studyPeople,
+  studyWidths,
+  tiers,
+} from '../db/tables';
+
+/** Where the rows of each noun are kept. */
+export const TABLES = {
+  studio: studios,
+  tier: tiers,
+  person: people,
+  pump: pumps,
+  sizer: sizers,
+  hole: sizerHoles,
+  holeMeasurement: holeMeasurements,
+  sizing: sizings,
+  model: models,
+  calibration: calibrations,
+  reading: readings,
+  holdTest: holdTests,
+  holdReading: holdReadings,
+  target: acceptedTargets,
+  chain: chains,
+  piece: pieces,
+  check: checks,
+  checkResult: checkResults,
+  study: studies,
+  studyPerson: studyPeople,
+  studyWidth: studyWidths,
+  eyeCheck: eyeChecks,
+  eyeBalloon: eyeBalloons,
+} as const satisfies Record<NounName, MySqlTable & { id: MySqlColumn }>;
+
+/** Fields that no column holds as they are sent: a PIN never leaves the server. */
+const SHOWN: { [N in NounName]?: { [Field in keyof RowOf<N>]?: SQL } } = {
+  person: { hasPin: sql`${people.pinHash} is not null`.mapWith(Boolean) },
+};
+
+/** What is selected for a row of a noun: its fields, and nothing else that its table has. */
+export function columnsOf(name: NounName): Record<string, MySqlColumn | SQL> {
+  const columns = getTableColumns(TABLES[name]) as Record<string, MySqlColumn>;
+  const shown = SHOWN[name] as Record<string, SQL> | undefined;
+  return Object.fromEntries(
+    Object.keys(NOUNS[name].row.shape).map((field) => [field, shown?.[field] ?? columns[field]!]),
+  );
+}
+
+/** The column that says whose a row is: of the studio itself, its id. */
+export function ownerOf(name: NounName): MySqlColumn {
+  const table: MySqlTable & { id: MySqlColumn; studioId?: MySqlColumn } = TABLES[name];
+  return table.studioId ?? table.id;
+}

@@ -1,0 +1,320 @@
+import { randomUUID } from 'node:crypto';
+import { get } from 'node:http';
+import type { AddressInfo } from 'node:net';
+
+import {
+  batchAnswerSchema,
+  changesSchema,
+  KEPT_NOUNS,
+  layChanges,
+  layWrite,
+  MOST_COMMANDS,
+  NO_ROWS,
+  NOUN_NAMES,
+  NOUNS,
+  writeSchema,
+  type BatchAnswer,
+  type Changes,
+  type NounName,
+  type Rows,
+  type Write,
+} from '@leggero/contract';
+import fc from 'fast-check';
+
+import { changesSince } from '../src/records/feed';
+import { listRows } from '../src/records/store';
+import { sample, sampleId } from './samples';
+import { serviceForTests } from './service';
+
+jest.setTimeout(40_000);
+
+const service = serviceForTests();
+
+/** Everything the server has of what devices keep, by noun and id. */
+async function stored(): Promise<Record<string, Record<string, unknown>>> {
+  const all: Record<string, Record<string, unknown>> = {};
+  for (const name of KEPT_NOUNS) all[name] = byId(await listRows(service, name));
+  return all;
+}
+
+function byId(rows: Iterable<{ id: string }>): Record<string, unknown> {
+  return Object.fromEntries([...rows].map((row) => [row.id, row]));
+}
+
+const kept = (rows: Rows) => Object.fromEntries(KEPT_NOUNS.map((name) => [name, byId(rows[name].values())]));
+
+/** A device: what it has, and where it is. */
+class Device {
+  rows: Rows = NO_ROWS;
+  cursor = '';
+
+  async follow(page?: number): Promise<void> {
+    for (let more = true; more;) {
+      const changes = await changesSince(service, { since: this.cursor, page });
+      this.rows = layChanges(changes.anew ? NO_ROWS : this.rows, changes);
+      [this.cursor, more] = [changes.cursor, changes.more];
+    }
+  }
+}
+
+async function send(...commands: Write[][]): Promise<BatchAnswer['answers']> {
+  const body = { commands: commands.map((writes) => ({ key: randomUUID(), writes })) };
+  const response = await service.request.post('/api/batch').send(body).expect(200);
+  return batchAnswerSchema.parse(response.body).answers;
+}
+
+const put = <N extends NounName>(name: N, at = 0) => ({ put: name, row: sample(name, at) }) as unknown as Write;
+const remove = (name: NounName, at = 0) => ({ remove: name, id: sampleId(name, at) }) as Write;
+
+/** Takes away everything that samples made. */
+const clear = () =>
+  send([remove('model', 0)], [remove('model', 1)], ...[0, 1, 2].map((at) => SWEPT.map((name) => remove(name, at))));
+const SWEPT = ['tier', 'sizer', 'pump', 'piece', 'study'] as const;
+
+afterEach(clear);
+
+const isPrivate = (name: NounName) => NOUNS[name].replica === 'never';
+
+describe('every noun', () => {
+  it('is put under its id, once; changed; and taken away', async () => {
+    const { request } = service;
+    for (const name of NOUN_NAMES) {
+      if (name === 'studio') continue;
+      const at = `/api/${NOUNS[name].path}/${sampleId(name)}`;
+      const { id: _, ...body } = sample(name);
+      const made = await request.put(at).send(body).expect(201);
+      expect(NOUNS[name].row.parse(made.body)).toEqual(made.body);
+      await request.put(at).send(body).expect(200);
+      // What may not be changed is not. Nobody's private pages are open here.
+      const nothing = { id: randomUUID(), takenAt: '2020-01-01T00:00:00Z' };
+      const change = await request
+        .patch(at)
+        .send(nothing)
+        .expect(isPrivate(name) ? 403 : 200);
+      if (!isPrivate(name)) expect(change.body).toMatchObject(made.body);
+    }
+    await request
+      .patch(`/api/pumps/${sampleId('pump')}`)
+      .send({ name: 'Blue', demo: true })
+      .expect(200);
+    expect((await listRows(service, 'pump')).find(({ id }) => id === sampleId('pump'))).toMatchObject({
+      name: 'Blue',
+      demo: false,
+    });
+    // A pump that calibrations were made with is held back by them.
+    await request.delete(`/api/pumps/${sampleId('pump')}`).expect(409);
+    for (const name of [...NOUN_NAMES].reverse()) {
+      if (name === 'studio') continue;
+      const at = `/api/${NOUNS[name].path}/${sampleId(name)}`;
+      await request.delete(at).expect(isPrivate(name) ? 403 : 204);
+    }
+  });
+
+  it('is refused with the field to blame, in the same words as everywhere', async () => {
+    const { request } = service;
+    const refused = await request
+      .put(`/api/readings/${randomUUID()}`)
+      .send({ ...sample('reading'), widthMm: null })
+      .expect(400);
+    expect(refused.body.fields).toEqual([{ path: 'widthMm', message: 'A width is needed unless the balloon burst' }]);
+    await request.put(`/api/studios/${randomUUID()}`).send(sample('studio')).expect(409);
+    await request.put('/api/pumps/none').send(sample('pump')).expect(404);
+  });
+});
+
+describe('a batch', () => {
+  it('carries each command out whole or not at all, and one that is wrong stops no other', async () => {
+    const answers = await send(
+      [put('pump'), put('model')],
+      // Its second write hangs on what is not there: the first is undone with it.
+      [put('sizer'), put('reading')],
+      [{ change: 'pump', id: sampleId('pump', 7), by: { name: 'Nobody’s' } }],
+      [{ put: 'pump', row: { ...sample('pump', 1), doseVolumeL: -3 } }],
+      [put('calibration'), put('reading')],
+    );
+    expect(answers.map(({ problem }) => problem?.status ?? 'done')).toEqual(['done', 404, 404, 400, 'done']);
+    expect(answers[3]!.problem!.fields).toEqual([
+      { path: 'writes.0.row.doseVolumeL', message: expect.stringContaining('>0') },
+    ]);
+    const there = await stored();
+    expect(there['sizer']).not.toHaveProperty(sampleId('sizer'));
+    expect(there['reading']).toHaveProperty(sampleId('reading'));
+  });
+
+  it('that comes again changes nothing, and nothing is news', async () => {
+    const commands: Write[][] = [[put('pump'), put('model')], [put('calibration')], [put('reading')]];
+    await send(...commands);
+    const device = new Device();
+    await device.follow();
+    expect((await send(...commands)).every(({ problem }) => problem === null)).toBe(true);
+    const { rows, gone } = await changesSince(service, { since: device.cursor });
+    expect({ rows, gone }).toEqual({ rows: {}, gone: {} });
+  });
+
+  it('has a bound, and says so', async () => {
+    const one = { key: randomUUID(), writes: [remove('pump')] };
+    const refused = await service.request
+      .post('/api/batch')
+      .send({ commands: Array(MOST_COMMANDS + 1).fill(one) })
+      .expect(400);
+    expect(refused.body.fields).toEqual([{ path: 'commands', message: 'At most 500 commands are taken at once' }]);
+    const long = { commands: [{ ...one, writes: Array(201).fill(remove('pump')) }] };
+    await service.request.post('/api/batch').send(long).expect(400);
+    const large = { commands: [{ ...one, writes: [{ ...remove('pump'), more: 'x'.repeat(2_000_000) }] }] };
+    await service.request.post('/api/batch').send(large).expect(413);
+  });
+});
+
+describe('two phones at one check', () => {
+  it('tap in turn, and every balloon has its result', async () => {
+    await send([put('model'), put('check')]);
+    const tap = (position: number) =>
+      send([{ put: 'checkResult', row: { ...sample('checkResult', position), id: randomUUID(), position } }]);
+    // Each counts from its own first balloon on.
+    const answers = await Promise.all([...Array(12).keys()].flatMap((at) => [tap(at), tap(at)]));
+    expect(answers.flat().map(({ problem }) => problem)).toEqual(Array(24).fill(null));
+    const places = (await listRows(service, 'checkResult')).map(({ position }) => position);
+    expect(places).toEqual([...Array(24).keys()]);
+    const [one] = await tap(3);
+    expect(one!.problem).toMatchObject({ status: 409, title: 'Every balloon of this check has its result.' });
+  });
+});
+
+/** Writes on few ids, so that many hang on what is there, was there, or never was. */
+const WRITTEN = [
+  ...['pump', 'sizer', 'hole', 'holeMeasurement', 'sizing', 'model', 'calibration', 'reading', 'holdTest'],
+  ...['chain', 'piece', 'check', 'checkResult', 'study', 'studyPerson'],
+] as const as readonly NounName[];
+const CHANGES: { [N in NounName]?: object } = {
+  pump: { name: 'Renamed' },
+  sizer: { keeper: 'Maren' },
+  hole: { label: 'eight' },
+  model: { colourName: 'foam' },
+  piece: { name: 'Taller' },
+};
+const writes: fc.Arbitrary<Write> = fc
+  .record({
+    name: fc.constantFrom(...WRITTEN),
+    at: fc.nat(1),
+    kind: fc.constantFrom('put', 'put', 'put', 'change', 'remove'),
+  })
+  .map(({ name, at, kind }) => {
+    if (kind === 'put') return put(name, at);
+    const by = CHANGES[name];
+    return kind === 'change' && by ? ({ change: name, id: sampleId(name, at), by } as Write) : remove(name, at);
+  });
+
+describe('the change feed', () => {
+  it('has a device know what the server knows, and its own writes laid over the rest say the same', async () => {
+    let refused = 0;
+    let carriedOut = 0;
+    await fc.assert(
+      fc.asyncProperty(fc.array(writes, { minLength: 20, maxLength: 60 }), async (all) => {
+        await clear();
+        const [follower, writer] = [new Device(), new Device()];
+        await writer.follow();
+        const ground = (['pump', 'model', 'sizer', 'hole', 'piece'] as const).map((name) => put(name));
+        for (const write of [...ground, ...all]) {
+          const [answer] = await send([write]);
+          const laid = layWrite(writer.rows, writeSchema.parse(write));
+          if (answer!.problem) {
+            refused += 1;
+            expect(laid).toBe(writer.rows);
+          } else if (laid !== writer.rows) carriedOut += 1;
+          writer.rows = laid;
+          if (carriedOut % 3 === 0) await follower.follow(2);
+        }
+        await follower.follow(2);
+        const there = await stored();
+        expect(kept(follower.rows)).toEqual(there);
+        expect(kept(writer.rows)).toEqual(there);
+      }),
+      { numRuns: 12, seed: 16, endOnFailure: true },
+    );
+    expect(refused).toBeGreaterThan(20);
+    expect(carriedOut).toBeGreaterThan(100);
+  });
+
+  it('never skips a row, however many write at once', async () => {
+    await send([put('pump'), put('model'), put('calibration')]);
+    const device = new Device();
+    await device.follow();
+    let writing = true;
+    const follow = (async () => {
+      while (writing) await device.follow(3);
+    })();
+    const tap = async (writer: number) => {
+      for (let i = 0; i < 15; i += 1) {
+        const row = { ...sample('reading'), id: randomUUID(), dose: 1 + writer };
+        await send([{ put: 'reading', row }]);
+        if (i % 5 === 4) await send([{ remove: 'reading', id: row.id }]);
+        if (i % 4 === 3) await send([{ change: 'pump', id: sampleId('pump'), by: { name: `by ${writer}` } }]);
+      }
+    };
+    await Promise.all([...Array(8).keys()].map(tap));
+    writing = false;
+    await follow;
+    await device.follow();
+    const there = await stored();
+    expect(Object.keys(there['reading']!)).toHaveLength(8 * 12);
+    expect(kept(device.rows)).toEqual(there);
+  });
+
+  it('fills a device while others write, page by page', async () => {
+    await send([put('pump'), put('model'), put('calibration')]);
+    for (let at = 0; at < 20; at += 1)
+      await send([{ put: 'reading', row: { ...sample('reading'), id: randomUUID() } }]);
+    const device = new Device();
+    let turns = 0;
+    for (let more = true; more; turns += 1) {
+      const changes: Changes = await changesSince(service, { since: device.cursor, page: 4 });
+      device.rows = layChanges(device.rows, changes);
+      [device.cursor, more] = [changes.cursor, changes.more];
+      if (turns === 1) await send([put('sizer'), put('hole')], [remove('calibration')]);
+    }
+    expect(turns).toBeGreaterThan(3);
+    expect(kept(device.rows)).toEqual(await stored());
+  });
+
+  it('has one who comes with a cursor of elsewhere, of the future, or none at all, start anew', async () => {
+    const device = new Device();
+    await device.follow();
+    const read = async (since: string) =>
+      changesSchema.parse((await service.request.get('/api/changes').query({ since }).expect(200)).body);
+    expect(await read(device.cursor)).toMatchObject({ anew: false, more: false });
+    const [, ...rest] = device.cursor.split('.');
+    const elsewhere = [randomUUID(), ...rest].join('.');
+    const future = device.cursor.replace(/gone\.\d+/, 'gone.999999999');
+    for (const since of [elsewhere, future, 'nonsense', `${service.studioId}.fill.1.no.`])
+      expect(await read(since)).toEqual({ cursor: '', more: true, anew: true, rows: {}, gone: {} });
+    await service.request
+      .get('/api/changes')
+      .query({ since: 'x'.repeat(300) })
+      .expect(400);
+  });
+
+  it('tells of the nouns that are asked for, and of private ones never', async () => {
+    await send([put('pump'), put('person')]);
+    const page = await service.request.get('/api/changes').query({ nouns: 'pump,tier' }).expect(200);
+    expect(Object.keys(page.body.rows).sort()).toEqual(['pump', 'tier']);
+    await service.request.get('/api/changes').query({ nouns: 'eyeCheck' }).expect(400);
+    expect(KEPT_NOUNS).not.toContain('eyeBalloon');
+    const people = await service.request.get('/api/changes').query({ nouns: 'person' }).expect(200);
+    for (const person of people.body.rows.person) expect(person).not.toHaveProperty('pinHash');
+  });
+
+  it('gives word at once of what another device wrote', async () => {
+    const server = service.app.listen(0);
+    const { port } = server.address() as AddressInfo;
+    const heard = new Promise<string>((resolve, reject) => {
+      get({ port, path: '/api/changes/live' }, (response) => {
+        response.setEncoding('utf8').once('data', resolve);
+        expect(response.headers['content-type']).toMatch('text/event-stream');
+        void send([put('pump')]).catch(reject);
+      }).on('error', reject);
+    });
+    expect(await heard).toMatch(/^data: \d+\n\n$/);
+    server.closeAllConnections();
+    await new Promise((resolve) => server.close(resolve));
+  });
+});
