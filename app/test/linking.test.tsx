@@ -208,8 +208,10 @@ describe('a basket', () => {
       { body: { tierName: 'Ring 2', layer: 'ring-2', size: 6 } },
       { body: { tierName: 'Tying balloons', layer: 'ties-1', size: 6 } },
     ]);
-    const times = checks.map((each) => Date.parse((each as { body: { startedAt: string } }).body.startedAt));
-    expect(times.map((time) => time - times[0]!)).toEqual([0, 1, 2, 3]);
+    const [run, ...more] = done().filter(({ name }) => name === 'createRun') as { body: { id: string } }[];
+    expect([run!.body, more]).toEqual([{ id: run!.body.id, pieceId: PIECE_ID, startedAt: expect.any(String) }, []]);
+    const parts = checks.map((each) => (each as { body: Partial<CheckRecord> }).body);
+    expect(parts.map(({ runId, place }) => [runId, place])).toEqual([0, 1, 2, 3].map((place) => [run!.body.id, place]));
     expect(visited[0]).toMatch(new RegExp(`^/shelf/${LINK_ID}/check/`));
   });
 });
@@ -225,6 +227,8 @@ describe('the run of a piece', () => {
     size: 2,
     pieceId: PIECE_ID,
     layer: 'spokes',
+    runId: id(60),
+    place: 0,
     startedAt: '2026-11-20T11:00:00.000Z',
     results: [],
     demo: false,
@@ -246,10 +250,12 @@ describe('the run of a piece', () => {
       tierName: 'First ring',
       layer: 'ring-1',
       size: 3,
-      startedAt: '2026-11-20T11:00:00.001Z',
+      place: 1,
     });
-    const older = check(3, { startedAt: '2026-11-01T11:00:00.000Z', size: 9 });
-    const records = withPiece(BASKET, { checks: [first, second, older] });
+    // Another run, though of the same moment; and one that is part of none.
+    const other = check(3, { runId: id(61), size: 9 });
+    const alone = check(4, { runId: null, place: null, size: 9 });
+    const records = withPiece(BASKET, { checks: [second, other, first, alone] });
     records.models.find((model) => model.id === MODEL_ID)!.checks = [first, second];
     show(<WithModel modelId={MODEL_ID}>{(shown) => <CheckPage {...shown} checkId={first.id} />}</WithModel>, records);
     expect(await screen.findByText('Check Anemone')).toBeTruthy();

@@ -7,6 +7,7 @@ import { batchAnswerSchema, batchSchema } from './command';
 import { eyeBalloonPatchSchema, eyeCheckCreateSchema, eyeCheckSchema } from './eye';
 import { holdTestCreateSchema, holdTestSchema } from './hold';
 import { modelCreateSchema, modelDetailSchema, modelPatchSchema, shelfModelSchema } from './model';
+import { makeSchema } from './noun';
 import { NOUNS } from './nouns';
 import { personCreateSchema, personPatchSchema, pinChangeSchema, sessionOpenSchema, sessionSchema } from './person';
 import { pieceCreateSchema, piecePatchSchema, pieceSchema } from './piece';
@@ -166,6 +167,7 @@ export const ROUTES = {
     response: NOUNS.target.row,
   },
   deleteTarget: { method: 'DELETE', path: '/api/targets/:id' },
+  createRun: { method: 'POST', path: '/api/runs', request: makeSchema(NOUNS.run), response: NOUNS.run.row },
   createCheck: { method: 'POST', path: '/api/checks', request: checkCreateSchema, response: checkSchema },
   deleteCheck: { method: 'DELETE', path: '/api/checks/:id' },
   createCheckResult: {

@@ -201,6 +201,7 @@ async function targetsOf(request: Request): Promise<Target[]> {
     { name: 'changeEyeBalloon', id: idOf(eyeBalloon), good: { widthMm: 254 } },
     { name: 'createStudy', good: again(studies[0]) },
     { name: 'createStudyWidth', good: again(studies[0]!.widths[0]) },
+    { name: 'createRun', good: again({ pieceId: idOf(pieces[0]!), startedAt: takenAt }) },
     { name: 'createPiece', good: again(pieces[0]) },
     { name: 'changePiece', id: idOf(pieces[0]!), good: pieces[0]! },
     { name: 'createChain', good: again({ modelId: single.id, count: 20, widthMm: 254, lengthMm: 4000, takenAt }) },

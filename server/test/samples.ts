@@ -52,9 +52,10 @@ export function sample<N extends NounName>(name: N, at = 0): MakeInputOf<N> {
         rings: [{ modelId: null, colourHex: '#4a6b52', finish: 'matte', widthMm: 120 }],
       },
     }),
+    run: () => ({ id, pieceId: of('piece'), startedAt: AT }),
     check: () => ({
       ...{ id, modelId: of('model'), tierName: 'Classic', targetMm: 240, toleranceMm: 6, size: 24 },
-      ...{ pieceId: of('piece'), holeId: of('hole'), startedAt: AT },
+      ...{ pieceId: of('piece'), runId: of('run'), holeId: of('hole'), startedAt: AT },
     }),
     checkResult: () => ({
       ...{ id, checkId: of('check'), position: at, answer: 'passes', widthMm: null, takenAt: AT },

@@ -3,7 +3,7 @@ import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } f
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 
-import type { ModelDetail, ShelfModel, SizerRecord, TierRecord } from '@leggero/contract';
+import type { ModelDetail, PieceRecord, ShelfModel, SizerRecord, TierRecord } from '@leggero/contract';
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/mysql2/migrator';
 import supertest from 'supertest';
@@ -38,7 +38,7 @@ let drop: () => Promise<void>;
 let request: ReturnType<typeof supertest>;
 beforeAll(async () => {
   ({ database, drop } = await emptyDatabase());
-  await asItFirstWas(database);
+  await asItWas(database, 1);
   await fill(database);
   await applyMigrations(database);
   const studioId = await openStudio({ database });
@@ -46,26 +46,26 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => drop());
 
-/** The tables of the first version, and no later ones. */
-async function asItFirstWas(to: Database): Promise<void> {
+/** The tables after so many migrations, and no later ones. */
+async function asItWas(to: Database, migrations: number): Promise<void> {
   const folder = mkdtempSync(path.join(tmpdir(), 'leggero-migrations-'));
   try {
     const journal = JSON.parse(readFileSync(path.join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as {
       entries: { tag: string }[];
     };
-    const [first] = journal.entries;
+    const entries = journal.entries.slice(0, migrations);
     mkdirSync(path.join(folder, 'meta'));
-    writeFileSync(path.join(folder, 'meta/_journal.json'), JSON.stringify({ ...journal, entries: [first] }));
-    cpSync(path.join(MIGRATIONS, `${first!.tag}.sql`), path.join(folder, `${first!.tag}.sql`));
+    writeFileSync(path.join(folder, 'meta/_journal.json'), JSON.stringify({ ...journal, entries }));
+    for (const { tag } of entries) cpSync(path.join(MIGRATIONS, `${tag}.sql`), path.join(folder, `${tag}.sql`));
     await migrate(to, { migrationsFolder: folder });
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }
 }
 
-/** An artist's records as the first version kept them. */
-async function fill(to: Database): Promise<void> {
-  const row = (table: string, values: Record<string, string | number | null>) => {
+/** Writes a row as it stands, whatever tables there are by now. */
+function into(to: Database) {
+  return (table: string, values: Record<string, string | number | null>) => {
     const columns = sql.raw(Object.keys(values).join(', '));
     const cells = sql.join(
       Object.values(values).map((value) => sql`${value}`),
@@ -73,6 +73,11 @@ async function fill(to: Database): Promise<void> {
     );
     return to.execute(sql`insert into ${sql.raw(table)} (${columns}) values (${cells})`);
   };
+}
+
+/** An artist's records as the first version kept them. */
+async function fill(to: Database): Promise<void> {
+  const row = into(to);
   const { studio: studio_id, tier, pump, model, calibration, sizer, check } = ids as Required<typeof ids>;
   const at = '2025-03-01 18:00:00.000';
   await row('studios', { id: studio_id!, name: 'Saltmarsh', unit: 'in', step_mm: 3.175, days_standing: 3, demo: 0 });
@@ -211,5 +216,61 @@ describe('a database filled by the first version', () => {
     await applyMigrations(database);
     const { body } = await request.get(`/api/models/${ids['model']}`).expect(200);
     expect((body as ModelDetail).calibrations[0]!.readings).toHaveLength(3);
+  });
+});
+
+describe('checks of pieces from before there were runs', () => {
+  it('that began within a second of one another are a run, in the order they began', async () => {
+    const old = await emptyDatabase();
+    try {
+      await asItWas(old.database, 7);
+      const row = into(old.database);
+      const [studio_id, model_id, column, arch] = Array.from({ length: 4 }, () => randomUUID()) as [
+        string,
+        string,
+        string,
+        string,
+      ];
+      await row('studios', { id: studio_id, name: 'Saltmarsh', unit: 'in', step_mm: 3.175, days_standing: 3 });
+      await row('models', {
+        ...{ id: model_id, studio_id, line: 'Tarn Satin', kind: 'round', nominal_mm: 279.4, finish: 'pearl' },
+        ...{ colour_name: 'tide blue', colour_hex: '#2a6f97' },
+      });
+      const design = JSON.stringify({ form: 'ring', count: 9, rings: [], thing: null });
+      for (const id of [column, arch])
+        await row('pieces', { id, studio_id, name: 'Piece', design, created_at: '2026-03-01 10:00:00.000' });
+      const begun: [at: string, piece: string | null, layer: string][] = [
+        ['18:00:00.002', column, 'ring-2'],
+        ['18:00:00.000', column, 'spokes'],
+        ['18:00:00.001', column, 'ring-1'],
+        ['18:00:00.001', arch, 'ring-1'],
+        ['18:00:01.900', column, 'anew-1'],
+        ['18:00:02.850', column, 'anew-2'],
+        ['18:00:00.000', null, 'none'],
+      ];
+      for (const [at, piece_id, layer] of begun)
+        await row('checks', {
+          ...{ id: randomUUID(), studio_id, model_id, tier_name: 'Classic', target_mm: 241.3, tolerance_mm: 6.35 },
+          ...{ size: 6, piece_id, layer, started_at: `2026-03-01 ${at}` },
+        });
+      await applyMigrations(old.database);
+      const again = supertest(createApp({ database: old.database, studioId: studio_id }));
+      const pieces = (await again.get('/api/pieces').expect(200)).body as PieceRecord[];
+      const runsOf = (id: string) => {
+        const runs = new Map<string, string[]>();
+        const checks = [...pieces.find((piece) => piece.id === id)!.checks].sort((a, b) => a.place! - b.place!);
+        for (const { runId, layer } of checks) runs.set(runId!, [...(runs.get(runId!) ?? []), layer!]);
+        return [...runs.values()].sort();
+      };
+      expect(runsOf(column)).toEqual([
+        ['anew-1', 'anew-2'],
+        ['spokes', 'ring-1', 'ring-2'],
+      ]);
+      expect(runsOf(arch)).toEqual([['ring-1']]);
+      const { checks } = (await again.get(`/api/models/${model_id}`).expect(200)).body as ModelDetail;
+      expect(checks.find(({ pieceId }) => pieceId === null)).toMatchObject({ runId: null, place: null });
+    } finally {
+      await old.drop();
+    }
   });
 });

@@ -58,6 +58,13 @@ export function viewCheck(record: CheckRecord, sizers: readonly SizerRecord[]): 
   };
 }
 
+/** The checks of a run, in the order they are done; none where there is no run. */
+export function runOf(checks: readonly CheckRecord[], runId: string | null): CheckRecord[] {
+  return checks
+    .filter((check) => runId !== null && check.runId === runId)
+    .sort((a, b) => (a.place ?? 0) - (b.place ?? 0));
+}
+
 function lawOf(results: readonly CheckResult[]): CheckView['law'] {
   const between = results.flatMap((result) => (result.kind === 'between' ? [result] : []));
   if (between.length === 0) return null;

@@ -3,7 +3,7 @@ import type { RequestOf, RouteName } from '@leggero/contract';
 /** The routes that write records; whose session a device has is no record. */
 export type WriteName = Exclude<
   RouteName,
-  'health' | `read${string}` | `list${string}` | `${string}Session` | 'setPin'
+  'health' | 'carryOut' | `read${string}` | `list${string}` | `${string}Session` | 'setPin'
 >;
 
 /** One thing the user did, as it will be sent. It waits in the outbox until the server has it. */

@@ -4,7 +4,17 @@ import { z } from 'zod';
 import { demoSchema, idSchema, instantSchema, lengthMmSchema, nameSchema } from '../common';
 import { noun, to } from '../noun';
 
-/** What a check has that says nothing of its lot, its pairs or its hole. */
+/** A run of checks: every balloon of a piece, one check for each of its sizes. */
+export const run = noun({
+  name: 'run',
+  path: 'runs',
+  row: z.object({ id: idSchema, pieceId: idSchema, startedAt: instantSchema, demo: demoSchema }),
+  given: { demo: false },
+  refs: { pieceId: to('piece', 'remove') },
+  order: ['-startedAt'],
+});
+
+/** What a check has that says nothing of its lot, its pairs, its hole or its run. */
 export const CHECK_DEFAULTS = {
   lotSize: null,
   acceptMost: null,
@@ -13,6 +23,8 @@ export const CHECK_DEFAULTS = {
   holeMm: null,
   pieceId: null,
   layer: null,
+  runId: null,
+  place: null,
 } as const;
 
 /** A batch held against a target. */
@@ -38,11 +50,19 @@ export const check = noun({
     /** The piece the balloons are for, and which of its sizes they are. */
     pieceId: idSchema.nullable().default(CHECK_DEFAULTS.pieceId),
     layer: z.string().trim().min(1).max(40).nullable().default(CHECK_DEFAULTS.layer),
+    /** The run it is part of, and its place there, 0 first. */
+    runId: idSchema.nullable().default(CHECK_DEFAULTS.runId),
+    place: z.int().min(0).max(99).nullable().default(CHECK_DEFAULTS.place),
     startedAt: instantSchema,
     demo: demoSchema,
   }),
   given: { demo: false },
-  refs: { modelId: to('model', 'remove'), holeId: to('hole', 'clear'), pieceId: to('piece', 'clear') },
+  refs: {
+    modelId: to('model', 'remove'),
+    holeId: to('hole', 'clear'),
+    pieceId: to('piece', 'clear'),
+    runId: to('run', 'clear'),
+  },
   order: ['-startedAt'],
   replica: 'newest',
 });

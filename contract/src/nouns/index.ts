@@ -2,7 +2,7 @@ import type { z } from 'zod';
 
 import type { Change, Make, MakeInput } from '../noun';
 import { piece } from './builds';
-import { check, checkResult, study, studyPerson, studyWidth } from './checks';
+import { check, checkResult, run, study, studyPerson, studyWidth } from './checks';
 import { eyeBalloon, eyeCheck } from './eyes';
 import { hole, holeMeasurement, pump, sizer, sizing } from './gauges';
 import { calibration, chain, holdReading, holdTest, model, reading, target } from './shelf';
@@ -30,6 +30,7 @@ export const NOUNS = {
   target,
   chain,
   piece,
+  run,
   check,
   checkResult,
   study,

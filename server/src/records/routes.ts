@@ -34,6 +34,7 @@ const POSTED = {
   createHoldReading: 'holdReading',
   acceptTarget: 'target',
   createCheckResult: 'checkResult',
+  createRun: 'run',
 } as const satisfies Record<string, NounName>;
 
 /** The same three routes for every noun: a row is put under its id, changed, taken away. */

@@ -5,7 +5,7 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { viewCheck } from '@/api/checkView';
+import { runOf, viewCheck } from '@/api/checkView';
 import { bestHole, holesNow, type HoleView, type SizerChoice } from '@/api/holes';
 import { newId, nowUtc } from '@/api/id';
 import { useLengths } from '@/api/lengths';
@@ -59,7 +59,7 @@ function Run(props: ShownModel & { check: CheckRecord }) {
 
   /** A check that has begun stays; one without a result is planned anew. */
   const plan = (chosen: CheckPlan) => {
-    const { modelId, tierName, pieceId, layer } = check;
+    const { modelId, tierName, pieceId, layer, runId, place } = check;
     const { id: holeId, widthMm: holeMm } = hole?.choice.hole ?? { id: null, widthMm: null };
     const id = newId();
     send({
@@ -74,6 +74,8 @@ function Run(props: ShownModel & { check: CheckRecord }) {
         holeMm,
         pieceId,
         layer,
+        runId,
+        place,
         startedAt: nowUtc(),
         ...chosen,
       },
@@ -175,14 +177,9 @@ interface Rest {
   next: CheckRecord | undefined;
 }
 
-/** The checks of one run begin within this of each other, ms: in the order they are to be done. */
-const RUN_MS = 1000;
-
 /** What is left of the run that a check is part of: the checks started with it, one for each size of the piece. */
 function restOf(piece: PieceRecord | undefined, check: CheckRecord): Rest {
-  const apart = ({ startedAt }: CheckRecord) => Math.abs(Date.parse(startedAt) - Date.parse(check.startedAt));
-  const run = piece?.checks.filter((each) => apart(each) < RUN_MS) ?? [];
-  run.sort((a, b) => a.startedAt.localeCompare(b.startedAt));
+  const run = runOf(piece?.checks ?? [], check.runId);
   const open = run.filter(({ size, results }) => results.length < size);
   const left = open.reduce((sum, { size, results }) => sum + size - results.length, 0);
   return { left, next: open.find(({ id }) => id !== check.id) };

@@ -25,14 +25,16 @@ const MOST_IN_CHECK = 1000;
 export function CheckCard({ piece, sizes, basis }: CheckCardProps) {
   const send = useCommand();
   const known = sizes.filter(({ part, count }) => modelOf(part, basis) && count > 0);
-  const inOrder = [...piece.checks].sort((a, b) => a.startedAt.localeCompare(b.startedAt));
+  const inOrder = [...piece.checks].sort(
+    (a, b) => a.startedAt.localeCompare(b.startedAt) || (a.place ?? 0) - (b.place ?? 0),
+  );
   const open = inOrder.filter(({ size, results }) => results.length < size);
   const left = open.reduce((sum, { size, results }) => sum + size - results.length, 0);
   const start = () => {
-    const now = Date.parse(nowUtc());
-    const ids = known.map((size, i) => {
-      // A moment apart: they are done in this order.
-      const startedAt = new Date(now + i).toISOString();
+    const startedAt = nowUtc();
+    const runId = newId();
+    send({ name: 'createRun', body: { id: runId, pieceId: piece.id, startedAt } });
+    const ids = known.map((size, place) => {
       const id = newId();
       const hole = bestHole(basis.sizers, {
         targetMm: size.widthMm,
@@ -53,6 +55,8 @@ export function CheckCard({ piece, sizes, basis }: CheckCardProps) {
           holeMm,
           pieceId: piece.id,
           layer: size.key,
+          runId,
+          place,
           startedAt,
         },
       });

@@ -1,6 +1,6 @@
 import type { PieceDesign } from '@leggero/contract';
 import { sql } from 'drizzle-orm';
-import { check, index, mysqlTable, varchar } from 'drizzle-orm/mysql-core';
+import { check, index, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core';
 
 import { demo, document, id, instant } from './columns';
 import { studioId } from './studio';
@@ -16,5 +16,9 @@ export const pieces = mysqlTable(
     createdAt: instant('created_at').notNull(),
     demo: demo(),
   },
-  (t) => [index('pieces_list').on(t.studioId, t.createdAt), check('pieces_design', sql`json_valid(design)`)],
+  (t) => [
+    unique('pieces_scope').on(t.id, t.studioId),
+    index('pieces_list').on(t.studioId, t.createdAt),
+    check('pieces_design', sql`json_valid(design)`),
+  ],
 );

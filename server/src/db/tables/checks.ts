@@ -8,6 +8,21 @@ import { throughHole } from './gauges';
 import { models } from './shelf';
 import { studioId } from './studio';
 
+export const runs = mysqlTable(
+  'runs',
+  {
+    id: id(),
+    studioId: studioId(),
+    pieceId: char('piece_id', { length: 36 }).notNull(),
+    startedAt: instant('started_at').notNull(),
+    demo: demo(),
+  },
+  (t) => [
+    unique('runs_scope').on(t.id, t.studioId),
+    owned('runs_piece', [t.pieceId, t.studioId], [pieces.id, pieces.studioId], 'cascade'),
+  ],
+);
+
 export const checks = mysqlTable(
   'checks',
   {
@@ -26,6 +41,8 @@ export const checks = mysqlTable(
     /** The record outlives the piece. */
     pieceId: char('piece_id', { length: 36 }).references(() => pieces.id, { onDelete: 'set null' }),
     layer: varchar('layer', { length: 40 }),
+    runId: char('run_id', { length: 36 }).references(() => runs.id, { onDelete: 'set null' }),
+    place: smallint('place'),
     startedAt: instant('started_at').notNull(),
     demo: demo(),
   },
