@@ -1,4 +1,6 @@
-import type { ShelfModel } from '@leggero/contract';
+import { randomUUID } from 'node:crypto';
+
+import type { CalibrationRecord, MakeInputOf, ShelfModel } from '@leggero/contract';
 import mysql from 'mysql2/promise';
 
 import type { Bench } from './bench';
@@ -38,6 +40,87 @@ export async function measureHttp({ world: open, rounds, report }: Bench): Promi
   } finally {
     await connection.end();
   }
+}
+
+const WRITES = 300;
+
+/** A tap: a reading in a batch of its own over HTTP, against the same transaction by bare SQL. Medians, and its bytes. */
+export async function measureWrites({ freshWorld, rounds, report }: Bench): Promise<void> {
+  const world = await freshWorld();
+  const [writes, warmUp] = [rounds(WRITES), rounds(WARM_UP)];
+  const connection = await mysql.createConnection({ uri: world.databaseUrl, timezone: 'Z' });
+  try {
+    const shelf = (await (await fetch(`${world.url}/api/models`)).json()) as ShelfModel[];
+    const calibration = shelf.flatMap(({ calibrations }) => calibrations).find(({ readings }) => readings.length > 4)!;
+    const [[studio]] = (await connection.query('select studio_id as id from models limit 1')) as unknown as [
+      { id: string }[],
+    ];
+    const both = { http: [] as number[], sql: [] as number[] };
+    let bytes = 0;
+    for (let i = 0; i < warmUp + writes; i += 1) {
+      const http = await timedAsync(async () => {
+        bytes = await tap(world.url, calibration);
+      });
+      const sql = await timedAsync(() => bareWrite(connection, studio!.id, calibration));
+      if (i < warmUp) continue;
+      both.http.push(http);
+      both.sql.push(sql);
+    }
+    report({
+      what: `a tap: one reading over HTTP, ${bytes} bytes both ways (median of ${writes})`,
+      ours: median(both.http),
+      yardstick: 'the same transaction by bare SQL on one connection',
+      theirs: median(both.sql),
+      unit: 'ms',
+      most: 4,
+    });
+  } finally {
+    await connection.end();
+  }
+}
+
+/** Sends one reading as a device does; answers the bytes of both bodies. */
+async function tap(url: string, { id, readings: [like] }: CalibrationRecord): Promise<number> {
+  const row: MakeInputOf<'reading'> = { ...like!, id: randomUUID(), calibrationId: id };
+  const body = JSON.stringify({ commands: [{ key: randomUUID(), writes: [{ put: 'reading', row }] }] });
+  const response = await fetch(`${url}/api/batch`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body,
+  });
+  const text = await response.text();
+  if (!response.ok || !text.includes('"problem":null')) throw new Error(`the tap was refused: ${text}`);
+  return body.length + text.length;
+}
+
+/** What the store does for a reading, statement by statement. */
+async function bareWrite(
+  connection: mysql.Connection,
+  studioId: string,
+  calibration: CalibrationRecord,
+): Promise<void> {
+  const {
+    id: calibrationId,
+    modelId,
+    readings: [like],
+  } = calibration;
+  const id = randomUUID();
+  await connection.beginTransaction();
+  await connection.execute('update studios set revision = last_insert_id(revision + 1) where id = ?', [studioId]);
+  await connection.execute('select * from readings where id = ?', [id]);
+  await connection.execute('select * from calibrations where id = ?', [calibrationId]);
+  await connection.execute('select * from models where id = ?', [modelId]);
+  await connection.execute(
+    'insert into readings (id, studio_id, calibration_id, dose, width_mm, outcome, taken_at) values (?, ?, ?, ?, ?, ?, ?)',
+    [id, studioId, calibrationId, like!.dose, 200, 'ok', new Date(like!.takenAt)],
+  );
+  await connection.execute('select * from readings where id = ?', [id]);
+  await connection.execute(
+    'insert into changes (studio_id, noun, row_id, there, revision) values (?, ?, ?, 1, last_insert_id()) ' +
+      'on duplicate key update revision = values(revision)',
+    [studioId, 'reading', id],
+  );
+  await connection.commit();
 }
 
 const STATEMENTS = [

@@ -3,7 +3,7 @@ import { measureDial } from './dial';
 import { measureFiles } from './files';
 import { measureBrackets, measureFits } from './fits';
 import { measureBox, measureGoNoGo, measureTiles } from './gauges';
-import { measureHttp } from './http';
+import { measureHttp, measureWrites } from './http';
 import { measureBuilds, measureCurtain, measureSnapping, measureSwags } from './linking';
 import { measureSize } from './size';
 import { measurePairings, measurePressure } from './stuffing';
@@ -27,6 +27,7 @@ export const PARTS: readonly Part[] = [
   { name: 'pressure', measure: measurePressure },
   { name: 'dial', measure: measureDial },
   { name: 'http', measure: measureHttp },
+  { name: 'writes', measure: measureWrites },
   { name: 'curtain', measure: measureCurtain },
   { name: 'files', measure: measureFiles },
   { name: 'size', measure: measureSize },

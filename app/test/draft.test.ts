@@ -1,4 +1,4 @@
-import { readingCreateSchema, type ReadingRecord } from '@leggero/contract';
+import { MAKES, type ReadingRecord } from '@leggero/contract';
 import { nextReading, STEP_MM, type NextReading } from '@leggero/core';
 
 import {
@@ -106,7 +106,7 @@ describe('a draft as a reading', () => {
       { outcome: 'hard' },
       { outcome: 'burst' },
     ];
-    for (const way of ways) expect(readingCreateSchema.safeParse(readingOf(draft(way), ids)).error).toBeUndefined();
+    for (const way of ways) expect(MAKES.reading.safeParse(readingOf(draft(way), ids)).error).toBeUndefined();
   });
 
   it('of a burst keeps neither width nor shape nor holes: nobody measures one', () => {

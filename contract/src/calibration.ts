@@ -2,19 +2,15 @@ import type { Reading } from '@leggero/core';
 import type { LengthReading } from '@leggero/core/modelling';
 import { z } from 'zod';
 
-import { makeSchema } from './noun';
-import { NOUNS, type RowOf } from './nouns';
+import { MAKES, NOUNS, type RowOf } from './nouns';
 
 export type ReadingRecord = RowOf<'reading'>;
 
-export const readingCreateSchema = makeSchema(NOUNS.reading);
-export type ReadingCreate = z.output<typeof readingCreateSchema>;
+export type ReadingCreate = z.output<typeof MAKES.reading>;
 
 /** A calibration with its readings in the order taken. */
 export const calibrationSchema = NOUNS.calibration.row.extend({ readings: z.array(NOUNS.reading.row) });
 export type CalibrationRecord = z.infer<typeof calibrationSchema>;
-
-export const calibrationCreateSchema = makeSchema(NOUNS.calibration);
 
 /** A reading of a modelling balloon as the core takes it: its length stands where others have their height. */
 export function lengthReading({ dose, heightMm }: Pick<ReadingRecord, 'dose' | 'heightMm'>): LengthReading {

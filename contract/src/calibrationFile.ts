@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
-import { calibrationSchema, readingCreateSchema } from './calibration';
-import { NOUNS } from './nouns';
+import { calibrationSchema } from './calibration';
+import { MAKES, NOUNS } from './nouns';
 
 export const CALIBRATION_FORMAT = 'leggero-calibration';
 export const CALIBRATION_VERSION = 1;
@@ -12,7 +12,7 @@ export const calibrationFileSchema = z.object({
   version: z.literal(CALIBRATION_VERSION),
   model: NOUNS.model.row.omit({ demo: true }),
   pump: NOUNS.pump.row.omit({ demo: true }),
-  calibration: calibrationSchema.omit({ demo: true }).extend({ readings: z.array(readingCreateSchema) }),
+  calibration: calibrationSchema.omit({ demo: true }).extend({ readings: z.array(MAKES.reading) }),
 });
 export type CalibrationFile = z.infer<typeof calibrationFileSchema>;
 

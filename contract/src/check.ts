@@ -1,17 +1,13 @@
 import type { CheckResult } from '@leggero/core';
 import { z } from 'zod';
 
-import { makeSchema } from './noun';
 import { NOUNS, type RowOf } from './nouns';
 
-export const checkResultSchema = makeSchema(NOUNS.checkResult);
 export type CheckResultRecord = RowOf<'checkResult'>;
 
 /** A check with its results, in the order of their places. */
 export const checkSchema = NOUNS.check.row.extend({ results: z.array(NOUNS.checkResult.row) });
 export type CheckRecord = z.infer<typeof checkSchema>;
-
-export const checkCreateSchema = makeSchema(NOUNS.check);
 
 /** A stored result as the core takes it. */
 export function coreCheckResult({ answer, widthMm, stopsMm, passesMm }: CheckResultRecord): CheckResult {

@@ -1,8 +1,7 @@
 import { z } from 'zod';
 
 import { idSchema } from './common';
-import { changeSchema, makeSchema } from './noun';
-import { NOUN_NAMES, NOUNS, type ChangeOf, type MakeInputOf, type NounName } from './nouns';
+import { CHANGES, MAKES, NOUN_NAMES, type NOUNS, type ChangeOf, type MakeInputOf, type NounName } from './nouns';
 import { problemSchema } from './problem';
 
 /** One row put, changed or taken away. What was seen once cannot be changed. */
@@ -54,9 +53,9 @@ export type ParsedWrite = z.infer<typeof kinds>;
 export const writeSchema = kinds.transform((write, context): ParsedWrite => {
   const [part, schema, value] =
     'put' in write
-      ? ['row', makeSchema(NOUNS[write.put]), write.row]
+      ? ['row', MAKES[write.put], write.row]
       : 'change' in write
-        ? ['by', changeSchema(NOUNS[write.change]), write.by]
+        ? ['by', CHANGES[write.change], write.by]
         : [null, null, null];
   if (part === null) return write;
   const result = (schema as z.ZodType).safeParse(value);

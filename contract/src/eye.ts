@@ -1,6 +1,5 @@
 import { z } from 'zod';
 
-import { changeSchema, makeSchema } from './noun';
 import { NOUNS, type RowOf } from './nouns';
 
 export type EyeBalloonRecord = RowOf<'eyeBalloon'>;
@@ -8,9 +7,6 @@ export type EyeBalloonRecord = RowOf<'eyeBalloon'>;
 /** A session by eye with its balloons, by position. */
 export const eyeCheckSchema = NOUNS.eyeCheck.row.extend({ balloons: z.array(NOUNS.eyeBalloon.row) });
 export type EyeCheckRecord = z.infer<typeof eyeCheckSchema>;
-
-export const eyeCheckCreateSchema = makeSchema(NOUNS.eyeCheck);
-export const eyeBalloonPatchSchema = changeSchema(NOUNS.eyeBalloon);
 
 /** All balloons of a session. */
 export function eyeBalloonCount({ mode, size }: Pick<EyeCheckRecord, 'mode' | 'size'>): number {

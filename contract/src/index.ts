@@ -18,7 +18,5 @@ export * from './readingFile';
 export * from './routes';
 export * from './rows';
 export * from './sizer';
-export * from './studio';
 export * from './study';
 export * from './target';
-export * from './tier';

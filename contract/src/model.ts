@@ -4,16 +4,14 @@ import { z } from 'zod';
 import { calibrationSchema, coreReading } from './calibration';
 import { checkSchema } from './check';
 import { holdTestSchema } from './hold';
-import { bareRow, changeSchema, makeSchema } from './noun';
-import { NOUNS, type RowOf } from './nouns';
+import { bareRow } from './noun';
+import { MAKES, NOUNS, type RowOf } from './nouns';
 
 /** A model in full, as a form holds it: nothing is filled in. */
 export const modelFieldsSchema = bareRow(NOUNS.model);
 export type ModelRecord = RowOf<'model'>;
 
-export const modelCreateSchema = makeSchema(NOUNS.model);
-export type ModelCreate = z.output<typeof modelCreateSchema>;
-export const modelPatchSchema = changeSchema(NOUNS.model);
+export type ModelCreate = z.output<typeof MAKES.model>;
 
 /**
  * A model in the shelf's list: with the readings its small picture and its first figure need, and how much it is

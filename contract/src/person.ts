@@ -1,16 +1,12 @@
 import { z } from 'zod';
 
 import { idSchema } from './common';
-import { changeSchema, makeSchema } from './noun';
-import { NOUNS, type RowOf } from './nouns';
+import type { RowOf } from './nouns';
 
 /** Digits or letters that open what is a person's own. */
 export const pinSchema = z.string().min(4, 'A PIN has 4 characters or more').max(32);
 
 export type PersonRecord = RowOf<'person'>;
-
-export const personCreateSchema = makeSchema(NOUNS.person);
-export const personPatchSchema = changeSchema(NOUNS.person);
 
 /** A new PIN, or none. */
 export const pinChangeSchema = z.object({ pin: pinSchema.nullable() });

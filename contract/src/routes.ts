@@ -1,23 +1,19 @@
 import { z } from 'zod';
 
-import { calibrationCreateSchema, calibrationSchema, readingCreateSchema } from './calibration';
+import { calibrationSchema } from './calibration';
 import { calibrationFileSchema } from './calibrationFile';
-import { checkCreateSchema, checkResultSchema, checkSchema } from './check';
+import { checkSchema } from './check';
 import { batchAnswerSchema, batchSchema } from './command';
-import { eyeBalloonPatchSchema, eyeCheckCreateSchema, eyeCheckSchema } from './eye';
+import { eyeCheckSchema } from './eye';
 import { holdTestCreateSchema, holdTestSchema } from './hold';
-import { modelCreateSchema, modelDetailSchema, modelPatchSchema, shelfModelSchema } from './model';
-import { makeSchema } from './noun';
-import { NOUNS } from './nouns';
-import { personCreateSchema, personPatchSchema, pinChangeSchema, sessionOpenSchema, sessionSchema } from './person';
-import { pieceCreateSchema, piecePatchSchema, pieceSchema } from './piece';
+import { modelDetailSchema, shelfModelSchema } from './model';
+import { CHANGES, MAKES, NOUNS } from './nouns';
+import { pinChangeSchema, sessionOpenSchema, sessionSchema } from './person';
+import { pieceSchema } from './piece';
 import { healthSchema } from './problem';
-import { pumpCreateSchema, pumpPatchSchema } from './pump';
 import { sizerCreateSchema, sizerPatchSchema, sizerSchema } from './sizer';
-import { studioPatchSchema } from './studio';
 import { studyCreateSchema, studySchema } from './study';
 import { acceptedTargetCreateSchema } from './target';
-import { tierPatchSchema } from './tier';
 
 export interface Route {
   method: 'GET' | 'POST' | 'PATCH' | 'DELETE';
@@ -35,19 +31,19 @@ export interface Route {
 export const ROUTES = {
   health: { method: 'GET', path: '/api/health', response: healthSchema },
   readStudio: { method: 'GET', path: '/api/studio', response: NOUNS.studio.row },
-  changeStudio: { method: 'PATCH', path: '/api/studio', request: studioPatchSchema, response: NOUNS.studio.row },
+  changeStudio: { method: 'PATCH', path: '/api/studio', request: CHANGES.studio, response: NOUNS.studio.row },
   listTiers: { method: 'GET', path: '/api/tiers', response: z.array(NOUNS.tier.row) },
   createTier: { method: 'POST', path: '/api/tiers', request: NOUNS.tier.row, response: NOUNS.tier.row },
-  changeTier: { method: 'PATCH', path: '/api/tiers/:id', request: tierPatchSchema, response: NOUNS.tier.row },
+  changeTier: { method: 'PATCH', path: '/api/tiers/:id', request: CHANGES.tier, response: NOUNS.tier.row },
   deleteTier: { method: 'DELETE', path: '/api/tiers/:id' },
   listModels: { method: 'GET', path: '/api/models', response: z.array(shelfModelSchema) },
   readModel: { method: 'GET', path: '/api/models/:id', response: modelDetailSchema },
-  createModel: { method: 'POST', path: '/api/models', request: modelCreateSchema, response: NOUNS.model.row },
-  changeModel: { method: 'PATCH', path: '/api/models/:id', request: modelPatchSchema, response: NOUNS.model.row },
+  createModel: { method: 'POST', path: '/api/models', request: MAKES.model, response: NOUNS.model.row },
+  changeModel: { method: 'PATCH', path: '/api/models/:id', request: CHANGES.model, response: NOUNS.model.row },
   deleteModel: { method: 'DELETE', path: '/api/models/:id' },
   listPumps: { method: 'GET', path: '/api/pumps', response: z.array(NOUNS.pump.row) },
-  createPump: { method: 'POST', path: '/api/pumps', request: pumpCreateSchema, response: NOUNS.pump.row },
-  changePump: { method: 'PATCH', path: '/api/pumps/:id', request: pumpPatchSchema, response: NOUNS.pump.row },
+  createPump: { method: 'POST', path: '/api/pumps', request: MAKES.pump, response: NOUNS.pump.row },
+  changePump: { method: 'PATCH', path: '/api/pumps/:id', request: CHANGES.pump, response: NOUNS.pump.row },
   deletePump: { method: 'DELETE', path: '/api/pumps/:id' },
   listSizers: { method: 'GET', path: '/api/sizers', response: z.array(sizerSchema) },
   createSizer: { method: 'POST', path: '/api/sizers', request: sizerCreateSchema, response: sizerSchema },
@@ -70,13 +66,13 @@ export const ROUTES = {
   createPerson: {
     method: 'POST',
     path: '/api/people',
-    request: personCreateSchema,
+    request: MAKES.person,
     response: NOUNS.person.row,
   },
   changePerson: {
     method: 'PATCH',
     path: '/api/people/:id',
-    request: personPatchSchema,
+    request: CHANGES.person,
     response: NOUNS.person.row,
   },
   deletePerson: { method: 'DELETE', path: '/api/people/:id' },
@@ -91,7 +87,7 @@ export const ROUTES = {
   createEyeCheck: {
     method: 'POST',
     path: '/api/eye-checks',
-    request: eyeCheckCreateSchema,
+    request: MAKES.eyeCheck,
     response: eyeCheckSchema,
   },
   deleteEyeCheck: { method: 'DELETE', path: '/api/eye-checks/:id' },
@@ -104,7 +100,7 @@ export const ROUTES = {
   changeEyeBalloon: {
     method: 'PATCH',
     path: '/api/eye-balloons/:id',
-    request: eyeBalloonPatchSchema,
+    request: CHANGES.eyeBalloon,
     response: NOUNS.eyeBalloon.row,
   },
   deleteEyeBalloon: { method: 'DELETE', path: '/api/eye-balloons/:id' },
@@ -119,8 +115,8 @@ export const ROUTES = {
   },
   deleteStudyWidth: { method: 'DELETE', path: '/api/study-widths/:id' },
   listPieces: { method: 'GET', path: '/api/pieces', response: z.array(pieceSchema) },
-  createPiece: { method: 'POST', path: '/api/pieces', request: pieceCreateSchema, response: pieceSchema },
-  changePiece: { method: 'PATCH', path: '/api/pieces/:id', request: piecePatchSchema, response: pieceSchema },
+  createPiece: { method: 'POST', path: '/api/pieces', request: MAKES.piece, response: pieceSchema },
+  changePiece: { method: 'PATCH', path: '/api/pieces/:id', request: CHANGES.piece, response: pieceSchema },
   deletePiece: { method: 'DELETE', path: '/api/pieces/:id' },
   /** Chains that were laid out and measured. */
   listChains: { method: 'GET', path: '/api/chains', response: z.array(NOUNS.chain.row) },
@@ -129,14 +125,14 @@ export const ROUTES = {
   createCalibration: {
     method: 'POST',
     path: '/api/calibrations',
-    request: calibrationCreateSchema,
+    request: MAKES.calibration,
     response: calibrationSchema,
   },
   deleteCalibration: { method: 'DELETE', path: '/api/calibrations/:id' },
   createReading: {
     method: 'POST',
     path: '/api/readings',
-    request: readingCreateSchema,
+    request: MAKES.reading,
     response: NOUNS.reading.row,
   },
   deleteReading: { method: 'DELETE', path: '/api/readings/:id' },
@@ -167,13 +163,13 @@ export const ROUTES = {
     response: NOUNS.target.row,
   },
   deleteTarget: { method: 'DELETE', path: '/api/targets/:id' },
-  createRun: { method: 'POST', path: '/api/runs', request: makeSchema(NOUNS.run), response: NOUNS.run.row },
-  createCheck: { method: 'POST', path: '/api/checks', request: checkCreateSchema, response: checkSchema },
+  createRun: { method: 'POST', path: '/api/runs', request: MAKES.run, response: NOUNS.run.row },
+  createCheck: { method: 'POST', path: '/api/checks', request: MAKES.check, response: checkSchema },
   deleteCheck: { method: 'DELETE', path: '/api/checks/:id' },
   createCheckResult: {
     method: 'POST',
     path: '/api/check-results',
-    request: checkResultSchema,
+    request: MAKES.checkResult,
     response: NOUNS.checkResult.row,
   },
   deleteCheckResult: { method: 'DELETE', path: '/api/check-results/:id' },

@@ -1,14 +1,13 @@
 import {
-  checkResultSchema,
+  CHANGES,
+  MAKES,
   coreReading,
   importProgressSchema,
   modelLabel,
   pathOf,
   readCalibrationFile,
-  readingCreateSchema,
   ROUTES,
   sizerCreateSchema,
-  studioPatchSchema,
 } from '../src';
 
 const id = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a';
@@ -45,17 +44,17 @@ describe('the route table', () => {
 
 describe('records', () => {
   it('want a width unless the balloon burst', () => {
-    expect(readingCreateSchema.safeParse(reading).success).toBe(true);
-    expect(readingCreateSchema.safeParse({ ...reading, widthMm: null }).success).toBe(false);
-    expect(readingCreateSchema.safeParse({ ...reading, widthMm: null, outcome: 'burst' }).success).toBe(true);
+    expect(MAKES.reading.safeParse(reading).success).toBe(true);
+    expect(MAKES.reading.safeParse({ ...reading, widthMm: null }).success).toBe(false);
+    expect(MAKES.reading.safeParse({ ...reading, widthMm: null, outcome: 'burst' }).success).toBe(true);
   });
 
   it('want both holes of a bracket, and no width beside them', () => {
     const bracket = { ...reading, widthMm: null, way: 'bracket', stopsMm: 114.3, passesMm: 127 };
-    expect(readingCreateSchema.safeParse(bracket).success).toBe(true);
-    expect(readingCreateSchema.safeParse({ ...bracket, passesMm: null }).error?.issues[0]?.path).toEqual(['passesMm']);
-    expect(readingCreateSchema.safeParse({ ...bracket, widthMm: 120 }).error?.issues[0]?.path).toEqual(['widthMm']);
-    const core = coreReading(readingCreateSchema.parse(bracket));
+    expect(MAKES.reading.safeParse(bracket).success).toBe(true);
+    expect(MAKES.reading.safeParse({ ...bracket, passesMm: null }).error?.issues[0]?.path).toEqual(['passesMm']);
+    expect(MAKES.reading.safeParse({ ...bracket, widthMm: 120 }).error?.issues[0]?.path).toEqual(['widthMm']);
+    const core = coreReading(MAKES.reading.parse(bracket));
     expect(core).toMatchObject({
       way: 'bracket',
       bracket: { stopsMm: 114.3, passesMm: 127 },
@@ -64,13 +63,13 @@ describe('records', () => {
   });
 
   it('written before there were ways of measuring are taken as by tape', () => {
-    expect(readingCreateSchema.parse(reading)).toMatchObject({ way: 'tape', stopsMm: null, nozzle: null });
+    expect(MAKES.reading.parse(reading)).toMatchObject({ way: 'tape', stopsMm: null, nozzle: null });
   });
 
   it.each([{ workroomTempC: -300 }, { workroomTempC: 71 }, { workroomAltitudeM: 20_000 }])(
     'refuse a workroom of %j',
     (patch) => {
-      expect(studioPatchSchema.safeParse(patch).success).toBe(false);
+      expect(CHANGES.studio.safeParse(patch).success).toBe(false);
     },
   );
 
@@ -88,9 +87,9 @@ describe('records', () => {
 
   it('want one answer for a balloon, not two and not none', () => {
     const result = { id, checkId: id, position: 0, answer: 'stops', widthMm: null, takenAt: reading.takenAt };
-    expect(checkResultSchema.safeParse(result).success).toBe(true);
-    expect(checkResultSchema.safeParse({ ...result, widthMm: 250 }).success).toBe(false);
-    expect(checkResultSchema.safeParse({ ...result, answer: null }).success).toBe(false);
+    expect(MAKES.checkResult.safeParse(result).success).toBe(true);
+    expect(MAKES.checkResult.safeParse({ ...result, widthMm: 250 }).success).toBe(false);
+    expect(MAKES.checkResult.safeParse({ ...result, answer: null }).success).toBe(false);
   });
 
   it('name the hole that is there twice', () => {

@@ -1,9 +1,7 @@
 import {
-  checkCreateSchema,
-  checkResultSchema,
+  MAKES,
   coreCheckResult,
   eyeBalloonCount,
-  eyeCheckCreateSchema,
   holeAt,
   NOUNS,
   pinSchema,
@@ -70,25 +68,25 @@ describe('a check', () => {
   const result = { id, checkId: other, position: 0, answer: null, widthMm: null, takenAt: at };
 
   it('from before there were lots, pairs and holes is still one', () => {
-    expect(checkCreateSchema.parse(check)).toMatchObject({
+    expect(MAKES.check.parse(check)).toMatchObject({
       lotSize: null,
       acceptMost: null,
       pairs: false,
       holeId: null,
       holeMm: null,
     });
-    expect(checkResultSchema.parse({ ...result, answer: 'passes' })).toMatchObject({ stopsMm: null, passesMm: null });
+    expect(MAKES.checkResult.parse({ ...result, answer: 'passes' })).toMatchObject({ stopsMm: null, passesMm: null });
   });
 
   it('takes exactly one of an answer, a width and two holes', () => {
-    expect(refusedAt(checkResultSchema, result)).toEqual(['answer']);
-    expect(refusedAt(checkResultSchema, { ...result, widthMm: 250, stopsMm: 240 })).toEqual(['answer']);
-    expect(refusedAt(checkResultSchema, { ...result, stopsMm: 240 })).toEqual([]);
-    expect(refusedAt(checkResultSchema, { ...result, stopsMm: 240, passesMm: 230 })).toEqual(['passesMm']);
+    expect(refusedAt(MAKES.checkResult, result)).toEqual(['answer']);
+    expect(refusedAt(MAKES.checkResult, { ...result, widthMm: 250, stopsMm: 240 })).toEqual(['answer']);
+    expect(refusedAt(MAKES.checkResult, { ...result, stopsMm: 240 })).toEqual([]);
+    expect(refusedAt(MAKES.checkResult, { ...result, stopsMm: 240, passesMm: 230 })).toEqual(['passesMm']);
   });
 
   it('gives the core what it can judge', () => {
-    const of = (more: object) => coreCheckResult(checkResultSchema.parse({ ...result, ...more }));
+    const of = (more: object) => coreCheckResult(MAKES.checkResult.parse({ ...result, ...more }));
     expect(of({ answer: 'stops' })).toEqual({ kind: 'answer', answer: 'stops' });
     expect(of({ widthMm: 250 })).toEqual({ kind: 'measured', widthMm: 250 });
     expect(of({ passesMm: 254 })).toEqual({ kind: 'between', stopsMm: undefined, passesMm: 254 });
@@ -108,12 +106,12 @@ describe('an eye check', () => {
   };
 
   it('is of one, of two others, or of pairs', () => {
-    expect(refusedAt(eyeCheckCreateSchema, check)).toEqual([]);
-    expect(refusedAt(eyeCheckCreateSchema, { ...check, size: 1 })).toEqual(['size']);
-    expect(refusedAt(eyeCheckCreateSchema, { ...check, mode: 'two' })).toEqual(['secondPersonId']);
-    expect(refusedAt(eyeCheckCreateSchema, { ...check, secondPersonId: other })).toEqual(['secondPersonId']);
-    expect(refusedAt(eyeCheckCreateSchema, { ...check, mode: 'two', secondPersonId: other })).toEqual([]);
-    expect(refusedAt(eyeCheckCreateSchema, { ...check, mode: 'pairs', size: 7 })).toEqual(['size']);
+    expect(refusedAt(MAKES.eyeCheck, check)).toEqual([]);
+    expect(refusedAt(MAKES.eyeCheck, { ...check, size: 1 })).toEqual(['size']);
+    expect(refusedAt(MAKES.eyeCheck, { ...check, mode: 'two' })).toEqual(['secondPersonId']);
+    expect(refusedAt(MAKES.eyeCheck, { ...check, secondPersonId: other })).toEqual(['secondPersonId']);
+    expect(refusedAt(MAKES.eyeCheck, { ...check, mode: 'two', secondPersonId: other })).toEqual([]);
+    expect(refusedAt(MAKES.eyeCheck, { ...check, mode: 'pairs', size: 7 })).toEqual(['size']);
   });
 
   it('has as many balloons as all fill together', () => {

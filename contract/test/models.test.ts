@@ -1,13 +1,4 @@
-import {
-  calibrationFileSchema,
-  coreBalloon,
-  modelCreateSchema,
-  modelPatchSchema,
-  NOUNS,
-  MODEL_DEFAULTS,
-  pumpCreateSchema,
-  pumpPatchSchema,
-} from '../src';
+import { CHANGES, MAKES, calibrationFileSchema, coreBalloon, NOUNS, MODEL_DEFAULTS } from '../src';
 
 const id = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a';
 const other = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2b';
@@ -26,33 +17,33 @@ const paths = (result: { error?: { issues: { path: PropertyKey[] }[] } | undefin
 
 describe('a model', () => {
   it('written before there were pairs is a single plain one', () => {
-    expect(modelCreateSchema.parse(plain)).toEqual({ ...plain, ...MODEL_DEFAULTS });
+    expect(MAKES.model.parse(plain)).toEqual({ ...plain, ...MODEL_DEFAULTS });
     expect(NOUNS.model.row.parse({ ...plain, demo: false })).toMatchObject(MODEL_DEFAULTS);
   });
 
   it('is changed only where a change says so: nothing is filled in', () => {
-    expect(modelPatchSchema.parse({ line: ' Satin ' })).toEqual({ line: 'Satin' });
-    expect(modelPatchSchema.parse({ outerId: other, stock: 3 })).toEqual({ stock: 3 });
+    expect(CHANGES.model.parse({ line: ' Satin ' })).toEqual({ line: 'Satin' });
+    expect(CHANGES.model.parse({ outerId: other, stock: 3 })).toEqual({ stock: 3 });
   });
 
   it('is a pair with both or a single with neither', () => {
-    expect(paths(modelCreateSchema.safeParse({ ...plain, outerId: other }))).toEqual(['innerId']);
-    expect(modelCreateSchema.safeParse({ ...plain, outerId: other, innerId: other }).success).toBe(true);
+    expect(paths(MAKES.model.safeParse({ ...plain, outerId: other }))).toEqual(['innerId']);
+    expect(MAKES.model.safeParse({ ...plain, outerId: other, innerId: other }).success).toBe(true);
   });
 
   it('has a length where it is a modelling balloon', () => {
     const long = { ...plain, kind: 'modelling', nominalMm: 50.8 };
-    expect(paths(modelCreateSchema.safeParse(long))).toEqual(['lengthMm']);
-    expect(modelCreateSchema.safeParse({ ...long, lengthMm: 1524 }).success).toBe(true);
+    expect(paths(MAKES.model.safeParse(long))).toEqual(['lengthMm']);
+    expect(MAKES.model.safeParse({ ...long, lengthMm: 1524 }).success).toBe(true);
   });
 
   it('is counted in whole balloons', () => {
-    for (const stock of [-1, 1.5]) expect(paths(modelCreateSchema.safeParse({ ...plain, stock }))).toEqual(['stock']);
+    for (const stock of [-1, 1.5]) expect(paths(MAKES.model.safeParse({ ...plain, stock }))).toEqual(['stock']);
   });
 
   it('is taken by the core as stuffed once it is a pair', () => {
     const shelf = {
-      ...modelCreateSchema.parse(plain),
+      ...MAKES.model.parse(plain),
       demo: false,
       calibrations: [],
       holdTests: [],
@@ -66,8 +57,8 @@ describe('a model', () => {
 describe('older files and pumps', () => {
   it('are read with what they lack', () => {
     const pump = { id, name: 'Skiff', kind: 'hand', doseVolumeL: null };
-    expect(pumpCreateSchema.parse(pump)).toEqual({ ...pump, mostKPa: null });
-    expect(pumpPatchSchema.parse({ name: 'Skiff' })).toEqual({ name: 'Skiff' });
+    expect(MAKES.pump.parse(pump)).toEqual({ ...pump, mostKPa: null });
+    expect(CHANGES.pump.parse({ name: 'Skiff' })).toEqual({ name: 'Skiff' });
     const file = {
       format: 'leggero-calibration',
       version: 1,

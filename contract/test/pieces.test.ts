@@ -1,4 +1,4 @@
-import { NOUNS, checkCreateSchema, PIECE_FORMS, pieceDesignSchema, piecePatchSchema, CHECK_DEFAULTS } from '../src';
+import { CHANGES, MAKES, NOUNS, PIECE_FORMS, pieceDesignSchema, CHECK_DEFAULTS } from '../src';
 
 const id = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a';
 const part = { modelId: null, colourHex: '#d2577e', finish: 'matte' };
@@ -41,9 +41,9 @@ describe('a design', () => {
   });
 
   it('is changed only where a change says so', () => {
-    expect(piecePatchSchema.parse({ name: ' Urchin ' })).toEqual({ name: 'Urchin' });
-    expect(piecePatchSchema.parse({})).toEqual({});
-    expect(paths(piecePatchSchema.safeParse({ name: ' ' }))).toEqual(['name']);
+    expect(CHANGES.piece.parse({ name: ' Urchin ' })).toEqual({ name: 'Urchin' });
+    expect(CHANGES.piece.parse({})).toEqual({});
+    expect(paths(CHANGES.piece.safeParse({ name: ' ' }))).toEqual(['name']);
   });
 });
 
@@ -70,6 +70,6 @@ it('a check written before there were pieces is for none', () => {
     size: 12,
     startedAt: '2026-10-15T17:00:00.000Z',
   };
-  expect(checkCreateSchema.parse(check)).toEqual({ ...check, ...CHECK_DEFAULTS });
+  expect(MAKES.check.parse(check)).toEqual({ ...check, ...CHECK_DEFAULTS });
   expect(CHECK_DEFAULTS).toMatchObject({ pieceId: null, layer: null });
 });

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 
-import type { Change, Make, MakeInput } from '../noun';
+import { changeSchema, makeSchema, type Change, type Make, type MakeInput } from '../noun';
 import { piece } from './builds';
 import { check, checkResult, run, study, studyPerson, studyWidth } from './checks';
 import { eyeBalloon, eyeCheck } from './eyes';
@@ -44,8 +44,18 @@ type Nouns = typeof NOUNS;
 export type NounName = keyof Nouns;
 export const NOUN_NAMES = Object.keys(NOUNS) as NounName[];
 
+/** What makes a row of each noun, and what changes one, as it is checked; put together once. */
+export const MAKES = Object.fromEntries(NOUN_NAMES.map((name) => [name, makeSchema(NOUNS[name])])) as unknown as {
+  readonly [N in NounName]: z.ZodType<Make<Nouns[N]>, MakeInput<Nouns[N]>>;
+};
+export const CHANGES = Object.fromEntries(NOUN_NAMES.map((name) => [name, changeSchema(NOUNS[name])])) as unknown as {
+  readonly [N in NounName]: z.ZodType<Change<Nouns[N]>, Change<Nouns[N]>>;
+};
+
 /** A row as it is kept and sent. */
 export type RowOf<N extends NounName> = z.output<Nouns[N]['row']>;
+export type Studio = RowOf<'studio'>;
+export type TierRecord = RowOf<'tier'>;
 /** What a caller gives to make one, and the same once parsed. */
 export type MakeInputOf<N extends NounName> = MakeInput<Nouns[N]>;
 export type MakeOf<N extends NounName> = Make<Nouns[N]>;

@@ -1,9 +1,9 @@
 import {
+  CHANGES,
   CHANGES_PATH,
-  changeSchema,
   changesQuerySchema,
   LIVE_PATH,
-  makeSchema,
+  MAKES,
   NOUN_NAMES,
   NOUNS,
   type NounName,
@@ -40,8 +40,8 @@ const POSTED = {
 /** The same three routes for every noun: a row is put under its id, changed, taken away. */
 export function recordRoutes(router: Router, scope: Scope): void {
   for (const name of NOUN_NAMES) {
-    const make = makeSchema(NOUNS[name]) as z.ZodType<{ id: string }>;
-    const change = changeSchema(NOUNS[name]);
+    const make = MAKES[name] as z.ZodType<{ id: string }>;
+    const change = CHANGES[name] as z.ZodType;
     const path = `/api/${NOUNS[name].path}/:id`;
     router.put(path, async (request, response) => {
       const row = parsed(make, { ...(request.body as object), id: idOf(request) });
