@@ -4,10 +4,16 @@ import {
   ROUTES,
   type ProblemDocument,
   type ResponseOf,
+  type Route,
   type RouteName,
 } from '@leggero/contract';
 
-/** The server answered with a problem, or could not be reached (status 0). */
+/** How long an answer may take, ms: a network that swallows what is sent must not hold up all that comes after. */
+const MOST_MS = 30_000;
+/** Refusals of the moment: sign in, time out, too early, too many. */
+const LATER = new Set([401, 408, 425, 429]);
+
+/** The server answered with a problem, or could not be reached (status 0), or not in time (408). */
 export class ApiError extends Error {
   constructor(
     readonly status: number,
@@ -16,9 +22,14 @@ export class ApiError extends Error {
     super(problem?.title ?? 'The server cannot be reached.');
   }
 
-  /** Whether asking again later may help. */
+  /** Whether asking again later may help. What is not told in our own form was told by something in between. */
   get passing(): boolean {
-    return this.status === 0 || this.status >= 500;
+    return this.problem === null || this.status >= 500 || LATER.has(this.status);
+  }
+
+  /** Whether the server was reached, and stumbled over this very request. */
+  get stumbled(): boolean {
+    return this.status === 408 || (this.status === 500 && this.problem !== null);
   }
 }
 
@@ -27,23 +38,54 @@ export async function call<Name extends RouteName>(
   name: Name,
   { id, body, signal }: { id?: string | undefined; body?: unknown; signal?: AbortSignal } = {},
 ): Promise<ResponseOf<Name>> {
-  const response = await fetch(pathOf(name, id), {
-    method: ROUTES[name].method,
-    headers: {
-      Accept: 'application/json',
-      ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
-    },
-    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-    ...(signal ? { signal } : {}),
-  }).catch((error: unknown) => {
-    if (signal?.aborted) throw error;
-    throw new ApiError(0);
-  });
-  if (!response.ok) throw new ApiError(response.status, await readProblem(response));
-  return (response.status === 204 ? undefined : await response.json()) as ResponseOf<Name>;
+  // Older phones can neither join signals nor have one that ends by itself.
+  const end = new AbortController();
+  const giveUp = () => end.abort();
+  let late = false;
+  const timer = setTimeout(() => {
+    late = true;
+    giveUp();
+  }, MOST_MS);
+  if (signal?.aborted) giveUp();
+  signal?.addEventListener('abort', giveUp);
+  try {
+    const response = await fetch(pathOf(name, id), {
+      method: ROUTES[name].method,
+      headers: {
+        Accept: 'application/json',
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      signal: end.signal,
+    });
+    if (!response.ok) throw new ApiError(response.status, await readProblem(response));
+    return (await answerOf(name, response)) as ResponseOf<Name>;
+  } catch (error) {
+    if (error instanceof ApiError || signal?.aborted) throw error;
+    throw new ApiError(late ? 408 : 0);
+  } finally {
+    clearTimeout(timer);
+    signal?.removeEventListener('abort', giveUp);
+  }
 }
 
-async function readProblem(response: Response): Promise<ProblemDocument | null> {
+/**
+ * What a success carries. A page that a hotel's network puts in between is none: of a write only an answer of our own
+ * form counts.
+ */
+async function answerOf(name: RouteName, response: Response): Promise<unknown> {
+  const { method, response: schema }: Route = ROUTES[name];
+  if (!schema) {
+    if (response.status !== 204) throw new ApiError(0);
+    return undefined;
+  }
+  const body: unknown = await response.json();
+  if (method !== 'GET' && !schema.safeParse(body).success) throw new ApiError(0);
+  return body;
+}
+
+/** The problem that a refusal carries; null where it is not in our form. */
+export async function readProblem(response: Response): Promise<ProblemDocument | null> {
   try {
     return problemSchema.parse(await response.json());
   } catch {

@@ -10,6 +10,8 @@ interface OutboxState {
   waiting: Command[];
   /** The last attempt did not reach the records. */
   stuck: boolean;
+  /** So many of what waits could not be saved again and again, or hang on what could not. */
+  aside: number;
   /** What the server would not take, to be shown. */
   refused: { command: Command; title: string } | null;
   add(command: NewCommand): void;
@@ -25,6 +27,7 @@ export const useOutbox = create<OutboxState>()(
     (set) => ({
       waiting: [],
       stuck: false,
+      aside: 0,
       refused: null,
       add: (command) => set(({ waiting }) => ({ waiting: [...waiting, { ...command, key: newId() } as Command] })),
       dismiss: () => set({ refused: null }),
@@ -39,6 +42,8 @@ export const useOutbox = create<OutboxState>()(
 
 const FIRST_PAUSE_MS = 500;
 const LONGEST_PAUSE_MS = 5000;
+/** Over which the server has stumbled so often steps aside, and lets what does not hang on it pass. */
+const MOST_STUMBLES = 3;
 
 interface DeliverOptions {
   /** Called with each command the server has taken, before it leaves the outbox. */
@@ -47,18 +52,28 @@ interface DeliverOptions {
   onRefused: (command: Command) => void;
 }
 
-/** Sends what waits, in order, one at a time, for as long as the app is open. Answers a function that stops it. */
+/**
+ * Sends what waits, in order, one at a time, for as long as the app is open. What the server stumbles over steps aside,
+ * and is tried again when nothing else is left. Answers a function that stops it.
+ */
 export function deliver({ onTaken, onRefused }: DeliverOptions): () => void {
   let stopped = false;
   let sending = false;
   let pause = FIRST_PAUSE_MS;
   let timer: ReturnType<typeof setTimeout> | undefined;
+  /** How often the server stumbled over each, by key. */
+  const stumbles = new Map<string, number>();
 
   async function sendAll(): Promise<void> {
     if (sending) return;
     sending = true;
     try {
-      for (let next = head(); next && !stopped; next = head()) await send(next);
+      while (!stopped) {
+        const { next, aside } = sorted(stumbles);
+        if (useOutbox.getState().aside !== aside) useOutbox.setState({ aside });
+        if (!next) return;
+        await send(next);
+      }
     } finally {
       sending = false;
     }
@@ -71,11 +86,13 @@ export function deliver({ onTaken, onRefused }: DeliverOptions): () => void {
         body: 'body' in command ? command.body : undefined,
       });
       pause = FIRST_PAUSE_MS;
+      stumbles.delete(command.key);
       onTaken(command);
       useOutbox.setState(({ waiting }) => ({ waiting: without(waiting, command), stuck: false }));
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       if (error.passing) {
+        if (error.stumbled) stumbles.set(command.key, (stumbles.get(command.key) ?? 0) + 1);
         useOutbox.setState({ stuck: true });
         await new Promise((resolve) => {
           timer = setTimeout(resolve, pause);
@@ -103,8 +120,23 @@ export function deliver({ onTaken, onRefused }: DeliverOptions): () => void {
   };
 }
 
-function head(): Command | undefined {
-  return useOutbox.getState().waiting[0];
+/** What is sent next, and how many stand aside; when all of them do, the oldest is tried again. */
+function sorted(stumbles: ReadonlyMap<string, number>): { next: Command | undefined; aside: number } {
+  const { waiting } = useOutbox.getState();
+  const aside: Command[] = [];
+  let next: Command | undefined;
+  for (const command of waiting) {
+    const stands = (stumbles.get(command.key) ?? 0) >= MOST_STUMBLES || aside.some((other) => hangsOn(command, other));
+    if (stands) aside.push(command);
+    else next ??= command;
+  }
+  return { next: next ?? waiting[0], aside: aside.length };
+}
+
+/** Whether a command concerns the row that another one makes, changes or takes away. */
+function hangsOn(command: Command, other: Command): boolean {
+  const id = 'id' in other ? other.id : 'id' in other.body ? String(other.body.id) : null;
+  return id !== null && JSON.stringify(command).includes(id);
 }
 
 function without(waiting: readonly Command[], { key }: Command): Command[] {

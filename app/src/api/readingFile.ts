@@ -1,6 +1,6 @@
 import { importProgressSchema, READING_FILE_PATHS, type FileEncoding, type ImportReport } from '@leggero/contract';
 
-import { ApiError } from './client';
+import { ApiError, readProblem } from './client';
 
 export interface ImportStep {
   phase: 'sending' | 'reading' | 'writing';
@@ -30,7 +30,8 @@ export async function sendReadingFile(
   }).catch(() => {
     throw new ApiError(0);
   });
-  if (!response.ok || !response.body) throw new ApiError(response.status);
+  if (!response.ok) throw new ApiError(response.status, await readProblem(response));
+  if (!response.body) throw new ApiError(0);
   let report: ImportReport | null = null;
   for await (const line of linesOf(response.body)) {
     const step = importProgressSchema.parse(JSON.parse(line));

@@ -13,6 +13,7 @@ export function ConnectionNotice() {
   const palette = usePalette();
   const waiting = useOutbox((state) => state.waiting.length);
   const stuck = useOutbox((state) => state.stuck);
+  const aside = useOutbox((state) => state.aside);
   const refused = useOutbox((state) => state.refused);
   const dismiss = useOutbox((state) => state.dismiss);
   const { struggling } = useStudio();
@@ -26,13 +27,18 @@ export function ConnectionNotice() {
       </View>
     );
   }
-  if (!stuck && !struggling) return null;
+  if (!stuck && !struggling && aside === 0) return null;
   const kept = waiting > 0 ? ` ${counted(waiting, 'entry', 'entries')} wait here and will be saved by themselves.` : '';
+  const says =
+    aside > 0
+      ? `The server cannot save ${counted(aside, 'entry', 'entries')} just now. Nothing is lost: it is tried again, and ` +
+        'all else is saved.'
+      : `The records are out of reach just now.${kept || ' Trying again.'}`;
   return (
     <View role="status" className="flex-row items-center gap-3 border-b border-line bg-edge-wash px-4 py-2">
       <CloudOff size={18} color={palette.edge} />
       <Words look="label" className="flex-1 text-edge">
-        {`The records are out of reach just now.${kept || ' Trying again.'}`}
+        {says}
       </Words>
     </View>
   );
