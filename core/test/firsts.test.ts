@@ -15,8 +15,7 @@ import {
   type Reading,
 } from '../src';
 import { bodyWhenFull, flatAreaMm2, foilBody } from '../src/foil';
-
-const inch = (inches: number) => inches * 25.4;
+import { inch } from './results';
 
 describe('the tier shown first', () => {
   it('is the one nearest to what most work is filled to, wherever it stands in the list', () => {

@@ -18,8 +18,8 @@ import {
   type TargetReason,
 } from '../src';
 import { ELEVEN, readingsOf, type PhysicalBalloon } from './physicalBalloon';
+import { inch } from './results';
 
-const inch = (inches: number) => inches * 25.4;
 const nominalMm = inch(11);
 const hold = defaultHoldRate({ wraps: 2, stuffed: false });
 const [full, classic] = STANDARD_TIERS.map((tier) => ({ ...tier, shape: 'round' })) as [NamedTier, NamedTier];

@@ -21,13 +21,8 @@ import {
   wrapPole,
   type ModellingSize,
 } from '../src/modelling';
-import type { Result } from '../src/result';
+import { inch, value } from './results';
 
-const inch = (inches: number) => inches * 25.4;
-function value<Value>(result: Result<Value>): Value {
-  if (!result.ok) throw new Error(result.problem.code);
-  return result.value;
-}
 const of = (code: string): ModellingSize => value(readModellingCode(code));
 
 describe('a modelling balloon’s code', () => {

@@ -27,13 +27,7 @@ import {
   type FormLayer,
 } from '../src/linking';
 import type { ModellingSize } from '../src/modelling';
-import type { Result } from '../src/result';
-
-const inch = (inches: number) => inches * 25.4;
-function value<Value>(result: Result<Value>): Value {
-  if (!result.ok) throw new Error(`${result.problem.code} ${JSON.stringify(result.problem.detail)}`);
-  return result.value;
-}
+import { inch, value } from './results';
 
 describe('a ring', () => {
   /** Common practice. */

@@ -27,15 +27,8 @@ import {
   swagRows,
   type CurtainAsked,
 } from '../src/linking';
-import type { Result } from '../src/result';
 import { TRADE } from '../src/trade';
-
-const inch = (inches: number) => inches * 25.4;
-function value<Value>(result: Result<Value>): Value {
-  if (!result.ok) throw new Error(result.problem.code);
-  return result.value;
-}
-const problemOf = (result: Result<unknown>) => (result.ok ? 'none' : result.problem);
+import { inch, problemOf, value } from './results';
 
 describe('chains', () => {
   it('a chain is its bodies and the joints between them, and the plain balloon at its end', () => {

@@ -12,8 +12,7 @@ import {
   spheresOf,
 } from '../src/linking';
 import { TRADE } from '../src/trade';
-
-const inch = (inches: number) => inches * 25.4;
+import { inch } from './results';
 
 function made() {
   const found = basket({ spokes: 6, baseMm: inch(5), rings: 2, stepMm: inch(1 / 8), jointMm: 5 });

@@ -21,8 +21,8 @@ import {
   sphereInClear,
 } from '../src/stuffing';
 import { ELEVEN, readingsOf } from './physicalBalloon';
+import { inch } from './results';
 
-const inch = (inches: number) => inches * 25.4;
 const classic = STANDARD_TIERS.find(({ name }) => name === 'Classic')!;
 const skin = (nominal: number, more: Partial<Skin> = {}): Skin => ({
   nominalMm: inch(nominal),

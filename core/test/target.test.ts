@@ -10,8 +10,8 @@ import {
   type Aim,
 } from '../src';
 import { ELEVEN, readingsOf } from './physicalBalloon';
+import { inch } from './results';
 
-const inch = (inches: number) => inches * 25.4;
 const tierCalled = (name: string): Aim => STANDARD_TIERS.find((tier) => tier.name === name)!;
 const full = tierCalled('Full');
 const classic = tierCalled('Classic');

@@ -19,8 +19,11 @@ import {
   type Rows,
   type Write,
 } from '@leggero/contract';
+import { sql } from 'drizzle-orm';
 import fc from 'fast-check';
 
+import type { Viewer } from '../src/person/sessions';
+import { carryOut } from '../src/records/batch';
 import { changesSince } from '../src/records/feed';
 import { listRows } from '../src/records/store';
 import { sample, sampleId } from './samples';
@@ -149,6 +152,25 @@ describe('a batch', () => {
     expect((await send(...commands)).every(({ problem }) => problem === null)).toBe(true);
     const { rows, gone } = await changesSince(service, { since: device.cursor });
     expect({ rows, gone }).toEqual({ rows: {}, gone: {} });
+  });
+
+  it('that the records stumble over is told as such, and by name to whoever keeps the server', async () => {
+    await send([put('pump')]);
+    // A value that the contract lets through and the table does not: nothing of the kind is known, so it is made here.
+    await service.database.execute(sql`alter table pumps add constraint no_pell check (name <> 'Pell')`);
+    try {
+      const log = jest.fn();
+      const viewer = { personId: null } as Viewer;
+      const named = (name: string) => [{ change: 'pump', id: sampleId('pump'), by: { name } }];
+      const { answers } = await carryOut({ ...service, viewer, log }, [
+        { key: randomUUID(), writes: named('Pell') },
+        { key: randomUUID(), writes: named('Jory') },
+      ]);
+      expect(answers.map(({ problem }) => problem?.status ?? 'done')).toEqual([500, 'done']);
+      expect(log).toHaveBeenCalledTimes(1);
+    } finally {
+      await service.database.execute(sql`alter table pumps drop constraint no_pell`);
+    }
   });
 
   it('has a bound, and says so', async () => {

@@ -1,25 +1,17 @@
 import type { CheckRecord, RowOf } from '@leggero/contract';
-import { and, asc, eq, getTableColumns, type SQL } from 'drizzle-orm';
+import { eq, type SQL } from 'drizzle-orm';
 
 import type { Scope } from '../db/records';
-import { groupBy, withoutStudio } from '../db/shape';
-import { checkResults, checks } from '../db/tables';
-import { listRows } from '../records/store';
+import { checkResults } from '../db/tables';
+import { listHanging, listRows } from '../records/store';
 
 /** Checks that meet a condition, newest first, each with its results by place. */
-export async function checksOf(scope: Scope, condition: SQL): Promise<CheckRecord[]> {
-  const { database, studioId } = scope;
+export async function checksOf(scope: Scope, which: SQL): Promise<CheckRecord[]> {
   const [rows, results] = await Promise.all([
-    listRows(scope, 'check', condition),
-    database
-      .select(getTableColumns(checkResults))
-      .from(checkResults)
-      .innerJoin(checks, eq(checks.id, checkResults.checkId))
-      .where(and(eq(checks.studioId, studioId), condition))
-      .orderBy(asc(checkResults.position)),
+    listRows(scope, 'check', which),
+    listHanging(scope, 'checkResult', 'checkId', { of: 'check', which }),
   ]);
-  const byCheck = groupBy(results, (result) => result.checkId);
-  return rows.map((row) => ({ ...row, results: (byCheck.get(row.id) ?? []).map(withoutStudio) }));
+  return rows.map((row) => ({ ...row, results: results.get(row.id) ?? [] }));
 }
 
 /** A check with its results. */

@@ -1,28 +1,20 @@
 import type { EyeCheckRecord } from '@leggero/contract';
-import { and, asc, eq, getTableColumns, or, type SQL } from 'drizzle-orm';
+import { eq, or, type SQL } from 'drizzle-orm';
 
 import type { Scope } from '../db/records';
-import { groupBy, withoutStudio } from '../db/shape';
-import { eyeBalloons, eyeChecks } from '../db/tables';
+import { eyeChecks } from '../db/tables';
 import { HttpProblem } from '../http/problem';
 import { allowOnly } from '../person/private';
 import type { Viewer } from '../person/sessions';
-import { listRows, readRow } from '../records/store';
+import { listHanging, listRows, readRow } from '../records/store';
 
 /** Sessions that meet a condition, newest first, each with its balloons in the order filled. */
-async function checksWhere(scope: Scope, condition: SQL | undefined): Promise<EyeCheckRecord[]> {
-  const { database, studioId } = scope;
-  const [rows, filled] = await Promise.all([
-    listRows(scope, 'eyeCheck', condition),
-    database
-      .select(getTableColumns(eyeBalloons))
-      .from(eyeBalloons)
-      .innerJoin(eyeChecks, eq(eyeChecks.id, eyeBalloons.eyeCheckId))
-      .where(and(eq(eyeChecks.studioId, studioId), condition))
-      .orderBy(asc(eyeBalloons.position)),
+async function checksWhere(scope: Scope, which: SQL | undefined): Promise<EyeCheckRecord[]> {
+  const [rows, balloons] = await Promise.all([
+    listRows(scope, 'eyeCheck', which),
+    listHanging(scope, 'eyeBalloon', 'eyeCheckId', { of: 'eyeCheck', which }),
   ]);
-  const byCheck = groupBy(filled, (balloon) => balloon.eyeCheckId);
-  return rows.map((row) => ({ ...row, balloons: (byCheck.get(row.id) ?? []).map(withoutStudio) }));
+  return rows.map((row) => ({ ...row, balloons: balloons.get(row.id) ?? [] }));
 }
 
 /** Someone's sessions by eye; only for them and the owner. */

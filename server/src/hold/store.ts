@@ -1,28 +1,20 @@
 import type { HoldTestCreate, HoldTestRecord } from '@leggero/contract';
-import { and, asc, eq, getTableColumns } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 
 import type { Scope } from '../db/records';
-import { groupBy, withoutStudio } from '../db/shape';
 import { holdReadings, holdTests } from '../db/tables';
 import { makeRow, type Outcome } from '../records/commands';
 import type { Asked } from '../records/guard';
-import { listRows } from '../records/store';
+import { listHanging, listRows } from '../records/store';
 
 /** Hold tests, newest first, each with its widths by hours: of one model, or of all. */
 export async function holdTestsOf(scope: Scope, modelId?: string): Promise<HoldTestRecord[]> {
-  const { database, studioId } = scope;
   const which = modelId === undefined ? undefined : eq(holdTests.modelId, modelId);
-  const [rows, taken] = await Promise.all([
+  const [rows, readings] = await Promise.all([
     listRows(scope, 'holdTest', which),
-    database
-      .select(getTableColumns(holdReadings))
-      .from(holdReadings)
-      .innerJoin(holdTests, eq(holdTests.id, holdReadings.holdTestId))
-      .where(and(eq(holdTests.studioId, studioId), which))
-      .orderBy(asc(holdReadings.hours)),
+    listHanging(scope, 'holdReading', 'holdTestId', { of: 'holdTest', which }),
   ]);
-  const byTest = groupBy(taken, (reading) => reading.holdTestId);
-  return rows.map((row) => ({ ...row, readings: (byTest.get(row.id) ?? []).map(withoutStudio) }));
+  return rows.map((row) => ({ ...row, readings: readings.get(row.id) ?? [] }));
 }
 
 /** Starts a hold test with its width at the knot, both or neither. */

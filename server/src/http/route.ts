@@ -7,6 +7,7 @@ import type { Scope } from '../db/records';
 import type { Viewer } from '../person/sessions';
 import type { Asked } from '../records/guard';
 import { inWriting } from '../records/writing';
+import { problemOf } from './errors';
 import { HttpProblem } from './problem';
 
 interface Call<Name extends RouteName> extends Scope {
@@ -15,6 +16,8 @@ interface Call<Name extends RouteName> extends Scope {
   body: ParsedRequestOf<Name>;
   /** Who asks, as the device's session has it. */
   viewer: Viewer;
+  /** Leaves word of an error that is answered in parts. */
+  log: (error: unknown) => void;
 }
 
 type Answer<Name extends RouteName> =
@@ -32,8 +35,9 @@ export function mount<Name extends RouteName>(router: Router, scope: Scope, name
   const method = route.method.toLowerCase() as 'get' | 'post' | 'patch' | 'delete';
   router[method](route.path, async (request, response) => {
     const id = idOf(request);
+    const log = (error: unknown) => request.log?.error({ err: error }, problemOf(error).message);
     const body = (route.request && parsed(route.request, request.body)) as Call<Name>['body'];
-    await answer(response, () => handle({ ...scope, id, body, viewer: viewerOf(response) }));
+    await answer(response, () => handle({ ...scope, id, body, viewer: viewerOf(response), log }));
   });
 }
 

@@ -1,12 +1,12 @@
 import type { CalibrationRecord, ModelDetail, ShelfModel } from '@leggero/contract';
-import { and, asc, count, desc, eq, getTableColumns, lte, sql } from 'drizzle-orm';
+import { asc, count, desc, eq, getTableColumns, lte, sql } from 'drizzle-orm';
 
 import { checksOf } from '../check/store';
 import type { Scope } from '../db/records';
 import { groupBy, withoutStudio } from '../db/shape';
 import { acceptedTargets, calibrations, checks, readings } from '../db/tables';
 import { holdTestsOf } from '../hold/store';
-import { listRows, readRow } from '../records/store';
+import { listHanging, listRows, readRow } from '../records/store';
 
 /** Readings in the order taken; the same every time, also for those of one moment. */
 const IN_ORDER_TAKEN = [asc(readings.takenAt), asc(readings.dose), asc(readings.id)];
@@ -43,18 +43,13 @@ export async function readModel(scope: Scope, id: string): Promise<ModelDetail> 
 }
 
 /** Calibrations of a model, newest first, with their readings in the order taken. */
-async function calibrationsOf({ database, studioId }: Scope, modelId: string): Promise<CalibrationRecord[]> {
-  const which = and(eq(calibrations.studioId, studioId), eq(calibrations.modelId, modelId));
+async function calibrationsOf(scope: Scope, modelId: string): Promise<CalibrationRecord[]> {
+  const which = eq(calibrations.modelId, modelId);
   const [rows, taken] = await Promise.all([
-    database.select().from(calibrations).where(which).orderBy(desc(calibrations.startedAt)),
-    database
-      .select(getTableColumns(readings))
-      .from(readings)
-      .innerJoin(calibrations, eq(calibrations.id, readings.calibrationId))
-      .where(which)
-      .orderBy(...IN_ORDER_TAKEN),
+    listRows(scope, 'calibration', which),
+    listHanging(scope, 'reading', 'calibrationId', { of: 'calibration', which }),
   ]);
-  return dressed(rows, taken);
+  return rows.map((row) => ({ ...row, readings: taken.get(row.id) ?? [] }));
 }
 
 /** For the shelf the newest few calibrations and readings are enough, however much was imported. */
@@ -98,14 +93,6 @@ async function recentCalibrations({ database, studioId }: Scope): Promise<Calibr
       .where(lte(newest.age, RECENT_READINGS))
       .orderBy(...IN_ORDER_TAKEN),
   ]);
-  return dressed(rows, taken);
-}
-
-/** Calibrations with their readings. */
-function dressed(
-  rows: readonly (typeof calibrations.$inferSelect)[],
-  taken: readonly (typeof readings.$inferSelect)[],
-): CalibrationRecord[] {
   const byCalibration = groupBy(taken, (reading) => reading.calibrationId);
   return rows.map((row) => ({ ...withoutStudio(row), readings: (byCalibration.get(row.id) ?? []).map(withoutStudio) }));
 }

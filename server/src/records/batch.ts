@@ -10,6 +10,12 @@ import { changeRow, makeRow, removeRow } from './commands';
 import type { Asked } from './guard';
 import { inWriting } from './writing';
 
+/** Who sends commands, and where what the server itself stumbles over is told. */
+interface Batching extends Scope {
+  viewer: Viewer;
+  log: (error: unknown) => void;
+}
+
 const writesSchema = z.object({ writes: z.array(writeSchema) });
 
 /**
@@ -18,7 +24,7 @@ const writesSchema = z.object({ writes: z.array(writeSchema) });
  * nothing is lost by sending all of it again.
  */
 export async function carryOut(
-  asked: Scope & { viewer: Viewer },
+  asked: Batching,
   commands: readonly { key: string; writes: unknown[] }[],
 ): Promise<BatchAnswer> {
   const answers: BatchAnswer['answers'] = [];
@@ -33,7 +39,7 @@ export async function carryOut(
 /** The records are away, or their disk is full: it will be tried again. */
 const AWAY = new Set([503, 507]);
 
-async function problemWith(asked: Scope & { viewer: Viewer }, unread: unknown[]): Promise<HttpProblem | null> {
+async function problemWith(asked: Batching, unread: unknown[]): Promise<HttpProblem | null> {
   const parsed = writesSchema.safeParse({ writes: unread });
   if (!parsed.success) return HttpProblem.invalid(parsed.error);
   try {
@@ -44,7 +50,9 @@ async function problemWith(asked: Scope & { viewer: Viewer }, unread: unknown[])
     );
     return null;
   } catch (error) {
-    return problemOf(error);
+    const problem = problemOf(error);
+    if (problem.status === 500) asked.log(error);
+    return problem;
   }
 }
 

@@ -4,6 +4,7 @@ import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
 
 import { databaseError } from '../db/connect';
 import type { Scope } from '../db/records';
+import { groupBy } from '../db/shape';
 import { HttpProblem } from '../http/problem';
 import { columnsOf, ownerOf, TABLES } from './tables';
 import type { Writing } from './writing';
@@ -24,6 +25,23 @@ export async function listRows<N extends NounName>(scope: Scope, name: N, which?
     .from(TABLES[name] as MySqlTable)
     .where(and(eq(ownerOf(name), scope.studioId), which))
     .orderBy(...order)) as RowOf<N>[];
+}
+
+/**
+ * The rows of a noun that hang on those of another which meet a condition, in the noun's order: by the id they hang on.
+ */
+export async function listHanging<N extends NounName>(
+  scope: Scope,
+  name: N,
+  field: keyof RowOf<N> & string,
+  { of, which }: { of: NounName; which?: SQL | undefined },
+): Promise<Map<string, RowOf<N>[]>> {
+  const on = scope.database
+    .select({ id: TABLES[of].id })
+    .from(TABLES[of] as MySqlTable)
+    .where(and(eq(ownerOf(of), scope.studioId), which));
+  const columns = getTableColumns(TABLES[name]) as Record<string, MySqlColumn>;
+  return groupBy(await listRows(scope, name, inArray(columns[field]!, on)), (row) => String(row[field]));
 }
 
 /** One row of the studio's, or null. */

@@ -3,25 +3,22 @@ import { eq, type SQL } from 'drizzle-orm';
 import { v5 } from 'uuid';
 
 import type { Scope } from '../db/records';
-import { groupBy } from '../db/shape';
 import { studies } from '../db/tables';
 import { makeRow, type Outcome } from '../records/commands';
 import type { Asked } from '../records/guard';
-import { listRows } from '../records/store';
+import { listHanging, listRows } from '../records/store';
 
 /** Studies, newest first, each with who takes part and the widths so far. */
 export async function listStudies(scope: Scope, which?: SQL): Promise<StudyRecord[]> {
   const [rows, people, widths] = await Promise.all([
     listRows(scope, 'study', which),
-    listRows(scope, 'studyPerson'),
-    listRows(scope, 'studyWidth'),
+    listHanging(scope, 'studyPerson', 'studyId', { of: 'study', which }),
+    listHanging(scope, 'studyWidth', 'studyId', { of: 'study', which }),
   ]);
-  const peopleOf = groupBy(people, ({ studyId }) => studyId);
-  const widthsOf = groupBy(widths, ({ studyId }) => studyId);
   return rows.map((row) => ({
     ...row,
-    people: (peopleOf.get(row.id) ?? []).map(({ name }) => name),
-    widths: widthsOf.get(row.id) ?? [],
+    people: (people.get(row.id) ?? []).map(({ name }) => name),
+    widths: widths.get(row.id) ?? [],
   }));
 }
 
