@@ -2,7 +2,7 @@ import { holeOn, type HoleMeasurement, type HoleNow } from '@leggero/core';
 import { z } from 'zod';
 
 import { changeFields } from './noun';
-import { NOUNS, type RowOf } from './nouns';
+import { MOST_HOLES, NOUNS, type RowOf } from './nouns';
 
 export type HoleMeasurementRecord = RowOf<'holeMeasurement'>;
 /** A hole as its sizer has it, without what was measured of it. */
@@ -15,7 +15,7 @@ export type HoleRecord = z.infer<typeof holeSchema>;
 
 /** A sizer with its holes by labelled width, and the balloons sized in them. */
 export const sizerSchema = NOUNS.sizer.row.extend({
-  holes: z.array(holeSchema).max(60),
+  holes: z.array(holeSchema).max(MOST_HOLES),
   sizings: z.array(NOUNS.sizing.row),
 });
 export type SizerRecord = z.infer<typeof sizerSchema>;
@@ -23,7 +23,7 @@ export type SizerRecord = z.infer<typeof sizerSchema>;
 /** Holes of one sizer differ: two of one width would be one. */
 const distinctHoles = z
   .array(holeLabelSchema)
-  .max(60)
+  .max(MOST_HOLES)
   .superRefine((holes, context) => {
     const seen = new Set<number>();
     holes.forEach(({ widthMm }, index) => {

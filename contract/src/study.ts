@@ -1,11 +1,11 @@
 import { z } from 'zod';
 
 import { nameSchema } from './common';
-import { NOUNS } from './nouns';
+import { MOST_IN_STUDY, NOUNS } from './nouns';
 
 /** A study with who takes part, in order, and its widths. */
 export const studySchema = NOUNS.study.row.extend({
-  people: z.array(nameSchema).min(2).max(6),
+  people: z.array(nameSchema).min(2).max(MOST_IN_STUDY),
   widths: z.array(NOUNS.studyWidth.row),
 });
 export type StudyRecord = z.infer<typeof studySchema>;

@@ -135,6 +135,9 @@ export const study = noun({
 
 const placeSchema = z.int().min(0).max(29);
 
+/** So many take part in a study at most. */
+export const MOST_IN_STUDY = 6;
+
 /** Someone who takes part in a study: a name, no more. */
 export const studyPerson = noun({
   name: 'studyPerson',

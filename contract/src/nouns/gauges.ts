@@ -39,6 +39,9 @@ export const sizer = noun({
   order: ['name'],
 });
 
+/** A sizer has so many at most. */
+export const MOST_HOLES = 60;
+
 /** A hole as it was made or written down; those of one sizer differ in width. */
 export const hole = noun({
   name: 'hole',

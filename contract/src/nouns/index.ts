@@ -8,8 +8,9 @@ import { hole, holeMeasurement, pump, sizer, sizing } from './gauges';
 import { calibration, chain, holdReading, holdTest, model, reading, target } from './shelf';
 import { person, studio, tier } from './studio';
 
-export { CHECK_DEFAULTS, RESULT_DEFAULTS } from './checks';
+export { CHECK_DEFAULTS, MOST_IN_STUDY, RESULT_DEFAULTS } from './checks';
 export { EYE_MODES, type EyeMode } from './eyes';
+export { MOST_HOLES } from './gauges';
 export { MODEL_DEFAULTS, MOST_BALLOONS, READING_DEFAULTS } from './shelf';
 
 /** Every kind of record there is. A noun comes after those it points at. */

@@ -4,11 +4,13 @@ import type { Guard } from '../records/guard';
 import { chain } from './chain';
 import { checkResult } from './checkResult';
 import { eyeBalloon, eyeCheck } from './eyes';
+import { hole } from './hole';
 import { holdReading } from './holdReading';
 import { model } from './model';
 import { person } from './person';
 import { reading } from './reading';
 import { studio } from './studio';
+import { studyPerson } from './studyPerson';
 import { studyWidth } from './studyWidth';
 import { target } from './target';
 import { tier } from './tier';
@@ -19,11 +21,13 @@ export const GUARDS: { readonly [N in NounName]?: Guard<N> } = {
   checkResult,
   eyeBalloon,
   eyeCheck,
+  hole,
   holdReading,
   model,
   person,
   reading,
   studio,
+  studyPerson,
   studyWidth,
   target,
   tier,

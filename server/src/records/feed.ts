@@ -15,9 +15,7 @@ const PAGE = 1000;
  * Where a device is. While it fills: which noun and row came last, and the revision at which it began. Then: the change
  * that came last, as changes are ordered.
  */
-type Cursor =
-  | { filling: true; revision: number; noun: number; id: string }
-  | { filling: false; revision: number; noun: string; id: string; there: boolean };
+type Cursor = { revision: number; noun: string; id: string } & ({ filling: true } | { filling: false; there: boolean });
 
 /** After every change of a revision: before those of the next. */
 const after = (revision: number) => ({
@@ -40,8 +38,8 @@ function readCursor({ studioId }: Scope, text: string): Cursor | null {
   const [, studio, phase, revisionText, noun = '', id = ''] = CURSOR.exec(text) ?? [];
   if (studio !== studioId) return null;
   const revision = Number(revisionText);
-  if (phase !== 'fill') return { filling: false, revision, noun, id, there: phase === 'there' };
-  return /^\d+$/.test(noun) ? { filling: true, revision, noun: Number(noun), id } : null;
+  const at = { revision, noun, id };
+  return phase === 'fill' ? { ...at, filling: true } : { ...at, filling: false, there: phase === 'there' };
 }
 
 /**
@@ -65,9 +63,10 @@ export function changesSince(
         .from(studios)
         .where(eq(studios.id, scope.studioId));
       const now = studio?.revision ?? 0;
-      const start: Cursor = { filling: true, revision: now, noun: 0, id: '' };
+      const start: Cursor = { filling: true, revision: now, noun: nouns[0]!, id: '' };
       const cursor = since === '' ? start : readCursor(scope, since);
-      if (cursor === null || cursor.revision > after(now).revision) {
+      const unknown = cursor?.filling && !nouns.includes(cursor.noun as NounName);
+      if (cursor === null || unknown || cursor.revision > after(now).revision) {
         return { cursor: '', more: true, anew: true, rows: {}, gone: {} };
       }
       return cursor.filling ? filled(within, cursor, nouns, page) : changed(within, cursor, { nouns, page, now });
@@ -86,8 +85,7 @@ async function filled(
   const rows: Record<string, { id: string }[]> = {};
   let left = page;
   let last = from.id;
-  for (let noun = from.noun; noun < nouns.length; noun += 1, last = '') {
-    const name = nouns[noun]!;
+  for (const name of nouns.slice(nouns.indexOf(from.noun as NounName))) {
     const { id } = TABLES[name];
     const found = (await scope.database
       .select(columnsOf(name))
@@ -97,8 +95,9 @@ async function filled(
       .limit(left)) as { id: string }[];
     if (found.length > 0) rows[name] = found;
     left -= found.length;
+    last = '';
     if (left > 0) continue;
-    const cursor = written(scope, { filling: true, revision, noun, id: found.at(-1)!.id });
+    const cursor = written(scope, { filling: true, revision, noun: name, id: found.at(-1)!.id });
     return { cursor, more: true, anew: false, rows, gone: {} } as Changes;
   }
   const cursor = written(scope, after(revision));

@@ -6,6 +6,7 @@ import {
   MAKES,
   NOUN_NAMES,
   NOUNS,
+  openApi,
   type NounName,
 } from '@leggero/contract';
 import type { Router } from 'express';
@@ -65,6 +66,8 @@ export function recordRoutes(router: Router, scope: Scope): void {
   router.get(CHANGES_PATH, async (request, response) => {
     response.json(await changesSince(scope, parsed(changesQuerySchema, request.query)));
   });
+  let document: object | undefined;
+  router.get('/api/openapi.json', (_, response) => void response.json((document ??= openApi())));
   router.get(LIVE_PATH, (request, response) => {
     // Not compressed: a word waits for no other.
     response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' });
