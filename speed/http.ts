@@ -21,25 +21,40 @@ export async function measureHttp({ world: open, rounds, report }: Bench): Promi
     const bare = async () => {
       for (const text of STATEMENTS) await connection.execute(text, [model.id]);
     };
-    const both = { http: [] as number[], sql: [] as number[] };
-    for (let i = 0; i < warmUp + reads; i += 1) {
-      const http = await timedAsync(overHttp);
-      const sql = await timedAsync(bare);
-      if (i < warmUp) continue;
-      both.http.push(http);
-      both.sql.push(sql);
-    }
+    const { ours, theirs } = await sideBySide({ ours: overHttp, theirs: bare, warmUp, times: reads });
     report({
       what: `a model with ${model.calibrations[0]?.readings.length} readings over HTTP (median of ${reads})`,
-      ours: median(both.http),
+      ours,
       yardstick: 'the same rows by bare SQL on one connection',
-      theirs: median(both.sql),
+      theirs,
       unit: 'ms',
       most: 5,
     });
   } finally {
     await connection.end();
   }
+}
+
+/** Both by turns, so many times after a warm-up; medians, ms. */
+async function sideBySide({
+  ours,
+  theirs,
+  warmUp,
+  times,
+}: {
+  ours: () => Promise<void>;
+  theirs: () => Promise<void>;
+  warmUp: number;
+  times: number;
+}): Promise<{ ours: number; theirs: number }> {
+  const took = { ours: [] as number[], theirs: [] as number[] };
+  for (let i = 0; i < warmUp + times; i += 1) {
+    const [own, yardstick] = [await timedAsync(ours), await timedAsync(theirs)];
+    if (i < warmUp) continue;
+    took.ours.push(own);
+    took.theirs.push(yardstick);
+  }
+  return { ours: median(took.ours), theirs: median(took.theirs) };
 }
 
 const WRITES = 300;
@@ -55,22 +70,17 @@ export async function measureWrites({ freshWorld, rounds, report }: Bench): Prom
     const [[studio]] = (await connection.query('select studio_id as id from models limit 1')) as unknown as [
       { id: string }[],
     ];
-    const both = { http: [] as number[], sql: [] as number[] };
     let bytes = 0;
-    for (let i = 0; i < warmUp + writes; i += 1) {
-      const http = await timedAsync(async () => {
-        bytes = await tap(world.url, calibration);
-      });
-      const sql = await timedAsync(() => bareWrite(connection, studio!.id, calibration));
-      if (i < warmUp) continue;
-      both.http.push(http);
-      both.sql.push(sql);
-    }
+    const overHttp = async () => {
+      bytes = await tap(world.url, calibration);
+    };
+    const bare = () => bareWrite(connection, studio!.id, calibration);
+    const { ours, theirs } = await sideBySide({ ours: overHttp, theirs: bare, warmUp, times: writes });
     report({
       what: `a tap: one reading over HTTP, ${bytes} bytes both ways (median of ${writes})`,
-      ours: median(both.http),
+      ours,
       yardstick: 'the same transaction by bare SQL on one connection',
-      theirs: median(both.sql),
+      theirs,
       unit: 'ms',
       most: 4,
     });

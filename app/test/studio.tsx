@@ -1,4 +1,4 @@
-import { CHECK_DEFAULTS, MODEL_DEFAULTS, RESULT_DEFAULTS } from '@leggero/contract';
+import { CHECK_DEFAULTS, MODEL_DEFAULTS, READING_DEFAULTS, RESULT_DEFAULTS } from '@leggero/contract';
 import type {
   ChainRecord,
   EyeCheckRecord,
@@ -62,12 +62,7 @@ function reading(
     dose,
     widthMm: inch(width),
     heightMm: inch(height),
-    way: 'tape',
-    stopsMm: null,
-    passesMm: null,
-    holeId: null,
-    stopsHoleId: null,
-    nozzle: null,
+    ...READING_DEFAULTS,
     balloon: index + 1,
     sdMm: null,
     shape: null,

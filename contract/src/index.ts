@@ -20,4 +20,3 @@ export * from './routes';
 export * from './rows';
 export * from './sizer';
 export * from './study';
-export * from './target';

@@ -13,7 +13,6 @@ import { pieceSchema } from './piece';
 import { healthSchema } from './problem';
 import { sizerCreateSchema, sizerPatchSchema, sizerSchema } from './sizer';
 import { studyCreateSchema, studySchema } from './study';
-import { acceptedTargetCreateSchema } from './target';
 
 export interface Route {
   method: 'GET' | 'POST' | 'PATCH' | 'DELETE';
@@ -159,7 +158,7 @@ export const ROUTES = {
   acceptTarget: {
     method: 'POST',
     path: '/api/targets',
-    request: acceptedTargetCreateSchema,
+    request: MAKES.target,
     response: NOUNS.target.row,
   },
   deleteTarget: { method: 'DELETE', path: '/api/targets/:id' },

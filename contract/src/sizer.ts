@@ -5,6 +5,7 @@ import { changeFields } from './noun';
 import { MOST_HOLES, NOUNS, type RowOf } from './nouns';
 
 export type HoleMeasurementRecord = RowOf<'holeMeasurement'>;
+
 /** A hole as its sizer has it, without what was measured of it. */
 export const holeLabelSchema = NOUNS.hole.row.omit({ sizerId: true });
 export type HoleLabel = z.infer<typeof holeLabelSchema>;

@@ -57,6 +57,7 @@ export const CHANGES = Object.fromEntries(NOUN_NAMES.map((name) => [name, change
 export type RowOf<N extends NounName> = z.output<Nouns[N]['row']>;
 export type Studio = RowOf<'studio'>;
 export type TierRecord = RowOf<'tier'>;
+export type AcceptedTarget = RowOf<'target'>;
 /** What a caller gives to make one, and the same once parsed. */
 export type MakeInputOf<N extends NounName> = MakeInput<Nouns[N]>;
 export type MakeOf<N extends NounName> = Make<Nouns[N]>;

@@ -12,7 +12,7 @@ export const studyPerson: Guard<'studyPerson'> = {
     await refuseBegun(asked, studyId);
     const others = await listRows(asked, 'studyPerson', eq(studyPeople.studyId, studyId));
     if (position !== others.length || position >= MOST_IN_STUDY)
-      throw HttpProblem.unusable({ path: 'position', message: 'The next place of up to six' });
+      throw HttpProblem.unusable({ path: 'position', message: `The next place of up to ${MOST_IN_STUDY}` });
     if (others.some((other) => other.name.toLowerCase() === name.toLowerCase()))
       throw HttpProblem.unusable({ path: 'name', message: 'Each name once' });
   },

@@ -5,6 +5,7 @@ import type { z } from 'zod';
 import { untilUncrossed } from '../db/again';
 import type { Scope } from '../db/records';
 import type { Viewer } from '../person/sessions';
+import type { Outcome } from '../records/commands';
 import type { Asked } from '../records/guard';
 import { inWriting } from '../records/writing';
 import { problemOf } from './errors';
@@ -20,10 +21,8 @@ interface Call<Name extends RouteName> extends Scope {
   log: (error: unknown) => void;
 }
 
-type Answer<Name extends RouteName> =
-  | ResponseOf<Name>
-  /** The outcome of a create. */
-  | { row: ResponseOf<Name>; created: boolean };
+/** What a route answers, or the outcome of a create. */
+type Answer<Name extends RouteName> = ResponseOf<Name> | Outcome<ResponseOf<Name>>;
 
 type Handle<Name extends RouteName, C = Call<Name>> = (
   call: C,
@@ -79,6 +78,6 @@ export function idOf({ params }: Request): string {
   return id.data;
 }
 
-function isCreation(outcome: unknown): outcome is { row: unknown; created: boolean } {
+function isCreation(outcome: unknown): outcome is Outcome<unknown> {
   return typeof outcome === 'object' && outcome !== null && 'created' in outcome && 'row' in outcome;
 }

@@ -1,15 +1,12 @@
 import type { CalibrationRecord, ModelDetail, ShelfModel } from '@leggero/contract';
-import { asc, count, desc, eq, getTableColumns, lte, sql } from 'drizzle-orm';
+import { count, eq, getTableColumns, lte, sql } from 'drizzle-orm';
 
 import { checksOf } from '../check/store';
 import type { Scope } from '../db/records';
 import { groupBy, withoutStudio } from '../db/shape';
 import { acceptedTargets, calibrations, checks, readings } from '../db/tables';
 import { holdTestsOf } from '../hold/store';
-import { listHanging, listRows, readRow } from '../records/store';
-
-/** Readings in the order taken; the same every time, also for those of one moment. */
-const IN_ORDER_TAKEN = [asc(readings.takenAt), asc(readings.dose), asc(readings.id)];
+import { listHanging, listRows, orderOf, readRow } from '../records/store';
 
 /** The shelf: every model by line and size, each with its calibrations and readings. */
 export async function listModels(scope: Scope): Promise<ShelfModel[]> {
@@ -84,14 +81,14 @@ async function recentCalibrations({ database, studioId }: Scope): Promise<Calibr
       .from(calibrations)
       .innerJoin(ranked, eq(ranked.calibrationId, calibrations.id))
       .where(lte(ranked.place, RECENT_CALIBRATIONS))
-      .orderBy(desc(calibrations.startedAt)),
+      .orderBy(...orderOf('calibration')),
     database
       .with(ranked, newest)
       .select(getTableColumns(readings))
       .from(readings)
       .innerJoin(newest, eq(newest.readingId, readings.id))
       .where(lte(newest.age, RECENT_READINGS))
-      .orderBy(...IN_ORDER_TAKEN),
+      .orderBy(...orderOf('reading')),
   ]);
   const byCalibration = groupBy(taken, (reading) => reading.calibrationId);
   return rows.map((row) => ({ ...withoutStudio(row), readings: (byCalibration.get(row.id) ?? []).map(withoutStudio) }));

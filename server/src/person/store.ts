@@ -5,16 +5,17 @@ import { and, eq } from 'drizzle-orm';
 import type { Scope } from '../db/records';
 import { people } from '../db/tables';
 import { HttpProblem } from '../http/problem';
-import { readRow } from '../records/store';
+import { ownedBy, readRow } from '../records/store';
 import { inWriting } from '../records/writing';
 import { allowOnly, isAllowed } from './private';
 import type { Viewer } from './sessions';
 
-const isPerson = ({ studioId }: Scope, id: string) => and(eq(people.id, id), eq(people.studioId, studioId));
-
 /** What opens someone's pages; null where nothing does. A 404 problem when nobody is meant. */
 async function pinHashOf(scope: Scope, id: string): Promise<string | null> {
-  const [row] = await scope.database.select({ pinHash: people.pinHash }).from(people).where(isPerson(scope, id));
+  const [row] = await scope.database
+    .select({ pinHash: people.pinHash })
+    .from(people)
+    .where(ownedBy('person', scope, id));
   if (!row) throw HttpProblem.notFound();
   return row.pinHash;
 }
@@ -44,7 +45,10 @@ export async function setPin(scope: Scope, viewer: Viewer, id: string, pin: stri
   }
   const pinHash = pin === null ? null : await hash(pin);
   const changed = await inWriting(scope, async (writing) => {
-    await writing.database.update(people).set({ pinHash }).where(isPerson(scope, id));
+    await writing.database
+      .update(people)
+      .set({ pinHash })
+      .where(ownedBy('person', scope, id));
     writing.touch('person', [id]);
     return readRow(writing, 'person', id);
   });

@@ -39,8 +39,8 @@ export async function changeRow<N extends NounName>(
 
 /** Takes a row away with all that goes with it; one that is gone already is as good. */
 export async function removeRow(asked: Asked, name: NounName, id: string): Promise<void> {
-  const row = await findRow(asked, name, id);
-  if (!row) return;
-  await guardOf(name)?.remove?.(asked, row as never);
+  const guard = guardOf(name);
+  const row = guard?.remove && (await findRow(asked, name, id));
+  if (row) await guard.remove?.(asked, row);
   await deleteRow(asked, name, id);
 }

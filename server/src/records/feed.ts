@@ -85,6 +85,7 @@ async function filled(
   const rows: Record<string, { id: string }[]> = {};
   let left = page;
   let last = from.id;
+  let next: Cursor = after(revision);
   for (const name of nouns.slice(nouns.indexOf(from.noun as NounName))) {
     const { id } = TABLES[name];
     const found = (await scope.database
@@ -97,11 +98,10 @@ async function filled(
     left -= found.length;
     last = '';
     if (left > 0) continue;
-    const cursor = written(scope, { filling: true, revision, noun: name, id: found.at(-1)!.id });
-    return { cursor, more: true, anew: false, rows, gone: {} } as Changes;
+    next = { filling: true, revision, noun: name, id: found.at(-1)!.id };
+    break;
   }
-  const cursor = written(scope, after(revision));
-  return { cursor, more: true, anew: false, rows, gone: {} } as Changes;
+  return { cursor: written(scope, next), more: true, anew: false, rows, gone: {} } as Changes;
 }
 
 /** A page of what was written since. */

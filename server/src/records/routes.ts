@@ -9,7 +9,7 @@ import {
   openApi,
   type NounName,
 } from '@leggero/contract';
-import type { Router } from 'express';
+import type { Response, Router } from 'express';
 import type { z } from 'zod';
 
 import type { Scope } from '../db/records';
@@ -17,6 +17,7 @@ import { answer, idOf, mount, mountWriting, parsed, viewerOf } from '../http/rou
 import { carryOut } from './batch';
 import { changeRow, makeRow, removeRow } from './commands';
 import { changesSince } from './feed';
+import type { Asked } from './guard';
 import { listen } from './live';
 import { inWriting } from './writing';
 
@@ -40,24 +41,23 @@ const POSTED = {
 
 /** The same three routes for every noun: a row is put under its id, changed, taken away. */
 export function recordRoutes(router: Router, scope: Scope): void {
+  const write = (response: Response, work: (asked: Asked) => Promise<unknown>) =>
+    answer(response, () => inWriting({ ...scope, viewer: viewerOf(response) }, work));
   for (const name of NOUN_NAMES) {
     const make = MAKES[name] as z.ZodType<{ id: string }>;
     const change = CHANGES[name] as z.ZodType;
     const path = `/api/${NOUNS[name].path}/:id`;
     router.put(path, async (request, response) => {
       const row = parsed(make, { ...(request.body as object), id: idOf(request) });
-      const asked = { ...scope, viewer: viewerOf(response) };
-      await answer(response, () => inWriting(asked, (writing) => makeRow(writing, name, row as never)));
+      await write(response, (asked) => makeRow(asked, name, row as never));
     });
     router.patch(path, async (request, response) => {
       const [id, by] = [idOf(request), parsed(change, request.body)];
-      const asked = { ...scope, viewer: viewerOf(response) };
-      await answer(response, () => inWriting(asked, (writing) => changeRow(writing, name, id, by as never)));
+      await write(response, (asked) => changeRow(asked, name, id, by as never));
     });
     router.delete(path, async (request, response) => {
       const id = idOf(request);
-      const asked = { ...scope, viewer: viewerOf(response) };
-      await answer(response, () => inWriting(asked, (writing) => removeRow(writing, name, id)));
+      await write(response, (asked) => removeRow(asked, name, id));
     });
   }
   for (const [route, name] of Object.entries(POSTED) as [keyof typeof POSTED, NounName][])

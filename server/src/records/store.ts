@@ -10,21 +10,28 @@ import { columnsOf, ownerOf, TABLES } from './tables';
 import type { Writing } from './writing';
 
 /** The condition that names one row of the studio's. */
-function ownedBy(name: NounName, { studioId }: Scope, id: string): SQL {
+export function ownedBy(name: NounName, { studioId }: Scope, id: string): SQL {
   return and(eq(TABLES[name].id, id), eq(ownerOf(name), studioId))!;
+}
+
+/** The order of a noun's lists. */
+export function orderOf(name: NounName): SQL[] {
+  return NOUNS[name].order.map((field) =>
+    field.startsWith('-') ? desc(columnOf(name, field.slice(1))) : asc(columnOf(name, field)),
+  );
+}
+
+function columnOf(name: NounName, field: string): MySqlColumn {
+  return (getTableColumns(TABLES[name]) as Record<string, MySqlColumn>)[field]!;
 }
 
 /** Rows of the studio's, in the noun's order. */
 export async function listRows<N extends NounName>(scope: Scope, name: N, which?: SQL): Promise<RowOf<N>[]> {
-  const columns = getTableColumns(TABLES[name]) as Record<string, MySqlColumn>;
-  const order = NOUNS[name].order.map((field) =>
-    field.startsWith('-') ? desc(columns[field.slice(1)]!) : asc(columns[field]!),
-  );
   return (await scope.database
     .select(columnsOf(name))
     .from(TABLES[name] as MySqlTable)
     .where(and(eq(ownerOf(name), scope.studioId), which))
-    .orderBy(...order)) as RowOf<N>[];
+    .orderBy(...orderOf(name))) as RowOf<N>[];
 }
 
 /**
@@ -40,8 +47,7 @@ export async function listHanging<N extends NounName>(
     .select({ id: TABLES[of].id })
     .from(TABLES[of] as MySqlTable)
     .where(and(eq(ownerOf(of), scope.studioId), which));
-  const columns = getTableColumns(TABLES[name]) as Record<string, MySqlColumn>;
-  return groupBy(await listRows(scope, name, inArray(columns[field]!, on)), (row) => String(row[field]));
+  return groupBy(await listRows(scope, name, inArray(columnOf(name, field), on)), (row) => String(row[field]));
 }
 
 /** One row of the studio's, or null. */

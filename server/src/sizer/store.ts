@@ -7,7 +7,7 @@ import { sizerHoles, sizers } from '../db/tables';
 import { HttpProblem } from '../http/problem';
 import { changeRow, makeRow, removeRow, type Outcome } from '../records/commands';
 import type { Asked } from '../records/guard';
-import { listRows, updateRow } from '../records/store';
+import { insertRow, listRows, updateRow } from '../records/store';
 
 /** Sizers, by name, each with its holes by width, their measurements and the balloons sized in them. */
 export async function listSizers(scope: Scope, which?: SQL): Promise<SizerRecord[]> {
@@ -78,5 +78,5 @@ async function replaceHoles(asked: Asked, sizerId: string, holes: readonly HoleL
 }
 
 async function addHoles(asked: Asked, sizerId: string, holes: readonly HoleLabel[]): Promise<void> {
-  for (const hole of holes) await makeRow(asked, 'hole', { ...hole, sizerId });
+  for (const hole of holes) await insertRow(asked, 'hole', { ...hole, sizerId });
 }

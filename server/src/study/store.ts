@@ -6,7 +6,7 @@ import type { Scope } from '../db/records';
 import { studies } from '../db/tables';
 import { makeRow, type Outcome } from '../records/commands';
 import type { Asked } from '../records/guard';
-import { listHanging, listRows } from '../records/store';
+import { insertRow, listHanging, listRows } from '../records/store';
 
 /** Studies, newest first, each with who takes part and the widths so far. */
 export async function listStudies(scope: Scope, which?: SQL): Promise<StudyRecord[]> {
@@ -27,7 +27,7 @@ export async function createStudy(asked: Asked, { people, ...study }: StudyCreat
   const { created } = await makeRow(asked, 'study', study);
   if (created) {
     for (const [position, name] of people.entries())
-      await makeRow(asked, 'studyPerson', { id: v5(String(position), study.id), studyId: study.id, position, name });
+      await insertRow(asked, 'studyPerson', { id: v5(String(position), study.id), studyId: study.id, position, name });
   }
   const [row] = await listStudies(asked, eq(studies.id, study.id));
   return { row: row!, created };
