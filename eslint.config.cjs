@@ -1,3 +1,6 @@
+const { readdirSync } = require('node:fs');
+const path = require('node:path');
+
 const expo = require('eslint-config-expo/flat');
 const prettier = require('eslint-config-prettier');
 
@@ -28,6 +31,57 @@ const directions = Object.entries(FORBIDDEN).map(([workspace, others]) => ({
             message: 'Imports point the other way.',
           })),
           { group: ['**/scripts/**'], message: 'Nothing imports from scripts.' },
+        ],
+      },
+    ],
+  },
+}));
+
+/** The rooms of the app, and which of them each may not look into. */
+const ROOMS = {
+  device: ['views', 'data', 'wording', 'ui', 'parts', 'features'],
+  views: ['data', 'device', 'wording', 'ui', 'parts', 'features'],
+  data: ['wording', 'ui', 'parts', 'features'],
+  // The kit knows no trade.
+  ui: ['views', 'data', 'device', 'wording', 'parts', 'features'],
+  wording: ['data', 'parts', 'features'],
+  parts: ['features'],
+};
+const APP_FORBIDS = FORBIDDEN.app.map((other) => ({
+  group: [`@leggero/${other}`, `**/${other}/src/**`],
+  message: 'Imports point the other way.',
+}));
+
+const rooms = Object.entries(ROOMS).map(([room, others]) => ({
+  files: [`app/src/${room}/**/*.{ts,tsx}`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...APP_FORBIDS,
+          { group: others.map((other) => `@/${other}/**`), message: `${room}/ does not know this room.` },
+          { group: ['**/../app/**', '@/app/**'], message: 'Nothing imports a route.' },
+          ...(room === 'ui' ? [{ group: ['@leggero/contract'], message: 'The kit knows no records.' }] : []),
+        ],
+      },
+    ],
+  },
+}));
+
+/** A feature does not reach into another one's inside: what two share is a part. */
+const features = readdirSync(path.join(__dirname, 'app/src/features')).map((feature) => ({
+  files: [`app/src/features/${feature}/**/*.{ts,tsx}`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...APP_FORBIDS,
+          {
+            group: ['@/features/*', `!@/features/${feature}`, '../../*'],
+            message: 'What two features share is a part.',
+          },
         ],
       },
     ],
@@ -84,13 +138,8 @@ module.exports = [
       ],
     },
   },
-  {
-    // A feature does not reach into another one's inside. The model's frame of records is shared by its pages.
-    files: ['app/src/{ui,api,wording}/**/*.{ts,tsx}'],
-    rules: {
-      'no-restricted-imports': ['error', { patterns: [{ group: ['@/features/*', '@leggero/server'] }] }],
-    },
-  },
+  ...rooms,
+  ...features,
   {
     rules: {
       eqeqeq: ['error', 'always', { null: 'ignore' }],

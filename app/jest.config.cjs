@@ -29,7 +29,7 @@ module.exports = {
   moduleNameMapper: {
     ...preset.moduleNameMapper,
     // Charts come at once here; how they are fetched the journeys in the browser show.
-    '^@/ui/charts$': '<rootDir>/src/ui/chart/all.ts',
+    '^@/parts/charts$': '<rootDir>/src/parts/chart/all.ts',
     '^@/(.*)$': '<rootDir>/src/$1',
     '^lucide-react-native/icons/(.*)$': require
       .resolve('lucide-react-native')

@@ -1,10 +1,11 @@
 const { projects } = require('../jest.config.cjs');
+const { FOLDER, TESTS } = require('./mutation.cjs');
 
 const core = projects.find(({ displayName }) => displayName === 'core');
 
-/** The core's tests without the simulations: those see every mutant, and take nine tenths of the time to do so. */
+/** A folder's own tests, without their simulations: those see every mutant, and take nine tenths of the time to do so. */
 module.exports = {
   ...core,
   globals: { quick: true },
-  testPathIgnorePatterns: [...core.testPathIgnorePatterns, 'coverage.test', 'properties.test'],
+  testMatch: TESTS[FOLDER].map((name) => `<rootDir>/test/${name}.test.ts`),
 };

@@ -10,7 +10,7 @@ import { PumpPage } from '@/features/gauge/PumpPage';
 import { TranslatePage } from '@/features/gauge/TranslatePage';
 import { HoldPage } from '@/features/hold/HoldPage';
 import { ModelPage } from '@/features/model/ModelPage';
-import { WithModel } from '@/features/model/WithModel';
+import { WithModel } from '@/parts/WithModel';
 
 import { goTo, visited } from './router';
 import { done, FRESH_ID, lastDone, MODEL_ID, PUMP_ID, show, someRecords } from './studio';
@@ -95,7 +95,7 @@ describe('calibrations of one balloon', () => {
     await waitFor(() => expect(screen.getByText(/Turns oval at 10|Round as far as it was filled/)).toBeTruthy());
     await userEvent.click(screen.getByRole('button', { name: 'Delete' }));
     await userEvent.click(screen.getByRole('button', { name: 'Delete for good' }));
-    expect(lastDone()).toEqual({ name: 'deleteCalibration', id });
+    expect(lastDone()).toEqual({ remove: 'calibration', id });
   });
 });
 
@@ -207,10 +207,10 @@ describe('hold tests', () => {
     open([]);
     await userEvent.click(await screen.findByRole('radio', { name: 'Once' }));
     await userEvent.click(screen.getByRole('button', { name: 'Start the test' }));
-    expect(lastDone()).toMatchObject({
-      name: 'createHoldTest',
-      body: { modelId: MODEL_ID, wraps: 1, stuffed: false },
-    });
+    expect(done()).toMatchObject([
+      { put: 'holdTest', row: { modelId: MODEL_ID, wraps: 1, stuffed: false } },
+      { put: 'holdReading', row: { hours: 0, widthMm: expect.any(Number) } },
+    ]);
     expect(await screen.findByText(/ in at the knot$/)).toBeTruthy();
   });
 
@@ -229,7 +229,7 @@ describe('hold tests', () => {
     fireEvent.keyDown(dial, { key: 'PageDown' });
     fireEvent.keyDown(dial, { key: 'ArrowLeft' });
     await userEvent.click(screen.getByRole('button', { name: 'Keep this width' }));
-    expect(lastDone()).toMatchObject({ name: 'createHoldReading', body: { holdTestId: test.id, hours: 14 } });
+    expect(lastDone()).toMatchObject({ put: 'holdReading', row: { holdTestId: test.id, hours: 14 } });
     expect(await screen.findByText(/ in after 14 hours, \d\d\.\d %$/)).toBeTruthy();
     expect(screen.getByRole('img', { name: /wrapped twice keeps \d\d\.\d % over a day/ })).toBeTruthy();
   });
@@ -241,7 +241,7 @@ describe('inflators', () => {
     await userEvent.click(await screen.findByRole('radio', { name: 'Timed' }));
     expect(screen.getByRole('textbox', { name: 'Litres a second, if known' })).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Save inflator' }));
-    await waitFor(() => expect(lastDone()).toMatchObject({ name: 'changePump', body: { kind: 'timed' } }));
+    await waitFor(() => expect(lastDone()).toMatchObject({ change: 'pump', by: { kind: 'timed' } }));
   });
 
   it('stand beside how sure each way of measuring is', async () => {

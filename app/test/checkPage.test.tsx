@@ -2,7 +2,7 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event';
 
 import { CheckPage } from '@/features/check/CheckPage';
-import { WithModel } from '@/features/model/WithModel';
+import { WithModel } from '@/parts/WithModel';
 
 import { visited } from './router';
 import { CHECK_ID, done, lastDone, MODEL_ID, show, someRecords } from './studio';
@@ -23,8 +23,8 @@ describe('a batch is checked', () => {
     expect(screen.getByText(/Hold it centred in the 10 hole \(Plate\), with a ½ in gap in all/)).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: /^Just passes/ }));
     expect(lastDone()).toMatchObject({
-      name: 'createCheckResult',
-      body: { checkId: CHECK_ID, position: 2, answer: 'passes', widthMm: null },
+      put: 'checkResult',
+      row: { checkId: CHECK_ID, position: 2, answer: 'passes', widthMm: null },
     });
     await waitFor(() => expect(batch()).toHaveLength(3));
     expect(screen.getByText(/1 of 3 (is|are) outside/)).toBeTruthy();
@@ -34,13 +34,13 @@ describe('a batch is checked', () => {
     await open();
     fireEvent.keyDown(window, { key: '1' });
     await waitFor(() => expect(batch()).toHaveLength(3));
-    expect(lastDone()).toMatchObject({ body: { answer: 'stops', position: 2 } });
+    expect(lastDone()).toMatchObject({ row: { answer: 'stops', position: 2 } });
     fireEvent.keyDown(window, { key: 'u' });
     await waitFor(() => expect(batch()).toHaveLength(2));
     fireEvent.keyDown(window, { key: '2', ctrlKey: true });
     expect(done()).toHaveLength(2);
     fireEvent.keyDown(window, { key: '2' });
-    expect(lastDone()).toMatchObject({ body: { answer: 'passes', position: 2 } });
+    expect(lastDone()).toMatchObject({ row: { answer: 'passes', position: 2 } });
   });
 
   it('by a measured width instead', async () => {
@@ -48,7 +48,7 @@ describe('a batch is checked', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Measure this one instead' }));
     fireEvent.keyDown(screen.getByRole('slider', { name: 'Width' }), { key: 'PageDown' });
     await userEvent.click(screen.getByRole('button', { name: 'Keep this width' }));
-    expect(lastDone()).toMatchObject({ body: { answer: null, widthMm: expect.closeTo(8.5 * 25.4, 6) } });
+    expect(lastDone()).toMatchObject({ row: { answer: null, widthMm: expect.closeTo(8.5 * 25.4, 6) } });
     await waitFor(() => expect(batch()).toContain('Number 3: 8½ in'));
   });
 
@@ -87,7 +87,7 @@ describe('a batch at two holes, by a plan, in pairs', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Try two holes' }));
     await userEvent.click(screen.getByRole('button', { name: 'Passes 10, stops at 9' }));
     expect(lastDone()).toMatchObject({
-      body: {
+      row: {
         answer: null,
         stopsMm: expect.closeTo(9 * 25.4, 6),
         passesMm: expect.closeTo(254, 6),
@@ -117,10 +117,10 @@ describe('a batch at two holes, by a plan, in pairs', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Check by this plan' }));
     const [created, removed] = done();
     expect(created).toMatchObject({
-      name: 'createCheck',
-      body: { lotSize: 200, size: 13, acceptMost: 1, pairs: false },
+      put: 'check',
+      row: { lotSize: 200, size: 13, acceptMost: 1, pairs: false },
     });
-    expect(removed).toMatchObject({ name: 'deleteCheck', id: CHECK_ID });
+    expect(removed).toMatchObject({ remove: 'check', id: CHECK_ID });
   });
 
   it('stops as soon as too many of the lot are off', async () => {
@@ -181,10 +181,8 @@ it('keeps every tap, also those faster than the page is drawn, and takes back th
   act(() => {
     for (const key of ['2', '1', '2', 'u', '3']) fireEvent.keyDown(window, { key });
   });
-  const sent = done().map((command) =>
-    'body' in command ? (command.body as { position: number; answer: string }) : null,
-  );
-  expect(sent.map((body) => body && [body.position, body.answer])).toEqual([
+  const sent = done().map((write) => ('put' in write && write.put === 'checkResult' ? write.row : null));
+  expect(sent.map((row) => row && [row.position, row.answer])).toEqual([
     [2, 'passes'],
     [3, 'stops'],
     [4, 'passes'],

@@ -29,8 +29,8 @@ function eyeCheck(widthsMm: (number | null)[], more: Partial<EyeCheckRecord> = {
     startedAt: at(0),
     demo: false,
     balloons: widthsMm.map((widthMm, position) => ({
-      id: uuid(position),
-      eyeCheckId: EYE_ID,
+      id: uuid(position + (more.id ? 60 : 0)),
+      eyeCheckId: more.id ?? EYE_ID,
       position,
       widthMm,
       filledAt: at(position),
@@ -54,8 +54,8 @@ describe('an eye is tested', () => {
     await userEvent.click(await screen.findByRole('radio', { name: 'Two people' }));
     await press('Start');
     expect(lastDone()).toMatchObject({
-      name: 'createEyeCheck',
-      body: { mode: 'two', personId: OWNER_ID, secondPersonId: CREW_ID, size: 12 },
+      put: 'eyeCheck',
+      row: { mode: 'two', personId: OWNER_ID, secondPersonId: CREW_ID, size: 12 },
     });
     expect(visited.at(-1)).toMatch(/^\/gauges\/eye\//);
   });
@@ -64,11 +64,11 @@ describe('an eye is tested', () => {
     open(eyeCheck([null], { size: 2 }));
     await screen.findByText('Maren’s eye');
     await press('Filled');
-    expect(lastDone()).toMatchObject({ name: 'createEyeBalloon', body: { position: 1, widthMm: null } });
+    expect(lastDone()).toMatchObject({ put: 'eyeBalloon', row: { position: 1, widthMm: null } });
     await screen.findByText('Now measure them');
     fireEvent.keyDown(screen.getByRole('slider', { name: 'Tape around' }), { key: 'ArrowUp' });
     await press('Keep this width');
-    expect(lastDone()).toMatchObject({ name: 'changeEyeBalloon', id: uuid(0) });
+    expect(lastDone()).toMatchObject({ change: 'eyeBalloon', id: uuid(0) });
     await press('Keep this width');
     await screen.findByText('What the eye did');
     expect(done()).toHaveLength(3);
@@ -78,9 +78,7 @@ describe('an eye is tested', () => {
     open(eyeCheck([], { mode: 'pairs', size: 4 }));
     await screen.findByText('Maren’s eye');
     await press('Both filled');
-    expect(done().map((command) => 'body' in command && (command.body as { position: number }).position)).toEqual([
-      0, 1,
-    ]);
+    expect(done().map((write) => 'put' in write && write.put === 'eyeBalloon' && write.row.position)).toEqual([0, 1]);
   });
 
   it('names the kinds of work for which the eye is enough', async () => {
@@ -107,7 +105,7 @@ describe('an eye is tested', () => {
     open(eyeCheck([254, null]));
     await screen.findByText('Now measure them');
     fireEvent.keyDown(window, { key: 'u' });
-    expect(lastDone()).toMatchObject({ name: 'changeEyeBalloon', id: uuid(0), body: { widthMm: null } });
+    expect(lastDone()).toMatchObject({ change: 'eyeBalloon', id: uuid(0), by: { widthMm: null } });
   });
 });
 
@@ -141,7 +139,7 @@ describe('a history by eye', () => {
     expect(screen.getByRole('alert').textContent).toMatch(/1 to 80 characters/);
     await userEvent.type(screen.getByRole('textbox', { name: 'Someone to add' }), 'Pell');
     await press('Add');
-    expect(lastDone()).toMatchObject({ name: 'createPerson', body: { name: 'Pell' } });
+    expect(lastDone()).toMatchObject({ put: 'person', row: { name: 'Pell' } });
   });
 });
 
@@ -178,10 +176,11 @@ describe('a study of the sizing', () => {
     await userEvent.click(await screen.findByRole('checkbox', { name: 'Maren' }));
     await userEvent.click(screen.getByRole('checkbox', { name: 'Jory' }));
     await press('Start the study');
-    expect(lastDone()).toMatchObject({
-      name: 'createStudy',
-      body: { subject: 'The 9 hole', people: ['Maren', 'Jory'], balloons: 5, repeats: 2 },
-    });
+    expect(done()).toMatchObject([
+      { put: 'study', row: { subject: 'The 9 hole', balloons: 5, repeats: 2 } },
+      { put: 'studyPerson', row: { position: 0, name: 'Maren' } },
+      { put: 'studyPerson', row: { position: 1, name: 'Jory' } },
+    ]);
   });
 
   it('asks for the next width, round by round, and names what is missing', async () => {
@@ -194,8 +193,8 @@ describe('a study of the sizing', () => {
     await userEvent.type(screen.getByRole('textbox', { name: 'Width' }), '238 mm');
     await press('Keep');
     expect(lastDone()).toMatchObject({
-      name: 'createStudyWidth',
-      body: { balloon: 1, person: 1, repeat: 0, widthMm: expect.closeTo(238, 6) },
+      put: 'studyWidth',
+      row: { balloon: 1, person: 1, repeat: 0, widthMm: expect.closeTo(238, 6) },
     });
     await screen.findByText(/Missing next: Maren, second time, balloon 1/);
   });

@@ -2,7 +2,7 @@ import { STANDARD_TIERS } from '@leggero/core';
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
-import { fileName } from '@/api/download';
+import { fileName } from '@/device/download';
 import { FilesPage } from '@/features/files/FilesPage';
 import { ImportPreview } from '@/features/files/ImportPreview';
 import { SheetPage } from '@/features/sheet/SheetPage';

@@ -47,12 +47,12 @@ describe('a sizer is checked', () => {
     await userEvent.type(field('Square to it'), '228.5 mm');
     await press('Keep and go on');
     expect(lastDone()).toMatchObject({
-      name: 'createHoleMeasurement',
-      body: { acrossMm: expect.closeTo(226.5, 6), downMm: expect.closeTo(228.5, 6), way: 'caliper' },
+      put: 'holeMeasurement',
+      row: { acrossMm: expect.closeTo(226.5, 6), downMm: expect.closeTo(228.5, 6), way: 'caliper' },
     });
     await screen.findByText('Hole 2 of 3');
     await press('Undo');
-    expect(lastDone()).toMatchObject({ name: 'deleteHoleMeasurement' });
+    expect(lastDone()).toMatchObject({ remove: 'holeMeasurement' });
     await screen.findByText('Hole 1 of 3');
   });
 
@@ -88,7 +88,7 @@ describe('a sizer is checked', () => {
     await press('Correct every hole');
     expect(done()).toHaveLength(3);
     expect(lastDone()).toMatchObject({
-      body: { acrossMm: expect.closeTo(inch(11) * 0.98, 6), downMm: expect.closeTo(inch(11) * 0.99, 6), way: 'bar' },
+      row: { acrossMm: expect.closeTo(inch(11) * 0.98, 6), downMm: expect.closeTo(inch(11) * 0.99, 6), way: 'bar' },
     });
   });
 
@@ -110,7 +110,7 @@ describe('a sizer’s page', () => {
     expect(screen.getAllByText('not measured yet')).toHaveLength(2);
     await userEvent.type(field('Whose it is'), 'Jory');
     await press('Save sizer');
-    expect(lastDone()).toMatchObject({ name: 'changeSizer', body: { keeper: 'Jory' } });
+    expect(lastDone()).toMatchObject({ change: 'sizer', by: { keeper: 'Jory' } });
   });
 
   it('learns the squeeze from a balloon measured after sizing', async () => {
@@ -118,7 +118,7 @@ describe('a sizer’s page', () => {
     await screen.findByText(/assumed, from memory/);
     fireEvent.keyDown(screen.getByRole('slider', { name: 'Width once out of the hole' }), { key: 'ArrowUp' });
     await press('Add this balloon');
-    expect(lastDone()).toMatchObject({ name: 'createSizing', body: { nominalMm: inch(11) } });
+    expect(lastDone()).toMatchObject({ put: 'sizing', row: { nominalMm: inch(11) } });
     await screen.findByText('learned');
   });
 });
@@ -206,12 +206,12 @@ describe('a sizer is made', () => {
     await open({ sizes: '8, 9' });
     await userEvent.type(field('Lying bar, mm'), '99');
     await press('Add it, corrected by the bars');
-    const [created, first] = done();
-    expect(created).toMatchObject({ name: 'createSizer', body: { holes: [{ label: '8' }, { label: '9' }] } });
-    expect(first).toMatchObject({
-      name: 'createHoleMeasurement',
-      body: { acrossMm: expect.closeTo(inch(8) * 0.99, 6) },
-    });
+    expect(done().slice(0, 4)).toMatchObject([
+      { put: 'sizer' },
+      { put: 'hole', row: { label: '8' } },
+      { put: 'hole', row: { label: '9' } },
+      { put: 'holeMeasurement', row: { acrossMm: expect.closeTo(inch(8) * 0.99, 6) } },
+    ]);
     expect(visited.at(-1)).toMatch(/^\/gauges\/sizers\//);
   });
 

@@ -1,6 +1,6 @@
 import type { CalibrationRecord, CheckRecord, SizerRecord } from '@leggero/contract';
 
-import { viewCheck } from '@/api/checkView';
+import { viewCheck } from '@/views/checkView';
 import {
   bestHole,
   checkHoleOffMm,
@@ -10,7 +10,7 @@ import {
   holesNow,
   nearestOfAll,
   squeezeOf,
-} from '@/api/holes';
+} from '@/views/holes';
 
 import { someRecords } from './studio';
 

@@ -15,13 +15,12 @@ import {
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
-import { overlayChains, overlayPieces } from '@/api/overlay';
 import { BuildList } from '@/features/builds/BuildList';
 import { firstDesign } from '@/features/builds/firstDesign';
 import { NewPiecePage } from '@/features/builds/NewPiecePage';
 import { CheckPage } from '@/features/check/CheckPage';
 import { PiecePage } from '@/features/linking/PiecePage';
-import { WithModel } from '@/features/model/WithModel';
+import { WithModel } from '@/parts/WithModel';
 import { closingText, linkProblemText } from '@/wording/linking';
 import { FORM_WORDS, layerTitle } from '@/wording/pieces';
 
@@ -124,8 +123,8 @@ describe('builds', () => {
     await type('Name', 'Jellyfish');
     await userEvent.click(screen.getByRole('button', { name: 'Draw it up' }));
     expect(lastDone()).toMatchObject({
-      name: 'createPiece',
-      body: { name: 'Jellyfish', design: { form: 'curtain', repeat: [{ modelId: LINK_ID }] } },
+      put: 'piece',
+      row: { name: 'Jellyfish', design: { form: 'curtain', repeat: [{ modelId: LINK_ID }] } },
     });
     expect(visited[0]).toMatch(/^\/builds\/[0-9a-f-]{36}$/);
   });
@@ -185,9 +184,9 @@ describe('a basket', () => {
     await rest();
     expect(done()).toHaveLength(1);
     expect(lastDone()).toMatchObject({
-      name: 'changePiece',
+      change: 'piece',
       id: PIECE_ID,
-      body: { design: { form: 'basket', rings: 3 } },
+      by: { design: { form: 'basket', rings: 3 } },
     });
   });
 
@@ -201,17 +200,19 @@ describe('a basket', () => {
   it('is checked balloon by balloon: one run for each size that has a balloon of the shelf', async () => {
     await open(BASKET);
     await userEvent.click(screen.getByRole('button', { name: 'Start checking' }));
-    const checks = done().filter(({ name }) => name === 'createCheck');
+    const checks = done().filter((write) => 'put' in write && write.put === 'check');
     expect(checks).toMatchObject([
-      { body: { tierName: 'Spokes', layer: 'spokes', size: 12, pieceId: PIECE_ID } },
-      { body: { tierName: 'First ring', layer: 'ring-1', size: 6 } },
-      { body: { tierName: 'Ring 2', layer: 'ring-2', size: 6 } },
-      { body: { tierName: 'Tying balloons', layer: 'ties-1', size: 6 } },
+      { row: { tierName: 'Spokes', layer: 'spokes', size: 12, pieceId: PIECE_ID } },
+      { row: { tierName: 'First ring', layer: 'ring-1', size: 6 } },
+      { row: { tierName: 'Ring 2', layer: 'ring-2', size: 6 } },
+      { row: { tierName: 'Tying balloons', layer: 'ties-1', size: 6 } },
     ]);
-    const [run, ...more] = done().filter(({ name }) => name === 'createRun') as { body: { id: string } }[];
-    expect([run!.body, more]).toEqual([{ id: run!.body.id, pieceId: PIECE_ID, startedAt: expect.any(String) }, []]);
-    const parts = checks.map((each) => (each as { body: Partial<CheckRecord> }).body);
-    expect(parts.map(({ runId, place }) => [runId, place])).toEqual([0, 1, 2, 3].map((place) => [run!.body.id, place]));
+    const [run, ...more] = done().filter((write) => 'put' in write && write.put === 'run') as unknown as {
+      row: { id: string };
+    }[];
+    expect([run!.row, more]).toEqual([{ id: run!.row.id, pieceId: PIECE_ID, startedAt: expect.any(String) }, []]);
+    const parts = checks.map((each) => (each as unknown as { row: Partial<CheckRecord> }).row);
+    expect(parts.map(({ runId, place }) => [runId, place])).toEqual([0, 1, 2, 3].map((place) => [run!.row.id, place]));
     expect(visited[0]).toMatch(new RegExp(`^/shelf/${LINK_ID}/check/`));
   });
 });
@@ -316,8 +317,8 @@ describe('hanging work', () => {
     await type('Length of the chain, inches', '26 1/2');
     await userEvent.click(sheet.getByRole('button', { name: 'Keep this measure' }));
     expect(lastDone()).toMatchObject({
-      name: 'createChain',
-      body: { modelId: LINK_ID, count: 5, widthMm: 127 },
+      put: 'chain',
+      row: { modelId: LINK_ID, count: 5, widthMm: 127 },
     });
     await waitFor(() => expect(screen.getByText(/learned from 1 measured chain/)).toBeTruthy());
   });
@@ -371,70 +372,18 @@ it('a piece is renamed, and deleted only after asking', async () => {
   await userEvent.click(screen.getByRole('button', { name: 'Name' }));
   await type('Name', 'Sea anemone');
   await userEvent.click(screen.getByRole('button', { name: 'Keep the name' }));
-  expect(lastDone()).toMatchObject({ name: 'changePiece', body: { name: 'Sea anemone' } });
+  expect(lastDone()).toMatchObject({ change: 'piece', by: { name: 'Sea anemone' } });
   expect(await screen.findByText('Sea anemone')).toBeTruthy();
   await userEvent.click(screen.getByRole('button', { name: 'Name' }));
   await userEvent.click(screen.getByRole('button', { name: 'Delete' }));
   fireEvent.click(await screen.findByRole('button', { name: 'Delete for good' }));
-  expect(lastDone()).toEqual({ name: 'deletePiece', id: PIECE_ID });
+  expect(lastDone()).toEqual({ remove: 'piece', id: PIECE_ID });
   expect(visited).toEqual(['/builds']);
 });
 
 it('a piece that is not there says so', async () => {
   show(<PiecePage pieceId={id(99)} />, someRecords());
   expect(await screen.findByText(/No piece is known at this address/)).toBeTruthy();
-});
-
-describe('waiting commands over pieces and chains', () => {
-  const piece = withPiece(BASKET).pieces[0]!;
-  const chain = {
-    id: id(50),
-    modelId: LINK_ID,
-    count: 5,
-    widthMm: 127,
-    lengthMm: 660,
-    takenAt: '2026-11-20T10:00:00.000Z',
-  };
-  it('a check and its results lie with their piece alone; what belongs elsewhere changes nothing', () => {
-    const body = {
-      id: id(60),
-      modelId: LINK_ID,
-      tierName: 'Spokes',
-      targetMm: 127,
-      toleranceMm: 2,
-      size: 3,
-      pieceId: PIECE_ID,
-      layer: 'spokes',
-      startedAt: '2026-11-20T11:00:00.000Z',
-    };
-    const other = { ...body, id: id(61), pieceId: id(98) };
-    const made = [body, other].reduce(
-      (pieces, each, i) => overlayPieces(pieces, { key: String(i), name: 'createCheck', body: each }),
-      [piece],
-    );
-    expect(made[0]!.checks.map((check) => check.id)).toEqual([body.id]);
-    const result = {
-      id: id(62),
-      checkId: body.id,
-      position: 0,
-      answer: 'passes' as const,
-      widthMm: null,
-      takenAt: '2026-11-20T11:01:00.000Z',
-    };
-    const answered = overlayPieces(made, { key: '3', name: 'createCheckResult', body: result });
-    expect(answered[0]!.checks[0]!.results).toMatchObject([{ answer: 'passes' }]);
-    expect(overlayPieces(made, { key: '4', name: 'deletePiece', id: PIECE_ID })).toEqual([]);
-  });
-
-  it('a measured chain is there once, and goes with its balloon', () => {
-    const twice = [1, 2].reduce(
-      (chains, key) => overlayChains(chains, { key: String(key), name: 'createChain', body: chain }),
-      [] as (typeof chain)[],
-    );
-    expect(twice).toEqual([chain]);
-    expect(overlayChains(twice, { key: '3', name: 'deleteModel', id: LINK_ID })).toEqual([]);
-    expect(overlayChains(twice, { key: '4', name: 'deleteModel', id: MODEL_ID })).toEqual([chain]);
-  });
 });
 
 describe('words of linking', () => {

@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { ModelPage } from '@/features/model/ModelPage';
 
 import { goTo, visited } from './router';
-import { done, FRESH_ID, lastDone, MODEL_ID, show, someRecords } from './studio';
+import { FRESH_ID, lastDone, MODEL_ID, show, someRecords, namesDone } from './studio';
 
 const open = async (id = MODEL_ID, records = someRecords()) => {
   show(<ModelPage modelId={id} />, records);
@@ -49,8 +49,8 @@ describe('a balloon’s page', () => {
     expect(within(sheet).getByText(/Standing \(1 day\) allows up to 10⅛ in/)).toBeTruthy();
     await userEvent.click(within(sheet).getByRole('button', { name: 'Use this target' }));
     expect(lastDone()).toMatchObject({
-      name: 'acceptTarget',
-      body: { modelId: MODEL_ID, tierName: 'Classic', origin: 'measured' },
+      put: 'target',
+      row: { modelId: MODEL_ID, tierName: 'Classic', origin: 'measured' },
     });
     expect(await within(sheet).findByText(/revision 1/)).toBeTruthy();
   });
@@ -71,7 +71,7 @@ describe('a balloon’s page', () => {
     expect(table().getAllByRole('row')).toHaveLength(7);
     await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
     expect(table().getAllByRole('row')).toHaveLength(8);
-    expect(done().map(({ name }) => name)).toEqual(['deleteReading', 'createReading']);
+    expect(namesDone()).toEqual(['remove reading', 'put reading']);
   });
 
   it('names a reading that does not fit, and says what to do', async () => {
@@ -116,8 +116,8 @@ describe('a balloon’s page', () => {
     await open();
     await userEvent.click(screen.getByRole('button', { name: 'Check a batch' }));
     expect(lastDone()).toMatchObject({
-      name: 'createCheck',
-      body: { modelId: MODEL_ID, tierName: 'Classic', size: 12 },
+      put: 'check',
+      row: { modelId: MODEL_ID, tierName: 'Classic', size: 12 },
     });
     expect(visited[0]).toMatch(new RegExp(`^/shelf/${MODEL_ID}/check/`));
   });

@@ -4,12 +4,12 @@ import userEvent from '@testing-library/user-event';
 
 import { FinishPage } from '@/features/finish/FinishPage';
 import { FoilPage } from '@/features/foil/FoilPage';
-import { WithModel } from '@/features/model/WithModel';
+import { WithModel } from '@/parts/WithModel';
 import { ModellingPage } from '@/features/modelling/ModellingPage';
 import { ShelfList } from '@/features/shelf/ShelfList';
 
 import { goTo } from './router';
-import { done, FRESH_ID, lastDone, PUMP_ID, show, someRecords } from './studio';
+import { FRESH_ID, lastDone, PUMP_ID, show, someRecords, namesDone } from './studio';
 
 const inch = (inches: number) => inches * 25.4;
 const LONG_ID = '00000000-0000-4000-8000-000000000701';
@@ -86,9 +86,9 @@ describe('a modelling balloon', () => {
     expect(screen.getByRole('alert').textContent).toMatch(/never longer than 69 in/);
     await retype('Inflated length, inches', '24 1/2');
     await userEvent.click(screen.getByRole('button', { name: 'Add this length' }));
-    expect(done().map(({ name }) => name)).toEqual(['createCalibration', 'createReading']);
+    expect(namesDone()).toEqual(['put calibration', 'put reading']);
     expect(lastDone()).toMatchObject({
-      body: { dose: 6, heightMm: expect.closeTo(inch(24.5), 6), widthMm: inch(2) },
+      row: { dose: 6, heightMm: expect.closeTo(inch(24.5), 6), widthMm: inch(2) },
     });
   });
 

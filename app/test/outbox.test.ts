@@ -1,159 +1,243 @@
-import { deliver, useOutbox } from '@/api/outbox';
+import { layChanges, NO_ROWS } from '@leggero/contract';
 
-const answers: (() => Response)[] = [];
-const sent: string[] = [];
-const respond =
-  (status: number, body: object | null = {}) =>
-  () =>
-    ({ ok: status < 400, status, json: async () => body }) as Response;
+import { deliver, pullSoon } from '@/data/delivery';
+import { drop, sendAgain, write } from '@/data/outbox';
+import { NOTHING_YET, useRecords } from '@/data/state';
+import { refusalsOf } from '@/views/entries';
 
-beforeEach(() => {
-  answers.length = 0;
-  sent.length = 0;
-  useOutbox.setState({ waiting: [], stuck: false, aside: 0, refused: null });
-  globalThis.fetch = jest.fn(async (url: unknown) => {
-    sent.push(String(url));
-    const next = answers.shift();
-    if (!next) throw new TypeError('no connection');
-    return next();
-  }) as typeof fetch;
+import { FakeServer, problem } from './server';
+import { feedOf, MODEL_ID, someRecords } from './studio';
+
+const uuid = (n: number) => `5b8f2c9e-7d4a-4c0e-9b1a-2f6d5e4c30${String(n).padStart(2, '0')}`;
+const pump = (n: number, name = `Pump ${n}`) => ({
+  put: 'pump' as const,
+  row: { id: uuid(n), name, kind: 'hand' as const, doseVolumeL: null },
 });
+const state = () => useRecords.getState();
+const names = () => [...state().rows.pump.values()].map(({ name }) => name);
 
 const until = async (ready: () => boolean) => {
-  for (let i = 0; i < 200 && !ready(); i += 1) await new Promise((resolve) => setTimeout(resolve, 20));
+  for (let i = 0; i < 1500 && !ready(); i += 1) await new Promise((resolve) => setTimeout(resolve, 20));
   expect(ready()).toBe(true);
 };
-const add = (id: string) => useOutbox.getState().add({ name: 'deleteReading', id });
 
-describe('the outbox', () => {
-  it('sends in order, and tells of each before it leaves', async () => {
-    answers.push(respond(204), respond(204));
-    const taken: string[] = [];
-    const stop = deliver({
-      onTaken: (command) => taken.push('id' in command ? command.id : ''),
-      onRefused: () => {},
-    });
-    add('a');
-    add('b');
-    await until(() => useOutbox.getState().waiting.length === 0);
-    expect(sent).toEqual(['/api/readings/a', '/api/readings/b']);
-    expect(taken).toEqual(['a', 'b']);
-    stop();
+let server: FakeServer;
+let stop = () => {};
+
+beforeEach(() => {
+  useRecords.setState({ ...NOTHING_YET, unkept: 'missing' });
+  const records = { ...someRecords(), pumps: [] };
+  // The pump of its calibration is another's business here.
+  records.models[0]!.calibrations = [];
+  server = new FakeServer(layChanges(NO_ROWS, feedOf(records)));
+});
+afterEach(() => stop());
+
+const start = async () => {
+  stop = deliver();
+  await until(() => state().filled);
+};
+
+describe('what the user does', () => {
+  it('is shown at once, sent in order, and known by one request for all of it', async () => {
+    await start();
+    server.asked.length = 0;
+    const sent = [write(pump(1)), write(pump(2)), write({ change: 'pump', id: uuid(1), by: { name: 'Barge' } })];
+    expect(names()).toEqual(['Barge', 'Pump 2']);
+    await Promise.all(sent);
+    await until(() => state().waiting.length === 0);
+    expect(server.carriedOut.map((each) => Object.keys(each)[0])).toEqual(['put', 'put', 'change']);
+    expect(server.asked.filter((each) => each.startsWith('GET'))).toEqual([]);
+    expect(server.asked.length).toBeLessThanOrEqual(3);
+    expect(names()).toEqual(['Barge', 'Pump 2']);
   });
 
-  it('keeps what cannot be sent, says so, and sends it once the records are back', async () => {
-    answers.push(respond(503, { type: 'about:blank', title: 'away', status: 503 }));
-    const stop = deliver({ onTaken: () => {}, onRefused: () => {} });
-    add('a');
-    await until(() => useOutbox.getState().stuck);
-    expect(useOutbox.getState().waiting).toHaveLength(1);
-    expect(JSON.parse(localStorage.getItem('leggero-outbox') ?? '{}').state.waiting).toHaveLength(1);
-    answers.push(respond(204));
-    await until(() => useOutbox.getState().waiting.length === 0);
-    expect(useOutbox.getState().stuck).toBe(false);
-    stop();
+  it('that the server takes as it was shown changes nothing on the page again', async () => {
+    await start();
+    await write(pump(1));
+    const shown = state().rows;
+    await until(() => state().waiting.length === 0);
+    expect(state().rows).toBe(shown);
+    expect(state().base.pump).not.toBe(NO_ROWS.pump);
   });
 
-  it('drops what the server refuses for good, names it, and goes on', async () => {
-    answers.push(respond(409, { type: 'about:blank', title: 'still in use', status: 409 }), respond(204));
-    const refused: string[] = [];
-    const stop = deliver({ onTaken: () => {}, onRefused: (command) => refused.push(command.name) });
-    add('a');
-    add('b');
-    await until(() => useOutbox.getState().waiting.length === 0);
-    expect(refused).toEqual(['deleteReading']);
-    expect(useOutbox.getState().refused?.title).toBe('still in use');
-    stop();
+  it('waits while the server is away, 500 of it too, and arrives in a few requests, each once', async () => {
+    await start();
+    server.away = true;
+    for (let i = 0; i < 500; i += 1) {
+      const id = `5b8f2c9e-7d4a-4c0e-9b1a-2f6d5e4d${String(i).padStart(4, '0')}`;
+      void write({ put: 'tier', row: { ...someRecords().tiers[0]!, id, name: `Tier ${i}` } });
+    }
+    await until(() => state().stuck);
+    expect(state().waiting).toHaveLength(500);
+    server.away = false;
+    server.asked.length = 0;
+    await until(() => state().waiting.length === 0);
+    expect(server.asked.length).toBeLessThanOrEqual(5);
+    expect(server.carriedOut).toHaveLength(500);
+    expect(state().rows.tier.size).toBe(500 + someRecords().tiers.length);
+  }, 20_000);
+
+  it('that cannot be read by its noun is not sent, and can be put right', async () => {
+    await start();
+    await write({ ...pump(1), row: { ...pump(1).row, doseVolumeL: -2 } });
+    expect(state().waiting).toEqual([]);
+    const [refusal] = refusalsOf(state().refused);
+    expect(refusal!.entry.problem!.fields![0]!.path).toBe('writes.0.row.doseVolumeL');
+    const mended = { ...refusal!.entry, writes: [pump(1)] };
+    await sendAgain({ entry: mended, hanging: [] });
+    await until(() => server.carriedOut.length === 1);
+    expect([state().refused, names()]).toEqual([[], ['Pump 1']]);
+  });
+});
+
+describe('what the server would not take', () => {
+  it('is kept with its words and with what hangs on it; all else goes on', async () => {
+    await start();
+    server.refuses = (each) => ('put' in each && each.put === 'calibration' ? problem(409, 'still in use') : null);
+    const calibration = { id: uuid(50), modelId: MODEL_ID, pumpId: uuid(1), preStretched: false, roundedOff: false };
+    server.away = true;
+    await write(pump(1));
+    await write({ put: 'calibration', row: { ...calibration, startedAt: '2026-11-20T10:00:00.000Z' } });
+    await write({ remove: 'calibration', id: uuid(50) });
+    await write(pump(2));
+    server.away = false;
+    await until(() => state().waiting.length === 0);
+    expect(names()).toEqual(['Pump 1', 'Pump 2']);
+    expect(state().rows.calibration.size).toBe(0);
+    const [refusal, ...others] = refusalsOf(state().refused);
+    expect([refusal!.entry.problem!.title, refusal!.hanging.length, others]).toEqual(['still in use', 1, []]);
+    await drop(refusal!);
+    expect(state().refused).toEqual([]);
   });
 
-  const problem = (status: number) => respond(status, { type: 'about:blank', title: 'not now', status });
+  it('is sent again in its order, once whoever kept it is ready', async () => {
+    await start();
+    server.refuses = () => problem(409, 'not yet');
+    await write(pump(1));
+    await write({ change: 'pump', id: uuid(1), by: { name: 'Barge' } });
+    await until(() => state().refused.length === 2);
+    server.refuses = () => null;
+    await sendAgain(refusalsOf(state().refused)[0]!);
+    await until(() => state().waiting.length === 0);
+    expect([state().refused, names()]).toEqual([[], ['Barge']]);
+  });
+});
+
+describe('an answer that is none', () => {
   const page = (status: number) => () =>
     ({ ok: status < 400, status, json: () => Promise.reject(new SyntaxError('<html>')) }) as unknown as Response;
+  const told = (status: number) => () => ({ ok: false, status, json: async () => problem(status) }) as Response;
 
   it.each([
-    ['too many at once', problem(429)],
-    ['not in time', problem(408)],
-    ['too early', problem(425)],
-    ['sign in first', problem(401)],
+    ['too many at once', told(429)],
+    ['not in time', told(408)],
+    ['too early', told(425)],
+    ['sign in first', told(401)],
     ['a network that wants a room number', page(200)],
-    ['the same, politely', respond(200, { welcome: 'to the hotel' })],
+    [
+      'the same, politely',
+      () => ({ ok: true, status: 200, json: async () => ({ welcome: 'to the hotel' }) }) as Response,
+    ],
     ['a proxy that forbids', page(403)],
     ['a proxy that finds nothing', page(404)],
     ['a proxy that broke', page(502)],
-  ])('keeps what met %s, and sends it again', async (_, answered) => {
-    answers.push(answered);
-    const stop = deliver({ onTaken: () => {}, onRefused: () => {} });
-    add('a');
-    await until(() => useOutbox.getState().stuck);
-    expect(useOutbox.getState()).toMatchObject({ waiting: [{ id: 'a' }], refused: null });
-    answers.push(respond(204));
-    await until(() => useOutbox.getState().waiting.length === 0);
-    stop();
+  ])('keeps what met %s, and sends it again', async (_, instead) => {
+    await start();
+    server.instead.push(instead);
+    await write(pump(1));
+    await until(() => state().stuck);
+    expect([state().waiting.length, state().refused]).toEqual([1, []]);
+    await until(() => state().waiting.length === 0);
+    expect([state().stuck, names()]).toEqual([false, ['Pump 1']]);
   });
 
-  it('gives up on an answer that never comes, and asks again', async () => {
+  it('is given up after half a minute, and asked for again', async () => {
+    await start();
     jest.useFakeTimers();
     try {
-      let asked = 0;
-      globalThis.fetch = jest.fn((_: unknown, { signal }: RequestInit) => {
-        asked += 1;
-        if (asked > 1) return Promise.resolve(respond(204)());
-        return new Promise((_resolve, reject) => {
-          signal!.addEventListener('abort', () => reject(new DOMException('given up', 'AbortError')));
-        });
-      }) as typeof fetch;
-      const stop = deliver({ onTaken: () => {}, onRefused: () => {} });
-      add('a');
+      server.instead.push(() => new Promise(() => {}));
+      void write(pump(1));
+      const fetched = globalThis.fetch;
+      globalThis.fetch = ((url: string, init: RequestInit) =>
+        Promise.race([
+          fetched(url, init),
+          new Promise((__, reject) =>
+            init.signal!.addEventListener('abort', () => reject(new DOMException('given up', 'AbortError'))),
+          ),
+        ])) as typeof fetch;
       await jest.advanceTimersByTimeAsync(29_000);
-      expect(useOutbox.getState()).toMatchObject({ stuck: false, waiting: [{ id: 'a' }] });
+      expect(state()).toMatchObject({ stuck: false, waiting: [{}] });
       await jest.advanceTimersByTimeAsync(1100);
-      expect(useOutbox.getState()).toMatchObject({ stuck: true, waiting: [{ id: 'a' }] });
+      expect(state()).toMatchObject({ stuck: true, waiting: [{}] });
       await jest.advanceTimersByTimeAsync(1000);
-      expect([asked, useOutbox.getState().waiting]).toEqual([2, []]);
-      stop();
+      expect(state()).toMatchObject({ stuck: false, waiting: [] });
     } finally {
       jest.useRealTimers();
     }
   });
 
-  it('counts a row as taken only when it comes back as one', async () => {
-    const pump = {
-      id: '5b8f2c9e-7d4a-4c0e-9b1a-2f6d5e4c30a1',
-      name: 'Barge',
-      kind: 'hand' as const,
-      doseVolumeL: null,
-    };
-    answers.push(respond(200, { ...pump, kind: 'balloon', demo: false }));
-    const stop = deliver({ onTaken: () => {}, onRefused: () => {} });
-    useOutbox.getState().add({ name: 'createPump', body: pump });
-    await until(() => useOutbox.getState().stuck);
-    answers.push(respond(201, { ...pump, demo: false }));
-    await until(() => useOutbox.getState().waiting.length === 0);
-    stop();
+  it('for one entry, again and again, lets pass what does not hang on it', async () => {
+    await start();
+    let mended = false;
+    server.refuses = (each) =>
+      'put' in each && JSON.stringify(each).includes(uuid(1)) && !mended ? problem(500) : null;
+    await write(pump(1));
+    await write(pump(2));
+    // Changing it must not arrive before it.
+    await write({ change: 'pump', id: uuid(1), by: { name: 'Barge' } });
+    await until(() => state().aside === 2);
+    expect(server.carriedOut).toMatchObject([{ put: 'pump', row: { name: 'Pump 2' } }]);
+    expect([state().refused, names()]).toEqual([[], ['Pump 2', 'Barge']]);
+    mended = true;
+    await until(() => state().waiting.length === 0);
+    expect(server.rows.pump.get(uuid(1))!.name).toBe('Barge');
+    expect(state()).toMatchObject({ aside: 0, stuck: false });
+  }, 20_000);
+
+  it('for a request of many finds the one that it is for', async () => {
+    await start();
+    server.away = true;
+    for (let i = 1; i <= 6; i += 1) await write(pump(i));
+    const fetched = globalThis.fetch;
+    // A request with the third of them breaks whatever it runs into, whole.
+    globalThis.fetch = ((url: string, init: RequestInit) =>
+      String(init.body).includes(uuid(3)) ? Promise.resolve(told(500)()) : fetched(url, init)) as typeof fetch;
+    server.away = false;
+    await until(() => state().aside === 1 && state().waiting.length === 1);
+    expect(server.rows.pump.size).toBe(5);
+    globalThis.fetch = fetched;
+    await until(() => state().waiting.length === 0);
+    expect(server.rows.pump.size).toBe(6);
+  }, 40_000);
+});
+
+describe('what others do', () => {
+  it('comes when it is asked for, with the entries that wait laid over it', async () => {
+    await start();
+    server.write(pump(9, 'Elsewhere'));
+    pullSoon();
+    await until(() => names().includes('Elsewhere'));
+    server.write({ remove: 'pump', id: uuid(9) });
+    await write(pump(1));
+    await until(() => state().waiting.length === 0);
+    expect(names()).toEqual(['Pump 1']);
   });
 
-  it('lets what does not hang on it pass by an entry that the server stumbles over, again and again', async () => {
-    const [stone, other] = ['5b8f2c9e-7d4a-4c0e-9b1a-2f6d5e4c30a1', '5b8f2c9e-7d4a-4c0e-9b1a-2f6d5e4c30a2'];
-    let mended = false;
-    globalThis.fetch = jest.fn(async (url: unknown, { method, body }: RequestInit) => {
-      sent.push(`${method} ${String(url)}`);
-      if (String(body).includes(stone) && !mended) return problem(500)();
-      return method === 'DELETE' ? respond(204)() : respond(201, { ...JSON.parse(String(body)), demo: false })();
-    }) as typeof fetch;
-    const stop = deliver({ onTaken: () => {}, onRefused: () => {} });
-    const box = useOutbox.getState();
-    const pump = (id: string) => ({ id, name: 'Barge', kind: 'hand' as const, doseVolumeL: null });
-    box.add({ name: 'createPump', body: pump(stone) });
-    box.add({ name: 'createPump', body: pump(other) });
-    // Taking it away again must not arrive before it.
-    box.add({ name: 'deletePump', id: stone });
-    await until(() => useOutbox.getState().waiting.every((command) => JSON.stringify(command).includes(stone)));
-    expect(useOutbox.getState()).toMatchObject({ aside: 2, refused: null });
-    expect(sent).not.toContain(`DELETE /api/pumps/${stone}`);
-    mended = true;
-    await until(() => useOutbox.getState().waiting.length === 0);
-    expect(sent.slice(-2)).toEqual(['POST /api/pumps', `DELETE /api/pumps/${stone}`]);
-    expect(useOutbox.getState()).toMatchObject({ aside: 0, stuck: false });
-    stop();
-  }, 20_000);
+  it('is read anew from the start where the server does not know the cursor', async () => {
+    await start();
+    server.instead.push(
+      () =>
+        ({
+          ok: true,
+          status: 200,
+          json: async () => ({ cursor: '', revision: 0, more: true, anew: true, rows: {}, gone: {} }),
+        }) as Response,
+    );
+    const before = state().rows;
+    pullSoon();
+    await until(() => server.asked.length > 2 && state().filled);
+    // The same rows: nothing was taken off the page meanwhile.
+    expect([...state().rows.model.keys()]).toEqual([...before.model.keys()]);
+  });
 });

@@ -7,8 +7,8 @@ import path from 'node:path';
 
 import parsePdf from 'pdf-parse/lib/pdf-parse.js';
 
-import { knowledgeOf } from '@/api/knowledge';
-import { viewModel } from '@/api/modelView';
+import { knowledgeOf } from '@/views/knowledge';
+import { viewModel } from '@/views/modelView';
 import { drawSheets } from '@/features/sheet/pdf';
 import { sheetOf, type Sheet } from '@/features/sheet/sheetOf';
 

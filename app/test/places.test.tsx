@@ -1,7 +1,8 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
-import { useOutbox } from '@/api/outbox';
+import { write } from '@/data/outbox';
+import { useRecords } from '@/data/state';
 import { Frame } from '@/features/frame/Frame';
 import { GaugeList } from '@/features/gauge/GaugeList';
 import { PumpPage } from '@/features/gauge/PumpPage';
@@ -62,8 +63,8 @@ describe('a new balloon', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }));
     await waitFor(() =>
       expect(lastDone()).toMatchObject({
-        name: 'createModel',
-        body: { line: 'Tarn Clear', finish: 'mirror', nominalMm: expect.closeTo(406.4, 6) },
+        put: 'model',
+        row: { line: 'Tarn Clear', finish: 'mirror', nominalMm: expect.closeTo(406.4, 6) },
       }),
     );
     expect(visited[0]).toMatch(/^\/shelf\/[0-9a-f-]{36}$/);
@@ -77,12 +78,10 @@ describe('a new balloon', () => {
     expect(done()).toEqual([]);
     await userEvent.click(screen.getByRole('radio', { name: 'Linking' }));
     await userEvent.click(screen.getByRole('button', { name: 'Save details' }));
-    await waitFor(() =>
-      expect(lastDone()).toMatchObject({ name: 'changeModel', id: model!.id, body: { kind: 'linking' } }),
-    );
+    await waitFor(() => expect(lastDone()).toMatchObject({ change: 'model', id: model!.id, by: { kind: 'linking' } }));
     await userEvent.click(screen.getByRole('button', { name: 'Delete' }));
     await userEvent.click(screen.getByRole('button', { name: 'Delete for good' }));
-    expect(lastDone()).toEqual({ name: 'deleteModel', id: model!.id });
+    expect(lastDone()).toEqual({ remove: 'model', id: model!.id });
   });
 });
 
@@ -116,9 +115,14 @@ describe('the gauges', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Add hole' }));
     await userEvent.click(screen.getByRole('button', { name: 'Delete hole 11' }));
     await userEvent.click(screen.getByRole('button', { name: 'Save sizer' }));
-    const command = lastDone() as { name: string; body: { holes: { label: string; widthMm: number }[] } };
-    expect(command.name).toBe('changeSizer');
-    expect(command.body.holes.map(({ label }) => label)).toEqual(['9', '9 1/2', '10']);
+    const [nine, ten, eleven] = sizer!.holes;
+    expect(done()).toMatchObject([
+      { change: 'sizer', id: sizer!.id },
+      { remove: 'hole', id: eleven!.id },
+      { put: 'hole', row: { sizerId: sizer!.id, label: '9 1/2', widthMm: 241.3 } },
+    ]);
+    const { hole } = useRecords.getState().rows;
+    expect([...hole.keys()]).toEqual([nine!.id, ten!.id, expect.any(String)]);
   });
 
   it('a pump’s stroke is read with a comma, and refused when it cannot be', async () => {
@@ -131,9 +135,7 @@ describe('the gauges', () => {
     await userEvent.clear(field);
     await userEvent.type(field, '0,18');
     await userEvent.click(screen.getByRole('button', { name: 'Save pump' }));
-    await waitFor(() =>
-      expect(lastDone()).toMatchObject({ name: 'changePump', id: PUMP_ID, body: { doseVolumeL: 0.18 } }),
-    );
+    await waitFor(() => expect(lastDone()).toMatchObject({ change: 'pump', id: PUMP_ID, by: { doseVolumeL: 0.18 } }));
   });
 
   it('that are not there say so', async () => {
@@ -146,7 +148,7 @@ describe('the studio', () => {
   it('chooses how lengths are spoken and how the app looks', async () => {
     show(<StudioPage />);
     await userEvent.click(await screen.findByRole('radio', { name: 'cm' }));
-    expect(lastDone()).toEqual({ name: 'changeStudio', body: { unit: 'cm', stepMm: 1 } });
+    expect(lastDone()).toEqual({ change: 'studio', id: someRecords().studio.id, by: { unit: 'cm', stepMm: 1 } });
     await userEvent.click(screen.getByRole('radio', { name: 'Evening' }));
     expect(useThemeChoice.getState().choice).toBe('dark');
   });
@@ -171,7 +173,7 @@ describe('the studio', () => {
     expect(done()).toEqual([]);
     await retype('Aim, %', '90,5');
     await userEvent.click(sheet.getByRole('button', { name: 'Save tier' }));
-    expect(lastDone()).toMatchObject({ name: 'changeTier', body: { fraction: 0.905, mostFraction: 0.93 } });
+    expect(lastDone()).toMatchObject({ change: 'tier', by: { fraction: 0.905, mostFraction: 0.93 } });
     expect(screen.queryByRole('dialog')).toBeNull();
   });
 
@@ -184,11 +186,11 @@ describe('the studio', () => {
     await userEvent.type(sheet.getByRole('textbox', { name: 'Name' }), 'Pea');
     await userEvent.click(sheet.getByRole('button', { name: 'Add tier' }));
     expect(lastDone()).toMatchObject({
-      name: 'createTier',
-      body: { name: 'Pea', position: 5, leastFraction: 0.3, mostFraction: 0.45 },
+      put: 'tier',
+      row: { name: 'Pea', position: 5, leastFraction: 0.3, mostFraction: 0.45 },
     });
     await userEvent.click(screen.getByRole('button', { name: 'Move Pea up' }));
-    expect(done().slice(-2)).toMatchObject([{ body: { position: 4 } }, { body: { position: 5 } }]);
+    expect(done().slice(-2)).toMatchObject([{ by: { position: 4 } }, { by: { position: 5 } }]);
     await userEvent.click(screen.getByRole('button', { name: /^Full/ }));
     await userEvent.click(within(screen.getByRole('dialog')).getByRole('button', { name: 'Delete' }));
     expect(screen.queryByText('95 %')).toBeNull();
@@ -205,7 +207,7 @@ describe('the studio', () => {
     expect((field as HTMLInputElement).value).toBe('-300');
     await userEvent.clear(field);
     await userEvent.type(field, '18,5');
-    expect(lastDone()).toEqual({ name: 'changeStudio', body: { workroomTempC: 18.5 } });
+    expect(lastDone()).toMatchObject({ change: 'studio', by: { workroomTempC: 18.5 } });
     const altitude = screen.getByRole('textbox', { name: 'Altitude, m' });
     await userEvent.clear(altitude);
     await userEvent.type(altitude, '20000');
@@ -221,7 +223,7 @@ describe('the studio', () => {
     expect(screen.getByText('Give the studio a name of 1 to 80 characters.')).toBeTruthy();
     await userEvent.type(field, 'Low Tide');
     await userEvent.tab();
-    expect(lastDone()).toEqual({ name: 'changeStudio', body: { name: 'Low Tide' } });
+    expect(lastDone()).toMatchObject({ change: 'studio', by: { name: 'Low Tide' } });
   });
 });
 
@@ -241,23 +243,21 @@ describe('the frame', () => {
     show(<Frame>{null}</Frame>);
     serve(someRecords());
     act(() => {
-      useOutbox.getState().add({ name: 'deleteReading', id: 'x' });
-      useOutbox.setState({ stuck: true });
+      void write({ remove: 'reading', id: '00000000-0000-4000-8000-000000000101' });
+      useRecords.setState({ stuck: true });
     });
     expect((await screen.findByRole('status')).textContent).toMatch(
-      '1 entry wait here and will be saved by themselves',
+      '1 entry wait in this page alone: leave it open until they are saved.',
     );
-    const [command] = done();
-    act(() => {
-      useOutbox.setState({
-        stuck: false,
-        refused: { command: command!, title: 'This is still in use elsewhere.' },
-      });
-    });
-    expect((await screen.findByRole('alert')).textContent).toMatch(
-      'The last entry was not taken: This is still in use elsewhere.',
-    );
-    await userEvent.click(screen.getByRole('button', { name: 'Dismiss' }));
+    const [entry] = useRecords.getState().waiting;
+    const problem = { type: 'about:blank', title: 'This is still in use elsewhere.', status: 409 };
+    act(() => useRecords.setState({ stuck: false, waiting: [], refused: [{ ...entry!, problem }] }));
+    expect((await screen.findByRole('alert')).textContent).toMatch('1 entry was not taken.');
+    await userEvent.click(screen.getByRole('button', { name: 'Look' }));
+    expect(screen.getByText('Taken away: a reading')).toBeTruthy();
+    expect(screen.getByText('This is still in use elsewhere.')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Drop it' }));
     expect(screen.queryByRole('alert')).toBeNull();
+    expect(useRecords.getState()).toMatchObject({ waiting: [], refused: [] });
   });
 });

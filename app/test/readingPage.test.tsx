@@ -1,10 +1,10 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
-import { WithModel } from '@/features/model/WithModel';
+import { WithModel } from '@/parts/WithModel';
 import { ReadingPage } from '@/features/reading/ReadingPage';
 
-import { done, FRESH_ID, lastDone, MODEL_ID, PUMP_ID, show, someRecords } from './studio';
+import { done, FRESH_ID, lastDone, MODEL_ID, namesDone, PUMP_ID, show, someRecords } from './studio';
 
 const open = async (id: string, records = someRecords()) => {
   show(<WithModel modelId={id}>{(shown) => <ReadingPage {...shown} />}</WithModel>, records);
@@ -22,12 +22,12 @@ describe('a reading is added by taps', () => {
     await add();
     const [calibration, reading] = done();
     expect(calibration).toMatchObject({
-      name: 'createCalibration',
-      body: { modelId: FRESH_ID, pumpId: PUMP_ID, preStretched: false },
+      put: 'calibration',
+      row: { modelId: FRESH_ID, pumpId: PUMP_ID, preStretched: false },
     });
     expect(reading).toMatchObject({
-      name: 'createReading',
-      body: { dose: 1, shape: 'round', outcome: 'ok', heightMm: null },
+      put: 'reading',
+      row: { dose: 1, shape: 'round', outcome: 'ok', heightMm: null },
     });
     expect(await screen.findByText('Calibrate · 1 reading')).toBeTruthy();
     expect(screen.getByText(/^Give .* more, .* in all, then measure\.$/)).toBeTruthy();
@@ -37,7 +37,7 @@ describe('a reading is added by taps', () => {
     await open(FRESH_ID);
     await userEvent.click(screen.getByRole('switch', { name: 'Pre-stretched' }));
     await add();
-    expect(done()[0]).toMatchObject({ body: { preStretched: true } });
+    expect(done()[0]).toMatchObject({ row: { preStretched: true } });
     expect(await screen.findByText('Barge · pre-stretched')).toBeTruthy();
   });
 
@@ -47,10 +47,10 @@ describe('a reading is added by taps', () => {
     await screen.findByText('Calibrate · 1 reading');
     await add();
     await screen.findByText('Calibrate · 2 readings');
-    expect(done().map(({ name }) => name)).toEqual(['createCalibration', 'createReading', 'createReading']);
+    expect(namesDone()).toEqual(['put calibration', 'put reading', 'put reading']);
     const doses = done()
       .slice(1)
-      .map((command) => (command.name === 'createReading' ? command.body.dose : 0));
+      .map((write) => ('put' in write && write.put === 'reading' ? write.row.dose : 0));
     expect(doses[1]).toBeGreaterThan(doses[0]!);
   });
 
@@ -60,7 +60,7 @@ describe('a reading is added by taps', () => {
     expect(screen.queryByRole('slider')).toBeNull();
     await add();
     expect(lastDone()).toMatchObject({
-      body: { outcome: 'burst', widthMm: null, heightMm: null, shape: null },
+      row: { outcome: 'burst', widthMm: null, heightMm: null, shape: null },
     });
   });
 
@@ -69,9 +69,9 @@ describe('a reading is added by taps', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Measure the height instead' }));
     fireEvent.keyDown(dial('Height, crown to neck'), { key: 'PageUp' });
     await add();
-    const command = lastDone() as { body: { heightMm: number; widthMm: number; shape: null } };
-    expect(command.body.heightMm - command.body.widthMm).toBeCloseTo(25.4, 0);
-    expect(command.body.shape).toBeNull();
+    const command = lastDone() as unknown as { row: { heightMm: number; widthMm: number; shape: null } };
+    expect(command.row.heightMm - command.row.widthMm).toBeCloseTo(25.4, 0);
+    expect(command.row.shape).toBeNull();
   });
 
   it('a tape around gives the width across', async () => {
@@ -80,7 +80,7 @@ describe('a reading is added by taps', () => {
     await userEvent.click(screen.getByRole('radio', { name: 'Caliper' }));
     expect(around).toBeCloseTo(Number(dial('Width').getAttribute('aria-valuenow')) * Math.PI, 6);
     await add();
-    expect(lastDone()).toMatchObject({ body: { way: 'caliper' } });
+    expect(lastDone()).toMatchObject({ row: { way: 'caliper' } });
   });
 
   it('a width this balloon cannot have is refused beside the dial, and nothing is lost', async () => {
@@ -96,14 +96,14 @@ describe('a reading is added by taps', () => {
     await userEvent.clear(field);
     await userEvent.type(field, '10 cm');
     await add();
-    expect(lastDone()).toMatchObject({ body: { widthMm: 100 } });
+    expect(lastDone()).toMatchObject({ row: { widthMm: 100 } });
   });
 
   it('the last one can be undone, and the targets are offered from six on', async () => {
     await open(MODEL_ID);
     expect(screen.getByRole('button', { name: 'Target sheet' })).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Undo the last reading' }));
-    expect(lastDone()).toMatchObject({ name: 'deleteReading' });
+    expect(lastDone()).toMatchObject({ remove: 'reading' });
     await waitFor(() => expect(screen.getByText('Calibrate · 6 readings')).toBeTruthy());
   });
 
@@ -111,7 +111,7 @@ describe('a reading is added by taps', () => {
     await open(MODEL_ID);
     await userEvent.click(screen.getByRole('button', { name: 'Start another' }));
     await add();
-    expect(done().map(({ name }) => name)).toEqual(['createCalibration', 'createReading']);
+    expect(namesDone()).toEqual(['put calibration', 'put reading']);
   });
 
   it('a width between two holes is told by tapping both, and refused upside down', async () => {
@@ -126,7 +126,7 @@ describe('a reading is added by taps', () => {
     await userEvent.click(holes('Stops at, hole').getByRole('radio', { name: '9' }));
     expect(screen.queryByRole('button', { name: 'Measure the height instead' })).toBeNull();
     await add();
-    const { body } = lastDone() as { body: Record<string, unknown> };
+    const { row: body } = lastDone() as unknown as { row: Record<string, unknown> };
     expect(body).toMatchObject({ way: 'bracket', widthMm: null, heightMm: null });
     expect([body['stopsMm'], body['passesMm']]).toEqual([expect.closeTo(228.6, 6), expect.closeTo(254, 6)]);
   });
@@ -138,14 +138,14 @@ describe('a reading is added by taps', () => {
     expect(screen.getByText('Take a fresh balloon and give it 0.7 s, then measure.')).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'More: seconds in all' }));
     await add();
-    expect(lastDone()).toMatchObject({ body: { dose: 0.8, nozzle: 'left', balloon: 1 } });
+    expect(lastDone()).toMatchObject({ row: { dose: 0.8, nozzle: 'left', balloon: 1 } });
     await add();
-    expect(lastDone()).toMatchObject({ body: { nozzle: 'right', balloon: 2 } });
+    expect(lastDone()).toMatchObject({ row: { nozzle: 'right', balloon: 2 } });
   });
 
   it('goes on for someone who has deleted every pump', async () => {
     await open(FRESH_ID, { ...someRecords(), pumps: [] });
     await add();
-    expect(done().map(({ name }) => name)).toEqual(['createPump', 'createCalibration', 'createReading']);
+    expect(namesDone()).toEqual(['put pump', 'put calibration', 'put reading']);
   });
 });

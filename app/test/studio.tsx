@@ -1,8 +1,17 @@
-import { CHECK_DEFAULTS, MODEL_DEFAULTS, READING_DEFAULTS, RESULT_DEFAULTS } from '@leggero/contract';
+import {
+  CHECK_DEFAULTS,
+  layChanges,
+  MODEL_DEFAULTS,
+  NO_ROWS,
+  READING_DEFAULTS,
+  RESULT_DEFAULTS,
+} from '@leggero/contract';
 import type {
   ChainRecord,
+  Changes,
   EyeCheckRecord,
   ModelDetail,
+  NounName,
   PersonRecord,
   PieceRecord,
   PumpRecord,
@@ -12,15 +21,15 @@ import type {
   Studio,
   StudyRecord,
   TierRecord,
+  Write,
 } from '@leggero/contract';
 import { STANDARD_TIERS, type Outcome } from '@leggero/core';
-import { QueryClientProvider } from '@tanstack/react-query';
 import { act, render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 
-import { KnowledgeProvider } from '@/api/knowledge';
-import { useOutbox } from '@/api/outbox';
-import { createQueryClient } from '@/api/queries';
+import { KnowledgeProvider } from '@/data/knowledge';
+import { createQueryClient, RecordsProvider } from '@/data/records';
+import { NOTHING_YET, useRecords } from '@/data/state';
 
 import { visited } from './router';
 
@@ -189,17 +198,50 @@ export function someRecords(): Records {
 
 const answer = (status: number, body: unknown) => ({ ok: status < 400, status, json: async () => body }) as Response;
 
+/** The records as the change feed tells of them. */
+export function feedOf(records: Records): Changes {
+  const { studio, tiers, pumps, sizers, models, people, studies, pieces, chains } = records;
+  const calibrations = models.flatMap((model) => model.calibrations);
+  const holdTests = models.flatMap((model) => model.holdTests);
+  const checks = new Map([...models, ...pieces].flatMap((owner) => owner.checks).map((check) => [check.id, check]));
+  const rows: { [N in NounName]?: unknown[] } = {
+    studio: [studio],
+    tier: tiers,
+    pump: pumps,
+    person: people,
+    sizer: sizers.map(({ holes: _, sizings: __, ...sizer }) => sizer),
+    hole: sizers.flatMap(({ id: sizerId, holes }) =>
+      holes.map(({ measurements: _, ...hole }) => ({ ...hole, sizerId })),
+    ),
+    holeMeasurement: sizers.flatMap(({ holes }) => holes.flatMap(({ measurements }) => measurements)),
+    sizing: sizers.flatMap(({ sizings }) => sizings),
+    model: models.map(({ calibrations: _, holdTests: __, uses: ___, targets: ____, checks: _____, ...model }) => model),
+    calibration: calibrations.map(({ readings: _, ...calibration }) => calibration),
+    reading: calibrations.flatMap(({ readings }) => readings),
+    holdTest: holdTests.map(({ readings: _, ...test }) => test),
+    holdReading: holdTests.flatMap(({ readings }) => readings),
+    target: models.flatMap(({ targets }) => targets),
+    chain: chains,
+    piece: pieces.map(({ checks: _, ...piece }) => piece),
+    check: [...checks.values()].map(({ results: _, ...check }) => check),
+    checkResult: [...checks.values()].flatMap(({ results }) => results),
+    study: studies.map(({ people: _, widths: __, ...study }) => study),
+    studyPerson: studies.flatMap(({ id: studyId, people: names }) =>
+      names.map((name, position) => ({ id: `${studyId.slice(0, -2)}9${position}`, studyId, position, name })),
+    ),
+    studyWidth: studies.flatMap(({ widths }) => widths),
+  };
+  return { cursor: 'c', revision: 1, more: false, anew: false, rows: rows as Changes['rows'], gone: {} };
+}
+
 /** Answers reads from the records; writes are left to wait in the outbox, where tests look at them. */
 export function serve(records: Records): void {
   globalThis.fetch = (async (url: unknown) => {
     const path = String(url).replace('/api/', '');
-    if (path === 'models') return answer(200, records.models);
-    const model = records.models.find(({ id }) => path === `models/${id}`);
-    if (model) return answer(200, model);
     if (path.endsWith('/eye-checks')) return answer(200, records.eyeChecks);
     const eyeCheck = records.eyeChecks.find(({ id }) => path === `eye-checks/${id}`);
     if (eyeCheck) return answer(200, eyeCheck);
-    if (path in records) return answer(200, records[path as keyof Records]);
+    if (path === 'session') return answer(200, records.session);
     return answer(404, { type: 'about:blank', title: 'nothing', status: 404 });
   }) as typeof fetch;
 }
@@ -207,22 +249,29 @@ export function serve(records: Records): void {
 /** Renders a page over the records, with an empty outbox. */
 export function show(page: ReactElement, records: Records = someRecords()) {
   visited.length = 0;
-  act(() => useOutbox.setState({ waiting: [], stuck: false, refused: null }));
   serve(records);
+  act(() => {
+    const base = layChanges(NO_ROWS, feedOf(records));
+    useRecords.setState({ ...NOTHING_YET, base, rows: base, filled: true, fresh: true, unkept: 'missing' });
+  });
   return render(
-    <QueryClientProvider client={createQueryClient()}>
+    <RecordsProvider client={createQueryClient()}>
       <KnowledgeProvider>{page}</KnowledgeProvider>
-    </QueryClientProvider>,
+    </RecordsProvider>,
   );
 }
 
-/** What the user has done so far, oldest first. */
+/** What the user has done so far: every write, oldest first. */
 export function done() {
-  return useOutbox.getState().waiting;
+  return useRecords.getState().waiting.flatMap(({ writes }) => writes) as Write[];
 }
 
-/** The last thing done, without its key. */
+/** The same by what was done to which noun: "put reading". */
+export function namesDone() {
+  return done().map((write) => Object.entries(write)[0]!.join(' '));
+}
+
+/** The last of them. */
 export function lastDone() {
-  const { key: _, ...command } = done().at(-1) ?? { key: '' };
-  return command;
+  return done().at(-1);
 }

@@ -3,17 +3,17 @@ import { assumedOpacities } from '@leggero/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
-import { dresserOf, expectedColour, opacitiesOf, partsOf } from '@/api/pairs';
-import { viewModel } from '@/api/modelView';
-import { knowledgeOf } from '@/api/knowledge';
+import { dresserOf, expectedColour, opacitiesOf, partsOf } from '@/views/pairs';
+import { viewModel } from '@/views/modelView';
+import { knowledgeOf } from '@/views/knowledge';
 import { BubblePage } from '@/features/bubble/BubblePage';
 import { OrbPage } from '@/features/bubble/OrbPage';
 import { ModelPage } from '@/features/model/ModelPage';
-import { WithModel } from '@/features/model/WithModel';
+import { WithModel } from '@/parts/WithModel';
 import { ModelForm } from '@/features/shelf/ModelForm';
 import { PairPage } from '@/features/stuffing/PairPage';
 import { StuffingPage } from '@/features/stuffing/StuffingPage';
-import { Cautions } from '@/ui/Cautions';
+import { Cautions } from '@/parts/Cautions';
 import { useSessionState } from '@/ui/session';
 
 import { goTo, visited } from './router';
@@ -82,8 +82,8 @@ describe('pairing two balloons', () => {
     expect(status.getAttribute('aria-label')).toMatch(/^Supple: fill to 4 in, ±⅛$/);
     await userEvent.click(screen.getByRole('button', { name: 'Put the pair on the shelf' }));
     expect(lastDone()).toMatchObject({
-      name: 'createModel',
-      body: {
+      put: 'model',
+      row: {
         outerId: LINK_ID,
         innerId: FIVE_ID,
         kind: 'linking',
@@ -190,13 +190,13 @@ describe('a pair on the shelf', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Warmer' }));
     await userEvent.click(screen.getByRole('button', { name: 'Save this colour' }));
     expect(lastDone()).toMatchObject({
-      name: 'changeModel',
+      change: 'model',
       id: PAIR_ID,
-      body: { seenHex: expect.stringMatching(/^#[0-9a-f]{6}$/) },
+      by: { seenHex: expect.stringMatching(/^#[0-9a-f]{6}$/) },
     });
     await waitFor(() => expect(screen.getByText(/This is the colour you saved/)).toBeTruthy());
     await userEvent.click(screen.getByRole('button', { name: 'Use the estimate' }));
-    expect(lastDone()).toMatchObject({ body: { seenHex: null } });
+    expect(lastDone()).toMatchObject({ by: { seenHex: null } });
   });
 
   it('of a single balloon there is none', async () => {
@@ -310,8 +310,8 @@ describe('a new modelling balloon', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }));
     await waitFor(() =>
       expect(lastDone()).toMatchObject({
-        name: 'createModel',
-        body: {
+        put: 'model',
+        row: {
           kind: 'modelling',
           nominalMm: expect.closeTo(inch(3), 6),
           lengthMm: expect.closeTo(inch(50), 6),

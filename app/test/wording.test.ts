@@ -2,7 +2,7 @@ import { fitCalibration, judgeBatch, resolveTarget, type CheckResult } from '@le
 
 import { draftProblem, proposedDraft, readingOf } from '@/features/reading/draft';
 import { contrastOf } from './contrast';
-import { inkOn } from '@/ui/Balloon';
+import { inkOn } from '@/parts/Balloon';
 import { DAY, EVENING } from '@/ui/palette';
 import { adviceText, outsideText, verdictText } from '@/wording/batch';
 import { needText } from '@/wording/calibration';

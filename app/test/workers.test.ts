@@ -1,5 +1,5 @@
-import { answerWith } from '../src/workers/answer';
-import { ask } from '../src/workers/ask';
+import { answerWith } from '@/device/answer';
+import { ask } from '@/device/ask';
 
 type Listener = (event: { data: unknown }) => void;
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 
 import { idSchema } from './common';
+import { changesSchema, cursorSchema } from './feed';
 import { CHANGES, MAKES, NOUN_NAMES, type NOUNS, type ChangeOf, type MakeInputOf, type NounName } from './nouns';
 import { problemSchema } from './problem';
 
@@ -25,6 +26,8 @@ export const batchSchema = z.object({
     .array(z.object({ key: idSchema, writes: z.array(z.unknown()).min(1).max(MOST_WRITES) }))
     .min(1)
     .max(MOST_COMMANDS, `At most ${MOST_COMMANDS} commands are taken at once`),
+  /** Where the device is in the change feed, where it wants to be told at once what has changed since. */
+  since: cursorSchema.min(1).optional(),
 });
 
 /** What became of each command, in their order. */
@@ -36,6 +39,8 @@ export const batchAnswerSchema = z.object({
       problem: problemSchema.nullable(),
     }),
   ),
+  /** What was written since, by these commands and by others. */
+  changes: changesSchema.optional(),
 });
 export type BatchAnswer = z.infer<typeof batchAnswerSchema>;
 
@@ -64,3 +69,13 @@ export const writeSchema = kinds.transform((write, context): ParsedWrite => {
     context.addIssue({ code: 'custom', path: [part, ...issue.path], message: issue.message });
   return z.NEVER;
 });
+
+/** Whether a command names a row that another one makes, changes or takes away. */
+export function hangsOn(command: { writes: readonly unknown[] }, other: { writes: readonly unknown[] }): boolean {
+  const text = JSON.stringify(command.writes);
+  return other.writes.some((write) => {
+    const { id, row } = write as { id?: unknown; row?: { id?: unknown } | null };
+    const named = id ?? row?.id;
+    return typeof named === 'string' && named !== '' && text.includes(named);
+  });
+}

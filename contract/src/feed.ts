@@ -10,6 +10,8 @@ export const KEPT_NOUNS = NOUN_NAMES.filter((name) => NOUNS[name].replica !== 'n
 export const changesSchema = z.object({
   /** Where the next page, or the next change, begins. It means something to the server alone. */
   cursor: z.string(),
+  /** Up to which revision of the studio's records this tells: a hint of a later one is worth asking again. */
+  revision: z.int().min(0),
   /** Whether there is more by now. */
   more: z.boolean(),
   /** The cursor that was sent is not known here: what was kept is to be dropped, and all of it read from the start. */
@@ -21,10 +23,13 @@ export const changesSchema = z.object({
 });
 export type Changes = Omit<z.infer<typeof changesSchema>, 'rows'> & { rows: { [N in NounName]?: RowOf<N>[] } };
 
+/** A cursor as a device sends it back. */
+export const cursorSchema = z.string().max(200);
+
 /** What the feed is asked. */
 export const changesQuerySchema = z.object({
   /** The cursor of the page before; none for the start. */
-  since: z.string().max(200).default(''),
+  since: cursorSchema.default(''),
   /** Names of nouns with commas between; all that devices keep when absent. */
   nouns: z
     .string()

@@ -39,8 +39,20 @@ export interface Noun<
   rules: readonly Rule<z.output<Row>>[];
   /** Order of a list; `-` in front for the newest, or the largest, first. */
   order: readonly (keyof z.output<Row> | `-${keyof z.output<Row> & string}`)[];
-  /** Kept on devices whole, only its newest for each parent, or never (private). */
-  replica: 'all' | 'newest' | 'never';
+  /** Kept on devices, or never (private). */
+  replica: 'all' | 'never';
+  /** The field that gives a row its number among those alike in some fields. */
+  numbered: Numbered<z.output<Row>> | null;
+}
+
+/**
+ * How rows are numbered where two devices may ask for the same: each with the `next` after the largest, or in the place
+ * it asks for while that is `free`, in the lowest free one otherwise.
+ */
+export interface Numbered<Row> {
+  field: keyof Row & string;
+  among: readonly (keyof Row & string)[];
+  by: 'next' | 'free';
 }
 
 /** Declares a noun; what it leaves out is empty, and it is kept on devices whole. */
@@ -53,7 +65,7 @@ export function noun<
   spec: Pick<Noun<Name, Row, Given, Change>, 'name' | 'path' | 'row' | 'order'> &
     Partial<Noun<Name, Row, Given, Change>>,
 ): Noun<Name, Row, Given, Change> {
-  return { given: {} as Given, change: [], refs: {}, rules: [], replica: 'all', ...spec };
+  return { given: {} as Given, change: [], refs: {}, rules: [], replica: 'all', numbered: null, ...spec };
 }
 
 /** What a caller gives to make a row: what has a default may be left out, what the server decides is. */

@@ -180,8 +180,6 @@ export type RouteName = keyof typeof ROUTES;
 
 type Of<Name extends RouteName, Key extends string> =
   (typeof ROUTES)[Name] extends Record<Key, infer S extends z.ZodType> ? S : never;
-/** What a route takes, as the caller writes it. */
-export type RequestOf<Name extends RouteName> = z.input<Of<Name, 'request'>>;
 /** What a route takes, once parsed: defaults filled in. */
 export type ParsedRequestOf<Name extends RouteName> = z.output<Of<Name, 'request'>>;
 /** What a route answers. */

@@ -3,13 +3,12 @@ import '../../global.css';
 import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesque/700Bold';
 import { HankenGrotesk_400Regular } from '@expo-google-fonts/hanken-grotesk/400Regular';
 import { HankenGrotesk_600SemiBold } from '@expo-google-fonts/hanken-grotesk/600SemiBold';
-import { QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { useEffect, useState } from 'react';
 
-import { KnowledgeProvider } from '@/api/knowledge';
-import { createQueryClient, useDelivery } from '@/api/queries';
+import { KnowledgeProvider } from '@/data/knowledge';
+import { createQueryClient, RecordsProvider, useDelivery } from '@/data/records';
 import { Frame } from '@/features/frame/Frame';
 import { SettledMark } from '@/features/frame/SettledMark';
 import { followTheme } from '@/ui/theme';
@@ -24,7 +23,7 @@ export default function RootLayout() {
   useEffect(followTheme, []);
   if (!fontsReady && !fontsFailed) return null;
   return (
-    <QueryClientProvider client={client}>
+    <RecordsProvider client={client}>
       <Delivery />
       <SettledMark />
       <KnowledgeProvider>
@@ -32,7 +31,7 @@ export default function RootLayout() {
           <Slot />
         </Frame>
       </KnowledgeProvider>
-    </QueryClientProvider>
+    </RecordsProvider>
   );
 }
 

@@ -9,7 +9,7 @@ import type {
   Verdict,
 } from '@leggero/core';
 
-import type { LotView } from '@/api/checkView';
+import type { LotView } from '@/views/checkView';
 import type { Tone } from '@/ui/Chip';
 
 import { counted, numbersOf } from './trade';

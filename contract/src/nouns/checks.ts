@@ -64,7 +64,6 @@ export const check = noun({
     runId: to('run', 'clear'),
   },
   order: ['-startedAt'],
-  replica: 'newest',
 });
 
 /** What a result has that says nothing of two holes. */
@@ -113,7 +112,7 @@ export const checkResult = noun({
     },
   ],
   order: ['position'],
-  replica: 'newest',
+  numbered: { field: 'position', among: ['checkId'], by: 'free' },
 });
 
 /** A study of the sizing itself: the same balloons, sized by each person, several times. */

@@ -89,7 +89,6 @@ export const calibration = noun({
   given: { demo: false },
   refs: { modelId: to('model', 'remove'), pumpId: to('pump', 'refuse') },
   order: ['-startedAt'],
-  replica: 'newest',
 });
 
 /** What a reading has that says nothing of how its width was taken: those written before there were several ways. */
@@ -160,7 +159,6 @@ export const reading = noun({
   ],
   // The same every time, also for those of one moment.
   order: ['takenAt', 'dose', 'id'],
-  replica: 'newest',
 });
 
 /** One balloon tied, left standing and measured again; it begins with its width at the knot. */
@@ -220,6 +218,7 @@ export const target = noun({
   refs: { modelId: to('model', 'remove'), tierId: to('tier', 'clear') },
   rules: [{ path: 'tierId', message: 'A target is accepted for a tier', holds: ({ tierId }) => tierId !== null }],
   order: ['-acceptedAt'],
+  numbered: { field: 'revision', among: ['modelId', 'tierName'], by: 'next' },
 });
 
 /** A chain of one balloon that was laid out straight and measured: what knot and tail take is learned from it. */

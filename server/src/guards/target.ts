@@ -1,9 +1,8 @@
 import type { MakeOf, RowOf } from '@leggero/contract';
-import { and, eq } from 'drizzle-orm';
 
-import { acceptedTargets } from '../db/tables';
 import type { Guard } from '../records/guard';
-import { listRows, readRow } from '../records/store';
+import { listAlike } from '../records/numbered';
+import { readRow } from '../records/store';
 
 const SAID = ['tierId', 'widthMm', 'toleranceMm', 'dose', 'origin', 'daysStanding'] as const;
 
@@ -14,11 +13,7 @@ const SAID = ['tierId', 'widthMm', 'toleranceMm', 'dose', 'origin', 'daysStandin
 export const target: Guard<'target'> = {
   async make(asked, make) {
     await readRow(asked, 'tier', make.tierId!);
-    const before = await listRows(
-      asked,
-      'target',
-      and(eq(acceptedTargets.modelId, make.modelId), eq(acceptedTargets.tierName, make.tierName)),
-    );
+    const before = await listAlike(asked, 'target', make);
     const last = before.reduce<RowOf<'target'> | null>(
       (latest, row) => (latest && latest.revision > row.revision ? latest : row),
       null,

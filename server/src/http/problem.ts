@@ -19,6 +19,11 @@ export class HttpProblem extends Error {
     return new HttpProblem(409, title);
   }
 
+  /** What hangs on a command that was not carried out: 424, after RFC 4918. */
+  static dependent(): HttpProblem {
+    return new HttpProblem(424, 'It hangs on an entry before it that was not taken.');
+  }
+
   /** What is sent again later is not lost: 507, after RFC 4918. */
   static noRoom(): HttpProblem {
     return new HttpProblem(507, 'The disk with the records is full: make room, and what waits is saved.');

@@ -1,4 +1,4 @@
-import { writeSchema, type BatchAnswer, type ParsedWrite } from '@leggero/contract';
+import { hangsOn, writeSchema, type BatchAnswer, type ParsedWrite } from '@leggero/contract';
 import { z } from 'zod';
 
 import { untilUncrossed } from '../db/again';
@@ -10,6 +10,11 @@ import { changeRow, makeRow, removeRow } from './commands';
 import type { Asked } from './guard';
 import { inWriting } from './writing';
 
+interface Command {
+  key: string;
+  writes: unknown[];
+}
+
 /** Who sends commands, and where what the server itself stumbles over is told. */
 interface Batching extends Scope {
   viewer: Viewer;
@@ -20,18 +25,18 @@ const writesSchema = z.object({ writes: z.array(writeSchema) });
 
 /**
  * Carries out commands one after another, each in a transaction of its own, and tells what became of each. One that
- * cannot be carried out changes nothing and stops no other. Throws only while the records cannot be written at all: then
- * nothing is lost by sending all of it again.
+ * cannot be carried out changes nothing and stops no other, but for those that name its rows. Throws only while the
+ * records cannot be written at all: then nothing is lost by sending all of it again.
  */
-export async function carryOut(
-  asked: Batching,
-  commands: readonly { key: string; writes: unknown[] }[],
-): Promise<BatchAnswer> {
+export async function carryOut(asked: Batching, commands: readonly Command[]): Promise<BatchAnswer> {
   const answers: BatchAnswer['answers'] = [];
-  for (const { key, writes } of commands) {
-    const problem = await problemWith(asked, writes);
+  const left: Command[] = [];
+  for (const command of commands) {
+    const waits = left.some((other) => hangsOn(command, other));
+    const problem = waits ? HttpProblem.dependent() : await problemWith(asked, command.writes);
     if (problem && AWAY.has(problem.status)) throw problem;
-    answers.push({ key, problem: problem?.document() ?? null });
+    if (problem) left.push(command);
+    answers.push({ key: command.key, problem: problem?.document() ?? null });
   }
   return { answers };
 }

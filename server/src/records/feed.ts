@@ -67,7 +67,7 @@ export function changesSince(
       const cursor = since === '' ? start : readCursor(scope, since);
       const unknown = cursor?.filling && !nouns.includes(cursor.noun as NounName);
       if (cursor === null || unknown || cursor.revision > after(now).revision) {
-        return { cursor: '', more: true, anew: true, rows: {}, gone: {} };
+        return { cursor: '', revision: 0, more: true, anew: true, rows: {}, gone: {} };
       }
       return cursor.filling ? filled(within, cursor, nouns, page) : changed(within, cursor, { nouns, page, now });
     },
@@ -101,7 +101,7 @@ async function filled(
     next = { filling: true, revision, noun: name, id: found.at(-1)!.id };
     break;
   }
-  return { cursor: written(scope, next), more: true, anew: false, rows, gone: {} } as Changes;
+  return { cursor: written(scope, next), revision, more: true, anew: false, rows, gone: {} } as Changes;
 }
 
 /** A page of what was written since. */
@@ -132,6 +132,13 @@ async function changed(
   }
   const last = found.at(-1);
   const more = found.length === page;
-  const cursor = written(scope, more && last ? { filling: false, ...last } : after(now));
-  return { cursor, more, anew: false, rows, gone } as Changes;
+  const at = more && last ? { filling: false as const, ...last } : null;
+  return {
+    cursor: written(scope, at ?? after(now)),
+    revision: at?.revision ?? now,
+    more,
+    anew: false,
+    rows,
+    gone,
+  } as Changes;
 }

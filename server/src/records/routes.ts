@@ -62,7 +62,11 @@ export function recordRoutes(router: Router, scope: Scope): void {
   }
   for (const [route, name] of Object.entries(POSTED) as [keyof typeof POSTED, NounName][])
     mountWriting(router, scope, route, (asked) => makeRow(asked, name, asked.body as never) as never);
-  mount(router, scope, 'carryOut', (call) => carryOut(call, call.body.commands));
+  mount(router, scope, 'carryOut', async (call) => {
+    const { commands, since } = call.body;
+    const answered = await carryOut(call, commands);
+    return since === undefined ? answered : { ...answered, changes: await changesSince(scope, { since }) };
+  });
   router.get(CHANGES_PATH, async (request, response) => {
     response.json(await changesSince(scope, parsed(changesQuerySchema, request.query)));
   });

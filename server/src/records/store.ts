@@ -21,7 +21,8 @@ export function orderOf(name: NounName): SQL[] {
   );
 }
 
-function columnOf(name: NounName, field: string): MySqlColumn {
+/** A noun's column by its field. */
+export function columnOf(name: NounName, field: string): MySqlColumn {
   return (getTableColumns(TABLES[name]) as Record<string, MySqlColumn>)[field]!;
 }
 

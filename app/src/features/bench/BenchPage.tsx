@@ -3,11 +3,12 @@ import { calibrationOrder, sameLine, type CalibrationTask, type Candidate } from
 import { router } from 'expo-router';
 import { View } from 'react-native';
 
-import { useKnowledge, type Knowledge } from '@/api/knowledge';
-import { useLengths } from '@/api/lengths';
-import { figureOf, firstTarget, modelName, viewModel, type ModelView } from '@/api/modelView';
-import { useShelf, useStudio, useTiers } from '@/api/queries';
-import { Aperture } from '@/ui/Aperture';
+import { useKnowledge } from '@/data/knowledge';
+import type { Knowledge } from '@/views/knowledge';
+import { useLengths } from '@/data/lengths';
+import { figureOf, firstTarget, modelName, viewModel, type ModelView } from '@/views/modelView';
+import { useShelf, useStudio, useTiers } from '@/data/records';
+import { Aperture } from '@/parts/Aperture';
 import { Button } from '@/ui/Button';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';

@@ -2,9 +2,9 @@ import type { ShelfModel } from '@leggero/contract';
 import { Link } from 'expo-router';
 import { Pressable, View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
-import { figureOf, firstTarget, modelName, nominalInches, type ModelView } from '@/api/modelView';
-import { Aperture } from '@/ui/Aperture';
+import { useLengths } from '@/data/lengths';
+import { figureOf, firstTarget, modelName, nominalInches, type ModelView } from '@/views/modelView';
+import { Aperture } from '@/parts/Aperture';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 import { ORIGIN_WORDS } from '@/wording/trade';

@@ -2,7 +2,7 @@ import type { BubbleWidths } from '@leggero/core/stuffing';
 import { View } from 'react-native';
 import { G, Line } from 'react-native-svg';
 
-import { Balloon, type BalloonLook } from '@/ui/Balloon';
+import { Balloon, type BalloonLook } from '@/parts/Balloon';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 import { Words } from '@/ui/Words';

@@ -3,13 +3,13 @@ import { sphereInClear, type SphereInClear } from '@leggero/core/stuffing';
 import { View } from 'react-native';
 import { G } from 'react-native-svg';
 
-import { useLengths } from '@/api/lengths';
-import { Balloon } from '@/ui/Balloon';
+import { useLengths } from '@/data/lengths';
+import { Balloon } from '@/parts/Balloon';
 import { Card } from '@/ui/Card';
-import { Cautions } from '@/ui/Cautions';
+import { Cautions } from '@/parts/Cautions';
 import { Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
-import { LengthField } from '@/ui/LengthField';
+import { LengthField } from '@/parts/LengthField';
 import { Page } from '@/ui/Page';
 import { Picture } from '@/ui/Picture';
 import { Segmented } from '@/ui/Segmented';

@@ -9,10 +9,11 @@ import {
   type BubbleWidths,
 } from '@leggero/core/stuffing';
 
-import { holesNow, type HoleView } from '@/api/holes';
-import { useKnowledge, type Knowledge } from '@/api/knowledge';
-import { viewModel } from '@/api/modelView';
-import { useSizers, useStudio } from '@/api/queries';
+import { holesNow, type HoleView } from '@/views/holes';
+import { useKnowledge } from '@/data/knowledge';
+import type { Knowledge } from '@/views/knowledge';
+import { viewModel } from '@/views/modelView';
+import { useSizers, useStudio } from '@/data/records';
 import { useAddress, type Asked } from '@/ui/useAddress';
 
 export const BUBBLE_WIDTHS = ['outerFirstMm', 'innerMm', 'finalMm'] as const;

@@ -1,7 +1,7 @@
 import { router, usePathname } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 
-import { usePieces } from '@/api/queries';
+import { usePieces } from '@/data/records';
 import { Button, IconButton } from '@/ui/Button';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';

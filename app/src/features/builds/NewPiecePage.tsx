@@ -3,9 +3,10 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { newId, nowUtc } from '@/api/id';
-import { useKnowledge } from '@/api/knowledge';
-import { useCommand, useStudio } from '@/api/queries';
+import { newId, nowUtc } from '@/device/id';
+import { useKnowledge } from '@/data/knowledge';
+import { write } from '@/data/outbox';
+import { useStudio } from '@/data/records';
 import { Button } from '@/ui/Button';
 import { Field, Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
@@ -24,7 +25,6 @@ export function NewPiecePage() {
   const wide = useWide();
   const knowledge = useKnowledge();
   const studio = useStudio().data;
-  const send = useCommand();
   const [form, setForm] = useState<PieceForm>('chain');
   const [typed, setTyped] = useState<string | null>(null);
   const name = typed ?? FORM_WORDS[form].title;
@@ -44,7 +44,7 @@ export function NewPiecePage() {
     if (wrong) return;
     const id = newId();
     const design = firstDesign(form, { part, nominalMm: model?.nominalMm, stepMm: studio.stepMm });
-    send({ name: 'createPiece', body: { id, name: name.trim(), design, createdAt: nowUtc() } });
+    write({ put: 'piece', row: { id, name: name.trim(), design, createdAt: nowUtc() } });
     router.replace(`/builds/${id}`);
   };
   return (

@@ -3,10 +3,10 @@ import type { BatchJudgement } from '@leggero/core';
 import { View } from 'react-native';
 import Svg, { Circle } from 'react-native-svg';
 
-import { useLengths } from '@/api/lengths';
-import { figureOf } from '@/api/modelView';
-import type { ShownModel } from '@/features/model/WithModel';
-import { Aperture } from '@/ui/Aperture';
+import { useLengths } from '@/data/lengths';
+import { figureOf } from '@/views/modelView';
+import type { ShownModel } from '@/parts/WithModel';
+import { Aperture } from '@/parts/Aperture';
 import { usePalette } from '@/ui/theme';
 import { Words } from '@/ui/Words';
 import { ANSWER_WORDS } from '@/wording/trade';

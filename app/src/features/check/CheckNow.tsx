@@ -1,11 +1,11 @@
 import type { CheckRecord } from '@leggero/contract';
 import { View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
-import type { SizerChoice } from '@/api/holes';
-import { figureOf } from '@/api/modelView';
-import type { ShownModel } from '@/features/model/WithModel';
-import { Aperture } from '@/ui/Aperture';
+import { useLengths } from '@/data/lengths';
+import type { SizerChoice } from '@/views/holes';
+import { figureOf } from '@/views/modelView';
+import type { ShownModel } from '@/parts/WithModel';
+import { Aperture } from '@/parts/Aperture';
 import { useWide } from '@/ui/layout';
 import { Words } from '@/ui/Words';
 

@@ -5,13 +5,14 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { runOf, viewCheck } from '@/api/checkView';
-import { bestHole, holesNow, type HoleView, type SizerChoice } from '@/api/holes';
-import { newId, nowUtc } from '@/api/id';
-import { useLengths } from '@/api/lengths';
-import { modelName } from '@/api/modelView';
-import { useCommand, usePieces } from '@/api/queries';
-import type { ShownModel } from '@/features/model/WithModel';
+import { runOf, viewCheck } from '@/views/checkView';
+import { bestHole, holesNow, type HoleView, type SizerChoice } from '@/views/holes';
+import { newId, nowUtc } from '@/device/id';
+import { useLengths } from '@/data/lengths';
+import { modelName } from '@/views/modelView';
+import { write } from '@/data/outbox';
+import { usePieces } from '@/data/records';
+import type { ShownModel } from '@/parts/WithModel';
 import { Button, IconButton } from '@/ui/Button';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
@@ -43,7 +44,6 @@ export function CheckPage({ checkId, ...shown }: ShownModel & { checkId: string 
 
 function Run(props: ShownModel & { check: CheckRecord }) {
   const { model, sizers, check } = props;
-  const send = useCommand();
   const lengths = useLengths();
   const wide = useWide();
   const [asking, setAsking] = useState<'hole' | 'holes' | 'width'>('hole');
@@ -62,9 +62,9 @@ function Run(props: ShownModel & { check: CheckRecord }) {
     const { modelId, tierName, pieceId, layer, runId, place } = check;
     const { id: holeId, widthMm: holeMm } = hole?.choice.hole ?? { id: null, widthMm: null };
     const id = newId();
-    send({
-      name: 'createCheck',
-      body: {
+    write({
+      put: 'check',
+      row: {
         id,
         modelId,
         tierName,
@@ -80,7 +80,7 @@ function Run(props: ShownModel & { check: CheckRecord }) {
         ...chosen,
       },
     });
-    send({ name: 'deleteCheck', id: check.id });
+    write({ remove: 'check', id: check.id });
     setPlanning(false);
     router.replace(`/shelf/${model.id}/check/${id}`);
   };

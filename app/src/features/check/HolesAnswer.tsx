@@ -1,7 +1,7 @@
 import type { CheckResultRecord } from '@leggero/contract';
 import { Pressable, View } from 'react-native';
 
-import type { HoleView } from '@/api/holes';
+import type { HoleView } from '@/views/holes';
 import { Button } from '@/ui/Button';
 import { Words } from '@/ui/Words';
 

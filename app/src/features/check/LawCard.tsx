@@ -1,8 +1,8 @@
 import type { PairMismatch } from '@leggero/core';
 import { View } from 'react-native';
 
-import type { CheckView, LotView } from '@/api/checkView';
-import { useLengths } from '@/api/lengths';
+import type { CheckView, LotView } from '@/views/checkView';
+import { useLengths } from '@/data/lengths';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';

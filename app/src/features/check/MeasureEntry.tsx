@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import type { Lengths } from '@/api/lengths';
+import type { Lengths } from '@/views/lengths';
 import { Button } from '@/ui/Button';
-import { LengthEntry } from '@/ui/LengthEntry';
+import { LengthEntry } from '@/parts/LengthEntry';
 
 interface MeasureEntryProps {
   targetMm: number;

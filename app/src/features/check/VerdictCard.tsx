@@ -1,7 +1,7 @@
 import type { BatchJudgement } from '@leggero/core';
 import { View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
+import { useLengths } from '@/data/lengths';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';

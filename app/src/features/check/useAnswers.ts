@@ -2,8 +2,8 @@ import { RESULT_DEFAULTS, type CheckRecord } from '@leggero/contract';
 import type { HoleAnswer } from '@leggero/core';
 import { useRef } from 'react';
 
-import { newId, nowUtc } from '@/api/id';
-import { useCommand } from '@/api/queries';
+import { newId, nowUtc } from '@/device/id';
+import { write } from '@/data/outbox';
 
 import type { Between } from './HolesAnswer';
 
@@ -17,7 +17,6 @@ interface Answers {
  * the page is drawn: what was sent since counts beside what is shown, so that no two take one place.
  */
 export function useAnswers({ id: checkId, size, results }: CheckRecord): Answers {
-  const send = useCommand();
   const sent = useRef<{ id: string; position: number }[]>([]);
   const takenBack = useRef(new Set<string>());
   const standing = () => {
@@ -32,23 +31,19 @@ export function useAnswers({ id: checkId, size, results }: CheckRecord): Answers
       if (position === undefined) return;
       const id = newId();
       sent.current.push({ id, position });
-      send({
-        name: 'createCheckResult',
-        body: { id, checkId, position, answer, widthMm, ...between, takenAt: nowUtc() },
+      write({
+        put: 'checkResult',
+        row: { id, checkId, position, answer, widthMm, ...between, takenAt: nowUtc() },
       });
     },
     undo() {
       const stands = new Set(standing().map(({ id }) => id));
+      // One's own last before anyone's; which came last is told by the places, which the server gives.
       const own = sent.current.findLast(({ id }) => stands.has(id));
-      const last =
-        own ??
-        [...results]
-          .filter(({ id }) => stands.has(id))
-          .sort((a, b) => a.takenAt.localeCompare(b.takenAt))
-          .at(-1);
+      const last = own ?? results.findLast(({ id }) => stands.has(id));
       if (!last) return;
       takenBack.current.add(last.id);
-      send({ name: 'deleteCheckResult', id: last.id });
+      write({ remove: 'checkResult', id: last.id });
     },
   };
 }

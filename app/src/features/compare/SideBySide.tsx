@@ -1,9 +1,9 @@
 import { modelAtWidth, type ModelAtWidth } from '@leggero/core';
 import { useWindowDimensions, View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
-import { comparedModel, figureOf, modelName } from '@/api/modelView';
-import { Aperture } from '@/ui/Aperture';
+import { useLengths } from '@/data/lengths';
+import { comparedModel, figureOf, modelName } from '@/views/modelView';
+import { Aperture } from '@/parts/Aperture';
 import { useWide } from '@/ui/layout';
 import { Words } from '@/ui/Words';
 import { doseText, dosed, percent } from '@/wording/trade';

@@ -2,9 +2,9 @@ import type { SizerRecord } from '@leggero/contract';
 import { circumferenceMm, substitute, workToleranceMm } from '@leggero/core';
 import { View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
-import { bestHole } from '@/api/holes';
-import { comparedModel, modelName } from '@/api/modelView';
+import { useLengths } from '@/data/lengths';
+import { bestHole } from '@/views/holes';
+import { comparedModel, modelName } from '@/views/modelView';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Tool } from '@/ui/Tool';

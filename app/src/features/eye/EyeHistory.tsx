@@ -3,9 +3,9 @@ import { controlConstants } from '@leggero/core';
 import { Link } from 'expo-router';
 import { Pressable, View } from 'react-native';
 
-import { useKnowledge } from '@/api/knowledge';
-import { useLengths } from '@/api/lengths';
-import { modelName } from '@/api/modelView';
+import { useKnowledge } from '@/data/knowledge';
+import { useLengths } from '@/data/lengths';
+import { modelName } from '@/views/modelView';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';
@@ -13,8 +13,8 @@ import { dayText } from '@/wording/day';
 import { EYE_MODE_WORDS } from '@/wording/eye';
 import { fineMm } from '@/wording/sizer';
 
-import { SessionsChart } from '@/ui/charts';
-import type { SessionPoint } from '@/ui/chart/SessionsChart';
+import { SessionsChart } from '@/parts/charts';
+import type { SessionPoint } from '@/parts/chart/SessionsChart';
 import { viewEyeCheck } from './viewEyeCheck';
 
 /** Sessions of one person: how bias and spread went from one to the next, and each with its figures. */

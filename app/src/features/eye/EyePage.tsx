@@ -3,8 +3,8 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { useKnowledge } from '@/api/knowledge';
-import { useEyeChecks, usePeople, useSession, useSetSession } from '@/api/queries';
+import { useKnowledge } from '@/data/knowledge';
+import { useEyeChecks, usePeople, useSession, useSetSession } from '@/data/records';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';

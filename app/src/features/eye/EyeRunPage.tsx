@@ -4,10 +4,11 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { useKnowledge } from '@/api/knowledge';
-import { useLengths } from '@/api/lengths';
-import { modelName } from '@/api/modelView';
-import { useCommand, useEyeCheck, usePeople, useSetSession } from '@/api/queries';
+import { useKnowledge } from '@/data/knowledge';
+import { useLengths } from '@/data/lengths';
+import { modelName } from '@/views/modelView';
+import { write } from '@/data/outbox';
+import { useEyeCheck, usePeople, useSetSession } from '@/data/records';
 import { Button, IconButton } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { Page } from '@/ui/Page';
@@ -77,7 +78,6 @@ interface RunProps {
 }
 
 function Run({ check, people, model }: RunProps) {
-  const send = useCommand();
   const { text } = useLengths();
   const [early, setEarly] = useState(false);
   const view = viewEyeCheck(check, model.nominalMm);
@@ -86,9 +86,9 @@ function Run({ check, people, model }: RunProps) {
   const step = filled < total && !early ? 'fill' : measured < filled ? 'measure' : 'verdict';
   const undo = () => {
     const last = check.balloons.filter(({ widthMm }) => widthMm !== null).at(-1);
-    if (step !== 'fill' && last) return send({ name: 'changeEyeBalloon', id: last.id, body: { widthMm: null } });
+    if (step !== 'fill' && last) return write({ change: 'eyeBalloon', id: last.id, by: { widthMm: null } });
     const filledLast = check.balloons.at(-1);
-    if (filledLast) send({ name: 'deleteEyeBalloon', id: filledLast.id });
+    if (filledLast) write({ remove: 'eyeBalloon', id: filledLast.id });
   };
   useKeys({ u: undo });
   const who =
@@ -108,7 +108,7 @@ function Run({ check, people, model }: RunProps) {
               what="this eye check"
               consequence="Its balloons go with it."
               onDelete={() => {
-                send({ name: 'deleteEyeCheck', id: check.id });
+                write({ remove: 'eyeCheck', id: check.id });
                 router.replace(BACK);
               }}
             />

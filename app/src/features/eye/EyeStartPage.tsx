@@ -3,15 +3,16 @@ import { FEWEST_BY_EYE } from '@leggero/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 
-import { newId, nowUtc } from '@/api/id';
-import { useKnowledge } from '@/api/knowledge';
-import { useLengths } from '@/api/lengths';
-import { modelName, mostUsed } from '@/api/modelView';
-import { useCommand, usePeople, useSession, useSetSession } from '@/api/queries';
-import { BalloonChoice } from '@/ui/BalloonChoice';
+import { newId, nowUtc } from '@/device/id';
+import { useKnowledge } from '@/data/knowledge';
+import { useLengths } from '@/data/lengths';
+import { modelName, mostUsed } from '@/views/modelView';
+import { write } from '@/data/outbox';
+import { usePeople, useSession, useSetSession } from '@/data/records';
+import { BalloonChoice } from '@/parts/BalloonChoice';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
-import { LengthEntry } from '@/ui/LengthEntry';
+import { LengthEntry } from '@/parts/LengthEntry';
 import { Page } from '@/ui/Page';
 import { PickChips } from '@/ui/PickChips';
 import { Segmented } from '@/ui/Segmented';
@@ -28,7 +29,6 @@ const FIRST_SHARE = 0.91;
 /** What an eye check is to be: who, which balloon, to which width, how many. */
 export function EyeStartPage() {
   const { person: asked } = useLocalSearchParams<{ person?: string }>();
-  const send = useCommand();
   const lengths = useLengths();
   const people = usePeople().data;
   const session = useSession().data;
@@ -75,9 +75,9 @@ export function EyeStartPage() {
   };
   const begin = () => {
     const id = newId();
-    send({
-      name: 'createEyeCheck',
-      body: {
+    write({
+      put: 'eyeCheck',
+      row: {
         id,
         mode,
         personId: first.id,

@@ -2,7 +2,7 @@ import type { EyeCheckRecord, ShelfModel } from '@leggero/contract';
 import type { EyeJudgement } from '@leggero/core';
 import { View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
+import { useLengths } from '@/data/lengths';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { useWide } from '@/ui/layout';
@@ -11,7 +11,7 @@ import { pairText } from '@/wording/batch';
 import { biasText, comparisonText, eyeVerdict, spreadText, trendTexts, withinText, WORK_VERDICTS } from '@/wording/eye';
 import { fineMm, WORK_WORDS } from '@/wording/sizer';
 
-import { EyeChart } from '@/ui/charts';
+import { EyeChart } from '@/parts/charts';
 import type { EyePart, EyeView } from './viewEyeCheck';
 
 interface EyeVerdictProps {

@@ -2,11 +2,11 @@ import type { EyeCheckRecord } from '@leggero/contract';
 import { FEWEST_BY_EYE } from '@leggero/core';
 import { View } from 'react-native';
 
-import { newId, nowUtc } from '@/api/id';
-import { useLengths } from '@/api/lengths';
-import { useCommand } from '@/api/queries';
+import { newId, nowUtc } from '@/device/id';
+import { useLengths } from '@/data/lengths';
+import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
-import { LengthFigure } from '@/ui/LengthFigure';
+import { LengthFigure } from '@/parts/LengthFigure';
 import { Words } from '@/ui/Words';
 import { FILLING_CAUTION } from '@/wording/cautions';
 
@@ -67,16 +67,15 @@ interface ActionsProps {
 
 /** The tap that keeps a balloon filled, and the way to the measuring once there are enough. */
 export function FillActions({ check, filled, onMeasure }: ActionsProps) {
-  const send = useCommand();
   const taken = new Set(check.balloons.map(({ position }) => position));
   const fill = () => {
     const count = check.mode === 'pairs' ? 2 : 1;
     let position = 0;
     for (let made = 0; made < count; position += 1) {
       if (taken.has(position)) continue;
-      send({
-        name: 'createEyeBalloon',
-        body: { id: newId(), eyeCheckId: check.id, position, widthMm: null, filledAt: nowUtc() },
+      write({
+        put: 'eyeBalloon',
+        row: { id: newId(), eyeCheckId: check.id, position, widthMm: null, filledAt: nowUtc() },
       });
       made += 1;
     }

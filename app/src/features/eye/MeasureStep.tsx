@@ -2,16 +2,15 @@ import type { EyeCheckRecord, ShelfModel } from '@leggero/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
-import { useCommand } from '@/api/queries';
+import { useLengths } from '@/data/lengths';
+import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
-import { LengthEntry } from '@/ui/LengthEntry';
+import { LengthEntry } from '@/parts/LengthEntry';
 import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
 
 /** The next balloon to measure, in the order they were filled. */
 export function MeasureStep({ check, model }: { check: EyeCheckRecord; model: ShelfModel }) {
-  const send = useCommand();
   const lengths = useLengths();
   const [way, setWay] = useState<'across' | 'around'>('around');
   const [typedMm, setTypedMm] = useState<number | null>(null);
@@ -20,7 +19,7 @@ export function MeasureStep({ check, model }: { check: EyeCheckRecord; model: Sh
   const widthMm = typedMm ?? check.targetMm;
   const possible = widthMm > 0.2 * model.nominalMm && widthMm < 1.6 * model.nominalMm;
   const keep = () => {
-    send({ name: 'changeEyeBalloon', id: next.id, body: { widthMm } });
+    write({ change: 'eyeBalloon', id: next.id, by: { widthMm } });
     setTypedMm(null);
   };
   const side = check.mode === 'pairs' ? (next.position % 2 === 0 ? ', left' : ', right') : '';

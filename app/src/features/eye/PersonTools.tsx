@@ -3,8 +3,9 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { newId } from '@/api/id';
-import { useCommand, useSetSession } from '@/api/queries';
+import { newId } from '@/device/id';
+import { write } from '@/data/outbox';
+import { useSetSession } from '@/data/records';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Field } from '@/ui/Field';
@@ -20,7 +21,6 @@ interface PersonToolsProps {
 
 /** Who takes part, and how private each one's history is. */
 export function PersonTools({ people, chosen, session }: PersonToolsProps) {
-  const send = useCommand();
   const { close } = useSetSession();
   const [name, setName] = useState('');
   const [error, setError] = useState<string>();
@@ -29,7 +29,7 @@ export function PersonTools({ people, chosen, session }: PersonToolsProps) {
     const trimmed = name.trim();
     if (trimmed === '' || trimmed.length > 80) return setError('Give a name of 1 to 80 characters.');
     const id = newId();
-    send({ name: 'createPerson', body: { id, name: trimmed } });
+    write({ put: 'person', row: { id, name: trimmed } });
     setName('');
     router.setParams({ person: id });
   };

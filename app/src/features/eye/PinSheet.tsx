@@ -1,8 +1,8 @@
 import type { PersonRecord } from '@leggero/contract';
 import { useState } from 'react';
 
-import { ApiError } from '@/api/client';
-import { useSetSession } from '@/api/queries';
+import { ApiError } from '@/data/client';
+import { useSetSession } from '@/data/records';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';

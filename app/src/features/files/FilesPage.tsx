@@ -3,11 +3,11 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { call } from '@/api/client';
-import { chooseFile } from '@/api/download';
-import { modelName } from '@/api/modelView';
-import { useRefresh } from '@/api/queries';
-import { readingFileAddress } from '@/api/readingFile';
+import { call } from '@/data/client';
+import { chooseFile } from '@/device/download';
+import { modelName } from '@/views/modelView';
+import { pullSoon } from '@/data/delivery';
+import { readingFileAddress } from '@/data/readingFile';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { useWide } from '@/ui/layout';
@@ -47,7 +47,6 @@ type Outcome = { kind: 'wrong' | 'done'; sentence: string };
 
 /** A whole calibration from a file: looked at first, then taken in. */
 function CalibrationIn() {
-  const refresh = useRefresh();
   const [found, setFound] = useState<CalibrationFile | null>(null);
   const [outcome, setOutcome] = useState<Outcome | null>(null);
   const choose = async () => {
@@ -62,7 +61,7 @@ function CalibrationIn() {
     try {
       const { modelId } = await call('importCalibration', { body: found });
       setFound(null);
-      refresh();
+      pullSoon();
       router.navigate(`/shelf/${modelId}`);
     } catch (error) {
       setOutcome({ kind: 'wrong', sentence: `It was not imported. ${(error as Error).message}` });

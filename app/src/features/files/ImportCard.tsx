@@ -2,10 +2,10 @@ import type { FileEncoding, ImportReport } from '@leggero/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { ApiError } from '@/api/client';
-import { chooseFile } from '@/api/download';
-import { useRefresh } from '@/api/queries';
-import { sendReadingFile, type ImportStep } from '@/api/readingFile';
+import { ApiError } from '@/data/client';
+import { chooseFile } from '@/device/download';
+import { pullSoon } from '@/data/delivery';
+import { sendReadingFile, type ImportStep } from '@/data/readingFile';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { PickChips } from '@/ui/PickChips';
@@ -18,7 +18,6 @@ import { ImportPreview } from './ImportPreview';
 
 /** A file of readings: chosen, looked at, then imported whole or not at all. */
 export function ImportCard() {
-  const refresh = useRefresh();
   const [file, setFile] = useState<File | null>(null);
   const [report, setReport] = useState<ImportReport | null>(null);
   const [step, setStep] = useState<ImportStep | null>(null);
@@ -33,7 +32,7 @@ export function ImportCard() {
       setReport(told);
       // Once asked, the answer can be changed until the letters look right.
       if (told.askEncoding) setAsked(true);
-      if (write) refresh();
+      if (write) pullSoon();
     } catch (error) {
       const away = error instanceof ApiError && error.passing;
       setFailed(

@@ -1,7 +1,7 @@
 import type { ImportReport } from '@leggero/contract';
 import { View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
+import { useLengths } from '@/data/lengths';
 import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';
 import { counted, doseText } from '@/wording/trade';

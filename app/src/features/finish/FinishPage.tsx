@@ -2,13 +2,13 @@ import { heightAtMm, sphereVolumeL } from '@leggero/core';
 import { DECOR_NOTES, printShift, shineAdvice, splitInTwo } from '@leggero/core/finish';
 import { View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
-import { firstTarget, modelName } from '@/api/modelView';
-import type { ShownModel } from '@/features/model/WithModel';
+import { useLengths } from '@/data/lengths';
+import { firstTarget, modelName } from '@/views/modelView';
+import type { ShownModel } from '@/parts/WithModel';
 import { Card } from '@/ui/Card';
-import { Cautions } from '@/ui/Cautions';
+import { Cautions } from '@/parts/Cautions';
 import { useWide } from '@/ui/layout';
-import { LengthField } from '@/ui/LengthField';
+import { LengthField } from '@/parts/LengthField';
 import { Page } from '@/ui/Page';
 import { Steps } from '@/ui/Steps';
 import { Stepper } from '@/ui/Stepper';

@@ -3,8 +3,8 @@ import type { TwoBubbles } from '@leggero/core/finish';
 import { View } from 'react-native';
 import { G } from 'react-native-svg';
 
-import { figureOf } from '@/api/modelView';
-import { Balloon } from '@/ui/Balloon';
+import { figureOf } from '@/views/modelView';
+import { Balloon } from '@/parts/Balloon';
 import { Picture } from '@/ui/Picture';
 import { Words } from '@/ui/Words';
 import { percent } from '@/wording/trade';

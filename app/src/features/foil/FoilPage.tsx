@@ -4,14 +4,14 @@ import { bodyWhenFull, flatAreaMm2, foilHeadroom, type FoilBody } from '@leggero
 import { foilMassG } from '@leggero/core/helium';
 import { View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
-import { modelName } from '@/api/modelView';
-import { useStudio } from '@/api/queries';
+import { useLengths } from '@/data/lengths';
+import { modelName } from '@/views/modelView';
+import { useStudio } from '@/data/records';
 import { EditDetails } from '@/parts/EditDetails';
 import { PlaceFields } from '@/parts/PlaceFields';
 import { Card } from '@/ui/Card';
-import { Cautions } from '@/ui/Cautions';
-import { HeliumCard } from '@/ui/HeliumCard';
+import { Cautions } from '@/parts/Cautions';
+import { HeliumCard } from '@/parts/HeliumCard';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';

@@ -2,7 +2,13 @@ import { useIsFetching } from '@tanstack/react-query';
 import { usePathname } from 'expo-router';
 import { useEffect } from 'react';
 
-import { useOutbox } from '@/api/outbox';
+import { useRecords, type RecordsState } from '@/data/state';
+
+/** Whether what is here is what the server has, or the server is out of reach. */
+function isAtRest({ filled, fresh, struggling, stuck, entering, waiting, settling }: RecordsState): boolean {
+  const known = (filled && fresh) || struggling;
+  return known && entering === 0 && (waiting.length === 0 || stuck) && settling.length === 0;
+}
 
 /**
  * Marks the document with the path shown while nothing is on its way: no records asked for, no entry being delivered.
@@ -10,9 +16,9 @@ import { useOutbox } from '@/api/outbox';
  */
 export function SettledMark() {
   const fetching = useIsFetching() > 0;
-  const delivering = useOutbox(({ waiting, stuck }) => waiting.length > 0 && !stuck);
+  const atRest = useRecords(isAtRest);
   const path = usePathname();
-  const settled = !fetching && !delivering;
+  const settled = !fetching && atRest;
   useEffect(() => {
     if (settled) document.documentElement.dataset['settled'] = path;
     else delete document.documentElement.dataset['settled'];

@@ -4,7 +4,7 @@ import { Link, router, usePathname, type Href } from 'expo-router';
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { usePumps, useSizers } from '@/api/queries';
+import { usePumps, useSizers } from '@/data/records';
 import { Button } from '@/ui/Button';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
@@ -12,7 +12,7 @@ import { Empty, Failed, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { counted, INFLATOR_WORDS } from '@/wording/trade';
 
-import { HoleRow } from '@/ui/HoleRow';
+import { HoleRow } from '@/parts/HoleRow';
 import { WaysCard } from './WaysCard';
 
 /** The tools a studio sizes and doses with. */

@@ -4,8 +4,9 @@ import { DOSE_SCALES, INFLATOR_KINDS, type InflatorKind } from '@leggero/core';
 import { router } from 'expo-router';
 import { useForm, useWatch } from 'react-hook-form';
 
-import { newId } from '@/api/id';
-import { useCommand, usePumps } from '@/api/queries';
+import { newId } from '@/device/id';
+import { write } from '@/data/outbox';
+import { usePumps } from '@/data/records';
 import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { FormChoice, FormField } from '@/ui/FormField';
@@ -13,7 +14,7 @@ import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { INFLATOR_WORDS } from '@/wording/trade';
 
-import { WithGauge } from './WithGauge';
+import { WithGauge } from '@/parts/WithGauge';
 
 const KIND_TITLES: Record<InflatorKind, string> = {
   hand: INFLATOR_WORDS.hand.title,
@@ -37,7 +38,6 @@ export function PumpPage({ pumpId }: { pumpId: string }) {
 }
 
 function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
-  const send = useCommand();
   const wide = useWide();
   const { control, handleSubmit } = useForm<PumpCreate>({
     resolver: zodResolver(pumpFieldsSchema),
@@ -46,12 +46,12 @@ function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
   const kind = useWatch({ control, name: 'kind' });
   const save = handleSubmit((values) => {
     const { id, ...change } = values;
-    if (pump) send({ name: 'changePump', id, body: change });
-    else send({ name: 'createPump', body: values });
+    if (pump) write({ change: 'pump', id, by: change });
+    else write({ put: 'pump', row: values });
     router.navigate('/gauges');
   });
   const remove = () => {
-    if (pump) send({ name: 'deletePump', id: pump.id });
+    if (pump) write({ remove: 'pump', id: pump.id });
     router.navigate('/gauges');
   };
   return (

@@ -2,9 +2,9 @@ import type { ShelfModel } from '@leggero/contract';
 import type { InflatorKind, TranslatedDose } from '@leggero/core';
 import { View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
-import { figureOf } from '@/api/modelView';
-import { Aperture } from '@/ui/Aperture';
+import { useLengths } from '@/data/lengths';
+import { figureOf } from '@/views/modelView';
+import { Aperture } from '@/parts/Aperture';
 import { Words } from '@/ui/Words';
 import { dosed, doseText, unitBeside } from '@/wording/trade';
 

@@ -4,9 +4,10 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { useKnowledge, type Knowledge } from '@/api/knowledge';
-import { estimateWith, modelName } from '@/api/modelView';
-import { BalloonChoice } from '@/ui/BalloonChoice';
+import { useKnowledge } from '@/data/knowledge';
+import type { Knowledge } from '@/views/knowledge';
+import { estimateWith, modelName } from '@/views/modelView';
+import { BalloonChoice } from '@/parts/BalloonChoice';
 import { Field, Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';

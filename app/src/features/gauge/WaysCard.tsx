@@ -1,7 +1,7 @@
 import { SHAPES, WAYS, type LearnedError, type LearnedMargin } from '@leggero/core';
 import { View } from 'react-native';
 
-import { useKnowledge } from '@/api/knowledge';
+import { useKnowledge } from '@/data/knowledge';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 import { counted, percent, SHAPE_WORDS, WAY_WORDS } from '@/wording/trade';

@@ -3,22 +3,22 @@ import { holdLaws } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { newId, nowUtc } from '@/api/id';
-import { useLengths } from '@/api/lengths';
-import { modelName } from '@/api/modelView';
-import { useCommand } from '@/api/queries';
-import type { ShownModel } from '@/features/model/WithModel';
+import { newId, nowUtc } from '@/device/id';
+import { useLengths } from '@/data/lengths';
+import { modelName } from '@/views/modelView';
+import { write } from '@/data/outbox';
+import type { ShownModel } from '@/parts/WithModel';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { useWide } from '@/ui/layout';
-import { LengthEntry } from '@/ui/LengthEntry';
+import { LengthEntry } from '@/parts/LengthEntry';
 import { Page } from '@/ui/Page';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
-import { WrapsChoice } from '@/ui/WrapsChoice';
+import { WrapsChoice } from '@/parts/WrapsChoice';
 import { TIE_ADVICE } from '@/wording/cautions';
 
-import { HoldChart } from '@/ui/charts';
+import { HoldChart } from '@/parts/charts';
 import { HoldTestCard } from './HoldTestCard';
 
 /** Balloons left standing: tie one, measure it again later, and targets know what a night costs. */
@@ -61,23 +61,16 @@ export function HoldPage(shown: ShownModel) {
 /** A freshly tied balloon and its width. */
 function StartTest({ model }: ShownModel) {
   const lengths = useLengths();
-  const send = useCommand();
   const [widthMm, setWidthMm] = useState(Math.round((0.86 * model.nominalMm) / lengths.stepMm) * lengths.stepMm);
   const [wraps, setWraps] = useState<HoldTestRecord['wraps']>(2);
   const [stuffed, setStuffed] = useState(model.outerId !== null);
-  const start = () =>
-    send({
-      name: 'createHoldTest',
-      body: {
-        id: newId(),
-        modelId: model.id,
-        wraps,
-        stuffed,
-        startedAt: nowUtc(),
-        firstReadingId: newId(),
-        firstWidthMm: widthMm,
-      },
-    });
+  const start = () => {
+    const id = newId();
+    write(
+      { put: 'holdTest', row: { id, modelId: model.id, wraps, stuffed, startedAt: nowUtc() } },
+      { put: 'holdReading', row: { id: newId(), holdTestId: id, hours: 0, widthMm } },
+    );
+  };
   return (
     <Card title="Start a test">
       <View className="gap-4">

@@ -3,13 +3,13 @@ import { holdTestProblem } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { newId } from '@/api/id';
-import { useLengths } from '@/api/lengths';
-import { useCommand } from '@/api/queries';
+import { newId } from '@/device/id';
+import { useLengths } from '@/data/lengths';
+import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { DeleteButton } from '@/ui/DeleteButton';
-import { LengthEntry } from '@/ui/LengthEntry';
+import { LengthEntry } from '@/parts/LengthEntry';
 import { NumberField } from '@/ui/NumberField';
 import { Words } from '@/ui/Words';
 import { counted } from '@/wording/trade';
@@ -22,7 +22,6 @@ const HOUR_MS = 3_600_000;
 /** One balloon: its widths so far, and the next one. */
 export function HoldTestCard({ test }: { test: HoldTestRecord }) {
   const lengths = useLengths();
-  const send = useCommand();
   const [open, setOpen] = useState(false);
   const last = test.readings.at(-1);
   const [widthMm, setWidthMm] = useState(last?.widthMm ?? 0);
@@ -31,7 +30,7 @@ export function HoldTestCard({ test }: { test: HoldTestRecord }) {
   const there = test.readings.some((each) => each.hours === hours);
   const problem = holdTestProblem({ ...test, readings: [...test.readings, reading] });
   const add = () => {
-    send({ name: 'createHoldReading', body: reading });
+    write({ put: 'holdReading', row: reading });
     setOpen(false);
   };
   const first = test.readings[0]?.widthMm ?? 0;
@@ -79,7 +78,7 @@ export function HoldTestCard({ test }: { test: HoldTestRecord }) {
         <DeleteButton
           what="this hold test"
           consequence="Its widths go with it, and cannot be brought back."
-          onDelete={() => send({ name: 'deleteHoldTest', id: test.id })}
+          onDelete={() => write({ remove: 'holdTest', id: test.id })}
         />
       </View>
     </Card>

@@ -2,9 +2,9 @@ import type { ShelfModel } from '@leggero/contract';
 import { useWindowDimensions, View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
 
-import type { SizerChoice } from '@/api/holes';
-import { figureOf } from '@/api/modelView';
-import { Balloon } from '@/ui/Balloon';
+import type { SizerChoice } from '@/views/holes';
+import { figureOf } from '@/views/modelView';
+import { Balloon } from '@/parts/Balloon';
 import { useWide } from '@/ui/layout';
 import { usePalette } from '@/ui/theme';
 

@@ -2,9 +2,9 @@ import type { SizerRecord } from '@leggero/contract';
 import { KINDS_OF_WORK, workToleranceMm } from '@leggero/core';
 import { View } from 'react-native';
 
-import { holesNow, type HoleView } from '@/api/holes';
-import { useLengths } from '@/api/lengths';
-import { useSizers } from '@/api/queries';
+import { holesNow, type HoleView } from '@/views/holes';
+import { useLengths } from '@/data/lengths';
+import { useSizers } from '@/data/records';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { useWide } from '@/ui/layout';
@@ -15,7 +15,7 @@ import { Words } from '@/ui/Words';
 import { fineMm, workList } from '@/wording/sizer';
 import { counted } from '@/wording/trade';
 
-import { OffChart } from '@/ui/charts';
+import { OffChart } from '@/parts/charts';
 
 /** Holes whose labels claim one width. */
 interface SameHole {

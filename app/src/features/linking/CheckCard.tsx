@@ -2,9 +2,9 @@ import type { PieceRecord } from '@leggero/contract';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 
-import { bestHole } from '@/api/holes';
-import { newId, nowUtc } from '@/api/id';
-import { useCommand } from '@/api/queries';
+import { bestHole } from '@/views/holes';
+import { newId, nowUtc } from '@/device/id';
+import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
@@ -23,7 +23,6 @@ const MOST_IN_CHECK = 1000;
 
 /** Every balloon of a piece is checked, not a sample: a run with one part for each size. */
 export function CheckCard({ piece, sizes, basis }: CheckCardProps) {
-  const send = useCommand();
   const known = sizes.filter(({ part, count }) => modelOf(part, basis) && count > 0);
   const inOrder = [...piece.checks].sort(
     (a, b) => a.startedAt.localeCompare(b.startedAt) || (a.place ?? 0) - (b.place ?? 0),
@@ -33,19 +32,17 @@ export function CheckCard({ piece, sizes, basis }: CheckCardProps) {
   const start = () => {
     const startedAt = nowUtc();
     const runId = newId();
-    send({ name: 'createRun', body: { id: runId, pieceId: piece.id, startedAt } });
-    const ids = known.map((size, place) => {
-      const id = newId();
+    const checks = known.map((size, place) => {
       const hole = bestHole(basis.sizers, {
         targetMm: size.widthMm,
         toleranceMm: size.toleranceMm,
         nominalMm: nominalOf(size.part, basis),
       });
       const { id: holeId, widthMm: holeMm } = hole?.choice.hole ?? { id: null, widthMm: null };
-      send({
-        name: 'createCheck',
-        body: {
-          id,
+      return {
+        put: 'check' as const,
+        row: {
+          id: newId(),
           modelId: size.part.modelId!,
           tierName: size.title,
           targetMm: size.widthMm,
@@ -59,10 +56,10 @@ export function CheckCard({ piece, sizes, basis }: CheckCardProps) {
           place,
           startedAt,
         },
-      });
-      return { id, modelId: size.part.modelId! };
+      };
     });
-    const [first] = ids;
+    write({ put: 'run', row: { id: runId, pieceId: piece.id, startedAt } }, ...checks);
+    const first = checks[0]?.row;
     if (first) router.navigate(`/shelf/${first.modelId}/check/${first.id}`);
   };
   const total = known.reduce((sum, { count }) => sum + count, 0);

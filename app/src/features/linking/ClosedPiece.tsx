@@ -2,7 +2,7 @@ import type { ClosedDesign } from '@leggero/contract';
 import { countsOf, handleLine, pullOne, workingRings } from '@leggero/core/linking';
 import { useState } from 'react';
 
-import { Cautions } from '@/ui/Cautions';
+import { Cautions } from '@/parts/Cautions';
 import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
 import { formSizeText, linkProblemText, snapText } from '@/wording/linking';

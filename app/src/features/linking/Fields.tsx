@@ -3,10 +3,10 @@ import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
 import { View } from 'react-native';
 
-import { BalloonPick } from '@/ui/BalloonPick';
+import { BalloonPick } from '@/parts/BalloonPick';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
-import { LengthField } from '@/ui/LengthField';
+import { LengthField } from '@/parts/LengthField';
 
 import { modelOf, type PieceBasis } from './useBasis';
 

@@ -3,7 +3,7 @@ import { useId, useRef, useState } from 'react';
 import { View, type GestureResponderEvent } from 'react-native';
 import { Circle, G, Line, Path } from 'react-native-svg';
 
-import { shade } from '@/ui/Balloon';
+import { shade } from '@/parts/Balloon';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 

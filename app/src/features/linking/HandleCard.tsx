@@ -1,7 +1,7 @@
 import type { ClosedDesign } from '@leggero/contract';
 import { View } from 'react-native';
 
-import { BalloonPick } from '@/ui/BalloonPick';
+import { BalloonPick } from '@/parts/BalloonPick';
 import { Card } from '@/ui/Card';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';

@@ -1,7 +1,7 @@
 import type { PieceRecord, SizedPart } from '@leggero/contract';
 import type { ReactNode } from 'react';
 
-import { Cautions } from '@/ui/Cautions';
+import { Cautions } from '@/parts/Cautions';
 
 import { CheckCard } from './CheckCard';
 import { RepeatCard } from './Fields';

@@ -2,12 +2,12 @@ import { chainProblem } from '@leggero/core/linking';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { newId, nowUtc } from '@/api/id';
-import { modelName } from '@/api/modelView';
-import { useCommand } from '@/api/queries';
+import { newId, nowUtc } from '@/device/id';
+import { modelName } from '@/views/modelView';
+import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
-import { LengthField } from '@/ui/LengthField';
+import { LengthField } from '@/parts/LengthField';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
@@ -52,7 +52,6 @@ interface ChainFormProps {
 }
 
 function ChainForm({ modelId, basis: { lengths }, onDone }: ChainFormProps) {
-  const send = useCommand();
   const [count, setCount] = useState(5);
   const [widthMm, setWidthMm] = useState<number | null>(null);
   const [lengthMm, setLengthMm] = useState<number | null>(null);
@@ -61,7 +60,7 @@ function ChainForm({ modelId, basis: { lengths }, onDone }: ChainFormProps) {
   const keep = () => {
     setAsked(true);
     if (problem || widthMm === null || lengthMm === null) return;
-    send({ name: 'createChain', body: { id: newId(), modelId, count, widthMm, lengthMm, takenAt: nowUtc() } });
+    write({ put: 'chain', row: { id: newId(), modelId, count, widthMm, lengthMm, takenAt: nowUtc() } });
     onDone();
   };
   const lengthProblem = () => {

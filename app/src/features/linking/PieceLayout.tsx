@@ -3,7 +3,7 @@ import { router } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 
-import { useCommand } from '@/api/queries';
+import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { Field } from '@/ui/Field';
@@ -44,16 +44,15 @@ export function PieceLayout({ piece, subtitle, first, second }: PieceLayoutProps
 }
 
 function Naming({ piece, onDone }: { piece: PieceRecord; onDone: () => void }) {
-  const send = useCommand();
   const [name, setName] = useState(piece.name);
   const wrong = name.trim() === '' || name.trim().length > 80;
   const keep = () => {
     if (wrong) return;
-    send({ name: 'changePiece', id: piece.id, body: { name: name.trim() } });
+    write({ change: 'piece', id: piece.id, by: { name: name.trim() } });
     onDone();
   };
   const remove = () => {
-    send({ name: 'deletePiece', id: piece.id });
+    write({ remove: 'piece', id: piece.id });
     router.replace('/builds');
   };
   return (

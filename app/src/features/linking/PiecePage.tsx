@@ -1,6 +1,6 @@
 import type { PieceRecord } from '@leggero/contract';
 
-import { usePieces } from '@/api/queries';
+import { usePieces } from '@/data/records';
 import { Page } from '@/ui/Page';
 import { Empty, Failed, Loading } from '@/ui/States';
 

@@ -2,7 +2,7 @@ import { STEP_MM } from '@leggero/core';
 import type { OneWrong } from '@leggero/core/linking';
 import { View } from 'react-native';
 
-import type { Lengths } from '@/api/lengths';
+import type { Lengths } from '@/views/lengths';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Stepper } from '@/ui/Stepper';

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
-import { Cautions } from '@/ui/Cautions';
+import { Cautions } from '@/parts/Cautions';
 import { Labelled } from '@/ui/Field';
 import { Segmented } from '@/ui/Segmented';
 import { Stepper } from '@/ui/Stepper';

@@ -1,10 +1,10 @@
 import { circumferenceMm, type TargetCaution } from '@leggero/core';
 import { View } from 'react-native';
 
-import { bestHole } from '@/api/holes';
-import { viewModel } from '@/api/modelView';
+import { bestHole } from '@/views/holes';
+import { viewModel } from '@/views/modelView';
 import { Card } from '@/ui/Card';
-import { LengthFigure } from '@/ui/LengthFigure';
+import { LengthFigure } from '@/parts/LengthFigure';
 import { Tool } from '@/ui/Tool';
 import { Words } from '@/ui/Words';
 import { doseText, doseUnit, ORIGIN_WORDS } from '@/wording/trade';

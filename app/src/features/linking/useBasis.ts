@@ -2,9 +2,11 @@ import type { ChainRecord, PiecePart, ShelfModel, SizerRecord, Studio } from '@l
 import { STEP_MM, workToleranceMm, MM_PER, usefulWidths } from '@leggero/core';
 import { jointFor, type Joint } from '@leggero/core/linking';
 
-import { useKnowledge, type Knowledge } from '@/api/knowledge';
-import { useLengths, type Lengths } from '@/api/lengths';
-import { useChains, useShelf, useSizers, useStudio } from '@/api/queries';
+import { useKnowledge } from '@/data/knowledge';
+import type { Knowledge } from '@/views/knowledge';
+import { useLengths } from '@/data/lengths';
+import type { Lengths } from '@/views/lengths';
+import { useChains, useShelf, useSizers, useStudio } from '@/data/records';
 
 /** All that a piece is worked out from beside its own design. */
 export interface PieceBasis {

@@ -1,7 +1,7 @@
 import type { PieceDesign, PieceRecord } from '@leggero/contract';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-import { useCommand } from '@/api/queries';
+import { write } from '@/data/outbox';
 
 /** How long the hand rests before a change is kept, ms. */
 const REST_MS = 400;
@@ -14,16 +14,15 @@ export function useDesign<Design extends PieceDesign>(
   piece: PieceRecord,
   design: Design,
 ): [Design, (by: Partial<Design>) => void] {
-  const send = useCommand();
   const [changed, setChanged] = useState<Design | null>(null);
   const waiting = useRef<Design | null>(null);
   const { id } = piece;
   // By hand: the effects below run anew whenever these are others, so who they are is part of what they do.
   const keep = useCallback(() => {
     if (!waiting.current) return;
-    send({ name: 'changePiece', id, body: { design: waiting.current } });
+    write({ change: 'piece', id, by: { design: waiting.current } });
     waiting.current = null;
-  }, [send, id]);
+  }, [id]);
   useEffect(() => {
     if (changed === null) return;
     waiting.current = changed;

@@ -1,8 +1,8 @@
 import type { Closing, ClosingSimulation } from '@leggero/core/linking';
 import { useEffect, useState } from 'react';
 
-import { ask } from '../../workers/ask';
-import type { ClosingQuestion } from '../../workers/closing.worker';
+import { ask } from '@/device/ask';
+import type { ClosingQuestion } from './closing.worker';
 
 const RUNS = 10_000;
 const SEED = 7;
@@ -20,7 +20,7 @@ export function useSimulation(closing: Closing | null): ClosingSimulation | 'fai
     if (key === '' || typeof Worker === 'undefined') return;
     const given = new AbortController();
     const timer = setTimeout(async () => {
-      const worker = new Worker(new URL('../../workers/closing.worker', window.location.href));
+      const worker = new Worker(new URL('./closing.worker', window.location.href));
       const question = { closing: JSON.parse(key) as Closing, runs: RUNS, seed: SEED };
       const { signal } = given;
       const value = await ask<ClosingQuestion, ClosingSimulation>(worker, { question, signal }).catch(

@@ -2,7 +2,7 @@ import { PAPERS, tilesOf, type PaperName, type SizerForm, type TemplateSheet } f
 import { memo, useState, type RefObject } from 'react';
 import { View } from 'react-native';
 
-import { fileName, keepFile } from '@/api/download';
+import { fileName, keepFile } from '@/device/download';
 import { Button } from '@/ui/Button';
 import { Segmented } from '@/ui/Segmented';
 import { Sheet } from '@/ui/Sheet';

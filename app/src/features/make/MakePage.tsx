@@ -9,7 +9,7 @@ import {
 import { memo, useEffect, useRef } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
+import { useLengths } from '@/data/lengths';
 import { Card } from '@/ui/Card';
 import { Field } from '@/ui/Field';
 import { useWide } from '@/ui/layout';

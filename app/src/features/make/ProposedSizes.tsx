@@ -1,10 +1,10 @@
 import { STEP_MM } from '@leggero/core';
 import { proposeSizes, type SizerForm, type WantedWidth } from '@leggero/core/template';
 
-import { useKnowledge } from '@/api/knowledge';
-import { useLengths } from '@/api/lengths';
-import { viewModel } from '@/api/modelView';
-import { useStudio, useTiers } from '@/api/queries';
+import { useKnowledge } from '@/data/knowledge';
+import { useLengths } from '@/data/lengths';
+import { viewModel } from '@/views/modelView';
+import { useStudio, useTiers } from '@/data/records';
 import { Button } from '@/ui/Button';
 
 import { labelOf } from './useMake';

@@ -1,6 +1,6 @@
 import type { PaperName, TemplateSheet } from '@leggero/core/template';
 
-import { ask } from '../../workers/ask';
+import { ask } from '@/device/ask';
 
 export const FORMATS = ['pdf', 'svg', 'dxf'] as const;
 export type Format = (typeof FORMATS)[number];
@@ -21,6 +21,6 @@ export const FORMAT_TYPES: Record<Format, string> = {
 
 /** Writes the files of a template in a worker: SVG has one for each sheet, the others hold all. */
 export function makeFiles(question: TemplateQuestion): Promise<BlobPart[]> {
-  const worker = new Worker(new URL('../../workers/template.worker', window.location.href));
+  const worker = new Worker(new URL('./template.worker', window.location.href));
   return ask<TemplateQuestion, BlobPart[]>(worker, { question });
 }

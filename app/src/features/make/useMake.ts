@@ -8,7 +8,8 @@ import {
   type TemplateSize,
 } from '@leggero/core/template';
 
-import { useLengths, type Lengths } from '@/api/lengths';
+import { useLengths } from '@/data/lengths';
+import type { Lengths } from '@/views/lengths';
 import { useAddress, type Asked as AskedFor } from '@/ui/useAddress';
 
 /** Measures of the material as the page holds them, mm. */

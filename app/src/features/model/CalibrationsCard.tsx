@@ -3,10 +3,10 @@ import { comparePreparations } from '@leggero/core';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 
-import { fileName, keepFile } from '@/api/download';
-import { useLengths } from '@/api/lengths';
-import { modelName } from '@/api/modelView';
-import { useCommand } from '@/api/queries';
+import { fileName, keepFile } from '@/device/download';
+import { useLengths } from '@/data/lengths';
+import { modelName } from '@/views/modelView';
+import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { DeleteButton } from '@/ui/DeleteButton';
@@ -15,7 +15,7 @@ import { effectText } from '@/wording/calibration';
 import { dayText } from '@/wording/day';
 import { counted, preparation } from '@/wording/trade';
 
-import type { ShownModel } from './WithModel';
+import type { ShownModel } from '@/parts/WithModel';
 
 /**
  * The calibrations of a balloon: which one the targets rest on, what preparing it otherwise changes, and the one
@@ -23,7 +23,6 @@ import type { ShownModel } from './WithModel';
  */
 export function CalibrationsCard({ model, view, pumps, knowledge }: ShownModel) {
   const { text } = useLengths();
-  const send = useCommand();
   const { calibration, fit, pump } = view;
   if (!calibration || !pump) return null;
   const outcomeOf = ({ id }: CalibrationRecord) => knowledge.shelf.outcomes.get(id)?.fit;
@@ -74,7 +73,7 @@ export function CalibrationsCard({ model, view, pumps, knowledge }: ShownModel) 
           what="this calibration"
           consequence="Its readings go with it, and cannot be brought back. Save it as a file first if in doubt."
           onDelete={() => {
-            send({ name: 'deleteCalibration', id: calibration.id });
+            write({ remove: 'calibration', id: calibration.id });
             router.setParams({ calibration: '' });
           }}
         />

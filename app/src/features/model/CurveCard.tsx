@@ -1,15 +1,15 @@
 import { nozzleImbalance, type Target } from '@leggero/core';
 
-import { useLengths } from '@/api/lengths';
+import { useLengths } from '@/data/lengths';
 import { Card } from '@/ui/Card';
-import { CurveChart } from '@/ui/charts';
+import { CurveChart } from '@/parts/charts';
 import { Words } from '@/ui/Words';
 import { FIT_PROBLEMS } from '@/wording/fit';
 import { imbalanceText } from '@/wording/calibration';
 import { lagText, outlierText, roundLimitText } from '@/wording/target';
 import { doseUnit } from '@/wording/trade';
 
-import type { ShownModel } from './WithModel';
+import type { ShownModel } from '@/parts/WithModel';
 
 interface CurveCardProps extends ShownModel {
   target: Target | null;

@@ -1,12 +1,12 @@
 import { nightLossMm } from '@leggero/core';
 
-import { useLengths } from '@/api/lengths';
+import { useLengths } from '@/data/lengths';
 import { Card } from '@/ui/Card';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
 import { counted } from '@/wording/trade';
 
-import type { ShownModel } from './WithModel';
+import type { ShownModel } from '@/parts/WithModel';
 
 /** How well it keeps its width, and the way to its hold tests. */
 export function HoldCard({ model, view, studio }: ShownModel) {

@@ -1,13 +1,13 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 
-import { bestHole, targetOf } from '@/api/holes';
-import { newId, nowUtc } from '@/api/id';
-import { firstTarget, modelName } from '@/api/modelView';
-import { useCommand } from '@/api/queries';
+import { bestHole, targetOf } from '@/views/holes';
+import { newId, nowUtc } from '@/device/id';
+import { firstTarget, modelName } from '@/views/modelView';
+import { write } from '@/data/outbox';
 import { EditDetails } from '@/parts/EditDetails';
 import { Button } from '@/ui/Button';
-import { Cautions } from '@/ui/Cautions';
+import { Cautions } from '@/parts/Cautions';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { Segmented } from '@/ui/Segmented';
@@ -22,12 +22,12 @@ import { HoldCard } from './HoldCard';
 import { MoreAbout } from './MoreAbout';
 import { PastChecks } from './PastChecks';
 import { ReadingsCard } from './ReadingsCard';
-import { StandingChoice } from './StandingChoice';
+import { StandingChoice } from '@/parts/StandingChoice';
 import { TargetPanel } from './TargetPanel';
 import { TargetSheet } from './TargetSheet';
-import { useVenue } from './useVenue';
+import { useVenue } from '@/parts/useVenue';
 import { VenueChoice } from './VenueChoice';
-import { WithModel, type ShownModel } from './WithModel';
+import { WithModel, type ShownModel } from '@/parts/WithModel';
 
 const BATCH_SIZE = 12;
 
@@ -54,7 +54,6 @@ function Shown(props: ShownProps) {
   const { model, view, studio, sizers, venue, tierId, daysStanding } = props;
   const { change: changeVenue } = useVenue();
   const wide = useWide();
-  const send = useCommand();
   const chosen = view.targets.find(({ tier }) => tier.id === tierId) ?? firstTarget(view);
   const count = view.calibration?.readings.length ?? 0;
 
@@ -65,9 +64,9 @@ function Shown(props: ShownProps) {
     const { widthMm: targetMm, toleranceMm } = chosen.target;
     const id = newId();
     const hole = bestHole(sizers, targetOf(model, chosen.target))?.choice.hole;
-    send({
-      name: 'createCheck',
-      body: {
+    write({
+      put: 'check',
+      row: {
         id,
         modelId: model.id,
         tierName: chosen.tier.name,

@@ -1,14 +1,14 @@
 import { chooseNominal } from '@leggero/core';
 import { View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
-import { figureOf, modelName, type TierTarget } from '@/api/modelView';
-import { Aperture } from '@/ui/Aperture';
+import { useLengths } from '@/data/lengths';
+import { figureOf, modelName, type TierTarget } from '@/views/modelView';
+import { Aperture } from '@/parts/Aperture';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
 import { percent } from '@/wording/trade';
 
-import type { ShownModel } from './WithModel';
+import type { ShownModel } from '@/parts/WithModel';
 
 interface NominalProposalProps extends ShownModel {
   chosen: TierTarget;

@@ -2,8 +2,8 @@ import type { CheckRecord, ModelDetail, SizerRecord } from '@leggero/contract';
 import { Link } from 'expo-router';
 import { Pressable, View } from 'react-native';
 
-import { viewCheck } from '@/api/checkView';
-import { useLengths } from '@/api/lengths';
+import { viewCheck } from '@/views/checkView';
+import { useLengths } from '@/data/lengths';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';

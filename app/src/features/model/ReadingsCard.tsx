@@ -4,9 +4,9 @@ import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
-import type { ModelView } from '@/api/modelView';
-import { useCommand } from '@/api/queries';
+import { useLengths } from '@/data/lengths';
+import type { ModelView } from '@/views/modelView';
+import { write } from '@/data/outbox';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { UndoLine } from '@/ui/UndoLine';
@@ -20,7 +20,6 @@ const SHORT = 12;
 
 /** The readings behind the curve, in the order taken; each can be deleted, and the last deletion undone. */
 export function ReadingsCard({ model, view }: { model: ModelDetail; view: ModelView }) {
-  const send = useCommand();
   const [deleted, setDeleted] = useState<ReadingRecord | null>(null);
   const [all, setAll] = useState(false);
   const readings = view.calibration?.readings ?? [];
@@ -29,11 +28,11 @@ export function ReadingsCard({ model, view }: { model: ModelDetail; view: ModelV
   if (readings.length === 0 && !deleted) return null;
   const kind = view.curve?.inflator ?? 'hand';
   const remove = (reading: ReadingRecord) => {
-    send({ name: 'deleteReading', id: reading.id });
+    write({ remove: 'reading', id: reading.id });
     setDeleted(reading);
   };
   const restore = () => {
-    if (deleted) send({ name: 'createReading', body: deleted });
+    if (deleted) write({ put: 'reading', row: deleted });
     setDeleted(null);
   };
   return (

@@ -1,20 +1,20 @@
 import { useState } from 'react';
 import { Pressable, useWindowDimensions, View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
-import { figureOf, modelName, type TierTarget } from '@/api/modelView';
-import { Aperture } from '@/ui/Aperture';
-import { inkOn } from '@/ui/Balloon';
+import { useLengths } from '@/data/lengths';
+import { figureOf, modelName, type TierTarget } from '@/views/modelView';
+import { Aperture } from '@/parts/Aperture';
+import { inkOn } from '@/parts/Balloon';
 import { Chip } from '@/ui/Chip';
 import { useWide } from '@/ui/layout';
-import { LengthFigure } from '@/ui/LengthFigure';
+import { LengthFigure } from '@/parts/LengthFigure';
 import { Words } from '@/ui/Words';
 import { heldBecause } from '@/wording/target';
 import { counted, ORIGIN_WORDS } from '@/wording/trade';
 
 import { TargetTools } from './TargetTools';
 import { WhySheet } from './WhySheet';
-import type { ShownModel } from './WithModel';
+import type { ShownModel } from '@/parts/WithModel';
 
 interface TargetPanelProps extends ShownModel {
   chosen: TierTarget;

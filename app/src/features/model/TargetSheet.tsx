@@ -1,15 +1,15 @@
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
-import { bestHole, targetOf } from '@/api/holes';
-import type { TierTarget } from '@/api/modelView';
+import { useLengths } from '@/data/lengths';
+import { bestHole, targetOf } from '@/views/holes';
+import type { TierTarget } from '@/views/modelView';
 import { Card } from '@/ui/Card';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
 import { dosed, feelOf, ORIGIN_WORDS } from '@/wording/trade';
 
-import type { ShownModel } from './WithModel';
+import type { ShownModel } from '@/parts/WithModel';
 
 /** Every tier's target in one table; a tap shows it large. */
 export function TargetSheet({ chosenId, ...shown }: ShownModel & { chosenId: string | undefined }) {

@@ -1,13 +1,13 @@
 import { evenDoses, roundDose } from '@leggero/core';
 import { View } from 'react-native';
 
-import { bestHole, targetOf, type SizerChoice } from '@/api/holes';
-import { useLengths } from '@/api/lengths';
-import type { TierTarget } from '@/api/modelView';
+import { bestHole, targetOf, type SizerChoice } from '@/views/holes';
+import { useLengths } from '@/data/lengths';
+import type { TierTarget } from '@/views/modelView';
 import { Tool } from '@/ui/Tool';
 import { doseText } from '@/wording/trade';
 
-import type { ShownModel } from './WithModel';
+import type { ShownModel } from '@/parts/WithModel';
 
 /** The tools that reach a target, side by side: hole, dose, tape. */
 export function TargetTools({ model, view, sizers, chosen }: ShownModel & { chosen: TierTarget }) {

@@ -3,13 +3,13 @@ import MapPin from 'lucide-react-native/icons/map-pin';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import type { Venue } from '@/api/modelView';
+import type { Venue } from '@/views/modelView';
 import { PlaceFields } from '@/parts/PlaceFields';
 import { Button } from '@/ui/Button';
 import { NumberField } from '@/ui/NumberField';
 import { Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
-import { WrapsChoice } from '@/ui/WrapsChoice';
+import { WrapsChoice } from '@/parts/WrapsChoice';
 import { HOURS } from '@/wording/conditions';
 import { counted } from '@/wording/trade';
 

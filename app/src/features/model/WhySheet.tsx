@@ -1,9 +1,9 @@
 import { View } from 'react-native';
 
-import { newId, nowUtc } from '@/api/id';
-import { useLengths } from '@/api/lengths';
-import type { TierTarget } from '@/api/modelView';
-import { useCommand } from '@/api/queries';
+import { newId, nowUtc } from '@/device/id';
+import { useLengths } from '@/data/lengths';
+import type { TierTarget } from '@/views/modelView';
+import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
 import { Chip } from '@/ui/Chip';
 import { Sheet } from '@/ui/Sheet';
@@ -13,7 +13,7 @@ import { dosed } from '@/wording/trade';
 
 import { NominalProposal } from './NominalProposal';
 
-import type { ShownModel } from './WithModel';
+import type { ShownModel } from '@/parts/WithModel';
 
 interface WhySheetProps extends ShownModel {
   chosen: TierTarget;
@@ -27,12 +27,11 @@ export function WhySheet(props: WhySheetProps) {
   const { model, view, chosen, daysStanding, open, onClose } = props;
   const { tier, target } = chosen;
   const { text } = useLengths();
-  const send = useCommand();
   const kept = model.targets.find(({ tierName }) => tierName === tier.name);
   const keep = () =>
-    send({
-      name: 'acceptTarget',
-      body: {
+    write({
+      put: 'target',
+      row: {
         id: newId(),
         modelId: model.id,
         tierId: tier.id,

@@ -5,13 +5,13 @@ import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { newId, nowUtc } from '@/api/id';
-import type { Lengths } from '@/api/lengths';
-import { useCommand } from '@/api/queries';
+import { newId, nowUtc } from '@/device/id';
+import type { Lengths } from '@/views/lengths';
+import { write } from '@/data/outbox';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Labelled } from '@/ui/Field';
-import { LengthField } from '@/ui/LengthField';
+import { LengthField } from '@/parts/LengthField';
 import { PickChips } from '@/ui/PickChips';
 import { Stepper } from '@/ui/Stepper';
 import { Tool } from '@/ui/Tool';
@@ -112,7 +112,6 @@ export function LengthPart({
 }
 
 function AddLength({ model, size, lengths, view }: PartProps & { view: LengthView }) {
-  const send = useCommand();
   const { pump, calibration } = view;
   const [dose, setDose] = useState(6);
   const [lengthMm, setLengthMm] = useState<number | null>(null);
@@ -120,32 +119,13 @@ function AddLength({ model, size, lengths, view }: PartProps & { view: LengthVie
   const add = () => {
     if (lengthMm === null || problem) return;
     const calibrationId = calibration?.id ?? newId();
-    if (!calibration) {
-      send({
-        name: 'createCalibration',
-        body: {
-          id: calibrationId,
-          modelId: model.id,
-          pumpId: pump.id,
-          preStretched: false,
-          roundedOff: false,
-          startedAt: nowUtc(),
-        },
-      });
-    }
-    send({
-      name: 'createReading',
-      body: {
-        id: newId(),
-        calibrationId,
-        dose,
-        widthMm: size.widthMm,
-        heightMm: lengthMm,
-        sdMm: null,
-        shape: null,
-        outcome: 'ok',
-        takenAt: nowUtc(),
-      },
+    const now = nowUtc();
+    const asItComes = { preStretched: false, roundedOff: false };
+    const begun = { id: calibrationId, modelId: model.id, pumpId: pump.id, ...asItComes, startedAt: now };
+    const seen = { widthMm: size.widthMm, heightMm: lengthMm, sdMm: null, shape: null, outcome: 'ok' as const };
+    write(...(calibration ? [] : [{ put: 'calibration' as const, row: begun }]), {
+      put: 'reading',
+      row: { id: newId(), calibrationId, dose, ...seen, takenAt: now },
     });
     setLengthMm(null);
   };
@@ -179,7 +159,6 @@ function AddLength({ model, size, lengths, view }: PartProps & { view: LengthVie
 }
 
 function Readings({ view: { calibration, pump }, lengths }: { view: LengthView; lengths: Lengths }) {
-  const send = useCommand();
   if (!calibration || calibration.readings.length === 0) return null;
   return (
     <View role="list" className="mt-3">
@@ -189,7 +168,7 @@ function Readings({ view: { calibration, pump }, lengths }: { view: LengthView; 
           <IconButton
             label={`Delete the length after ${dosed(dose, pump.kind)}`}
             icon={Trash}
-            onPress={() => send({ name: 'deleteReading', id })}
+            onPress={() => write({ remove: 'reading', id })}
           />
         </View>
       ))}

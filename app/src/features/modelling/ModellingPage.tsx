@@ -3,11 +3,11 @@ import { modellingCode } from '@leggero/core';
 import type { ModellingSize } from '@leggero/core/modelling';
 import { View } from 'react-native';
 
-import { useKnowledge } from '@/api/knowledge';
-import { useLengths } from '@/api/lengths';
-import { modelName } from '@/api/modelView';
+import { useKnowledge } from '@/data/knowledge';
+import { useLengths } from '@/data/lengths';
+import { modelName } from '@/views/modelView';
 import { EditDetails } from '@/parts/EditDetails';
-import { Cautions } from '@/ui/Cautions';
+import { Cautions } from '@/parts/Cautions';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { Segmented } from '@/ui/Segmented';

@@ -3,9 +3,9 @@ import { wrapPole, type PoleCover } from '@leggero/core/modelling';
 import { View } from 'react-native';
 import { ClipPath, Defs, G, Path, Rect } from 'react-native-svg';
 
-import { shade } from '@/ui/Balloon';
-import { Cautions } from '@/ui/Cautions';
-import { LengthField } from '@/ui/LengthField';
+import { shade } from '@/parts/Balloon';
+import { Cautions } from '@/parts/Cautions';
+import { LengthField } from '@/parts/LengthField';
 import { Picture } from '@/ui/Picture';
 import { Stepper } from '@/ui/Stepper';
 import { usePalette } from '@/ui/theme';

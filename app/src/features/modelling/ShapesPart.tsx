@@ -2,7 +2,7 @@ import { MM_PER_INCH } from '@leggero/core';
 import { curlOf, leafOf, loopOf, mostInSpray, sprayOf } from '@leggero/core/modelling';
 import { View } from 'react-native';
 
-import { LengthField } from '@/ui/LengthField';
+import { LengthField } from '@/parts/LengthField';
 import { Segmented } from '@/ui/Segmented';
 import { Stepper } from '@/ui/Stepper';
 import { useAddress } from '@/ui/useAddress';

@@ -8,7 +8,7 @@ import {
   type ModellingSize,
 } from '@leggero/core/modelling';
 
-import type { Knowledge } from '@/api/knowledge';
+import type { Knowledge } from '@/views/knowledge';
 
 /** How this balloon's length follows from the dose of one pump. */
 export interface LengthView {

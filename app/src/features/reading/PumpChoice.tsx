@@ -1,10 +1,10 @@
+import type { Write } from '@leggero/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { newId, nowUtc } from '@/api/id';
-import { useCommand } from '@/api/queries';
-import type { ShownModel } from '@/features/model/WithModel';
+import { newId, nowUtc } from '@/device/id';
+import type { ShownModel } from '@/parts/WithModel';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
 import { PickChips } from '@/ui/PickChips';
@@ -19,13 +19,12 @@ export interface CalibrationStart {
   /** A new calibration will be started with these; null while the present one goes on. */
   fresh: { pumpId: string | null; preStretched: boolean; roundedOff: boolean } | null;
   setFresh: (fresh: CalibrationStart['fresh']) => void;
-  /** The calibration to add to, made if need be. */
-  ensure: () => string;
+  /** The calibration to add to, and what makes it where there is none yet. */
+  ensure: () => { calibrationId: string; writes: Write[] };
 }
 
 /** Keeps the choice of calibration for the reading page. */
 export function useCalibrationStart({ model, view, pumps }: ShownModel): CalibrationStart {
-  const send = useCommand();
   const present = view.calibration;
   const [asked, setFresh] = useState<CalibrationStart['fresh']>(null);
   const fresh = asked ?? (present ? null : { ...AS_IT_COMES, pumpId: pumps[0]?.id ?? null });
@@ -33,32 +32,28 @@ export function useCalibrationStart({ model, view, pumps }: ShownModel): Calibra
     fresh,
     setFresh,
     ensure() {
-      if (!fresh && present) return present.id;
-      const id = newId();
-      const pumpId = fresh?.pumpId ?? pumps[0]?.id ?? newPump();
-      send({
-        name: 'createCalibration',
-        body: {
-          id,
-          modelId: model.id,
-          pumpId,
-          preStretched: fresh?.preStretched ?? false,
-          roundedOff: fresh?.roundedOff ?? false,
-          startedAt: nowUtc(),
-        },
-      });
+      if (!fresh && present) return { calibrationId: present.id, writes: [] };
+      const calibrationId = newId();
+      const known = fresh?.pumpId ?? pumps[0]?.id;
+      const pumpId = known ?? newId();
+      const row = {
+        id: calibrationId,
+        modelId: model.id,
+        pumpId,
+        preStretched: fresh?.preStretched ?? false,
+        roundedOff: fresh?.roundedOff ?? false,
+        startedAt: nowUtc(),
+      };
       setFresh(null);
-      router.setParams({ calibration: id });
-      return id;
+      router.setParams({ calibration: calibrationId });
+      return { calibrationId, writes: [...(known ? [] : [handPump(pumpId)]), { put: 'calibration', row }] };
     },
   };
+}
 
-  /** Someone who has deleted all pumps still has one in hand. */
-  function newPump(): string {
-    const id = newId();
-    send({ name: 'createPump', body: { id, name: 'Hand pump', kind: 'hand', doseVolumeL: null } });
-    return id;
-  }
+/** Someone who has deleted all pumps still has one in hand. */
+function handPump(id: string): Write {
+  return { put: 'pump', row: { id, name: 'Hand pump', kind: 'hand', doseVolumeL: null } };
 }
 
 /** With which pump, and prepared how. */

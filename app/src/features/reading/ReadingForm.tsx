@@ -1,7 +1,7 @@
 import { DOSE_SCALES, MOST_DOSE, NOZZLES, OUTCOMES, type InflatorKind, type ReadingProblemCode } from '@leggero/core';
 
-import type { Lengths } from '@/api/lengths';
-import type { ShownModel } from '@/features/model/WithModel';
+import type { Lengths } from '@/views/lengths';
+import type { ShownModel } from '@/parts/WithModel';
 import { Labelled } from '@/ui/Field';
 import { Segmented } from '@/ui/Segmented';
 import { Stepper } from '@/ui/Stepper';

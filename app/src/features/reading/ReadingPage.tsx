@@ -5,11 +5,11 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { newId, nowUtc } from '@/api/id';
-import { useLengths } from '@/api/lengths';
-import { modelName } from '@/api/modelView';
-import { useCommand } from '@/api/queries';
-import type { ShownModel } from '@/features/model/WithModel';
+import { newId, nowUtc } from '@/device/id';
+import { useLengths } from '@/data/lengths';
+import { modelName } from '@/views/modelView';
+import { write } from '@/data/outbox';
+import type { ShownModel } from '@/parts/WithModel';
 import { Button, IconButton } from '@/ui/Button';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
@@ -30,7 +30,6 @@ const ENOUGH_TO_OFFER = 6;
 export function ReadingPage(shown: ShownModel) {
   const { model, view, tiers, studio, pumps } = shown;
   const { nominalMm } = model;
-  const send = useCommand();
   const wide = useWide();
   const lengths = useLengths();
   const { calibration, fit } = view;
@@ -65,21 +64,19 @@ export function ReadingPage(shown: ShownModel) {
     }));
 
   const add = () => {
-    const calibrationId = start.ensure();
-    send({
-      name: 'createReading',
-      body: readingOf(draft, {
-        id: newId(),
-        calibrationId,
-        takenAt: nowUtc(),
-        balloon: balloonNumber(start.fresh ? [] : readings, draft),
-      }),
+    const { calibrationId, writes } = start.ensure();
+    const row = readingOf(draft, {
+      id: newId(),
+      calibrationId,
+      takenAt: nowUtc(),
+      balloon: balloonNumber(start.fresh ? [] : readings, draft),
     });
+    write(...writes, { put: 'reading', row });
     begin();
   };
   const undo = () => {
     const last = readings.at(-1);
-    if (last) send({ name: 'deleteReading', id: last.id });
+    if (last) write({ remove: 'reading', id: last.id });
     begin();
   };
   useKeys({ u: undo });

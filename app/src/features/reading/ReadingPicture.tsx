@@ -1,11 +1,11 @@
 import { TRADE, type InflatorKind } from '@leggero/core';
 import { View } from 'react-native';
 
-import type { Lengths } from '@/api/lengths';
-import { figureOf } from '@/api/modelView';
-import type { ShownModel } from '@/features/model/WithModel';
-import { Aperture } from '@/ui/Aperture';
-import { CurveChart } from '@/ui/charts';
+import type { Lengths } from '@/views/lengths';
+import { figureOf } from '@/views/modelView';
+import type { ShownModel } from '@/parts/WithModel';
+import { Aperture } from '@/parts/Aperture';
+import { CurveChart } from '@/parts/charts';
 import { useWide } from '@/ui/layout';
 import { Words } from '@/ui/Words';
 

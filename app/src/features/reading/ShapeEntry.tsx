@@ -1,10 +1,10 @@
 import { SHAPES } from '@leggero/core';
 import { useState } from 'react';
 
-import type { Lengths } from '@/api/lengths';
+import type { Lengths } from '@/views/lengths';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
-import { LengthEntry } from '@/ui/LengthEntry';
+import { LengthEntry } from '@/parts/LengthEntry';
 import { Segmented } from '@/ui/Segmented';
 import { SHAPE_WORDS } from '@/wording/trade';
 

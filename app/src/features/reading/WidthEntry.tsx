@@ -2,9 +2,9 @@ import type { SizerRecord } from '@leggero/contract';
 import { NARROWEST_FRACTION, WAYS, WIDEST_FRACTION, type ReadingProblemCode } from '@leggero/core';
 import { View } from 'react-native';
 
-import { holesNow, type HoleView } from '@/api/holes';
-import type { Lengths } from '@/api/lengths';
-import { LengthEntry } from '@/ui/LengthEntry';
+import { holesNow, type HoleView } from '@/views/holes';
+import type { Lengths } from '@/views/lengths';
+import { LengthEntry } from '@/parts/LengthEntry';
 import { PickChips } from '@/ui/PickChips';
 import { Words } from '@/ui/Words';
 import { WAY_WORDS } from '@/wording/trade';

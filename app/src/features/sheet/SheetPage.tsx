@@ -2,11 +2,11 @@ import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { fileName, keepFile } from '@/api/download';
-import { useKnowledge } from '@/api/knowledge';
-import { useLengths } from '@/api/lengths';
-import { viewModel } from '@/api/modelView';
-import { useSizers, useStudio, useTiers } from '@/api/queries';
+import { fileName, keepFile } from '@/device/download';
+import { useKnowledge } from '@/data/knowledge';
+import { useLengths } from '@/data/lengths';
+import { viewModel } from '@/views/modelView';
+import { useSizers, useStudio, useTiers } from '@/data/records';
 import { Button } from '@/ui/Button';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';

@@ -1,8 +1,8 @@
 import type { ShelfModel, SizerRecord } from '@leggero/contract';
 
-import type { Lengths } from '@/api/lengths';
-import { bestHole, targetOf } from '@/api/holes';
-import { modelName, type ModelView } from '@/api/modelView';
+import type { Lengths } from '@/views/lengths';
+import { bestHole, targetOf } from '@/views/holes';
+import { modelName, type ModelView } from '@/views/modelView';
 import { roundLimitText } from '@/wording/target';
 import { dosed, feelOf, FINISH_WORDS, KIND_WORDS, ORIGIN_WORDS, standing } from '@/wording/trade';
 

@@ -3,10 +3,10 @@ import { isWidthKind, MM_PER_INCH, modellingCode, NOMINAL_SIZES_MM, type ModelKi
 import { readModellingCode } from '@leggero/core/modelling';
 import { useState } from 'react';
 
-import { useLengths } from '@/api/lengths';
-import { nominalInches } from '@/api/modelView';
+import { useLengths } from '@/data/lengths';
+import { nominalInches } from '@/views/modelView';
 import { Field, Labelled } from '@/ui/Field';
-import { LengthField } from '@/ui/LengthField';
+import { LengthField } from '@/parts/LengthField';
 import { PickChips } from '@/ui/PickChips';
 import { codeProblemText, codeText } from '@/wording/modelling';
 

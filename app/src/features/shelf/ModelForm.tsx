@@ -4,12 +4,12 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { router } from 'expo-router';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 
-import { newId } from '@/api/id';
-import { modelName } from '@/api/modelView';
-import { useCommand } from '@/api/queries';
+import { newId } from '@/device/id';
+import { modelName } from '@/views/modelView';
+import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
-import { ColourChoice } from '@/ui/ColourChoice';
-import { COLOURS } from '@/ui/colours';
+import { ColourChoice } from '@/parts/ColourChoice';
+import { COLOURS } from '@/parts/colours';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { Labelled } from '@/ui/Field';
 import { FormChoice, FormField } from '@/ui/FormField';
@@ -21,7 +21,6 @@ import { firstSize, KindFields } from './KindFields';
 
 /** A new balloon, or the details of one that is there. */
 export function ModelForm({ model }: { model?: ModelDetail }) {
-  const send = useCommand();
   const { control, handleSubmit, setValue } = useForm<ModelCreate>({
     resolver: zodResolver(modelFieldsSchema),
     defaultValues: model ?? {
@@ -44,12 +43,12 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
   const save = handleSubmit((values) => {
     if (values.kind === 'modelling' && values.lengthMm === null) return;
     const { id, outerId: _, innerId: __, ...change } = values;
-    if (model) send({ name: 'changeModel', id, body: change });
-    else send({ name: 'createModel', body: values });
+    if (model) write({ change: 'model', id, by: change });
+    else write({ put: 'model', row: values });
     router.replace(`/shelf/${id}`);
   });
   const remove = () => {
-    if (model) send({ name: 'deleteModel', id: model.id });
+    if (model) write({ remove: 'model', id: model.id });
     router.replace('/shelf');
   };
   return (

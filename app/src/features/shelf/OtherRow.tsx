@@ -3,9 +3,9 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import Svg, { Ellipse, Path, Rect } from 'react-native-svg';
 
-import { useLengths } from '@/api/lengths';
-import { modelName } from '@/api/modelView';
-import { shade } from '@/ui/Balloon';
+import { useLengths } from '@/data/lengths';
+import { modelName } from '@/views/modelView';
+import { shade } from '@/parts/Balloon';
 import { counted, KIND_WORDS } from '@/wording/trade';
 
 import { RowFrame } from './RowFrame';

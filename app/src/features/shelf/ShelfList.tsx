@@ -4,9 +4,9 @@ import Plus from 'lucide-react-native/icons/plus';
 import { useRef, useState } from 'react';
 import { FlatList, type TextInput } from 'react-native';
 
-import { useKnowledge } from '@/api/knowledge';
-import { modelName } from '@/api/modelView';
-import { useShelf, useStudio, useTiers } from '@/api/queries';
+import { useKnowledge } from '@/data/knowledge';
+import { modelName } from '@/views/modelView';
+import { useShelf, useStudio, useTiers } from '@/data/records';
 import { Button, IconButton } from '@/ui/Button';
 import { Page } from '@/ui/Page';
 import { SearchField } from '@/ui/SearchField';

@@ -1,10 +1,10 @@
 import type { ShelfModel, Studio, TierRecord } from '@leggero/contract';
 import { memo } from 'react';
 
-import type { Knowledge } from '@/api/knowledge';
-import { useLengths } from '@/api/lengths';
-import { figureOf, firstTarget, modelName, viewModel } from '@/api/modelView';
-import { Aperture } from '@/ui/Aperture';
+import type { Knowledge } from '@/views/knowledge';
+import { useLengths } from '@/data/lengths';
+import { figureOf, firstTarget, modelName, viewModel } from '@/views/modelView';
+import { Aperture } from '@/parts/Aperture';
 import { counted, FINISH_WORDS, KIND_WORDS, ORIGIN_WORDS } from '@/wording/trade';
 
 import { RowFrame } from './RowFrame';

@@ -1,11 +1,11 @@
 import type { SizerRecord } from '@leggero/contract';
 import { View } from 'react-native';
 
-import { bestHole, targetOf, type SizerChoice } from '@/api/holes';
-import { useKnowledge } from '@/api/knowledge';
-import { useLengths } from '@/api/lengths';
-import { modelName, viewModel } from '@/api/modelView';
-import { useSizers, useStudio, useTiers } from '@/api/queries';
+import { bestHole, targetOf, type SizerChoice } from '@/views/holes';
+import { useKnowledge } from '@/data/knowledge';
+import { useLengths } from '@/data/lengths';
+import { modelName, viewModel } from '@/views/modelView';
+import { useSizers, useStudio, useTiers } from '@/data/records';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';

@@ -3,9 +3,9 @@ import { holesProblem, parseLength, WIDEST_HOLE_MM, type HoleWay } from '@legger
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { newId, nowUtc } from '@/api/id';
-import { useLengths } from '@/api/lengths';
-import { useCommand } from '@/api/queries';
+import { newId, nowUtc } from '@/device/id';
+import { useLengths } from '@/data/lengths';
+import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
 import { Words } from '@/ui/Words';
@@ -29,7 +29,6 @@ interface Typed {
 
 /** One hole's width in two directions; what cannot be stays in its field with the reason. */
 export function HoleMeasure({ sizer, hole, way, onKept, onSkip, onBack }: HoleMeasureProps) {
-  const send = useCommand();
   const lengths = useLengths();
   const [typed, setTyped] = useState<Typed>({ across: '', down: '' });
   const [errors, setErrors] = useState<Partial<Typed>>({});
@@ -67,7 +66,7 @@ export function HoleMeasure({ sizer, hole, way, onKept, onSkip, onBack }: HoleMe
     if (wrong) {
       return setErrors({ across: holesProblemText(wrong.code, row[wrong.index]!.label, wrong.other) });
     }
-    send({ name: 'createHoleMeasurement', body });
+    write({ put: 'holeMeasurement', row: body });
     onKept(body.id);
   };
   const type = (field: keyof Typed) => (text: string) => {

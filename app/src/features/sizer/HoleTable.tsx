@@ -2,7 +2,7 @@ import { holeAt, type HoleRecord } from '@leggero/contract';
 import Trash from 'lucide-react-native/icons/trash';
 import { View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
+import { useLengths } from '@/data/lengths';
 import { IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Chip, type Tone } from '@/ui/Chip';

@@ -1,7 +1,8 @@
 import { holeAt, type SizerRecord } from '@leggero/contract';
 
-import { useLengths } from '@/api/lengths';
-import { useCommand } from '@/api/queries';
+import { useLengths } from '@/data/lengths';
+import { write } from '@/data/outbox';
+import { writesOfHoles } from '@/views/gauges';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
@@ -12,7 +13,6 @@ import { listed } from '@/wording/trade';
  * sizer.
  */
 export function RelabelCard({ sizer }: { sizer: SizerRecord }) {
-  const send = useCommand();
   const { bare, text } = useLengths();
   const wrong = sizer.holes.flatMap((hole) => {
     const { origin, widthMm } = holeAt(hole);
@@ -23,7 +23,7 @@ export function RelabelCard({ sizer }: { sizer: SizerRecord }) {
   const correct = () => {
     const corrected = new Map(wrong.map(({ hole, widthMm, label }) => [hole.id, { label, widthMm }]));
     const holes = sizer.holes.map(({ id, label, widthMm }) => ({ id, label, widthMm, ...corrected.get(id) }));
-    send({ name: 'changeSizer', id: sizer.id, body: { holes } });
+    write(...writesOfHoles(sizer.id, { before: sizer.holes, wanted: holes }));
   };
   return (
     <Card title="Labels that are off">

@@ -3,10 +3,11 @@ import type { HoleWay } from '@leggero/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 
-import { useCommand, useSizers } from '@/api/queries';
-import { WithGauge } from '@/features/gauge/WithGauge';
+import { write } from '@/data/outbox';
+import { useSizers } from '@/data/records';
+import { WithGauge } from '@/parts/WithGauge';
 import { Button } from '@/ui/Button';
-import { HoleRow } from '@/ui/HoleRow';
+import { HoleRow } from '@/parts/HoleRow';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { PickChips } from '@/ui/PickChips';
@@ -38,7 +39,6 @@ export function SizerCheckPage({ sizerId }: { sizerId: string }) {
 }
 
 function Walk({ sizer }: { sizer: SizerRecord }) {
-  const send = useCommand();
   const wide = useWide();
   const [way, setWay] = useState<HoleWay>('caliper');
   const [place, setPlace] = useState(0);
@@ -51,7 +51,7 @@ function Walk({ sizer }: { sizer: SizerRecord }) {
   const undo = () => {
     const last = Object.entries(taken).at(-1);
     if (!last) return;
-    send({ name: 'deleteHoleMeasurement', id: last[1] });
+    write({ remove: 'holeMeasurement', id: last[1] });
     setTaken(Object.fromEntries(Object.entries(taken).slice(0, -1)));
     setPlace(holes.findIndex(({ id }) => id === last[0]));
   };

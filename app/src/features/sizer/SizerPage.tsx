@@ -4,14 +4,16 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { newId } from '@/api/id';
-import { useLengths } from '@/api/lengths';
-import { useCommand, useSizers } from '@/api/queries';
-import { WithGauge } from '@/features/gauge/WithGauge';
+import { newId } from '@/device/id';
+import { useLengths } from '@/data/lengths';
+import { write } from '@/data/outbox';
+import { useSizers } from '@/data/records';
+import { WithGauge } from '@/parts/WithGauge';
+import { writesOfHoles } from '@/views/gauges';
 import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { Field } from '@/ui/Field';
-import { HoleRow } from '@/ui/HoleRow';
+import { HoleRow } from '@/parts/HoleRow';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
@@ -31,7 +33,6 @@ export function SizerPage({ sizerId }: { sizerId: string }) {
 }
 
 function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
-  const send = useCommand();
   const wide = useWide();
   const lengths = useLengths();
   const [name, setName] = useState(sizer?.name ?? '');
@@ -56,14 +57,17 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
   };
   const save = () => {
     const labels = holes.map(({ id, label, widthMm }) => ({ id, label, widthMm }));
-    const body = { name: name.trim(), keeper: keeper.trim().slice(0, 80), holes: labels };
-    if (body.name === '' || body.name.length > 80) return setNameError('Give the sizer a name of 1 to 80 characters.');
-    if (sizer) send({ name: 'changeSizer', id: sizer.id, body });
-    else send({ name: 'createSizer', body: { id: newId(), ...body } });
+    const by = { name: name.trim(), keeper: keeper.trim().slice(0, 80) };
+    if (by.name === '' || by.name.length > 80) return setNameError('Give the sizer a name of 1 to 80 characters.');
+    const id = sizer?.id ?? newId();
+    write(
+      sizer ? { change: 'sizer', id, by } : { put: 'sizer', row: { id, ...by } },
+      ...writesOfHoles(id, { before: sizer?.holes ?? [], wanted: labels }),
+    );
     router.navigate('/gauges');
   };
   const remove = () => {
-    if (sizer) send({ name: 'deleteSizer', id: sizer.id });
+    if (sizer) write({ remove: 'sizer', id: sizer.id });
     router.navigate('/gauges');
   };
   return (

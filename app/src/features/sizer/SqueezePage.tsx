@@ -3,19 +3,20 @@ import { passedWidth } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { squeezeOf } from '@/api/holes';
-import { newId, nowUtc } from '@/api/id';
-import { useKnowledge } from '@/api/knowledge';
-import { useLengths } from '@/api/lengths';
-import { modelName, mostUsed } from '@/api/modelView';
-import { useCommand, useSizers } from '@/api/queries';
-import { WithGauge } from '@/features/gauge/WithGauge';
-import { BalloonChoice } from '@/ui/BalloonChoice';
+import { squeezeOf } from '@/views/holes';
+import { newId, nowUtc } from '@/device/id';
+import { useKnowledge } from '@/data/knowledge';
+import { useLengths } from '@/data/lengths';
+import { modelName, mostUsed } from '@/views/modelView';
+import { write } from '@/data/outbox';
+import { useSizers } from '@/data/records';
+import { WithGauge } from '@/parts/WithGauge';
+import { BalloonChoice } from '@/parts/BalloonChoice';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Labelled } from '@/ui/Field';
-import { LengthEntry } from '@/ui/LengthEntry';
+import { LengthEntry } from '@/parts/LengthEntry';
 import { Page } from '@/ui/Page';
 import { PickChips } from '@/ui/PickChips';
 import { Empty } from '@/ui/States';
@@ -34,7 +35,6 @@ export function SqueezePage({ sizerId }: { sizerId: string }) {
 }
 
 function Learn({ sizer, sizers }: { sizer: SizerRecord; sizers: readonly SizerRecord[] }) {
-  const send = useCommand();
   const lengths = useLengths();
   const knowledge = useKnowledge();
   const models = knowledge?.models ?? [];
@@ -62,7 +62,7 @@ function Learn({ sizer, sizers }: { sizer: SizerRecord; sizers: readonly SizerRe
   const last = sizer.sizings.at(-1);
   const keep = () => {
     const body = { id: newId(), holeId: hole.id, nominalMm: model.nominalMm, widthMm, takenAt: nowUtc() };
-    send({ name: 'createSizing', body });
+    write({ put: 'sizing', row: body });
     setTypedMm(null);
   };
   return (
@@ -71,9 +71,7 @@ function Learn({ sizer, sizers }: { sizer: SizerRecord; sizers: readonly SizerRe
       subtitle={`${sizer.name} · ${counted(sizer.sizings.length, 'balloon')} so far`}
       back={back}
       aside={
-        last ? (
-          <Button title="Undo" look="plain" onPress={() => send({ name: 'deleteSizing', id: last.id })} />
-        ) : undefined
+        last ? <Button title="Undo" look="plain" onPress={() => write({ remove: 'sizing', id: last.id })} /> : undefined
       }
       actions={
         <Button title="Add this balloon" look="primary" tall className="flex-1" disabled={!possible} onPress={keep} />

@@ -1,11 +1,11 @@
+import type { Studio } from '@leggero/contract';
 import { useState } from 'react';
 
-import { useCommand } from '@/api/queries';
+import { write } from '@/data/outbox';
 import { Field } from '@/ui/Field';
 
 /** The studio's name, kept when the field is left. */
-export function StudioName({ name }: { name: string }) {
-  const send = useCommand();
+export function StudioName({ id, name }: Pick<Studio, 'id' | 'name'>) {
   const [typed, setTyped] = useState(name);
   const wanted = typed.trim();
   const fits = wanted.length > 0 && wanted.length <= 80;
@@ -14,7 +14,7 @@ export function StudioName({ name }: { name: string }) {
       label="Name"
       value={typed}
       onChangeText={setTyped}
-      onBlur={() => fits && wanted !== name && send({ name: 'changeStudio', body: { name: wanted } })}
+      onBlur={() => fits && wanted !== name && write({ change: 'studio', id, by: { name: wanted } })}
       error={fits ? undefined : 'Give the studio a name of 1 to 80 characters.'}
     />
   );

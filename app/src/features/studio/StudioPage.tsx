@@ -2,7 +2,8 @@ import { STEP_MM } from '@leggero/core';
 import type { Studio } from '@leggero/contract';
 import { View } from 'react-native';
 
-import { useCommand, useStudio, useTiers } from '@/api/queries';
+import { write } from '@/data/outbox';
+import { useStudio, useTiers } from '@/data/records';
 import { Card } from '@/ui/Card';
 import { Labelled } from '@/ui/Field';
 import { Page } from '@/ui/Page';
@@ -31,7 +32,6 @@ const THEMES: readonly { value: ThemeChoice; title: string }[] = [
 export function StudioPage() {
   const studio = useStudio();
   const tiers = useTiers();
-  const send = useCommand();
   const { choice, choose } = useThemeChoice();
   if (!studio.data || !tiers.data) {
     return (
@@ -44,18 +44,18 @@ export function StudioPage() {
       </Page>
     );
   }
-  const { unit, stepMm } = studio.data;
+  const { id, unit, stepMm } = studio.data;
   const rounding = ROUNDINGS.find(({ patch }) => patch.unit === unit && Math.abs(patch.stepMm - stepMm) < 0.01);
   const round = (value: Rounding) => {
     const patch = ROUNDINGS.find((each) => each.value === value)?.patch;
-    if (patch) send({ name: 'changeStudio', body: patch });
+    if (patch) write({ change: 'studio', id, by: patch });
   };
   return (
     <Page title="Studio">
       <View className="w-full max-w-[640px] gap-4">
         <Card>
           <View className="gap-4">
-            <StudioName key={studio.data.id} name={studio.data.name} />
+            <StudioName key={studio.data.id} id={studio.data.id} name={studio.data.name} />
             <Labelled label="Lengths">
               <Segmented label="Lengths" options={ROUNDINGS} value={rounding?.value ?? null} onChange={round} />
             </Labelled>

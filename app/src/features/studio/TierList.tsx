@@ -5,8 +5,8 @@ import ChevronUp from 'lucide-react-native/icons/chevron-up';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { newId } from '@/api/id';
-import { useCommand } from '@/api/queries';
+import { newId } from '@/device/id';
+import { write } from '@/data/outbox';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { UndoLine } from '@/ui/UndoLine';
@@ -18,7 +18,6 @@ import { TierSheet } from './TierSheet';
 
 /** The studio's tiers in their order: what share of nominal each fills to, and what for. */
 export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
-  const send = useCommand();
   const [open, setOpen] = useState<TierRecord | null>(null);
   const [deleted, setDeleted] = useState<TierRecord | null>(null);
   const isNew = open !== null && !tiers.some(({ id }) => id === open.id);
@@ -28,22 +27,24 @@ export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
   };
   const save = (tier: TierRecord) => {
     const { id, ...change } = tier;
-    send(isNew ? { name: 'createTier', body: tier } : { name: 'changeTier', id, body: change });
+    write(isNew ? { put: 'tier', row: tier } : { change: 'tier', id, by: change });
     setOpen(null);
   };
   const remove = (tier: TierRecord) => {
-    send({ name: 'deleteTier', id: tier.id });
+    write({ remove: 'tier', id: tier.id });
     setDeleted(tier);
     setOpen(null);
   };
   const restore = () => {
-    if (deleted) send({ name: 'createTier', body: deleted });
+    if (deleted) write({ put: 'tier', row: deleted });
     setDeleted(null);
   };
   const swap = (tier: TierRecord, other: TierRecord | undefined) => {
     if (!other) return;
-    send({ name: 'changeTier', id: tier.id, body: { position: other.position } });
-    send({ name: 'changeTier', id: other.id, body: { position: tier.position } });
+    write(
+      { change: 'tier', id: tier.id, by: { position: other.position } },
+      { change: 'tier', id: other.id, by: { position: tier.position } },
+    );
   };
   const ordered = [...tiers].sort((a, b) => a.position - b.position);
   return (

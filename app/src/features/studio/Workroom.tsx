@@ -1,16 +1,15 @@
 import type { Studio } from '@leggero/contract';
 import { View } from 'react-native';
 
-import { useCommand } from '@/api/queries';
+import { write } from '@/data/outbox';
 import { PlaceFields } from '@/parts/PlaceFields';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 
 /** Where balloons are made: what the venue is compared with. */
 export function Workroom({ studio }: { studio: Studio }) {
-  const send = useCommand();
-  const change = (body: Partial<Pick<Studio, 'workroomTempC' | 'workroomAltitudeM'>>) =>
-    send({ name: 'changeStudio', body });
+  const change = (by: Partial<Pick<Studio, 'workroomTempC' | 'workroomAltitudeM'>>) =>
+    write({ change: 'studio', id: studio.id, by });
   return (
     <Card title="Workroom">
       <View className="gap-3">

@@ -4,8 +4,10 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { newId, nowUtc } from '@/api/id';
-import { useCommand, usePeople, useStudies } from '@/api/queries';
+import { newId, nowUtc } from '@/device/id';
+import { write } from '@/data/outbox';
+import { usePeople, useStudies } from '@/data/records';
+import { writesOfPeople } from '@/views/checks';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Field, Labelled } from '@/ui/Field';
@@ -60,7 +62,6 @@ export function StudiesPage() {
 
 function NewStudy() {
   const wide = useWide();
-  const send = useCommand();
   const people = usePeople().data ?? [];
   const [subject, setSubject] = useState('');
   const [names, setNames] = useState<string[]>([]);
@@ -75,10 +76,10 @@ function NewStudy() {
     }
     if (names.length < FEWEST) return setErrors({ people: 'Two people or more take part.' });
     const id = newId();
-    send({
-      name: 'createStudy',
-      body: { id, subject: named, people: names, balloons, repeats, startedAt: nowUtc() },
-    });
+    write(
+      { put: 'study', row: { id, subject: named, balloons, repeats, startedAt: nowUtc() } },
+      ...writesOfPeople(id, names, newId),
+    );
     router.navigate(`/gauges/studies/${id}`);
   };
   return (

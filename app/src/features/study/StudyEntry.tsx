@@ -3,9 +3,9 @@ import { parseLength } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { newId, nowUtc } from '@/api/id';
-import { useLengths } from '@/api/lengths';
-import { useCommand } from '@/api/queries';
+import { newId, nowUtc } from '@/device/id';
+import { useLengths } from '@/data/lengths';
+import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Field } from '@/ui/Field';
@@ -22,7 +22,6 @@ const MOST_MM = 2500;
 
 /** The next width of a study, typed as it was read. */
 export function StudyEntry({ study, cell }: StudyEntryProps) {
-  const send = useCommand();
   const lengths = useLengths();
   const [typed, setTyped] = useState('');
   const [error, setError] = useState<string>();
@@ -31,9 +30,9 @@ export function StudyEntry({ study, cell }: StudyEntryProps) {
     const parsed = parseLength({ text: typed, unit: lengths.unit });
     if (!parsed.ok) return setError(LENGTH_PROBLEMS[parsed.problem.code]);
     if (!(parsed.value > 0 && parsed.value < MOST_MM)) return setError('No balloon is that wide. Check the unit.');
-    send({
-      name: 'createStudyWidth',
-      body: { id: newId(), studyId: study.id, ...cell, widthMm: parsed.value, takenAt: nowUtc() },
+    write({
+      put: 'studyWidth',
+      row: { id: newId(), studyId: study.id, ...cell, widthMm: parsed.value, takenAt: nowUtc() },
     });
   };
   return (

@@ -3,7 +3,8 @@ import { sizingStudy } from '@leggero/core';
 import { router } from 'expo-router';
 import Undo from 'lucide-react-native/icons/undo-2';
 
-import { useCommand, useStudies } from '@/api/queries';
+import { write } from '@/data/outbox';
+import { useStudies } from '@/data/records';
 import { IconButton } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { Page } from '@/ui/Page';
@@ -35,13 +36,12 @@ export function StudyPage({ studyId }: { studyId: string }) {
 }
 
 function Shown({ study }: { study: StudyRecord }) {
-  const send = useCommand();
   const { people, balloons, repeats, widths } = study;
   const result = sizingStudy(studyCells(study));
   const total = balloons * repeats * people.length;
   const last = [...widths].sort((a, b) => a.takenAt.localeCompare(b.takenAt)).at(-1);
   const undo = () => {
-    if (last) send({ name: 'deleteStudyWidth', id: last.id });
+    if (last) write({ remove: 'studyWidth', id: last.id });
   };
   useKeys({ u: undo });
   const next = nextCell(study);
@@ -68,7 +68,7 @@ function Shown({ study }: { study: StudyRecord }) {
         what="this study"
         consequence="Its widths go with it."
         onDelete={() => {
-          send({ name: 'deleteStudy', id: study.id });
+          write({ remove: 'study', id: study.id });
           router.replace(BACK);
         }}
       />

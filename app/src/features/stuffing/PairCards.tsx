@@ -2,12 +2,12 @@ import type { TierRecord } from '@leggero/contract';
 import type { Target } from '@leggero/core';
 import { View } from 'react-native';
 
-import { useLengths } from '@/api/lengths';
-import { modelName } from '@/api/modelView';
+import { useLengths } from '@/data/lengths';
+import { modelName } from '@/views/modelView';
 import { Card } from '@/ui/Card';
-import { PartedChart, PressureChart } from '@/ui/charts';
+import { PartedChart, PressureChart } from '@/parts/charts';
 import { Chip } from '@/ui/Chip';
-import { LengthFigure } from '@/ui/LengthFigure';
+import { LengthFigure } from '@/parts/LengthFigure';
 import { Segmented } from '@/ui/Segmented';
 import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';

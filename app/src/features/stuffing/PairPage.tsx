@@ -2,14 +2,15 @@ import { MODEL_DEFAULTS, type ShelfModel } from '@leggero/contract';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 
-import { newId } from '@/api/id';
-import { useKnowledge } from '@/api/knowledge';
-import { modelName, mostUsed } from '@/api/modelView';
-import type { Parts } from '@/api/pairs';
-import { useCommand, useStudio, useTiers } from '@/api/queries';
-import { BalloonPick } from '@/ui/BalloonPick';
+import { newId } from '@/device/id';
+import { useKnowledge } from '@/data/knowledge';
+import { modelName, mostUsed } from '@/views/modelView';
+import type { Parts } from '@/views/pairs';
+import { write } from '@/data/outbox';
+import { useStudio, useTiers } from '@/data/records';
+import { BalloonPick } from '@/parts/BalloonPick';
 import { Button } from '@/ui/Button';
-import { Cautions } from '@/ui/Cautions';
+import { Cautions } from '@/parts/Cautions';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { Empty, Loading } from '@/ui/States';
@@ -28,7 +29,6 @@ export function PairPage() {
   const studio = useStudio().data;
   const tiers = useTiers().data;
   const wide = useWide();
-  const send = useCommand();
   const singles = knowledge?.models.filter(({ outerId: of }) => of === null);
   const parts = singles ? chosenParts(singles, outerId, innerId) : null;
   const tier = pairTier(tiers ?? [], tierId);
@@ -57,9 +57,9 @@ export function PairPage() {
     if (there) return router.navigate(`/shelf/${there.id}`);
     const id = newId();
     const { kind, nominalMm, finish, colourHex } = outer;
-    send({
-      name: 'createModel',
-      body: {
+    write({
+      put: 'model',
+      row: {
         ...MODEL_DEFAULTS,
         id,
         line: `${modelName(outer)} over ${modelName(inner)}`.slice(0, 80),

@@ -2,9 +2,9 @@ import type { ShelfModel } from '@leggero/contract';
 import { View } from 'react-native';
 import { G, Line } from 'react-native-svg';
 
-import { figureOf } from '@/api/modelView';
-import type { Parts } from '@/api/pairs';
-import { Balloon } from '@/ui/Balloon';
+import { figureOf } from '@/views/modelView';
+import type { Parts } from '@/views/pairs';
+import { Balloon } from '@/parts/Balloon';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 import { Words } from '@/ui/Words';

@@ -3,7 +3,7 @@ import { hexOf, linearOf, linearOfOklab, oklabOf } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { useCommand } from '@/api/queries';
+import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
@@ -34,11 +34,10 @@ interface SeenColourProps {
 
 /** What the pair really looks like: the estimate, nudged until it matches the balloon in hand, and saved. */
 export function SeenColour({ pair, view }: SeenColourProps) {
-  const send = useCommand();
   const estimate = view.colour.colourHex;
   const kept = pair.seenHex ?? estimate;
   const [hex, setHex] = useState(kept);
-  const save = (seenHex: string | null) => send({ name: 'changeModel', id: pair.id, body: { seenHex } });
+  const save = (seenHex: string | null) => write({ change: 'model', id: pair.id, by: { seenHex } });
   const widthMm = view.stuffing?.target.widthMm ?? pair.nominalMm * 0.8;
   return (
     <Card title="What it really looks like">

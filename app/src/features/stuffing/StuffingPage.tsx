@@ -1,9 +1,9 @@
 import { View } from 'react-native';
 
-import { modelName } from '@/api/modelView';
-import { partsOf } from '@/api/pairs';
-import type { ShownModel } from '@/features/model/WithModel';
-import { Cautions } from '@/ui/Cautions';
+import { modelName } from '@/views/modelView';
+import { partsOf } from '@/views/pairs';
+import type { ShownModel } from '@/parts/WithModel';
+import { Cautions } from '@/parts/Cautions';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';

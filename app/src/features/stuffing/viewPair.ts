@@ -16,9 +16,9 @@ import {
   type SkinStuffing,
 } from '@leggero/core/stuffing';
 
-import type { Knowledge } from '@/api/knowledge';
-import { skinOf, viewModel } from '@/api/modelView';
-import { expectedColour, opacitiesOf, type Parts } from '@/api/pairs';
+import type { Knowledge } from '@/views/knowledge';
+import { skinOf, viewModel } from '@/views/modelView';
+import { expectedColour, opacitiesOf, type Parts } from '@/views/pairs';
 
 /** Enough for a curve without corners at any width of the page. */
 const CHART_POINTS = 500;

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 
 import { ModelForm } from '@/features/shelf/ModelForm';
-import { WithModel } from '@/features/model/WithModel';
+import { WithModel } from '@/parts/WithModel';
 
 export default function EditModel() {
   const { modelId } = useLocalSearchParams<{ modelId: string }>();

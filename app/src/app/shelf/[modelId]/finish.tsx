@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 
 import { FinishPage } from '@/features/finish/FinishPage';
-import { WithModel } from '@/features/model/WithModel';
+import { WithModel } from '@/parts/WithModel';
 
 export default function Finish() {
   const { modelId } = useLocalSearchParams<{ modelId: string }>();

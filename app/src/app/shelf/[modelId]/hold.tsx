@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 
 import { HoldPage } from '@/features/hold/HoldPage';
-import { WithModel } from '@/features/model/WithModel';
+import { WithModel } from '@/parts/WithModel';
 
 export default function Hold() {
   const { modelId } = useLocalSearchParams<{ modelId: string }>();

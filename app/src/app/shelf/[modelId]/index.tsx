@@ -1,8 +1,34 @@
+import { isWidthKind } from '@leggero/core';
 import { useLocalSearchParams } from 'expo-router';
+import { lazy, Suspense } from 'react';
 
-import { ShelfItem } from '@/features/shelf/ShelfItem';
+import { useModel } from '@/data/records';
+import { ModelPage } from '@/features/model/ModelPage';
+import { Page } from '@/ui/Page';
+import { Loading } from '@/ui/States';
+
+const ModellingPage = lazy(async () => ({
+  default: (await import('@/features/modelling/ModellingPage')).ModellingPage,
+}));
+const FoilPage = lazy(async () => ({ default: (await import('@/features/foil/FoilPage')).FoilPage }));
 
 export default function Model() {
   const { modelId } = useLocalSearchParams<{ modelId: string }>();
   return <ShelfItem key={modelId} modelId={modelId} />;
+}
+
+/** The page of what lies on the shelf, by its kind. */
+function ShelfItem({ modelId }: { modelId: string }) {
+  const model = useModel(modelId).data;
+  if (!model || isWidthKind(model.kind)) return <ModelPage modelId={modelId} />;
+  const waiting = (
+    <Page title=" " back="/shelf">
+      <Loading what="the balloon" />
+    </Page>
+  );
+  return (
+    <Suspense fallback={waiting}>
+      {model.kind === 'modelling' ? <ModellingPage model={model} /> : <FoilPage model={model} />}
+    </Suspense>
+  );
 }

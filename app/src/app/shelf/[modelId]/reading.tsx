@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { WithModel } from '@/features/model/WithModel';
+import { WithModel } from '@/parts/WithModel';
 import { ReadingPage } from '@/features/reading/ReadingPage';
 
 export default function AddReading() {

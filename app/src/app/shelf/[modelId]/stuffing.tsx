@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 
 import { StuffingPage } from '@/features/stuffing/StuffingPage';
-import { WithModel } from '@/features/model/WithModel';
+import { WithModel } from '@/parts/WithModel';
 
 export default function Stuffing() {
   const { modelId } = useLocalSearchParams<{ modelId: string }>();

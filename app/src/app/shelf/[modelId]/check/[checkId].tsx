@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 
 import { CheckPage } from '@/features/check/CheckPage';
-import { WithModel } from '@/features/model/WithModel';
+import { WithModel } from '@/parts/WithModel';
 
 export default function Check() {
   const { modelId, checkId } = useLocalSearchParams<{ modelId: string; checkId: string }>();

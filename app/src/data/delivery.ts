@@ -1,0 +1,224 @@
+import { hangsOn, MOST_COMMANDS, type BatchAnswer, type ProblemDocument } from '@leggero/contract';
+
+import { ApiError, call, isLater, readChanges } from './client';
+import { carryOver } from './carryOver';
+import type { Entry } from '@/views/entries';
+import { follow } from './follow';
+import { kept, openReplica, stand, take, tell } from './replica';
+import { useRecords } from './state';
+import { leadAlone, listenToTabs } from './tabs';
+
+const FIRST_PAUSE_MS = 500;
+const LONGEST_PAUSE_MS = 5000;
+/** Over which the server has stumbled so often steps aside, and lets what does not hang on it pass. */
+const MOST_STUMBLES = 3;
+/** A request is well below what the server takes. */
+const MOST_BYTES = 500_000;
+
+/** Wakes whoever delivers in this tab. */
+let wake = (): void => {};
+let pullWanted = true;
+
+/** Asks for what is new as soon as can be: after something was written past the outbox. */
+export function pullSoon(): void {
+  pullWanted = true;
+  wake();
+  tell({ kind: 'pull' });
+}
+
+/**
+ * Sends what waits and follows what others write, for as long as the app is open; one tab of a device does. Answers a
+ * function that stops it.
+ */
+export function deliver(): () => void {
+  let stopped = false;
+  let endLead = (): void => {};
+  const opened = openReplica();
+  const start = () => {
+    if (stopped) return;
+    endLead = leadAlone(kept(), lead);
+    // Where another tab delivers, it tells this one how things are.
+    pullSoon();
+  };
+  if (typeof indexedDB === 'undefined') start();
+  else void opened.then(start);
+  const endListening = listenToTabs((message) => {
+    if (message.kind === 'pull') pullWanted = true;
+    wake();
+  });
+  return () => {
+    stopped = true;
+    endListening();
+    endLead();
+  };
+}
+
+/** Delivers until the signal ends. */
+async function lead(signal: AbortSignal): Promise<void> {
+  const courier = new Courier(signal);
+  let waking: (() => void) | null = null;
+  let woken = false;
+  wake = () => {
+    woken = true;
+    waking?.();
+  };
+  const rest = (ms: number) =>
+    new Promise<void>((resolve) => {
+      const timer = setTimeout(done, ms);
+      function done(): void {
+        clearTimeout(timer);
+        waking = null;
+        resolve();
+      }
+      waking = done;
+      signal.addEventListener('abort', done, { once: true });
+    });
+  pullWanted = true;
+  const endFollowing = follow((revision) => {
+    if (revision !== null && revision <= useRecords.getState().revision) return;
+    pullWanted = true;
+    wake();
+  });
+  const endWatching = useRecords.subscribe((state, before) => {
+    if (state.waiting !== before.waiting) wake();
+  });
+  let pause = FIRST_PAUSE_MS;
+  while (!signal.aborted) {
+    woken = false;
+    const outcome = await courier.turn();
+    if (signal.aborted) break;
+    if (outcome === 'failed') {
+      // What wakes is an entry, a word of the server, or a network that is back; none of them hurries a server in need.
+      await rest(pause);
+      pause = Math.min(LONGEST_PAUSE_MS, pause * 2);
+    } else {
+      pause = FIRST_PAUSE_MS;
+      if (outcome === 'idle' && !woken) await rest(HOUR_MS);
+    }
+  }
+  endWatching();
+  endFollowing();
+}
+
+const HOUR_MS = 3_600_000;
+
+/** Takes what waits to the server, and brings what is new. */
+class Courier {
+  /** How often the server stumbled over each entry, by key. */
+  private readonly stumbles = new Map<string, number>();
+  /** So many are sent at once; fewer once a request of many did not come through. */
+  private size = MOST_COMMANDS;
+  private carriedOver = false;
+
+  constructor(private readonly signal: AbortSignal) {}
+
+  /** One request, where there is anything to ask. */
+  async turn(): Promise<'done' | 'failed' | 'idle'> {
+    const { next, aside } = this.sorted();
+    stand({ aside: aside.length });
+    try {
+      if (next.length > 0) return await this.send(next);
+      if (pullWanted || !useRecords.getState().filled) return await this.pull();
+      // All else is done: what stands aside is tried again, the oldest first.
+      if (aside[0]) return (await this.send(aside.slice(0, 1))) === 'done' && this.stands(aside[0]) ? 'failed' : 'done';
+      return 'idle';
+    } catch (error) {
+      if (this.signal.aborted) return 'idle';
+      if (!(error instanceof ApiError)) throw error;
+      this.failed(error, next);
+      return 'failed';
+    }
+  }
+
+  private stands({ key }: Entry): boolean {
+    return useRecords.getState().waiting.some((entry) => entry.key === key);
+  }
+
+  /** What is sent next, and what stands aside. */
+  private sorted(): { next: Entry[]; aside: Entry[] } {
+    const aside: Entry[] = [];
+    const next: Entry[] = [];
+    let bytes = 0;
+    for (const entry of useRecords.getState().waiting) {
+      const stumbled = (this.stumbles.get(entry.key) ?? 0) >= MOST_STUMBLES;
+      if (stumbled || aside.some((other) => hangsOn(entry, other))) aside.push(entry);
+      else if (next.length < this.size) {
+        bytes += JSON.stringify(entry.writes).length;
+        if (next.length > 0 && bytes > MOST_BYTES) break;
+        next.push(entry);
+      }
+    }
+    return { next, aside };
+  }
+
+  private async pull(): Promise<'done'> {
+    pullWanted = false;
+    const { cursor } = useRecords.getState();
+    const changes = await readChanges(cursor, this.signal).catch((error: unknown) => {
+      pullWanted = true;
+      throw error;
+    });
+    if (changes.more) pullWanted = true;
+    await take({ changes });
+    stand({ struggling: false });
+    useRecords.setState({ error: null });
+    if (useRecords.getState().filled && !this.carriedOver) {
+      this.carriedOver = true;
+      await carryOver();
+    }
+    return 'done';
+  }
+
+  private async send(entries: readonly Entry[]): Promise<'done'> {
+    const { cursor, filled } = useRecords.getState();
+    const { answers, changes } = await call('carryOut', {
+      body: {
+        commands: entries.map(({ key, writes }) => ({ key, writes: [...writes] })),
+        ...(filled ? { since: cursor } : {}),
+      },
+      signal: this.signal,
+    });
+    if (changes?.more) pullWanted = true;
+    await take({ changes: changes as never, ...this.outcome(entries, answers) });
+    this.size = Math.min(MOST_COMMANDS, this.size * 2);
+    stand({ stuck: false, struggling: false });
+    useRecords.setState({ error: null });
+    return 'done';
+  }
+
+  /** What became of each entry. What hangs on one that was not taken stays with it, whatever it was told. */
+  private outcome(entries: readonly Entry[], answers: BatchAnswer['answers']): { done: Entry[]; changed: Entry[] } {
+    const problems = new Map(answers.map(({ key, problem }) => [key, problem]));
+    const [done, changed, left]: [Entry[], Entry[], Entry[]] = [[], [], []];
+    for (const entry of entries) {
+      const problem = problems.get(entry.key);
+      // Of one without an answer nothing is known: it is sent again.
+      if (problem === undefined) left.push(entry);
+      else if (problem === null) {
+        this.stumbles.delete(entry.key);
+        done.push(entry);
+      } else if (left.some((other) => hangsOn(entry, other))) left.push(entry);
+      else if (isLater(problem.status)) {
+        this.stumbles.set(entry.key, (this.stumbles.get(entry.key) ?? 0) + 1);
+        left.push(entry);
+      } else changed.push({ ...entry, problem });
+    }
+    return { done, changed };
+  }
+
+  private failed(error: ApiError, sent: readonly Entry[]): void {
+    if (sent.length === 0) {
+      stand({ struggling: true });
+      useRecords.setState({ error: error.passing ? null : error });
+      return;
+    }
+    // A request of many may fail for one of them: fewer go together until that one stands alone.
+    if (error.stumbled || !error.passing) this.size = Math.max(1, Math.floor(Math.min(this.size, sent.length) / 2));
+    const [only] = sent;
+    if (only && sent.length === 1) {
+      if (error.stumbled) this.stumbles.set(only.key, (this.stumbles.get(only.key) ?? 0) + 1);
+      if (!error.passing) void take({ changed: [{ ...only, problem: error.problem as ProblemDocument }] });
+    }
+    stand({ stuck: true, struggling: true });
+  }
+}

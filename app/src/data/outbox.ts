@@ -1,0 +1,40 @@
+import { writeSchema, type ProblemDocument, type Write } from '@leggero/contract';
+
+import { newId } from '@/device/id';
+import type { Entry, Refusal } from '@/views/entries';
+
+import { enter, take, withdraw } from './replica';
+
+/**
+ * Does something: one command, kept and shown at once, and sent as soon as it can be. What is wrong in itself is among
+ * what was refused. Resolves once it is kept.
+ */
+export function write(...writes: readonly Write[]): Promise<void> {
+  return enter([entryOf(writes)]);
+}
+
+function entryOf(writes: readonly Write[]): Entry {
+  const key = newId();
+  const parsed = writes.map((each) => writeSchema.safeParse(each));
+  const issues = parsed.flatMap(({ error }, at) =>
+    (error?.issues ?? []).map(({ path, message }) => ({ path: ['writes', at, ...path].join('.'), message })),
+  );
+  if (issues.length === 0) return { key, writes: parsed.map(({ data }) => data!), problem: null };
+  const problem: ProblemDocument = {
+    type: 'about:blank',
+    title: issues[0]!.message,
+    status: 400,
+    fields: issues,
+  };
+  return { key, writes: writes as Entry['writes'], problem };
+}
+
+/** Sends what was refused once more, with what hangs on it; changed where someone put it right. */
+export function sendAgain({ entry, hanging }: Refusal): Promise<void> {
+  return take({ changed: [entry, ...hanging].map((each) => ({ ...each, problem: null })) });
+}
+
+/** Gives up what was refused, and what hangs on it. */
+export function drop({ entry, hanging }: Refusal): Promise<void> {
+  return withdraw([entry, ...hanging]);
+}

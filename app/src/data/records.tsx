@@ -1,0 +1,315 @@
+import type {
+  ChainRecord,
+  EyeCheckRecord,
+  ModelDetail,
+  NounName,
+  PersonRecord,
+  PieceRecord,
+  PumpRecord,
+  Rows,
+  Session,
+  ShelfModel,
+  SizerRecord,
+  Studio,
+  StudyRecord,
+  TierRecord,
+} from '@leggero/contract';
+import { layWrites, NO_ROWS, NOUN_NAMES } from '@leggero/contract';
+import {
+  notifyManager,
+  QueryClient,
+  QueryClientProvider,
+  useQueries,
+  useQuery,
+  useQueryClient,
+  type UseQueryResult,
+} from '@tanstack/react-query';
+import { useEffect, useMemo, type ReactNode } from 'react';
+
+import { PIECE_NOUNS, piecesOf, STUDY_NOUNS, studiesOf } from '@/views/checks';
+import { eyeChecksOf, rowsOfEyeChecks } from '@/views/eyes';
+import { SIZER_NOUNS, sizersOf } from '@/views/gauges';
+import { correctedCalibrations, holesById } from '@/views/holes';
+import { dresserOf } from '@/views/pairs';
+import { listOf } from '@/views/rows';
+import { DETAIL_NOUNS, detailOf, SHELF_NOUNS, shelfOf } from '@/views/shelf';
+
+import { ApiError, call } from './client';
+import { deliver, pullSoon } from './delivery';
+import { onPrivate } from './replica';
+import { filled, useRecords } from './state';
+
+const LONGEST_PAUSE_MS = 3000;
+
+/** Asks again for as long as asking may help; a record that is not there stays not there. */
+export function createQueryClient(): QueryClient {
+  return new QueryClient({
+    defaultOptions: {
+      queries: {
+        retry: (_, error) => error instanceof ApiError && error.passing,
+        retryDelay: (attempt) => Math.min(LONGEST_PAUSE_MS, 400 * 2 ** attempt),
+        staleTime: 2000,
+        networkMode: 'always',
+      },
+    },
+  });
+}
+
+// What a tap changes is on the page with the next frame.
+notifyManager.setScheduler(queueMicrotask);
+
+const rowsKey = (noun: NounName) => ['rows', noun] as const;
+/** What the change feed never tells of. */
+const PRIVATE = 'private';
+const KEYS = {
+  session: ['session'],
+  eyeChecks: (personId: string) => [PRIVATE, 'of', personId],
+  eyeCheck: (id: string) => [PRIVATE, id],
+} as const;
+
+/** Gives pages the records: a query for each noun, renewed only for those that a change concerns. */
+export function RecordsProvider({ client, children }: { client: QueryClient; children: ReactNode }) {
+  useEffect(() => {
+    onPrivate(async () => {
+      const late = new Promise((resolve) => setTimeout(resolve, LONGEST_PAUSE_MS));
+      await Promise.race([client.invalidateQueries({ queryKey: [PRIVATE] }), late]);
+    });
+    return useRecords.subscribe(({ rows, filled }, before) => {
+      if (!filled || rows === before.rows) return;
+      for (const noun of NOUN_NAMES)
+        if (rows[noun] !== before.rows[noun]) client.setQueryData(rowsKey(noun), rows[noun]);
+    });
+  }, [client]);
+  return <QueryClientProvider client={client}>{children}</QueryClientProvider>;
+}
+
+/** The rows of some nouns, by noun; undefined until they have come. */
+function useRows<N extends NounName>(nouns: readonly N[]): Pick<Rows, N> | undefined {
+  return useQueries({
+    queries: nouns.map((noun) => ({
+      queryKey: rowsKey(noun),
+      queryFn: async () => {
+        await filled();
+        return useRecords.getState().rows[noun];
+      },
+      staleTime: Infinity,
+      gcTime: Infinity,
+      structuralSharing: false,
+    })),
+    combine: (results) =>
+      results.every(({ data }) => data !== undefined)
+        ? (Object.fromEntries(nouns.map((noun, i) => [noun, results[i]!.data])) as unknown as Pick<Rows, N>)
+        : undefined,
+  });
+}
+
+/** A page's view of some records. */
+export interface Records<Data> {
+  /** Undefined until they have come. */
+  data: Data | undefined;
+  /** They will not come: what the server said. */
+  error: ApiError | null;
+  refetch: () => void;
+}
+
+/** Some rows as a page wants them. */
+function useView<N extends NounName, Data>(nouns: readonly N[], view: (rows: Pick<Rows, N>) => Data): Records<Data> {
+  const rows = useRows(nouns);
+  const error = useRecords((state) => state.error);
+  // By hand in this file: records that did not change must stay the very same, for what is worked out from them is kept
+  // by who they are.
+  const data = useMemo(() => rows && view(rows), [rows, view]);
+  return { data, error, refetch: pullSoon };
+}
+
+const NOT_THERE = new ApiError(404);
+
+/** One of some records: not there once all have come, nothing is on its way, and it is not among them. */
+function useOne<Data>(found: Records<unknown>, data: Data | undefined): Records<Data> {
+  const heard = useRecords(({ fresh, struggling, entering }) => (fresh || struggling) && entering === 0);
+  const error = found.data !== undefined && data === undefined && heard ? NOT_THERE : found.error;
+  return { data, error, refetch: found.refetch };
+}
+
+/** One noun, in its order. */
+const listed = <N extends NounName>(noun: N) => {
+  const list = listOf(noun);
+  return (rows: Pick<Rows, N>) => list(rows[noun]) as Rows[N] extends ReadonlyMap<string, infer Row> ? Row[] : never;
+};
+const tiersOf = listed('tier');
+const pumpsOf = listed('pump');
+const peopleOf = listed('person');
+const chainsOf = listed('chain');
+const studioOf = ({ studio }: Pick<Rows, 'studio'>): Studio => [...studio.values()][0]!;
+const ONLY = {
+  studio: ['studio'],
+  tier: ['tier'],
+  pump: ['pump'],
+  person: ['person'],
+  chain: ['chain'],
+} as const;
+
+export function useStudio(): Records<Studio> {
+  return useView(ONLY.studio, studioOf);
+}
+
+export function useTiers(): Records<TierRecord[]> {
+  return useView(ONLY.tier, tiersOf);
+}
+
+export function usePumps(): Records<PumpRecord[]> {
+  return useView(ONLY.pump, pumpsOf);
+}
+
+export function useSizers(): Records<SizerRecord[]> {
+  return useView(SIZER_NOUNS, sizersOf);
+}
+
+export function usePeople(): Records<PersonRecord[]> {
+  return useView(ONLY.person, peopleOf);
+}
+
+export function useStudies(): Records<StudyRecord[]> {
+  return useView(STUDY_NOUNS, studiesOf);
+}
+
+/** Pieces of linking work, newest first, each with its checks. */
+export function usePieces(): Records<PieceRecord[]> {
+  return useView(PIECE_NOUNS, piecesOf);
+}
+
+/** Chains that were laid out and measured. */
+export function useChains(): Records<ChainRecord[]> {
+  return useView(ONLY.chain, chainsOf);
+}
+
+export function useShelf(): Records<ShelfModel[]> {
+  const found = useView(SHELF_NOUNS, shelfOf);
+  const { data: models } = found;
+  const holes = useMeasuredHoles();
+  const data = useMemo(
+    () => models?.map((model) => (holes ? corrected(model, holes) : model)).map(dresserOf(models)),
+    [models, holes],
+  );
+  return { ...found, data };
+}
+
+/** The holes by id once some of them are measured; null before, when nothing is to be corrected. */
+function useMeasuredHoles() {
+  const sizers = useSizers().data;
+  return useMemo(() => {
+    const measured = sizers?.some(({ holes }) => holes.some(({ measurements }) => measurements.length > 0));
+    return sizers && measured ? holesById(sizers) : null;
+  }, [sizers]);
+}
+
+/** A model with its readings through measured holes corrected; the very same where there are none. */
+function corrected<Model extends ShelfModel>(model: Model, holes: ReturnType<typeof holesById>): Model {
+  const calibrations = correctedCalibrations(model.calibrations, holes);
+  return calibrations.every((each, i) => each === model.calibrations[i]) ? model : { ...model, calibrations };
+}
+
+/** One model; also one that only waits in the outbox so far. */
+export function useModel(id: string): Records<ModelDetail> {
+  const rows = useView(DETAIL_NOUNS, asTheyAre);
+  const holes = useMeasuredHoles();
+  const shelf = useShelf().data;
+  const shown = useMemo(() => {
+    const model = rows.data && detailOf(rows.data, id);
+    const known = model && holes ? corrected(model, holes) : model;
+    return known && shelf ? dresserOf(shelf)(known) : known;
+  }, [rows.data, id, holes, shelf]);
+  return useOne(rows, shown);
+}
+
+const asTheyAre = <Given,>(rows: Given): Given => rows;
+
+/** Whose private pages are open on this device. */
+export function useSession(): Records<Session> {
+  const query = useQuery({
+    queryKey: KEYS.session,
+    queryFn: ({ signal }) => call('readSession', { signal }),
+  });
+  return recordsOf(query, query.data);
+}
+
+function recordsOf<Data>(query: UseQueryResult<unknown>, data: Data | undefined): Records<Data> {
+  return {
+    data,
+    error: query.error instanceof ApiError ? query.error : null,
+    refetch: () => void query.refetch(),
+  };
+}
+
+/** Opens or closes private pages; what they showed before is forgotten. */
+export function useSetSession() {
+  const client = useQueryClient();
+  /** Whoever looks now must be shown nothing that another's session fetched. */
+  const forget = () => client.resetQueries({ queryKey: [PRIVATE] });
+  return {
+    /** Rejects with an `ApiError` when the PIN is wrong or the server is away. */
+    open: async (personId: string, pin?: string) => {
+      const session = await call('openSession', { body: { personId, ...(pin ? { pin } : {}) } });
+      client.setQueryData([...KEYS.session], session);
+      await forget();
+    },
+    close: async () => {
+      await call('closeSession');
+      client.setQueryData<Session>([...KEYS.session], { personId: null });
+      await forget();
+    },
+    setPin: async (personId: string, pin: string | null) => {
+      await call('setPin', { id: personId, body: { pin } });
+      pullSoon();
+    },
+  };
+}
+
+/** What the server told of sessions by eye, with what waits laid over it. */
+function useEyes(told: readonly EyeCheckRecord[] | undefined, empty: readonly EyeCheckRecord[] | undefined) {
+  const kept = useRows(EYE_NOUNS);
+  const waiting = useRecords((state) => state.waiting);
+  const from = told ?? empty;
+  return useMemo(() => {
+    if (!kept || !from) return undefined;
+    const laid = layWrites(
+      { ...NO_ROWS, ...kept, ...rowsOfEyeChecks(from) },
+      waiting.flatMap(({ writes }) => writes),
+    );
+    return eyeChecksOf(laid);
+  }, [kept, from, waiting]);
+}
+const EYE_NOUNS = ['person', 'model'] as const;
+const NONE: readonly EyeCheckRecord[] = [];
+
+/** Someone's sessions by eye, asked for once the session on this device may see them. */
+export function useEyeChecks(personId: string, open: boolean): Records<EyeCheckRecord[]> {
+  const query = useQuery({
+    queryKey: KEYS.eyeChecks(personId),
+    queryFn: ({ signal }) => call('listEyeChecks', { id: personId, signal }),
+    enabled: open,
+  });
+  const all = useEyes(query.data, undefined);
+  const own = useMemo(
+    () => all?.filter((check) => check.personId === personId || check.secondPersonId === personId),
+    [all, personId],
+  );
+  return recordsOf(query, own);
+}
+
+/** One session by eye; also one that only waits in the outbox so far. */
+export function useEyeCheck(id: string): Records<EyeCheckRecord> {
+  const query = useQuery({
+    queryKey: KEYS.eyeCheck(id),
+    queryFn: ({ signal }) => call('readEyeCheck', { id, signal }),
+  });
+  const told = useMemo(() => query.data && [query.data], [query.data]);
+  const all = useEyes(told, NONE);
+  const check = useMemo(() => all?.find((each) => each.id === id), [all, id]);
+  return recordsOf(query, check);
+}
+
+/** Keeps the outbox moving and the records fresh while the app is open. */
+export function useDelivery(): void {
+  useEffect(deliver, []);
+}

@@ -1,0 +1,77 @@
+import type { ModelDetail, PumpRecord, SizerRecord, Studio, TierRecord } from '@leggero/contract';
+import { router, useLocalSearchParams } from 'expo-router';
+import { type ReactNode } from 'react';
+
+import { useKnowledge } from '@/data/knowledge';
+import type { Knowledge } from '@/views/knowledge';
+import { viewModel, type ModelView, type Venue } from '@/views/modelView';
+import { useModel, useSizers, useStudio, useTiers } from '@/data/records';
+import { Button } from '@/ui/Button';
+import { Page } from '@/ui/Page';
+import { Empty, Failed, Loading } from '@/ui/States';
+
+import { useVenue } from './useVenue';
+
+/** A model with all that its pages need. */
+export interface ShownModel {
+  model: ModelDetail;
+  view: ModelView;
+  studio: Studio;
+  tiers: TierRecord[];
+  pumps: PumpRecord[];
+  sizers: SizerRecord[];
+  knowledge: Knowledge;
+  /** Where it is shown, as the address says. */
+  venue: Venue | null;
+}
+
+interface WithModelProps {
+  modelId: string;
+  /** How long the piece stands, where the page asks; the studio's usual otherwise. */
+  daysStanding?: number | undefined;
+  children: (shown: ShownModel) => ReactNode;
+}
+
+/**
+ * Fetches a model and its surroundings, and shows the page once they are there. The calibration and the venue stand
+ * in the address.
+ */
+export function WithModel({ modelId, daysStanding, children }: WithModelProps) {
+  const { calibration: calibrationId } = useLocalSearchParams<{ calibration?: string }>();
+  const { venue } = useVenue();
+  const found = useModel(modelId);
+  const studio = useStudio().data;
+  const tiers = useTiers().data;
+  const sizers = useSizers().data;
+  const knowledge = useKnowledge();
+  const model = found.data;
+  const view =
+    model && tiers && studio && knowledge
+      ? viewModel({ model, knowledge, tiers, studio, daysStanding, venue, calibrationId })
+      : null;
+
+  if (model && view && tiers && studio && knowledge && sizers) {
+    const { pumps } = knowledge;
+    return <>{children({ model, view, studio, tiers, pumps, sizers, knowledge, venue })}</>;
+  }
+  if (found.error?.status === 404) {
+    const toShelf = () => router.replace('/shelf');
+    return (
+      <Page title="Not on the shelf" back="/shelf">
+        <Empty
+          sentence="No balloon is known at this address. It may have been taken off the shelf."
+          action={<Button title="Go to the shelf" look="primary" onPress={toShelf} />}
+        />
+      </Page>
+    );
+  }
+  return (
+    <Page title=" " back="/shelf">
+      {found.error ? (
+        <Failed sentence="This balloon could not be read." onRetry={found.refetch} />
+      ) : (
+        <Loading what="the balloon" />
+      )}
+    </Page>
+  );
+}

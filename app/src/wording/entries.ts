@@ -1,0 +1,72 @@
+import type { NounName } from '@leggero/contract';
+
+import type { Entry } from '@/views/entries';
+import type { Unkept } from '@/device/storage';
+
+/** Why nothing is kept on this device, and what follows. */
+export const UNKEPT_WORDS: Record<Unkept, string> = {
+  missing:
+    'This browser keeps nothing on this device, as in some private windows. All works while the records are in reach.',
+  full: 'This device’s storage is full: what you enter is saved only while the records are in reach. Make room on it.',
+  newer: 'A newer version is open in another tab. Reload this page.',
+  broken: 'This device could not keep what was entered. It is saved only while the records are in reach; reload soon.',
+};
+
+/** What people call one row of each noun. */
+const CALLED: Record<NounName, string> = {
+  studio: 'the studio’s settings',
+  tier: 'a tier',
+  person: 'a person',
+  pump: 'a pump',
+  sizer: 'a sizer',
+  hole: 'a hole',
+  holeMeasurement: 'a hole’s measurement',
+  sizing: 'a balloon measured after sizing',
+  model: 'a balloon',
+  calibration: 'a calibration',
+  reading: 'a reading',
+  holdTest: 'a hold test',
+  holdReading: 'a width of a hold test',
+  target: 'a kept target',
+  chain: 'a measured chain',
+  piece: 'a piece',
+  run: 'a run of checks',
+  check: 'a check',
+  checkResult: 'a result of a check',
+  study: 'a study',
+  studyPerson: 'someone in a study',
+  studyWidth: 'a width of a study',
+  eyeCheck: 'an eye check',
+  eyeBalloon: 'a balloon of an eye check',
+};
+
+/** What an entry did, by its last write: "New: a reading". */
+export function entryWords({ writes }: Pick<Entry, 'writes'>): string {
+  const write = writes.at(-1)!;
+  if ('put' in write) return `New: ${CALLED[write.put]}`;
+  return 'change' in write ? `Changed: ${CALLED[write.change]}` : `Taken away: ${CALLED[write.remove]}`;
+}
+
+/** What people call the fields that may have to be put right; by their own names where nothing better is known. */
+const FIELDS: Record<string, string> = {
+  widthMm: 'Width',
+  heightMm: 'Height',
+  acrossMm: 'Across',
+  downMm: 'Square to it',
+  lengthMm: 'Length',
+  nominalMm: 'Nominal size',
+  stopsMm: 'Stops at',
+  passesMm: 'Passes',
+  targetMm: 'Target',
+  toleranceMm: 'Tolerance',
+  doseVolumeL: 'Litres a stroke',
+  dose: 'Strokes or seconds',
+  hours: 'Hours',
+  name: 'Name',
+  line: 'Maker and line',
+  label: 'Label',
+};
+
+export function fieldWords(field: string): string {
+  return FIELDS[field] ?? field;
+}

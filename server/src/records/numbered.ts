@@ -1,0 +1,22 @@
+import { NOUNS, numberAmong, type MakeOf, type Numbered, type RowOf } from '@leggero/contract';
+import { and, eq } from 'drizzle-orm';
+
+import { columnOf, listRows } from './store';
+import type { Writing } from './writing';
+
+type NumberedName = 'target' | 'checkResult';
+
+/** The rows among which a new one is numbered. */
+export function listAlike<N extends NumberedName>(writing: Writing, name: N, make: MakeOf<N>): Promise<RowOf<N>[]> {
+  const { among } = NOUNS[name].numbered as Numbered<RowOf<N>>;
+  const alike = among.map((field) => eq(columnOf(name, field), (make as RowOf<N>)[field]));
+  return listRows(writing, name, and(...alike));
+}
+
+/** The number of a new row among those, as its noun has it. */
+export async function numbered<N extends NumberedName>(writing: Writing, name: N, make: MakeOf<N>): Promise<number> {
+  const rule = NOUNS[name].numbered as Numbered<RowOf<N>>;
+  const others = await listAlike(writing, name, make);
+  const numberIn = (row: object) => (row as Record<string, number | undefined>)[rule.field];
+  return numberAmong(rule, new Set(others.map((row) => numberIn(row)!)), numberIn(make));
+}
