@@ -43,6 +43,14 @@ export class Visitor {
     return visitor;
   }
 
+  /** A second tab of the same browser, on a page. */
+  async anotherTab(address: string): Promise<Visitor> {
+    const visitor = new Visitor(await this.page.browserContext().newPage(), this.home);
+    await visitor.page.setViewport(this.page.viewport());
+    await visitor.goTo(address);
+    return visitor;
+  }
+
   /** Opens a page of the world by its address, and waits until all of it has come. */
   async goTo(address: string): Promise<void> {
     await this.page.goto(`${this.home}${address}`, { waitUntil: 'domcontentloaded' });

@@ -247,7 +247,7 @@ describe('the frame', () => {
       useRecords.setState({ stuck: true });
     });
     expect((await screen.findByRole('status')).textContent).toMatch(
-      '1 entry wait in this page alone: leave it open until they are saved.',
+      '1 entry waits in this page alone: leave it open until all is saved.',
     );
     const [entry] = useRecords.getState().waiting;
     const problem = { type: 'about:blank', title: 'This is still in use elsewhere.', status: 409 };

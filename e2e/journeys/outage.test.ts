@@ -24,7 +24,7 @@ describe('when the database goes away while the app is open', () => {
     await world.tell('stop-database');
     await visitor.tap('radio', 'Round');
     await visitor.tap('button', 'Add reading');
-    await visitor.sees('The records are out of reach just now. 1 entry wait');
+    await visitor.sees('The records are out of reach just now. 1 entry waits');
     await visitor.sees(`${before + 1} readings`);
     await visitor.tap('button', 'Add reading');
     await visitor.sees(`${before + 2} readings`);

@@ -66,5 +66,22 @@ async function build() {
   );
   if (code !== 0)
     throw new Refusal(`The web app could not be built:\n${output.trim().split('\n').slice(-25).join('\n')}`);
+  fetchPagesAhead();
   writeFileSync(STAMP, sourcesHash());
+}
+
+/**
+ * Names the code of every page to be fetched once the browser has nothing else to do: pages open without a wait, and
+ * without a network when it is cut while the app is open (`app/src/device/ahead.ts`).
+ */
+function fetchPagesAhead() {
+  const index = path.join(WEB, 'index.html');
+  const html = readFileSync(index, 'utf8');
+  const folder = '_expo/static/js/web';
+  const links = readdirSync(path.join(WEB, folder))
+    .filter((name) => name.endsWith('.js') && !html.includes(encodeURI(name)))
+    // What runs by itself is a worker's: fetched when it is wanted.
+    .filter((name) => readFileSync(path.join(WEB, folder, name), 'utf8').startsWith('__d('))
+    .map((name) => `<link rel="prefetch" as="script" href="/${folder}/${encodeURIComponent(name)}">`);
+  writeFileSync(index, html.replace('</head>', `${links.join('')}</head>`));
 }

@@ -358,14 +358,22 @@ describe('the change feed', () => {
   it('gives word at once of what another device wrote', async () => {
     const server = service.app.listen(0);
     const { port } = server.address() as AddressInfo;
-    const heard = new Promise<string>((resolve, reject) => {
+    const revision = async () => (await changesSince(service, { since: '', page: 1 })).revision;
+    const before = await revision();
+    const words: string[] = [];
+    const heard = new Promise<void>((resolve, reject) => {
       get({ port, path: '/api/changes/live' }, (response) => {
-        response.setEncoding('utf8').once('data', resolve);
         expect(response.headers['content-type']).toMatch('text/event-stream');
-        void send([put('pump')]).catch(reject);
+        response.setEncoding('utf8').on('data', (word: string) => {
+          words.push(word);
+          // First where the records are, then each change.
+          if (words.length === 1) void send([put('pump')]).catch(reject);
+          else resolve();
+        });
       }).on('error', reject);
     });
-    expect(await heard).toMatch(/^data: \d+\n\n$/);
+    await heard;
+    expect(words).toEqual([`data: ${before}\n\n`, `data: ${await revision()}\n\n`]);
     server.closeAllConnections();
     await new Promise((resolve) => server.close(resolve));
   });

@@ -9,6 +9,7 @@ import { useEffect, useState } from 'react';
 
 import { KnowledgeProvider } from '@/data/knowledge';
 import { createQueryClient, RecordsProvider, useDelivery } from '@/data/records';
+import { comeAhead } from '@/device/ahead';
 import { Frame } from '@/features/frame/Frame';
 import { SettledMark } from '@/features/frame/SettledMark';
 import { followTheme } from '@/ui/theme';
@@ -21,6 +22,7 @@ export default function RootLayout() {
     HankenGrotesk_600SemiBold,
   });
   useEffect(followTheme, []);
+  useEffect(comeAhead, []);
   if (!fontsReady && !fontsFailed) return null;
   return (
     <RecordsProvider client={client}>

@@ -38,7 +38,7 @@ export function deliver(): () => void {
     if (stopped) return;
     endLead = leadAlone(kept(), lead);
     // Where another tab delivers, it tells this one how things are.
-    pullSoon();
+    tell({ kind: 'pull' });
   };
   if (typeof indexedDB === 'undefined') start();
   else void opened.then(start);

@@ -15,9 +15,9 @@ export function follow(told: (revision: number | null) => void): () => void {
   };
   const source = typeof EventSource === 'undefined' ? null : new EventSource(LIVE_PATH);
   if (source) {
+    // The first it tells is where the records are: nothing is missed in between.
     source.onopen = () => {
       live = true;
-      missed();
     };
     source.onmessage = ({ data }: MessageEvent<string>) => told(Number(data));
     // It opens itself again, unless the server will have none of it.
@@ -28,11 +28,13 @@ export function follow(told: (revision: number | null) => void): () => void {
   }
   const poll = setInterval(seen, POLL_MS);
   window.addEventListener('online', missed);
+  window.addEventListener('offline', missed);
   document.addEventListener('visibilitychange', seen);
   return () => {
     source?.close();
     clearInterval(poll);
     window.removeEventListener('online', missed);
+    window.removeEventListener('offline', missed);
     document.removeEventListener('visibilitychange', seen);
   };
 }

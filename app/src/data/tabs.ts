@@ -61,28 +61,30 @@ export function leadAlone(keep: Keep | null, work: (signal: AbortSignal) => Prom
 
 function leadByLock(work: (signal: AbortSignal) => Promise<void>, ended: AbortSignal): void {
   let leading = false;
+  /** Ends the turn that is had, or waited for. */
+  let turn = new AbortController();
   const lead = async (steal: boolean): Promise<void> => {
-    const turn = new AbortController();
-    const stop = () => turn.abort();
-    ended.addEventListener('abort', stop);
+    const own = (turn = new AbortController());
     try {
-      await navigator.locks.request(NAME, steal ? { steal } : { signal: ended }, async () => {
+      await navigator.locks.request(NAME, steal ? { steal } : { signal: own.signal }, async () => {
         leading = true;
-        await work(turn.signal);
+        await work(own.signal);
       });
     } catch (error) {
-      // Another tab came to the front, or the page is left.
+      // Another tab came to the front, this one did, or the page is left.
       if (!(error instanceof DOMException && error.name === 'AbortError')) throw error;
-    } finally {
-      leading = false;
-      stop();
-      ended.removeEventListener('abort', stop);
     }
+    own.abort();
+    if (turn !== own) return;
+    leading = false;
     if (!ended.aborted) await lead(false);
   };
   const front = () => {
-    if (document.visibilityState === 'visible' && !leading && !ended.aborted) void lead(true);
+    if (document.visibilityState !== 'visible' || leading || ended.aborted) return;
+    turn.abort();
+    void lead(true);
   };
+  ended.addEventListener('abort', () => turn.abort());
   document.addEventListener('visibilitychange', front);
   ended.addEventListener('abort', () => document.removeEventListener('visibilitychange', front));
   void lead(false);

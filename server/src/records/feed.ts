@@ -4,7 +4,8 @@ import type { MySqlTable } from 'drizzle-orm/mysql-core';
 
 import type { Scope } from '../db/records';
 import { groupBy } from '../db/shape';
-import { changes, studios } from '../db/tables';
+import { changes } from '../db/tables';
+import { revisionOf } from './revision';
 import { listRows } from './store';
 import { columnsOf, ownerOf, TABLES } from './tables';
 
@@ -58,11 +59,7 @@ export function changesSince(
   return scope.database.transaction(
     async (tx) => {
       const within: Scope = { ...scope, database: tx as unknown as Scope['database'] };
-      const [studio] = await tx
-        .select({ revision: studios.revision })
-        .from(studios)
-        .where(eq(studios.id, scope.studioId));
-      const now = studio?.revision ?? 0;
+      const now = await revisionOf(within);
       const start: Cursor = { filling: true, revision: now, noun: nouns[0]!, id: '' };
       const cursor = since === '' ? start : readCursor(scope, since);
       const unknown = cursor?.filling && !nouns.includes(cursor.noun as NounName);

@@ -78,7 +78,7 @@ export function recordRoutes(router: Router, scope: Scope): void {
     response.flushHeaders();
     request.on(
       'close',
-      listen(scope.studioId, (text) => void response.write(text)),
+      listen(scope, (text) => void response.write(text)),
     );
   });
 }

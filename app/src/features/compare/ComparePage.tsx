@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { useKnowledge } from '@/data/knowledge';
 import type { Knowledge } from '@/views/knowledge';
 import { useLengths } from '@/data/lengths';
-import { firstTarget, modelName, mostUsed, viewModel, type ModelView } from '@/views/modelView';
+import { firstTarget, modelName, mostUsed, viewModel } from '@/views/modelView';
 import { useSizers, useStudio, useTiers } from '@/data/records';
 import { Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
@@ -17,12 +17,6 @@ import { Words } from '@/ui/Words';
 
 import { SideBySide } from './SideBySide';
 import { StandIn } from './StandIn';
-
-/** A balloon of the comparison with what is known of it. */
-export interface Compared {
-  model: ShelfModel;
-  view: ModelView;
-}
 
 /** More side by side than this is a list, not a comparison. */
 const MOST_BESIDE = 3;

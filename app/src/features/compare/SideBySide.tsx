@@ -8,7 +8,7 @@ import { useWide } from '@/ui/layout';
 import { Words } from '@/ui/Words';
 import { doseText, dosed, percent } from '@/wording/trade';
 
-import type { Compared } from './ComparePage';
+import type { Compared } from './compared';
 
 interface SideBySideProps {
   compared: readonly Compared[];

@@ -12,7 +12,7 @@ import { Words } from '@/ui/Words';
 import { substituteText } from '@/wording/calibration';
 import { doseText, doseUnit } from '@/wording/trade';
 
-import type { Compared } from './ComparePage';
+import type { Compared } from './compared';
 
 interface StandInProps {
   from: Compared;

@@ -57,14 +57,14 @@ function wordsOf({ waiting, stuck, struggling, aside, unkept, filled, come }: Re
       'all else is saved.'
     );
   if (stuck || struggling) {
-    const entries = counted(waiting.length, 'entry', 'entries');
+    const entries = counted(waiting.length, 'entry waits', 'entries wait');
     if (waiting.length === 0)
       return filled
         ? 'The records are out of reach just now. What is here stays of use; what you enter will wait.'
         : 'The records are out of reach just now. Trying again.';
     return unkept
-      ? `The records are out of reach just now. ${entries} wait in this page alone: leave it open until they are saved.`
-      : `The records are out of reach just now. ${entries} wait here and will be saved by themselves.`;
+      ? `The records are out of reach just now. ${entries} in this page alone: leave it open until all is saved.`
+      : `The records are out of reach just now. ${entries} here, and will be saved without you.`;
   }
   if (!filled && come > 0) return `Fetching the records for the first time: ${come} so far.`;
   return unkept && UNKEPT_WORDS[unkept];

@@ -1,0 +1,32 @@
+/** How long the page is left alone first, ms. */
+const LEFT_ALONE_MS = 1500;
+
+/**
+ * Has the code of every page come, one after another, while nothing else is to be done: pages then open without a wait,
+ * and also when the network is cut. Which there are the document says. Answers how it ends.
+ */
+export function comeAhead(): () => void {
+  const hrefs = [...document.querySelectorAll<HTMLLinkElement>('link[rel=prefetch][as=script]')].map(
+    ({ href }) => href,
+  );
+  let ended = false;
+  const next = () => {
+    const href = ended ? undefined : hrefs.shift();
+    if (href === undefined) return;
+    const script = document.createElement('script');
+    script.src = href;
+    // One that does not come is asked for again by its page.
+    script.onload = script.onerror = () => whenIdle(next);
+    document.head.append(script);
+  };
+  const timer = setTimeout(() => whenIdle(next), LEFT_ALONE_MS);
+  return () => {
+    ended = true;
+    clearTimeout(timer);
+  };
+}
+
+function whenIdle(work: () => void): void {
+  if (typeof requestIdleCallback === 'function') requestIdleCallback(work);
+  else setTimeout(work, 50);
+}
