@@ -5,6 +5,7 @@ import { measureBrackets, measureFits } from './fits';
 import { measureBox, measureGoNoGo, measureTiles } from './gauges';
 import { measureHttp, measureWrites } from './http';
 import { measureBuilds, measureCurtain, measureSnapping, measureSwags } from './linking';
+import { measureReplica } from './replica';
 import { measureSize } from './size';
 import { measurePairings, measurePressure } from './stuffing';
 
@@ -28,6 +29,7 @@ export const PARTS: readonly Part[] = [
   { name: 'dial', measure: measureDial },
   { name: 'http', measure: measureHttp },
   { name: 'writes', measure: measureWrites },
+  { name: 'replica', measure: measureReplica },
   { name: 'curtain', measure: measureCurtain },
   { name: 'files', measure: measureFiles },
   { name: 'size', measure: measureSize },

@@ -32,7 +32,7 @@ export async function measureSize(bench: Bench): Promise<void> {
 }
 
 /** The same configuration and the same imports, and one page that says nothing. */
-function buildEmpty(): string {
+export function buildEmpty(): string {
   rmSync(EMPTY, { recursive: true, force: true });
   mkdirSync(path.join(EMPTY, 'src/app'), { recursive: true });
   for (const file of [
@@ -87,15 +87,17 @@ import { HankenGrotesk_600SemiBold } from '@expo-google-fonts/hanken-grotesk/600
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
+import { openDB } from 'idb';
 import Layers from 'lucide-react-native/icons/layers';
 import { colorScheme } from 'nativewind';
 import Svg from 'react-native-svg';
+import { weakMapMemoize } from 'reselect';
 import { extendTailwindMerge } from 'tailwind-merge';
 import { z } from 'zod';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 const client = new QueryClient();
-export const used = [useQuery, Layers, colorScheme, Svg, extendTailwindMerge, z.object({ id: z.uuid() }), create, persist];
+export const used = [useQuery, Layers, colorScheme, Svg, extendTailwindMerge, z.object({ id: z.uuid() }), create, persist, openDB, weakMapMemoize];
 export default function Layout() {
   useFonts({ BricolageGrotesque_700Bold, HankenGrotesk_400Regular, HankenGrotesk_600SemiBold });
   return (
@@ -132,7 +134,7 @@ async function firstLoadKb(bench: Bench, folder: string, address: string): Promi
   }
 }
 
-function serve(folder: string): Server {
+export function serve(folder: string): Server {
   const types: Record<string, string> = {
     '.js': 'text/javascript',
     '.css': 'text/css',

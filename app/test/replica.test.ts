@@ -167,7 +167,7 @@ describe('a device', () => {
     await closeTabs();
     const database = await openDB('leggero');
     await database.put('meta', 'of another time', 'form');
-    await database.put('rows', { id: 'x', odd: true }, ['pump', 'x']);
+    await database.add('few', { pump: { rows: [{ id: 'x', odd: true }], gone: [] } });
     database.close();
     const tab = openTab();
     await arrived(tab);

@@ -42,10 +42,22 @@ export function layChanges(rows: Rows, { rows: newer, gone }: Pick<Changes, 'row
   return draft.rows;
 }
 
+/** From which map each was made, and which rows are otherwise there. Weakly, so that no chain of maps is held. */
+const LINEAGES = new WeakMap<object, { before: WeakRef<object>; changed: ReadonlySet<string> }>();
+
+/** Ids of the rows in which a noun's map differs from the one it was made from; null where it was not made from that. */
+export function changedSince(
+  before: ReadonlyMap<string, unknown>,
+  rows: ReadonlyMap<string, unknown>,
+): ReadonlySet<string> | null {
+  const lineage = LINEAGES.get(rows);
+  return lineage?.before.deref() === before ? lineage.changed : null;
+}
+
 /** Rows being changed: the map of a noun is copied when the first of its rows is. */
 class Draft {
   private readonly now: Record<string, ReadonlyMap<string, AnyRow>>;
-  private readonly own = new Map<string, Map<string, AnyRow>>();
+  private readonly own = new Map<string, { rows: Map<string, AnyRow>; changed: Set<string> }>();
 
   constructor(private readonly before: Rows) {
     this.now = { ...(before as unknown as AnyRows) };
@@ -60,19 +72,25 @@ class Draft {
   }
 
   set(name: string, row: AnyRow): void {
-    this.ownOf(name).set(row.id, row);
+    const { rows, changed } = this.ownOf(name);
+    rows.set(row.id, row);
+    changed.add(row.id);
   }
 
   delete(name: string, id: string): void {
-    this.ownOf(name).delete(id);
+    const { rows, changed } = this.ownOf(name);
+    rows.delete(id);
+    changed.add(id);
   }
 
-  private ownOf(name: string): Map<string, AnyRow> {
+  private ownOf(name: string) {
     let own = this.own.get(name);
     if (!own) {
-      own = new Map(this.now[name]);
+      const before = this.now[name]!;
+      own = { rows: new Map(before), changed: new Set() };
       this.own.set(name, own);
-      this.now[name] = own;
+      this.now[name] = own.rows;
+      LINEAGES.set(own.rows, { before: new WeakRef(before), changed: own.changed });
     }
     return own;
   }

@@ -15,9 +15,9 @@ beforeAll(async () => {
 /** The code of every page has come. */
 const cameAhead = (visitor: Visitor) =>
   visitor.page.waitForFunction(() => {
-    const wanted = [...document.querySelectorAll<HTMLLinkElement>('link[rel=prefetch]')].map(({ href }) => href);
-    const come = new Set([...document.scripts].map(({ src }) => src));
-    return wanted.length > 20 && wanted.every((href) => come.has(href));
+    const wanted = document.querySelector<HTMLMetaElement>('meta[name=leggero-pages]')!.content.split(' ');
+    const come = new Set([...document.scripts].map(({ src }) => new URL(src).pathname));
+    return wanted.length > 20 && wanted.every((path) => come.has(path));
   });
 
 describe('in a hall without a network', () => {

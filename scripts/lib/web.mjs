@@ -78,10 +78,10 @@ function fetchPagesAhead() {
   const index = path.join(WEB, 'index.html');
   const html = readFileSync(index, 'utf8');
   const folder = '_expo/static/js/web';
-  const links = readdirSync(path.join(WEB, folder))
+  const pages = readdirSync(path.join(WEB, folder))
     .filter((name) => name.endsWith('.js') && !html.includes(encodeURI(name)))
     // What runs by itself is a worker's: fetched when it is wanted.
     .filter((name) => readFileSync(path.join(WEB, folder, name), 'utf8').startsWith('__d('))
-    .map((name) => `<link rel="prefetch" as="script" href="/${folder}/${encodeURIComponent(name)}">`);
-  writeFileSync(index, html.replace('</head>', `${links.join('')}</head>`));
+    .map((name) => `/${folder}/${encodeURIComponent(name)}`);
+  writeFileSync(index, html.replace('</head>', `<meta name="leggero-pages" content="${pages.join(' ')}"></head>`));
 }

@@ -18,6 +18,8 @@ const MOST_BYTES = 500_000;
 /** Wakes whoever delivers in this tab. */
 let wake = (): void => {};
 let pullWanted = true;
+/** The newest revision that the server told of. */
+let heard = 0;
 
 /** Asks for what is new as soon as can be: after something was written past the outbox. */
 export function pullSoon(): void {
@@ -75,8 +77,8 @@ async function lead(signal: AbortSignal): Promise<void> {
     });
   pullWanted = true;
   const endFollowing = follow((revision) => {
-    if (revision !== null && revision <= useRecords.getState().revision) return;
-    pullWanted = true;
+    if (revision === null) pullWanted = true;
+    else heard = revision;
     wake();
   });
   const endWatching = useRecords.subscribe((state, before) => {
@@ -118,7 +120,9 @@ class Courier {
     stand({ aside: aside.length });
     try {
       if (next.length > 0) return await this.send(next);
-      if (pullWanted || !useRecords.getState().filled) return await this.pull();
+      // What an answer on its way tells already need not be asked for.
+      const { filled, revision } = useRecords.getState();
+      if (pullWanted || !filled || heard > revision) return await this.pull();
       // All else is done: what stands aside is tried again, the oldest first.
       if (aside[0]) return (await this.send(aside.slice(0, 1))) === 'done' && this.stands(aside[0]) ? 'failed' : 'done';
       return 'idle';

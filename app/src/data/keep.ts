@@ -6,9 +6,13 @@ import type { Entry } from '@/views/entries';
 
 type AnyRow = { id: string };
 
+/** What became of rows in one step, by noun: those that are there now, and those that are not. */
+type Page = { [N in NounName]?: { rows: AnyRow[]; gone: string[] } };
+
 interface Kept extends DBSchema {
-  /** Rows by noun and id. */
-  rows: { key: [string, string]; value: AnyRow };
+  /** Pages of the nouns of few rows, and of those of many: replayed in their order they are the rows. */
+  few: { key: number; value: Page };
+  many: { key: number; value: Page };
   meta: { key: string; value: unknown };
   /** What waits and what was refused, by its number. */
   outbox: { key: number; value: Entry };
@@ -19,6 +23,17 @@ const NAME = 'leggero';
 const VERSION = 1;
 /** Which rows are kept, and in which form: what is kept in another is read anew from the server. */
 const FORM = `1 ${KEPT_NOUNS.join()}`;
+
+/** Nouns that a grown studio has many thousand rows of. */
+export const MANY_ROWS: readonly NounName[] = ['reading', 'checkResult'];
+const isOfMany = (noun: string) => (MANY_ROWS as readonly string[]).includes(noun);
+
+/** Pages read at once, so that nothing blocks the page. */
+const PART = 2;
+/** Rows of a page that was packed. */
+const PACKED = 1000;
+/** So many pages are packed into fewer. */
+const MOST_PAGES = 600;
 
 /** What a device knew when it was last open. */
 export interface Remembered {
@@ -52,7 +67,8 @@ export class Keep {
     try {
       const database = await openDB<Kept>(NAME, VERSION, {
         upgrade(made) {
-          made.createObjectStore('rows');
+          made.createObjectStore('few', { autoIncrement: true });
+          made.createObjectStore('many', { autoIncrement: true });
           made.createObjectStore('meta');
           made.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true });
         },
@@ -65,28 +81,42 @@ export class Keep {
     }
   }
 
-  /** All that is kept, as of one moment. */
+  /** All that is kept but the nouns of many rows, as of one moment. */
   async load(): Promise<Remembered> {
-    const tx = this.database.transaction(['rows', 'meta', 'outbox']);
+    const tx = this.database.transaction(['few', 'meta', 'outbox']);
     const meta = tx.objectStore('meta');
-    const [form, cursor, revision, filled, entries] = await Promise.all([
+    const [form, cursor, revision, filled, entries, pages] = await Promise.all([
       meta.get('form'),
       meta.get('cursor'),
       meta.get('revision'),
       meta.get('filled'),
       tx.objectStore('outbox').getAll(),
+      tx.objectStore('few').getAll(),
     ]);
     if (form !== FORM) return { rows: NO_ROWS, cursor: '', revision: 0, filled: false, entries };
-    const store = tx.objectStore('rows');
-    const all = await Promise.all(KEPT_NOUNS.map((noun) => store.getAll(ofNoun(noun))));
-    const rows = Object.fromEntries(KEPT_NOUNS.map((noun, i) => [noun, new Map(all[i]!.map((row) => [row.id, row]))]));
     return {
-      rows: { ...NO_ROWS, ...rows } as Rows,
+      rows: { ...NO_ROWS, ...replayed(pages) },
       cursor: cursor as string,
       revision: revision as number,
       filled: filled as boolean,
       entries,
     };
+  }
+
+  /** The nouns of many rows, part by part, so that the page goes on meanwhile. */
+  async loadMany(): Promise<Partial<Rows>> {
+    const pages: Page[] = [];
+    for (let last = 0; ;) {
+      const range = IDBKeyRange.lowerBound(last, true);
+      const [part, keys] = await Promise.all([
+        this.database.getAll('many', range, PART),
+        this.database.getAllKeys('many', range, PART),
+      ]);
+      pages.push(...part);
+      if (part.length < PART) break;
+      last = keys.at(-1)!;
+    }
+    return replayed(pages);
   }
 
   /** What waits and what was refused. */
@@ -110,20 +140,37 @@ export class Keep {
 
   /** Rows, how far they go, and what became of entries: all or nothing of it. */
   async step({ before, after, cursor, revision, filled, done, changed }: Step): Promise<void> {
-    const tx = this.database.transaction(['rows', 'meta', 'outbox'], 'readwrite');
-    const [store, meta, outbox] = [tx.objectStore('rows'), tx.objectStore('meta'), tx.objectStore('outbox')];
+    const tx = this.database.transaction(['few', 'many', 'meta', 'outbox'], 'readwrite');
+    const [few, many] = [tx.objectStore('few'), tx.objectStore('many')];
+    const [meta, outbox] = [tx.objectStore('meta'), tx.objectStore('outbox')];
     const asked: Promise<unknown>[] = [tx.done];
-    if ((await meta.get('form')) !== FORM) asked.push(store.clear(), meta.put(FORM, 'form'));
-    for (const noun of KEPT_NOUNS) {
-      if (after[noun] === before[noun]) continue;
-      for (const id of before[noun].keys()) if (!after[noun].has(id)) asked.push(store.delete([noun, id]));
-      for (const [id, row] of after[noun] as ReadonlyMap<string, AnyRow>)
-        if ((before[noun] as ReadonlyMap<string, AnyRow>).get(id) !== row) asked.push(store.put(row, [noun, id]));
-    }
+    if ((await meta.get('form')) !== FORM) asked.push(few.clear(), many.clear(), meta.put(FORM, 'form'));
+    for (const [store, page] of [
+      [few, pageOf(before, after, false)],
+      [many, pageOf(before, after, true)],
+    ] as const)
+      if (Object.keys(page).length > 0) asked.push(store.add(page));
     asked.push(meta.put(cursor, 'cursor'), meta.put(revision, 'revision'), meta.put(filled, 'filled'));
     for (const seq of done) asked.push(outbox.delete(seq));
     for (const entry of changed) if (entry.seq !== undefined) asked.push(outbox.put(entry));
     await Promise.all(asked);
+  }
+
+  /** Packs the many small pages that steps leave behind into few large ones. */
+  async pack(): Promise<void> {
+    const tx = this.database.transaction(['few', 'many'], 'readwrite');
+    for (const name of ['few', 'many'] as const) {
+      const store = tx.objectStore(name);
+      if ((await store.count()) <= MOST_PAGES) continue;
+      const rows = replayed(await store.getAll());
+      await store.clear();
+      for (const [noun, all] of Object.entries(rows)) {
+        const list = [...all.values()];
+        for (let i = 0; i < list.length; i += PACKED)
+          await store.add({ [noun]: { rows: list.slice(i, i + PACKED), gone: [] } });
+      }
+    }
+    await tx.done;
   }
 
   /** Takes the lease that one tab at a time has, for so long; whether it was to be had. */
@@ -139,6 +186,29 @@ export class Keep {
   }
 }
 
-function ofNoun(noun: NounName): IDBKeyRange {
-  return IDBKeyRange.bound([noun], [noun, []]);
+/** What of the nouns of many rows, or of the others, is otherwise after a step. */
+function pageOf(before: Rows, after: Rows, many: boolean): Page {
+  const page: Page = {};
+  for (const noun of KEPT_NOUNS) {
+    if (isOfMany(noun) !== many || after[noun] === before[noun]) continue;
+    const [was, is] = [before[noun], after[noun]] as ReadonlyMap<string, AnyRow>[];
+    const rows: AnyRow[] = [];
+    for (const [id, row] of is!) if (was!.get(id) !== row) rows.push(row);
+    // None can be missing where all that is new is all there is more.
+    const gone = is!.size - was!.size === rows.length ? [] : [...was!.keys()].filter((id) => !is!.has(id));
+    page[noun] = { rows, gone };
+  }
+  return page;
+}
+
+/** The rows that pages leave when they are laid one upon the other. */
+function replayed(pages: readonly Page[]): Partial<Rows> {
+  const rows: { [noun: string]: Map<string, AnyRow> } = {};
+  for (const page of pages)
+    for (const [noun, now] of Object.entries(page)) {
+      const all = (rows[noun] ??= new Map());
+      for (const id of now.gone) all.delete(id);
+      for (const row of now.rows) all.set(row.id, row);
+    }
+  return rows as unknown as Partial<Rows>;
 }

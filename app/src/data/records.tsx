@@ -2,6 +2,7 @@ import type {
   ChainRecord,
   EyeCheckRecord,
   ModelDetail,
+  ModelRecord,
   NounName,
   PersonRecord,
   PieceRecord,
@@ -25,6 +26,7 @@ import {
   type UseQueryResult,
 } from '@tanstack/react-query';
 import { useEffect, useMemo, type ReactNode } from 'react';
+import { weakMapMemoize } from 'reselect';
 
 import { PIECE_NOUNS, piecesOf, STUDY_NOUNS, studiesOf } from '@/views/checks';
 import { eyeChecksOf, rowsOfEyeChecks } from '@/views/eyes';
@@ -37,7 +39,7 @@ import { DETAIL_NOUNS, detailOf, SHELF_NOUNS, shelfOf } from '@/views/shelf';
 import { ApiError, call } from './client';
 import { deliver, pullSoon } from './delivery';
 import { onPrivate } from './replica';
-import { filled, useRecords } from './state';
+import { rowsOf, useRecords } from './state';
 
 const LONGEST_PAUSE_MS = 3000;
 
@@ -74,10 +76,10 @@ export function RecordsProvider({ client, children }: { client: QueryClient; chi
       const late = new Promise((resolve) => setTimeout(resolve, LONGEST_PAUSE_MS));
       await Promise.race([client.invalidateQueries({ queryKey: [PRIVATE] }), late]);
     });
-    return useRecords.subscribe(({ rows, filled }, before) => {
+    return useRecords.subscribe(({ rows, filled, lacking }, before) => {
       if (!filled || rows === before.rows) return;
       for (const noun of NOUN_NAMES)
-        if (rows[noun] !== before.rows[noun]) client.setQueryData(rowsKey(noun), rows[noun]);
+        if (rows[noun] !== before.rows[noun] && !lacking.includes(noun)) client.setQueryData(rowsKey(noun), rows[noun]);
     });
   }, [client]);
   return <QueryClientProvider client={client}>{children}</QueryClientProvider>;
@@ -88,10 +90,7 @@ function useRows<N extends NounName>(nouns: readonly N[]): Pick<Rows, N> | undef
   return useQueries({
     queries: nouns.map((noun) => ({
       queryKey: rowsKey(noun),
-      queryFn: async () => {
-        await filled();
-        return useRecords.getState().rows[noun];
-      },
+      queryFn: () => rowsOf(noun),
       staleTime: Infinity,
       gcTime: Infinity,
       structuralSharing: false,
@@ -126,9 +125,9 @@ const NOT_THERE = new ApiError(404);
 
 /** One of some records: not there once all have come, nothing is on its way, and it is not among them. */
 function useOne<Data>(found: Records<unknown>, data: Data | undefined): Records<Data> {
-  const heard = useRecords(({ fresh, struggling, entering }) => (fresh || struggling) && entering === 0);
-  const error = found.data !== undefined && data === undefined && heard ? NOT_THERE : found.error;
-  return { data, error, refetch: found.refetch };
+  const missing = found.data !== undefined && data === undefined;
+  const gone = useRecords(({ fresh, struggling, entering }) => missing && (fresh || struggling) && entering === 0);
+  return { data, error: gone ? NOT_THERE : found.error, refetch: found.refetch };
 }
 
 /** One noun, in its order. */
@@ -140,6 +139,7 @@ const tiersOf = listed('tier');
 const pumpsOf = listed('pump');
 const peopleOf = listed('person');
 const chainsOf = listed('chain');
+const modelsOf = listed('model');
 const studioOf = ({ studio }: Pick<Rows, 'studio'>): Studio => [...studio.values()][0]!;
 const ONLY = {
   studio: ['studio'],
@@ -147,6 +147,7 @@ const ONLY = {
   pump: ['pump'],
   person: ['person'],
   chain: ['chain'],
+  model: ['model'],
 } as const;
 
 export function useStudio(): Records<Studio> {
@@ -183,28 +184,37 @@ export function useChains(): Records<ChainRecord[]> {
   return useView(ONLY.chain, chainsOf);
 }
 
+/** Every balloon by line and size, without what is known of it: there sooner than the shelf. */
+export function useModels(): Records<ModelRecord[]> {
+  return useView(ONLY.model, modelsOf);
+}
+
 export function useShelf(): Records<ShelfModel[]> {
   const found = useView(SHELF_NOUNS, shelfOf);
-  const { data: models } = found;
   const holes = useMeasuredHoles();
-  const data = useMemo(
-    () => models?.map((model) => (holes ? corrected(model, holes) : model)).map(dresserOf(models)),
-    [models, holes],
-  );
+  const data = found.data && dressed(found.data, holes);
   return { ...found, data };
 }
 
+type Holes = ReturnType<typeof holesById>;
+
+/** A shelf as it is shown: corrected, and in its colours; once for all pages. */
+const dressed = weakMapMemoize((models: ShelfModel[], holes: Holes | null) =>
+  models.map((model) => (holes ? corrected(model, holes) : model)).map(dresserOf(models)),
+);
+
 /** The holes by id once some of them are measured; null before, when nothing is to be corrected. */
-function useMeasuredHoles() {
+function useMeasuredHoles(): Holes | null {
   const sizers = useSizers().data;
-  return useMemo(() => {
-    const measured = sizers?.some(({ holes }) => holes.some(({ measurements }) => measurements.length > 0));
-    return sizers && measured ? holesById(sizers) : null;
-  }, [sizers]);
+  return sizers ? measuredHoles(sizers) : null;
 }
+const measuredHoles = weakMapMemoize((sizers: SizerRecord[]): Holes | null => {
+  const measured = sizers.some(({ holes }) => holes.some(({ measurements }) => measurements.length > 0));
+  return measured ? holesById(sizers) : null;
+});
 
 /** A model with its readings through measured holes corrected; the very same where there are none. */
-function corrected<Model extends ShelfModel>(model: Model, holes: ReturnType<typeof holesById>): Model {
+function corrected<Model extends ShelfModel>(model: Model, holes: Holes): Model {
   const calibrations = correctedCalibrations(model.calibrations, holes);
   return calibrations.every((each, i) => each === model.calibrations[i]) ? model : { ...model, calibrations };
 }

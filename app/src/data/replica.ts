@@ -14,7 +14,7 @@ import { replaceEqualDeep } from '@tanstack/react-query';
 import type { Entry } from '@/views/entries';
 import { unkeptBy } from '@/device/storage';
 
-import { Keep } from './keep';
+import { Keep, MANY_ROWS } from './keep';
 import { useRecords, type RecordsState, type Standing } from './state';
 import { openChannel, type Channel, type Message } from './tabs';
 
@@ -46,7 +46,10 @@ async function open(): Promise<void> {
   // Listening first: what another tab writes while this one reads is heard of.
   const channel = openChannel(heard);
   replica = { keep, channel, behind: false };
-  await reload();
+  // What is heard meanwhile waits until all is read.
+  const reading = reload();
+  lastStep = reading.then(() => keep.pack()).catch(() => undefined);
+  await reading;
 }
 
 /** Says how the way to the server is, in every tab. */
@@ -70,12 +73,16 @@ export const tell: Channel['tell'] = (message) => replica.channel?.tell(message)
 async function reload(): Promise<void> {
   const before = useRecords.getState();
   try {
-    const { rows: base, cursor, revision, filled, entries } = await replica.keep!.load();
-    useRecords.setState((state) => {
-      const { waiting, refused } = asRead(state, { entries, before });
-      const laid = filled ? sameWhereEqual(state.rows, layWrites(base, writesOf(waiting))) : state.rows;
-      return { base, rows: laid, cursor, revision, filled, waiting, refused, settling: [] };
-    });
+    const { rows, cursor, revision, filled, entries } = await replica.keep!.load();
+    // The first time pages show what is there; later they show what they had until all is there.
+    const show = (base: Rows, lacking: readonly NounName[]) =>
+      useRecords.setState((state) => {
+        const { waiting, refused } = asRead(state, { entries, before });
+        const laid = filled ? sameWhereEqual(state.rows, layWrites(base, writesOf(waiting))) : state.rows;
+        return { base, rows: laid, cursor, revision, filled, lacking, waiting, refused, settling: [] };
+      });
+    if (!before.filled) show(rows, MANY_ROWS);
+    show({ ...rows, ...(await replica.keep!.loadMany()) }, []);
   } catch (error) {
     useRecords.setState({ unkept: unkeptBy(error) });
   }

@@ -1,4 +1,4 @@
-import { NO_ROWS, type Rows } from '@leggero/contract';
+import { NO_ROWS, type NounName, type Rows } from '@leggero/contract';
 import { create } from 'zustand';
 
 import type { ApiError } from './client';
@@ -28,6 +28,8 @@ export interface RecordsState extends Standing {
   revision: number;
   /** Whether all rows have come: before the first time there is nothing to show. */
   filled: boolean;
+  /** Nouns with many rows come from the disk after the others: these have not yet. */
+  lacking: readonly NounName[];
   /** How many rows have come while the device is being filled. */
   come: number;
   /** Whether the server was heard since the app was opened: before, another device may know more. */
@@ -50,6 +52,7 @@ export const NOTHING_YET: RecordsState = {
   cursor: '',
   revision: 0,
   filled: false,
+  lacking: [],
   come: 0,
   fresh: false,
   waiting: [],
@@ -65,14 +68,15 @@ export const NOTHING_YET: RecordsState = {
 
 export const useRecords = create<RecordsState>()(() => NOTHING_YET);
 
-/** Resolves once all rows have come. */
-export function filled(): Promise<void> {
+/** The rows of a noun, once they have come. */
+export function rowsOf<N extends NounName>(noun: N): Promise<Rows[N]> {
   return new Promise((resolve) => {
-    if (useRecords.getState().filled) return resolve();
+    const are = ({ filled, lacking }: RecordsState) => filled && !lacking.includes(noun);
+    if (are(useRecords.getState())) return resolve(useRecords.getState().rows[noun]);
     const stop = useRecords.subscribe((state) => {
-      if (!state.filled) return;
+      if (!are(state)) return;
       stop();
-      resolve();
+      resolve(state.rows[noun]);
     });
   });
 }

@@ -1,14 +1,13 @@
 /** How long the page is left alone first, ms. */
-const LEFT_ALONE_MS = 1500;
+const LEFT_ALONE_MS = 3000;
 
 /**
  * Has the code of every page come, one after another, while nothing else is to be done: pages then open without a wait,
  * and also when the network is cut. Which there are the document says. Answers how it ends.
  */
 export function comeAhead(): () => void {
-  const hrefs = [...document.querySelectorAll<HTMLLinkElement>('link[rel=prefetch][as=script]')].map(
-    ({ href }) => href,
-  );
+  const named = document.querySelector<HTMLMetaElement>('meta[name=leggero-pages]')?.content;
+  const hrefs = named ? named.split(' ') : [];
   let ended = false;
   const next = () => {
     const href = ended ? undefined : hrefs.shift();

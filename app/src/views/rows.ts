@@ -1,4 +1,4 @@
-import { idSchema, instantSchema, NOUNS, type NounName, type RowOf } from '@leggero/contract';
+import { changedSince, idSchema, instantSchema, NOUNS, type NounName, type RowOf } from '@leggero/contract';
 import { weakMapMemoize } from 'reselect';
 
 /** Some rows of one noun, by id. */
@@ -50,32 +50,86 @@ export interface Groups<N extends NounName> {
   of(id: string): readonly RowOf<N>[];
 }
 
+type Grouped<Row> = ReadonlyMap<string, readonly Row[]>;
+
+/** How rows are grouped. */
+interface Grouping<Row> {
+  parentOf: (row: Row) => string | null;
+  compare: Compare<Row>;
+}
+
+/** More changes than that are grouped anew. */
+const MOST_CHANGED = 100;
+
 /**
  * Rows of a noun by the one they hang on, each group in the noun's order. A group whose rows are the very same as before
- * stays the very same, so that nothing that follows from it is worked out anew.
+ * stays the very same, so that nothing that follows from it is worked out anew; rows that were made from those of before
+ * are grouped by what changed alone.
  */
 export function groupsOf<N extends NounName>(name: N, field: keyof RowOf<N> & string): (rows: RowMap<N>) => Groups<N> {
-  const compare = orderOf(name);
-  /** As the rows came, and sorted. */
-  let before = new Map<string, { came: RowOf<N>[]; sorted: readonly RowOf<N>[] }>();
+  const grouping: Grouping<RowOf<N>> = {
+    parentOf: (row) => row[field] as string | null,
+    compare: orderOf(name),
+  };
+  let last: { rows: RowMap<N>; groups: Grouped<RowOf<N>> } = { rows: new Map(), groups: new Map() };
   return weakMapMemoize((rows: RowMap<N>) => {
-    const came = new Map<string, RowOf<N>[]>();
-    for (const row of rows.values()) {
-      const id = row[field];
-      if (typeof id !== 'string') continue;
-      const group = came.get(id);
-      if (group) group.push(row);
-      else came.set(id, [row]);
-    }
-    const now: typeof before = new Map();
-    for (const [id, group] of came) {
-      const known = before.get(id);
-      const same = known?.came.length === group.length && group.every((row, i) => row === known.came[i]);
-      now.set(id, same ? known : { came: group, sorted: [...group].sort(compare) });
-    }
-    before = now;
-    return { of: (id) => now.get(id)?.sorted ?? NOTHING };
+    const changed = changedSince(last.rows, rows);
+    const groups =
+      changed && changed.size <= MOST_CHANGED
+        ? regrouped(last, { rows, changed }, grouping)
+        : grouped(rows, last.groups, grouping);
+    last = { rows, groups };
+    return { of: (id) => groups.get(id) ?? NOTHING };
   });
+}
+
+function grouped<Row>(
+  rows: ReadonlyMap<string, Row>,
+  before: Grouped<Row>,
+  { parentOf, compare }: Grouping<Row>,
+): Grouped<Row> {
+  const came = new Map<string, Row[]>();
+  for (const row of rows.values()) {
+    const parent = parentOf(row);
+    if (parent === null) continue;
+    const group = came.get(parent);
+    if (group) group.push(row);
+    else came.set(parent, [row]);
+  }
+  const groups = new Map<string, readonly Row[]>();
+  for (const [parent, group] of came) {
+    group.sort(compare);
+    const known = before.get(parent);
+    const same = known?.length === group.length && group.every((row, i) => row === known[i]);
+    groups.set(parent, same ? known : group);
+  }
+  return groups;
+}
+
+function regrouped<Row>(
+  last: { rows: ReadonlyMap<string, Row>; groups: Grouped<Row> },
+  { rows, changed }: { rows: ReadonlyMap<string, Row>; changed: ReadonlySet<string> },
+  { parentOf, compare }: Grouping<Row>,
+): Grouped<Row> {
+  const groups = new Map(last.groups);
+  const parents = new Map<string, { left: Set<Row>; come: Row[] }>();
+  const at = (row: Row) => {
+    const parent = parentOf(row);
+    if (parent === null) return null;
+    let found = parents.get(parent);
+    if (!found) parents.set(parent, (found = { left: new Set(), come: [] }));
+    return found;
+  };
+  for (const id of changed) {
+    const [was, is] = [last.rows.get(id), rows.get(id)];
+    if (was !== undefined) at(was)?.left.add(was);
+    if (is !== undefined) at(is)?.come.push(is);
+  }
+  for (const [parent, { left, come }] of parents) {
+    const stay = (groups.get(parent) ?? []).filter((row) => !left.has(row));
+    groups.set(parent, [...stay, ...come].sort(compare));
+  }
+  return groups;
 }
 
 /** A row with the rows that hang on it; the very same for the very same rows. */

@@ -70,12 +70,18 @@ const onShelf = weakMapMemoize(
 
 /** The shelf: every balloon by line and size, each with its newest readings and how much it is used. */
 export function shelfOf(rows: ShelfRows): ShelfModel[] {
+  return fromRows(...SHELF_NOUNS.map((noun) => rows[noun]));
+}
+
+/** Many pages look at one shelf: of the very same rows it is put together once. */
+const fromRows = weakMapMemoize((...maps: ShelfRows[keyof ShelfRows][]) => {
+  const rows = Object.fromEntries(SHELF_NOUNS.map((noun, i) => [noun, maps[i]])) as unknown as ShelfRows;
   return listed(
     ...models(rows.model).map((row) =>
       onShelf(row, calibratedOf(rows, row.id), heldOf(rows, row.id), usesOf(rows, row.id)),
     ),
   );
-}
+});
 
 /** One balloon with all that is known of it; undefined where there is none. */
 export function detailOf(rows: Pick<Rows, (typeof DETAIL_NOUNS)[number]>, id: string): ModelDetail | undefined {

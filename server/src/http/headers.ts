@@ -1,4 +1,4 @@
-import type { RequestHandler } from 'express';
+import type { Request, RequestHandler } from 'express';
 import helmet from 'helmet';
 
 /** What a device can do that Leggero never asks for. */
@@ -57,5 +57,14 @@ export function securityHeaders(): RequestHandler[] {
     response.setHeader('Permissions-Policy', policy);
     next();
   };
-  return [secure, permissions];
+  // An answer of the API is no page: nothing of it runs, and it is asked for with every tap.
+  const answers = helmet({
+    contentSecurityPolicy: { useDefaults: false, directives: { 'default-src': [none], 'frame-ancestors': [none] } },
+    strictTransportSecurity: false,
+  });
+  const isAnswer = ({ path }: Request) => path.startsWith('/api/');
+  return [
+    (request, response, next) => (isAnswer(request) ? answers : secure)(request, response, next),
+    (request, response, next) => (isAnswer(request) ? next() : permissions(request, response, next)),
+  ];
 }

@@ -15,6 +15,7 @@ import { PickChips, ToggleChips } from '@/ui/PickChips';
 import { Empty, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 
+import type { Compared } from './compared';
 import { SideBySide } from './SideBySide';
 import { StandIn } from './StandIn';
 

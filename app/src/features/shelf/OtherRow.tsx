@@ -1,4 +1,4 @@
-import type { ShelfModel } from '@leggero/contract';
+import type { ModelRecord } from '@leggero/contract';
 import { memo } from 'react';
 import { View } from 'react-native';
 import Svg, { Ellipse, Path, Rect } from 'react-native-svg';
@@ -11,7 +11,7 @@ import { counted, KIND_WORDS } from '@/wording/trade';
 import { RowFrame } from './RowFrame';
 
 interface OtherRowProps {
-  model: ShelfModel;
+  model: ModelRecord;
   chosen: boolean;
 }
 
@@ -38,7 +38,7 @@ export const OtherRow = memo(function OtherRow({ model, chosen }: OtherRowProps)
 });
 
 /** A coiled tube, or a foil that shines. */
-function SmallPicture({ model: { kind, colourHex, lengthMm, colourName } }: { model: ShelfModel }) {
+function SmallPicture({ model: { kind, colourHex, lengthMm, colourName } }: { model: ModelRecord }) {
   const dark = shade(colourHex, -0.35);
   return (
     <View role="img" aria-label={colourName} style={{ width: 56, height: 62 }}>

@@ -1,3 +1,4 @@
+import type { ModelRecord } from '@leggero/contract';
 import { isWidthKind } from '@leggero/core';
 import { router, usePathname } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
@@ -6,7 +7,7 @@ import { FlatList, type TextInput } from 'react-native';
 
 import { useKnowledge } from '@/data/knowledge';
 import { modelName } from '@/views/modelView';
-import { useShelf, useStudio, useTiers } from '@/data/records';
+import { useModels, useShelf, useStudio, useTiers } from '@/data/records';
 import { Button, IconButton } from '@/ui/Button';
 import { Page } from '@/ui/Page';
 import { SearchField } from '@/ui/SearchField';
@@ -15,7 +16,7 @@ import { useKeys } from '@/ui/useKeys';
 import { counted } from '@/wording/trade';
 
 import { OtherRow } from './OtherRow';
-import { ShelfRow } from './ShelfRow';
+import { ComingRow, ShelfRow } from './ShelfRow';
 import { ShelfTools } from './ShelfTools';
 
 const addBalloon = () => router.navigate('/shelf/new');
@@ -27,6 +28,7 @@ const ROWS = { gap: 8, paddingHorizontal: 16, paddingTop: 4, paddingBottom: 24 }
 
 /** Every balloon model, each with its first target as a small aperture. */
 export function ShelfList() {
+  const names = useModels();
   const shelf = useShelf();
   const tiers = useTiers().data;
   const studio = useStudio().data;
@@ -37,10 +39,12 @@ export function ShelfList() {
   const onShelf = path === '/shelf';
   useKeys({ '/': () => search.current?.focus(), ...(onShelf ? { n: addBalloon } : {}) });
 
-  const models = shelf.data;
+  // The names stand there at once; what is known of each comes as it is worked out.
+  const models: readonly ModelRecord[] | undefined = shelf.data ?? names.data;
+  const known = knowledge && new Map(knowledge.models.map((model) => [model.id, model]));
   const find = () => {
     const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
-    const textOf = (model: NonNullable<typeof models>[number]) =>
+    const textOf = (model: ModelRecord) =>
       (
         `${modelName(model)} ${model.colourName} ${model.finish} ${model.kind} ` +
         `${model.decor === 'none' ? '' : model.decor} ${model.outerId === null ? '' : 'pair'}`
@@ -49,7 +53,7 @@ export function ShelfList() {
   };
   const found = find();
 
-  const ready = models && found && tiers && studio && knowledge;
+  const ready = models && found && tiers && studio;
   return (
     <Page
       title="Shelf"
@@ -57,8 +61,8 @@ export function ShelfList() {
       ownScroll={Boolean(ready && models.length > 0)}
       aside={<IconButton label="Add a balloon" icon={Plus} onPress={addBalloon} />}
     >
-      {shelf.error && !ready ? (
-        <Failed sentence="The shelf could not be read." onRetry={shelf.refetch} />
+      {names.error && !ready ? (
+        <Failed sentence="The shelf could not be read." onRetry={names.refetch} />
       ) : !ready ? (
         <Loading what="the shelf" />
       ) : models.length === 0 ? (
@@ -70,6 +74,7 @@ export function ShelfList() {
         <FlatList
           // The tools are a row too: a footer would be there before the rows above it, and be pushed away from a finger.
           data={[...found, TOOLS]}
+          aria-busy={!knowledge}
           keyExtractor={(row) => (row === TOOLS ? row : row.id)}
           // A few rows at a time: each draws a balloon.
           initialNumToRender={10}
@@ -87,10 +92,12 @@ export function ShelfList() {
           renderItem={({ item }) => {
             if (item === TOOLS) return <ShelfTools />;
             const chosen = path.startsWith(`/shelf/${item.id}`);
-            return isWidthKind(item.kind) ? (
-              <ShelfRow model={item} tiers={tiers} studio={studio} knowledge={knowledge} chosen={chosen} />
+            if (!isWidthKind(item.kind)) return <OtherRow model={item} chosen={chosen} />;
+            const model = known?.get(item.id);
+            return model && knowledge ? (
+              <ShelfRow model={model} tiers={tiers} studio={studio} knowledge={knowledge} chosen={chosen} />
             ) : (
-              <OtherRow model={item} chosen={chosen} />
+              <ComingRow model={item} chosen={chosen} />
             );
           }}
         />

@@ -1,4 +1,4 @@
-import type { ShelfModel, Studio, TierRecord } from '@leggero/contract';
+import type { ModelRecord, ShelfModel, Studio, TierRecord } from '@leggero/contract';
 import { memo } from 'react';
 
 import type { Knowledge } from '@/views/knowledge';
@@ -39,14 +39,33 @@ export const ShelfRow = memo(function ShelfRow({ model, tiers, studio, knowledge
       }
       name={modelName(model)}
       lines={[
-        `${model.colourName} · ` +
-          `${model.outerId === null ? '' : 'pair, '}${KIND_WORDS[model.kind].toLowerCase()}, ` +
-          `${FINISH_WORDS[model.finish].toLowerCase()}`,
+        looksOf(model),
         [count === 0 ? 'no readings' : counted(count, 'reading'), first && ORIGIN_WORDS[first.target.origin]]
           .filter(Boolean)
           .join(' · '),
       ]}
       figure={first && lengths.bare(first.target.widthMm)}
+    />
+  );
+});
+
+/** What it looks like, in words. */
+function looksOf({ colourName, outerId, kind, finish }: ModelRecord): string {
+  const pair = outerId === null ? '' : 'pair, ';
+  return `${colourName} · ${pair}${KIND_WORDS[kind].toLowerCase()}, ${FINISH_WORDS[finish].toLowerCase()}`;
+}
+
+/** The same while what is known of it is still being worked out. */
+export const ComingRow = memo(function ComingRow({ model, chosen }: { model: ModelRecord; chosen: boolean }) {
+  const { nominalMm, colourHex, finish, decor, colourName } = model;
+  const drawn = { nominalMm, colourHex, finish, decor, widthMm: nominalMm, heightMm: nominalMm };
+  return (
+    <RowFrame
+      modelId={model.id}
+      chosen={chosen}
+      picture={<Aperture {...drawn} size={56} label={colourName} />}
+      name={modelName(model)}
+      lines={[looksOf(model), 'Working out its target …']}
     />
   );
 });

@@ -1,0 +1,160 @@
+import { once } from 'node:events';
+import type { AddressInfo } from 'node:net';
+
+import type { Page } from 'puppeteer-core';
+
+import { PHONE, type Bench } from './bench';
+import { median } from './figure';
+import { grow } from './grown';
+import { longTasks } from './page';
+import { buildEmpty, serve } from './size';
+
+const GROWN = { models: 300, readings: 100_000, pieces: 200, checks: 2000 };
+const LITTLE = { models: 6, readings: 60, pieces: 2, checks: 4 };
+const SLOWER = 4;
+const OPENINGS = 5;
+const TAPS = 9;
+
+/** Opening, filling and tapping on a device of a grown studio. */
+export async function measureReplica(bench: Bench): Promise<void> {
+  const world = await bench.freshWorld();
+  const { modelId, checkId } = await grow(world.databaseUrl, bench.smoke ? LITTLE : GROWN);
+  const page = await bench.blank();
+  await page.setViewport({ ...PHONE, isMobile: true, hasTouch: true });
+  await measureFill(bench, page, world.url);
+  await measureOpening(bench, page, world.url);
+  await measureTap(bench, page, `${world.url}/shelf/${modelId}/check/${checkId}`);
+}
+
+const settled = (page: Page) =>
+  page.waitForFunction(() => document.documentElement.dataset['settled'] !== undefined, {
+    timeout: 300_000,
+    polling: 100,
+  });
+
+/** The first time: until everything is on the device, and the longest task after the app itself has started. */
+async function measureFill({ report }: Bench, page: Page, url: string): Promise<void> {
+  await page.evaluateOnNewDocument(() => {
+    const watched = window as unknown as { leggeroTasks: number[] };
+    watched.leggeroTasks = [];
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) watched.leggeroTasks.push(duration);
+    }).observe({ type: 'longtask' });
+  });
+  const since = performance.now();
+  await page.goto(`${url}/studio`, { waitUntil: 'domcontentloaded' });
+  await settled(page);
+  report({
+    what: 'the first fill of a device, 127,000 records, until all is shown',
+    ours: (performance.now() - since) / 1000,
+    yardstick: 'as long as it may take',
+    theirs: 60,
+    unit: 's',
+    most: 1,
+  });
+  report({
+    what: 'the longest task on the way',
+    ours: await longTasks(page),
+    yardstick: 'what blocks a page noticeably',
+    theirs: 50,
+    unit: 'ms',
+    most: 1,
+  });
+}
+
+/** From asking for the page until the first balloon of the shelf stands there, against the first words of an empty app. */
+async function measureOpening({ smoke, rounds, report }: Bench, page: Page, url: string): Promise<void> {
+  const ours = await openings(page, `${url}/shelf`, 'Line', rounds(OPENINGS));
+  let theirs = ours;
+  if (!smoke) {
+    const server = serve(buildEmpty());
+    await once(server, 'listening');
+    const { port } = server.address() as AddressInfo;
+    theirs = await openings(page, `http://127.0.0.1:${port}/`, 'empty', rounds(OPENINGS));
+    server.close();
+    server.closeAllConnections();
+  }
+  report({
+    what: `opening the shelf of 300 balloons again (median of ${ours.length})`,
+    ours: median(ours),
+    yardstick: 'an empty Expo app',
+    theirs: median(theirs),
+    unit: 'ms',
+    most: 1.5,
+  });
+}
+
+async function openings(page: Page, address: string, says: string, times: number): Promise<number[]> {
+  const took: number[] = [];
+  for (let i = 0; i < times; i += 1) {
+    await page.goto('about:blank');
+    await page.goto(address, { waitUntil: 'domcontentloaded' });
+    took.push(
+      await page
+        .waitForFunction((text) => document.body?.innerText.includes(text) && performance.now(), { polling: 10 }, says)
+        .then((seen) => seen.jsonValue() as Promise<number>),
+    );
+  }
+  return took;
+}
+
+/** An answer of a check until it is painted, and what it costs over the wire; then many that waited. */
+async function measureTap({ rounds, report }: Bench, page: Page, address: string): Promise<void> {
+  await page.goto(address, { waitUntil: 'domcontentloaded' });
+  await page.waitForSelector(ANSWER, { timeout: 120_000 });
+  await settled(page);
+  const wire = await watchWire(page);
+  await page.emulateCPUThrottling(SLOWER);
+  await page.evaluate(() => {
+    const timed = window as unknown as { leggeroTaps: number[] };
+    timed.leggeroTaps = [];
+    new PerformanceObserver((list) => {
+      for (const { name, duration } of list.getEntries()) if (name === 'click') timed.leggeroTaps.push(duration);
+    }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit);
+  });
+  const taps = rounds(TAPS);
+  for (let i = 0; i < taps; i += 1) {
+    await page.tap(ANSWER);
+    await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
+  }
+  await settled(page);
+  const seen = await page.evaluate(() => (window as unknown as { leggeroTaps: number[] }).leggeroTaps);
+  report({
+    what: `an answer of a check until it is painted, slowed ${SLOWER} times (median of ${taps})`,
+    ours: median([...seen, ...Array.from({ length: Math.max(0, taps - seen.length) }, () => 16)]),
+    yardstick: 'the time it may take',
+    theirs: 50,
+    unit: 'ms',
+    most: 1,
+  });
+  report({
+    what: 'the same over the wire, headers and bodies both ways',
+    ours: wire.bytes() / taps,
+    yardstick: 'what it may cost',
+    theirs: 2048,
+    unit: 'bytes',
+    most: 1,
+  });
+  await page.emulateCPUThrottling(1);
+}
+
+const ANSWER = '::-p-aria([name="Just passes: right"])';
+/** A hand's own pause between two balloons. */
+const PAUSE_MS = 800;
+
+/** Counts what goes to the server and comes back. */
+async function watchWire(page: Page): Promise<{ bytes: () => number }> {
+  const session = await page.createCDPSession();
+  await session.send('Network.enable');
+  const asked = new Set<string>();
+  let bytes = 0;
+  session.on('Network.requestWillBeSent', ({ requestId, request }) => {
+    if (!request.url.includes('/api/')) return;
+    asked.add(requestId);
+    bytes += (request.postData?.length ?? 0) + JSON.stringify(request.headers).length;
+  });
+  session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    if (asked.has(requestId)) bytes += encodedDataLength;
+  });
+  return { bytes: () => bytes };
+}
