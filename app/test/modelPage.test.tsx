@@ -74,6 +74,23 @@ describe('a balloon’s page', () => {
     expect(namesDone()).toEqual(['remove reading', 'put reading']);
   });
 
+  it('keeps what someone wants to remember, and gives it back', async () => {
+    await open();
+    await userEvent.click(screen.getByRole('button', { name: 'Add note' }));
+    expect(screen.getByRole('alert').textContent).toMatch(/^Write what is worth remembering/);
+    await userEvent.type(screen.getByRole('textbox', { name: 'Note to add' }), ' This bag runs small. {Enter}');
+    const notes = () => within(screen.getByRole('list', { name: 'Notes' })).queryAllByRole('listitem');
+    await waitFor(() =>
+      expect(notes().map(({ textContent }) => textContent)).toEqual([expect.stringMatching(/^This bag runs small\./)]),
+    );
+    expect(lastDone()).toMatchObject({ put: 'note', row: { modelId: MODEL_ID, text: 'This bag runs small.' } });
+    await userEvent.click(screen.getByRole('button', { name: 'Delete the note “This bag runs small.”' }));
+    await waitFor(() => expect(notes()).toEqual([]));
+    await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(notes()).toHaveLength(1));
+    expect(namesDone()).toEqual(['put note', 'remove note', 'put note']);
+  });
+
   it('names a reading that does not fit, and says what to do', async () => {
     const records = someRecords();
     const [calibration] = records.models[0]!.calibrations;

@@ -44,6 +44,7 @@ export function sample<N extends NounName>(name: N, at = 0): MakeInputOf<N> {
       ...{ id, modelId: of('model'), tierId: of('tier'), tierName: 'Tier 0', widthMm: 240 + at, toleranceMm: 6 },
       ...{ dose: 7, origin: 'measured', daysStanding: 1, acceptedAt: AT },
     }),
+    note: () => ({ id, modelId: of('model'), text: `Runs small ${at}`, writtenAt: AT }),
     chain: () => ({ id, modelId: of('model'), count: 5, widthMm: 127, lengthMm: 660, takenAt: AT }),
     piece: () => ({
       ...{ id, name: `Piece ${at}`, createdAt: AT },

@@ -7,6 +7,7 @@ import type {
   PersonRecord,
   PieceRecord,
   PumpRecord,
+  RowOf,
   Rows,
   Session,
   ShelfModel,
@@ -33,7 +34,7 @@ import { eyeChecksOf, rowsOfEyeChecks } from '@/views/eyes';
 import { SIZER_NOUNS, sizersOf } from '@/views/gauges';
 import { correctedCalibrations, holesById } from '@/views/holes';
 import { dresserOf } from '@/views/pairs';
-import { listOf } from '@/views/rows';
+import { groupsOf, listOf } from '@/views/rows';
 import { DETAIL_NOUNS, detailOf, SHELF_NOUNS, shelfOf } from '@/views/shelf';
 
 import { ApiError, call } from './client';
@@ -148,6 +149,7 @@ const ONLY = {
   person: ['person'],
   chain: ['chain'],
   model: ['model'],
+  note: ['note'],
 } as const;
 
 export function useStudio(): Records<Studio> {
@@ -187,6 +189,14 @@ export function useChains(): Records<ChainRecord[]> {
 /** Every balloon by line and size, without what is known of it: there sooner than the shelf. */
 export function useModels(): Records<ModelRecord[]> {
   return useView(ONLY.model, modelsOf);
+}
+
+const notesByModel = groupsOf('note', 'modelId');
+
+/** What was written of a balloon, newest first. */
+export function useNotes(modelId: string): readonly RowOf<'note'>[] {
+  const rows = useRows(ONLY.note);
+  return rows ? notesByModel(rows.note).of(modelId) : [];
 }
 
 export function useShelf(): Records<ShelfModel[]> {

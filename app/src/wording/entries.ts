@@ -28,6 +28,7 @@ const CALLED: Record<NounName, string> = {
   holdTest: 'a hold test',
   holdReading: 'a width of a hold test',
   target: 'a kept target',
+  note: 'a note',
   chain: 'a measured chain',
   piece: 'a piece',
   run: 'a run of checks',

@@ -5,7 +5,7 @@ import { piece } from './builds';
 import { check, checkResult, run, study, studyPerson, studyWidth } from './checks';
 import { eyeBalloon, eyeCheck } from './eyes';
 import { hole, holeMeasurement, pump, sizer, sizing } from './gauges';
-import { calibration, chain, holdReading, holdTest, model, reading, target } from './shelf';
+import { calibration, chain, holdReading, holdTest, model, note, reading, target } from './shelf';
 import { person, studio, tier } from './studio';
 
 export { CHECK_DEFAULTS, MOST_IN_STUDY, RESULT_DEFAULTS } from './checks';
@@ -30,6 +30,7 @@ export const NOUNS = {
   holdReading,
   target,
   chain,
+  note,
   piece,
   run,
   check,

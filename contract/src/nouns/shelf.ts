@@ -221,6 +221,16 @@ export const target = noun({
   numbered: { field: 'revision', among: ['modelId', 'tierName'], by: 'next' },
 });
 
+/** What someone wants to remember of a balloon, in their own words. */
+export const note = noun({
+  name: 'note',
+  path: 'notes',
+  row: z.object({ id: idSchema, modelId: idSchema, text: z.string().trim().min(1).max(500), writtenAt: instantSchema }),
+  change: ['text'],
+  refs: { modelId: to('model', 'remove') },
+  order: ['-writtenAt'],
+});
+
 /** A chain of one balloon that was laid out straight and measured: what knot and tail take is learned from it. */
 export const chain = noun({
   name: 'chain',

@@ -20,6 +20,7 @@ import { CalibrationsCard } from './CalibrationsCard';
 import { CurveCard } from './CurveCard';
 import { HoldCard } from './HoldCard';
 import { MoreAbout } from './MoreAbout';
+import { NotesCard } from './NotesCard';
 import { PastChecks } from './PastChecks';
 import { ReadingsCard } from './ReadingsCard';
 import { StandingChoice } from '@/parts/StandingChoice';
@@ -107,6 +108,7 @@ function Shown(props: ShownProps) {
       <HoldCard {...props} />
       <ReadingsCard model={model} view={view} />
       <PastChecks model={model} sizers={sizers} />
+      <NotesCard modelId={model.id} />
       <Cautions names={['burst', 'latex', 'choking']} />
     </>
   );

@@ -159,6 +159,21 @@ export const acceptedTargets = mysqlTable(
   ],
 );
 
+export const notes = mysqlTable(
+  'notes',
+  {
+    id: id(),
+    studioId: studioId(),
+    modelId: char('model_id', { length: 36 }).notNull(),
+    text: varchar('text', { length: 500 }).notNull(),
+    writtenAt: instant('written_at').notNull(),
+  },
+  (t) => [
+    owned('notes_model', [t.modelId, t.studioId], [models.id, models.studioId], 'cascade'),
+    index('notes_list').on(t.studioId, t.writtenAt),
+  ],
+);
+
 export const chains = mysqlTable(
   'chains',
   {
