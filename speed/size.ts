@@ -97,7 +97,8 @@ import { z } from 'zod';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 const client = new QueryClient();
-export const used = [useQuery, Layers, colorScheme, Svg, extendTailwindMerge, z.object({ id: z.uuid() }), create, persist, openDB, weakMapMemoize];
+const schema = z.object({ id: z.uuid() });
+export const used = [useQuery, Layers, colorScheme, Svg, extendTailwindMerge, schema, create, persist, openDB, weakMapMemoize];
 export default function Layout() {
   useFonts({ BricolageGrotesque_700Bold, HankenGrotesk_400Regular, HankenGrotesk_600SemiBold });
   return (

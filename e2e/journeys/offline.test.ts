@@ -34,7 +34,7 @@ describe('in a hall without a network', () => {
     for (let i = 0; i < 11; i += 1) await phone.tap('button', 'Just passes: right');
     await phone.tap('button', 'Falls through: too small');
     await phone.sees('1 of 12 is outside. The rest are right.');
-    await phone.sees('13 entries wait here, and will be saved without you.');
+    await phone.sees('13 entries wait here until they are back.');
 
     const { pieces, pumps } = {
       pieces: await world.get<{ id: string }[]>('pieces'),
@@ -61,11 +61,9 @@ describe('in a hall without a network', () => {
     const other = await world.visit('/shelf', WIDE);
     await other.follow(check);
     expect(await other.text()).not.toContain('of 12 is outside');
-    const since = Date.now();
     await phone.page.setOfflineMode(false);
     await other.sees('1 of 12 is outside. The rest are right.');
-    // By word of the server: sooner than a device asks of its own accord.
-    expect(Date.now() - since).toBeLessThan(4500);
+    // By word of the server: a device that hears it does not ask of its own accord. How soon, the bench says.
     const { checks } = await world.get<ModelDetail>(`models/${model.id}`);
     expect(checks[0]!.results.map(({ answer }) => answer)).toEqual([...Array(11).fill('passes'), 'falls']);
     await phone.settled();

@@ -9,6 +9,7 @@ import { connect, databaseError, isAway } from './db/connect';
 import { damagedTables } from './db/damage';
 import { dumpTo } from './db/dump';
 import { applyMigrations } from './db/migrate';
+import { forgetOldKeys } from './records/once';
 import { fillDemo } from './demo/fill';
 import { createApp } from './http/app';
 import { roomOf } from './http/room';
@@ -49,6 +50,7 @@ async function main(): Promise<void> {
     );
   }
   await applyMigrations(database, { beforeUpgrade });
+  await forgetOldKeys(database);
   if (stopWanted) process.exit(0);
   const studioId = LEGGERO_DEMO === '1' ? await fillDemo({ database }) : await openStudio({ database });
   const guard = { names: [hostname(), ...LEGGERO_NAMES.split(',').filter(Boolean)], open: !isLoopback(LEGGERO_HOST) };

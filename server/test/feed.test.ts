@@ -26,6 +26,7 @@ import fc from 'fast-check';
 import type { Viewer } from '../src/person/sessions';
 import { carryOut } from '../src/records/batch';
 import { changesSince } from '../src/records/feed';
+import { forgetOldKeys } from '../src/records/once';
 import { listRows } from '../src/records/store';
 import { sample, sampleId } from './samples';
 import { serviceForTests } from './service';
@@ -180,6 +181,33 @@ describe('a batch', () => {
     expect((await send(...commands)).every(({ problem }) => problem === null)).toBe(true);
     const { rows, gone } = await changesSince(service, { since: device.cursor });
     expect({ rows, gone }).toEqual({ rows: {}, gone: {} });
+  });
+
+  it('that comes again after another device wrote takes nothing of that back', async () => {
+    await send([put('pump'), put('sizer')]);
+    const [key, other] = [randomUUID(), randomUUID()];
+    const named = (name: string) => [{ change: 'pump', id: sampleId('pump'), by: { name } }, remove('sizer')];
+    const carry = async (commands: object[]) =>
+      batchAnswerSchema.parse((await service.request.post('/api/batch').send({ commands }).expect(200)).body).answers;
+    await carry([{ key, writes: named('Barge') }]);
+    await carry([
+      { key: other, writes: [{ change: 'pump', id: sampleId('pump'), by: { name: 'Lighter' } }, put('sizer')] },
+    ]);
+    // Its answer was lost on the way.
+    expect(await carry([{ key, writes: named('Barge') }])).toEqual([{ key, problem: null }]);
+    const there = await stored();
+    expect(there['pump']![sampleId('pump')]).toMatchObject({ name: 'Lighter' });
+    expect(there['sizer']).toHaveProperty(sampleId('sizer'));
+    // One that was not carried out comes as if for the first time.
+    const wrong = randomUUID();
+    const hole = { key: wrong, writes: [put('holeMeasurement')] };
+    expect((await carry([hole]))[0]!.problem).toMatchObject({ status: 404 });
+    await send([put('hole')]);
+    expect((await carry([hole]))[0]!.problem).toBeNull();
+    await service.database.execute(sql`update carried_out set at = '2020-01-01'`);
+    await forgetOldKeys(service.database);
+    expect((await carry([{ key, writes: named('Barge') }]))[0]!.problem).toBeNull();
+    expect((await stored())['pump']![sampleId('pump')]).toMatchObject({ name: 'Barge' });
   });
 
   it('that the records stumble over is told as such, and by name to whoever keeps the server', async () => {

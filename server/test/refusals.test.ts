@@ -2,10 +2,12 @@ import { randomUUID } from 'node:crypto';
 
 import { problemSchema } from '@leggero/contract';
 import { sql } from 'drizzle-orm';
+import express from 'express';
 import supertest from 'supertest';
 
 import { connect, databaseError } from '../src/db/connect';
 import { createApp } from '../src/http/app';
+import { securityHeaders } from '../src/http/headers';
 
 import { calibration, model, pump, reading, serviceForTests } from './service';
 
@@ -99,13 +101,19 @@ describe('the database itself', () => {
 
 describe('headers', () => {
   it('carry a strict policy, no server name, and no caching of records', async () => {
-    const { headers } = await service.request.get('/api/health').expect(200);
+    const answer = (await service.request.get('/api/health').expect(200)).headers;
+    expect(answer['content-security-policy']).toBe("default-src 'none';frame-ancestors 'none'");
+    expect(answer['x-content-type-options']).toBe('nosniff');
+    expect(answer['x-powered-by']).toBeUndefined();
+    expect(answer['cache-control']).toBe('no-store');
+    const pages = express().use(...securityHeaders());
+    pages.get('/shelf', (_, response) => void response.send('a page'));
+    const { headers } = await supertest(pages).get('/shelf').expect(200);
     expect(headers['content-security-policy']).toMatch("default-src 'none';script-src 'self';style-src 'self';");
     expect(headers['content-security-policy']).not.toMatch(/https?:|unsafe-eval|script-src[^;]*unsafe|\*/);
     expect(headers['permissions-policy']).toMatch('camera=(), ');
     expect(headers['x-content-type-options']).toBe('nosniff');
     expect(headers['x-powered-by']).toBeUndefined();
-    expect(headers['cache-control']).toBe('no-store');
   });
 });
 

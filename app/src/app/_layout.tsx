@@ -3,6 +3,7 @@ import '../../global.css';
 import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesque/700Bold';
 import { HankenGrotesk_400Regular } from '@expo-google-fonts/hanken-grotesk/400Regular';
 import { HankenGrotesk_600SemiBold } from '@expo-google-fonts/hanken-grotesk/600SemiBold';
+import { notifyManager } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { useEffect, useState } from 'react';
@@ -13,6 +14,9 @@ import { comeAhead } from '@/device/ahead';
 import { Frame } from '@/features/frame/Frame';
 import { SettledMark } from '@/features/frame/SettledMark';
 import { followTheme } from '@/ui/theme';
+
+// What a tap changes is on the page with the next frame.
+notifyManager.setScheduler(queueMicrotask);
 
 export default function RootLayout() {
   const [client] = useState(createQueryClient);

@@ -18,7 +18,6 @@ import type {
 } from '@leggero/contract';
 import { layWrites, NO_ROWS, NOUN_NAMES } from '@leggero/contract';
 import {
-  notifyManager,
   QueryClient,
   QueryClientProvider,
   useQueries,
@@ -57,9 +56,6 @@ export function createQueryClient(): QueryClient {
     },
   });
 }
-
-// What a tap changes is on the page with the next frame.
-notifyManager.setScheduler(queueMicrotask);
 
 const rowsKey = (noun: NounName) => ['rows', noun] as const;
 /** What the change feed never tells of. */

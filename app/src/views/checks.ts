@@ -1,7 +1,7 @@
 import type { CheckRecord, PieceRecord, RowOf, Rows, StudyRecord } from '@leggero/contract';
 import { weakMapMemoize } from 'reselect';
 
-import { groupsOf, listOf, withRows } from './rows';
+import { groupsOf, listed, listOf, withRows } from './rows';
 
 type CheckRows = Pick<Rows, 'check' | 'checkResult'>;
 
@@ -9,7 +9,6 @@ const resultsOf = groupsOf('checkResult', 'checkId');
 const ofModel = groupsOf('check', 'modelId');
 const ofPiece = groupsOf('check', 'pieceId');
 const withResults = withRows<RowOf<'check'>, 'results'>('results');
-const listed = weakMapMemoize((...checks: CheckRecord[]) => checks);
 
 function inFull(rows: CheckRows, checks: readonly RowOf<'check'>[]): CheckRecord[] {
   const results = resultsOf(rows.checkResult);
@@ -24,13 +23,12 @@ export function checksOfModel(rows: CheckRows, modelId: string): CheckRecord[] {
 export const PIECE_NOUNS = ['piece', 'check', 'checkResult'] as const;
 
 const pieces = listOf('piece');
-const listedPieces = weakMapMemoize((...all: PieceRecord[]) => all);
 const withChecks = withRows<RowOf<'piece'>, 'checks'>('checks');
 
 /** Pieces, newest first, each with the checks of its balloons. */
 export function piecesOf(rows: Pick<Rows, (typeof PIECE_NOUNS)[number]>): PieceRecord[] {
   const checks = ofPiece(rows.check);
-  return listedPieces(...pieces(rows.piece).map((piece) => withChecks(piece, inFull(rows, checks.of(piece.id)))));
+  return listed(...pieces(rows.piece).map((piece) => withChecks(piece, inFull(rows, checks.of(piece.id)))));
 }
 
 export const STUDY_NOUNS = ['study', 'studyPerson', 'studyWidth'] as const;

@@ -1,7 +1,7 @@
 import type { HoleLabel, HoleRecord, RowOf, Rows, SizerRecord, Write } from '@leggero/contract';
 import { weakMapMemoize } from 'reselect';
 
-import { groupsOf, listOf } from './rows';
+import { groupsOf, listed, listOf } from './rows';
 
 export const SIZER_NOUNS = ['sizer', 'hole', 'holeMeasurement', 'sizing'] as const;
 
@@ -18,7 +18,6 @@ const holeInFull = weakMapMemoize(
     measurements: [...measurements],
   }),
 );
-const listed = weakMapMemoize(<Thing>(...things: Thing[]) => things) as <Thing>(...things: Thing[]) => Thing[];
 const sizerInFull = weakMapMemoize(
   (sizer: RowOf<'sizer'>, holes: HoleRecord[], sizings: RowOf<'sizing'>[]): SizerRecord => ({
     ...sizer,

@@ -43,6 +43,9 @@ export function listOf<N extends NounName>(name: N): (rows: RowMap<N>) => readon
   return weakMapMemoize((rows: RowMap<N>) => [...rows.values()].sort(compare));
 }
 
+/** A list of the very same things is the very same list. */
+export const listed = weakMapMemoize(<Thing>(...things: Thing[]) => things) as <Thing>(...things: Thing[]) => Thing[];
+
 const NOTHING: readonly never[] = [];
 
 /** Rows of a noun by the row they hang on. */

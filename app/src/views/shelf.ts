@@ -2,7 +2,7 @@ import type { CalibrationRecord, HoldTestRecord, ModelDetail, RowOf, Rows, Shelf
 import { weakMapMemoize } from 'reselect';
 
 import { checksOfModel } from './checks';
-import { groupsOf, listOf, withRows } from './rows';
+import { groupsOf, listed, listOf, withRows } from './rows';
 
 /** The rows of which a shelf is made. */
 export type ShelfRows = Pick<Rows, (typeof SHELF_NOUNS)[number]>;
@@ -20,9 +20,6 @@ const usingChecksOf = groupsOf('check', 'modelId');
 
 const withReadings = withRows<RowOf<'calibration'>, 'readings'>('readings');
 const withWidths = withRows<RowOf<'holdTest'>, 'readings'>('readings');
-
-/** A list of the very same things is the very same list. */
-const listed = weakMapMemoize(<Thing>(...things: Thing[]) => things) as <Thing>(...things: Thing[]) => Thing[];
 
 function calibratedOf(rows: ShelfRows, modelId: string): CalibrationRecord[] {
   const readings = readingsOf(rows.reading);

@@ -8,6 +8,7 @@ import { problemOf } from '../http/errors';
 import type { Viewer } from '../person/sessions';
 import { changeRow, makeRow, removeRow } from './commands';
 import type { Asked } from './guard';
+import { isFirst } from './once';
 import { inWriting } from './writing';
 
 interface Command {
@@ -33,7 +34,7 @@ export async function carryOut(asked: Batching, commands: readonly Command[]): P
   const left: Command[] = [];
   for (const command of commands) {
     const waits = left.some((other) => hangsOn(command, other));
-    const problem = waits ? HttpProblem.dependent() : await problemWith(asked, command.writes);
+    const problem = waits ? HttpProblem.dependent() : await problemWith(asked, command);
     if (problem && AWAY.has(problem.status)) throw problem;
     if (problem) left.push(command);
     answers.push({ key: command.key, problem: problem?.document() ?? null });
@@ -44,12 +45,13 @@ export async function carryOut(asked: Batching, commands: readonly Command[]): P
 /** The records are away, or their disk is full: it will be tried again. */
 const AWAY = new Set([503, 507]);
 
-async function problemWith(asked: Batching, unread: unknown[]): Promise<HttpProblem | null> {
+async function problemWith(asked: Batching, { key, writes: unread }: Command): Promise<HttpProblem | null> {
   const parsed = writesSchema.safeParse({ writes: unread });
   if (!parsed.success) return HttpProblem.invalid(parsed.error);
   try {
     await untilUncrossed(() =>
       inWriting(asked, async (writing) => {
+        if (!(await isFirst(writing, key))) return;
         for (const write of parsed.data.writes) await carryOutWrite(writing, write);
       }),
     );

@@ -64,7 +64,7 @@ function wordsOf({ waiting, stuck, struggling, aside, unkept, filled, come }: Re
         : 'The records are out of reach just now. Trying again.';
     return unkept
       ? `The records are out of reach just now. ${entries} in this page alone: leave it open until all is saved.`
-      : `The records are out of reach just now. ${entries} here, and will be saved without you.`;
+      : `The records are out of reach just now. ${entries} here until they are back.`;
   }
   if (!filled && come > 0) return `Fetching the records for the first time: ${come} so far.`;
   return unkept && UNKEPT_WORDS[unkept];

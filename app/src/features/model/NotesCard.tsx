@@ -1,10 +1,10 @@
-import type { RowOf } from '@leggero/contract';
 import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
 import { View } from 'react-native';
 
 import { write } from '@/data/outbox';
 import { useNotes } from '@/data/records';
+import { useRemoval } from '@/data/useRemoval';
 import { newId, nowUtc } from '@/device/id';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
@@ -21,7 +21,7 @@ export function NotesCard({ modelId }: { modelId: string }) {
   const notes = useNotes(modelId);
   const [text, setText] = useState('');
   const [error, setError] = useState<string>();
-  const [deleted, setDeleted] = useState<RowOf<'note'> | null>(null);
+  const { removed, remove, restore } = useRemoval('note');
   const add = () => {
     const trimmed = text.trim();
     if (trimmed === '') return setError('Write what is worth remembering, such as: this bag runs small.');
@@ -30,14 +30,6 @@ export function NotesCard({ modelId }: { modelId: string }) {
     write({ put: 'note', row: { id: newId(), modelId, text: trimmed, writtenAt: nowUtc() } });
     setText('');
     setError(undefined);
-  };
-  const remove = (note: RowOf<'note'>) => {
-    write({ remove: 'note', id: note.id });
-    setDeleted(note);
-  };
-  const restore = () => {
-    if (deleted) write({ put: 'note', row: deleted });
-    setDeleted(null);
   };
   return (
     <Card title="Notes">
@@ -52,7 +44,7 @@ export function NotesCard({ modelId }: { modelId: string }) {
           </View>
         ))}
       </View>
-      {deleted ? <UndoLine sentence="Note deleted." onUndo={restore} /> : null}
+      {removed ? <UndoLine sentence="Note deleted." onUndo={restore} /> : null}
       <View className="mt-3 flex-row items-start gap-3">
         <View className="flex-1">
           <Field label="Note to add" value={text} onChangeText={setText} onSubmitEditing={add} error={error} />

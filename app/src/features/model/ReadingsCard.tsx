@@ -6,7 +6,7 @@ import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
 import type { ModelView } from '@/views/modelView';
-import { write } from '@/data/outbox';
+import { useRemoval } from '@/data/useRemoval';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { UndoLine } from '@/ui/UndoLine';
@@ -20,21 +20,13 @@ const SHORT = 12;
 
 /** The readings behind the curve, in the order taken; each can be deleted, and the last deletion undone. */
 export function ReadingsCard({ model, view }: { model: ModelDetail; view: ModelView }) {
-  const [deleted, setDeleted] = useState<ReadingRecord | null>(null);
+  const { removed: deleted, remove, restore } = useRemoval('reading');
   const [all, setAll] = useState(false);
   const readings = view.calibration?.readings ?? [];
   const shown = all ? readings : readings.slice(0, SHORT);
   const outliers = new Set(view.fit?.outliers.map(({ index }) => readings[index]?.id));
   if (readings.length === 0 && !deleted) return null;
   const kind = view.curve?.inflator ?? 'hand';
-  const remove = (reading: ReadingRecord) => {
-    write({ remove: 'reading', id: reading.id });
-    setDeleted(reading);
-  };
-  const restore = () => {
-    if (deleted) write({ put: 'reading', row: deleted });
-    setDeleted(null);
-  };
   return (
     <Card title={model.demo ? 'Readings (demo data)' : 'Readings'}>
       <View role="table" aria-label="Readings">

@@ -7,6 +7,7 @@ import { Pressable, View } from 'react-native';
 
 import { newId } from '@/device/id';
 import { write } from '@/data/outbox';
+import { useRemoval } from '@/data/useRemoval';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { UndoLine } from '@/ui/UndoLine';
@@ -19,7 +20,7 @@ import { TierSheet } from './TierSheet';
 /** The studio's tiers in their order: what share of nominal each fills to, and what for. */
 export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
   const [open, setOpen] = useState<TierRecord | null>(null);
-  const [deleted, setDeleted] = useState<TierRecord | null>(null);
+  const { removed: deleted, remove: takeAway, restore } = useRemoval('tier');
   const isNew = open !== null && !tiers.some(({ id }) => id === open.id);
   const add = () => {
     const position = Math.max(-1, ...tiers.map((tier) => tier.position)) + 1;
@@ -31,13 +32,8 @@ export function TierList({ tiers }: { tiers: readonly TierRecord[] }) {
     setOpen(null);
   };
   const remove = (tier: TierRecord) => {
-    write({ remove: 'tier', id: tier.id });
-    setDeleted(tier);
+    takeAway(tier);
     setOpen(null);
-  };
-  const restore = () => {
-    if (deleted) write({ put: 'tier', row: deleted });
-    setDeleted(null);
   };
   const swap = (tier: TierRecord, other: TierRecord | undefined) => {
     if (!other) return;

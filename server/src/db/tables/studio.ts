@@ -16,7 +16,7 @@ import {
   varchar,
 } from 'drizzle-orm/mysql-core';
 
-import { demo, id, lengthMm, share } from './columns';
+import { demo, id, instant, lengthMm, share } from './columns';
 
 export const studios = mysqlTable('studios', {
   id: id(),
@@ -89,4 +89,15 @@ export const changes = mysqlTable(
     primaryKey({ columns: [t.studioId, t.noun, t.rowId, t.there] }),
     index('changes_feed').on(t.studioId, t.revision, t.noun, t.rowId, t.there),
   ],
+);
+
+/** Commands that were carried out, by the key that devices give them: one that comes again changes nothing. */
+export const carriedOut = mysqlTable(
+  'carried_out',
+  {
+    studioId: studioId(),
+    commandKey: char('command_key', { length: 36 }).notNull(),
+    at: instant('at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.studioId, t.commandKey] }), index('carried_out_at').on(t.at)],
 );
