@@ -1,6 +1,7 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
+import { useRecords } from '@/data/state';
 import { CheckPage } from '@/features/check/CheckPage';
 import { WithModel } from '@/parts/WithModel';
 
@@ -190,4 +191,18 @@ it('keeps every tap, also those faster than the page is drawn, and takes back th
     [4, 'falls'],
   ]);
   await waitFor(() => expect(batch()).toHaveLength(5));
+});
+
+it('takes back the last balloon by its place, whatever the clocks of the phones say', async () => {
+  const records = someRecords();
+  const [check] = records.models[0]!.checks;
+  // The first was taken by a phone whose clock is a year ahead.
+  const results = check!.results.map((result, i) =>
+    i === 0 ? { ...result, takenAt: '2027-11-17T09:00:00.000Z' } : result,
+  );
+  Object.assign(check!, { results });
+  await open(CHECK_ID, records);
+  fireEvent.keyDown(window, { key: 'u' });
+  expect(lastDone()).toEqual({ remove: 'checkResult', id: results[1]!.id });
+  await waitFor(() => expect(useRecords.getState().rows.checkResult.has(results[0]!.id)).toBe(true));
 });
