@@ -240,4 +240,24 @@ describe('what others do', () => {
     // The same rows: nothing was taken off the page meanwhile.
     expect([...state().rows.model.keys()]).toEqual([...before.model.keys()]);
   });
+
+  it('is another studio at the same address: what waits for the one before is not given to it', async () => {
+    await start();
+    server.away = true;
+    await write(pump(1));
+    await until(() => state().stuck);
+    stop();
+    const records = { ...someRecords(), pumps: [] };
+    records.models[0]!.calibrations = [];
+    records.studio = { ...records.studio, id: uuid(80), name: 'Brine Street' };
+    server = new FakeServer(layChanges(NO_ROWS, feedOf(records)));
+    const anew = { cursor: '', revision: 0, more: true, anew: true, rows: {}, gone: {} };
+    server.instead.push(() => ({ ok: true, status: 200, json: async () => anew }) as Response);
+    useRecords.setState({ fresh: false });
+    stop = deliver();
+    await until(() => state().refused.length === 1);
+    expect(server.carriedOut).toEqual([]);
+    expect([state().waiting, names(), [...state().rows.studio.values()][0]!.name]).toEqual([[], [], 'Brine Street']);
+    expect(state().refused[0]!.problem!.title).toMatch('another studio');
+  });
 });

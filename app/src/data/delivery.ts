@@ -119,17 +119,19 @@ class Courier {
     const { next, aside } = this.sorted();
     stand({ aside: aside.length });
     try {
-      if (next.length > 0) return await this.send(next);
+      const { filled, fresh, revision } = useRecords.getState();
+      // Listening comes first: at this address may be another studio than the one that the entries are for.
+      if (next.length > 0 && filled && fresh) return await this.send(next);
       // What an answer on its way tells already need not be asked for.
-      const { filled, revision } = useRecords.getState();
-      if (pullWanted || !filled || heard > revision) return await this.pull();
+      if (pullWanted || !fresh || !filled || heard > revision) return await this.pull();
       // All else is done: what stands aside is tried again, the oldest first.
       if (aside[0]) return (await this.send(aside.slice(0, 1))) === 'done' && this.stands(aside[0]) ? 'failed' : 'done';
       return 'idle';
     } catch (error) {
       if (this.signal.aborted) return 'idle';
-      if (!(error instanceof ApiError)) throw error;
-      this.failed(error, next);
+      // Whatever it is, what waits must go on waiting, and be tried again.
+      if (error instanceof ApiError) this.failed(error, next);
+      else if (typeof reportError === 'function') reportError(error);
       return 'failed';
     }
   }
@@ -174,11 +176,11 @@ class Courier {
   }
 
   private async send(entries: readonly Entry[]): Promise<'done'> {
-    const { cursor, filled } = useRecords.getState();
+    const { cursor } = useRecords.getState();
     const { answers, changes } = await call('carryOut', {
       body: {
         commands: entries.map(({ key, writes }) => ({ key, writes: [...writes] })),
-        ...(filled ? { since: cursor } : {}),
+        since: cursor,
       },
       signal: this.signal,
     });

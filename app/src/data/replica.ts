@@ -7,6 +7,7 @@ import {
   NOUNS,
   type Changes,
   type NounName,
+  type ProblemDocument,
   type Rows,
 } from '@leggero/contract';
 import { replaceEqualDeep } from '@tanstack/react-query';
@@ -204,6 +205,9 @@ async function takeNow({ changes, done = [], changed = [] }: News): Promise<void
   const before = useRecords.getState();
   const next = changes ? withChanges(before, changes) : before;
   const { base, cursor, revision, filled } = next;
+  const known = studioOf(before.rows);
+  if (filled && known !== null && known !== studioOf(base))
+    changed = [...changed, ...before.waiting.map((entry) => ({ ...entry, problem: ELSEWHERE }))];
   await keepStep({ before: before.base, after: base, cursor, revision, filled, done: numbersOf(done), changed });
   const gone = new Set([...done, ...changed].map(({ key }) => key));
   useRecords.setState((state) => {
@@ -216,6 +220,18 @@ async function takeNow({ changes, done = [], changed = [] }: News): Promise<void
     return { ...next, waiting, refused, settling, come, rows: shown(state, { base, filled, waiting, settling }) };
   });
   tell(changes ? { kind: 'changes', changes } : { kind: 'outbox' });
+}
+
+/** At this address is another studio by now, such as the demo: what was meant for the one before is not for this one. */
+const ELSEWHERE: ProblemDocument = {
+  type: 'about:blank',
+  title: 'It was entered while another studio was open at this address.',
+  status: 409,
+};
+
+function studioOf({ studio }: Rows): string | null {
+  const [id] = studio.keys();
+  return id ?? null;
 }
 
 type At = Pick<RecordsState, 'base' | 'cursor' | 'revision' | 'filled' | 'fresh'>;
