@@ -69,11 +69,12 @@ async function lead(signal: AbortSignal): Promise<void> {
       const timer = setTimeout(done, ms);
       function done(): void {
         clearTimeout(timer);
+        signal.removeEventListener('abort', done);
         waking = null;
         resolve();
       }
       waking = done;
-      signal.addEventListener('abort', done, { once: true });
+      signal.addEventListener('abort', done);
     });
   pullWanted = true;
   const endFollowing = follow((revision) => {
@@ -90,7 +91,7 @@ async function lead(signal: AbortSignal): Promise<void> {
     const outcome = await courier.turn();
     if (signal.aborted) break;
     if (outcome === 'failed') {
-      // What wakes is an entry, a word of the server, or a network that is back; none of them hurries a server in need.
+      // A new entry, a word of the server, or a network that is back is worth a try before the time is up.
       await rest(pause);
       pause = Math.min(LONGEST_PAUSE_MS, pause * 2);
     } else {
