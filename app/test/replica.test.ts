@@ -28,10 +28,12 @@ const until = async (ready: () => boolean) => {
   for (let i = 0; i < 1500 && !ready(); i += 1) await new Promise((resolve) => setTimeout(resolve, 20));
   expect(ready()).toBe(true);
 };
-const arrived = (...tabs: Tab[]) =>
-  until(() =>
-    tabs.every((tab) => tab.state().filled && tab.state().waiting.length + tab.state().settling.length === 0),
-  );
+/** Every row is there, from the disk too. */
+const isOpen = ({ filled, lacking }: ReturnType<Tab['state']>) => filled && lacking.length === 0;
+const opened = (...tabs: Tab[]) => until(() => tabs.every((tab) => isOpen(tab.state())));
+/** And nothing is on its way. */
+const isAtRest = ({ waiting, settling }: ReturnType<Tab['state']>) => waiting.length + settling.length === 0;
+const arrived = (...tabs: Tab[]) => until(() => tabs.every((tab) => isOpen(tab.state()) && isAtRest(tab.state())));
 
 /** What pages show in a tab, in the form of what the server has. */
 const shown = (tab: Tab, noun: NounName) =>
@@ -54,7 +56,7 @@ describe('a device', () => {
     server.away = true;
     server.asked.length = 0;
     const tab = openTab({ delivering: false });
-    await until(() => tab.state().filled);
+    await opened(tab);
     expect(server.asked).toEqual([]);
     expect(shown(tab, 'model')).toEqual(stored('model'));
     expect(shown(tab, 'reading')).toEqual(stored('reading'));
@@ -70,7 +72,7 @@ describe('a device', () => {
     }
     tab.kill();
     const next = openTab({ delivering: false });
-    await until(() => next.state().filled);
+    await opened(next);
     expect(next.state().waiting).toHaveLength(30);
     expect(shown(next, 'checkResult')).toEqual(shown(tab, 'checkResult'));
   });
@@ -174,7 +176,7 @@ describe('a device', () => {
     expect(shown(tab, 'pump')).toEqual(stored('pump'));
     await closeTabs();
     const again = openTab({ delivering: false });
-    await until(() => again.state().filled);
+    await opened(again);
     expect(shown(again, 'pump')).toEqual(stored('pump'));
   });
 });
@@ -235,7 +237,7 @@ describe('a device that cannot keep', () => {
 describe('two tabs of one device', () => {
   const both = async () => {
     const [one, two] = [openTab(), openTab()];
-    await until(() => one.state().filled && two.state().filled);
+    await opened(one, two);
     return [one, two] as const;
   };
 
