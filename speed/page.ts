@@ -2,18 +2,50 @@ import type { Page } from 'puppeteer-core';
 
 interface Watched extends Window {
   leggeroTasks: number[];
+  leggeroTaps: number[];
   leggeroDraws: number[];
 }
 
 /** From now on notes every task of the page over 50 ms. */
 export async function watchLongTasks(page: Page): Promise<void> {
-  await page.evaluate(() => {
+  await page.evaluate(noteLongTasks);
+}
+
+/** Notes them on every page that is opened from now on, from its beginning. */
+export async function watchLongTasksFromStart(page: Page): Promise<void> {
+  await page.evaluateOnNewDocument(noteLongTasks);
+}
+
+function noteLongTasks(): void {
+  const watched = window as unknown as Watched;
+  watched.leggeroTasks = [];
+  new PerformanceObserver((list) => {
+    for (const { duration } of list.getEntries()) watched.leggeroTasks.push(duration);
+  }).observe({ type: 'longtask' });
+}
+
+/** The shortest that the browser tells of, ms. */
+const SHORTEST_MS = 16;
+
+/** From taps on something to the frames that follow them, ms (event timing of the browser). */
+export async function tapsOn(
+  page: Page,
+  { selector, rounds, pauseMs }: { selector: string; rounds: number; pauseMs: number },
+): Promise<number[]> {
+  await page.evaluate((shortest) => {
     const watched = window as unknown as Watched;
-    watched.leggeroTasks = [];
+    watched.leggeroTaps = [];
     new PerformanceObserver((list) => {
-      for (const { duration } of list.getEntries()) watched.leggeroTasks.push(duration);
-    }).observe({ type: 'longtask' });
-  });
+      for (const { name, duration } of list.getEntries()) if (name === 'click') watched.leggeroTaps.push(duration);
+    }).observe({ type: 'event', durationThreshold: shortest } as PerformanceObserverInit);
+  }, SHORTEST_MS);
+  for (let round = 0; round < rounds; round += 1) {
+    await page.tap(selector);
+    await new Promise((resolve) => setTimeout(resolve, pauseMs));
+  }
+  const seen = await page.evaluate(() => (window as unknown as Watched).leggeroTaps);
+  // Quicker ones leave no entry: they count as that.
+  return [...seen, ...Array.from({ length: Math.max(0, rounds - seen.length) }, () => SHORTEST_MS)];
 }
 
 /** The page is done when no long task came for so long. */

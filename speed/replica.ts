@@ -6,7 +6,7 @@ import type { Page } from 'puppeteer-core';
 import { PHONE, type Bench } from './bench';
 import { median } from './figure';
 import { grow } from './grown';
-import { longTasks } from './page';
+import { longTasks, tapsOn, watchLongTasksFromStart } from './page';
 import { buildEmpty, serve } from './size';
 
 const GROWN = { models: 300, readings: 100_000, pieces: 200, checks: 2000 };
@@ -34,15 +34,9 @@ const settled = (page: Page) =>
     polling: 100,
   });
 
-/** The first time: until everything is on the device, and the longest task after the app itself has started. */
+/** The first time: until everything is on the device, and the longest task on the way. */
 async function measureFill({ report }: Bench, page: Page, url: string): Promise<void> {
-  await page.evaluateOnNewDocument(() => {
-    const watched = window as unknown as { leggeroTasks: number[] };
-    watched.leggeroTasks = [];
-    new PerformanceObserver((list) => {
-      for (const { duration } of list.getEntries()) watched.leggeroTasks.push(duration);
-    }).observe({ type: 'longtask' });
-  });
+  await watchLongTasksFromStart(page);
   const since = performance.now();
   await page.goto(`${url}/studio`, { waitUntil: 'domcontentloaded' });
   await settled(page);
@@ -100,30 +94,18 @@ async function openings(page: Page, address: string, says: string, times: number
   return took;
 }
 
-/** An answer of a check until it is painted, and what it costs over the wire; then many that waited. */
+/** An answer of a check until it is painted, and what it costs over the wire. */
 async function measureTap({ rounds, report }: Bench, page: Page, address: string): Promise<void> {
   await page.goto(address, { waitUntil: 'domcontentloaded' });
   await page.waitForSelector(ANSWER, { timeout: 120_000 });
   await settled(page);
   const wire = await watchWire(page);
   await page.emulateCPUThrottling(SLOWER);
-  await page.evaluate(() => {
-    const timed = window as unknown as { leggeroTaps: number[] };
-    timed.leggeroTaps = [];
-    new PerformanceObserver((list) => {
-      for (const { name, duration } of list.getEntries()) if (name === 'click') timed.leggeroTaps.push(duration);
-    }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit);
-  });
-  const taps = rounds(TAPS);
-  for (let i = 0; i < taps; i += 1) {
-    await page.tap(ANSWER);
-    await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
-  }
+  const taps = await tapsOn(page, { selector: ANSWER, rounds: rounds(TAPS), pauseMs: PAUSE_MS });
   await settled(page);
-  const seen = await page.evaluate(() => (window as unknown as { leggeroTaps: number[] }).leggeroTaps);
   report({
-    what: `an answer of a check until it is painted, slowed ${SLOWER} times (median of ${taps})`,
-    ours: median([...seen, ...Array.from({ length: Math.max(0, taps - seen.length) }, () => 16)]),
+    what: `an answer of a check until it is painted, slowed ${SLOWER} times (median of ${taps.length})`,
+    ours: median(taps),
     yardstick: 'the time it may take',
     theirs: 50,
     unit: 'ms',
@@ -131,7 +113,7 @@ async function measureTap({ rounds, report }: Bench, page: Page, address: string
   });
   report({
     what: 'the same over the wire, headers and bodies both ways',
-    ours: wire.bytes() / taps,
+    ours: wire.bytes() / taps.length,
     yardstick: 'what it may cost',
     theirs: 2048,
     unit: 'bytes',

@@ -1,8 +1,10 @@
-import { hangsOn, MOST_COMMANDS, type BatchAnswer, type ProblemDocument } from '@leggero/contract';
+import { hangsOn, MOST_COMMANDS, type BatchAnswer, type Changes, type ProblemDocument } from '@leggero/contract';
 
-import { ApiError, call, isLater, readChanges } from './client';
-import { carryOver } from './carryOver';
+import { pause } from '@/device/pause';
 import type { Entry } from '@/views/entries';
+
+import { carryOver } from './carryOver';
+import { ApiError, call, isLater, readChanges } from './client';
 import { follow } from './follow';
 import { kept, openReplica, stand, take, tell } from './replica';
 import { useRecords } from './state';
@@ -35,15 +37,13 @@ export function pullSoon(): void {
 export function deliver(): () => void {
   let stopped = false;
   let endLead = (): void => {};
-  const opened = openReplica();
   const start = () => {
     if (stopped) return;
     endLead = leadAlone(kept(), lead);
     // Where another tab delivers, it tells this one how things are.
     tell({ kind: 'pull' });
   };
-  if (typeof indexedDB === 'undefined') start();
-  else void opened.then(start);
+  void openReplica().then(start);
   const endListening = listenToTabs((message) => {
     if (message.kind === 'pull') pullWanted = true;
     wake();
@@ -58,24 +58,9 @@ export function deliver(): () => void {
 /** Delivers until the signal ends. */
 async function lead(signal: AbortSignal): Promise<void> {
   const courier = new Courier(signal);
-  let waking: (() => void) | null = null;
-  let woken = false;
-  wake = () => {
-    woken = true;
-    waking?.();
-  };
-  const rest = (ms: number) =>
-    new Promise<void>((resolve) => {
-      const timer = setTimeout(done, ms);
-      function done(): void {
-        clearTimeout(timer);
-        signal.removeEventListener('abort', done);
-        waking = null;
-        resolve();
-      }
-      waking = done;
-      signal.addEventListener('abort', done);
-    });
+  /** Ends with the next thing that is worth a turn. */
+  let nap = new AbortController();
+  wake = () => nap.abort();
   pullWanted = true;
   const endFollowing = follow((revision) => {
     if (revision === null) pullWanted = true;
@@ -85,18 +70,19 @@ async function lead(signal: AbortSignal): Promise<void> {
   const endWatching = useRecords.subscribe((state, before) => {
     if (state.waiting !== before.waiting) wake();
   });
-  let pause = FIRST_PAUSE_MS;
+  let patience = FIRST_PAUSE_MS;
   while (!signal.aborted) {
-    woken = false;
+    nap = new AbortController();
     const outcome = await courier.turn();
     if (signal.aborted) break;
     if (outcome === 'failed') {
       // A new entry, a word of the server, or a network that is back is worth a try before the time is up.
-      await rest(pause);
-      pause = Math.min(LONGEST_PAUSE_MS, pause * 2);
+      nap = new AbortController();
+      await pause(patience, signal, nap.signal);
+      patience = Math.min(LONGEST_PAUSE_MS, patience * 2);
     } else {
-      pause = FIRST_PAUSE_MS;
-      if (outcome === 'idle' && !woken) await rest(HOUR_MS);
+      patience = FIRST_PAUSE_MS;
+      if (outcome === 'idle') await pause(HOUR_MS, signal, nap.signal);
     }
   }
   endWatching();
@@ -186,7 +172,7 @@ class Courier {
       signal: this.signal,
     });
     if (changes?.more) pullWanted = true;
-    await take({ changes: changes as never, ...this.outcome(entries, answers) });
+    await take({ changes: changes as Changes | undefined, ...this.outcome(entries, answers) });
     this.size = Math.min(MOST_COMMANDS, this.size * 2);
     stand({ stuck: false, struggling: false });
     useRecords.setState({ error: null });

@@ -128,15 +128,15 @@ function useOne<Data>(found: Records<unknown>, data: Data | undefined): Records<
 }
 
 /** One noun, in its order. */
-const listed = <N extends NounName>(noun: N) => {
+const inOrder = <N extends NounName>(noun: N) => {
   const list = listOf(noun);
   return (rows: Pick<Rows, N>) => list(rows[noun]) as Rows[N] extends ReadonlyMap<string, infer Row> ? Row[] : never;
 };
-const tiersOf = listed('tier');
-const pumpsOf = listed('pump');
-const peopleOf = listed('person');
-const chainsOf = listed('chain');
-const modelsOf = listed('model');
+const tiersOf = inOrder('tier');
+const pumpsOf = inOrder('pump');
+const peopleOf = inOrder('person');
+const chainsOf = inOrder('chain');
+const modelsOf = inOrder('model');
 const studioOf = ({ studio }: Pick<Rows, 'studio'>): Studio => [...studio.values()][0]!;
 const ONLY = {
   studio: ['studio'],
@@ -282,21 +282,19 @@ export function useSetSession() {
 }
 
 /** What the server told of sessions by eye, with what waits laid over it. */
-function useEyes(told: readonly EyeCheckRecord[] | undefined, empty: readonly EyeCheckRecord[] | undefined) {
+function useEyes(told: readonly EyeCheckRecord[] | undefined) {
   const kept = useRows(EYE_NOUNS);
   const waiting = useRecords((state) => state.waiting);
-  const from = told ?? empty;
   return useMemo(() => {
-    if (!kept || !from) return undefined;
+    if (!kept || !told) return undefined;
     const laid = layWrites(
-      { ...NO_ROWS, ...kept, ...rowsOfEyeChecks(from) },
+      { ...NO_ROWS, ...kept, ...rowsOfEyeChecks(told) },
       waiting.flatMap(({ writes }) => writes),
     );
     return eyeChecksOf(laid);
-  }, [kept, from, waiting]);
+  }, [kept, told, waiting]);
 }
 const EYE_NOUNS = ['person', 'model'] as const;
-const NONE: readonly EyeCheckRecord[] = [];
 
 /** Someone's sessions by eye, asked for once the session on this device may see them. */
 export function useEyeChecks(personId: string, open: boolean): Records<EyeCheckRecord[]> {
@@ -305,7 +303,7 @@ export function useEyeChecks(personId: string, open: boolean): Records<EyeCheckR
     queryFn: ({ signal }) => call('listEyeChecks', { id: personId, signal }),
     enabled: open,
   });
-  const all = useEyes(query.data, undefined);
+  const all = useEyes(query.data);
   const own = useMemo(
     () => all?.filter((check) => check.personId === personId || check.secondPersonId === personId),
     [all, personId],
@@ -319,8 +317,8 @@ export function useEyeCheck(id: string): Records<EyeCheckRecord> {
     queryKey: KEYS.eyeCheck(id),
     queryFn: ({ signal }) => call('readEyeCheck', { id, signal }),
   });
-  const told = useMemo(() => query.data && [query.data], [query.data]);
-  const all = useEyes(told, NONE);
+  const told = useMemo(() => (query.data ? [query.data] : []), [query.data]);
+  const all = useEyes(told);
   const check = useMemo(() => all?.find((each) => each.id === id), [all, id]);
   return recordsOf(query, check);
 }

@@ -12,12 +12,12 @@ import {
 } from '@leggero/contract';
 import { replaceEqualDeep } from '@tanstack/react-query';
 
-import type { Entry } from '@/views/entries';
 import { unkeptBy } from '@/device/storage';
+import type { Entry } from '@/views/entries';
 
 import { Keep, MANY_ROWS } from './keep';
 import { useRecords, type RecordsState, type Standing } from './state';
-import { openChannel, type Channel, type Message } from './tabs';
+import { listenToTabs, openChannel, type Channel, type Message } from './tabs';
 
 /** What this device keeps of the records, and which of its tabs know. One for the whole page. */
 interface Replica {
@@ -45,8 +45,8 @@ async function open(): Promise<void> {
   const keep = await Keep.open();
   if (!(keep instanceof Keep)) return useRecords.setState({ unkept: keep });
   // Listening first: what another tab writes while this one reads is heard of.
-  const channel = openChannel(heard);
-  replica = { keep, channel, behind: false };
+  listenToTabs(heard);
+  replica = { keep, channel: openChannel(), behind: false };
   // What is heard meanwhile waits until all is read.
   const reading = reload();
   lastStep = reading.then(() => keep.pack()).catch(() => undefined);

@@ -1,9 +1,10 @@
 import { NO_ROWS, type NounName, type Rows } from '@leggero/contract';
 import { create } from 'zustand';
 
-import type { ApiError } from './client';
-import type { Entry } from '@/views/entries';
 import type { Unkept } from '@/device/storage';
+import type { Entry } from '@/views/entries';
+
+import type { ApiError } from './client';
 
 /** How the way to the server is. */
 export interface Standing {

@@ -1,6 +1,7 @@
 import type { Changes } from '@leggero/contract';
 
 import { newId } from '@/device/id';
+import { pause } from '@/device/pause';
 
 import type { Keep } from './keep';
 import type { Standing } from './state';
@@ -26,11 +27,10 @@ const NAME = 'leggero';
 const listeners = new Set<(message: Message) => void>();
 
 /** Opens the way to the other tabs; null where there is none. */
-export function openChannel(heard: (message: Message) => void): Channel | null {
+export function openChannel(): Channel | null {
   if (typeof BroadcastChannel === 'undefined') return null;
   const channel = new BroadcastChannel(NAME);
   channel.onmessage = ({ data }: MessageEvent<Message>) => {
-    heard(data);
     for (const listen of listeners) listen(data);
   };
   return { tell: (message) => channel.postMessage(message) };
@@ -110,18 +110,4 @@ async function leadByLease(
   }
   turn?.abort();
   await keep.lease(tab, 0).catch(() => false);
-}
-
-/** Waits so long, or until the signal ends. */
-function pause(ms: number, signal: AbortSignal): Promise<void> {
-  return new Promise((resolve) => {
-    const timer = setTimeout(done, ms);
-    function done(): void {
-      clearTimeout(timer);
-      signal.removeEventListener('abort', done);
-      resolve();
-    }
-    signal.addEventListener('abort', done);
-    if (signal.aborted) done();
-  });
 }

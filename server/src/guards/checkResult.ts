@@ -1,6 +1,6 @@
 import { HttpProblem } from '../http/problem';
 import type { Guard } from '../records/guard';
-import { numbered } from '../records/numbered';
+import { listAlike, numberedAmong } from '../records/numbered';
 import { findRow } from '../records/store';
 
 /**
@@ -11,7 +11,7 @@ export const checkResult: Guard<'checkResult'> = {
   async make(asked, make) {
     const check = await findRow(asked, 'check', make.checkId);
     if (!check) throw HttpProblem.unknown('checkId');
-    const position = await numbered(asked, 'checkResult', make);
+    const position = numberedAmong('checkResult', make, await listAlike(asked, 'checkResult', make));
     if (position !== make.position && position >= check.size)
       throw HttpProblem.conflict('Every balloon of this check has its result.');
     return { write: { ...make, position } };

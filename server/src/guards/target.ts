@@ -1,7 +1,7 @@
 import type { MakeOf, RowOf } from '@leggero/contract';
 
 import type { Guard } from '../records/guard';
-import { listAlike } from '../records/numbered';
+import { listAlike, numberedAmong } from '../records/numbered';
 import { readRow } from '../records/store';
 
 const SAID = ['tierId', 'widthMm', 'toleranceMm', 'dose', 'origin', 'daysStanding'] as const;
@@ -19,7 +19,7 @@ export const target: Guard<'target'> = {
       null,
     );
     if (last && saysTheSame(last, make)) return { stored: last };
-    return { write: { ...make, revision: (last?.revision ?? 0) + 1 } };
+    return { write: { ...make, revision: numberedAmong('target', make, before) } };
   },
 };
 

@@ -13,10 +13,9 @@ export function listAlike<N extends NumberedName>(writing: Writing, name: N, mak
   return listRows(writing, name, and(...alike));
 }
 
-/** The number of a new row among those, as its noun has it. */
-export async function numbered<N extends NumberedName>(writing: Writing, name: N, make: MakeOf<N>): Promise<number> {
+/** The number of a new row among them, as its noun has it. */
+export function numberedAmong<N extends NumberedName>(name: N, make: MakeOf<N>, others: readonly RowOf<N>[]): number {
   const rule = NOUNS[name].numbered as Numbered<RowOf<N>>;
-  const others = await listAlike(writing, name, make);
   const numberIn = (row: object) => (row as Record<string, number | undefined>)[rule.field];
   return numberAmong(rule, new Set(others.map((row) => numberIn(row)!)), numberIn(make));
 }
