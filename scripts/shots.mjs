@@ -59,7 +59,8 @@ await run(async () => {
     await page.evaluateOnNewDocument((value) => localStorage.setItem('leggero-theme', value), theme);
     // What is private is shown as its owner sees it.
     if (name.startsWith('eye')) await page.setExtraHTTPHeaders({ cookie });
-    await page.goto(`${url}${address}`, { waitUntil: 'networkidle0' });
+    await page.goto(`${url}${address}`, { waitUntil: 'domcontentloaded' });
+    await settled(page);
     await page.evaluate(() => document.fonts.ready);
     await new Promise((resolve) => setTimeout(resolve, 500));
     await page.screenshot({ path: path.join(FOLDER, `${name}.png`) });
@@ -69,6 +70,17 @@ await run(async () => {
   await browser.close();
   world.disconnect();
 });
+
+/** All of the page is there: the network never rests, since a device goes on listening. */
+function settled(page) {
+  return page.waitForFunction(
+    () =>
+      document.documentElement.dataset.settled === location.pathname &&
+      document.querySelector('[role=main]') !== null &&
+      document.querySelector('#detail')?.innerText.trim() !== '' &&
+      document.querySelector('[aria-busy=true]') === null,
+  );
+}
 
 /** The owner's session, and the newest check of that eye alone. */
 async function ownersEye(url, personId) {
