@@ -62,12 +62,19 @@ function serverOn(name) {
   return { child, ended, opened, said: () => said };
 }
 
+const isKey = (line) => line.startsWith('  KEY ');
+
+/** How every table was made, its keys by name: one of a foreign key that was put back stands last. */
 async function madeAs(name) {
   const tables = (await query(name, 'show tables')).map((row) => Object.values(row)[0]);
   const made = {};
   for (const table of tables) {
     const [row] = await query(name, `show create table ${table}`);
-    made[table] = row['Create Table'].replace(/ AUTO_INCREMENT=\d+/, '');
+    const lines = row['Create Table']
+      .replace(/ AUTO_INCREMENT=\d+/, '')
+      .replace(/,$/gm, '')
+      .split('\n');
+    made[table] = [...lines.filter((line) => !isKey(line)), ...lines.filter(isKey).sort()].join('\n');
   }
   return made;
 }

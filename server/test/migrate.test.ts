@@ -39,13 +39,24 @@ async function tablesOf(database: Database): Promise<string[]> {
   return (await rows(database, 'show tables')).map((row) => String(Object.values(row)[0]));
 }
 
+const isKey = (line: string) => line.startsWith('  KEY ');
+
+/** How a table was made, its keys by name: one of a foreign key that was put back stands last. */
+function inOrder(made: string): string {
+  const lines = made
+    .replace(/ AUTO_INCREMENT=\d+/, '')
+    .replace(/,$/gm, '')
+    .split('\n');
+  return [...lines.filter((line) => !isKey(line)), ...lines.filter(isKey).sort()].join('\n');
+}
+
 /** How every table of records was made. */
 async function madeAs(database: Database): Promise<Record<string, string>> {
   const made: Record<string, string> = {};
   for (const table of await tablesOf(database)) {
     if (table === 'leggero_migration_steps') continue;
     const [row] = await rows(database, `show create table ${table}`);
-    made[table] = String(row!['Create Table']).replace(/ AUTO_INCREMENT=\d+/, '');
+    made[table] = inOrder(String(row!['Create Table']));
   }
   return made;
 }
@@ -128,6 +139,22 @@ describe('migrations', () => {
       expect(await madeAs(database)).toEqual(asDrizzleMakesIt);
     },
   );
+
+  it('put back the foreign keys that a table lost when the database server died', async () => {
+    const database = await fresh();
+    const last = STATEMENTS.at(-1)!;
+    let done = 0;
+    const all = STATEMENTS.reduce((sum, { sql: own }) => sum + own.length, 0);
+    const mortal = dying(database, (statement) => MARK.test(statement) && (done += 1) === all);
+    await expect(applyMigrations(mortal)).rejects.toThrow('killed');
+    for (const name of ['readings_calibration', 'readings_studio_id_studios_id_fk']) {
+      await database.execute(sql.raw(`alter table readings drop foreign key ${name}`));
+    }
+    expect(await madeAs(database)).not.toEqual(asDrizzleMakesIt);
+    await applyMigrations(database);
+    expect(await madeAs(database)).toEqual(asDrizzleMakesIt);
+    expect(await rows(database, `select id from __drizzle_migrations where hash = '${last.hash}'`)).toHaveLength(1);
+  });
 
   it('wait for one another', async () => {
     const database = await fresh();

@@ -3,6 +3,7 @@ import type { PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/prom
 
 import { workspaceFile } from '../workspace';
 import { databaseError, type Database } from './connect';
+import { restoreForeignKeys } from './foreignKeys';
 
 /** One server may have several databases; each is changed by one process at a time. */
 const LOCK = "concat('leggero_migrations ', database())";
@@ -35,7 +36,8 @@ interface MigrateOptions {
 /**
  * Applies the migrations that are missing, one process at a time. The database carries out each statement whole or not
  * at all (MariaDB's atomic DDL, since 10.6) but no two of them together, so how far a migration came is kept beside it:
- * one that was cut off, at any moment, goes on where it was.
+ * one that was cut off, at any moment, goes on where it was. What the one statement that was cut off may still have lost,
+ * foreign keys, is put back before its migration counts as done.
  *
  * Throws when another process has been at it for a minute.
  */
@@ -44,12 +46,18 @@ export async function applyMigrations(database: Database, { beforeUpgrade }: Mig
   try {
     await lock(connection);
     await prepare(connection);
-    const pending = await missing(
-      connection,
-      readMigrationFiles({ migrationsFolder: workspaceFile('src/db/migrations') }),
-    );
+    const all = readMigrationFiles({ migrationsFolder: workspaceFile('src/db/migrations') });
+    const pending = await missing(connection, all);
     if (pending.length > 0 && (await holdsRecords(connection))) await beforeUpgrade?.(connection);
-    for (const migration of pending) await carryOut(connection, migration);
+    for (const migration of pending) {
+      await carryOut(connection, migration);
+      const through = all.slice(0, all.indexOf(migration) + 1);
+      await restoreForeignKeys(
+        connection,
+        through.flatMap(({ sql }) => sql),
+      );
+      await markDone(connection, migration);
+    }
   } finally {
     // Closed, not given back: whatever it still holds, the lock among it, goes with it.
     connection.destroy();
@@ -82,7 +90,7 @@ async function holdsRecords(connection: PoolConnection): Promise<boolean> {
   return Number(row?.['count']) > 0;
 }
 
-async function carryOut(connection: PoolConnection, { sql, hash, folderMillis }: MigrationMeta): Promise<void> {
+async function carryOut(connection: PoolConnection, { sql, hash }: MigrationMeta): Promise<void> {
   const [[begun]] = await connection.query<RowDataPacket[]>(`select done from ${STEPS} where hash = ?`, [hash]);
   for (let step = Number(begun?.['done'] ?? 0); step < sql.length; step += 1) {
     // A change of rows counts as done together with its mark; a change of tables commits by itself.
@@ -91,6 +99,9 @@ async function carryOut(connection: PoolConnection, { sql, hash, folderMillis }:
     await connection.query(`replace into ${STEPS} (hash, done) values (?, ?)`, [hash, step + 1]);
     await connection.commit();
   }
+}
+
+async function markDone(connection: PoolConnection, { hash, folderMillis }: MigrationMeta): Promise<void> {
   await connection.beginTransaction();
   await connection.query(`insert into ${DONE} (hash, created_at) values (?, ?)`, [hash, folderMillis]);
   await connection.query(`delete from ${STEPS} where hash = ?`, [hash]);
