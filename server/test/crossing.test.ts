@@ -58,6 +58,23 @@ describe('changes that cross one another', () => {
   });
 });
 
+describe('what another one holds', () => {
+  it('is waited for less long than a device waits, and is said to be busy', async () => {
+    const balloon = model();
+    const connection = await service.database.$client.getConnection();
+    await connection.beginTransaction();
+    await connection.query('select id from studios for update');
+    const since = performance.now();
+    const busy = await service.request.put(`/api/models/${balloon.id}`).send(balloon);
+    const seconds = (performance.now() - since) / 1000;
+    await connection.rollback();
+    connection.release();
+    expect([busy.status, busy.body.title]).toEqual([503, 'The records are busy just now.']);
+    expect(seconds).toBeLessThan(30);
+    await service.request.put(`/api/models/${balloon.id}`).send(balloon).expect(201);
+  });
+});
+
 describe('a target kept twice at once', () => {
   it('is one target, and different ones are revisions of their own', async () => {
     const balloon = model();

@@ -1,6 +1,6 @@
 import type { ErrorRequestHandler } from 'express';
 
-import { databaseError, isAway, isFull } from '../db/connect';
+import { databaseError, isAway, isFull, isHeld } from '../db/connect';
 import { HttpProblem } from './problem';
 
 /** Seconds after which it is worth asking again while the database is away. */
@@ -23,6 +23,7 @@ export function problemOf(error: unknown): HttpProblem {
   const database = databaseError(error);
   if (!database) return new HttpProblem(500, 'Something went wrong here. Nothing was saved.');
   if (isAway(database.code)) return new HttpProblem(503, 'The records cannot be reached just now.');
+  if (isHeld(database.code)) return new HttpProblem(503, 'The records are busy just now.');
   if (isFull(database.code, database.message)) return HttpProblem.noRoom();
   if (database.code === 'ER_NO_REFERENCED_ROW_2') return unknownReference(database.message);
   if (database.code === 'ER_ROW_IS_REFERENCED_2') {
