@@ -23,9 +23,12 @@ export function newDevice(): void {
   localStorage.clear();
 }
 
+type UseRecords = (typeof import('@/data/state'))['useRecords'];
+
 /** The data layer of one tab, by itself: what it shares with others is the disk and the channel between them. */
 export interface Tab {
-  state: () => ReturnType<(typeof import('@/data/state'))['useRecords']['getState']>;
+  state: () => ReturnType<UseRecords['getState']>;
+  follow: UseRecords['subscribe'];
   write: (typeof import('@/data/outbox'))['write'];
   pullSoon: (typeof import('@/data/delivery'))['pullSoon'];
   /** Gone from one moment to the next: nothing more is sent, read or kept. */
@@ -46,7 +49,7 @@ export function openTab({ delivering = true } = {}): Tab {
     /* eslint-enable @typescript-eslint/no-require-imports */
     const stop = delivering ? deliver() : () => undefined;
     if (!delivering) void openReplica();
-    tab = { state: () => useRecords.getState(), write, pullSoon, kill: stop };
+    tab = { state: () => useRecords.getState(), follow: useRecords.subscribe, write, pullSoon, kill: stop };
     open.push(stop);
   });
   return tab!;

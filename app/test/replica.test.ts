@@ -40,6 +40,15 @@ const shown = (tab: Tab, noun: NounName) =>
   [...tab.state().rows[noun].values()].sort((a, b) => a.id.localeCompare(b.id));
 const stored = (noun: NounName) => [...server.rows[noun].values()].sort((a, b) => a.id.localeCompare(b.id));
 
+/** Fills with the ids of results that a tab showed, and for a moment no longer. */
+function neverFewer(tab: Tab): string[] {
+  const lost: string[] = [];
+  tab.follow((now, before) => {
+    for (const id of before.rows.checkResult.keys()) if (!now.rows.checkResult.has(id)) lost.push(id);
+  });
+  return lost;
+}
+
 let server: FakeServer;
 beforeEach(() => {
   newDevice();
@@ -243,6 +252,7 @@ describe('two tabs of one device', () => {
 
   it('tap in turn, each tap arrives once, and both show all of them', async () => {
     const [one, two] = await both();
+    const lost = [one, two].map(neverFewer);
     for (let n = 0; n < 60; n += 1) {
       void one.write(tap(2 * n, n));
       void two.write(tap(2 * n + 1, n));
@@ -250,6 +260,7 @@ describe('two tabs of one device', () => {
     }
     await until(() => server.rows.checkResult.size === 120);
     await arrived(one, two);
+    expect(lost).toEqual([[], []]);
     expect(server.carriedOut.filter((write) => 'put' in write)).toHaveLength(120);
     expect(stored('checkResult').map(({ id }) => id)).toHaveLength(120);
     expect([shown(one, 'checkResult'), shown(two, 'checkResult')]).toEqual([

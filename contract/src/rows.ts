@@ -1,5 +1,6 @@
 import type { ParsedWrite } from './command';
 import type { Changes } from './feed';
+import { LayeredMap } from './layeredMap';
 import type { Gone, Numbered } from './noun';
 import { NOUN_NAMES, NOUNS, type NounName, type RowOf } from './nouns';
 
@@ -42,22 +43,10 @@ export function layChanges(rows: Rows, { rows: newer, gone }: Pick<Changes, 'row
   return draft.rows;
 }
 
-/** From which map each was made, and which rows are otherwise there. Weakly, so that no chain of maps is held. */
-const LINEAGES = new WeakMap<object, { before: WeakRef<object>; changed: ReadonlySet<string> }>();
-
-/** Ids of the rows in which a noun's map differs from the one it was made from; null where it was not made from that. */
-export function changedSince(
-  before: ReadonlyMap<string, unknown>,
-  rows: ReadonlyMap<string, unknown>,
-): ReadonlySet<string> | null {
-  const lineage = LINEAGES.get(rows);
-  return lineage?.before.deref() === before ? lineage.changed : null;
-}
-
-/** Rows being changed: the map of a noun is copied when the first of its rows is. */
+/** Rows being changed: the map of a noun becomes another when the first of its rows does. */
 class Draft {
   private readonly now: Record<string, ReadonlyMap<string, AnyRow>>;
-  private readonly own = new Map<string, { rows: Map<string, AnyRow>; changed: Set<string> }>();
+  private readonly own = new Map<string, LayeredMap<AnyRow>>();
 
   constructor(private readonly before: Rows) {
     this.now = { ...(before as unknown as AnyRows) };
@@ -72,25 +61,19 @@ class Draft {
   }
 
   set(name: string, row: AnyRow): void {
-    const { rows, changed } = this.ownOf(name);
-    rows.set(row.id, row);
-    changed.add(row.id);
+    this.ownOf(name).put(row.id, row);
   }
 
   delete(name: string, id: string): void {
-    const { rows, changed } = this.ownOf(name);
-    rows.delete(id);
-    changed.add(id);
+    this.ownOf(name).drop(id);
   }
 
-  private ownOf(name: string) {
+  private ownOf(name: string): LayeredMap<AnyRow> {
     let own = this.own.get(name);
     if (!own) {
-      const before = this.now[name]!;
-      own = { rows: new Map(before), changed: new Set() };
+      own = LayeredMap.on(this.now[name]!);
       this.own.set(name, own);
-      this.now[name] = own.rows;
-      LINEAGES.set(own.rows, { before: new WeakRef(before), changed: own.changed });
+      this.now[name] = own;
     }
     return own;
   }
@@ -126,8 +109,9 @@ function numberedIn(draft: Draft, name: NounName, row: AnyRow): AnyRow {
   if (!numbered) return row;
   const { field, among } = numbered;
   const taken = new Set<number>();
-  for (const other of draft.of(name).values())
+  draft.of(name).forEach((other) => {
     if (among.every((alike) => other[alike] === row[alike])) taken.add(other[field] as number);
+  });
   return { ...row, [field]: numberAmong(numbered, taken, row[field] as number) };
 }
 

@@ -1,4 +1,4 @@
-import { KEPT_NOUNS, NO_ROWS, type NounName, type Rows } from '@leggero/contract';
+import { changedSince, KEPT_NOUNS, NO_ROWS, type NounName, type Rows } from '@leggero/contract';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 import { unkeptBy, type Unkept } from '@/device/storage';
@@ -119,9 +119,14 @@ export class Keep {
     return replayed(pages);
   }
 
-  /** What waits and what was refused. */
-  entries(): Promise<Entry[]> {
-    return this.database.getAll('outbox');
+  /** What waits and what was refused, and how far the rows go, as of one moment. */
+  async entries(): Promise<Pick<Remembered, 'entries' | 'revision'>> {
+    const tx = this.database.transaction(['meta', 'outbox']);
+    const [revision, entries] = await Promise.all([
+      tx.objectStore('meta').get('revision'),
+      tx.objectStore('outbox').getAll(),
+    ]);
+    return { entries, revision: (revision as number | undefined) ?? 0 };
   }
 
   /** Keeps entries; they are on the disk when this resolves. */
@@ -193,9 +198,12 @@ function pageOf(before: Rows, after: Rows, many: boolean): Page {
     if (isOfMany(noun) !== many || after[noun] === before[noun]) continue;
     const [was, is] = [before[noun], after[noun]] as ReadonlyMap<string, AnyRow>[];
     const rows: AnyRow[] = [];
-    for (const [id, row] of is!) if (was!.get(id) !== row) rows.push(row);
-    // None can be missing where all that is new is all there is more.
-    const gone = is!.size - was!.size === rows.length ? [] : [...was!.keys()].filter((id) => !is!.has(id));
+    const gone: string[] = [];
+    for (const id of changedSince(was!, is!) ?? new Set([...was!.keys(), ...is!.keys()])) {
+      const row = is!.get(id);
+      if (row === undefined) gone.push(id);
+      else if (row !== was!.get(id)) rows.push(row);
+    }
     page[noun] = { rows, gone };
   }
   return page;

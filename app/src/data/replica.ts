@@ -1,4 +1,5 @@
 import {
+  changedSince,
   KEPT_NOUNS,
   layChanges,
   layWrites,
@@ -13,6 +14,8 @@ import {
 import { replaceEqualDeep } from '@tanstack/react-query';
 
 import { unkeptBy } from '@/device/storage';
+import { pause } from '@/device/pause';
+import { GROUPED_AHEAD } from '@/views/ahead';
 import type { Entry } from '@/views/entries';
 
 import { Keep, MANY_ROWS } from './keep';
@@ -83,7 +86,12 @@ async function reload(): Promise<void> {
         return { base, rows: laid, cursor, revision, filled, lacking, waiting, refused, settling: [] };
       });
     if (!before.filled) show(rows, MANY_ROWS);
-    show({ ...rows, ...(await replica.keep!.loadMany()) }, []);
+    const all = { ...rows, ...(await replica.keep!.loadMany()) };
+    for (const group of GROUPED_AHEAD) {
+      group(all);
+      await pause(0);
+    }
+    show(all, []);
   } catch (error) {
     useRecords.setState({ unkept: unkeptBy(error) });
   }
@@ -101,18 +109,22 @@ async function hear(message: Exclude<Message, { kind: 'pull' | 'standing' }>): P
   if (!keep) return;
   const before = useRecords.getState();
   if (message.kind === 'changes' && (!before.filled || message.changes.anew || message.changes.more)) return reload();
-  const entries = await keep.entries();
+  const { entries, revision: kept } = await keep.entries();
   useRecords.setState((state) => {
     const { waiting, refused } = asRead(state, { entries, before });
+    // What is no longer there arrived, unless it was taken back: the rows it made are still to be told of.
+    const withdrawn = message.kind === 'outbox' ? (message.withdrawn ?? []) : [];
+    const left = new Set([...entries, ...waiting].map(({ key }) => key).concat(withdrawn));
+    const arrived = before.waiting.filter(({ key }) => !left.has(key));
     if (message.kind === 'changes') {
       const { cursor, revision } = message.changes;
       const base = layChanges(state.base, asShown(state.rows, message.changes));
-      const rows = shown(state, { base, waiting, settling: [] });
-      return { base, cursor, revision, fresh: true, waiting, refused, settling: [], rows };
+      // The disk is further already: the message of that step comes after this one.
+      const settling = kept > revision ? arrived : [];
+      const rows = shown(state, { base, waiting, settling });
+      return { base, cursor, revision, fresh: true, waiting, refused, settling, rows };
     }
-    // What is no longer there arrived, unless it was taken back: the rows it made are still to be told of.
-    const left = new Set([...entries, ...waiting].map(({ key }) => key).concat(message.withdrawn ?? []));
-    const settling = [...state.settling, ...before.waiting.filter(({ key }) => !left.has(key))];
+    const settling = [...state.settling.filter(({ key }) => !left.has(key)), ...arrived];
     return { waiting, refused, settling, rows: shown(state, { base: state.base, waiting, settling }) };
   });
 }
@@ -220,6 +232,7 @@ async function takeNow({ changes, done = [], changed = [] }: News): Promise<void
     return { ...next, waiting, refused, settling, come, rows: shown(state, { base, filled, waiting, settling }) };
   });
   tell(changes ? { kind: 'changes', changes } : { kind: 'outbox' });
+  if (!filled) for (const group of GROUPED_AHEAD) group(base);
 }
 
 /** At this address is another studio by now, such as the demo: what was meant for the one before is not for this one. */
@@ -285,6 +298,8 @@ function sameWhereEqual(before: Rows, after: Rows): Rows {
 function isSame(before: ReadonlyMap<string, unknown>, after: ReadonlyMap<string, unknown>): boolean {
   if (before === after) return true;
   if (before.size !== after.size) return false;
+  const changed = changedSince(before, after);
+  if (changed) return changed.size === 0;
   for (const [id, row] of after) if (before.get(id) !== row) return false;
   return true;
 }

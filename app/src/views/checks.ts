@@ -5,7 +5,7 @@ import { groupsOf, listed, listOf, withRows } from './rows';
 
 type CheckRows = Pick<Rows, 'check' | 'checkResult'>;
 
-const resultsOf = groupsOf('checkResult', 'checkId');
+export const resultsOf = groupsOf('checkResult', 'checkId');
 const ofModel = groupsOf('check', 'modelId');
 const ofPiece = groupsOf('check', 'pieceId');
 const withResults = withRows<RowOf<'check'>, 'results'>('results');

@@ -61,8 +61,8 @@ interface Grouping<Row> {
   compare: Compare<Row>;
 }
 
-/** More changes than that are grouped anew. */
-const MOST_CHANGED = 100;
+/** Where one row of so many changed, or more, all are grouped anew. */
+const ROWS_PER_CHANGE = 4;
 
 /**
  * Rows of a noun by the one they hang on, each group in the noun's order. A group whose rows are the very same as before
@@ -78,7 +78,7 @@ export function groupsOf<N extends NounName>(name: N, field: keyof RowOf<N> & st
   return weakMapMemoize((rows: RowMap<N>) => {
     const changed = changedSince(last.rows, rows);
     const groups =
-      changed && changed.size <= MOST_CHANGED
+      changed && changed.size * ROWS_PER_CHANGE <= rows.size
         ? regrouped(last, { rows, changed }, grouping)
         : grouped(rows, last.groups, grouping);
     last = { rows, groups };
@@ -129,10 +129,23 @@ function regrouped<Row>(
     if (is !== undefined) at(is)?.come.push(is);
   }
   for (const [parent, { left, come }] of parents) {
-    const stay = (groups.get(parent) ?? []).filter((row) => !left.has(row));
-    groups.set(parent, [...stay, ...come].sort(compare));
+    const all = groups.get(parent) ?? NOTHING;
+    const stay = left.size === 0 ? all : all.filter((row) => !left.has(row));
+    groups.set(parent, merged(stay, come.sort(compare), compare));
   }
   return groups;
+}
+
+/** Two sorted lists as one; of what stands alike, those of the first come first. */
+function merged<Row>(many: readonly Row[], few: readonly Row[], compare: Compare<Row>): Row[] {
+  const all: Row[] = [];
+  let from = 0;
+  for (const row of few) {
+    while (from < many.length && compare(many[from]!, row) <= 0) all.push(many[from++]!);
+    all.push(row);
+  }
+  while (from < many.length) all.push(many[from++]!);
+  return all;
 }
 
 /** A row with the rows that hang on it; the very same for the very same rows. */

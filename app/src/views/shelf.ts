@@ -12,7 +12,7 @@ export const DETAIL_NOUNS = [...SHELF_NOUNS, 'checkResult'] as const;
 
 const models = listOf('model');
 const calibrationsOf = groupsOf('calibration', 'modelId');
-const readingsOf = groupsOf('reading', 'calibrationId');
+export const readingsOf = groupsOf('reading', 'calibrationId');
 const holdTestsOf = groupsOf('holdTest', 'modelId');
 const holdReadingsOf = groupsOf('holdReading', 'holdTestId');
 const targetsOf = groupsOf('target', 'modelId');

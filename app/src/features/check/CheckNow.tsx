@@ -1,4 +1,5 @@
 import type { CheckRecord } from '@leggero/contract';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
@@ -9,18 +10,18 @@ import { Aperture } from '@/parts/Aperture';
 import { useWide } from '@/ui/layout';
 import { Words } from '@/ui/Words';
 
-interface CheckNowProps extends ShownModel {
+interface CheckNowProps {
   check: CheckRecord;
   hole: SizerChoice | null;
   /** Balloons left in the whole piece; null for a batch of its own. */
   left: number | null;
+  /** The picture of the target. */
+  children: ReactNode;
 }
 
 /** Which balloon of the batch is on, and how to hold it. */
-export function CheckNow({ model, view, check, hole, left }: CheckNowProps) {
-  const lengths = useLengths();
-  const wide = useWide();
-  const { targetMm: widthMm, toleranceMm, size, results } = check;
+export function CheckNow({ check: { size, results }, hole, left, children }: CheckNowProps) {
+  const { text } = useLengths();
   return (
     <View className="items-center gap-2">
       <View role="status" className="flex-row items-baseline gap-2">
@@ -30,15 +31,25 @@ export function CheckNow({ model, view, check, hole, left }: CheckNowProps) {
         </Words>
         <Words look="quiet">{left === null ? `of ${size}` : `of ${size} · ${left} left in the piece`}</Words>
       </View>
-      <Aperture
-        {...figureOf({ ...model, colourHex: '#b9b0a2', finish: 'matte' }, view.fit, widthMm)}
-        target={{ widthMm, toleranceMm }}
-        size={wide ? 320 : 164}
-        marks
-        label={`Target ${lengths.text(widthMm)}, ${lengths.text(toleranceMm)} either way`}
-      />
-      <Words className="text-center">{howTo(hole, lengths.text)}</Words>
+      {children}
+      <Words className="text-center">{howTo(hole, text)}</Words>
     </View>
+  );
+}
+
+/** The target of a check, with its band. */
+export function TargetPicture({ model, view, check }: ShownModel & { check: CheckRecord }) {
+  const { text } = useLengths();
+  const wide = useWide();
+  const { targetMm: widthMm, toleranceMm } = check;
+  return (
+    <Aperture
+      {...figureOf({ ...model, colourHex: '#b9b0a2', finish: 'matte' }, view.fit, widthMm)}
+      target={{ widthMm, toleranceMm }}
+      size={wide ? 320 : 164}
+      marks
+      label={`Target ${text(widthMm)}, ${text(toleranceMm)} either way`}
+    />
   );
 }
 

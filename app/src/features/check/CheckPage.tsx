@@ -2,7 +2,7 @@ import type { CheckRecord, PieceRecord } from '@leggero/contract';
 import { HOLE_ANSWERS } from '@leggero/core';
 import { router } from 'expo-router';
 import Undo from 'lucide-react-native/icons/undo-2';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 
 import { runOf, viewCheck } from '@/views/checkView';
@@ -22,7 +22,7 @@ import { Words } from '@/ui/Words';
 
 import { AnswerButtons } from './AnswerButtons';
 import { BatchPicture } from './BatchPicture';
-import { CheckNow } from './CheckNow';
+import { CheckNow, TargetPicture } from './CheckNow';
 import { HolesAnswer } from './HolesAnswer';
 import { LawCard } from './LawCard';
 import { MeasureEntry } from './MeasureEntry';
@@ -49,7 +49,10 @@ function Run(props: ShownModel & { check: CheckRecord }) {
   const [asking, setAsking] = useState<'hole' | 'holes' | 'width'>('hole');
   const [planning, setPlanning] = useState(false);
   const { results, size, targetMm, toleranceMm, lotSize, acceptMost, pairs } = check;
-  const view = viewCheck(check, sizers);
+  // The next balloon is on at once; what is made of the answers follows, so that no tap but the last waits for it.
+  const deferred = useDeferredValue(props);
+  const late = results.length < size ? deferred : props;
+  const view = viewCheck(late.check, late.sizers);
   const { judgement } = view;
   const done = results.length >= size || view.lot?.state === 'rejected';
   const piece = usePieces().data?.find(({ id }) => id === check.pieceId);
@@ -100,7 +103,7 @@ function Run(props: ShownModel & { check: CheckRecord }) {
       <LawCard view={view} />
     </>
   ) : null;
-  const batch = <BatchPicture {...props} check={view.check} judgement={judgement} />;
+  const batch = <BatchPicture {...late} check={view.check} judgement={judgement} />;
   const answer =
     asking === 'width' ? (
       <MeasureEntry
@@ -156,7 +159,9 @@ function Run(props: ShownModel & { check: CheckRecord }) {
       ) : (
         <View className={wide ? 'flex-row items-start gap-6' : 'gap-4'}>
           <View className={wide ? 'flex-1' : ''}>
-            <CheckNow {...props} hole={hole} left={piece ? rest.left : null} />
+            <CheckNow check={check} hole={hole} left={piece ? rest.left : null}>
+              <TargetPicture {...late} />
+            </CheckNow>
           </View>
           <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
             {batch}
@@ -165,7 +170,9 @@ function Run(props: ShownModel & { check: CheckRecord }) {
         </View>
       )}
       {done || !wide ? null : <Words look="quiet">Same hole, same hands, same wait for each.</Words>}
-      <PlanSheet open={planning} onClose={() => setPlanning(false)} onPlan={plan} />
+      {results.length === 0 && !piece ? (
+        <PlanSheet open={planning} onClose={() => setPlanning(false)} onPlan={plan} />
+      ) : null}
     </Page>
   );
 }

@@ -1,6 +1,6 @@
 import { RESULT_DEFAULTS, type CheckRecord } from '@leggero/contract';
 import type { HoleAnswer } from '@leggero/core';
-import { useRef } from 'react';
+import { useLayoutEffect, useMemo, useRef } from 'react';
 
 import { newId, nowUtc } from '@/device/id';
 import { write } from '@/data/outbox';
@@ -19,31 +19,38 @@ interface Answers {
 export function useAnswers({ id: checkId, size, results }: CheckRecord): Answers {
   const sent = useRef<{ id: string; position: number }[]>([]);
   const takenBack = useRef(new Set<string>());
-  const standing = () => {
-    const shown = new Set(results.map(({ id }) => id));
-    const all = [...results, ...sent.current.filter(({ id }) => !shown.has(id))];
-    return all.filter(({ id }) => !takenBack.current.has(id));
-  };
-  return {
-    keep(answer, widthMm, between = RESULT_DEFAULTS) {
-      const taken = new Set(standing().map(({ position }) => position));
-      const position = Array.from({ length: size }, (_, i) => i).find((place) => !taken.has(place));
-      if (position === undefined) return;
-      const id = newId();
-      sent.current.push({ id, position });
-      write({
-        put: 'checkResult',
-        row: { id, checkId, position, answer, widthMm, ...between, takenAt: nowUtc() },
-      });
-    },
-    undo() {
-      const stands = new Set(standing().map(({ id }) => id));
-      // One's own last before anyone's; which came last is told by the places, which the server gives.
-      const own = sent.current.findLast(({ id }) => stands.has(id));
-      const last = own ?? results.findLast(({ id }) => stands.has(id));
-      if (!last) return;
-      takenBack.current.add(last.id);
-      write({ remove: 'checkResult', id: last.id });
-    },
-  };
+  // What is shown is looked up when a tap comes, so that the buttons stay the same from tap to tap.
+  const shown = useRef(results);
+  useLayoutEffect(() => {
+    shown.current = results;
+  }, [results]);
+  return useMemo(() => {
+    const standing = () => {
+      const known = new Set(shown.current.map(({ id }) => id));
+      const all = [...shown.current, ...sent.current.filter(({ id }) => !known.has(id))];
+      return all.filter(({ id }) => !takenBack.current.has(id));
+    };
+    return {
+      keep(answer, widthMm, between = RESULT_DEFAULTS) {
+        const taken = new Set(standing().map(({ position }) => position));
+        const position = Array.from({ length: size }, (_, i) => i).find((place) => !taken.has(place));
+        if (position === undefined) return;
+        const id = newId();
+        sent.current.push({ id, position });
+        write({
+          put: 'checkResult',
+          row: { id, checkId, position, answer, widthMm, ...between, takenAt: nowUtc() },
+        });
+      },
+      undo() {
+        const stands = new Set(standing().map(({ id }) => id));
+        // One's own last before anyone's; which came last is told by the places, which the server gives.
+        const own = sent.current.findLast(({ id }) => stands.has(id));
+        const last = own ?? shown.current.findLast(({ id }) => stands.has(id));
+        if (!last) return;
+        takenBack.current.add(last.id);
+        write({ remove: 'checkResult', id: last.id });
+      },
+    };
+  }, [checkId, size]);
 }

@@ -1,4 +1,4 @@
-import { readCalibrationFile, type CalibrationFile } from '@leggero/contract';
+import { EVERYTHING_PATH, readCalibrationFile, type CalibrationFile } from '@leggero/contract';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -38,6 +38,15 @@ export function FilesPage() {
           </View>
         </Card>
         <CalibrationIn />
+        <Card title="Everything out">
+          <View className="gap-3">
+            <Words look="quiet">
+              Every record of the studio in one JSON file, but for what is private to a person. Keep it somewhere else
+              than on this machine.
+            </Words>
+            <Button title="Save everything as JSON" tall onPress={() => window.location.assign(EVERYTHING_PATH)} />
+          </View>
+        </Card>
       </View>
     </Page>
   );
