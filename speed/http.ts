@@ -7,7 +7,7 @@ import type { Bench } from './bench';
 import { median, timedAsync } from './figure';
 
 const READS = 500;
-const WARM_UP = 100;
+export const WARM_UP = 100;
 
 /** Reading a model with its calibration over HTTP, against the same six queries on one connection. Medians. */
 export async function measureHttp({ world: open, rounds, report }: Bench): Promise<void> {
@@ -36,7 +36,7 @@ export async function measureHttp({ world: open, rounds, report }: Bench): Promi
 }
 
 /** Both by turns, so many times after a warm-up; medians, ms. */
-async function sideBySide({
+export async function sideBySide({
   ours,
   theirs,
   warmUp,
@@ -57,7 +57,7 @@ async function sideBySide({
   return { ours: median(took.ours), theirs: median(took.theirs) };
 }
 
-const WRITES = 300;
+export const WRITES = 300;
 
 /** A tap: a reading in a batch of its own over HTTP, against the same transaction by bare SQL. Medians, and its bytes. */
 export async function measureWrites({ freshWorld, rounds, report }: Bench): Promise<void> {
@@ -104,7 +104,7 @@ async function tap(url: string, { id, readings: [like] }: CalibrationRecord): Pr
 }
 
 /** What the store does for a reading, statement by statement. */
-async function bareWrite(
+export async function bareWrite(
   connection: mysql.Connection,
   studioId: string,
   calibration: CalibrationRecord,

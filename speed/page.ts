@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 
 interface Watched extends Window {
-  leggeroTasks: number[];
+  leggeroTasks: { at: number; ms: number }[];
   leggeroTaps: number[];
   leggeroDraws: number[];
 }
@@ -20,7 +20,7 @@ function noteLongTasks(): void {
   const watched = window as unknown as Watched;
   watched.leggeroTasks = [];
   new PerformanceObserver((list) => {
-    for (const { duration } of list.getEntries()) watched.leggeroTasks.push(duration);
+    for (const { startTime, duration } of list.getEntries()) watched.leggeroTasks.push({ at: startTime, ms: duration });
   }).observe({ type: 'longtask' });
 }
 
@@ -51,15 +51,18 @@ export async function tapsOn(
 /** The page is done when no long task came for so long. */
 const QUIET_MS = 1500;
 
-/** The longest task since, ms; 0 when none was over 50 ms. */
-export async function longTasks(page: Page): Promise<number> {
+/** The longest task since, or since a moment of the page's own clock, ms; 0 when none was over 50 ms. */
+export async function longTasks(page: Page, since = 0): Promise<number> {
   // Not by the network: a worker's own script never counts as loaded to the page.
   const seen = () => page.evaluate(() => (window as unknown as Watched).leggeroTasks.length);
   for (let before = -1, now = await seen(); now !== before; now = await seen()) {
     before = now;
     await new Promise((resolve) => setTimeout(resolve, QUIET_MS));
   }
-  return page.evaluate(() => Math.max(0, ...(window as unknown as Watched).leggeroTasks));
+  return page.evaluate((from) => {
+    const later = (window as unknown as Watched).leggeroTasks.filter(({ at }) => at >= from);
+    return Math.max(0, ...later.map(({ ms }) => ms));
+  }, since);
 }
 
 interface Redrawing {

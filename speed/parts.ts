@@ -7,6 +7,7 @@ import { measureHttp, measureWrites } from './http';
 import { measureBuilds, measureCurtain, measureSnapping, measureSwags } from './linking';
 import { measureReplica } from './replica';
 import { measureSize } from './size';
+import { measureStore } from './store';
 import { measurePairings, measurePressure } from './stuffing';
 
 interface Part {
@@ -29,6 +30,7 @@ export const PARTS: readonly Part[] = [
   { name: 'dial', measure: measureDial },
   { name: 'http', measure: measureHttp },
   { name: 'writes', measure: measureWrites },
+  { name: 'store', measure: measureStore },
   { name: 'replica', measure: measureReplica },
   { name: 'curtain', measure: measureCurtain },
   { name: 'files', measure: measureFiles },

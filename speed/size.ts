@@ -31,7 +31,7 @@ export async function measureSize(bench: Bench): Promise<void> {
   });
 }
 
-/** The same configuration and the same imports, and one page that says nothing. */
+/** The same configuration and the same imports, and one page that only counts taps. */
 export function buildEmpty(): string {
   rmSync(EMPTY, { recursive: true, force: true });
   mkdirSync(path.join(EMPTY, 'src/app'), { recursive: true });
@@ -108,9 +108,15 @@ export default function Layout() {
   );
 }
 `;
-const PAGE = `import { Text } from 'react-native';
+const PAGE = `import { useState } from 'react';
+import { Pressable, Text } from 'react-native';
 export default function Page() {
-  return <Text>empty</Text>;
+  const [taps, setTaps] = useState(0);
+  return (
+    <Pressable role="button" aria-label="tap" onPress={() => setTaps(taps + 1)}>
+      <Text>{'empty ' + taps}</Text>
+    </Pressable>
+  );
 }
 `;
 
