@@ -13,6 +13,7 @@ const TESTS = {
     'inflator',
     'journey',
     'leastSquares.outside',
+    'nextReading',
     'numbersHold',
     'stuffing.outside',
     'targetReasons',

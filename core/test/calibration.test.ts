@@ -11,6 +11,7 @@ import {
   type Reading,
 } from '../src';
 import { ELEVEN, readingsOf, trueWidth } from './physicalBalloon';
+import { simulated } from './simulated';
 
 const nominalMm = 279.4;
 const DOSES = [1, 2, 3, 4, 5, 6, 7, 8];
@@ -41,7 +42,7 @@ describe('fitCalibration', () => {
     expect(fit.shape.roundLimit.kind).toBe('shown');
   });
 
-  it('covers the true width 95 times in 100, within what 400 seeded repeats can tell', () => {
+  simulated('covers the true width 95 times in 100, within what 400 seeded repeats can tell', () => {
     let inside = 0;
     const repeats = 400;
     const truth = trueWidth(ELEVEN, 6.5);
@@ -54,7 +55,7 @@ describe('fitCalibration', () => {
     expect(inside / repeats).toBeLessThan(1);
   });
 
-  it('has the true round limit within two of its deviations in nine of ten seeded repeats', () => {
+  simulated('has the true round limit within two of its deviations in nine of ten seeded repeats', () => {
     const truth = 250 + (40 * 0.005) / 0.195;
     let inside = 0;
     for (let seed = 1; seed <= 200; seed += 1) {
@@ -96,7 +97,7 @@ describe('fitCalibration', () => {
     expect(fitted(readings).outliers).toEqual([]);
   });
 
-  it('does not call anything an outlier in most honest data', () => {
+  simulated('does not call anything an outlier in most honest data', () => {
     let named = 0;
     for (let seed = 1; seed <= 200; seed += 1) {
       named += fitted(readingsOf({ balloon: ELEVEN, doses: DOSES, seed })).outliers.length;

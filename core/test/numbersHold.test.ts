@@ -130,7 +130,7 @@ describe('what was learned of errors', () => {
     expect(holds / asked).toBeLessThan(0.985);
   });
 
-  it('keeps apart what the tape adds, what balloons differ by, and what the pump varies by', () => {
+  simulated('keeps apart what the tape adds, what balloons differ by, and what the pump varies by', () => {
     // Balloons filled on tell the tape, fresh ones the pump: some of each, as a studio has them.
     const world: World = { ...USUAL, tapeMm: 3, strokeVariation: 0.12, strokeL: 0.8, marksMm: 0 };
     const worlds = Array.from({ length: 60 }, (_, i) => ({ ...world, filledOn: i % 2 === 0 }));
@@ -428,7 +428,7 @@ describe('the verdict on a batch', () => {
 });
 
 describe('a round limit from answers alone', () => {
-  it('lies within two deviations of where the body turns oval, with eight answers or twelve', () => {
+  simulated('lies within two deviations of where the body turns oval, with eight answers or twelve', () => {
     const growth = { atNominal: 0.2, from: 0.6, power: 1.5 };
     const world: World = { ...USUAL, shapes: 'answers', growth, filledOn: false };
     const truthMm = (0.6 + 0.4 * (0.06 / 0.2) ** (1 / 1.5)) * world.nominalMm;
