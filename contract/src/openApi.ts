@@ -1,9 +1,10 @@
 import { z } from 'zod';
 
+import { everythingSchema } from './everything';
 import { changesSchema } from './feed';
 import { CHANGES, MAKES, NOUN_NAMES, NOUNS, type NounName } from './nouns';
 import { problemSchema } from './problem';
-import { CHANGES_PATH, ROUTES, type Route } from './routes';
+import { CHANGES_PATH, EVERYTHING_PATH, ROUTES, type Route } from './routes';
 
 type Json = Record<string, unknown>;
 
@@ -37,6 +38,7 @@ export function openApi(): Json {
     ...operation('readChanges', undefined, schemaOf(changesSchema, 'output')),
     parameters: ['since', 'nouns'].map((name) => ({ name, in: 'query', schema: { type: 'string' } })),
   };
+  at(EVERYTHING_PATH)['get'] = operation('readEverything', undefined, schemaOf(everythingSchema, 'output'));
   const rows = Object.fromEntries(NOUN_NAMES.map((name) => [name, schemaOf(NOUNS[name].row, 'output')]));
   return {
     openapi: '3.1.0',

@@ -186,6 +186,7 @@ export type ParsedRequestOf<Name extends RouteName> = z.output<Of<Name, 'request
 export type ResponseOf<Name extends RouteName> = z.output<Of<Name, 'response'>>;
 
 /** What was written since a cursor (`changesQuerySchema`, `changesSchema`), and word of what is written from now on. */
+export const EVERYTHING_PATH = '/api/everything.json';
 export const CHANGES_PATH = '/api/changes';
 export const LIVE_PATH = '/api/changes/live';
 

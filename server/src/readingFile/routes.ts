@@ -1,12 +1,10 @@
-import { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
-
 import { FILE_ENCODINGS, idSchema, READING_FILE_PATHS, type ImportProgress } from '@leggero/contract';
 import express, { type Request, type Response, type Router } from 'express';
 import { z } from 'zod';
 
 import { databaseError, isAway } from '../db/connect';
 import type { Scope } from '../db/records';
+import { download } from '../http/download';
 import { HttpProblem } from '../http/problem';
 import { importReadings } from './import';
 import { readingLines } from './write';
@@ -22,11 +20,7 @@ export function readingFileRoutes(router: Router, scope: Scope): void {
     const { model } = request.query;
     if (model !== undefined && !idSchema.safeParse(model).success) throw HttpProblem.notFound();
     const lines = readingLines(scope, model as string | undefined);
-    // Until the first of it is there, a failure is answered as one.
-    const first = await lines.next();
-    response.setHeader('Content-Disposition', 'attachment; filename="leggero-readings.csv"');
-    response.type('text/csv; charset=utf-8');
-    await pipeline(Readable.from(from(first, lines)), response);
+    await download(response, lines, { name: 'leggero-readings.csv', type: 'text/csv; charset=utf-8' });
   });
   const body = express.raw({ type: 'text/csv', limit: MOST_FILE });
   const reading = (write: boolean) => async (request: Request, response: Response) => {
@@ -71,10 +65,4 @@ function whyNot(error: unknown): string {
   if (error instanceof HttpProblem) return error.message;
   const known = databaseError(error);
   return known && isAway(known.code) ? 'The records cannot be reached just now.' : 'Something went wrong here.';
-}
-
-async function* from(first: IteratorResult<string>, rest: AsyncIterable<string>): AsyncGenerator<string> {
-  if (first.done) return;
-  yield first.value;
-  yield* rest;
 }

@@ -1,13 +1,12 @@
 import { KEPT_NOUNS, type Changes, type NounName } from '@leggero/contract';
-import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm';
-import type { MySqlTable } from 'drizzle-orm/mysql-core';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 
 import type { Scope } from '../db/records';
 import { groupBy } from '../db/shape';
 import { changes } from '../db/tables';
 import { revisionOf } from './revision';
-import { listRows } from './store';
-import { columnsOf, ownerOf, TABLES } from './tables';
+import { listRows, rowsAfter } from './store';
+import { TABLES } from './tables';
 
 /** Rows and tombstones of a page, where nothing else is asked for. */
 const PAGE = 1000;
@@ -84,13 +83,7 @@ async function filled(
   let last = from.id;
   let next: Cursor = after(revision);
   for (const name of nouns.slice(nouns.indexOf(from.noun as NounName))) {
-    const { id } = TABLES[name];
-    const found = (await scope.database
-      .select(columnsOf(name))
-      .from(TABLES[name] as MySqlTable)
-      .where(and(eq(ownerOf(name), scope.studioId), gt(id, last)))
-      .orderBy(asc(id))
-      .limit(left)) as { id: string }[];
+    const found = await rowsAfter(scope, name, { last, most: left });
     if (found.length > 0) rows[name] = found;
     left -= found.length;
     last = '';

@@ -1,6 +1,7 @@
 import {
   CHANGES,
   CHANGES_PATH,
+  EVERYTHING_PATH,
   changesQuerySchema,
   LIVE_PATH,
   MAKES,
@@ -13,9 +14,11 @@ import type { Response, Router } from 'express';
 import type { z } from 'zod';
 
 import type { Scope } from '../db/records';
+import { download } from '../http/download';
 import { answer, idOf, mount, mountWriting, parsed, viewerOf } from '../http/route';
 import { carryOut } from './batch';
 import { changeRow, makeRow, removeRow } from './commands';
+import { everything } from './everything';
 import { changesSince } from './feed';
 import type { Asked } from './guard';
 import { listen } from './live';
@@ -70,6 +73,9 @@ export function recordRoutes(router: Router, scope: Scope): void {
   router.get(CHANGES_PATH, async (request, response) => {
     response.json(await changesSince(scope, parsed(changesQuerySchema, request.query)));
   });
+  router.get(EVERYTHING_PATH, (_, response) =>
+    download(response, everything(scope, new Date()), { name: 'leggero-everything.json', type: 'application/json' }),
+  );
   let document: object | undefined;
   router.get('/api/openapi.json', (_, response) => void response.json((document ??= openApi())));
   router.get(LIVE_PATH, (request, response) => {

@@ -1,5 +1,5 @@
 import { NOUNS, type ChangeOf, type MakeOf, type NounName, type RowOf } from '@leggero/contract';
-import { and, asc, desc, eq, getTableColumns, inArray, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, gt, inArray, type SQL } from 'drizzle-orm';
 import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
 
 import { databaseError } from '../db/connect';
@@ -49,6 +49,21 @@ export async function listHanging<N extends NounName>(
     .from(TABLES[of] as MySqlTable)
     .where(and(eq(ownerOf(of), scope.studioId), which));
   return groupBy(await listRows(scope, name, inArray(columnOf(name, field), on)), (row) => String(row[field]));
+}
+
+/** The studio's rows of a noun after an id, in the order of ids: page by page all of them. */
+export async function rowsAfter<N extends NounName>(
+  { database, studioId }: Scope,
+  name: N,
+  { last, most }: { last: string; most: number },
+): Promise<RowOf<N>[]> {
+  const { id } = TABLES[name];
+  return (await database
+    .select(columnsOf(name))
+    .from(TABLES[name] as MySqlTable)
+    .where(and(eq(ownerOf(name), studioId), gt(id, last)))
+    .orderBy(asc(id))
+    .limit(most)) as RowOf<N>[];
 }
 
 /** One row of the studio's, or null. */

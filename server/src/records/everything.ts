@@ -1,0 +1,53 @@
+import { KEPT_NOUNS, type Everything } from '@leggero/contract';
+import { drizzle } from 'drizzle-orm/mysql2';
+
+import type { Scope } from '../db/records';
+import * as schema from '../db/tables';
+import { revisionOf } from './revision';
+import { rowsAfter } from './store';
+
+/** Rows written at once. */
+const PAGE = 1000;
+
+/**
+ * Every record of the studio but the private ones, as of one moment, in the form of `everythingSchema`: piece by piece,
+ * so that a grown studio never lies in memory whole.
+ */
+export async function* everything({ database, studioId }: Scope, now: Date): AsyncGenerator<string> {
+  const connection = await database.$client.getConnection();
+  let whole = false;
+  try {
+    await connection.query('set transaction isolation level repeatable read');
+    await connection.query('start transaction with consistent snapshot, read only');
+    const own = drizzle(connection, { schema, mode: 'planetscale' }) as unknown as Scope['database'];
+    yield* piecesOf({ database: own, studioId }, now);
+    await connection.query('commit');
+    whole = true;
+  } finally {
+    // One that is left before its end is still reading.
+    if (whole) connection.release();
+    else connection.destroy();
+  }
+}
+
+async function* piecesOf(scope: Scope, now: Date): AsyncGenerator<string> {
+  const head: Omit<Everything, 'rows'> = {
+    leggero: 1,
+    madeAt: now.toISOString(),
+    revision: await revisionOf(scope),
+  };
+  yield `${JSON.stringify(head).slice(0, -1)},"rows":{`;
+  for (const [at, noun] of KEPT_NOUNS.entries()) {
+    yield `${at === 0 ? '' : ','}\n${JSON.stringify(noun)}:[`;
+    let last = '';
+    for (;;) {
+      const rows = await rowsAfter(scope, noun, { last, most: PAGE });
+      const before = last === '' ? '\n' : ',\n';
+      if (rows.length > 0) yield before + rows.map((row) => JSON.stringify(row)).join(',\n');
+      if (rows.length < PAGE) break;
+      last = rows.at(-1)!.id;
+    }
+    yield ']';
+  }
+  yield '}}\n';
+}
