@@ -129,6 +129,7 @@ async function measureTap(bench: Bench, page: Page, { check, empty }: { check: s
   await settled(page);
   const wire = await watchWire(page);
   const slowly = async (on: Page, selector: string) => {
+    await on.waitForSelector(selector);
     await on.emulateCPUThrottling(SLOWER);
     const taps = await tapsOn(on, { selector, rounds: rounds(TAPS), pauseMs: PAUSE_MS });
     await on.emulateCPUThrottling(1);

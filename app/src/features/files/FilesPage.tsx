@@ -18,11 +18,11 @@ import { counted } from '@/wording/trade';
 
 import { ImportCard } from './ImportCard';
 
-/** Readings and calibrations as files, in and out. */
+/** Readings, calibrations and everything as files, in and out. */
 export function FilesPage() {
   const wide = useWide();
   return (
-    <Page title="Readings as files" back={wide ? undefined : '/shelf'}>
+    <Page title="Files in and out" back={wide ? undefined : '/shelf'}>
       <View className="w-full max-w-[640px] gap-4">
         <ImportCard />
         <Card title="Readings out">

@@ -12,7 +12,7 @@ export function ShelfTools() {
       <RowLink href="/shelf/bubble" title="Fill a bubble" note="Gas in the gap: any one width from the other two" />
       <RowLink href="/shelf/orb" title="Foil sphere in clear latex" note="When to let air out, and the gap to keep" />
       <RowLink href="/shelf/sheet" title="Target sheets" note="Print, or save as PDF" />
-      <RowLink href="/shelf/files" title="Readings as files" note="In and out: CSV and whole calibrations" />
+      <RowLink href="/shelf/files" title="Files in and out" note="Readings, whole calibrations, everything" />
     </View>
   );
 }
