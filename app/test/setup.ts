@@ -1,7 +1,9 @@
-import { cleanup } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 
 // Whole pages are slow to draw on a machine that does other things beside.
 jest.setTimeout(60_000);
+// What is awaited may come late there, too: the library's own second is not enough.
+configure({ asyncUtilTimeout: 15_000 });
 
 if (typeof window !== 'undefined') {
   // The test page has no layout and no media queries of its own.
