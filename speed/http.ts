@@ -7,7 +7,7 @@ import type { Bench } from './bench';
 import { median, timedAsync } from './figure';
 
 const READS = 500;
-export const WARM_UP = 100;
+const WARM_UP = 100;
 
 /** Reading a model with its calibration over HTTP, against the same six queries on one connection. Medians. */
 export async function measureHttp({ world: open, rounds, report }: Bench): Promise<void> {
@@ -36,7 +36,7 @@ export async function measureHttp({ world: open, rounds, report }: Bench): Promi
 }
 
 /** Both by turns, so many times after a warm-up; medians, ms. */
-export async function sideBySide({
+async function sideBySide({
   ours,
   theirs,
   warmUp,
@@ -57,12 +57,44 @@ export async function sideBySide({
   return { ours: median(took.ours), theirs: median(took.theirs) };
 }
 
-export const WRITES = 300;
+const WRITES = 300;
 
 /** A tap: a reading in a batch of its own over HTTP, against the same transaction by bare SQL. Medians, and its bytes. */
-export async function measureWrites({ freshWorld, rounds, report }: Bench): Promise<void> {
+export async function measureWrites(bench: Bench): Promise<void> {
+  await besideBareWrites(bench, ({ url, calibration }) => {
+    let bytes = 0;
+    return {
+      write: async () => {
+        bytes = await tap(url, calibration);
+      },
+      what: () => `a tap: one reading over HTTP, ${bytes} bytes both ways`,
+      most: 4,
+    };
+  });
+}
+
+/** Where readings are written in a world. */
+interface Place {
+  url: string;
+  databaseUrl: string;
+  studioId: string;
+  calibration: CalibrationRecord;
+}
+
+/** How one reading is written, and what that is called once it was. */
+interface Writer {
+  write: () => Promise<void>;
+  what: () => string;
+  most: number;
+}
+
+/** Readings written in some way by turns with the same transaction by bare SQL on one connection; medians. */
+export async function besideBareWrites(
+  { freshWorld, rounds, report }: Bench,
+  writerAt: (place: Place) => Writer,
+): Promise<void> {
   const world = await freshWorld();
-  const [writes, warmUp] = [rounds(WRITES), rounds(WARM_UP)];
+  const [times, warmUp] = [rounds(WRITES), rounds(WARM_UP)];
   const connection = await mysql.createConnection({ uri: world.databaseUrl, timezone: 'Z' });
   try {
     const shelf = (await (await fetch(`${world.url}/api/models`)).json()) as ShelfModel[];
@@ -70,29 +102,33 @@ export async function measureWrites({ freshWorld, rounds, report }: Bench): Prom
     const [[studio]] = (await connection.query('select studio_id as id from models limit 1')) as unknown as [
       { id: string }[],
     ];
-    let bytes = 0;
-    const overHttp = async () => {
-      bytes = await tap(world.url, calibration);
-    };
+    const { write, what, most } = writerAt({ ...world, studioId: studio!.id, calibration });
     const bare = () => bareWrite(connection, studio!.id, calibration);
-    const { ours, theirs } = await sideBySide({ ours: overHttp, theirs: bare, warmUp, times: writes });
+    const { ours, theirs } = await sideBySide({ ours: write, theirs: bare, warmUp, times });
     report({
-      what: `a tap: one reading over HTTP, ${bytes} bytes both ways (median of ${writes})`,
+      what: `${what()} (median of ${times})`,
       ours,
       yardstick: 'the same transaction by bare SQL on one connection',
       theirs,
       unit: 'ms',
-      most: 4,
+      most,
     });
   } finally {
     await connection.end();
   }
 }
 
+/** A reading like the first of a calibration, as it is made anew. */
+export const anotherOf = ({ id, readings: [like] }: CalibrationRecord): MakeInputOf<'reading'> => ({
+  ...like!,
+  id: randomUUID(),
+  calibrationId: id,
+});
+
 /** Sends one reading as a device does; answers the bytes of both bodies. */
-async function tap(url: string, { id, readings: [like] }: CalibrationRecord): Promise<number> {
-  const row: MakeInputOf<'reading'> = { ...like!, id: randomUUID(), calibrationId: id };
-  const body = JSON.stringify({ commands: [{ key: randomUUID(), writes: [{ put: 'reading', row }] }] });
+async function tap(url: string, calibration: CalibrationRecord): Promise<number> {
+  const writes = [{ put: 'reading', row: anotherOf(calibration) }];
+  const body = JSON.stringify({ commands: [{ key: randomUUID(), writes }] });
   const response = await fetch(`${url}/api/batch`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
@@ -104,7 +140,7 @@ async function tap(url: string, { id, readings: [like] }: CalibrationRecord): Pr
 }
 
 /** What the store does for a reading, statement by statement. */
-export async function bareWrite(
+async function bareWrite(
   connection: mysql.Connection,
   studioId: string,
   calibration: CalibrationRecord,

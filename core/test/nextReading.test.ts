@@ -77,6 +77,12 @@ function covarianceWith(fit: CalibrationFit, dose: number): Matrix {
   return inverse([a + 1 / noise, b + dose / noise, d + dose ** 2 / noise]);
 }
 
+/** The same fit, its tiers known to so much. */
+function scaledTo(fit: CalibrationFit, halfWidthMm: number): CalibrationFit {
+  const by = (halfWidthMm / unsure(fit, covarianceOf(fit))) ** 2;
+  return { ...fit, covariance: fit.covariance.map((row) => row.map((value) => value * by)) };
+}
+
 describe('the dose worth reading next', () => {
   it.each([
     { doses: [3, 4] },
@@ -161,12 +167,9 @@ describe('once the curve is good', () => {
     expect(nextReading({ fit: sure({ distinctDoses: 3 }), tiers }).purpose).toBe('find-round-limit');
     expect(nextReading({ fit: sure({ distinctDoses: 2 }), tiers }).purpose).toBe('narrow-the-curve');
     const fit = sure();
-    const scaledTo = (halfWidthMm: number): CalibrationFit => {
-      const by = (halfWidthMm / unsure(fit, covarianceOf(fit))) ** 2;
-      return { ...fit, covariance: fit.covariance.map((row) => row.map((value) => value * by)), varianceRatio: 1 };
-    };
     const good = (halfWidthMm: number, step: number) =>
-      nextReading({ fit: scaledTo(halfWidthMm), tiers, step }).purpose === 'find-round-limit';
+      nextReading({ fit: { ...scaledTo(fit, halfWidthMm), varianceRatio: 1 }, tiers, step }).purpose ===
+      'find-round-limit';
     const share = (TRADE.toleranceFraction.value / 2) * nominalMm;
     // A coarse step asks for half of itself, a fine one for itself, and what lies between for half the tolerance.
     for (const [step, most] of [
@@ -180,11 +183,7 @@ describe('once the curve is good', () => {
   it('says nothing of how sure it is while that is a quarter of the width either way', () => {
     const fit = sphere({ doses: [2, 6], off: [1, -1] });
     const meanWidth = (tiers.reduce((sum, { fraction }) => sum + fraction, 0) / tiers.length) * nominalMm;
-    const scaledTo = (halfWidthMm: number): CalibrationFit => {
-      const by = (halfWidthMm / unsure(fit, covarianceOf(fit))) ** 2;
-      return { ...fit, covariance: fit.covariance.map((row) => row.map((value) => value * by)) };
-    };
-    const now = (halfWidthMm: number) => nextReading({ fit: scaledTo(halfWidthMm), tiers });
+    const now = (halfWidthMm: number) => nextReading({ fit: scaledTo(fit, halfWidthMm), tiers });
     expect(now(0.24 * meanWidth).halfWidthNowMm).toBeCloseTo(0.24 * meanWidth, 6);
     expect(now(0.26 * meanWidth)).toMatchObject({ halfWidthNowMm: null, halfWidthThenMm: null });
   });

@@ -4,6 +4,7 @@ import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2';
 import Papa from 'papaparse';
 
 import type { Scope } from '../db/records';
+import { onOwnConnection } from '../db/stream';
 import { calibrations, models, pumps, readings } from '../db/tables';
 
 const HEADER = [
@@ -41,17 +42,8 @@ const FORMAT = { escapeFormulae: true, newline: '\r\n', header: false };
  * Every reading of the studio, or of one balloon, as a file that can be read in again: piece by piece, so that a large
  * one never lies in memory whole. The header comes with the first of them.
  */
-export async function* readingLines({ database, studioId }: Scope, modelId?: string): AsyncGenerator<string> {
-  const connection = await database.$client.getConnection();
-  let whole = false;
-  try {
-    yield* linesOf(rowsOf(drizzle(connection), { studioId, modelId }));
-    whole = true;
-  } finally {
-    // One that is left before its end still has rows on their way.
-    if (whole) connection.release();
-    else connection.destroy();
-  }
+export function readingLines({ database, studioId }: Scope, modelId?: string): AsyncGenerator<string> {
+  return onOwnConnection(database, (connection) => linesOf(rowsOf(drizzle(connection), { studioId, modelId })));
 }
 
 /** The rows of a file, in its order, as the database hands them out. */

@@ -2,6 +2,7 @@ import { KEPT_NOUNS, type Everything } from '@leggero/contract';
 import { drizzle } from 'drizzle-orm/mysql2';
 
 import type { Scope } from '../db/records';
+import { onOwnConnection } from '../db/stream';
 import * as schema from '../db/tables';
 import { revisionOf } from './revision';
 import { rowsAfter } from './store';
@@ -13,21 +14,14 @@ const PAGE = 1000;
  * Every record of the studio but the private ones, as of one moment, in the form of `everythingSchema`: piece by piece,
  * so that a grown studio never lies in memory whole.
  */
-export async function* everything({ database, studioId }: Scope, now: Date): AsyncGenerator<string> {
-  const connection = await database.$client.getConnection();
-  let whole = false;
-  try {
+export function everything({ database, studioId }: Scope, now: Date): AsyncGenerator<string> {
+  return onOwnConnection(database, async function* (connection) {
     await connection.query('set transaction isolation level repeatable read');
     await connection.query('start transaction with consistent snapshot, read only');
     const own = drizzle(connection, { schema, mode: 'planetscale' }) as unknown as Scope['database'];
     yield* piecesOf({ database: own, studioId }, now);
     await connection.query('commit');
-    whole = true;
-  } finally {
-    // One that is left before its end is still reading.
-    if (whole) connection.release();
-    else connection.destroy();
-  }
+  });
 }
 
 async function* piecesOf(scope: Scope, now: Date): AsyncGenerator<string> {
