@@ -1,14 +1,13 @@
-import { useLayoutEffect, useRef } from 'react';
+import { useLayoutEffect } from 'react';
+
+import { useLatest } from './useLatest';
 
 /**
  * Calls a function for a key, unless someone is typing or holds a modifier. Keys count from the moment that the page
  * is drawn (layout effects), so that the first one is not lost on a busy machine.
  */
 export function useKeys(keys: Readonly<Record<string, () => void>>): void {
-  const present = useRef(keys);
-  useLayoutEffect(() => {
-    present.current = keys;
-  });
+  const present = useLatest(keys);
   useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
@@ -20,5 +19,5 @@ export function useKeys(keys: Readonly<Record<string, () => void>>): void {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  }, [present]);
 }

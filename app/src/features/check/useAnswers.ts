@@ -1,9 +1,10 @@
 import { RESULT_DEFAULTS, type CheckRecord } from '@leggero/contract';
 import type { HoleAnswer } from '@leggero/core';
-import { useLayoutEffect, useMemo, useRef } from 'react';
+import { useMemo, useRef } from 'react';
 
 import { newId, nowUtc } from '@/device/id';
 import { write } from '@/data/outbox';
+import { useLatest } from '@/ui/useLatest';
 
 import type { Between } from './HolesAnswer';
 
@@ -20,10 +21,7 @@ export function useAnswers({ id: checkId, size, results }: CheckRecord): Answers
   const sent = useRef<{ id: string; position: number }[]>([]);
   const takenBack = useRef(new Set<string>());
   // What is shown is looked up when a tap comes, so that the buttons stay the same from tap to tap.
-  const shown = useRef(results);
-  useLayoutEffect(() => {
-    shown.current = results;
-  }, [results]);
+  const shown = useLatest(results);
   return useMemo(() => {
     const standing = () => {
       const known = new Set(shown.current.map(({ id }) => id));
@@ -52,5 +50,5 @@ export function useAnswers({ id: checkId, size, results }: CheckRecord): Answers
         write({ remove: 'checkResult', id: last.id });
       },
     };
-  }, [checkId, size]);
+  }, [checkId, size, shown]);
 }
