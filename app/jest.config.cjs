@@ -1,3 +1,5 @@
+const path = require('node:path');
+
 // Watch plug-ins belong to the root's configuration, not to one project's.
 const { watchPlugins: _, ...preset } = require('jest-expo/web/jest-preset');
 
@@ -14,11 +16,10 @@ const TRANSFORMED = [
   'standard-navigation',
   'nativewind',
   'react-native-css-interop',
-  'react-native-svg',
-  'lucide-react-native',
-  'd3-.*',
-  'internmap',
 ];
+
+/** What knows no JSX, or was compiled before, needs no more than types off and modules turned. */
+const PLAIN = `${path.dirname(__dirname)}/(core|contract)/src/.*\\.ts$|/react-native-web/dist/.*\\.js$`;
 
 module.exports = {
   ...preset,
@@ -39,5 +40,6 @@ module.exports = {
     '^expo-router$': '<rootDir>/test/router.tsx',
     '\\.css$': '<rootDir>/test/noStyles.js',
   },
+  transform: { [PLAIN]: `${__dirname}/../scripts/jest-esbuild.cjs`, ...preset.transform },
   transformIgnorePatterns: [`node_modules/(?!(${TRANSFORMED.join('|')}))`],
 };

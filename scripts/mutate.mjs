@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 
-import mutation from '../core/mutation.cjs';
+import mutation from '../core/mutation/tests.cjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { runCommand } from './lib/processes.mjs';
@@ -19,7 +19,7 @@ await run(async () => {
   const options = asked.filter((word) => !(word in mutation.TESTS));
   const tally = [];
   for (const folder of named.length > 0 ? named : Object.keys(mutation.TESTS)) {
-    const { code } = await runCommand('npx', ['stryker', 'run', 'core/stryker.config.mjs', ...options], {
+    const { code } = await runCommand('npx', ['stryker', 'run', 'core/mutation/stryker.mjs', ...options], {
       env: { LEGGERO_MUTATED: folder },
     });
     if (code !== 0) throw new Refusal(`The mutants of ${folder} could not be run.`);

@@ -36,11 +36,8 @@ async function tool(title, file, args) {
   return { title, passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1, seconds };
 }
 
-const typed = (workspace) => () =>
-  tool(`types of ${workspace}`, 'typescript/bin/tsc', [
-    ...['-p', workspace, '--incremental'],
-    ...['--tsBuildInfoFile', cache(`types/${workspace}.tsbuildinfo`)],
-  ]);
+// Version 7 checks ten times as fast as the one that the linter's parser still needs.
+const typed = (workspace) => () => tool(`types of ${workspace}`, 'tsc7/bin/tsc', ['-p', workspace]);
 
 const TOOLS = {
   types: TYPED.map(typed),

@@ -1,5 +1,4 @@
-const { projects } = require('../jest.config.cjs');
-const { FOLDER, TESTS } = require('./mutation.cjs');
+const { projects } = require('../../jest.config.cjs');
 
 const core = projects.find(({ displayName }) => displayName === 'core');
 
@@ -7,5 +6,7 @@ const core = projects.find(({ displayName }) => displayName === 'core');
 module.exports = {
   ...core,
   globals: { quick: true },
-  testMatch: TESTS[FOLDER].map((name) => `<rootDir>/test/${name}.test.ts`),
+  testEnvironment: `${__dirname}/environment.cjs`,
+  moduleFileExtensions: [...core.moduleFileExtensions, 'cjs'],
+  testMatch: ['<rootDir>/mutation/all.cjs'],
 };

@@ -1,11 +1,11 @@
-import mutation from './mutation.cjs';
+import mutation from './tests.cjs';
 
 const { FOLDER } = mutation;
 
 /** How one folder of the core is put to the test of mutation; `npm run mutate` goes through all of them. */
 export default {
   testRunner: 'jest',
-  jest: { projectType: 'custom', configFile: 'core/jest.mutate.cjs', enableFindRelatedTests: false },
+  jest: { projectType: 'custom', configFile: 'core/mutation/jest.cjs', enableFindRelatedTests: false },
   coverageAnalysis: 'perTest',
   mutate: [`core/src/${FOLDER}/**/*.ts`],
   // Words that only name things (codes, messages) are nobody's number.
