@@ -1,4 +1,5 @@
 import {
+  partedPair,
   BALLOON_RUBBER,
   highestPressure,
   humpOf,
@@ -77,6 +78,20 @@ describe('pressure in a rubber sphere', () => {
 /** Common practice: two balloons on two nozzles of one pump fill unequally. */
 describe('two balloons that share one gas', () => {
   const turns = humpOf(BALLOON_RUBBER)!;
+
+  it('part at one pressure, below the hump, on a curve that starts empty and ends past the larger', () => {
+    const { smaller, larger, curve, highest } = partedPair({ points: 41 })!;
+    expect(smaller.pressure).toBeCloseTo(larger.pressure, 9);
+    expect(smaller.stretch).toBeLessThan(turns.hump.stretch);
+    expect(larger.stretch).toBeGreaterThan(turns.hump.stretch);
+    expect(smaller.pressure).toBeLessThan(highest);
+    expect(highest).toBe(turns.hump.pressure);
+    expect(curve).toHaveLength(41);
+    expect(curve[0]).toEqual({ stretch: 1, pressure: 0 });
+    expect(curve.at(-1)!.stretch).toBeCloseTo(1.15 * larger.stretch, 9);
+    expect(Math.max(...curve.map(({ pressure }) => pressure))).toBeLessThanOrEqual(highest * (1 + 1e-9));
+    expect(partedPair({ points: 41, model: { law: 'neo-hookean' } })).toBeNull();
+  });
 
   it('part into a small and a large one where the curve falls, at one pressure and with all their air', () => {
     const meanStretch = (turns.hump.stretch + turns.dip!.stretch) / 2;
