@@ -11,7 +11,6 @@ export * from './hold';
 export * from './model';
 export * from './noun';
 export * from './nouns';
-export * from './openApi';
 export * from './person';
 export * from './piece';
 export * from './problem';

@@ -1,4 +1,5 @@
-import { NOUN_NAMES, NOUNS, openApi, ROUTES } from '../src';
+import { NOUN_NAMES, NOUNS, ROUTES } from '../src';
+import { openApi } from '../src/openApi';
 
 interface Schema {
   properties?: Record<string, { type?: string; anyOf?: { type: string }[]; enum?: string[]; default?: unknown }>;

@@ -11,6 +11,7 @@ import { useEffect, useState } from 'react';
 import { KnowledgeProvider } from '@/data/knowledge';
 import { createQueryClient, RecordsProvider, useDelivery } from '@/data/records';
 import { comeAhead } from '@/device/ahead';
+import { keepApp } from '@/device/newVersion';
 import { Frame } from '@/features/frame/Frame';
 import { SettledMark } from '@/features/frame/SettledMark';
 import { followTheme } from '@/ui/theme';
@@ -27,6 +28,7 @@ export default function RootLayout() {
   });
   useEffect(followTheme, []);
   useEffect(comeAhead, []);
+  useEffect(keepApp, []);
   if (!fontsReady && !fontsFailed) return null;
   return (
     <RecordsProvider client={client}>

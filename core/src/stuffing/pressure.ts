@@ -91,6 +91,40 @@ export function unequalPair({
   return { smaller: place(stretch), larger: place(other(stretch)) };
 }
 
+/** Two equal balloons parted on one pump, and the curve of pressure they lie on. */
+export interface PartedPair {
+  smaller: CurvePlace;
+  larger: CurvePlace;
+  /** From the empty skin to a little past the larger, evenly. */
+  curve: CurvePlace[];
+  /** Pressure at the hump, as `relativePressure`. */
+  highest: number;
+}
+
+/**
+ * How two equal balloons part that together have reached the middle of the stretch where pressure falls, with `points`
+ * of their curve; `null` for rubber whose pressure never falls, or falls for good.
+ */
+export function partedPair({
+  points,
+  model = BALLOON_RUBBER,
+}: {
+  points: number;
+  model?: RubberModel;
+}): PartedPair | null {
+  const turns = humpOf(model);
+  if (!turns?.dip) return null;
+  const pair = unequalPair({ meanStretch: (turns.hump.stretch + turns.dip.stretch) / 2, model });
+  if (!pair) return null;
+  const most = 1.15 * pair.larger.stretch;
+  const k = ratioOf(model);
+  const curve = Array.from({ length: points }, (_, i) => {
+    const stretch = 1 + ((most - 1) * i) / (points - 1);
+    return { stretch, pressure: pressureAt(stretch, k) };
+  });
+  return { ...pair, curve, highest: turns.hump.pressure };
+}
+
 /** Where `f` passes nought between two places at which its signs differ. */
 function crossing(f: (x: number) => number, from: number, to: number): number {
   const rising = f(from) < 0;

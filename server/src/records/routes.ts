@@ -7,9 +7,9 @@ import {
   MAKES,
   NOUN_NAMES,
   NOUNS,
-  openApi,
   type NounName,
 } from '@leggero/contract';
+import { openApi } from '@leggero/contract/openApi';
 import type { Response, Router } from 'express';
 import type { z } from 'zod';
 

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { PiecePage } from '@/features/linking/PiecePage';
+import { PiecePage } from '@/chunks';
 
 export default function Piece() {
   const { pieceId } = useLocalSearchParams<{ pieceId: string }>();

@@ -1,3 +1,5 @@
-import { NewPiecePage } from '@/features/builds/NewPiecePage';
+import { NewPiecePage } from '@/chunks';
 
-export default NewPiecePage;
+export default function NewPiece() {
+  return <NewPiecePage />;
+}

@@ -1,6 +1,6 @@
 import { Slot } from 'expo-router';
 
-import { GaugeList } from '@/features/gauge/GaugeList';
+import { GaugeList } from '@/chunks';
 import { ListDetail } from '@/ui/ListDetail';
 
 export default function GaugesLayout() {

@@ -1,3 +1,5 @@
-import { SizersComparedPage } from '@/features/holes/SizersComparedPage';
+import { SizersComparedPage } from '@/chunks';
 
-export default SizersComparedPage;
+export default function SizersCompared() {
+  return <SizersComparedPage />;
+}

@@ -1,3 +1,5 @@
-import { HoleFinderPage } from '@/features/holes/HoleFinderPage';
+import { HoleFinderPage } from '@/chunks';
 
-export default HoleFinderPage;
+export default function HoleFinder() {
+  return <HoleFinderPage />;
+}

@@ -1,4 +1,4 @@
-import { GaugeList } from '@/features/gauge/GaugeList';
+import { GaugeList } from '@/chunks';
 import { useWide } from '@/ui/layout';
 import { Empty } from '@/ui/States';
 

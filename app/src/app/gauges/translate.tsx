@@ -1,4 +1,4 @@
-import { TranslatePage } from '@/features/gauge/TranslatePage';
+import { TranslatePage } from '@/chunks';
 
 export default function Translate() {
   return <TranslatePage />;

@@ -1,3 +1,5 @@
-import { BubblePage } from '@/features/bubble/BubblePage';
+import { BubblePage } from '@/chunks';
 
-export default BubblePage;
+export default function Bubble() {
+  return <BubblePage />;
+}

@@ -1,4 +1,4 @@
-import { FindPage } from '@/features/find/FindPage';
+import { FindPage } from '@/chunks';
 
 export default function Find() {
   return <FindPage />;

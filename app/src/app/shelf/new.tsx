@@ -1,4 +1,4 @@
-import { ModelForm } from '@/features/shelf/ModelForm';
+import { ModelForm } from '@/chunks';
 
 export default function NewModel() {
   return <ModelForm />;

@@ -1,3 +1,5 @@
-import { OrbPage } from '@/features/bubble/OrbPage';
+import { OrbPage } from '@/chunks';
 
-export default OrbPage;
+export default function Orb() {
+  return <OrbPage />;
+}

@@ -1,3 +1,5 @@
-import { PairPage } from '@/features/stuffing/PairPage';
+import { PairPage } from '@/chunks';
 
-export default PairPage;
+export default function Pair() {
+  return <PairPage />;
+}

@@ -1,4 +1,4 @@
-import { SheetPage } from '@/features/sheet/SheetPage';
+import { SheetPage } from '@/chunks';
 
 export default function Sheet() {
   return <SheetPage />;

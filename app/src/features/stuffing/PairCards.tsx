@@ -1,5 +1,6 @@
 import type { TierRecord } from '@leggero/contract';
 import type { Target } from '@leggero/core';
+import { partedPair } from '@leggero/core/stuffing';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
@@ -137,6 +138,9 @@ export function HowToStuff({ view }: { view: PairView }) {
   );
 }
 
+/** It is the same for every balloon. */
+const PARTED = partedPair({ points: 60 });
+
 /** Whether an inflator passes the start, and why two nozzles fill unequally. */
 export function PressureCard({ view }: { view: PairView }) {
   const lengths = useLengths();
@@ -154,7 +158,7 @@ export function PressureCard({ view }: { view: PairView }) {
           'from memory.'}
       </Words>
       <View className="mt-3 flex-row items-center gap-3 border-t border-line pt-3">
-        <PartedChart colourHex={parts.outer.colourHex} />
+        {PARTED && <PartedChart parted={PARTED} colourHex={parts.outer.colourHex} />}
         <Words look="quiet" className="flex-1">
           Past the hump a larger balloon presses less. On two nozzles of one pump the one ahead draws air from the
           other: close one nozzle, or pre-stretch both.

@@ -1,5 +1,5 @@
 import { TRADE } from '@leggero/core';
-import { BALLOON_RUBBER, humpOf, relativePressure, unequalPair } from '@leggero/core/stuffing';
+import type { PartedPair } from '@leggero/core/stuffing';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { View } from 'react-native';
@@ -13,41 +13,21 @@ const HEIGHT = 132;
 const LEFT = 8;
 /** Room above the curve for the balloons. */
 const TOP = 62;
-const POINTS = 60;
-
-/** The curve of one skin, and the two sizes that two equal balloons on one pump part into where it falls. */
-function parted() {
-  const turns = humpOf(BALLOON_RUBBER);
-  if (!turns?.dip) return null;
-  const meanStretch = (turns.hump.stretch + turns.dip.stretch) / 2;
-  const pair = unequalPair({ meanStretch, model: BALLOON_RUBBER });
-  if (!pair) return null;
-  const most = 1.15 * pair.larger.stretch;
-  const curve = Array.from({ length: POINTS }, (_, i) => {
-    const stretch = 1 + ((most - 1) * i) / (POINTS - 1);
-    const pressure = relativePressure({ stretch, model: BALLOON_RUBBER });
-    return { stretch, pressure: pressure.ok ? pressure.value : 0 };
-  });
-  return { curve, pair: [pair.smaller, pair.larger], most, highest: turns.hump.pressure };
-}
-
-/** It is the same for every balloon. */
-const PARTED = parted();
 
 /** Two balloons on two nozzles of one pump: one pressure, two sizes, each over its place on the curve. */
-export function PartedChart({ colourHex }: { colourHex: string }) {
+export function PartedChart({ parted, colourHex }: { parted: PartedPair; colourHex: string }) {
   const palette = usePalette();
-  if (!PARTED) return null;
-  const { curve, pair, most, highest } = PARTED;
-  const x = scaleLinear([1, most], [LEFT, WIDTH - 22]);
-  const y = scaleLinear([0, highest], [HEIGHT - 10, TOP]);
+  const { curve, smaller, larger } = parted;
+  const pair = [smaller, larger];
+  const x = scaleLinear([1, curve.at(-1)!.stretch], [LEFT, WIDTH - 22]);
+  const y = scaleLinear([0, parted.highest], [HEIGHT - 10, TOP]);
   const path = line<(typeof curve)[number]>()
     .x(({ stretch }) => x(stretch))
     .y(({ pressure }) => y(pressure));
-  const level = y(pair[0]!.pressure);
+  const level = y(smaller.pressure);
   // Both balloons to one scale: their nominal is 1 / restShare of a stretch of 1.
   const nominal = 1 / TRADE.restShare.value;
-  const scale = 44 / pair[1]!.stretch;
+  const scale = 44 / larger.stretch;
   return (
     <View
       role="img"

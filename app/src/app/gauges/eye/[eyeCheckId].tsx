@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { EyeRunPage } from '@/features/eye/EyeRunPage';
+import { EyeRunPage } from '@/chunks';
 
 export default function EyeCheck() {
   const { eyeCheckId } = useLocalSearchParams<{ eyeCheckId: string }>();

@@ -1,3 +1,5 @@
-import { EyePage } from '@/features/eye/EyePage';
+import { EyePage } from '@/chunks';
 
-export default EyePage;
+export default function Eye() {
+  return <EyePage />;
+}

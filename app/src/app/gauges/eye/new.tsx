@@ -1,3 +1,5 @@
-import { EyeStartPage } from '@/features/eye/EyeStartPage';
+import { EyeStartPage } from '@/chunks';
 
-export default EyeStartPage;
+export default function EyeStart() {
+  return <EyeStartPage />;
+}

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { PumpPage } from '@/features/gauge/PumpPage';
+import { PumpPage } from '@/chunks';
 
 export default function Pump() {
   const { pumpId } = useLocalSearchParams<{ pumpId: string }>();

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { StudyPage } from '@/features/study/StudyPage';
+import { StudyPage } from '@/chunks';
 
 export default function Study() {
   const { studyId } = useLocalSearchParams<{ studyId: string }>();

@@ -1,3 +1,5 @@
-import { StudiesPage } from '@/features/study/StudiesPage';
+import { StudiesPage } from '@/chunks';
 
-export default StudiesPage;
+export default function Studies() {
+  return <StudiesPage />;
+}

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { ModelForm } from '@/features/shelf/ModelForm';
+import { ModelForm } from '@/chunks';
 import { WithModel } from '@/parts/WithModel';
 
 export default function EditModel() {

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { HoldPage } from '@/features/hold/HoldPage';
+import { HoldPage } from '@/chunks';
 import { WithModel } from '@/parts/WithModel';
 
 export default function Hold() {

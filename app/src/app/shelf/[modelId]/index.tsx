@@ -3,7 +3,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { lazy, Suspense } from 'react';
 
 import { useModel } from '@/data/records';
-import { ModelPage } from '@/features/model/ModelPage';
+import { ModelPage } from '@/chunks';
 import { Page } from '@/ui/Page';
 import { Loading } from '@/ui/States';
 

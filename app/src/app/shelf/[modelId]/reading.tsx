@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 
 import { WithModel } from '@/parts/WithModel';
-import { ReadingPage } from '@/features/reading/ReadingPage';
+import { ReadingPage } from '@/chunks';
 
 export default function AddReading() {
   const { modelId } = useLocalSearchParams<{ modelId: string }>();

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { StuffingPage } from '@/features/stuffing/StuffingPage';
+import { StuffingPage } from '@/chunks';
 import { WithModel } from '@/parts/WithModel';
 
 export default function Stuffing() {

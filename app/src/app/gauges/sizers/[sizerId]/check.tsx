@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { SizerCheckPage } from '@/features/sizer/SizerCheckPage';
+import { SizerCheckPage } from '@/chunks';
 
 export default function SizerCheck() {
   const { sizerId } = useLocalSearchParams<{ sizerId: string }>();

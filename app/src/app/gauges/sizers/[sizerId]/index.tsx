@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { SizerPage } from '@/features/sizer/SizerPage';
+import { SizerPage } from '@/chunks';
 
 export default function Sizer() {
   const { sizerId } = useLocalSearchParams<{ sizerId: string }>();

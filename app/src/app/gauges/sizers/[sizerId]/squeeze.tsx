@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { SqueezePage } from '@/features/sizer/SqueezePage';
+import { SqueezePage } from '@/chunks';
 
 export default function Squeeze() {
   const { sizerId } = useLocalSearchParams<{ sizerId: string }>();

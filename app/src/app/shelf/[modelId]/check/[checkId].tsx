@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { CheckPage } from '@/features/check/CheckPage';
+import { CheckPage } from '@/chunks';
 import { WithModel } from '@/parts/WithModel';
 
 export default function Check() {

@@ -1,0 +1,2 @@
+export { PumpPage } from '@/features/gauge/PumpPage';
+export { ModelForm } from '@/features/shelf/ModelForm';

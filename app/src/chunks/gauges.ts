@@ -1,0 +1,12 @@
+export { EyePage } from '@/features/eye/EyePage';
+export { EyeRunPage } from '@/features/eye/EyeRunPage';
+export { EyeStartPage } from '@/features/eye/EyeStartPage';
+export { GaugeList } from '@/features/gauge/GaugeList';
+export { TranslatePage } from '@/features/gauge/TranslatePage';
+export { HoleFinderPage } from '@/features/holes/HoleFinderPage';
+export { SizersComparedPage } from '@/features/holes/SizersComparedPage';
+export { SizerCheckPage } from '@/features/sizer/SizerCheckPage';
+export { SizerPage } from '@/features/sizer/SizerPage';
+export { SqueezePage } from '@/features/sizer/SqueezePage';
+export { StudiesPage } from '@/features/study/StudiesPage';
+export { StudyPage } from '@/features/study/StudyPage';

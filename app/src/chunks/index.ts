@@ -1,0 +1,44 @@
+import { lazy } from 'react';
+
+/*
+ * Pages whose code comes as one file, since they share what few others need: a form's machinery, how rings close, the
+ * words of targets. With a file for each of them all that would be common code, which comes before the first page.
+ * A route returns such a page from a function of its own: Expo Router makes routes late, and React knows no late page
+ * whose code is another late page.
+ */
+const balloon = () => import('./balloon');
+const forms = () => import('./forms');
+const gauges = () => import('./gauges');
+const pieces = () => import('./pieces');
+const stuffing = () => import('./stuffing');
+
+export const CheckPage = lazy(async () => ({ default: (await balloon()).CheckPage }));
+export const FindPage = lazy(async () => ({ default: (await balloon()).FindPage }));
+export const HoldPage = lazy(async () => ({ default: (await balloon()).HoldPage }));
+export const ModelPage = lazy(async () => ({ default: (await balloon()).ModelPage }));
+export const ReadingPage = lazy(async () => ({ default: (await balloon()).ReadingPage }));
+export const SheetPage = lazy(async () => ({ default: (await balloon()).SheetPage }));
+
+export const PumpPage = lazy(async () => ({ default: (await forms()).PumpPage }));
+export const ModelForm = lazy(async () => ({ default: (await forms()).ModelForm }));
+
+export const EyePage = lazy(async () => ({ default: (await gauges()).EyePage }));
+export const EyeRunPage = lazy(async () => ({ default: (await gauges()).EyeRunPage }));
+export const EyeStartPage = lazy(async () => ({ default: (await gauges()).EyeStartPage }));
+export const GaugeList = lazy(async () => ({ default: (await gauges()).GaugeList }));
+export const TranslatePage = lazy(async () => ({ default: (await gauges()).TranslatePage }));
+export const HoleFinderPage = lazy(async () => ({ default: (await gauges()).HoleFinderPage }));
+export const SizersComparedPage = lazy(async () => ({ default: (await gauges()).SizersComparedPage }));
+export const SizerCheckPage = lazy(async () => ({ default: (await gauges()).SizerCheckPage }));
+export const SizerPage = lazy(async () => ({ default: (await gauges()).SizerPage }));
+export const SqueezePage = lazy(async () => ({ default: (await gauges()).SqueezePage }));
+export const StudiesPage = lazy(async () => ({ default: (await gauges()).StudiesPage }));
+export const StudyPage = lazy(async () => ({ default: (await gauges()).StudyPage }));
+
+export const NewPiecePage = lazy(async () => ({ default: (await pieces()).NewPiecePage }));
+export const PiecePage = lazy(async () => ({ default: (await pieces()).PiecePage }));
+
+export const BubblePage = lazy(async () => ({ default: (await stuffing()).BubblePage }));
+export const OrbPage = lazy(async () => ({ default: (await stuffing()).OrbPage }));
+export const PairPage = lazy(async () => ({ default: (await stuffing()).PairPage }));
+export const StuffingPage = lazy(async () => ({ default: (await stuffing()).StuffingPage }));

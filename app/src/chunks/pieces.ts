@@ -1,0 +1,2 @@
+export { NewPiecePage } from '@/features/builds/NewPiecePage';
+export { PiecePage } from '@/features/linking/PiecePage';

@@ -1,0 +1,4 @@
+export { BubblePage } from '@/features/bubble/BubblePage';
+export { OrbPage } from '@/features/bubble/OrbPage';
+export { PairPage } from '@/features/stuffing/PairPage';
+export { StuffingPage } from '@/features/stuffing/StuffingPage';
