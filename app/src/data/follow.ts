@@ -11,7 +11,9 @@ export function follow(told: (revision: number | null) => void): () => void {
   let live = false;
   const missed = () => told(null);
   const seen = () => {
-    if (document.visibilityState === 'visible' && !live) missed();
+    // A stream that was open when the network went need not have ended yet.
+    const hears = live && navigator.onLine;
+    if (document.visibilityState === 'visible' && !hears) missed();
   };
   const source = typeof EventSource === 'undefined' ? null : new EventSource(LIVE_PATH);
   if (source) {

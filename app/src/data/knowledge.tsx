@@ -46,11 +46,12 @@ function useLearned(models: ShelfModel[] | undefined, pumps: PumpRecord[] | unde
     if (!models || !pumps || readingsIn(models) <= MOST_AT_ONCE) return;
     const worker = new Worker(new URL('./knowledge.worker', window.location.href));
     const given = new AbortController();
-    const asking = { question: questionOf(models, pumps), signal: given.signal };
-    // Every row of a large shelf is worked out anew with it: in between, the page goes on.
-    void ask<KnowledgeQuestion, ShelfKnowledge>(worker, asking).then((shelf) =>
-      startTransition(() => setLater(learnedOf(models, shelf))),
-    );
+    const question = questionOf(models, pumps);
+    void ask<KnowledgeQuestion, ShelfKnowledge>(worker, { question, signal: given.signal })
+      // A worker whose code is gone, since a newer version was opened in another tab: the page does it, if slower.
+      .catch(() => knowShelf(question))
+      // Every row of a large shelf is worked out anew with it: in between, the page goes on.
+      .then((shelf) => startTransition(() => setLater(learnedOf(models, shelf))));
     return () => given.abort();
   }, [models, pumps]);
   return atOnce ?? (later && models && knowsMost(later, models) ? later : null);
