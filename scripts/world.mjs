@@ -1,22 +1,23 @@
 import { randomUUID } from 'node:crypto';
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 
 import { startMariadb } from './lib/mariadb.mjs';
+import { keepOffline } from './lib/offline.mjs';
 import { STATE } from './lib/paths.mjs';
 import { startService } from './lib/service.mjs';
 import { ensureWeb } from './lib/web.mjs';
 
 /**
  * A whole Leggero of its own for a test or a screenshot run, ended with its parent. Started as a child process with
- * `demo` or `empty`; tells its parent `{ url, databaseUrl }`, and obeys `stop-database`, `start-database`,
- * `restart-service`. Its records are a database of their own on the server that LEGGERO_TEST_DATABASE names; where
- * none is named, or with `alone`, on a database server of its own, which alone can be stopped.
+ * `demo` or `empty`; tells its parent `{ url, databaseUrl }`, and obeys the commands below. Its records are a database
+ * of their own on the server that LEGGERO_TEST_DATABASE names; where none is named, or with `alone`, on a database
+ * server of its own, which alone can be stopped.
  */
 const demo = process.argv[2] === 'demo';
 const shared = process.argv[3] === 'alone' ? undefined : process.env.LEGGERO_TEST_DATABASE;
 const name = demo ? 'leggero_demo' : 'leggero_studio';
-const webFolder = await ensureWeb();
+let webFolder = await ensureWeb();
 
 let database = shared ? await databaseOn(shared) : await ownDatabase();
 let service = await startService({ url: database.url, port: 0, demo, webFolder, logLevel: 'silent' });
@@ -35,12 +36,28 @@ async function databaseOn(url) {
   return { url: url.replace(/[^/]+$/, fresh), stop: () => once(`drop database ${fresh}`) };
 }
 
-async function ownDatabase() {
+/** A folder that goes with this process. */
+function passingFolder(name) {
   mkdirSync(STATE, { recursive: true });
-  const folder = mkdtempSync(path.join(STATE, 'world-'));
+  const folder = mkdtempSync(path.join(STATE, `${name}-`));
   process.once('exit', () => rmSync(folder, { recursive: true, force: true }));
+  return folder;
+}
+
+async function ownDatabase() {
+  const folder = passingFolder('world');
   const start = (more) => startMariadb({ folder, name, passing: true, ...more });
   return { ...(await start()), again: (on) => start({ port: on }) };
+}
+
+/** The same app as a version after it: its document says so. */
+async function nextVersion(folder) {
+  const next = passingFolder('version');
+  cpSync(folder, next, { recursive: true });
+  const index = path.join(next, 'index.html');
+  writeFileSync(index, readFileSync(index, 'utf8').replace('</head>', '<meta name="version" content="next"></head>'));
+  await keepOffline(next);
+  return next;
 }
 
 const commands = {
@@ -52,8 +69,18 @@ const commands = {
     database = { ...(await again(database.port)), again };
   },
   async 'restart-service'() {
+    await commands['stop-service']();
+    await commands['start-service']();
+  },
+  async 'stop-service'() {
     await service.stop();
+  },
+  async 'start-service'() {
     service = await startService({ url: database.url, port, demo, webFolder, logLevel: 'silent' });
+  },
+  async 'new-version'() {
+    webFolder = await nextVersion(webFolder);
+    await commands['restart-service']();
   },
 };
 

@@ -43,6 +43,34 @@ describe('the shelf', () => {
     expect(screen.getByText(/No balloon here matches/)).toBeTruthy();
   });
 
+  it('works out the targets of a large shelf itself where the code of its worker is gone', async () => {
+    class Gone {
+      onerror: ((event: { message: string }) => void) | null = null;
+      terminate = () => undefined;
+      postMessage = () => setTimeout(() => this.onerror?.({ message: 'no such file' }), 0);
+    }
+    Object.assign(globalThis, { Worker: Gone });
+    const records = someRecords();
+    const [first] = records.models;
+    const id = (kind: number, i: number, j = 0) =>
+      `00000000-0000-4000-8${kind}00-0000000${String(100 * i + j).padStart(5, '0')}`;
+    records.models = Array.from({ length: 9 }, (_, i) => ({
+      ...first!,
+      id: id(1, i),
+      checks: [],
+      calibrations: first!.calibrations.map((calibration) => ({
+        ...calibration,
+        id: id(2, i),
+        modelId: id(1, i),
+        readings: calibration.readings.map((each, j) => ({ ...each, id: id(3, i, j), calibrationId: id(2, i) })),
+      })),
+    }));
+    show(<ShelfList />, records);
+    expect(await screen.findByText('9 balloons')).toBeTruthy();
+    expect(await screen.findAllByText('7 readings · measured')).toHaveLength(9);
+    Reflect.deleteProperty(globalThis, 'Worker');
+  });
+
   it('when empty teaches the first step', async () => {
     show(<ShelfList />, { ...someRecords(), models: [] });
     expect(await screen.findByText(/Add the first balloon/)).toBeTruthy();

@@ -86,7 +86,7 @@ describe('a sizer is made', () => {
     await visitor.type('Lying bar, mm', '98');
     await visitor.tap('button', 'Add it, corrected by the bars');
     await visitor.sees('Made plate');
-    await visitor.sees('4.6 mm smaller than its label');
+    await visitor.sees('3/16 in smaller than its label');
     expect(visitor.complaints).toEqual([]);
   });
 });

@@ -47,7 +47,7 @@ describe('linking work, drawn up on a phone', () => {
     await visitor.sees(/Curtain · 1[34] chains/);
     await visitor.sees(/1[34] chains of \d+/);
     await visitor.type('Line above the floor, inches', '140');
-    await visitor.sees('Above the ceiling of 108 in: at most 108 in.');
+    await visitor.sees('Above the ceiling of 9 ft: at most 9 ft.');
     await visitor.type('Line above the floor, inches', '100');
     await visitor.tap('radio', 'Swagged');
     await visitor.sees(/From left to right: \d+ · \d+/);
@@ -80,7 +80,7 @@ describe('linking work, drawn up on a phone', () => {
     await visitor.type('Drop, inches', '30');
     // A catenary of 120 by 30 in is 138.5 in long; with 4¾ in balloons and a joint of a quarter inch, 27 or 28.
     await visitor.sees(/2[78] balloons/);
-    await visitor.sees(/\d+° at both fixings; lowest 60 in from the left/);
+    await visitor.sees(/\d+° at both fixings; lowest 5 ft from the left/);
     await visitor.type('Right fixing higher by, inches', '12');
     await visitor.sees(/\d+° and \d+° at its fixings/);
   });
@@ -93,7 +93,7 @@ describe('linking work, drawn up on a phone', () => {
     await visitor.sees(/Its tying balloons would be/);
     await visitor.type('Spoke balloons, inches', '5');
     await visitor.sees(/95 of 100 close when nearly all balloons are within/);
-    await visitor.sees(/mm over 10,000 simulated builds/);
+    await visitor.sees(/10,000 simulated builds bear/);
     const picture = await visitor.page.waitForSelector('[role="img"][aria-label^="A basket of"]');
     await picture!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
     const box = (await picture!.boundingBox())!;

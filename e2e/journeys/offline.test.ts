@@ -1,6 +1,7 @@
 import type { ModelDetail, ShelfModel } from '@leggero/contract';
 
 import { PHONE, WIDE, type Visitor } from '../visitor';
+import { standardEleven } from '../views';
 import { worldOf } from '../world';
 
 jest.setTimeout(240_000);
@@ -8,8 +9,7 @@ jest.setTimeout(240_000);
 const world = worldOf('demo');
 let model: ShelfModel;
 beforeAll(async () => {
-  const shelf = await world.get<ShelfModel[]>('models');
-  model = shelf.find(({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279)!;
+  model = standardEleven(await world.get<ShelfModel[]>('models'));
 });
 
 /** The code of every page has come. */

@@ -1,6 +1,7 @@
 import type { ModelDetail, ShelfModel } from '@leggero/contract';
 
 import { PHONE } from '../visitor';
+import { standardEleven } from '../views';
 import { worldOf } from '../world';
 
 jest.setTimeout(180_000);
@@ -8,8 +9,7 @@ jest.setTimeout(180_000);
 const world = worldOf('demo', { alone: true });
 let model: ShelfModel;
 beforeAll(async () => {
-  const shelf = await world.get<ShelfModel[]>('models');
-  model = shelf.find(({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279)!;
+  model = standardEleven(await world.get<ShelfModel[]>('models'));
 });
 
 const stored = () => world.get<ModelDetail>(`models/${model.id}`);

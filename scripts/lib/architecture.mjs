@@ -7,6 +7,7 @@ import { Refusal } from './refusal.mjs';
 /** Where each part stands in the drawing, and what it is. Whoever imports stands above whom it imports. */
 const PLACES = {
   'app/app': { x: 250, y: 40, about: 'routes' },
+  'app/chunks': { x: 440, y: 130, about: 'pages that come together' },
   'app/features': { x: 250, y: 130, about: 'pages and their hooks' },
   'app/parts': { x: 60, y: 220, about: 'pieces that know the trade' },
   'app/ui': { x: 250, y: 310, about: 'the kit' },

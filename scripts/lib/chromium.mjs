@@ -10,7 +10,7 @@ export function ensureChromium() {
 }
 
 /** Chromium without a window and without calls of its own to the outside. */
-const QUIET = [
+export const QUIET = [
   '--no-sandbox',
   '--disable-gpu',
   '--disable-quic',

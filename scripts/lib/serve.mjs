@@ -59,9 +59,10 @@ export async function serve({ name, demo, url: existing }) {
       ({ url } = await startMariadb({ folder, name: `leggero_${name}`, notPort: port, kept: true, onStop }));
     }
     const dumps = path.join(folder, 'dumps');
-    const place = { dumps, ...(existing ? {} : { data: path.join(folder, 'data') }) };
+    const place = { dumps, tls: path.join(folder, 'tls'), ...(existing ? {} : { data: path.join(folder, 'data') }) };
     const service = await startService({ url, port, demo, webFolder: await built, ...place, onStop });
     say(`Leggero is open at ${service.at}  (Ctrl-C stops it)`);
+    if (service.others.length > 0) say(`From other devices of this network: ${service.others.join(', ')}`);
     const code = await service.ended;
     if (!ending) {
       process.stderr.write('The server ended by itself.\n');

@@ -7,7 +7,7 @@ import { ensureServer } from './server.mjs';
 /**
  * Starts the server process; answers its port and address, a promise of its end, and `stop`, of which `onStop` is told
  * as soon as there is anything to end. Before it changes the tables of a database it leaves a dump of it in `dumps`;
- * `data` is the folder of the records, where they are on this machine.
+ * `data` is the folder of the records, where they are on this machine, `tls` that of a certificate of its own.
  */
 export async function startService({
   url,
@@ -16,6 +16,7 @@ export async function startService({
   webFolder,
   dumps,
   data,
+  tls,
   logLevel = 'warn',
   onStop = () => {},
 }) {
@@ -36,6 +37,7 @@ export async function startService({
       ...(webFolder ? { WEB_FOLDER: webFolder } : {}),
       ...(dumps ? { LEGGERO_DUMPS: dumps } : {}),
       ...(data ? { LEGGERO_DATA: data } : {}),
+      ...(tls ? { LEGGERO_TLS_FOLDER: tls } : {}),
     },
   });
   child.stderr.on('data', (chunk) => {
@@ -58,5 +60,5 @@ export async function startService({
   const first = await Promise.race([listening, ended.then(() => null)]);
   if (first === null) throw new Refusal(said.trim().split('\n')[0] || 'The server ended as it started.');
   open = true;
-  return { port: first.listening, at: first.at, ended, stop };
+  return { port: first.listening, at: first.at, others: first.others, ended, stop };
 }

@@ -3,6 +3,7 @@ import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 
+import { keepOffline } from './offline.mjs';
 import { inTurn } from './owner.mjs';
 import { ROOT, TURNS, WEB } from './paths.mjs';
 import { runCommand } from './processes.mjs';
@@ -66,15 +67,23 @@ async function build() {
   );
   if (code !== 0)
     throw new Refusal(`The web app could not be built:\n${output.trim().split('\n').slice(-25).join('\n')}`);
-  fetchPagesAhead();
+  writeHead();
+  await keepOffline(WEB);
   writeFileSync(STAMP, sourcesHash());
 }
 
+/** What an installed app shows of itself. */
+const INSTALLED =
+  '<link rel="manifest" href="/manifest.webmanifest"><link rel="apple-touch-icon" href="/icons/touch.png">' +
+  '<meta name="theme-color" content="#f7f4ee" media="(prefers-color-scheme: light)">' +
+  '<meta name="theme-color" content="#1b1916" media="(prefers-color-scheme: dark)">';
+
 /**
- * Names the code of every page to be fetched once the browser has nothing else to do: pages open without a wait, and
- * without a network when it is cut while the app is open (`app/src/device/ahead.ts`).
+ * Completes the head of the document. It names the code of every page to be fetched once the browser has nothing else
+ * to do: pages open without a wait, and without a network when it is cut while the app is open
+ * (`app/src/device/ahead.ts`).
  */
-function fetchPagesAhead() {
+function writeHead() {
   const index = path.join(WEB, 'index.html');
   const html = readFileSync(index, 'utf8');
   const folder = '_expo/static/js/web';
@@ -83,5 +92,6 @@ function fetchPagesAhead() {
     // What runs by itself is a worker's: fetched when it is wanted.
     .filter((name) => readFileSync(path.join(WEB, folder, name), 'utf8').startsWith('__d('))
     .map((name) => `/${folder}/${encodeURIComponent(name)}`);
-  writeFileSync(index, html.replace('</head>', `<meta name="leggero-pages" content="${pages.join(' ')}"></head>`));
+  const ahead = `<meta name="leggero-pages" content="${pages.join(' ')}">`;
+  writeFileSync(index, html.replace('</head>', `${INSTALLED}${ahead}</head>`));
 }

@@ -7,13 +7,19 @@ import {
   readFileSync,
   renameSync,
   rmSync,
+  statSync,
   truncateSync,
   writeFileSync,
 } from 'node:fs';
+import { createHash, X509Certificate } from 'node:crypto';
 import net from 'node:net';
+import os from 'node:os';
+import path from 'node:path';
 
 import mysql from 'mysql2/promise';
+import puppeteer from 'puppeteer-core';
 
+import { ensureChromium, QUIET } from '../lib/chromium.mjs';
 import { startMariadb } from '../lib/mariadb.mjs';
 import { isAlive, pause, runCommand } from '../lib/processes.mjs';
 
@@ -220,7 +226,60 @@ describe('two first starts at once', () => {
 describe('the network', () => {
   it('sees Leggero where it was opened to it on purpose', async () => {
     const open = await start({ env: { LEGGERO_HOST: '0.0.0.0' } });
-    expect(open.output()).toMatch(`is open at http://0.0.0.0:${open.port} `);
+    expect(open.output()).toMatch(`is open at http://localhost:${open.port} `);
+    expect((await open.api('health')).status).toBe(200);
+    const others = Object.values(os.networkInterfaces())
+      .flat()
+      .filter(({ family, internal }) => family === 'IPv4' && !internal);
+    for (const { address } of others) {
+      expect(open.output()).toMatch(`http://${address}:${open.port}`);
+      expect((await fetch(`http://${address}:${open.port}/api/health`)).status).toBe(200);
+    }
+  });
+
+  it('is spoken to by a certificate of the studio’s own, which a phone may trust and then opens the app without it', async () => {
+    const env = { LEGGERO_HTTPS: '1', LEGGERO_HOST: '0.0.0.0' };
+    const opened = await start({ env });
+    const home = `https://localhost:${opened.port}`;
+    expect(opened.output()).toMatch(`is open at ${home} `);
+    const authority = new X509Certificate(readFileSync(folder('tls', 'authority.crt')));
+    expect(statSync(folder('tls', 'authority.key')).mode & 0o777).toBe(0o600);
+
+    const spki = createHash('sha256').update(authority.publicKey.export({ type: 'spki', format: 'der' }));
+    const userDataDir = path.join(starts.state, 'profile');
+    const trusting = `--ignore-certificate-errors-spki-list=${spki.digest('base64')}`;
+    const browser = await puppeteer.launch({
+      executablePath: await ensureChromium(),
+      args: [...QUIET, trusting],
+      userDataDir,
+    });
+    try {
+      const page = await browser.newPage();
+      await page.goto(`${home}/shelf`);
+      await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+      const sent = await page.evaluate(async () => {
+        const answer = await fetch('/leggero.crt');
+        return [answer.headers.get('content-type'), await answer.text()];
+      });
+      expect(sent).toEqual([
+        expect.stringMatching('application/x-x509-ca-cert'),
+        readFileSync(folder('tls', 'authority.crt'), 'utf8'),
+      ]);
+      // Opened by its address it is handed over, not answered with the app.
+      await expect(page.goto(`${home}/leggero.crt`)).rejects.toThrow('ERR_ABORTED');
+      expect(await stop(opened)).toBe(0);
+      await page.goto(`${home}/gauges`);
+      await page.waitForFunction(() => document.body.innerText.includes('Add a sizer'));
+    } finally {
+      await browser.close();
+    }
+    // Who does not trust it, is told by the browser.
+    const again = await start({ env, port: opened.port });
+    await expect(fetch(`${home}/api/health`)).rejects.toThrow();
+    expect(new X509Certificate(readFileSync(folder('tls', 'authority.crt'))).fingerprint256).toBe(
+      authority.fingerprint256,
+    );
+    await stop(again);
   });
 });
 
@@ -269,6 +328,11 @@ describe('a start is refused in one sentence, with exit code 1, when', () => {
       await start({ env: { LEGGERO_HOST: '203.0.113.7' } }),
       /LEGGERO_HOST is "203.0.113.7", which is no address/,
     );
+  });
+
+  it('the certificate is half given, or cannot be read', async () => {
+    refused(await start({ env: { TLS_CERT: 'tin.crt' } }), /TLS_CERT and TLS_KEY belong together/);
+    refused(await start({ env: { TLS_CERT: 'tin.crt', TLS_KEY: 'tin.key' } }), /TLS_CERT is "tin.crt", which cannot/);
   });
 
   it('DATABASE_URL leads nowhere', async () => {

@@ -1,6 +1,7 @@
-import { createServer } from 'node:http';
+import { createServer, type Server } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
-import { hostname } from 'node:os';
+import { hostname, networkInterfaces } from 'node:os';
 
 import type { PoolConnection } from 'mysql2/promise';
 import { pino } from 'pino';
@@ -12,12 +13,14 @@ import { applyMigrations } from './db/migrate';
 import { forgetOldKeys } from './records/once';
 import { fillDemo } from './demo/fill';
 import { createApp } from './http/app';
+import { CertificateRefusal, givenCertificate, madeCertificate, type Certificate } from './http/certificate';
 import { roomOf } from './http/room';
 import { openStudio } from './studio/store';
 
 const { DATABASE_URL, PORT = '8787', WEB_FOLDER, LEGGERO_DEMO, LEGGERO_DUMPS, LOG_LEVEL = 'info' } = process.env;
 // Not HOST: many shells set that to the name of the machine, and would open the records to the network unasked.
 const { LEGGERO_DATA, LEGGERO_HOST = '127.0.0.1', LEGGERO_NAMES = '' } = process.env;
+const { LEGGERO_HTTPS, LEGGERO_TLS_FOLDER, TLS_CERT, TLS_KEY } = process.env;
 
 /** How long a request may take to arrive, ms: a hand that sends a byte a minute does not keep a place for others. */
 const TIME_LIMITS = { headersTimeout: 10_000, requestTimeout: 120_000, connectionsCheckingInterval: 5_000 };
@@ -53,13 +56,17 @@ async function main(): Promise<void> {
   await forgetOldKeys(database);
   if (stopWanted) process.exit(0);
   const studioId = LEGGERO_DEMO === '1' ? await fillDemo({ database }) : await openStudio({ database });
-  const guard = { names: [hostname(), ...LEGGERO_NAMES.split(',').filter(Boolean)], open: !isLoopback(LEGGERO_HOST) };
+  const names = [hostname(), ...LEGGERO_NAMES.split(',').filter(Boolean)];
+  const open = !isLoopback(LEGGERO_HOST);
+  const certificate = await certificateFor(names);
   const app = createApp({
-    ...{ database, studioId, logger, guard },
+    ...{ database, studioId, logger, guard: { names, open }, authority: certificate?.authority ?? null },
     ...(WEB_FOLDER ? { webFolder: WEB_FOLDER } : {}),
     ...(LEGGERO_DATA ? { hasRoom: roomOf(LEGGERO_DATA) } : {}),
   });
-  const server = createServer(TIME_LIMITS, app);
+  const server: Server = certificate
+    ? createSecureServer({ ...TIME_LIMITS, cert: certificate.cert, key: certificate.key }, app)
+    : createServer(TIME_LIMITS, app);
   server.on('error', (error: NodeJS.ErrnoException) => {
     refuse(
       error.code === 'EADDRINUSE'
@@ -70,9 +77,16 @@ async function main(): Promise<void> {
     );
   });
   server.listen(Number(PORT), LEGGERO_HOST, () => {
-    const { address, family, port } = server.address() as AddressInfo;
+    const { address, port } = server.address() as AddressInfo;
     logger.info({ address, port }, 'listening');
-    process.send?.({ listening: port, at: `http://${family === 'IPv6' ? `[${address}]` : address}:${port}` });
+    const at = (host: string) =>
+      `${certificate ? 'https' : 'http'}://${host.includes(':') ? `[${host}]` : host}:${port}`;
+    const everywhere = address === '0.0.0.0' || address === '::';
+    process.send?.({
+      listening: port,
+      at: at(everywhere ? 'localhost' : address),
+      others: everywhere ? ownAddresses().map(at) : [],
+    });
   });
 
   stop = () => {
@@ -82,6 +96,27 @@ async function main(): Promise<void> {
     setTimeout(() => server.closeAllConnections(), 2000).unref();
   };
   if (stopWanted) stop();
+}
+
+/** Addresses of this machine in the networks it is in. */
+function ownAddresses(): string[] {
+  const all = Object.values(networkInterfaces()).flatMap((each) => each ?? []);
+  return all.flatMap(({ family, internal, address }) => (family === 'IPv4' && !internal ? [address] : []));
+}
+
+/** The certificate to serve with: given, or made where HTTPS is asked for; null for plain HTTP. */
+async function certificateFor(names: readonly string[]): Promise<Certificate | null> {
+  const now = new Date();
+  try {
+    if (TLS_CERT && TLS_KEY) return await givenCertificate({ cert: TLS_CERT, key: TLS_KEY }, now);
+    if (TLS_CERT || TLS_KEY) refuse('TLS_CERT and TLS_KEY belong together: give both, or neither.');
+    if (LEGGERO_HTTPS !== '1' || !LEGGERO_TLS_FOLDER) return null;
+    const all = ['localhost', '127.0.0.1', '::1', ...names, ...ownAddresses()];
+    return await madeCertificate({ folder: LEGGERO_TLS_FOLDER, names: [...new Set(all)], now });
+  } catch (error) {
+    if (error instanceof CertificateRefusal) refuse(error.message);
+    throw error;
+  }
 }
 
 /** Leaves a dump of what is about to be changed, and says where. */

@@ -46,10 +46,12 @@ interface AppOptions extends Scope {
   hasRoom?: HasRoom;
   /** By what names it may be called. */
   guard?: GuardOptions;
+  /** The certificate that devices may trust, PEM, where the studio made its own. */
+  authority?: string | null;
 }
 
 /** The whole service: API under /api, the app everywhere else. */
-export function createApp({ database, studioId, logger, webFolder, guard, hasRoom }: AppOptions): Express {
+export function createApp({ database, studioId, logger, webFolder, guard, hasRoom, authority }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   if (logger) app.use(pinoHttp({ logger, quietReqLogger: true, wrapSerializers: false, serializers: LOGGED }));
@@ -69,6 +71,10 @@ export function createApp({ database, studioId, logger, webFolder, guard, hasRoo
   );
   if (hasRoom) app.use('/api', onlyWithRoom(hasRoom));
   app.use(apiRouter({ database, studioId }));
+  if (authority) {
+    // Phones install what comes as this type.
+    app.get('/leggero.crt', (_, response) => void response.type('application/x-x509-ca-cert').send(authority));
+  }
   if (webFolder) serveWeb(app, webFolder);
   app.use(answerProblems);
   return app;
@@ -127,6 +133,6 @@ function serveWeb(app: Express, folder: string): void {
   app.use(express.static(folder, { index: false }));
   app.get('/{*splat}', (_, response) => {
     response.setHeader('Cache-Control', 'no-cache');
-    response.sendFile(path.join(folder, 'index.html'));
+    response.sendFile('index.html', { root: folder });
   });
 }

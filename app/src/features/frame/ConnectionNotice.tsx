@@ -1,14 +1,12 @@
 import CloudOff from 'lucide-react-native/icons/cloud-off';
 import { useState } from 'react';
-import { View } from 'react-native';
 
 import { useRecords, type RecordsState } from '@/data/state';
 import { Button } from '@/ui/Button';
-import { usePalette } from '@/ui/theme';
-import { Words } from '@/ui/Words';
 import { UNKEPT_WORDS } from '@/wording/entries';
 import { counted } from '@/wording/trade';
 
+import { Notice } from './Notice';
 import { RefusedSheet } from './RefusedSheet';
 
 /** Says calmly when the records are out of reach, when this device keeps nothing, and what the server would not take. */
@@ -24,29 +22,18 @@ export function ConnectionNotice() {
 
 function RefusedNotice({ count }: { count: number }) {
   const [open, setOpen] = useState(false);
+  const entries = counted(count, 'entry was', 'entries were');
   return (
-    <View role="alert" className="flex-row items-center gap-3 border-b border-line bg-out-wash px-4 py-2">
-      <Words look="label" className="flex-1 text-out">
-        {`${counted(count, 'entry was', 'entries were')} not taken. Nothing is lost: look at it.`}
-      </Words>
+    <Notice tone="out" role="alert" says={`${entries} not taken. Nothing is lost: look at it.`}>
       <Button title="Look" onPress={() => setOpen(true)} />
       <RefusedSheet open={open} onClose={() => setOpen(false)} />
-    </View>
+    </Notice>
   );
 }
 
 function StateNotice() {
-  const palette = usePalette();
   const says = useRecords(wordsOf);
-  if (says === null) return null;
-  return (
-    <View role="status" className="flex-row items-center gap-3 border-b border-line bg-edge-wash px-4 py-2">
-      <CloudOff size={18} color={palette.edge} />
-      <Words look="label" className="flex-1 text-edge">
-        {says}
-      </Words>
-    </View>
-  );
+  return says === null ? null : <Notice tone="edge" icon={CloudOff} says={says} />;
 }
 
 /** What there is to say of the way to the records; null when all is well. */

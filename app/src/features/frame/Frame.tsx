@@ -10,6 +10,7 @@ import { Words } from '@/ui/Words';
 import { ConnectionNotice } from './ConnectionNotice';
 import { KeysSheet } from './KeysSheet';
 import { PLACES } from './places';
+import { VersionNotice } from './VersionNotice';
 
 /** What stands around every page: the bottom bar on a phone, the rail when wide. */
 export function Frame({ children }: { children: ReactNode }) {
@@ -21,6 +22,7 @@ export function Frame({ children }: { children: ReactNode }) {
       {wide ? <Rail /> : null}
       <View className="flex-1">
         <ConnectionNotice />
+        <VersionNotice />
         <View className="flex-1">{children}</View>
       </View>
       {wide ? null : <BottomBar />}

@@ -17,3 +17,11 @@ export const PLACES: readonly {
   { title: 'Builds', path: '/builds', icon: Shapes },
   { title: 'Studio', path: '/studio', icon: Settings },
 ];
+
+/** Pages where something is counted balloon by balloon, or typed: what would interrupt it waits. */
+const MIDWAY = /^\/(shelf\/[^/]+\/(check|reading|hold|edit)|gauges\/(eye|studies)\/[^/]+|gauges\/sizers\/[^/]+\/)/;
+
+/** Whether an address is that of work that must not be interrupted. */
+export function isMidway(pathname: string): boolean {
+  return MIDWAY.test(pathname);
+}

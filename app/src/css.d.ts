@@ -1,0 +1,2 @@
+/** Styles are imported for what they do. */
+declare module '*.css';
