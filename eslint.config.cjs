@@ -141,6 +141,21 @@ module.exports = [
   ...rooms,
   ...features,
   {
+    // What is cut or printed is measured in millimetres; to people lengths are said in their own unit.
+    files: ['app/src/**/*.{ts,tsx}'],
+    ignores: ['app/src/features/make/**', 'app/src/wording/make.ts', 'app/src/parts/BarFields.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          'TemplateElement[value.raw=/(^|[0-9]) mm\\b/]',
+          'Literal[value=/([0-9]|,) mm\\b/]',
+          'JSXText[value=/[0-9] mm\\b/]',
+        ].map((selector) => ({ selector, message: 'Lengths are said by `Lengths`, in the unit of the studio.' })),
+      ],
+    },
+  },
+  {
     rules: {
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       'no-console': 'error',

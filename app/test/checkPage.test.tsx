@@ -147,7 +147,7 @@ describe('a batch at two holes, by a plan, in pairs', () => {
       },
     ];
     await open(CHECK_ID, records);
-    expect(screen.getByText(/8\.0 mm smaller than it was taken for/)).toBeTruthy();
+    expect(screen.getByText(/5\/16 in smaller than it was taken for/)).toBeTruthy();
     // What just passed it was that much smaller: outside, like the one that fell through.
     expect(batch()).toHaveLength(2);
     expect(screen.getAllByText(/small/).length).toBeGreaterThan(1);
@@ -170,7 +170,7 @@ describe('a batch at two holes, by a plan, in pairs', () => {
     });
     await open(CHECK_ID, records);
     expect(
-      screen.getByText(/3 pairs: 100 % match within the tolerance\. The left ones come out 4\.0 mm larger/),
+      screen.getByText(/3 pairs: 100 % match within the tolerance\. The left ones come out 3\/16 in larger/),
     ).toBeTruthy();
   });
 });

@@ -96,7 +96,7 @@ describe('an eye is tested', () => {
 
   it('compares two people, and says nothing of one balloon', async () => {
     open(eyeCheck([254, 255, 253, 254, 262, 263, 261, 262], { mode: 'two', secondPersonId: CREW_ID, size: 4 }));
-    await screen.findByText(/Jory fills 8\.0 mm larger/);
+    await screen.findByText(/Jory fills 5\/16 in larger/);
     open(eyeCheck([254]));
     await screen.findByText(/One balloon says nothing of a spread/);
   });
@@ -202,7 +202,7 @@ describe('a study of the sizing', () => {
   it('says in plain words where the spread comes from', async () => {
     openStudy([228, 235, 231, 238, 228.2, 235.1, 231.2, 237.9]);
     await screen.findByText(
-      /comes from how Maren and Jory read it: (Maren reads 1\.5 mm smaller|Jory reads 1\.5 mm larger)/,
+      /comes from how Maren and Jory read it: (Maren reads 1\/16 in smaller|Jory reads 1\/16 in larger)/,
     );
     expect(screen.getByRole('img', { name: /Shares of the variance: Repeatability/ })).toBeTruthy();
     await waitFor(() => expect(screen.queryByText(/Missing next/)).toBeNull());

@@ -4,18 +4,19 @@ import { sizerGeometry, type SizerGeometryOptions } from '@leggero/core/template
 import { lawText, lotText, pairText, planText } from '@/wording/batch';
 import { biasText, eyeVerdict, spreadText, trendTexts } from '@/wording/eye';
 import { makeProblemText } from '@/wording/make';
-import { conditionText, costTexts, fineMm, holesProblemText, offText, workList } from '@/wording/sizer';
+import { conditionText, costTexts, holesProblemText, offText, workList } from '@/wording/sizer';
 import { cellText, studyText } from '@/wording/study';
 
+const fineMm = (mm: number) => `${mm.toFixed(1)} mm`;
 const inches = (mm: number) => `${Math.round((mm / 25.4) * 8) / 8} in`;
 
 describe('the words of the gauges', () => {
   it('say how a hole stands to its label', () => {
     const now = { widthMm: 227, sdMm: 0.3, offMm: -1.6, ovalMm: 1.8, wearMm: 0.7, origin: 'measured' as const };
-    expect(offText(now)).toBe('1.6 mm smaller than its label');
-    expect(conditionText(now)).toBe('oval by 1.8 mm, 0.7 mm wider than when first measured');
-    expect(offText({ ...now, offMm: 0.1 })).toBe('as its label says');
-    expect(conditionText({ ...now, ovalMm: 0.2, wearMm: null })).toBe('');
+    expect(offText(now, fineMm)).toBe('1.6 mm smaller than its label');
+    expect(conditionText(now, fineMm)).toBe('oval by 1.8 mm, 0.7 mm wider than when first measured');
+    expect(offText({ ...now, offMm: 0.1 }, fineMm)).toBe('as its label says');
+    expect(conditionText({ ...now, ovalMm: 0.2, wearMm: null }, fineMm)).toBe('');
     expect(holesProblemText('holes-out-of-order', '10', '9')).toMatch(/^The 10 hole would be smaller than the 9\./);
   });
 
@@ -89,7 +90,7 @@ describe('the words of the gauges', () => {
   it('tell where the sizing’s spread comes from', () => {
     const text = (widths: number[][][]) => {
       const study = sizingStudy(widths);
-      return study.ok ? studyText(study.value, ['Maren', 'Jory'], 'The 9 hole') : [study.problem.code];
+      return study.ok ? studyText(study.value, ['Maren', 'Jory'], 'The 9 hole', fineMm) : [study.problem.code];
     };
     const people = text([
       [

@@ -106,7 +106,7 @@ describe('a sizer is checked', () => {
 describe('a sizer’s page', () => {
   it('shows what each hole measures and how far it is off', async () => {
     show(<SizerPage sizerId={SIZER_ID} />, measuredRecords(inch(10) - 2));
-    await screen.findByText(/2\.0 mm smaller than its label/);
+    await screen.findByText(/1\/16 in smaller than its label/);
     expect(screen.getAllByText('not measured yet')).toHaveLength(2);
     await userEvent.type(field('Whose it is'), 'Jory');
     await press('Save sizer');
@@ -156,7 +156,7 @@ describe('a hole is found', () => {
     show(<SizersComparedPage />, records);
     await screen.findByText(/apart: too much for linking work\./);
     expect(screen.getByText('differ')).toBeTruthy();
-    expect(screen.getByRole('img', { name: /the 10 hole 4\.0 mm smaller than its label/ })).toBeTruthy();
+    expect(screen.getByRole('img', { name: /the 10 hole 3\/16 in smaller than its label/ })).toBeTruthy();
   });
 });
 

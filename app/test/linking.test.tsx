@@ -138,7 +138,7 @@ describe('a basket', () => {
     for (const title of sizes)
       expect(screen.getByRole('button', { name: new RegExp(`^${title}.*\\d+ ×`) })).toBeTruthy();
     expect(screen.getAllByText(/^Looks like .*: keep apart$/).length).toBeGreaterThan(1);
-    expect(screen.getByText(/^95 of 100 close when nearly all balloons are within 1\.\d mm\.$/)).toBeTruthy();
+    expect(screen.getByText(/^95 of 100 close when nearly all balloons are within 1\/16 in\.$/)).toBeTruthy();
     expect(screen.getByText(/^Of 25 sets of steps the best uses up/)).toBeTruthy();
     expect(screen.getByText(/The twist goes between the second and the third balloon/)).toBeTruthy();
   });
@@ -271,15 +271,15 @@ describe('the run of a piece', () => {
 describe('hanging work', () => {
   it('a chain lands on its length, and one longer than the room says how long it may be', async () => {
     await open(firstDesign('chain', { part, nominalMm: inch(6), stepMm: inch(1 / 8) }));
-    expect(screen.getByText(/^\d+ balloons: 7[12].* in long$/)).toBeTruthy();
+    expect(screen.getByText(/^\d+ balloons: (5 ft 11|6 ft).* long$/)).toBeTruthy();
     await type('Length, inches', '130');
-    expect(screen.getByText('Longer than the room is high: at most 108 in.')).toBeTruthy();
+    expect(screen.getByText('Longer than the room is high: at most 9 ft.')).toBeTruthy();
     expect(screen.getByText('Chain · cannot be worked out')).toBeTruthy();
   });
 
   it('a swag without a drop is refused beside it; with one it tells count, angle and depth', async () => {
     await open(firstDesign('swag', { part, nominalMm: inch(6), stepMm: inch(1 / 8) }));
-    expect(screen.getByText(/of chain, .* deep .*° at both fixings; lowest 60 in from the left/)).toBeTruthy();
+    expect(screen.getByText(/of chain, .* deep .*° at both fixings; lowest 5 ft from the left/)).toBeTruthy();
     expect(screen.getByText(/People walk underneath: the lowest balloon hangs at/)).toBeTruthy();
     await type('Drop, inches', '0.1');
     expect(screen.getByText(/A swag hangs: give it some drop/)).toBeTruthy();
@@ -291,7 +291,7 @@ describe('hanging work', () => {
     await userEvent.click(screen.getByRole('switch', { name: 'Tie neighbours to a grid' }));
     expect(screen.getByText(/ties between neighbours, tail to tail$/)).toBeTruthy();
     await type('Line above the floor, inches', '120');
-    expect(screen.getByText('Above the ceiling of 108 in: at most 108 in.')).toBeTruthy();
+    expect(screen.getByText('Above the ceiling of 9 ft: at most 9 ft.')).toBeTruthy();
     await type('Ceiling, inches', '130');
     expect(screen.getByText(/^Curtain · \d+ chains/)).toBeTruthy();
     await userEvent.click(screen.getByRole('switch', { name: 'There is a ceiling' }));
@@ -306,7 +306,7 @@ describe('hanging work', () => {
 
   it('a measured chain of five teaches knot and tail; an impossible one is refused', async () => {
     await open(firstDesign('chain', { part, nominalMm: inch(6), stepMm: inch(1 / 8) }));
-    expect(screen.getByText(/Between two bodies 6\.1 mm, .*: from memory\./)).toBeTruthy();
+    expect(screen.getByText(/Between two bodies ¼ in, .*: from memory\./)).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Measure a chain of five' }));
     const sheet = within(screen.getByRole('dialog'));
     await userEvent.click(sheet.getByRole('button', { name: 'Keep this measure' }));
@@ -388,6 +388,7 @@ it('a piece that is not there says so', async () => {
 
 describe('words of linking', () => {
   const text = (mm: number) => `${(mm / 25.4).toFixed(1)} in`;
+  const fine = (mm: number) => `${Math.abs(mm).toFixed(1)} mm`;
   it('every refusal of the core says what to do', () => {
     const [limits, mm] = [
       { least: 1, most: 2 },
@@ -424,10 +425,12 @@ describe('words of linking', () => {
     for (const sentence of said) expect(sentence).toMatch(/\.$/);
   });
   it('an error is told with its side', () => {
-    expect(closingText({ closingMm: 2.04, ofGive: 0.4 }, true)).toBe('2.0 mm too long all the way round');
-    expect(closingText({ closingMm: -7, ofGive: 1.3 }, true)).toBe('7.0 mm short all the way round: does not close');
-    expect(closingText({ closingMm: 0.01, ofGive: 0 }, false)).toBe('exact');
-    expect(closingText({ closingMm: -1, ofGive: 0.2 }, false)).toBe('1.0 mm too small');
+    expect(closingText({ closingMm: 2.04, ofGive: 0.4 }, true, fine)).toBe('2.0 mm too long all the way round');
+    expect(closingText({ closingMm: -7, ofGive: 1.3 }, true, fine)).toBe(
+      '7.0 mm short all the way round: does not close',
+    );
+    expect(closingText({ closingMm: 0.01, ofGive: 0 }, false, fine)).toBe('exact');
+    expect(closingText({ closingMm: -1, ofGive: 0.2 }, false, fine)).toBe('1.0 mm too small');
   });
   it('every size of a form has a name of its own', () => {
     expect(layerTitle('ring-1', 'ball')).toBe('Equator');

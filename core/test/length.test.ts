@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 
-import { formatExactly, formatLength, lengthParts, parseLength, readNumber, STEP_MM, type LengthUnit } from '../src';
+import {
+  formatExactly,
+  formatFine,
+  formatLength,
+  formatLong,
+  lengthParts,
+  parseLength,
+  readNumber,
+  STEP_MM,
+  type LengthUnit,
+} from '../src';
 
 const read = (text: string, unit: LengthUnit = 'in') => {
   const result = parseLength({ text, unit });
@@ -25,6 +35,17 @@ describe('parseLength', () => {
     ['11”', 279.4],
     ['5 1/2 IN', 139.7],
     ['10 in.', 254],
+    ['6 ft 2 in', 74 * 25.4],
+    ["6'2", 74 * 25.4],
+    ['6\'2"', 74 * 25.4],
+    ['6\' 2½"', 74.5 * 25.4],
+    ['6ft', 72 * 25.4],
+    ['6 feet 2 1/2 inches', 74.5 * 25.4],
+    ['6½ ft', 78 * 25.4],
+    ['0 ft 14 in', 14 * 25.4],
+    ['1.9 m', 1900],
+    ['1,9m', 1900],
+    ['74', 74 * 25.4],
   ])('reads %j as %d mm', (text, mm) => expect(read(text)).toBeCloseTo(mm, 9));
 
   it('takes a bare number in the unit asked for', () => {
@@ -49,6 +70,14 @@ describe('parseLength', () => {
     ['9..5', 'not-a-length'],
     ['NaN', 'not-a-length'],
     ['9/', 'not-a-length'],
+    ['6 ft 14 in', 'inches-over-foot'],
+    ["6'12", 'inches-over-foot'],
+    ['6 ft 2 cm', 'not-a-length'],
+    ['ft 2 in', 'not-a-length'],
+    ['6 ft two', 'not-a-length'],
+    ["6'2'3", 'not-a-length'],
+    ['200 ft', 'too-large'],
+    ['6 ft 1/0', 'zero-denominator'],
   ])('refuses %j: %s', (text, code) => expect(read(text)).toBe(code));
 
   it('reads back what formatLength writes, to half a step, in every unit and rounding', () => {
@@ -101,6 +130,52 @@ describe('formatLength', () => {
   });
 });
 
+describe('a length of a build', () => {
+  it.each([
+    [23.875 * 25.4, 'in', '23⅞ in'],
+    [24 * 25.4, 'in', '2 ft'],
+    [74 * 25.4, 'in', '6 ft 2 in'],
+    [98.5 * 25.4, 'in', '8 ft 2½ in'],
+    [72.5 * 25.4, 'in', '6 ft ½ in'],
+    [83.99 * 25.4, 'in', '7 ft'],
+    [-74 * 25.4, 'in', '-6 ft 2 in'],
+    [600, 'cm', '60.0 cm'],
+    [1876, 'cm', '1.88 m'],
+  ] as const)('writes %d mm in %s as %s', (mm, unit, text) => {
+    const step = unit === 'in' ? STEP_MM.eighthInch : STEP_MM.millimetre;
+    expect(formatLong({ mm, unit, step })).toBe(text);
+  });
+
+  it('is read back as it was written', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 29_000, noNaN: true }),
+        fc.constantFrom<LengthUnit>('in', 'cm'),
+        (mm, unit) => {
+          const back = read(formatLong({ mm, unit }), unit);
+          expect(Math.abs((back as number) - mm)).toBeLessThanOrEqual(unit === 'in' ? 25.4 / 16 + 1e-6 : 5 + 1e-6);
+        },
+      ),
+    );
+  });
+});
+
+describe('a deviation', () => {
+  it.each([
+    [0, 'in', '0 in'],
+    [0.5, 'in', 'under 1/16 in'],
+    [1.5875, 'in', '1/16 in'],
+    [-3.2, 'in', '⅛ in'],
+    [4.7, 'in', '3/16 in'],
+    [27, 'in', '1 1/16 in'],
+    [0.3, 'cm', 'under 0.1 cm'],
+    [2.3, 'cm', '0.2 cm'],
+    [12, 'cm', '1.2 cm'],
+    [2.3, 'mm', '2 mm'],
+    [0.3, 'mm', 'under 1 mm'],
+  ] as const)('of %d mm is %s: %s', (mm, unit, text) => expect(formatFine({ mm, unit })).toBe(text));
+});
+
 describe('readNumber', () => {
   it.each([
     ['3', 3],
@@ -120,8 +195,8 @@ describe('readNumber', () => {
 });
 
 describe('formatExactly', () => {
-  it('tells a size between all steps: a thousandth of an inch, a tenth of a millimetre', () => {
+  it('tells a size between all steps: a thousandth of an inch, a hundredth of a centimetre', () => {
     expect(formatExactly({ mm: 127.8, unit: 'in' })).toBe('5.031 in');
-    expect(formatExactly({ mm: 127.84, unit: 'cm' })).toBe('127.8 mm');
+    expect(formatExactly({ mm: 127.84, unit: 'cm' })).toBe('12.78 cm');
   });
 });

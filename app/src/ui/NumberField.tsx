@@ -12,6 +12,9 @@ interface NumberFieldProps {
   onChange: (value: number) => void;
 }
 
+/** As many as anybody types; what was worked out may have more. */
+const DECIMALS = 3;
+
 /**
  * A number typed as people write it; what cannot be used stays in the field with the reason below and changes
  * nothing.
@@ -25,7 +28,7 @@ export function NumberField({ label, hint, value, range, onChange }: NumberField
       label={label}
       hint={hint}
       inputMode="text"
-      value={typed ?? String(value)}
+      value={typed ?? String(Number(value.toFixed(DECIMALS)))}
       onChangeText={(text) => {
         setTyped(text);
         if (possible(text)) onChange(readNumber(text));

@@ -68,7 +68,7 @@ function PickChip({ role, title, heard = title, chosen, onPress }: PickChipProps
       aria-label={heard}
       onPress={onPress}
       className={
-        'min-h-[44px] min-w-[52px] items-center justify-center rounded-card border px-2 ' +
+        'min-h-[44px] min-w-[52px] max-w-full items-center justify-center rounded-card border px-2 py-1 ' +
         `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
       }
     >

@@ -40,7 +40,7 @@ export function imbalanceText({ stronger, share, low, high, shown }: NozzleImbal
 }
 
 /** What the second preparation changes beside the first. */
-export function effectText({ aspect, widthMm }: PreparationEffect, text: Write): string {
+export function effectText({ aspect, widthMm }: PreparationEffect, fine: Write): string {
   const parts: string[] = [];
   if (aspect) {
     const by = Math.abs(aspect.mean).toFixed(3);
@@ -51,7 +51,7 @@ export function effectText({ aspect, widthMm }: PreparationEffect, text: Write):
     );
   }
   if (widthMm) {
-    const by = `${Math.abs(widthMm.mean).toFixed(1)} mm (${text(Math.abs(widthMm.mean))})`;
+    const by = fine(widthMm.mean);
     parts.push(
       widthMm.shown
         ? `${widthMm.mean > 0 ? 'wider' : 'narrower'} at equal dose by ${by}`
@@ -62,7 +62,7 @@ export function effectText({ aspect, widthMm }: PreparationEffect, text: Write):
 }
 
 /** What to mind when one balloon stands in for another. */
-export function substituteText(caution: SubstituteCaution, text: Write): string {
+export function substituteText(caution: SubstituteCaution, text: Write, fine: Write): string {
   switch (caution.code) {
     case 'past-round-limit':
       return `It turns oval at ${text(caution.limitMm)}: at this width it will not look like the other.`;
@@ -80,7 +80,7 @@ export function substituteText(caution: SubstituteCaution, text: Write): string 
     case 'dulls':
       return `At ${percent(caution.fraction)} of nominal mirror finish dulls.`;
     case 'shorter-hold':
-      return `It loses ${caution.mmADay.toFixed(1)} mm a day more: fill these last.`;
+      return `It loses ${fine(caution.mmADay)} a day more: fill these last.`;
     case 'estimated':
       return 'Never measured: its dose is estimated. Check the first few at the hole.';
     case 'no-curve':

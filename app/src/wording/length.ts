@@ -7,4 +7,5 @@ export const LENGTH_PROBLEMS: Record<LengthProblemCode, string> = {
   negative: 'A length is more than zero.',
   'zero-denominator': 'A fraction cannot have a zero below the line.',
   'too-large': 'That is more than 30 m. Check the unit.',
+  'inches-over-foot': 'Twelve inches make a foot: beside feet there are fewer.',
 };

@@ -18,10 +18,6 @@ import { layerTitle } from './pieces';
 import { counted } from './trade';
 
 type Write = (mm: number) => string;
-type Fine = (mm: number) => string;
-
-/** Millimetres with one decimal: errors are smaller than any step. */
-export const fineMm: Fine = (mm) => `${Math.abs(mm) < 0.05 ? '0' : Math.abs(mm).toFixed(1)} mm`;
 
 /** Why a piece cannot be worked out, and what would work. */
 export function linkProblemText({ code, detail }: Problem<LinkProblemCode>, text: Write): string {
@@ -104,25 +100,29 @@ export const CLOSING_WORDS: Record<OneWrong['state'], { word: string; tone: Tone
 };
 
 /** What one wrong balloon does, in a sentence. */
-export function oneWrongText(wrong: OneWrong, text: Write): string {
+export function oneWrongText(wrong: OneWrong, text: Write, fine: Write): string {
   const { state, errorMm, liftMm, ties } = wrong;
   const tied =
     ties.unfit === 0
       ? ''
       : ` ${ties.unfit === 1 ? 'A tying balloon' : `${ties.unfit} tying balloons`} beside it no longer ` +
         `${ties.unfit === 1 ? 'fits' : 'fit'}.`;
-  if (state === 'closes') return `The ring’s joints take it up: ${fineMm(errorMm)} all the way round.${tied}`;
-  if (state === 'opens') return `The ring stays open by ${fineMm(errorMm)} beside it.${tied}`;
-  return `The ring is ${fineMm(errorMm)} too long: this balloon is pushed out by ${text(liftMm)}.${tied}`;
+  if (state === 'closes') return `The ring’s joints take it up: ${fine(errorMm)} all the way round.${tied}`;
+  if (state === 'opens') return `The ring stays open by ${fine(errorMm)} beside it.${tied}`;
+  return `The ring is ${fine(errorMm)} too long: this balloon is pushed out by ${text(liftMm)}.${tied}`;
 }
 
 /** How a stepped size closes. */
-export function closingText({ closingMm, ofGive }: { closingMm: number; ofGive: number }, around: boolean): string {
+export function closingText(
+  { closingMm, ofGive }: { closingMm: number; ofGive: number },
+  around: boolean,
+  fine: Write,
+): string {
   const where = around ? ' all the way round' : '';
   if (Math.abs(closingMm) < 0.05) return `exact${where}`;
   const side = closingMm > 0 ? 'too long' : 'short';
   const single = closingMm > 0 ? 'too wide' : 'too small';
-  return `${fineMm(closingMm)} ${around ? side : single}${where}${ofGive > 1 ? ': does not close' : ''}`;
+  return `${fine(closingMm)} ${around ? side : single}${where}${ofGive > 1 ? ': does not close' : ''}`;
 }
 
 /** What the search over all layers found. */
@@ -185,19 +185,21 @@ export function formSizeText({ acrossMm, heightMm, mouthMm }: Form, text: Write)
 }
 
 /** How far a swag of whole balloons hangs off what was asked. */
-export function lowerText(lowerMm: number): string {
+export function lowerText(lowerMm: number, fine: Write): string {
   if (Math.abs(lowerMm) < 0.5) return 'as asked';
-  return `${fineMm(lowerMm)} ${lowerMm > 0 ? 'lower' : 'higher'}: whole balloons`;
+  return `${fine(lowerMm)} ${lowerMm > 0 ? 'lower' : 'higher'}: whole balloons`;
 }
 
-/** What simulated builds say of the spread that still closes. */
-export function simulatedText(simulated: ClosingSimulation | 'failed' | null): string {
+/** What simulated builds say of the spread that still closes, beside what the formula says of it. */
+export function simulatedText(simulated: ClosingSimulation | 'failed' | null, formulaMm: number): string {
   if (simulated === 'failed') return 'no simulated builds could be run here';
   if (!simulated?.sdMm) return 'simulated builds are running';
-  return `${simulated.sdMm.toFixed(2)} mm over ${simulated.runs.toLocaleString('en')} simulated builds`;
+  const more = Math.round(100 * (simulated.sdMm / formulaMm - 1));
+  const bear = more === 0 ? 'as much' : `${Math.abs(more)} % ${more > 0 ? 'more' : 'less'}`;
+  return `${simulated.runs.toLocaleString('en')} simulated builds bear ${bear}`;
 }
 
-export function fittingText({ count, widthMm, closingMm }: FittingRing, text: Write): string {
-  const how = Math.abs(closingMm) < 0.5 ? 'exact' : `${fineMm(closingMm)} ${closingMm > 0 ? 'too long' : 'short'}`;
+export function fittingText({ count, widthMm, closingMm }: FittingRing, text: Write, fine: Write): string {
+  const how = Math.abs(closingMm) < 0.5 ? 'exact' : `${fine(closingMm)} ${closingMm > 0 ? 'too long' : 'short'}`;
   return `${count} of ${text(widthMm)}, ${how}`;
 }

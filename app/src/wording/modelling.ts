@@ -100,9 +100,9 @@ export function tailProblemText({ code, detail }: Problem<TailProblemCode>): str
 }
 
 /** Where the length for a dose comes from. */
-export function lengthLawText({ readings, sdMm }: LengthLaw, pump: string): string {
+export function lengthLawText({ readings, sdMm }: LengthLaw, pump: string, fine: Write): string {
   if (readings === 0) return `From the volume of ${pump}: a reading settles it.`;
-  const about = sdMm === null ? '' : `, give or take ${(1.96 * sdMm).toFixed(0)} mm`;
+  const about = sdMm === null ? '' : `, give or take ${fine(1.96 * sdMm)}`;
   return `From ${counted(readings, 'reading')}${about}.`;
 }
 

@@ -7,27 +7,22 @@ type Write = (mm: number) => string;
 export const HOLE_WAY_WORDS: Record<HoleWay, { title: string; means: string }> = {
   caliper: { title: 'Caliper', means: 'inside jaws, across the widest place' },
   tape: { title: 'Tape or ruler', means: 'laid over the middle of the hole' },
-  bar: { title: 'Printed bar', means: 'the 100 mm bar of a printed sizer tells the scale of all its holes' },
+  bar: { title: 'Printed bar', means: 'the bar drawn beside a printed sizer tells the scale of all its holes' },
 };
 
-/** Millimetres beside inches: a hole is measured finer than a balloon is filled. */
-export function fineMm(mm: number): string {
-  return `${mm.toFixed(1)} mm`;
-}
-
-/** "1.6 mm smaller than its label", "as its label says". */
-export function offText({ offMm, origin }: HoleNow): string {
+/** "1/16 in smaller than its label", "as its label says". */
+export function offText({ offMm, origin }: HoleNow, fine: Write): string {
   if (origin === 'rule') return 'not measured yet';
   if (Math.abs(offMm) < 0.25) return 'as its label says';
-  return `${fineMm(Math.abs(offMm))} ${offMm > 0 ? 'larger' : 'smaller'} than its label`;
+  return `${fine(Math.abs(offMm))} ${offMm > 0 ? 'larger' : 'smaller'} than its label`;
 }
 
 /** What else a hole's measurements show: oval, worn. */
-export function conditionText({ ovalMm, wearMm }: HoleNow): string {
+export function conditionText({ ovalMm, wearMm }: HoleNow, fine: Write): string {
   return [
-    ovalMm >= 1 ? `oval by ${fineMm(ovalMm)}` : '',
+    ovalMm >= 1 ? `oval by ${fine(ovalMm)}` : '',
     wearMm !== null && Math.abs(wearMm) >= 0.3
-      ? `${fineMm(Math.abs(wearMm))} ${wearMm > 0 ? 'wider' : 'narrower'} than when first measured`
+      ? `${fine(Math.abs(wearMm))} ${wearMm > 0 ? 'wider' : 'narrower'} than when first measured`
       : '',
   ]
     .filter(Boolean)

@@ -1,6 +1,5 @@
 import type { SizingStudy, StudyProblemCode } from '@leggero/core';
 
-import { fineMm } from './sizer';
 import { listed, percent } from './trade';
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth'];
@@ -26,14 +25,19 @@ export const STUDY_PROBLEMS: Record<Exclude<StudyProblemCode, 'missing-cell'>, s
 };
 
 /** The study's answer in one or two sentences. */
-export function studyText(study: SizingStudy, people: readonly string[], subject: string): string[] {
+export function studyText(
+  study: SizingStudy,
+  people: readonly string[],
+  subject: string,
+  fine: (mm: number) => string,
+): string[] {
   const { sizing, largest, leansMm, parts } = study;
   const about = /^the /i.test(subject) ? `t${subject.slice(1)}` : subject;
   const first =
     sizing.sdMm === 0
       ? `No spread at all shows with ${about}.`
-      : `Sizing adds ${fineMm(sizing.sdMm)} of spread (one standard deviation) with ${about}; the ` +
-        `balloons themselves differ by ${fineMm(parts.balloons.sdMm)}.`;
+      : `Sizing adds ${fine(sizing.sdMm)} of spread (one standard deviation) with ${about}; the ` +
+        `balloons themselves differ by ${fine(parts.balloons.sdMm)}.`;
   const most = sizing.share > 0 ? percent(parts[largest].share / sizing.share) : '0 %';
   const lean = leansMm
     .map((mm, i) => ({ name: people[i] ?? '', mm }))
@@ -44,7 +48,7 @@ export function studyText(study: SizingStudy, people: readonly string[], subject
       'same rounding, same wait.',
     people:
       `Most of it (${most}) comes from how ${listed(people)} read it: ${lean?.name} reads ` +
-      `${fineMm(Math.abs(lean?.mm ?? 0))} ${(lean?.mm ?? 0) > 0 ? 'larger' : 'smaller'} ` +
+      `${fine(Math.abs(lean?.mm ?? 0))} ${(lean?.mm ?? 0) > 0 ? 'larger' : 'smaller'} ` +
       'than the mean of all.',
     interaction:
       `Most of it (${most}) comes from how ${listed(people)} differ on some balloons and agree on ` +

@@ -111,12 +111,12 @@ function shapeReason(reason: Extract<TargetReason, { code: 'round-limit' | 'pear
         `${reason.state === 'near' ? 'little room' : 'room'}.`;
 }
 
-/** "make it ⅛ in smaller", with a tenth of a millimetre where the step would hide it. */
+/** "made ⅛ in smaller for it", and that it is less than a step where that would hide it. */
 function changeText(byMm: number, text: Write): string {
   const size = Math.abs(byMm);
   if (size < 0.05) return 'no difference';
   const written = text(size);
-  const amount = /^0(?![.½¼¾⅛⅜⅝⅞])/.test(written) ? `${size.toFixed(1)} mm` : written;
+  const amount = /^0(?![.½¼¾⅛⅜⅝⅞])/.test(written) ? 'less than a step' : written;
   return `made ${amount} ${byMm > 0 ? 'larger' : 'smaller'} for it`;
 }
 

@@ -1,4 +1,4 @@
-import { defaultStepMm, MM_PER, type LengthUnit } from './length';
+import { defaultStepMm, INCHES_PER_FOOT, MM_PER, type LengthUnit } from './length';
 
 /** A length ready to be set in type: the fraction is separate, so that it can be set smaller. */
 export interface LengthParts {
@@ -54,9 +54,43 @@ export function formatLength(options: FormatOptions): string {
   return `${sign}${whole}${fraction} ${unit}`;
 }
 
-/** A length between all steps, where the exact size matters: "5.031 in" to a thousandth, "127.8 mm" to a tenth. */
+/** A length between all steps, where the exact size matters: "5.031 in" to a thousandth, "12.78 cm" to a hundredth. */
 export function formatExactly({ mm, unit }: Pick<FormatOptions, 'mm' | 'unit'>): string {
-  return unit === 'in' ? `${(mm / MM_PER.in).toFixed(3)} in` : `${mm.toFixed(1)} mm`;
+  return `${(mm / MM_PER[unit]).toFixed(unit === 'in' ? 3 : 2)} ${unit}`;
+}
+
+/** From here on a length is said in feet or metres, mm. */
+const LONG_MM = 24 * MM_PER.in;
+const MM_PER_FOOT = INCHES_PER_FOOT * MM_PER.in;
+
+/**
+ * A length of a build as people say it: "6 ft 2½ in" from two feet on, "1.88 m"; shorter ones as `formatLength`.
+ * Balloons and tapes are not said so: a balloon is 36 in, and so is its tape.
+ */
+export function formatLong({ mm, unit, step = defaultStepMm(unit) }: FormatOptions): string {
+  if (Math.abs(mm) < LONG_MM - step / 2) return formatLength({ mm, unit, step });
+  if (unit !== 'in') return `${(mm / 1000).toFixed(2)} m`;
+  const rounded = Math.round(Math.abs(mm) / step) * step;
+  const feet = Math.floor(rounded / MM_PER_FOOT + 1e-9);
+  const { whole, fraction } = lengthParts({ mm: rounded - feet * MM_PER_FOOT, unit, step });
+  const inches = `${whole}${fraction}`;
+  return `${mm < 0 ? '-' : ''}${feet} ft${inches === '0' ? '' : ` ${inches} in`}`;
+}
+
+/** What deviations are told to, mm. */
+const FINE_STEP_MM: Readonly<Record<LengthUnit, number>> = { in: MM_PER.in / 16, cm: 1, mm: 1 };
+/** What nobody can see or feel, mm. */
+const NOTHING_MM = 0.05;
+
+/**
+ * A deviation, spread, tolerance or clearance, unsigned: to a sixteenth of an inch ("3/16 in", "under 1/16 in") or a
+ * tenth of a centimetre ("0.2 cm", "under 0.1 cm").
+ */
+export function formatFine({ mm, unit }: Pick<FormatOptions, 'mm' | 'unit'>): string {
+  const size = Math.abs(mm);
+  const step = FINE_STEP_MM[unit];
+  if (size < NOTHING_MM) return `0 ${unit}`;
+  return size < step / 2 ? `under ${formatLength({ mm: step, unit, step })}` : formatLength({ mm: size, unit, step });
 }
 
 function inchParts(count: number, perInch: number): { whole: string; fraction: string } {

@@ -7,6 +7,8 @@ export const MM_PER_INCH = 25.4;
 /** Millimetres in one of each unit. */
 export const MM_PER: Readonly<Record<LengthUnit, number>> = { in: MM_PER_INCH, cm: 10, mm: 1 };
 
+export const INCHES_PER_FOOT = 12;
+
 /** Roundings the app offers, mm. */
 export const STEP_MM = {
   quarterInch: MM_PER_INCH / 4,

@@ -7,7 +7,6 @@ import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';
 import { lawText, LAW_PROBLEMS, lotText, pairText } from '@/wording/batch';
-import { fineMm } from '@/wording/sizer';
 
 const LOT_WORDS = {
   going: { tone: 'plain', word: 'going on' },
@@ -17,17 +16,17 @@ const LOT_WORDS = {
 
 /** What a check says beyond its verdict: of the lot, of mean and spread, of pairs, of a hole that was off. */
 export function LawCard({ view: { law, pairs, lot, holeOffMm } }: { view: CheckView }) {
-  const { text } = useLengths();
+  const { text, fine } = useLengths();
   if (!law && !pairs && !lot && Math.abs(holeOffMm) < 0.5) return null;
   return (
     <Card>
       <View className="gap-3">
         {lot ? <Lot lot={lot} /> : null}
-        {law ? <Words>{'value' in law ? lawText(law.value, text, fineMm) : LAW_PROBLEMS[law.problem]}</Words> : null}
+        {law ? <Words>{'value' in law ? lawText(law.value, text, fine) : LAW_PROBLEMS[law.problem]}</Words> : null}
         {pairs ? <Pairs pairs={pairs} /> : null}
         {Math.abs(holeOffMm) >= 0.5 ? (
           <Words look="label">
-            {`Its hole has been measured since: ${fineMm(Math.abs(holeOffMm))} ` +
+            {`Its hole has been measured since: ${fine(Math.abs(holeOffMm))} ` +
               `${holeOffMm > 0 ? 'larger' : 'smaller'} than it was taken for. The verdict counts with that.`}
           </Words>
         ) : null}
@@ -48,5 +47,6 @@ function Lot({ lot }: { lot: LotView }) {
 }
 
 function Pairs({ pairs }: { pairs: PairMismatch }) {
-  return <Words>{pairText(pairs, fineMm)}</Words>;
+  const { fine } = useLengths();
+  return <Words>{pairText(pairs, fine)}</Words>;
 }

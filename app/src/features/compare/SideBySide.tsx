@@ -2,6 +2,7 @@ import { modelAtWidth, type ModelAtWidth } from '@leggero/core';
 import { useWindowDimensions, View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
+import type { Lengths } from '@/views/lengths';
 import { comparedModel, figureOf, modelName } from '@/views/modelView';
 import { Aperture } from '@/parts/Aperture';
 import { useWide } from '@/ui/layout';
@@ -17,7 +18,8 @@ interface SideBySideProps {
 
 /** The balloons to one scale, and line by line what differs. */
 export function SideBySide({ compared, widthMm }: SideBySideProps) {
-  const { text } = useLengths();
+  const lengths = useLengths();
+  const { text } = lengths;
   const window = useWindowDimensions();
   const wide = useWide();
   const all = compared.map(({ model, view }) => {
@@ -28,7 +30,7 @@ export function SideBySide({ compared, widthMm }: SideBySideProps) {
   const largest = Math.max(...all.map(({ model }) => model.nominalMm));
   const rows = ROWS.map(({ name, of }) => ({
     name,
-    cells: all.map(({ at, view }) => (at ? of(at, view.curve?.inflator ?? 'hand', text) : '–')),
+    cells: all.map(({ at, view }) => (at ? of(at, view.curve?.inflator ?? 'hand', lengths) : '–')),
   }));
   return (
     <View className="gap-2">
@@ -77,9 +79,8 @@ export function SideBySide({ compared, widthMm }: SideBySideProps) {
 }
 
 type Kind = Parameters<typeof dosed>[1];
-type Write = (mm: number) => string;
 
-const ROWS: readonly { name: string; of: (at: ModelAtWidth, kind: Kind, text: Write) => string }[] = [
+const ROWS: readonly { name: string; of: (at: ModelAtWidth, kind: Kind, lengths: Lengths) => string }[] = [
   { name: 'Of nominal', of: ({ fraction }) => percent(fraction) },
   {
     name: 'Dose',
@@ -95,7 +96,7 @@ const ROWS: readonly { name: string; of: (at: ModelAtWidth, kind: Kind, text: Wr
   },
   {
     name: 'Turns oval',
-    of: ({ roundLimit }, _, text) =>
+    of: ({ roundLimit }, _, { text }) =>
       roundLimit.kind === 'shown'
         ? text(roundLimit.widthMm)
         : roundLimit.kind === 'above'
@@ -104,8 +105,8 @@ const ROWS: readonly { name: string; of: (at: ModelAtWidth, kind: Kind, text: Wr
             ? `below ${text(roundLimit.widthMm)}`
             : 'not known',
   },
-  { name: 'Spread', of: ({ spreadMm }) => (spreadMm === null ? 'not known' : `±${spreadMm.toFixed(1)} mm`) },
-  { name: 'Loss a day', of: ({ lostADayMm }) => `${lostADayMm.toFixed(1)} mm` },
+  { name: 'Spread', of: ({ spreadMm }, _, { fine }) => (spreadMm === null ? 'not known' : `±${fine(spreadMm)}`) },
+  { name: 'Loss a day', of: ({ lostADayMm }, _, { fine }) => fine(lostADayMm) },
   {
     name: 'Bursts',
     of: ({ bursts }) => (bursts === null ? 'none filled' : `${percent(bursts.share)} (up to ${percent(bursts.high)})`),

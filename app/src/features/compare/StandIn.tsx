@@ -61,7 +61,7 @@ export function StandIn({ from, to, widthMm, sizers }: StandInProps) {
           cautions.map((caution) => (
             <View key={caution.code} role="listitem" className="flex-row items-start gap-3">
               <Chip tone="edge" word="mind" />
-              <Words className="flex-1">{substituteText(caution, lengths.text)}</Words>
+              <Words className="flex-1">{substituteText(caution, lengths.text, lengths.fine)}</Words>
             </View>
           ))
         )}

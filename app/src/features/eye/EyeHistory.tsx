@@ -11,7 +11,6 @@ import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';
 import { dayText } from '@/wording/day';
 import { EYE_MODE_WORDS } from '@/wording/eye';
-import { fineMm } from '@/wording/sizer';
 
 import { SessionsChart } from '@/parts/charts';
 import type { SessionPoint } from '@/parts/chart/SessionsChart';
@@ -19,7 +18,7 @@ import { viewEyeCheck } from './viewEyeCheck';
 
 /** Sessions of one person: how bias and spread went from one to the next, and each with its figures. */
 export function EyeHistory({ person, checks }: { person: PersonRecord; checks: readonly EyeCheckRecord[] }) {
-  const { text } = useLengths();
+  const { text, fine } = useLengths();
   const knowledge = useKnowledge();
   const rows = checks.map((check) => {
     const model = knowledge?.models.find(({ id }) => id === check.modelId);
@@ -67,8 +66,8 @@ export function EyeHistory({ person, checks }: { person: PersonRecord; checks: r
                     <Words look="quiet">
                       {judgement
                         ? `${EYE_MODE_WORDS[check.mode].title}, ${judgement.count} balloons: ` +
-                          `${judgement.biasMm.value < 0 ? '−' : '+'}${fineMm(Math.abs(judgement.biasMm.value))}, spread ` +
-                          `${fineMm(judgement.spreadMm.value)}`
+                          `${judgement.biasMm.value < 0 ? '−' : '+'}${fine(Math.abs(judgement.biasMm.value))}, spread ` +
+                          `${fine(judgement.spreadMm.value)}`
                         : `${view?.measured ?? 0} of ${view?.total ?? 0} measured so far`}
                     </Words>
                   </View>

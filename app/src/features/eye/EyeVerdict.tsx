@@ -9,7 +9,7 @@ import { useWide } from '@/ui/layout';
 import { Words } from '@/ui/Words';
 import { pairText } from '@/wording/batch';
 import { biasText, comparisonText, eyeVerdict, spreadText, trendTexts, withinText, WORK_VERDICTS } from '@/wording/eye';
-import { fineMm, WORK_WORDS } from '@/wording/sizer';
+import { WORK_WORDS } from '@/wording/sizer';
 
 import { EyeChart } from '@/parts/charts';
 import type { EyePart, EyeView } from './viewEyeCheck';
@@ -24,20 +24,21 @@ interface EyeVerdictProps {
 /** What a session tells: the kinds of work the eye is enough for first, then by how much it is off and scatters. */
 export function EyeVerdict({ check, view, model, nameOf }: EyeVerdictProps) {
   const wide = useWide();
+  const { fine } = useLengths();
   const [first, second] = view.parts;
   return (
     <>
       <EyeChart check={check} model={model} />
       {view.comparison && first && second ? (
         <Card title={`${nameOf(first.personId)} and ${nameOf(second.personId)}`}>
-          {comparisonText(view.comparison, [nameOf(first.personId), nameOf(second.personId)], fineMm).map((line) => (
+          {comparisonText(view.comparison, [nameOf(first.personId), nameOf(second.personId)], fine).map((line) => (
             <Words key={line}>{line}</Words>
           ))}
         </Card>
       ) : null}
       {view.pairs ? (
         <Card title="Two at once">
-          <Words>{pairText(view.pairs, fineMm)}</Words>
+          <Words>{pairText(view.pairs, fine)}</Words>
         </Card>
       ) : null}
       <View className={wide ? 'flex-row items-start gap-3' : 'gap-3'}>
@@ -68,7 +69,7 @@ function Part({ part: { judgement }, name }: { part: EyePart; name: string | nul
 }
 
 function Judged({ judgement }: { judgement: EyeJudgement }) {
-  const { text } = useLengths();
+  const { text, fine } = useLengths();
   return (
     <View className="gap-3">
       <Words look="strong" role="status">
@@ -91,9 +92,9 @@ function Judged({ judgement }: { judgement: EyeJudgement }) {
           </View>
         ))}
       </View>
-      <Words>{biasText(judgement, fineMm)}</Words>
-      <Words>{spreadText(judgement, fineMm)}</Words>
-      {trendTexts(judgement, fineMm).map((line) => (
+      <Words>{biasText(judgement, fine)}</Words>
+      <Words>{spreadText(judgement, fine)}</Words>
+      {trendTexts(judgement, fine).map((line) => (
         <Words key={line}>{line}</Words>
       ))}
       <Words look="quiet">

@@ -1,6 +1,7 @@
 import { SHAPES, WAYS, type LearnedError, type LearnedMargin } from '@leggero/core';
 import { View } from 'react-native';
 
+import { useLengths } from '@/data/lengths';
 import { useKnowledge } from '@/data/knowledge';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
@@ -18,18 +19,19 @@ interface Row {
 /** What makes readings differ: measuring, balloons and inflators, each kept apart; assumed first, then learned. */
 export function WaysCard() {
   const knowledge = useKnowledge();
+  const { fine } = useLengths();
   if (!knowledge) return null;
   const { ways, height, balloon, doses } = knowledge.shelf.errors;
   const rows: Row[] = WAYS.map((way) => {
     const { sdMm, assumedMm, readings } = ways[way];
-    return { key: way, ...WAY_WORDS[way], sd: `±${sdMm.toFixed(1)} mm`, assumed: String(assumedMm), readings };
+    return { key: way, ...WAY_WORDS[way], sd: `±${fine(sdMm)}`, assumed: fine(assumedMm), readings };
   });
   rows.push({
     key: 'height',
     title: 'Height',
     means: 'crown to neck',
-    sd: `±${height.sd.toFixed(1)} mm`,
-    assumed: String(height.assumed),
+    sd: `±${fine(height.sd)}`,
+    assumed: fine(height.assumed),
     readings: height.readings,
   });
   rows.push({ key: 'balloon', title: 'Balloons', means: 'one to the next, of its width', ...share(balloon) });

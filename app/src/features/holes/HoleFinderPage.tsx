@@ -15,7 +15,7 @@ import { LengthEntry } from '@/parts/LengthEntry';
 import { Page } from '@/ui/Page';
 import { Empty, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
-import { costTexts, fineMm, WORK_WORDS } from '@/wording/sizer';
+import { costTexts, WORK_WORDS } from '@/wording/sizer';
 
 import { HoldPicture } from './HoldPicture';
 
@@ -104,7 +104,7 @@ export function HoleFinderPage() {
                     <Words look="strong">{sizer.keeper ? `${sizer.name} (${sizer.keeper})` : sizer.name}</Words>
                     <Words look="quiet">
                       {own
-                        ? `${sentenceOf(own, lengths.text)} It measures ${fineMm(own.choice.hole.widthMm)}.`
+                        ? `${sentenceOf(own, lengths.text)} It measures ${lengths.exact(own.choice.hole.widthMm)}.`
                         : 'None of its holes is large enough.'}
                     </Words>
                   </View>

@@ -12,7 +12,7 @@ import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
 import { Empty, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
-import { fineMm, workList } from '@/wording/sizer';
+import { workList } from '@/wording/sizer';
 import { counted } from '@/wording/trade';
 
 import { OffChart } from '@/parts/charts';
@@ -80,7 +80,7 @@ export function SizersComparedPage() {
 }
 
 function SharedHole({ same: { labelledMm, label, holes, apartMm } }: { same: SameHole }) {
-  const { text } = useLengths();
+  const { text, exact, fine } = useLengths();
   const tooMuch = KINDS_OF_WORK.filter(
     (work) => apartMm > workToleranceMm({ work, nominalMm: labelledMm / CLASSIC_SHARE }),
   );
@@ -98,7 +98,7 @@ function SharedHole({ same: { labelledMm, label, holes, apartMm } }: { same: Sam
               {sizer.keeper ? `${sizer.name} (${sizer.keeper})` : sizer.name}
             </Words>
             <Words className={`tabular-nums ${now.origin === 'measured' ? '' : 'text-quiet'}`}>
-              {fineMm(now.widthMm)}
+              {exact(now.widthMm)}
             </Words>
           </View>
         ))}
@@ -108,7 +108,7 @@ function SharedHole({ same: { labelledMm, label, holes, apartMm } }: { same: Sam
             <Words look="quiet" className="flex-1">
               {tooMuch.length > 0
                 ? `${text(apartMm)} apart: too much for ${workList(tooMuch)}.`
-                : `${fineMm(apartMm)} apart: any work bears that.`}
+                : `${fine(apartMm)} apart: any work bears that.`}
             </Words>
           ) : null}
         </View>

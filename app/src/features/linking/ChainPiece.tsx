@@ -4,7 +4,6 @@ import { View } from 'react-native';
 
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
-import { fineMm } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
 import { ChainEnds } from './ChainEnds';
@@ -23,7 +22,7 @@ export function ChainPiece(shown: ShownPiece<DesignOf<'chain'>>) {
   const { piece, basis } = shown;
   const { design, change, view, wrong } = usePiece(shown, viewChain);
   const [chosen, setChosen] = useState<string | null>(null);
-  const { text } = basis.lengths;
+  const { text, fine } = basis.lengths;
   const topMm = design.roomMm ?? design.lengthMm;
   return (
     <PieceLayout
@@ -47,8 +46,8 @@ export function ChainPiece(shown: ShownPiece<DesignOf<'chain'>>) {
               <Words look="strong">{`${counted(view.plan.count, 'balloon')}: ${text(view.lengthMm)} long`}</Words>
               <Words look="quiet">
                 {`Exact at ${basis.lengths.exact(view.plan.exactMm)} each; ` +
-                  `on your steps ${fineMm(view.offMm)} ${view.offMm > 0 ? 'too long' : 'short'}. Sized to an ` +
-                  `eighth either way it lands within ${fineMm(2 * view.spreadMm)}.`}
+                  `on your steps ${fine(view.offMm)} ${view.offMm > 0 ? 'too long' : 'short'}. Sized to an ` +
+                  `eighth either way it lands within ${fine(2 * view.spreadMm)}.`}
               </Words>
             </View>
           ) : null}

@@ -32,7 +32,7 @@ const BY = [
 ] as const;
 const STEPS = FORM_STEPS.map((mm) => ({
   value: String(mm),
-  title: mm === STEP_MM.millimetre ? '1 mm' : formatLength({ mm, unit: 'in', step: mm }),
+  title: mm === STEP_MM.millimetre ? '0.1 cm' : formatLength({ mm, unit: 'in', step: mm }),
 }));
 
 const { spokes, firstRing, upperRing, ties } = TRADE.practisedBasket.value;

@@ -33,6 +33,8 @@ interface HangPictureProps {
 
 /** More than this are drawn in one stroke a colour: a page of single circles would take too long. */
 const MANY = 250;
+/** About the width of a letter beside a line, px. */
+const TITLE_PX = 6.2;
 const PERSON_MM = 1700;
 const PERSON =
   'M-150 0L-165 -830L-190 -1050L-215 -1390Q-210 -1470 -120 -1480H120Q210 -1470 215 -1390L190 ' +
@@ -74,7 +76,7 @@ export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag,
               <G key={title}>
                 <Line
                   x1={8}
-                  x2={width - 66}
+                  x2={width - 14 - TITLE_PX * title.length}
                   y1={yOf(highMm)}
                   y2={yOf(highMm)}
                   stroke={drag ? palette.pine : palette.line}
@@ -82,7 +84,8 @@ export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag,
                   strokeWidth={drag ? 1.5 : 1}
                 />
                 <SvgText
-                  x={width - 62}
+                  x={width - 8}
+                  textAnchor="end"
                   y={yOf(highMm) + 4}
                   fontSize={12}
                   fill={drag ? palette.pine : palette.quiet}

@@ -11,7 +11,6 @@ import { LengthField } from '@/parts/LengthField';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
-import { fineMm } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
 import type { PiecePart } from '@leggero/contract';
@@ -21,13 +20,14 @@ import { jointOf, modelOf, type PieceBasis } from './useBasis';
 /** What knot and tail take between two balloons: from memory, or learned from chains laid out and measured. */
 export function JointCard({ part, basis }: { part: PiecePart; basis: PieceBasis }) {
   const [open, setOpen] = useState(false);
+  const { fine } = basis.lengths;
   const model = modelOf(part, basis);
   const { jointMm, sdMm, chains } = jointOf(part, basis);
   return (
     <Card title="Knot and tail">
       <View className="gap-2">
         <Words>
-          {`Between two bodies ${fineMm(jointMm)}, give or take ${fineMm(2 * sdMm)}: ` +
+          {`Between two bodies ${fine(jointMm)}, give or take ${fine(2 * sdMm)}: ` +
             `${chains > 0 ? `learned from ${counted(chains, 'measured chain')}` : 'from memory'}.`}
         </Words>
         {model ? (

@@ -7,7 +7,7 @@ import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
-import { CLOSING_WORDS, fineMm, oneWrongText } from '@/wording/linking';
+import { CLOSING_WORDS, oneWrongText } from '@/wording/linking';
 
 interface PullCardProps {
   offMm: number;
@@ -41,10 +41,10 @@ export function PullCard({ offMm, wrong, tie, lengths, onOff }: PullCardProps) {
         {wrong ? (
           <View role="status" className="gap-1">
             <Chip {...CLOSING_WORDS[wrong.state]} />
-            <Words>{oneWrongText(wrong, lengths.text)}</Words>
+            <Words>{oneWrongText(wrong, lengths.text, lengths.fine)}</Words>
             <Words look="quiet">
-              {`The others exact, it may be ${fineMm(wrong.mostMm.large)} too large or ` +
-                `${fineMm(wrong.mostMm.small)} too small.`}
+              {`The others exact, it may be ${lengths.fine(wrong.mostMm.large)} too large or ` +
+                `${lengths.fine(wrong.mostMm.small)} too small.`}
             </Words>
           </View>
         ) : (

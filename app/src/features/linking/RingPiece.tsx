@@ -39,7 +39,7 @@ export function RingPiece(shown: ShownPiece<DesignOf<'ring'>>) {
   const { design, change, view, problem } = usePiece(shown, viewRing);
   const [chosen, setChosen] = useState<string | null>(null);
   const [seen, setSeen] = useState<Seen>(shown.design.rings.length > 1 ? 'side' : 'above');
-  const { text } = basis.lengths;
+  const { text, fine } = basis.lengths;
   const { rings, thing, count } = design;
   const size = view?.sizes.find(({ key }) => key === (chosen ?? 'ring-1'));
   const colourOf = (key: string) => rings[Number(key.slice(5)) - 1]?.colourHex ?? '#999999';
@@ -116,7 +116,7 @@ export function RingPiece(shown: ShownPiece<DesignOf<'ring'>>) {
                     {view?.fitting?.map((each) => (
                       <Button
                         key={each.count}
-                        title={fittingText(each, text)}
+                        title={fittingText(each, text, fine)}
                         look={each.count === count && each.widthMm === rings[0]!.widthMm ? 'primary' : 'secondary'}
                         onPress={() => change({ count: each.count, rings: [{ ...rings[0]!, widthMm: each.widthMm }] })}
                       />

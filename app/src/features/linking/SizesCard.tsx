@@ -19,7 +19,7 @@ interface SizesCardProps {
 
 /** The sizes of a piece: how many of each, how it closes, and what looks like it. A tap asks for its target. */
 export function SizesCard({ sizes, basis, chosen, onChoose }: SizesCardProps) {
-  const { text } = basis.lengths;
+  const { text, fine } = basis.lengths;
   const alike = alikeSizes(sizes);
   const titleOf = (key: string) => sizes.find((size) => size.key === key)?.title ?? key;
   return (
@@ -47,7 +47,7 @@ export function SizesCard({ sizes, basis, chosen, onChoose }: SizesCardProps) {
                 <Words look="strong">{size.title}</Words>
                 {size.snap ? (
                   <Words look={size.snap.ofGive > 1 ? 'error' : 'quiet'}>
-                    {closingText(size.snap, size.snap.around)}
+                    {closingText(size.snap, size.snap.around, fine)}
                   </Words>
                 ) : null}
                 {like.length > 0 ? <Words look="quiet">{`Looks like ${listed(like)}: keep apart`}</Words> : null}

@@ -9,6 +9,7 @@ import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
 import { lowerText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
+import type { Lengths } from '@/views/lengths';
 
 import { NeckNote } from './ChainEnds';
 import { MmField } from './Fields';
@@ -131,7 +132,7 @@ export function SwagPiece(shown: ShownPiece<DesignOf<'swag'>>) {
       }
       second={
         <>
-          {view ? <RowsCard view={view} text={text} /> : null}
+          {view ? <RowsCard view={view} lengths={basis.lengths} /> : null}
           <HangingCards
             piece={piece}
             basis={basis}
@@ -149,11 +150,11 @@ export function SwagPiece(shown: ShownPiece<DesignOf<'swag'>>) {
 
 interface RowsCardProps {
   view: NonNullable<Extract<ReturnType<typeof viewSwag>, { ok: true }>['value']>;
-  text: (mm: number) => string;
+  lengths: Lengths;
 }
 
 /** How each row hangs: its chain, its count, how steeply it leaves the fixings, and how deep it then really is. */
-function RowsCard({ view, text }: RowsCardProps) {
+function RowsCard({ view, lengths: { text, fine } }: RowsCardProps) {
   return (
     <Card title="As it hangs">
       <View role="list" className="gap-2">
@@ -171,7 +172,7 @@ function RowsCard({ view, text }: RowsCardProps) {
                 {bays.length > 1 ? `${bays.length} × ${count}, ${balloons} balloons` : counted(count, 'balloon')}
               </Words>
               <Words look="quiet">
-                {`${text(hung.lengthMm)} of chain, ${text(hung.dropMm)} deep (${lowerText(lowerMm)}), ` +
+                {`${text(hung.lengthMm)} of chain, ${text(hung.dropMm)} deep (${lowerText(lowerMm, fine)}), ` +
                   `${steep}; lowest ${text(hung.lowestAtMm)} from the left.`}
               </Words>
             </View>

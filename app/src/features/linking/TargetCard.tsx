@@ -30,7 +30,7 @@ export function TargetCard({ size, basis }: { size: PieceSize; basis: PieceBasis
       >
         <LengthFigure parts={lengths.parts(widthMm)} size={56} />
         <View className="flex-1">
-          <Words>{`${lengths.unit} across, ±${toleranceMm.toFixed(1)} mm`}</Words>
+          <Words>{`${lengths.unit} across, ±${lengths.fine(toleranceMm)}`}</Words>
           <Words look="quiet">{found ? ORIGIN_WORDS[found.origin] : 'choose its balloon, and doses follow'}</Words>
         </View>
       </View>

@@ -2,6 +2,7 @@ import type { PieceForm } from '@leggero/contract';
 import { closingShare, closingTolerance, type Closing } from '@leggero/core/linking';
 import { View } from 'react-native';
 
+import { useLengths } from '@/data/lengths';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 import { simulatedText } from '@/wording/linking';
@@ -21,6 +22,7 @@ const HANDS = [
  * there.
  */
 export function ToleranceCard({ closing, form }: { closing: Closing; form: PieceForm }) {
+  const { fine } = useLengths();
   const formula = closingTolerance({ closing });
   const simulated = useSimulation(closing);
   if (formula.sdMm === null) {
@@ -42,11 +44,11 @@ export function ToleranceCard({ closing, form }: { closing: Closing; form: Piece
         ) : (
           <>
             <Words look="strong" role="status">
-              {`95 of 100 close when nearly all balloons are within ${(2 * formula.sdMm).toFixed(1)} mm.`}
+              {`95 of 100 close when nearly all balloons are within ${fine(2 * formula.sdMm)}.`}
             </Words>
             <Words look="quiet">
-              {`A spread of ${formula.sdMm.toFixed(2)} mm by formula; ` +
-                `${simulatedText(simulated)}. Weakest: the ${weakest}.`}
+              {`A spread of ${fine(formula.sdMm)} by formula; ` +
+                `${simulatedText(simulated, formula.sdMm)}. Weakest: the ${weakest}.`}
             </Words>
           </>
         )}
@@ -62,6 +64,7 @@ export function ToleranceCard({ closing, form }: { closing: Closing; form: Piece
 }
 
 function HandRow({ who, sdMm, share }: { who: string; sdMm: number; share: number }) {
+  const { fine } = useLengths();
   const of100 = Math.round(100 * share);
   return (
     <View role="listitem" className="flex-row items-center gap-3">
@@ -69,7 +72,7 @@ function HandRow({ who, sdMm, share }: { who: string; sdMm: number; share: numbe
       <View className="h-2 flex-1 rounded-full bg-sunk">
         <View className="h-2 rounded-full bg-pine" style={{ width: `${of100}%` }} />
       </View>
-      <Words look="quiet" className="w-[122px] text-right tabular-nums">{`${sdMm} mm: ${of100} of 100`}</Words>
+      <Words look="quiet" className="w-[122px] text-right tabular-nums">{`${fine(sdMm)}: ${of100} of 100`}</Words>
     </View>
   );
 }

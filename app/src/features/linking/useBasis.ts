@@ -30,7 +30,8 @@ export function useBasis(): PieceBasis | null {
   const gather = () => {
     if (!(knowledge && studio && sizers && chains && shelf)) return null;
     const longs = shelf.filter(({ kind }) => kind === 'modelling');
-    return { knowledge, studio, sizers, chains, longs, lengths };
+    // A piece is as long as its room: its lengths are said in feet, its balloons are smaller than that.
+    return { knowledge, studio, sizers, chains, longs, lengths: { ...lengths, text: lengths.long } };
   };
   return gather();
 }

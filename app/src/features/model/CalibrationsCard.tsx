@@ -22,7 +22,7 @@ import type { ShownModel } from '@/parts/WithModel';
  * shown as a file.
  */
 export function CalibrationsCard({ model, view, pumps, knowledge }: ShownModel) {
-  const { text } = useLengths();
+  const { fine } = useLengths();
   const { calibration, fit, pump } = view;
   if (!calibration || !pump) return null;
   const outcomeOf = ({ id }: CalibrationRecord) => knowledge.shelf.outcomes.get(id)?.fit;
@@ -63,7 +63,7 @@ export function CalibrationsCard({ model, view, pumps, knowledge }: ShownModel) 
         const effect = comparePreparations({ first: fit, second, sameInflator });
         return (
           <Words key={other.id} look="quiet" className="mt-2">
-            {`Beside this one, ${preparation(other)}: ${effectText(effect, text)}`}
+            {`Beside this one, ${preparation(other)}: ${effectText(effect, fine)}`}
           </Words>
         );
       })}

@@ -10,14 +10,14 @@ import type { ShownModel } from '@/parts/WithModel';
 
 /** How well it keeps its width, and the way to its hold tests. */
 export function HoldCard({ model, view, studio }: ShownModel) {
-  const { text } = useLengths();
+  const { text, fine } = useLengths();
   const { hold } = view;
   const nightMm = nightLossMm({ rate: hold, nominalMm: model.nominalMm });
   const from = hold.tests > 0 ? `from ${counted(hold.tests, 'hold test')}` : 'from memory: no hold test yet';
   return (
     <Card title="Hold">
       <Words className="mb-3">
-        {`Loses ${nightMm < studio.stepMm / 2 ? `${nightMm.toFixed(1)} mm` : text(nightMm)} of its width ` +
+        {`Loses ${nightMm < studio.stepMm / 2 ? fine(nightMm) : text(nightMm)} of its width ` +
           `overnight, the neck wrapped twice (${from}).`}
       </Words>
       <RowLink

@@ -48,7 +48,7 @@ export function LengthPart({
 }) {
   const tail = tailFor({ size, twists });
   const { law, pump } = view;
-  const { text } = lengths;
+  const { text, fine } = lengths;
   const dose =
     law.ok && tail.ok
       ? roundDose({ dose: doseForLength({ law: law.value, lengthMm: tail.value.fillMm }), kind: pump.kind })
@@ -94,7 +94,7 @@ export function LengthPart({
       />
       <Card title="Length for a dose">
         <Words look="quiet" className="mb-2">
-          {law.ok ? lengthLawText(law.value, pump.name) : LENGTH_LAW_PROBLEMS[law.problem.code]}
+          {law.ok ? lengthLawText(law.value, pump.name, fine) : LENGTH_LAW_PROBLEMS[law.problem.code]}
         </Words>
         <Labelled label="Pump">
           <PickChips

@@ -10,7 +10,7 @@ import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
 import { Words } from '@/ui/Words';
 import { LENGTH_PROBLEMS } from '@/wording/length';
-import { fineMm, holesProblemText, offText } from '@/wording/sizer';
+import { holesProblemText, offText } from '@/wording/sizer';
 
 interface HoleMeasureProps {
   sizer: SizerRecord;
@@ -83,14 +83,14 @@ export function HoleMeasure({ sizer, hole, way, onKept, onSkip, onBack }: HoleMe
       </View>
       <Words look="label">
         {before.origin === 'rule'
-          ? `Its label claims ${lengths.text(hole.widthMm)}, ${fineMm(hole.widthMm)}.`
-          : `Last measured ${lengths.text(before.widthMm)}, ${fineMm(before.widthMm)}: ${offText(before)}.`}
+          ? `Its label claims ${lengths.text(hole.widthMm)}, ${lengths.exact(hole.widthMm)}.`
+          : `Last measured ${lengths.text(before.widthMm)}, ${lengths.exact(before.widthMm)}: ${offText(before, lengths.fine)}.`}
       </Words>
       <View className="flex-row items-start gap-3">
         <View className="flex-1">
           <Field
             label="Across"
-            hint="Such as 226.1 mm."
+            hint="Such as 8 15/16 or 22.61 cm."
             value={typed.across}
             onChangeText={type('across')}
             error={errors.across}

@@ -7,14 +7,14 @@ import { IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Chip, type Tone } from '@/ui/Chip';
 import { Words } from '@/ui/Words';
-import { conditionText, fineMm, offText } from '@/wording/sizer';
+import { conditionText, offText } from '@/wording/sizer';
 
 /** A hole off by more than this shows in linking work's eighth of an inch, mm. */
 const NOTABLE_MM = 1;
 
 /** The holes of a sizer: what is written beside each, what it measures, and how far it is off. */
 export function HoleTable({ holes, onDelete }: { holes: readonly HoleRecord[]; onDelete: (id: string) => void }) {
-  const { text } = useLengths();
+  const { text, exact, fine } = useLengths();
   return (
     <Card title="Holes">
       <View role="list">
@@ -37,9 +37,9 @@ export function HoleTable({ holes, onDelete }: { holes: readonly HoleRecord[]; o
               </Words>
               <View className="flex-1">
                 <Words look="strong">
-                  {measured ? `${text(now.widthMm)} · ${fineMm(now.widthMm)}` : text(now.widthMm)}
+                  {measured ? `${text(now.widthMm)} · ${exact(now.widthMm)}` : text(now.widthMm)}
                 </Words>
-                <Words look="quiet">{[offText(now), conditionText(now)].filter(Boolean).join(', ')}</Words>
+                <Words look="quiet">{[offText(now, fine), conditionText(now, fine)].filter(Boolean).join(', ')}</Words>
               </View>
               <View>
                 <Chip tone={tone} word={!measured ? 'label' : tone === 'edge' ? 'off' : 'true'} />

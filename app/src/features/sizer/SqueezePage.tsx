@@ -21,7 +21,6 @@ import { Page } from '@/ui/Page';
 import { PickChips } from '@/ui/PickChips';
 import { Empty } from '@/ui/States';
 import { Words } from '@/ui/Words';
-import { fineMm } from '@/wording/sizer';
 import { counted } from '@/wording/trade';
 
 /** A soft balloon passes a hole smaller than itself: size some, measure them, and the app knows by how much. */
@@ -98,11 +97,11 @@ function Learn({ sizer, sizers }: { sizer: SizerRecord; sizers: readonly SizerRe
           />
           <Words look="strong" role="status">
             {`A ${modelName(model)} that just passes the ${hole.label} hole is ` +
-              `${fineMm(expected.widthMm - holeMm)} wider than it: ${lengths.text(expected.widthMm)}.`}
+              `${lengths.fine(expected.widthMm - holeMm)} wider than it: ${lengths.text(expected.widthMm)}.`}
           </Words>
           <Words look="quiet">
             {squeeze.origin === 'measured'
-              ? `From ${counted(squeeze.sizings, 'balloon')} of all sizers, ±${fineMm(expected.sdMm)} from one ` +
+              ? `From ${counted(squeeze.sizings, 'balloon')} of all sizers, ±${lengths.fine(expected.sdMm)} from one ` +
                 'to the next. Holes are chosen with it.'
               : 'Until a balloon was measured after sizing, holes are chosen without it.'}
           </Words>

@@ -4,6 +4,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
+import { useLengths } from '@/data/lengths';
 import { newId, nowUtc } from '@/device/id';
 import { write } from '@/data/outbox';
 import { usePeople, useStudies } from '@/data/records';
@@ -19,13 +20,13 @@ import { Failed, Loading } from '@/ui/States';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
 import { dayText } from '@/wording/day';
-import { fineMm } from '@/wording/sizer';
 
 const FEWEST = 2;
 const MOST_PEOPLE = 6;
 
 /** Studies of the sizing itself: those done, and a new one. */
 export function StudiesPage() {
+  const { fine } = useLengths();
   const studies = useStudies();
   const wide = useWide();
   return (
@@ -44,7 +45,7 @@ export function StudiesPage() {
             title={study.subject}
             note={
               `${dayText(study.startedAt)} · ` +
-              `${result.ok ? `sizing adds ${fineMm(result.value.sizing.sdMm)}` : `${study.widths.length} of ${of} widths`}`
+              `${result.ok ? `sizing adds ${fine(result.value.sizing.sdMm)}` : `${study.widths.length} of ${of} widths`}`
             }
           />
         );

@@ -48,7 +48,7 @@ export function StudyEntry({ study, cell }: StudyEntryProps) {
           <View className="flex-1">
             <Field
               label="Width"
-              hint="As read: 229.5 mm, or 9 1/16."
+              hint="As read: 9 1/16, or 22.95 cm."
               value={typed}
               autoFocus
               onChangeText={(text) => {

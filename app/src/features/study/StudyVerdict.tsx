@@ -2,9 +2,9 @@ import type { StudyRecord } from '@leggero/contract';
 import type { SizingStudy } from '@leggero/core';
 import { View } from 'react-native';
 
+import { useLengths } from '@/data/lengths';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
-import { fineMm } from '@/wording/sizer';
 import { PART_WORDS, studyText } from '@/wording/study';
 import { percent } from '@/wording/trade';
 
@@ -12,13 +12,14 @@ const PARTS = ['repeatability', 'people', 'interaction', 'balloons'] as const;
 
 /** What a study tells: in words, then where the variance comes from as one divided bar. */
 export function StudyVerdict({ study, result }: { study: StudyRecord; result: SizingStudy }) {
+  const { fine } = useLengths();
   const { parts, pooled } = result;
   const { low, high } = parts.repeatability.interval;
   return (
     <Card>
       <View className="gap-3">
         <View role="status" className="gap-1">
-          {studyText(result, study.people, study.subject).map((line) => (
+          {studyText(result, study.people, study.subject, fine).map((line) => (
             <Words key={line} look="strong">
               {line}
             </Words>
@@ -48,8 +49,8 @@ export function StudyVerdict({ study, result }: { study: StudyRecord; result: Si
                 <Words look="strong">{PART_WORDS[part].title}</Words>
                 <Words look="quiet">{PART_WORDS[part].means}</Words>
               </View>
-              <Words look="figure" className="text-[20px] leading-7">
-                {fineMm(parts[part].sdMm)}
+              <Words look="strong" className="text-right">
+                {fine(parts[part].sdMm)}
               </Words>
               <Words look="quiet" className="w-12 text-right tabular-nums">
                 {percent(parts[part].share)}
@@ -59,7 +60,7 @@ export function StudyVerdict({ study, result }: { study: StudyRecord; result: Si
         </View>
         <Words look="quiet">
           {'Standard deviations, and shares of the whole variance, by a two-way analysis of variance. ' +
-            `Repeatability lies between ${fineMm(low)} and ${fineMm(high)} (95 of 100 ` +
+            `Repeatability lies between ${fine(low)} and ${fine(high)} (95 of 100 ` +
             `times).${pooled ? ' People and balloons showed no interaction beyond chance; it counts as repeatability.' : ''}`}
         </Words>
       </View>

@@ -3,6 +3,7 @@ import { scaleLinear } from 'd3-scale';
 import { View } from 'react-native';
 import { G, Line, Rect } from 'react-native-svg';
 
+import { useLengths } from '@/data/lengths';
 import { holesNow } from '@/views/holes';
 import { ChartText } from './Axes';
 import { Picture } from '@/ui/Picture';
@@ -11,7 +12,7 @@ import { Words } from '@/ui/Words';
 import { offText } from '@/wording/sizer';
 
 const ROW = 84;
-const LEFT = 40;
+const LEFT = 72;
 
 /**
  * One strip for each sizer: its holes from small to large, a bar up where a hole is larger than its label and down
@@ -19,6 +20,7 @@ const LEFT = 40;
  */
 export function OffChart({ sizers }: { sizers: readonly SizerRecord[] }) {
   const palette = usePalette();
+  const { fine } = useLengths();
   const rows = sizers.map((sizer) => ({ sizer, holes: holesNow(sizer) }));
   const most = Math.max(1, ...rows.flatMap(({ holes }) => holes.map(({ now }) => Math.abs(now.offMm))));
   const y = scaleLinear()
@@ -32,13 +34,13 @@ export function OffChart({ sizers }: { sizers: readonly SizerRecord[] }) {
           <Picture
             height={ROW}
             framed={false}
-            label={`${sizer.name}: ${holes.map(({ label, now }) => `the ${label} hole ${offText(now)}`).join('; ')}`}
+            label={`${sizer.name}: ${holes.map(({ label, now }) => `the ${label} hole ${offText(now, fine)}`).join('; ')}`}
           >
             {(width) => (
               <>
                 <Line x1={LEFT} x2={width} y1={y(0)} y2={y(0)} stroke={palette.line} strokeWidth={1.5} />
-                <ChartText x={LEFT - 8} y={y(most) + 8} textAnchor="end" text={`+${most.toFixed(1)}`} />
-                <ChartText x={LEFT - 8} y={y(-most) + 2} textAnchor="end" text={`−${most.toFixed(1)}`} />
+                <ChartText x={LEFT - 8} y={y(most) + 8} textAnchor="end" text={`+${fine(most)}`} />
+                <ChartText x={LEFT - 8} y={y(-most) + 2} textAnchor="end" text={`−${fine(most)}`} />
                 {holes.map(({ id, label, now }, i) => {
                   const slot = (width - LEFT) / holes.length;
                   const x = LEFT + slot * (i + 0.5);
@@ -66,7 +68,7 @@ export function OffChart({ sizers }: { sizers: readonly SizerRecord[] }) {
           </Picture>
         </View>
       ))}
-      <Words look="quiet">Millimetres larger or smaller than the label. A grey dash is not measured yet.</Words>
+      <Words look="quiet">Larger or smaller than the label. A grey dash is not measured yet.</Words>
     </View>
   );
 }

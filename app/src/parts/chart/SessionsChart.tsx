@@ -3,9 +3,9 @@ import { scaleLinear } from 'd3-scale';
 import { G, Line, Rect } from 'react-native-svg';
 
 import { ChartText } from './Axes';
+import { useLengths } from '@/data/lengths';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
-import { fineMm } from '@/wording/sizer';
 
 export interface SessionPoint {
   day: string;
@@ -15,12 +15,13 @@ export interface SessionPoint {
 }
 
 const HEIGHT = 150;
-const LEFT = 58;
+const LEFT = 72;
 const FOOT = 24;
 
 /** Each session's mean against the target: a bar as high as its spread either way, a line where the mean lies. */
 export function SessionsChart({ points, name }: { points: readonly SessionPoint[]; name: string }) {
   const palette = usePalette();
+  const { fine } = useLengths();
   const most = Math.max(3, ...points.map(({ biasMm, spreadMm }) => Math.abs(biasMm.value) + spreadMm)) * 1.1;
   const y = scaleLinear()
     .domain([-most, most])
@@ -28,8 +29,8 @@ export function SessionsChart({ points, name }: { points: readonly SessionPoint[
   const said = points
     .map(
       ({ day, biasMm, spreadMm }) =>
-        `${day}: mean ${biasMm.value < 0 ? 'below' : 'above'} by ${fineMm(Math.abs(biasMm.value))}, ` +
-        `spread ${fineMm(spreadMm)}`,
+        `${day}: mean ${biasMm.value < 0 ? 'below' : 'above'} by ${fine(Math.abs(biasMm.value))}, ` +
+        `spread ${fine(spreadMm)}`,
     )
     .join('; ');
   const label = `${name}’s sessions. ${said}`;
@@ -39,8 +40,8 @@ export function SessionsChart({ points, name }: { points: readonly SessionPoint[
       <>
         <Line x1={LEFT} x2={width} y1={y(0)} y2={y(0)} stroke={palette.ink} strokeWidth={1.2} />
         <ChartText x={LEFT - 8} y={y(0) + 5} textAnchor="end" text="target" fontSize={12} />
-        <ChartText x={LEFT - 8} y={18} textAnchor="end" text={`+${most.toFixed(0)} mm`} fontSize={12} />
-        <ChartText x={LEFT - 8} y={HEIGHT - FOOT} textAnchor="end" text={`−${most.toFixed(0)} mm`} fontSize={12} />
+        <ChartText x={LEFT - 8} y={18} textAnchor="end" text={`+${fine(most)}`} fontSize={12} />
+        <ChartText x={LEFT - 8} y={HEIGHT - FOOT} textAnchor="end" text={`−${fine(most)}`} fontSize={12} />
         {points.map(({ day, biasMm, spreadMm }, i) => {
           const x = LEFT + slot * (i + 0.5);
           const half = Math.min(22, slot * 0.32);
