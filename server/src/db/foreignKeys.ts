@@ -1,8 +1,40 @@
 import type { PoolConnection, RowDataPacket } from 'mysql2/promise';
 
-const ADDS = /^\s*ALTER TABLE `(\w+)` ADD CONSTRAINT `(\w+)` FOREIGN KEY\b/i;
+const ADDS = /^\s*ALTER TABLE `(\w+)` ADD CONSTRAINT `(\w+)` FOREIGN KEY \(([^)]+)\) REFERENCES `(\w+)`\s*\(([^)]+)\)/i;
 const DROPS = /^\s*ALTER TABLE `(\w+)` DROP (?:FOREIGN KEY|CONSTRAINT) `(\w+)`/i;
 const DROPS_TABLE = /^\s*DROP TABLE `(\w+)`/i;
+
+/** Whether a statement adds a foreign key. */
+export const addsForeignKey = (statement: string): boolean => ADDS.test(statement);
+
+/**
+ * Carries out a statement that adds a foreign key, without the copy of the table that its check of the rows would
+ * cost: a database server that dies during such a copy may come back with the key in its books and not at the table,
+ * and can then neither find nor add it (MariaDB 10.11). `checkRows` does the check.
+ */
+export async function addForeignKey(connection: PoolConnection, statement: string): Promise<void> {
+  await connection.query('set foreign_key_checks = 0');
+  try {
+    await connection.query(statement);
+  } finally {
+    await connection.query('set foreign_key_checks = 1');
+  }
+}
+
+/** Throws when the table that a statement gave a foreign key holds rows without the row they point to. */
+export async function checkRows(connection: PoolConnection, statement: string): Promise<void> {
+  const [, table, name, columns = '', parent, keys = ''] = ADDS.exec(statement) ?? [];
+  const own = columns.split(',');
+  const theirs = keys.split(',');
+  const [[row]] = await connection.query<RowDataPacket[]>(
+    `select count(*) as count from \`${table}\` as child ` +
+      `where ${own.map((column) => `child.${column} is not null`).join(' and ')} and not exists (` +
+      `select 1 from \`${parent}\` as parent where ` +
+      `${theirs.map((key, at) => `parent.${key} = child.${own[at]}`).join(' and ')})`,
+  );
+  const count = Number(row?.['count']);
+  if (count > 0) throw new Error(`${count} rows of ${table} point to none of ${parent} (${name}).`);
+}
 
 /** The foreign keys that are there once these statements are through: what adds each, by table and name. */
 function foreignKeysAfter(statements: readonly string[]): Map<string, string> {
@@ -31,6 +63,8 @@ export async function restoreForeignKeys(connection: PoolConnection, statements:
   );
   const there = new Set(found.map((row) => `${row['table']}.${row['name']}`));
   for (const [key, statement] of foreignKeysAfter(statements)) {
-    if (!there.has(key)) await connection.query(statement);
+    if (there.has(key)) continue;
+    await addForeignKey(connection, statement);
+    await checkRows(connection, statement);
   }
 }

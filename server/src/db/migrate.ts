@@ -3,7 +3,7 @@ import type { PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/prom
 
 import { workspaceFile } from '../workspace';
 import { databaseError, type Database } from './connect';
-import { restoreForeignKeys } from './foreignKeys';
+import { addForeignKey, addsForeignKey, checkRows, restoreForeignKeys } from './foreignKeys';
 
 /** One server may have several databases; each is changed by one process at a time. */
 const LOCK = "concat('leggero_migrations ', database())";
@@ -110,11 +110,13 @@ async function markDone(connection: PoolConnection, { hash, folderMillis }: Migr
 
 /** Carries out a statement unless it was before, without its mark. */
 async function once(connection: PoolConnection, statement: string): Promise<void> {
+  const isKey = addsForeignKey(statement);
   try {
-    await connection.query<ResultSetHeader>(statement);
+    await (isKey ? addForeignKey(connection, statement) : connection.query<ResultSetHeader>(statement));
   } catch (error) {
     const known = databaseError(error);
     const already = known && (ALREADY.has(known.code) || FOREIGN_KEY_THERE.test(known.message));
     if (!already) throw error;
   }
+  if (isKey) await checkRows(connection, statement);
 }
