@@ -6,7 +6,7 @@ import type { Page } from 'puppeteer-core';
 import { PHONE, type Bench } from './bench';
 import { median } from './figure';
 import { grow } from './grown';
-import { longTasks, tapsOn, watchLongTasksFromStart } from './page';
+import { longTasks, redrawsOf, tapsOn, watchLongTasksFromStart } from './page';
 import { buildEmpty, serve } from './size';
 
 const GROWN = { models: 300, readings: 100_000, pieces: 200, checks: 2000 };
@@ -24,6 +24,7 @@ export async function measureReplica(bench: Bench): Promise<void> {
     const page = await phoneOf(bench);
     await measureFill(bench, page, world.url);
     await measureOpening(bench, page, { shelf: `${world.url}/shelf`, empty: empty?.url });
+    await measureSearch(bench, page, `${world.url}/search`);
     const check = `${world.url}/shelf/${modelId}/check/${checkId}`;
     await measureTap(bench, page, { check, empty: empty?.url });
     await measureSecondDevice(bench, page, check);
@@ -121,6 +122,30 @@ async function openings(page: Page, address: string, says: string, times: number
   return took;
 }
 
+const SOUGHT = 'line 11 kelp';
+
+/** From a letter typed into the search until what it finds stands there. */
+async function measureSearch({ report }: Bench, page: Page, address: string): Promise<void> {
+  await page.goto(address, { waitUntil: 'domcontentloaded' });
+  const field = await page.waitForSelector(SEARCH);
+  await settled(page);
+  const draws = await redrawsOf(page, {
+    on: 'input',
+    drawing: '#hits',
+    rounds: SOUGHT.length,
+    act: (round) => field!.type(SOUGHT[round]!),
+    pauseMs: PAUSE_MS,
+  });
+  report({
+    what: `a letter typed into the search until its results are drawn (median of ${draws.length})`,
+    ours: median(draws),
+    yardstick: 'the time it may take',
+    theirs: 50,
+    unit: 'ms',
+    most: 1,
+  });
+}
+
 /** An answer of a check until it is painted, and what it costs over the wire. */
 async function measureTap(bench: Bench, page: Page, { check, empty }: { check: string } & Beside): Promise<void> {
   const { rounds, report } = bench;
@@ -179,6 +204,7 @@ async function measureSecondDevice({ blank, report }: Bench, page: Page, address
   });
 }
 
+const SEARCH = '::-p-aria([name="Search everything"][role="textbox"])';
 const ANSWER = '::-p-aria([name="Just passes: right"])';
 /** A hand's own pause between two balloons. */
 const PAUSE_MS = 800;

@@ -9,8 +9,8 @@ import { DAY, EVENING } from '@/ui/palette';
 
 /** What has no look of its own, what needs records or a form, and what the page itself is made of. */
 const NOT_SHOWN = [
-  ...['BalloonChoice', 'BalloonPick', 'EditDetails', 'FormField', 'ListDetail', 'Page', 'PlaceFields'],
-  ...['StandingChoice', 'WithGauge', 'WithModel', 'charts'],
+  ...['BalloonChoice', 'BalloonPick', 'EditDetails', 'FormField', 'ListDetail', 'OtherPicture'],
+  ...['Page', 'PieceSymbol', 'PlaceFields', 'StandingChoice', 'WithGauge', 'WithModel', 'charts'],
 ];
 
 describe('the page of the kit', () => {

@@ -10,6 +10,7 @@ const balloon = () => import('./balloon');
 const forms = () => import('./forms');
 const gauges = () => import('./gauges');
 const pieces = () => import('./pieces');
+const search = () => import('./search');
 const stuffing = () => import('./stuffing');
 
 export const CheckPage = lazy(async () => ({ default: (await balloon()).CheckPage }));
@@ -37,6 +38,8 @@ export const StudyPage = lazy(async () => ({ default: (await gauges()).StudyPage
 
 export const NewPiecePage = lazy(async () => ({ default: (await pieces()).NewPiecePage }));
 export const PiecePage = lazy(async () => ({ default: (await pieces()).PiecePage }));
+
+export const SearchPage = lazy(async () => ({ default: (await search()).SearchPage }));
 
 export const BubblePage = lazy(async () => ({ default: (await stuffing()).BubblePage }));
 export const OrbPage = lazy(async () => ({ default: (await stuffing()).OrbPage }));

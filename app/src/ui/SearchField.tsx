@@ -8,26 +8,32 @@ interface SearchFieldProps {
   label: string;
   value: string;
   onChangeText: (text: string) => void;
+  placeholder: string;
+  autoFocus?: boolean;
+  onSubmitEditing?: () => void;
+  /** The arrow down was pressed. */
+  onDown?: () => void;
 }
 
-/** A field that narrows a list as one types. */
+/** A field that finds as one types. */
 export const SearchField = forwardRef<TextInput, SearchFieldProps>(function SearchField(
-  { label, value, onChangeText },
+  { label, onDown, ...input },
   ref,
 ) {
   const palette = usePalette();
   return (
-    <View className="mb-1 min-h-[44px] flex-row items-center gap-2 rounded-card border border-line bg-surface px-3">
-      <Search size={18} color={palette.quiet} />
+    <View>
       <TextInput
         ref={ref}
         aria-label={label}
-        placeholder="Line, size, colour"
         placeholderTextColor={palette.quiet}
-        value={value}
-        onChangeText={onChangeText}
-        className="min-h-[44px] flex-1 bg-transparent font-body text-[16px] text-ink"
+        {...input}
+        onKeyPress={({ nativeEvent }) => nativeEvent.key === 'ArrowDown' && onDown?.()}
+        className="min-h-[48px] rounded-card border border-line bg-surface pl-10 pr-3 font-body text-[16px] text-ink"
       />
+      <View className="pointer-events-none absolute bottom-0 left-3 top-0 justify-center">
+        <Search size={18} color={palette.quiet} />
+      </View>
     </View>
   );
 });

@@ -9,6 +9,7 @@ import { useLengths } from '@/data/lengths';
 import { figureOf, firstTarget, modelName, viewModel, type ModelView } from '@/views/modelView';
 import { useShelf, useStudio, useTiers } from '@/data/records';
 import { Aperture } from '@/parts/Aperture';
+import { SearchLink } from '@/parts/SearchLink';
 import { Button } from '@/ui/Button';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
@@ -63,6 +64,7 @@ function Shown({ knowledge, tiers, studio }: ShownProps) {
   }
   return (
     <Page title="Bench" subtitle="What to do next">
+      <SearchLink />
       <View className={wide ? 'flex-row items-start gap-5' : 'gap-3'}>
         <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
           <Words look="heading" level={2}>

@@ -10,7 +10,8 @@ import { useKeys } from '@/ui/useKeys';
 import { FORM_WORDS } from '@/wording/pieces';
 import { counted } from '@/wording/trade';
 
-import { PieceSymbol } from './PieceSymbol';
+import { SearchLink } from '@/parts/SearchLink';
+import { PieceSymbol } from '@/parts/PieceSymbol';
 
 const draw = () => router.navigate('/builds/new');
 
@@ -25,6 +26,7 @@ export function BuildList() {
       subtitle={pieces.data ? counted(pieces.data.length, 'piece') : undefined}
       aside={<IconButton label="Draw up a piece" icon={Plus} onPress={draw} />}
     >
+      <SearchLink />
       {pieces.data?.map(({ id, name, design, checks }) => {
         const left = checks.reduce((sum, { size, results }) => sum + Math.max(0, size - results.length), 0);
         const state = checks.length === 0 ? '' : left === 0 ? ' · all checked' : ` · ${left} to check`;

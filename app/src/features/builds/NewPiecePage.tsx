@@ -1,5 +1,5 @@
 import { PIECE_FORMS, type PieceForm, type PiecePart, type ShelfModel } from '@leggero/contract';
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
@@ -16,7 +16,7 @@ import { Words } from '@/ui/Words';
 import { FORM_WORDS } from '@/wording/pieces';
 
 import { firstDesign } from './firstDesign';
-import { PieceSymbol } from './PieceSymbol';
+import { PieceSymbol } from '@/parts/PieceSymbol';
 
 const LOOSE: PiecePart = { modelId: null, colourHex: '#d2577e', finish: 'matte' };
 
@@ -25,11 +25,12 @@ export function NewPiecePage() {
   const wide = useWide();
   const knowledge = useKnowledge();
   const studio = useStudio().data;
-  const [form, setForm] = useState<PieceForm>('chain');
+  const { form: asked } = useLocalSearchParams<{ form?: string }>();
+  const form = PIECE_FORMS.find((each) => each === asked) ?? 'chain';
   const [typed, setTyped] = useState<string | null>(null);
   const name = typed ?? FORM_WORDS[form].title;
   const wrong = name.trim() === '' || name.trim().length > 80;
-  const [asked, setAsked] = useState(false);
+  const [tried, setTried] = useState(false);
   if (!knowledge || !studio) {
     return (
       <Page title="Draw up a piece" back={wide ? undefined : '/builds'}>
@@ -40,7 +41,7 @@ export function NewPiecePage() {
   const model = linkOf(knowledge.models);
   const part = model ? partOf(model) : LOOSE;
   const make = () => {
-    setAsked(true);
+    setTried(true);
     if (wrong) return;
     const id = newId();
     const design = firstDesign(form, { part, nominalMm: model?.nominalMm, stepMm: studio.stepMm });
@@ -63,7 +64,7 @@ export function NewPiecePage() {
                 part={part}
                 stepMm={studio.stepMm}
                 chosen={each === form}
-                onPress={() => setForm(each)}
+                onPress={() => router.setParams({ form: each })}
               />
             ))}
           </View>
@@ -73,7 +74,7 @@ export function NewPiecePage() {
           hint="What the piece is called in this event."
           value={name}
           onChangeText={setTyped}
-          error={asked && wrong ? 'A name of 1 to 80 characters.' : undefined}
+          error={tried && wrong ? 'A name of 1 to 80 characters.' : undefined}
         />
       </View>
     </Page>

@@ -1,4 +1,4 @@
-import { Link, usePathname } from 'expo-router';
+import { Link, router, usePathname } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 
@@ -9,14 +9,14 @@ import { Words } from '@/ui/Words';
 
 import { ConnectionNotice } from './ConnectionNotice';
 import { KeysSheet } from './KeysSheet';
-import { PLACES } from './places';
+import { PLACES, SEARCH, type Place } from './places';
 import { VersionNotice } from './VersionNotice';
 
 /** What stands around every page: the bottom bar on a phone, the rail when wide. */
 export function Frame({ children }: { children: ReactNode }) {
   const wide = useWide();
   const [keysOpen, setKeysOpen] = useState(false);
-  useKeys({ '?': () => setKeysOpen(true) });
+  useKeys({ '?': () => setKeysOpen(true), '/': () => router.navigate('/search') }, { elsewhere: true });
   return (
     <View className={`flex-1 bg-ground ${wide ? 'flex-row' : ''}`}>
       {wide ? <Rail /> : null}
@@ -37,6 +37,7 @@ function Rail() {
       <Words look="title" className="mb-4 px-2">
         Leggero
       </Words>
+      <PlaceLink place={SEARCH} wide />
       {PLACES.map((place) => (
         <PlaceLink key={place.path} place={place} wide />
       ))}
@@ -54,7 +55,7 @@ function BottomBar() {
   );
 }
 
-function PlaceLink({ place: { title, path, icon: Icon }, wide }: { place: (typeof PLACES)[number]; wide: boolean }) {
+function PlaceLink({ place: { title, path, icon: Icon }, wide }: { place: Place; wide: boolean }) {
   const palette = usePalette();
   const here = usePathname().startsWith(path);
   const box = wide

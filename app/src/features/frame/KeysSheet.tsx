@@ -5,7 +5,7 @@ import { Words } from '@/ui/Words';
 
 const KEYS = [
   ['?', 'These keys'],
-  ['/', 'Search the shelf'],
+  ['/', 'Search everything'],
   ['n', 'New: a balloon on the shelf, a reading on its page'],
   ['c', 'Check a batch, on a balloon’s page'],
   ['1  2  3', 'Stops, just passes, falls through'],

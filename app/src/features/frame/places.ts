@@ -3,14 +3,20 @@ import Hammer from 'lucide-react-native/icons/hammer';
 import Gauge from 'lucide-react-native/icons/gauge';
 import Layers from 'lucide-react-native/icons/layers';
 import Shapes from 'lucide-react-native/icons/shapes';
+import Search from 'lucide-react-native/icons/search';
 import Settings from 'lucide-react-native/icons/settings';
 
-/** The places of the app that are built. */
-export const PLACES: readonly {
+export interface Place {
   title: string;
-  path: '/bench' | '/shelf' | '/gauges' | '/builds' | '/studio';
+  path: '/search' | '/bench' | '/shelf' | '/gauges' | '/builds' | '/studio';
   icon: LucideIcon;
-}[] = [
+}
+
+/** Finds what is in all places. */
+export const SEARCH: Place = { title: 'Search', path: '/search', icon: Search };
+
+/** The places of the app that are built. */
+export const PLACES: readonly Place[] = [
   { title: 'Bench', path: '/bench', icon: Hammer },
   { title: 'Shelf', path: '/shelf', icon: Layers },
   { title: 'Gauges', path: '/gauges', icon: Gauge },

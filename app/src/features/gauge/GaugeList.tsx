@@ -10,9 +10,11 @@ import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
 import { Empty, Failed, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
+import { GAUGE_TOOLS, SIZER_TOOLS } from '@/wording/pages';
 import { counted, INFLATOR_WORDS } from '@/wording/trade';
 
 import { HoleRow } from '@/parts/HoleRow';
+import { SearchLink } from '@/parts/SearchLink';
 import { WaysCard } from './WaysCard';
 
 /** The tools a studio sizes and doses with. */
@@ -34,6 +36,7 @@ export function GaugeList() {
   }
   return (
     <Page title="Gauges">
+      <SearchLink />
       <Section title="Sizers" add="Add a sizer" href="/gauges/sizers/new">
         {sizers.data.length === 0 ? (
           <Empty sentence="Add the plate or box you size with, and targets name the hole to use." />
@@ -50,11 +53,9 @@ export function GaugeList() {
           </Row>
         ))}
       </Section>
-      <RowLink href="/gauges/holes" title="Find a hole" note="For any width: hole, gap, and what the nearest costs" />
-      <RowLink href="/gauges/make" title="Make a sizer" note="Plate, jaws, rings or box, for printer and laser" />
-      {sizers.data.length > 1 ? (
-        <RowLink href="/gauges/compare" title="Compare sizers" note="Does one match another, or the crew’s?" />
-      ) : null}
+      <ToolLink tool={SIZER_TOOLS.holes} />
+      <ToolLink tool={SIZER_TOOLS.make} />
+      {sizers.data.length > 1 ? <ToolLink tool={SIZER_TOOLS.compare} /> : null}
       <Section title="Pumps and inflators" add="Add a pump or inflator" href="/gauges/pumps/new">
         {pumps.data.length === 0 ? (
           <Empty sentence="Add the pump you fill with: doses are counted in its strokes or seconds." />
@@ -73,16 +74,16 @@ export function GaugeList() {
           />
         ))}
       </Section>
-      <RowLink href="/gauges/eye" title="Test the eye" note="Is it good enough, and for what kind of work?" />
-      <RowLink href="/gauges/studies" title="Study the sizing" note="How far two people read one balloon apart" />
-      <RowLink
-        href="/gauges/translate"
-        title="Translate a recipe"
-        note="One pump’s strokes into widths and another’s doses"
-      />
+      {GAUGE_TOOLS.map((tool) => (
+        <ToolLink key={tool.href} tool={tool} />
+      ))}
       <WaysCard />
     </Page>
   );
+}
+
+function ToolLink({ tool: { href, title, note } }: { tool: { href: Href; title: string; note: string } }) {
+  return <RowLink href={href} title={title} note={note} />;
 }
 
 function holesText({ holes }: SizerRecord): string {

@@ -12,6 +12,8 @@ import { DeleteButton } from '@/ui/DeleteButton';
 import { FormChoice, FormField } from '@/ui/FormField';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
+import { RowLink } from '@/ui/RowLink';
+import { PUMP_TOOLS } from '@/wording/pages';
 import { INFLATOR_WORDS } from '@/wording/trade';
 
 import { WithGauge } from '@/parts/WithGauge';
@@ -103,6 +105,13 @@ function PumpForm({ pump }: { pump: PumpRecord | undefined }) {
         hint="As the maker says: whether it starts small stuffed balloons follows from it."
         wrong="Give kPa above 0 and up to 1000, such as 12, or leave it empty."
       />
+      {pump ? (
+        <RowLink
+          href={PUMP_TOOLS.translate.hrefOf(pump.id)}
+          title={PUMP_TOOLS.translate.title}
+          note="A recipe written for it, as widths and for another"
+        />
+      ) : null}
     </Page>
   );
 }

@@ -20,6 +20,7 @@ import { DeleteButton } from '@/ui/DeleteButton';
 import { Dial } from '@/ui/Dial';
 import { Field } from '@/ui/Field';
 import { HeliumCard } from '@/parts/HeliumCard';
+import { HitRow } from '@/parts/HitRow';
 import { HoleRow } from '@/parts/HoleRow';
 import { LengthEntry } from '@/parts/LengthEntry';
 import { LengthField } from '@/parts/LengthField';
@@ -30,6 +31,7 @@ import { Picture } from '@/ui/Picture';
 import { Progress } from '@/ui/Progress';
 import { RowLink } from '@/ui/RowLink';
 import { SearchField } from '@/ui/SearchField';
+import { SearchLink } from '@/parts/SearchLink';
 import { Segmented } from '@/ui/Segmented';
 import { Sheet } from '@/ui/Sheet';
 import { Empty, Failed, Loading } from '@/ui/States';
@@ -39,6 +41,7 @@ import { SwitchRow } from '@/ui/SwitchRow';
 import { Tool } from '@/ui/Tool';
 import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
+import type { Hit } from '@/wording/search';
 import { WrapsChoice } from '@/parts/WrapsChoice';
 
 const lengths = lengthsOf();
@@ -54,6 +57,13 @@ function held<Value>(first: Value, draw: (value: Value, set: (value: Value) => v
   };
 }
 
+const FOUND: Hit = {
+  kind: 'page',
+  id: 'make',
+  href: '/gauges/make',
+  title: 'Make a sizer',
+  note: 'Plate, jaws, rings or box',
+};
 const CHOICES = (['stops', 'passes', 'falls'] satisfies CheckResultRecord['answer'][]).map((value) => ({
   value,
   title: value,
@@ -224,8 +234,12 @@ export const KIT: readonly KitPart[] = [
   },
   {
     name: 'SearchField',
-    Shown: held('', (value, set) => <SearchField label="Search the shelf" value={value} onChangeText={set} />),
+    Shown: held('', (value, set) => (
+      <SearchField label="Search the shelf" placeholder="A word of it" value={value} onChangeText={set} />
+    )),
   },
+  { name: 'SearchLink', Shown: () => <SearchLink /> },
+  { name: 'HitRow', Shown: () => <HitRow hit={FOUND} /> },
   { name: 'BarFields', Shown: () => <BarFields action="Use this scale" onScale={nothing} /> },
   {
     name: 'SwitchRow',

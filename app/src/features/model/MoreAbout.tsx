@@ -2,24 +2,31 @@ import type { ModelDetail } from '@leggero/contract';
 import { View } from 'react-native';
 
 import { RowLink } from '@/ui/RowLink';
+import { BALLOON_TOOLS } from '@/wording/pages';
 import { DECOR_WORDS, FINISH_WORDS } from '@/wording/trade';
 
-/** What else there is to know of a balloon: how it is stuffed or what it pairs with, and its finish. */
+/** What else there is to know of a balloon: how it is stuffed or what it pairs with, its finish, its likes. */
 export function MoreAbout({ model }: { model: ModelDetail }) {
-  const { id, outerId, finish, decor } = model;
-  const looks =
-    decor === 'none' ? FINISH_WORDS[finish] : `${FINISH_WORDS[finish]}, ${DECOR_WORDS[decor].toLowerCase()}`;
+  const { id, outerId, finish: look, decor } = model;
+  const { stuff, finish, compare, translate } = BALLOON_TOOLS;
+  const looks = decor === 'none' ? FINISH_WORDS[look] : `${FINISH_WORDS[look]}, ${DECOR_WORDS[decor].toLowerCase()}`;
   return (
     <View className="gap-2">
       {outerId === null ? (
-        <RowLink href={`/shelf/pair?outer=${id}`} title="Stuff it" note="Pair it with a balloon inside" />
+        <RowLink href={stuff.hrefOf(id)} title={stuff.title} note="Pair it with a balloon inside" />
       ) : (
         <RowLink href={`/shelf/${id}/stuffing`} title="How to stuff it" note="Which governs, steps, colour, pressure" />
       )}
       <RowLink
-        href={`/shelf/${id}/finish`}
-        title="Colour and shine"
-        note={`${looks}: what stretch does${finish === 'mirror' ? ', and smaller than it shines' : ''}`}
+        href={finish.hrefOf(id)}
+        title={finish.title}
+        note={`${looks}: what stretch does${look === 'mirror' ? ', and smaller than it shines' : ''}`}
+      />
+      <RowLink href={compare.hrefOf(id)} title={compare.title} note="Or let another stand in for it" />
+      <RowLink
+        href={translate.hrefOf(id)}
+        title={translate.title}
+        note="Another pump’s doses, as widths and as your own"
       />
     </View>
   );

@@ -3,16 +3,19 @@ import { isWidthKind } from '@leggero/core';
 import { router, usePathname } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { useRef, useState } from 'react';
-import { FlatList, type TextInput } from 'react-native';
+import { FlatList, View, type TextInput } from 'react-native';
 
 import { useKnowledge } from '@/data/knowledge';
-import { modelName } from '@/views/modelView';
 import { useModels, useShelf, useStudio, useTiers } from '@/data/records';
+import { useSearch } from '@/parts/useSearch';
+import { HitRow } from '@/parts/HitRow';
 import { Button, IconButton } from '@/ui/Button';
 import { Page } from '@/ui/Page';
 import { SearchField } from '@/ui/SearchField';
 import { Empty, Failed, Loading } from '@/ui/States';
 import { useKeys } from '@/ui/useKeys';
+import { Words } from '@/ui/Words';
+import type { Hit } from '@/wording/search';
 import { counted } from '@/wording/trade';
 
 import { OtherRow } from './OtherRow';
@@ -20,8 +23,8 @@ import { ComingRow, ShelfRow } from './ShelfRow';
 import { ShelfTools } from './ShelfTools';
 
 const addBalloon = () => router.navigate('/shelf/new');
-/** From here on a list wants searching. */
-const MANY = 6;
+/** What else was found, below the balloons. */
+const MOST_ELSEWHERE = 6;
 /** Stands for the last row. */
 const TOOLS = 'tools' as const;
 const ROWS = { gap: 8, paddingHorizontal: 16, paddingTop: 4, paddingBottom: 24 };
@@ -35,23 +38,20 @@ export function ShelfList() {
   const knowledge = useKnowledge();
   const path = usePathname();
   const [sought, setSought] = useState('');
-  const search = useRef<TextInput>(null);
+  const field = useRef<TextInput>(null);
   const onShelf = path === '/shelf';
-  useKeys({ '/': () => search.current?.focus(), ...(onShelf ? { n: addBalloon } : {}) });
+  useKeys({
+    '/': () => (field.current ? field.current.focus() : router.navigate('/search')),
+    ...(onShelf ? { n: addBalloon } : {}),
+  });
 
   // The names stand there at once; what is known of each comes as it is worked out.
   const models: readonly ModelRecord[] | undefined = shelf.data ?? names.data;
   const known = knowledge && new Map(knowledge.models.map((model) => [model.id, model]));
-  const find = () => {
-    const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
-    const textOf = (model: ModelRecord) =>
-      (
-        `${modelName(model)} ${model.colourName} ${model.finish} ${model.kind} ` +
-        `${model.decor === 'none' ? '' : model.decor} ${model.outerId === null ? '' : 'pair'}`
-      ).toLowerCase();
-    return models?.filter((model) => words.every((word) => textOf(model).includes(word)));
-  };
-  const found = find();
+  const search = useSearch(sought !== '');
+  const hits = sought.trim() === '' ? undefined : search?.(sought);
+  const among = hits && new Set(hits.filter(({ kind }) => kind === 'balloon').map(({ id }) => id));
+  const found = among ? models?.filter(({ id }) => among.has(id)) : models;
 
   const ready = models && found && tiers && studio;
   return (
@@ -83,14 +83,18 @@ export function ShelfList() {
           contentContainerStyle={ROWS}
           ListHeaderComponent={
             <>
-              {models.length >= MANY ? (
-                <SearchField ref={search} label="Search the shelf" value={sought} onChangeText={setSought} />
-              ) : null}
-              {found.length === 0 ? <Empty sentence={`No balloon here matches “${sought}”.`} /> : null}
+              <SearchField
+                ref={field}
+                label="Search the shelf"
+                placeholder="Line, size, colour, or what to do"
+                value={sought}
+                onChangeText={setSought}
+              />
+              {found.length === 0 ? <Empty sentence={`No balloon here is called “${sought.trim()}”.`} /> : null}
             </>
           }
           renderItem={({ item }) => {
-            if (item === TOOLS) return <ShelfTools />;
+            if (item === TOOLS) return hits ? <Elsewhere hits={hits} /> : <ShelfTools />;
             const chosen = path.startsWith(`/shelf/${item.id}`);
             if (!isWidthKind(item.kind)) return <OtherRow model={item} chosen={chosen} />;
             const model = known?.get(item.id);
@@ -103,5 +107,21 @@ export function ShelfList() {
         />
       )}
     </Page>
+  );
+}
+
+/** What was found that is no balloon of the shelf. */
+function Elsewhere({ hits }: { hits: readonly Hit[] }) {
+  const others = hits.filter(({ kind }) => kind !== 'balloon').slice(0, MOST_ELSEWHERE);
+  if (others.length === 0) return null;
+  return (
+    <View className="mt-2 gap-2">
+      <Words look="heading" level={2}>
+        Elsewhere
+      </Words>
+      {others.map((hit) => (
+        <HitRow key={hit.id} hit={hit} />
+      ))}
+    </View>
   );
 }

@@ -18,6 +18,7 @@ import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
 import { LENGTH_PROBLEMS } from '@/wording/length';
+import { ONE_SIZER_TOOLS } from '@/wording/pages';
 import { counted } from '@/wording/trade';
 
 import { HoleTable } from './HoleTable';
@@ -93,8 +94,8 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
         <View className={wide ? 'flex-row gap-3' : 'gap-2'}>
           <View className={wide ? 'flex-1' : ''}>
             <RowLink
-              href={`/gauges/sizers/${sizer.id}/check`}
-              title="Check this sizer"
+              href={ONE_SIZER_TOOLS.check.hrefOf(sizer.id)}
+              title={ONE_SIZER_TOOLS.check.title}
               note={
                 `${counted(sizer.holes.filter(({ measurements }) => measurements.length > 0).length, 'hole')} of ` +
                 `${sizer.holes.length} measured so far`
@@ -103,8 +104,8 @@ function SizerForm({ sizer }: { sizer: SizerRecord | undefined }) {
           </View>
           <View className={wide ? 'flex-1' : ''}>
             <RowLink
-              href={`/gauges/sizers/${sizer.id}/squeeze`}
-              title="Learn its squeeze"
+              href={ONE_SIZER_TOOLS.squeeze.hrefOf(sizer.id)}
+              title={ONE_SIZER_TOOLS.squeeze.title}
               note={
                 sizer.sizings.length === 0
                   ? 'How much wider a soft balloon is than its hole'

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 
 import { write } from '@/data/outbox';
 import { useStudio, useTiers } from '@/data/records';
+import { SearchLink } from '@/parts/SearchLink';
 import { Card } from '@/ui/Card';
 import { Labelled } from '@/ui/Field';
 import { Page } from '@/ui/Page';
@@ -53,6 +54,7 @@ export function StudioPage() {
   return (
     <Page title="Studio">
       <View className="w-full max-w-[640px] gap-4">
+        <SearchLink />
         <Card>
           <View className="gap-4">
             <StudioName key={studio.data.id} id={studio.data.id} name={studio.data.name} />

@@ -1,0 +1,5 @@
+import { SearchPage } from '@/chunks';
+
+export default function Search() {
+  return <SearchPage />;
+}

@@ -1,0 +1,1 @@
+export { SearchPage } from '@/features/search/SearchPage';

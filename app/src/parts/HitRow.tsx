@@ -1,0 +1,56 @@
+import { isWidthKind } from '@leggero/core';
+import type { Href } from 'expo-router';
+import type { LucideIcon } from 'lucide-react-native';
+import ClipboardList from 'lucide-react-native/icons/clipboard-list';
+import Gauge from 'lucide-react-native/icons/gauge';
+import Hammer from 'lucide-react-native/icons/hammer';
+import Layers from 'lucide-react-native/icons/layers';
+import Ruler from 'lucide-react-native/icons/ruler';
+import Settings from 'lucide-react-native/icons/settings';
+import Shapes from 'lucide-react-native/icons/shapes';
+import Wind from 'lucide-react-native/icons/wind';
+import { View } from 'react-native';
+
+import { RowLink } from '@/ui/RowLink';
+import { usePalette } from '@/ui/theme';
+import type { Hit } from '@/wording/search';
+
+import { Aperture } from './Aperture';
+import { OtherPicture } from './OtherPicture';
+import { PieceSymbol } from './PieceSymbol';
+
+const SIZE = 44;
+const ICONS = { sizer: Ruler, pump: Wind, study: ClipboardList };
+/** A page looks like the place it belongs to. */
+const PLACE_ICONS: Readonly<Record<string, LucideIcon>> = {
+  bench: Hammer,
+  shelf: Layers,
+  gauges: Gauge,
+  builds: Shapes,
+  studio: Settings,
+};
+
+/** Something that was found: a small picture of it, its name, what it is. */
+export function HitRow({ hit }: { hit: Hit }) {
+  return (
+    <RowLink href={hit.href as Href} title={hit.title} note={hit.note}>
+      <View style={{ width: SIZE }} className="items-center">
+        <HitPicture hit={hit.kind === 'tool' && hit.of ? hit.of : hit} />
+      </View>
+    </RowLink>
+  );
+}
+
+function HitPicture({ hit }: { hit: Hit }) {
+  const palette = usePalette();
+  if (hit.kind === 'piece') return <PieceSymbol design={hit.piece.design} />;
+  if (hit.kind === 'balloon') {
+    const { kind, nominalMm, colourHex, finish, decor, colourName } = hit.model;
+    if (!isWidthKind(kind)) return <OtherPicture model={hit.model} width={SIZE} />;
+    const drawn = { nominalMm, colourHex, finish, decor, widthMm: nominalMm, heightMm: nominalMm };
+    return <Aperture {...drawn} size={SIZE} label={colourName} />;
+  }
+  const Icon =
+    hit.kind === 'page' || hit.kind === 'tool' ? (PLACE_ICONS[hit.href.split('/')[1]!] ?? Layers) : ICONS[hit.kind];
+  return <Icon size={22} color={palette.quiet} />;
+}
