@@ -1,2 +1,3 @@
 export { PumpPage } from '@/features/gauge/PumpPage';
+export { ModellingPage } from '@/features/modelling/ModellingPage';
 export { ModelForm } from '@/features/shelf/ModelForm';

@@ -8,40 +8,44 @@ import { lazy } from 'react';
  */
 const balloon = () => import('./balloon');
 const forms = () => import('./forms');
-const gauges = () => import('./gauges');
-const pieces = () => import('./pieces');
-const search = () => import('./search');
 const stuffing = () => import('./stuffing');
+const workshop = () => import('./workshop');
 
 export const CheckPage = lazy(async () => ({ default: (await balloon()).CheckPage }));
+export const ComparePage = lazy(async () => ({ default: (await balloon()).ComparePage }));
 export const FindPage = lazy(async () => ({ default: (await balloon()).FindPage }));
+export const FinishPage = lazy(async () => ({ default: (await balloon()).FinishPage }));
 export const HoldPage = lazy(async () => ({ default: (await balloon()).HoldPage }));
 export const ModelPage = lazy(async () => ({ default: (await balloon()).ModelPage }));
 export const ReadingPage = lazy(async () => ({ default: (await balloon()).ReadingPage }));
 export const SheetPage = lazy(async () => ({ default: (await balloon()).SheetPage }));
 
 export const PumpPage = lazy(async () => ({ default: (await forms()).PumpPage }));
+export const ModellingPage = lazy(async () => ({ default: (await forms()).ModellingPage }));
 export const ModelForm = lazy(async () => ({ default: (await forms()).ModelForm }));
 
-export const EyePage = lazy(async () => ({ default: (await gauges()).EyePage }));
-export const EyeRunPage = lazy(async () => ({ default: (await gauges()).EyeRunPage }));
-export const EyeStartPage = lazy(async () => ({ default: (await gauges()).EyeStartPage }));
-export const GaugeList = lazy(async () => ({ default: (await gauges()).GaugeList }));
-export const TranslatePage = lazy(async () => ({ default: (await gauges()).TranslatePage }));
-export const HoleFinderPage = lazy(async () => ({ default: (await gauges()).HoleFinderPage }));
-export const SizersComparedPage = lazy(async () => ({ default: (await gauges()).SizersComparedPage }));
-export const SizerCheckPage = lazy(async () => ({ default: (await gauges()).SizerCheckPage }));
-export const SizerPage = lazy(async () => ({ default: (await gauges()).SizerPage }));
-export const SqueezePage = lazy(async () => ({ default: (await gauges()).SqueezePage }));
-export const StudiesPage = lazy(async () => ({ default: (await gauges()).StudiesPage }));
-export const StudyPage = lazy(async () => ({ default: (await gauges()).StudyPage }));
+export const EyePage = lazy(async () => ({ default: (await workshop()).EyePage }));
+export const EyeRunPage = lazy(async () => ({ default: (await workshop()).EyeRunPage }));
+export const EyeStartPage = lazy(async () => ({ default: (await workshop()).EyeStartPage }));
+export const GaugeList = lazy(async () => ({ default: (await workshop()).GaugeList }));
+export const TranslatePage = lazy(async () => ({ default: (await workshop()).TranslatePage }));
+export const HoleFinderPage = lazy(async () => ({ default: (await workshop()).HoleFinderPage }));
+export const SizersComparedPage = lazy(async () => ({ default: (await workshop()).SizersComparedPage }));
+export const SizerCheckPage = lazy(async () => ({ default: (await workshop()).SizerCheckPage }));
+export const SizerPage = lazy(async () => ({ default: (await workshop()).SizerPage }));
+export const SqueezePage = lazy(async () => ({ default: (await workshop()).SqueezePage }));
+export const StudiesPage = lazy(async () => ({ default: (await workshop()).StudiesPage }));
+export const StudyPage = lazy(async () => ({ default: (await workshop()).StudyPage }));
 
-export const NewPiecePage = lazy(async () => ({ default: (await pieces()).NewPiecePage }));
-export const PiecePage = lazy(async () => ({ default: (await pieces()).PiecePage }));
+export const BuildList = lazy(async () => ({ default: (await workshop()).BuildList }));
+export const NewPiecePage = lazy(async () => ({ default: (await workshop()).NewPiecePage }));
+export const PiecePage = lazy(async () => ({ default: (await workshop()).PiecePage }));
 
-export const SearchPage = lazy(async () => ({ default: (await search()).SearchPage }));
+export const Elsewhere = lazy(async () => ({ default: (await workshop()).Elsewhere }));
+export const SearchPage = lazy(async () => ({ default: (await workshop()).SearchPage }));
 
 export const BubblePage = lazy(async () => ({ default: (await stuffing()).BubblePage }));
+export const FoilPage = lazy(async () => ({ default: (await stuffing()).FoilPage }));
 export const OrbPage = lazy(async () => ({ default: (await stuffing()).OrbPage }));
 export const PairPage = lazy(async () => ({ default: (await stuffing()).PairPage }));
 export const StuffingPage = lazy(async () => ({ default: (await stuffing()).StuffingPage }));

@@ -4,8 +4,9 @@ import MiniSearch from 'minisearch';
 
 import { modelName } from '@/views/modelView';
 
-import { BALLOON_TOOLS, ONE_SIZER_TOOLS, PAGES, PUMP_TOOLS, type PageWords, type ThingTool } from './pages';
+import { BALLOON_TOOLS, ONE_SIZER_TOOLS, PAGES, PUMP_TOOLS, type ThingTool } from './pages';
 import { FORM_WORDS } from './pieces';
+import type { PageWords } from './shelfTools';
 import { SYNONYMS } from './synonyms';
 import { counted, DECOR_WORDS, FINISH_WORDS, INFLATOR_WORDS, KIND_WORDS } from './trade';
 

@@ -1,4 +1,6 @@
-import { tailFor, type ModellingSize } from '../modelling';
+import type { ModellingSize } from '../modelling/code';
+// Not from the whole room: its pages alone need the rest.
+import { tailFor } from '../modelling/length';
 import { ok, problem, type Result } from '../result';
 import type { Form } from './form';
 import { swag } from './swag';

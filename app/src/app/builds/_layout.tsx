@@ -1,6 +1,6 @@
 import { Slot } from 'expo-router';
 
-import { BuildList } from '@/features/builds/BuildList';
+import { BuildList } from '@/chunks';
 import { ListDetail } from '@/ui/ListDetail';
 
 export default function BuildsLayout() {

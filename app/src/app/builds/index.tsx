@@ -1,4 +1,4 @@
-import { BuildList } from '@/features/builds/BuildList';
+import { BuildList } from '@/chunks';
 import { useWide } from '@/ui/layout';
 import { Empty } from '@/ui/States';
 

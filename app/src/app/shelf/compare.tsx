@@ -1,4 +1,4 @@
-import { ComparePage } from '@/features/compare/ComparePage';
+import { ComparePage } from '@/chunks';
 
 export default function Compare() {
   return <ComparePage />;

@@ -2,20 +2,18 @@ import type { ModelRecord } from '@leggero/contract';
 import { isWidthKind } from '@leggero/core';
 import { router, usePathname } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
-import { useRef, useState } from 'react';
-import { FlatList, View, type TextInput } from 'react-native';
+import { Suspense, useRef, useState } from 'react';
+import { FlatList, type TextInput } from 'react-native';
 
 import { useKnowledge } from '@/data/knowledge';
 import { useModels, useShelf, useStudio, useTiers } from '@/data/records';
+import { Elsewhere } from '@/chunks';
 import { useSearch } from '@/parts/useSearch';
-import { HitRow } from '@/parts/HitRow';
 import { Button, IconButton } from '@/ui/Button';
 import { Page } from '@/ui/Page';
 import { SearchField } from '@/ui/SearchField';
 import { Empty, Failed, Loading } from '@/ui/States';
 import { useKeys } from '@/ui/useKeys';
-import { Words } from '@/ui/Words';
-import type { Hit } from '@/wording/search';
 import { counted } from '@/wording/trade';
 
 import { OtherRow } from './OtherRow';
@@ -23,8 +21,6 @@ import { ComingRow, ShelfRow } from './ShelfRow';
 import { ShelfTools } from './ShelfTools';
 
 const addBalloon = () => router.navigate('/shelf/new');
-/** What else was found, below the balloons. */
-const MOST_ELSEWHERE = 6;
 /** Stands for the last row. */
 const TOOLS = 'tools' as const;
 const ROWS = { gap: 8, paddingHorizontal: 16, paddingTop: 4, paddingBottom: 24 };
@@ -94,7 +90,15 @@ export function ShelfList() {
             </>
           }
           renderItem={({ item }) => {
-            if (item === TOOLS) return hits ? <Elsewhere hits={hits} /> : <ShelfTools />;
+            if (item === TOOLS) {
+              return hits ? (
+                <Suspense>
+                  <Elsewhere hits={hits} />
+                </Suspense>
+              ) : (
+                <ShelfTools />
+              );
+            }
             const chosen = path.startsWith(`/shelf/${item.id}`);
             if (!isWidthKind(item.kind)) return <OtherRow model={item} chosen={chosen} />;
             const model = known?.get(item.id);
@@ -107,21 +111,5 @@ export function ShelfList() {
         />
       )}
     </Page>
-  );
-}
-
-/** What was found that is no balloon of the shelf. */
-function Elsewhere({ hits }: { hits: readonly Hit[] }) {
-  const others = hits.filter(({ kind }) => kind !== 'balloon').slice(0, MOST_ELSEWHERE);
-  if (others.length === 0) return null;
-  return (
-    <View className="mt-2 gap-2">
-      <Words look="heading" level={2}>
-        Elsewhere
-      </Words>
-      {others.map((hit) => (
-        <HitRow key={hit.id} hit={hit} />
-      ))}
-    </View>
   );
 }

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 
 import { RowLink } from '@/ui/RowLink';
-import { SHELF_TOOLS } from '@/wording/pages';
+import { SHELF_TOOLS } from '@/wording/shelfTools';
 
 /** What the whole shelf is good for, below its balloons. */
 export function ShelfTools() {

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
 
-import { FinishPage } from '@/features/finish/FinishPage';
+import { FinishPage } from '@/chunks';
 import { WithModel } from '@/parts/WithModel';
 
 export default function Finish() {

@@ -1,16 +1,11 @@
 import { isWidthKind } from '@leggero/core';
 import { useLocalSearchParams } from 'expo-router';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 
 import { useModel } from '@/data/records';
-import { ModelPage } from '@/chunks';
+import { FoilPage, ModellingPage, ModelPage } from '@/chunks';
 import { Page } from '@/ui/Page';
 import { Loading } from '@/ui/States';
-
-const ModellingPage = lazy(async () => ({
-  default: (await import('@/features/modelling/ModellingPage')).ModellingPage,
-}));
-const FoilPage = lazy(async () => ({ default: (await import('@/features/foil/FoilPage')).FoilPage }));
 
 export default function Model() {
   const { modelId } = useLocalSearchParams<{ modelId: string }>();

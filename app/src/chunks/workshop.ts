@@ -1,3 +1,5 @@
+export { BuildList } from '@/features/builds/BuildList';
+export { NewPiecePage } from '@/features/builds/NewPiecePage';
 export { EyePage } from '@/features/eye/EyePage';
 export { EyeRunPage } from '@/features/eye/EyeRunPage';
 export { EyeStartPage } from '@/features/eye/EyeStartPage';
@@ -5,8 +7,11 @@ export { GaugeList } from '@/features/gauge/GaugeList';
 export { TranslatePage } from '@/features/gauge/TranslatePage';
 export { HoleFinderPage } from '@/features/holes/HoleFinderPage';
 export { SizersComparedPage } from '@/features/holes/SizersComparedPage';
+export { PiecePage } from '@/features/linking/PiecePage';
+export { SearchPage } from '@/features/search/SearchPage';
 export { SizerCheckPage } from '@/features/sizer/SizerCheckPage';
 export { SizerPage } from '@/features/sizer/SizerPage';
 export { SqueezePage } from '@/features/sizer/SqueezePage';
 export { StudiesPage } from '@/features/study/StudiesPage';
 export { StudyPage } from '@/features/study/StudyPage';
+export { Elsewhere } from '@/parts/Elsewhere';

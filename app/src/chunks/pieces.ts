@@ -1,2 +1,0 @@
-export { NewPiecePage } from '@/features/builds/NewPiecePage';
-export { PiecePage } from '@/features/linking/PiecePage';
