@@ -9,7 +9,16 @@ import { DAY, EVENING } from '@/ui/palette';
 
 /** What has no look of its own, what needs records or a form, and what the page itself is made of. */
 const NOT_SHOWN = [
-  ...['BalloonChoice', 'BalloonPick', 'EditDetails', 'Elsewhere', 'FormField', 'ListDetail', 'OtherPicture'],
+  ...[
+    'BalloonChoice',
+    'BalloonPick',
+    'EditDetails',
+    'Elsewhere',
+    'FirstStepsCard',
+    'FormField',
+    'ListDetail',
+    'OtherPicture',
+  ],
   ...['Page', 'PieceSymbol', 'PlaceFields', 'StandingChoice', 'WithGauge', 'WithModel', 'charts'],
 ];
 

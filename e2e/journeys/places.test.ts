@@ -55,7 +55,7 @@ describe('a wide window', () => {
     for (const key of ['2', '1', '2', '3', 'u', '2'] satisfies KeyInput[]) await visitor.page.keyboard.press(key);
     await visitor.sees('1 of 4 is outside');
     await visitor.page.keyboard.press('?');
-    await visitor.sees('Search the shelf');
+    await visitor.sees('Search everything');
   });
 
   it('follows the device into the evening, and back', async () => {

@@ -34,6 +34,7 @@ export const SizersComparedPage = lazy(async () => ({ default: (await workshop()
 export const SizerCheckPage = lazy(async () => ({ default: (await workshop()).SizerCheckPage }));
 export const SizerPage = lazy(async () => ({ default: (await workshop()).SizerPage }));
 export const SqueezePage = lazy(async () => ({ default: (await workshop()).SqueezePage }));
+export const StartPage = lazy(async () => ({ default: (await workshop()).StartPage }));
 export const StudiesPage = lazy(async () => ({ default: (await workshop()).StudiesPage }));
 export const StudyPage = lazy(async () => ({ default: (await workshop()).StudyPage }));
 

@@ -12,6 +12,7 @@ export { SearchPage } from '@/features/search/SearchPage';
 export { SizerCheckPage } from '@/features/sizer/SizerCheckPage';
 export { SizerPage } from '@/features/sizer/SizerPage';
 export { SqueezePage } from '@/features/sizer/SqueezePage';
+export { StartPage } from '@/features/start/StartPage';
 export { StudiesPage } from '@/features/study/StudiesPage';
 export { StudyPage } from '@/features/study/StudyPage';
 export { Elsewhere } from '@/parts/Elsewhere';

@@ -61,6 +61,12 @@ const PLACE_PAGES: readonly PageWords[] = [
 ];
 
 const NEW_PAGES: readonly PageWords[] = [
+  {
+    href: '/start',
+    title: 'The first minutes',
+    note: 'From an empty studio to a first target',
+    called: 'begin start set up onboarding guide help tutorial how',
+  },
   { href: '/shelf/new', title: 'Add a balloon', note: 'Line, size, colour', called: 'new model create' },
   { href: '/gauges/sizers/new', title: 'Add a sizer', note: 'The plate or box you size with', called: 'new create' },
   { href: '/gauges/pumps/new', title: 'Add a pump or inflator', note: 'What you fill with', called: 'new create' },

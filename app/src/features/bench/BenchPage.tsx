@@ -9,7 +9,9 @@ import { useLengths } from '@/data/lengths';
 import { figureOf, firstTarget, modelName, viewModel, type ModelView } from '@/views/modelView';
 import { useShelf, useStudio, useTiers } from '@/data/records';
 import { Aperture } from '@/parts/Aperture';
+import { FirstStepsCard } from '@/parts/FirstStepsCard';
 import { SearchLink } from '@/parts/SearchLink';
+import { useWalk } from '@/parts/useFirstSteps';
 import { Button } from '@/ui/Button';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
@@ -50,15 +52,20 @@ interface ShownProps {
 function Shown({ knowledge, tiers, studio }: ShownProps) {
   const { models } = knowledge;
   const wide = useWide();
+  const putAway = useWalk((state) => state.putAway);
   const views = new Map(models.map((model) => [model.id, viewModel({ model, knowledge, tiers, studio })]));
   const tasks = calibrationOrder(models.map((model) => candidateOf(model, views.get(model.id)!, models)));
   if (models.length === 0) {
     return (
-      <Page title="Bench">
-        <Empty
-          sentence="Put the first balloon on the shelf, and the bench tells what to calibrate."
-          action={<Button title="Add a balloon" look="primary" tall onPress={() => router.navigate('/shelf/new')} />}
-        />
+      <Page title="Bench" subtitle="What to do next">
+        <SearchLink />
+        <FirstStepsCard />
+        {putAway ? (
+          <Empty
+            sentence="Put the first balloon on the shelf, and the bench tells what to calibrate."
+            action={<Button title="Add a balloon" look="primary" tall onPress={() => router.navigate('/shelf/new')} />}
+          />
+        ) : null}
       </Page>
     );
   }
@@ -67,6 +74,7 @@ function Shown({ knowledge, tiers, studio }: ShownProps) {
       <SearchLink />
       <View className={wide ? 'flex-row items-start gap-5' : 'gap-3'}>
         <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+          <FirstStepsCard />
           <Words look="heading" level={2}>
             Worth calibrating first
           </Words>

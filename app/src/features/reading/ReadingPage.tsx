@@ -1,6 +1,6 @@
 import { coreInflator } from '@leggero/contract';
 import { nextReading } from '@leggero/core';
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import Undo from 'lucide-react-native/icons/undo-2';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -9,6 +9,7 @@ import { newId, nowUtc } from '@/device/id';
 import { useLengths } from '@/data/lengths';
 import { modelName } from '@/views/modelView';
 import { write } from '@/data/outbox';
+import { useWalk } from '@/parts/useFirstSteps';
 import type { ShownModel } from '@/parts/WithModel';
 import { Button, IconButton } from '@/ui/Button';
 import { useWide } from '@/ui/layout';
@@ -31,6 +32,9 @@ export function ReadingPage(shown: ShownModel) {
   const { model, view, tiers, studio, pumps } = shown;
   const { nominalMm } = model;
   const wide = useWide();
+  // Whoever is led through the first minutes is shown the target after one reading.
+  const isFirst = useLocalSearchParams<{ first?: string }>().first !== undefined;
+  const walk = useWalk((state) => state.walk);
   const lengths = useLengths();
   const { calibration, fit } = view;
   const readings = calibration?.readings ?? [];
@@ -79,6 +83,10 @@ export function ReadingPage(shown: ShownModel) {
     if (last) write({ remove: 'reading', id: last.id });
     begin();
   };
+  const seeTarget = () => {
+    walk('target');
+    router.navigate(`/shelf/${model.id}`);
+  };
   useKeys({ u: undo });
   const form = (
     <ReadingForm
@@ -103,12 +111,9 @@ export function ReadingPage(shown: ShownModel) {
       actions={
         <>
           {readings.length >= ENOUGH_TO_OFFER || next.purpose === 'enough' ? (
-            <Button
-              title="Target sheet"
-              tall
-              className="flex-1"
-              onPress={() => router.navigate(`/shelf/${model.id}`)}
-            />
+            <Button title="Target sheet" tall className="flex-1" onPress={seeTarget} />
+          ) : isFirst && readings.length > 0 ? (
+            <Button title="See the target" tall className="flex-1" onPress={seeTarget} />
           ) : null}
           <Button title="Add reading" look="primary" tall className="flex-1" disabled={wrong !== null} onPress={add} />
         </>

@@ -3,7 +3,7 @@ import { isWidthKind } from '@leggero/core';
 import { router, usePathname } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { Suspense, useRef, useState } from 'react';
-import { FlatList, type TextInput } from 'react-native';
+import { FlatList, View, type TextInput } from 'react-native';
 
 import { useKnowledge } from '@/data/knowledge';
 import { useModels, useShelf, useStudio, useTiers } from '@/data/records';
@@ -64,7 +64,12 @@ export function ShelfList() {
       ) : models.length === 0 ? (
         <Empty
           sentence="Add the first balloon: its line, size and colour are on the bag."
-          action={<Button title="Add a balloon" look="primary" tall onPress={addBalloon} />}
+          action={
+            <View className="gap-3">
+              <Button title="Add a balloon" look="primary" tall onPress={addBalloon} />
+              <Button title="Be led through the first minutes" onPress={() => router.navigate('/start')} />
+            </View>
+          }
         />
       ) : (
         <FlatList

@@ -1,0 +1,5 @@
+import { StartPage } from '@/chunks';
+
+export default function Start() {
+  return <StartPage />;
+}

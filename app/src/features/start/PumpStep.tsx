@@ -1,0 +1,65 @@
+import { INFLATOR_KINDS, type InflatorKind } from '@leggero/core';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+
+import { write } from '@/data/outbox';
+import { newId } from '@/device/id';
+import { useWalk } from '@/parts/useFirstSteps';
+import { Words } from '@/ui/Words';
+
+import type { StepProps } from './StartPage';
+import { StepFrame } from './StepFrame';
+
+const NAMES: Record<InflatorKind, string> = {
+  hand: 'Hand pump',
+  timed: 'Timed inflator',
+  twin: 'Two-nozzle inflator',
+};
+const NOTES: Record<InflatorKind, string> = {
+  hand: 'Doses are counted in strokes, whole and half.',
+  timed: 'Doses are seconds, in tenths.',
+  twin: 'Doses are seconds; the nozzles are read one against the other.',
+};
+
+/** What is filled with: the pump a studio begins with becomes this one. */
+export function PumpStep({ way: { pump }, place, goOn }: StepProps) {
+  const [kind, setKind] = useState<InflatorKind>(pump?.kind ?? 'hand');
+  const walk = useWalk((state) => state.walk);
+  const use = () => {
+    const by = { name: NAMES[kind], kind };
+    if (!pump) write({ put: 'pump', row: { id: newId(), ...by, doseVolumeL: null } });
+    else if (pump.kind !== kind) write({ change: 'pump', id: pump.id, by });
+    walk('pump');
+    goOn();
+  };
+  return (
+    <StepFrame step="pump" place={place} action="Use this one" ready onAct={use} onSkip={goOn}>
+      <View role="radiogroup" aria-label="Filled with" className="gap-2">
+        {INFLATOR_KINDS.map((each) => (
+          <Tile key={each} kind={each} chosen={each === kind} onPress={() => setKind(each)} />
+        ))}
+      </View>
+      <Words look="quiet">How much one gives need not be known: the first readings measure it.</Words>
+    </StepFrame>
+  );
+}
+
+function Tile({ kind, chosen, onPress }: { kind: InflatorKind; chosen: boolean; onPress: () => void }) {
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={chosen}
+      aria-label={`${NAMES[kind]}: ${NOTES[kind]}`}
+      onPress={onPress}
+      className={
+        'min-h-[72px] justify-center rounded-card border px-4 py-2 ' +
+        `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
+      }
+    >
+      <Words look="strong" className={chosen ? 'text-pine' : ''}>
+        {NAMES[kind]}
+      </Words>
+      <Words look="quiet">{NOTES[kind]}</Words>
+    </Pressable>
+  );
+}
