@@ -22,9 +22,10 @@ interface Tour {
   way: 'goTo' | 'follow';
 }
 
-/** What is wrong with any view in a window of this size: accessibility by day and evening, width, errors. */
+/** What is wrong with any view in a window of this size: accessibility by day and evening, width, lengths, errors. */
 export async function faultsOfViews({ world, viewport, way }: Tour): Promise<string[]> {
   const faults: string[] = [];
+  let read = 0;
   const visitor = await world.visit('', viewport);
   // Whatever the page loads next has it from the start.
   await visitor.page.evaluateOnNewDocument(AXE);
@@ -41,12 +42,45 @@ export async function faultsOfViews({ world, viewport, way }: Tour): Promise<str
       );
       faults.push(...(await faultsOf(visitor, theme)).map((fault) => `${name}, ${theme}: ${fault}`));
     }
+    const lengths = await lengthsSaid(visitor, address);
+    read += lengths.read;
+    faults.push(...lengths.faults.map((fault) => `${name}: ${fault}`));
     const over = await visitor.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     if (over > 0) faults.push(`${name}: ${over} px wider than the window`);
     faults.push(...visitor.complaints.splice(0).map((complaint) => `${name}: ${complaint}`));
   }
   await visitor.leave();
+  // Whoever reads nothing finds nothing.
+  if (read < LEAST_READ) faults.push(`only ${read} lengths were read on all views`);
   return faults;
+}
+
+/** The demo says many more. */
+const LEAST_READ = 300;
+/** What a sizer is cut by a machine wants in millimetres. */
+const FOR_MACHINES = /^\/gauges\/make/;
+/** Tapes have inches alone: what goes around a balloon is said in them. */
+const FOR_TAPES = /^\/shelf\/sheet/;
+const METRIC = /[\d¼½¾⅛⅜⅝⅞][\u00a0 ]?(?:mm|cm)\b/g;
+/** From two feet on lengths are said in feet and inches; the 36 in is a size as it is sold. */
+const LONG_INCHES = /(?<![\d.,])(?!36 in)(?:2[5-9]|[3-9]\d|\d{3,})(?:[\u00a0 ]?[¼½¾⅛⅜⅝⅞])?[\u00a0 ]in\b/g;
+const LENGTHS = /(?<![\d.,])[\d.]*[\d¼½¾⅛⅜⅝⅞][\u00a0 ](?:in|ft)\b/g;
+
+/** What a page says of lengths that a studio of inches would not: centimetres, millimetres, and long ones in inches. */
+async function lengthsSaid({ page }: Visitor, address: string): Promise<{ read: number; faults: string[] }> {
+  const said = await page.evaluate(() => {
+    const heard = [...document.querySelectorAll('[aria-label]')].map((node) => node.getAttribute('aria-label'));
+    const drawn = [...document.querySelectorAll('svg text')].map((node) => node.textContent);
+    return [document.body.innerText, ...heard, ...drawn].join('\n');
+  });
+  // A hint tells what else is understood.
+  const own = said.replace(/Such as .*/g, '');
+  const metric = FOR_MACHINES.test(address) ? [] : (own.match(METRIC) ?? []);
+  const long = FOR_TAPES.test(address) ? [] : (own.match(LONG_INCHES) ?? []);
+  return {
+    read: own.match(LENGTHS)?.length ?? 0,
+    faults: [...metric, ...long].map((text) => `a length said as ${text}`),
+  };
 }
 
 async function faultsOf({ page }: Visitor, theme: Theme): Promise<string[]> {

@@ -15,6 +15,12 @@ export async function viewsOf({ get }: World): Promise<[name: string, address: s
   const mirror = first(({ finish, kind }) => finish === 'mirror' && kind === 'round');
   return [
     ['bench', '/bench'],
+    ['searching', '/search'],
+    ['found', '/search?q=satin'],
+    ['first balloons', '/start?step=balloons'],
+    ['first pump', '/start?step=pump'],
+    ['first sizer', '/start?step=sizer'],
+    ['first filling', '/start?step=reading'],
     ['shelf', '/shelf'],
     ['balloon', `/shelf/${eleven.id}`],
     ['balloon for a hot venue', `/shelf/${eleven.id}?temp=35&alt=600&hours=12&wraps=1`],

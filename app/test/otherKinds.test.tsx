@@ -65,7 +65,7 @@ describe('the shelf', () => {
   it('lists every kind with what it is measured by', async () => {
     show(<ShelfList />, withOthers());
     expect(await screen.findByText('Ketteridge Long 260')).toBeTruthy();
-    expect(screen.getByText('2 in across, 60 in long')).toBeTruthy();
+    expect(screen.getByText('2 in across, 5 ft long')).toBeTruthy();
     expect(screen.getByText('18 in flat · 6 pieces')).toBeTruthy();
   });
 });
@@ -73,17 +73,17 @@ describe('the shelf', () => {
 describe('a modelling balloon', () => {
   it('explains its code, and the tail to leave for so many twists', async () => {
     shows('length');
-    expect(screen.getByText(/260: 2 in across, 60 in long when full/)).toBeTruthy();
-    expect(await screen.findByRole('img', { name: 'Filled to 59 in of 60 in, 1 in empty' })).toBeTruthy();
+    expect(screen.getByText(/260: 2 in across, 5 ft long when full/)).toBeTruthy();
+    expect(await screen.findByRole('img', { name: 'Filled to 4 ft 11 in of 5 ft, 1 in empty' })).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'More: twists' }));
-    expect(screen.getByRole('img', { name: 'Filled to 58 in of 60 in, 2 in empty' })).toBeTruthy();
+    expect(screen.getByRole('img', { name: 'Filled to 4 ft 10 in of 5 ft, 2 in empty' })).toBeTruthy();
   });
 
   it('learns length from readings, which start a calibration of their own', async () => {
     shows('length', { pump: PUMP_ID });
     await screen.findByRole('textbox', { name: 'Inflated length, inches' });
     await retype('Inflated length, inches', '90');
-    expect(screen.getByRole('alert').textContent).toMatch(/never longer than 69 in/);
+    expect(screen.getByRole('alert').textContent).toMatch(/never longer than 5 ft 9 in/);
     await retype('Inflated length, inches', '24 1/2');
     await userEvent.click(screen.getByRole('button', { name: 'Add this length' }));
     expect(namesDone()).toEqual(['put calibration', 'put reading']);
@@ -96,9 +96,9 @@ describe('a modelling balloon', () => {
     shows('shapes');
     expect(screen.getByText(/Fill 23⅛ in, leave 1 in empty: 12 in long/)).toBeTruthy();
     await retype('Leaf, stem to tip, inches', '40');
-    expect(screen.getByRole('alert').textContent).toMatch(/Longer than one balloon gives\. The most is 29⅞ in/);
+    expect(screen.getByRole('alert').textContent).toMatch(/Longer than one balloon gives\. The most is 2 ft 5⅞ in/);
     await userEvent.click(screen.getByRole('radio', { name: 'Spray' }));
-    expect(screen.getByText(/12 rays of 29½ in: 59 in across/)).toBeTruthy();
+    expect(screen.getByText(/12 rays of 2 ft 5½ in: 4 ft 11 in across/)).toBeTruthy();
     await userEvent.click(screen.getByRole('radio', { name: 'Curl' }));
     expect(screen.getByText(/turns, 6 in across/)).toBeTruthy();
     await userEvent.click(screen.getByRole('radio', { name: 'Loop' }));

@@ -13,7 +13,7 @@ beforeEach(() => {
 });
 
 const field = () => screen.findByRole('textbox', { name: 'Search everything' });
-const found = () => within(screen.getByRole('list', { name: 'Found' }));
+const found = () => within(screen.getByRole('region', { name: 'Found' }));
 const titles = () =>
   found()
     .getAllByRole('heading')

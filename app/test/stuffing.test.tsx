@@ -296,7 +296,7 @@ describe('a new modelling balloon', () => {
     show(<ModelForm />);
     await userEvent.click(screen.getByRole('radio', { name: 'Modelling' }));
     const code = screen.getByRole('textbox', { name: 'Code on the bag' });
-    expect(screen.getByText(/260: 2 in across, 60 in long/)).toBeTruthy();
+    expect(screen.getByText(/260: 2 in across, 5 ft long/)).toBeTruthy();
     for (const wrong of ['26', '2600']) {
       await userEvent.clear(code);
       await userEvent.type(code, wrong);

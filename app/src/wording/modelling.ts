@@ -21,7 +21,7 @@ type Write = (mm: number) => string;
 export function codeText({ code, widthMm, lengthMm }: ModellingSize, text: Write): string {
   return (
     `${code}: ${text(widthMm)} across, ${text(lengthMm)} long when full. The first digit is the ` +
-    'width, the other two the length, both in inches.'
+    'width, the other two the length, in inches.'
   );
 }
 

@@ -1,5 +1,5 @@
 import type { ModelDetail, Studio } from '@leggero/contract';
-import type { FoilKind } from '@leggero/core';
+import { MM_PER_INCH, type FoilKind } from '@leggero/core';
 import { bodyWhenFull, flatAreaMm2, foilHeadroom, type FoilBody } from '@leggero/core/foil';
 import { foilMassG } from '@leggero/core/helium';
 import { View } from 'react-native';
@@ -77,7 +77,7 @@ function Shown({ model, kind, studio }: ShownProps) {
               <Tool title="High" figure={lengths.bare(body.heightMm)} note={lengths.unit} />
               <Tool title="Deep" figure={lengths.bare(body.depthMm)} note={lengths.unit} />
             </View>
-            <Words look="quiet">{bodyText(model, body, kind, text)}</Words>
+            <Words look="quiet">{bodyText(model, body, kind, lengths.long)}</Words>
           </>
         ) : null}
         <Card title="When to stop">
@@ -113,6 +113,9 @@ function Shown({ model, kind, studio }: ShownProps) {
   );
 }
 
+/** Common practice. */
+const TOPPER_MM = 30 * MM_PER_INCH;
+
 /** What it holds, how it draws in, and how it stands as a topper: common practice. */
 function bodyText(
   { nominalMm, lengthMm }: ModelDetail,
@@ -124,7 +127,8 @@ function bodyText(
   const draws = kind === 'foil' ? ` Lying flat it is ${text(nominalMm)}: full it draws in.` : '';
   const less = lengthMm === null ? '' : ' Figures and letters hold less than this pillow of their size.';
   return (
-    `${holds}${draws}${less} On a column of 11 in balloons a topper wants 30 in or more: a smaller ` + 'one looks lost.'
+    `${holds}${draws}${less} On a column of 11 in balloons a topper wants ${text(TOPPER_MM)} or more: a smaller ` +
+    'one looks lost.'
   );
 }
 

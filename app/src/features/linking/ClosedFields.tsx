@@ -3,6 +3,7 @@ import type { ClosedDesign } from '@leggero/contract';
 import { formatLength, MM_PER_INCH, STEP_MM, TRADE, type Problem } from '@leggero/core';
 import { View } from 'react-native';
 
+import type { Lengths } from '@/views/lengths';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
 import { NumberField } from '@/ui/NumberField';
@@ -30,10 +31,13 @@ const BY = [
   { value: 'base', title: 'By the base' },
   { value: 'mouth', title: 'By the opening' },
 ] as const;
-const STEPS = FORM_STEPS.map((mm) => ({
-  value: String(mm),
-  title: mm === STEP_MM.millimetre ? '0.1 cm' : formatLength({ mm, unit: 'in', step: mm }),
-}));
+/** The steps of a sizer in the studio's own unit, and the one that was chosen before in another. */
+function stepsIn({ unit }: Lengths, chosenMm: number) {
+  return FORM_STEPS.filter((mm) => mm === chosenMm || (mm === STEP_MM.millimetre) === (unit !== 'in')).map((mm) => ({
+    value: String(mm),
+    title: mm === STEP_MM.millimetre ? '0.1 cm' : formatLength({ mm, unit: 'in', step: mm }),
+  }));
+}
 
 const { spokes, firstRing, upperRing, ties } = TRADE.practisedBasket.value;
 /** A basket as it is practised: six spokes, two rings. */
@@ -133,7 +137,7 @@ export function ClosedFields({ design, basis, problem, counts, rings, change }: 
       <Labelled label="Steps of your sizer" error={wrong('stepMm')}>
         <PickChips
           label="Steps of your sizer"
-          options={STEPS}
+          options={stepsIn(basis.lengths, design.stepMm)}
           value={String(design.stepMm)}
           onChange={(value) => change({ stepMm: Number(value) })}
         />

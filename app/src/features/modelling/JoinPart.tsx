@@ -24,7 +24,7 @@ export function JoinPart({ model, size, lengths }: PartProps) {
   const way = TYINGS.find((each) => each === params.way) ?? suggested;
   const halved = params.half === '1';
   const plan = joinersFor({ size, clusters, way, halved });
-  const { text } = lengths;
+  const { long: text } = lengths;
   return (
     <>
       {plan.ok ? (

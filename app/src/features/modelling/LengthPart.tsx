@@ -48,7 +48,7 @@ export function LengthPart({
 }) {
   const tail = tailFor({ size, twists });
   const { law, pump } = view;
-  const { text, fine } = lengths;
+  const { long: text, fine } = lengths;
   const dose =
     law.ok && tail.ok
       ? roundDose({ dose: doseForLength({ law: law.value, lengthMm: tail.value.fillMm }), kind: pump.kind })
@@ -64,8 +64,8 @@ export function LengthPart({
             label={`Filled to ${text(tail.value.fillMm)} of ${text(size.lengthMm)}, ${text(tail.value.tailMm)} empty`}
           />
           <View className="flex-row gap-2">
-            <Tool title="Empty tail" figure={lengths.bare(tail.value.tailMm)} note={lengths.unit} />
-            <Tool title="Fill to" figure={lengths.bare(tail.value.fillMm)} note={`${lengths.unit} long`} />
+            <Tool title="Empty tail" figure={text(tail.value.tailMm)} note="left free" />
+            <Tool title="Fill to" figure={text(tail.value.fillMm)} note="along it" />
             <Tool
               title={pump.kind === 'hand' ? 'Pump strokes' : 'Seconds'}
               figure={dose === null ? '–' : doseText(dose, pump.kind)}
@@ -148,7 +148,7 @@ function AddLength({ model, size, lengths, view }: PartProps & { view: LengthVie
         error={
           problem
             ? `A ${size.code} is never longer than ` +
-              `${lengths.text(problem.code === 'longer-than-full' ? problem.detail.mostMm : size.lengthMm)}.`
+              `${lengths.long(problem.code === 'longer-than-full' ? problem.detail.mostMm : size.lengthMm)}.`
             : undefined
         }
         onChange={setLengthMm}
@@ -164,7 +164,7 @@ function Readings({ view: { calibration, pump }, lengths }: { view: LengthView; 
     <View role="list" className="mt-3">
       {calibration.readings.map(({ id, dose, heightMm }) => (
         <View key={id} role="listitem" className="flex-row items-center border-b border-line">
-          <Words className="flex-1">{`${dosed(dose, pump.kind)}: ${heightMm === null ? '–' : lengths.text(heightMm)}`}</Words>
+          <Words className="flex-1">{`${dosed(dose, pump.kind)}: ${heightMm === null ? '–' : lengths.long(heightMm)}`}</Words>
           <IconButton
             label={`Delete the length after ${dosed(dose, pump.kind)}`}
             icon={Trash}

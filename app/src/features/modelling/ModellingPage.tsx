@@ -53,7 +53,7 @@ export function ModellingPage({ model }: { model: ModelDetail }) {
       aside={<EditDetails modelId={model.id} />}
     >
       <View className={`gap-4 ${wide ? 'max-w-[640px]' : ''}`}>
-        <Words look="quiet">{codeText(size, lengths.text)}</Words>
+        <Words look="quiet">{codeText(size, lengths.long)}</Words>
         <Segmented label="What it is for" options={PARTS} value={part} onChange={(value) => ask({ for: value })} />
         {part === 'shapes' ? <ShapesPart {...props} /> : null}
         {part === 'join' ? <JoinPart {...props} /> : null}

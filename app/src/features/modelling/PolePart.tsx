@@ -27,7 +27,7 @@ export function PolePart({ model, size, lengths }: PartProps) {
   const overlap = Number(params.overlap ?? FIRST.overlap);
   const cover = wrapPole({ size, diameterMm, lengthMm, overlap });
   const problem = cover.ok ? null : cover.problem;
-  const wrong = (field: string) => (problem?.field === field ? poleProblemText(problem, lengths.text) : undefined);
+  const wrong = (field: string) => (problem?.field === field ? poleProblemText(problem, lengths.long) : undefined);
   return (
     <>
       {cover.ok ? (
@@ -36,16 +36,16 @@ export function PolePart({ model, size, lengths }: PartProps) {
             cover={cover.value}
             diameterMm={diameterMm}
             colourHex={model.colourHex}
-            label={`A piece of the pole to scale. ${poleText(cover.value, lengths.text)}`}
+            label={`A piece of the pole to scale. ${poleText(cover.value, lengths.long)}`}
           />
           <View className="flex-row gap-2">
             <Tool title="Balloons" figure={String(cover.value.balloons)} note="empty, pressed flat" />
             <Tool
               title="Turns"
               figure={String(Math.ceil(cover.value.turns))}
-              note={`${lengths.text(cover.value.pitchMm)} on for each`}
+              note={`${lengths.long(cover.value.pitchMm)} on for each`}
             />
-            <Tool title="One covers" figure={lengths.bare(cover.value.coversMm)} note={`${lengths.unit} of pole`} />
+            <Tool title="One covers" figure={lengths.long(cover.value.coversMm)} note="of pole" />
           </View>
         </View>
       ) : null}

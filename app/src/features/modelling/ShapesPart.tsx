@@ -30,7 +30,7 @@ const FIRST_MM: Record<'leaf' | 'loop' | 'curl', number> = {
 export function ShapesPart({ model, size, lengths }: PartProps) {
   const [params, ask] = useAddress<'shape' | 'mm' | 'count'>();
   const shape: ShapeName = SHAPES.find(({ value }) => value === params.shape)?.value ?? 'leaf';
-  const { text } = lengths;
+  const { long: text } = lengths;
   const mm = params.mm === undefined ? (shape === 'spray' ? 0 : FIRST_MM[shape]) : Number(params.mm);
   const count = Number(params.count ?? Math.min(6, mostInSpray(size)));
   const choose = (value: string) => ask({ shape: value, mm: undefined });

@@ -65,7 +65,7 @@ export function SearchPage() {
           onSubmitEditing={openFirst}
           onDown={arrows.ArrowDown}
         />
-        <View id={HITS} role="list" aria-label="Found" className="gap-3">
+        <View id={HITS} role="region" aria-label="Found" className="gap-3">
           {!hits ? (
             <Loading what="the search" />
           ) : hits.length === 0 ? (

@@ -76,7 +76,7 @@ function CodeField({ size, onChange }: Omit<KindFieldsProps, 'kind'>) {
   const { nominalMm, lengthMm } = size;
   const first = modellingCode({ widthMm: nominalMm, lengthMm: lengthMm ?? 0 });
   const [typed, setTyped] = useState(first);
-  const { text } = useLengths();
+  const { long: text } = useLengths();
   const read = readModellingCode(typed);
   return (
     <Field

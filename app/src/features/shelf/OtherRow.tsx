@@ -15,7 +15,7 @@ interface OtherRowProps {
 
 /** A modelling balloon or a foil in the list: no target width, but its size and how many there are. */
 export const OtherRow = memo(function OtherRow({ model, chosen }: OtherRowProps) {
-  const { text } = useLengths();
+  const { long: text } = useLengths();
   const { id, kind, nominalMm, lengthMm, colourName, stock } = model;
   const size =
     kind === 'modelling' && lengthMm !== null
