@@ -19,7 +19,7 @@ const NOT_SHOWN = [
     'ListDetail',
     'OtherPicture',
   ],
-  ...['Page', 'PieceSymbol', 'PlaceFields', 'StandingChoice', 'WithGauge', 'WithModel', 'charts'],
+  ...['Page', 'PieceStill', 'PlaceFields', 'StandingChoice', 'WithGauge', 'WithModel', 'charts'],
 ];
 
 describe('the page of the kit', () => {

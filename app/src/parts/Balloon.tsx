@@ -11,6 +11,8 @@ import {
 import { useId } from 'react';
 import { Circle, Defs, Ellipse, G, LinearGradient, Path, RadialGradient, Stop } from 'react-native-svg';
 
+import { shade } from './shade';
+
 export interface BalloonLook {
   /** As it looks at its usual fill: less filled it is drawn deeper and duller, more filled paler. */
   colourHex: string;
@@ -147,17 +149,6 @@ function DecorMarks({ widthMm, heightMm, hex, decor }: DecorMarksProps) {
 /** A closed outline as SVG has it. */
 function pathOf(points: readonly Point[]): string {
   return `${points.map(({ xMm, yMm }, i) => `${i === 0 ? 'M' : 'L'}${xMm.toFixed(2)} ${yMm.toFixed(2)}`).join('')}Z`;
-}
-
-function channels(hex: string): [number, number, number] {
-  return [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16)) as [number, number, number];
-}
-
-/** A colour towards white (above 0) or black (below 0). */
-export function shade(hex: string, by: number): string {
-  const to = by > 0 ? 255 : 0;
-  const mixed = channels(hex).map((c) => Math.round(c + (to - c) * Math.abs(by)));
-  return `#${mixed.map((c) => c.toString(16).padStart(2, '0')).join('')}`;
 }
 
 /** Ink that reads on a colour: by its relative luminance (WCAG 2.2). */

@@ -17,7 +17,7 @@ import type { Hit } from '@/wording/search';
 
 import { Aperture } from './Aperture';
 import { OtherPicture } from './OtherPicture';
-import { PieceSymbol } from './PieceSymbol';
+import { PieceStill } from './PieceStill';
 
 const SIZE = 44;
 const ICONS = { sizer: Ruler, pump: Wind, study: ClipboardList };
@@ -43,7 +43,7 @@ export function HitRow({ hit }: { hit: Hit }) {
 
 function HitPicture({ hit }: { hit: Hit }) {
   const palette = usePalette();
-  if (hit.kind === 'piece') return <PieceSymbol design={hit.piece.design} />;
+  if (hit.kind === 'piece') return <PieceStill id={hit.id} design={hit.piece.design} size={SIZE} />;
   if (hit.kind === 'balloon') {
     const { kind, nominalMm, colourHex, finish, decor, colourName } = hit.model;
     if (!isWidthKind(kind)) return <OtherPicture model={hit.model} width={SIZE} />;

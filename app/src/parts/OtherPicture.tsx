@@ -2,7 +2,7 @@ import type { ModelRecord } from '@leggero/contract';
 import { View } from 'react-native';
 import Svg, { Ellipse, Path, Rect } from 'react-native-svg';
 
-import { shade } from './Balloon';
+import { shade } from './shade';
 
 /** What has no target width: a coiled tube, or a foil that shines. */
 export function OtherPicture({ model, width = 56 }: { model: ModelRecord; width?: number }) {

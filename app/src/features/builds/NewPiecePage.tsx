@@ -16,7 +16,7 @@ import { Words } from '@/ui/Words';
 import { FORM_WORDS } from '@/wording/pieces';
 
 import { firstDesign } from './firstDesign';
-import { PieceSymbol } from '@/parts/PieceSymbol';
+import { PieceStill } from '@/parts/PieceStill';
 
 const LOOSE: PiecePart = { modelId: null, colourHex: '#d2577e', finish: 'matte' };
 
@@ -102,7 +102,7 @@ function FormTile({ form, part, stepMm, chosen, onPress }: FormTileProps) {
         `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
       }
     >
-      <PieceSymbol design={firstDesign(form, { part, stepMm })} />
+      <PieceStill id={`first ${form}`} design={firstDesign(form, { part, stepMm })} size={64} />
       <Words look="strong" className={chosen ? 'text-pine' : ''}>
         {title}
       </Words>

@@ -3,7 +3,7 @@ import type { FoilBody } from '@leggero/core/foil';
 import { useId } from 'react';
 import { Defs, Ellipse, G, Line, LinearGradient, Rect, Stop } from 'react-native-svg';
 
-import { shade } from '@/parts/Balloon';
+import { shade } from '@/parts/shade';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 

@@ -13,7 +13,7 @@ import { HangPicture } from './HangPicture';
 import { PieceLayout } from './PieceLayout';
 import type { ShownPiece } from './shownPiece';
 import { usePiece } from './usePiece';
-import { viewChain } from './viewHanging';
+import { viewChain } from '@/parts/piece/viewHanging';
 
 const ROOM_MM = 2700;
 

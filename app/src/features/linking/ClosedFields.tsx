@@ -15,7 +15,7 @@ import { linkProblemText } from '@/wording/linking';
 
 import { MmField } from './Fields';
 import type { PieceBasis } from './useBasis';
-import { FORM_STEPS } from './viewClosed';
+import { FORM_STEPS } from '@/parts/piece/viewClosed';
 
 interface ClosedFieldsProps {
   design: ClosedDesign;

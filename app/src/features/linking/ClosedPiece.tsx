@@ -10,7 +10,9 @@ import { counted } from '@/wording/trade';
 
 import { CheckCard } from './CheckCard';
 import { ClosedFields } from './ClosedFields';
-import { FormPicture, type Seen } from './FormPicture';
+import type { Seen } from '@/parts/piece/projector';
+
+import { FormPicture } from './FormPicture';
 import { HandleCard } from './HandleCard';
 import { JointCard } from './JointCard';
 import { PartsCard } from './PartsCard';
@@ -23,7 +25,7 @@ import { StepsCard } from './StepsCard';
 import { TargetCard } from './TargetCard';
 import { ToleranceCard } from './ToleranceCard';
 import { usePiece } from './usePiece';
-import { partOf, viewClosed, type ClosedView } from './viewClosed';
+import { partOf, viewClosed, type ClosedView } from '@/parts/piece/viewClosed';
 
 /** A basket or another closed form: exact sizes, the steps that close best, and what one wrong balloon does. */
 export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {

@@ -18,7 +18,7 @@ import { HangPicture } from './HangPicture';
 import { PieceLayout } from './PieceLayout';
 import type { ShownPiece } from './shownPiece';
 import { usePiece } from './usePiece';
-import { viewCurtain, type CurtainView } from './viewHanging';
+import { viewCurtain, type CurtainView } from '@/parts/piece/viewHanging';
 
 /** A usual room, mm. */
 const ROOM_MM = 2700;

@@ -8,7 +8,8 @@ import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { LengthField } from '@/parts/LengthField';
 
-import { modelOf, type PieceBasis } from './useBasis';
+import { modelOf } from '@/parts/piece/material';
+import type { PieceBasis } from './useBasis';
 
 interface PartPickProps<Part extends PiecePart> {
   label: string;

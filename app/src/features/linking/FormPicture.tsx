@@ -3,14 +3,13 @@ import { useId, useRef, useState } from 'react';
 import { View, type GestureResponderEvent } from 'react-native';
 import { Circle, G, Line, Path } from 'react-native-svg';
 
-import { shade } from '@/parts/Balloon';
+import { shade } from '@/parts/shade';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 
-import { BallShades } from './BallShades';
+import { FIRST_TURN, nearerHalf, projector, type Place, type Seen } from '@/parts/piece/projector';
 
-/** From the side, a little from above; or straight from above. */
-export type Seen = 'side' | 'above';
+import { BallShades } from './BallShades';
 
 interface FormPictureProps {
   label: string;
@@ -30,16 +29,6 @@ interface FormPictureProps {
   onTap: (sphere: number) => void;
 }
 
-interface Place {
-  xMm: number;
-  yMm: number;
-  zMm: number;
-}
-
-/** A handle then lies across; turns are radians. */
-const FIRST_TURN = -0.42;
-/** How far from above the side view looks down. */
-const TILT = 0.3;
 /** Drag that turns it by a radian, px. */
 const PX_PER_RADIAN = 120;
 /** A press that moves less is a tap, px. */
@@ -149,8 +138,6 @@ function Turned(props: FormPictureProps & { turn: number; width: number; high: n
   const { shown, arch, project, scale, dx, dy } = frameOf(props, turn, width, high);
   const colours = [...new Set(spheres.map(({ key }) => colourOf(key)))];
   const standing = new Set(chosen);
-  const middle = Math.floor(arch.length / 2);
-  const nearer = [arch.slice(0, middle + 1), arch.slice(middle)].sort((p, q) => depthOf(q) - depthOf(p))[0];
   return (
     <>
       <BallShades id={id} colours={colours} />
@@ -188,16 +175,11 @@ function Turned(props: FormPictureProps & { turn: number; width: number; high: n
             </G>
           );
         })}
-        {handle && nearer ? <Arch line={nearer} {...handle} /> : null}
+        {handle ? <Arch line={nearerHalf(arch)} {...handle} /> : null}
         {gap ? <GapLine gap={gap} project={project} scale={scale} colour={palette.out} /> : null}
       </G>
     </>
   );
-}
-
-/** How near one half of a handle is, at its foot. */
-function depthOf(half: Frame['arch']): number {
-  return Math.min(half[0]?.depth ?? 0, half.at(-1)?.depth ?? 0);
 }
 
 interface ArchProps {
@@ -218,17 +200,6 @@ function Arch({ line, widthMm, colourHex }: ArchProps) {
       <Path d={d} {...stroke} stroke={shade(colourHex, 0.35)} strokeWidth={widthMm * 0.16} />
     </>
   );
-}
-
-/** Where a point stands on the screen, mm, y downwards; nearer points have a larger depth. */
-function projector(seen: Seen, turn: number): (place: Place) => { x: number; y: number; depth: number } {
-  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
-  const [up, down] = seen === 'above' ? [0, 1] : [Math.cos(TILT), Math.sin(TILT)];
-  return ({ xMm, yMm, zMm }) => {
-    const x = xMm * cos - yMm * sin;
-    const back = xMm * sin + yMm * cos;
-    return { x, y: -zMm * up - back * down, depth: zMm * down - back * up };
-  };
 }
 
 /** The knot and its tail, low on a balloon. */

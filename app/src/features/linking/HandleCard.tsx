@@ -9,7 +9,7 @@ import { handleProblemText } from '@/wording/linking';
 
 import { MmField } from './Fields';
 import type { PieceBasis } from './useBasis';
-import type { ClosedView } from './viewClosed';
+import type { ClosedView } from '@/parts/piece/viewClosed';
 
 interface HandleCardProps {
   handle: ClosedDesign['handle'];

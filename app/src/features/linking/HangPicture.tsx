@@ -2,12 +2,12 @@ import { useId, useRef } from 'react';
 import { View, type GestureResponderEvent } from 'react-native';
 import { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 
-import { shade } from '@/parts/Balloon';
+import { shade } from '@/parts/shade';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 
 import { BallShades } from './BallShades';
-import type { Dot } from './sizes';
+import type { Dot } from '@/parts/piece/sizes';
 
 /** A level of the room, above the floor, mm. */
 export interface RoomLine {

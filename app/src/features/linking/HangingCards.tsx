@@ -6,7 +6,7 @@ import { Cautions } from '@/parts/Cautions';
 import { CheckCard } from './CheckCard';
 import { RepeatCard } from './Fields';
 import { JointCard } from './JointCard';
-import type { PieceSize } from './sizes';
+import type { PieceSize } from '@/parts/piece/sizes';
 import { SizesCard } from './SizesCard';
 import { TargetCard } from './TargetCard';
 import type { PieceBasis } from './useBasis';

@@ -15,7 +15,8 @@ import { counted } from '@/wording/trade';
 
 import type { PiecePart } from '@leggero/contract';
 
-import { jointOf, modelOf, type PieceBasis } from './useBasis';
+import { jointOf, modelOf } from '@/parts/piece/material';
+import type { PieceBasis } from './useBasis';
 
 /** What knot and tail take between two balloons: from memory, or learned from chains laid out and measured. */
 export function JointCard({ part, basis }: { part: PiecePart; basis: PieceBasis }) {

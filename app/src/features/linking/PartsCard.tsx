@@ -4,9 +4,9 @@ import { View } from 'react-native';
 import { Card } from '@/ui/Card';
 
 import { PartPick } from './Fields';
-import type { PieceSize } from './sizes';
+import type { PieceSize } from '@/parts/piece/sizes';
 import type { PieceBasis } from './useBasis';
-import { partOf } from './viewClosed';
+import { partOf } from '@/parts/piece/viewClosed';
 
 interface PartsCardProps {
   design: ClosedDesign;

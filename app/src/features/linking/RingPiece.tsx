@@ -16,7 +16,9 @@ import { counted } from '@/wording/trade';
 
 import { CheckCard } from './CheckCard';
 import { MmField, RepeatCard } from './Fields';
-import { FormPicture, type Seen } from './FormPicture';
+import type { Seen } from '@/parts/piece/projector';
+
+import { FormPicture } from './FormPicture';
 import { JointCard } from './JointCard';
 import { PieceLayout } from './PieceLayout';
 import type { ShownPiece } from './shownPiece';
@@ -24,7 +26,7 @@ import { SizesCard } from './SizesCard';
 import { TargetCard } from './TargetCard';
 import { ToleranceCard } from './ToleranceCard';
 import { usePiece } from './usePiece';
-import { viewRing } from './viewClosed';
+import { viewRing } from '@/parts/piece/viewClosed';
 
 const FIT_WORDS: Record<RingFit, string> = { around: 'Around it', on: 'Along it', inside: 'Inside it' };
 const POT_MM = 254;

@@ -7,7 +7,7 @@ import { Words } from '@/ui/Words';
 import { closingText } from '@/wording/linking';
 import { listed } from '@/wording/trade';
 
-import type { PieceSize } from './sizes';
+import type { PieceSize } from '@/parts/piece/sizes';
 import type { PieceBasis } from './useBasis';
 
 interface SizesCardProps {

@@ -18,7 +18,7 @@ import { HangPicture, type RoomLine } from './HangPicture';
 import { PieceLayout } from './PieceLayout';
 import type { ShownPiece } from './shownPiece';
 import { usePiece } from './usePiece';
-import { viewSwag } from './viewHanging';
+import { viewSwag } from '@/parts/piece/viewHanging';
 
 /** Swags between fixings: how long, how many, how steep, how low. */
 export function SwagPiece(shown: ShownPiece<DesignOf<'swag'>>) {

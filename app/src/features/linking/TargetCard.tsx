@@ -9,8 +9,9 @@ import { Tool } from '@/ui/Tool';
 import { Words } from '@/ui/Words';
 import { doseText, doseUnit, ORIGIN_WORDS } from '@/wording/trade';
 
-import type { PieceSize } from './sizes';
-import { modelOf, nominalOf, type PieceBasis } from './useBasis';
+import type { PieceSize } from '@/parts/piece/sizes';
+import { modelOf, nominalOf } from '@/parts/piece/material';
+import type { PieceBasis } from './useBasis';
 
 /** What one size is filled to, and how to hit it. */
 export function TargetCard({ size, basis }: { size: PieceSize; basis: PieceBasis }) {

@@ -1,6 +1,6 @@
 import { Circle, G, Path } from 'react-native-svg';
 
-import { shade } from '@/parts/Balloon';
+import { shade } from '@/parts/shade';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 

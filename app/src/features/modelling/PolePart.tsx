@@ -3,7 +3,7 @@ import { wrapPole, type PoleCover } from '@leggero/core/modelling';
 import { View } from 'react-native';
 import { ClipPath, Defs, G, Path, Rect } from 'react-native-svg';
 
-import { shade } from '@/parts/Balloon';
+import { shade } from '@/parts/shade';
 import { Cautions } from '@/parts/Cautions';
 import { LengthField } from '@/parts/LengthField';
 import { Picture } from '@/ui/Picture';

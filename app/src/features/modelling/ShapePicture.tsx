@@ -1,7 +1,7 @@
 import type { ModellingSize } from '@leggero/core/modelling';
 import { Circle, G, Path } from 'react-native-svg';
 
-import { shade } from '@/parts/Balloon';
+import { shade } from '@/parts/shade';
 import { Picture } from '@/ui/Picture';
 
 /** What a drawing of a shape needs, mm. */

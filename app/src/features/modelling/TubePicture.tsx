@@ -1,7 +1,7 @@
 import type { ModellingSize } from '@leggero/core/modelling';
 import { Line, Path, Rect } from 'react-native-svg';
 
-import { shade } from '@/parts/Balloon';
+import { shade } from '@/parts/shade';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 

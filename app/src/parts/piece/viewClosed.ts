@@ -29,7 +29,7 @@ import {
 import { layerTitle } from '@/wording/pieces';
 
 import type { PieceSize } from './sizes';
-import { FINEST_MM, jointOf, linkToleranceMm, modelOf, nominalOf, type PieceBasis } from './useBasis';
+import { FINEST_MM, jointOf, linkToleranceMm, modelOf, nominalOf, type Material } from './material';
 
 /** A closed form worked out. */
 export interface ClosedView {
@@ -52,7 +52,7 @@ const TIE_NOMINAL_MM = 5 * MM_PER.in;
 
 export function viewClosed(
   design: ClosedDesign,
-  basis: PieceBasis,
+  basis: Material,
 ): { ok: true; value: ClosedView } | { ok: false; problem: Problem<LinkProblemCode> } {
   const { form: kind, count, rings, by, baseMm, mouthMm, leanDeg, stepMm, handle } = design;
   const { jointMm } = jointOf(design.usual, basis);
@@ -114,7 +114,7 @@ function other(shape: FormShape, stepMm: number) {
   return snapped.ok ? { ok: true as const, value: { snapped: snapped.value, exact: exact.value } } : snapped;
 }
 
-function leastTieMm(design: ClosedDesign, basis: PieceBasis): number {
+function leastTieMm(design: ClosedDesign, basis: Material): number {
   const part = design.parts['ties-1'];
   const nominalMm = (part && modelOf(part, basis)?.nominalMm) ?? TIE_NOMINAL_MM;
   return usefulWidths({ nominalMm }).leastMm;
@@ -123,7 +123,7 @@ function leastTieMm(design: ClosedDesign, basis: PieceBasis): number {
 /** A 260 where no modelling balloon is chosen. */
 const LONG = { code: '260', widthMm: 2 * MM_PER.in, lengthMm: 60 * MM_PER.in };
 
-function handleSize(part: PiecePart, { longs }: PieceBasis) {
+function handleSize(part: PiecePart, { longs }: Material) {
   const model = longs.find(({ id }) => id === part.modelId);
   return model?.lengthMm ? { code: '', widthMm: model.nominalMm, lengthMm: model.lengthMm } : LONG;
 }
@@ -143,7 +143,7 @@ export interface RingView {
 
 export function viewRing(
   design: DesignOf<'ring'>,
-  basis: PieceBasis,
+  basis: Material,
 ): { ok: true; value: RingView } | { ok: false; problem: Problem<LinkProblemCode> } {
   const { count, rings, thing } = design;
   const first = rings[0]!;

@@ -19,7 +19,7 @@ import {
 import { layerTitle } from '@/wording/pieces';
 
 import type { Dot, PieceSize } from './sizes';
-import { jointOf, linkToleranceMm, nominalOf, usefulOf, type PieceBasis } from './useBasis';
+import { jointOf, linkToleranceMm, nominalOf, usefulOf, type Material } from './material';
 
 /** A hanging piece worked out: its balloons where they hang, and their sizes. */
 export interface Hanging {
@@ -32,13 +32,13 @@ export interface Hanging {
 const meanOf = (repeat: readonly SizedPart[]) => repeat.reduce((sum, { widthMm }) => sum + widthMm, 0) / repeat.length;
 
 /** The joint of a repeat: of its first balloon, as neck and tail are alike along a chain. */
-const jointIn = (repeat: readonly SizedPart[], basis: PieceBasis) => jointOf(repeat[0]!, basis).jointMm;
+const jointIn = (repeat: readonly SizedPart[], basis: Material) => jointOf(repeat[0]!, basis).jointMm;
 
 function sizesOf(
   repeat: readonly SizedPart[],
   counts: readonly number[],
   finisher: { part: SizedPart; count: number } | null,
-  basis: PieceBasis,
+  basis: Material,
   title: (key: string) => string,
 ): PieceSize[] {
   const lines = repeat.map((part, i) => ({ key: `part-${i + 1}`, part, count: counts[i] ?? 0 }));
@@ -91,7 +91,7 @@ export type ChainView = Hanging & {
 /** A chain: every size of the repeat is brought to the steps by the one factor with which it lands. */
 export function viewChain(
   design: DesignOf<'chain'>,
-  basis: PieceBasis,
+  basis: Material,
 ): { ok: true; value: ChainView } | { ok: false; problem: Problem<LinkProblemCode> } {
   const { repeat, finisher, lengthMm, roomMm } = design;
   const jointMm = jointIn(repeat, basis);
@@ -144,7 +144,7 @@ export type SwagView = Hanging & { rows: SwagRow[]; lowestMm: number };
 /** Swags in rows between fixings; a single one may hang from fixings of unequal height. */
 export function viewSwag(
   design: DesignOf<'swag'>,
-  basis: PieceBasis,
+  basis: Material,
 ): { ok: true; value: SwagView } | { ok: false; problem: Problem<LinkProblemCode> } {
   const { repeat, spanMm, bays, dropMm, riseMm, rows, rowDropMm, fixingsMm } = design;
   const jointMm = jointIn(repeat, basis);
@@ -212,7 +212,7 @@ export type CurtainView = Hanging & { made: Curtain };
 /** A curtain of chains, or a grid. */
 export function viewCurtain(
   design: DesignOf<'curtain'>,
-  basis: PieceBasis,
+  basis: Material,
 ): { ok: true; value: CurtainView } | { ok: false; problem: Problem<LinkProblemCode> } {
   const { repeat, finisher, ceilingMm, form: _, trimmed: __, ...asked } = design;
   const jointMm = jointIn(repeat, basis);

@@ -1,0 +1,49 @@
+import type { ChainRecord, PiecePart, ShelfModel, Studio } from '@leggero/contract';
+import { MM_PER, STEP_MM, usefulWidths, workToleranceMm } from '@leggero/core';
+import { jointFor, type Joint } from '@leggero/core/linking';
+
+/** What the balloons of a piece are worked out from beside its own design. */
+export interface Material {
+  knowledge: { models: readonly Pick<ShelfModel, 'id' | 'nominalMm'>[] };
+  studio: Pick<Studio, 'stepMm'>;
+  chains: readonly ChainRecord[];
+  /** Modelling balloons, for handles. */
+  longs: readonly Pick<ShelfModel, 'id' | 'nominalMm' | 'lengthMm'>[];
+}
+
+/** A nominal for parts whose balloon is not chosen or is gone: small linking balloons are 6 in (common practice). */
+const LOOSE_NOMINAL_MM = 6 * MM_PER.in;
+
+export function modelOf<Model extends Pick<ShelfModel, 'id'>>(
+  part: PiecePart,
+  { knowledge }: { knowledge: { models: readonly Model[] } },
+): Model | undefined {
+  return knowledge.models.find(({ id }) => id === part.modelId);
+}
+
+export function nominalOf(part: PiecePart, { knowledge }: Pick<Material, 'knowledge'>): number {
+  return modelOf(part, { knowledge })?.nominalMm ?? LOOSE_NOMINAL_MM;
+}
+
+/** What knot and tail of a part take, from its own measured chains. */
+export function jointOf(part: PiecePart, basis: Material): Joint {
+  const nominalMm = nominalOf(part, basis);
+  const chains = basis.chains.filter(({ modelId }) => modelId === part.modelId);
+  return jointFor({ nominalMm, chains });
+}
+
+/** The widths that a part is useful in, mm. */
+export function usefulOf(
+  part: PiecePart,
+  { knowledge }: Pick<Material, 'knowledge'>,
+): { leastMm: number; mostMm: number } {
+  return usefulWidths({ nominalMm: nominalOf(part, { knowledge }) });
+}
+
+/** How far a balloon of linking work may be off where nothing closes, mm either way. */
+export function linkToleranceMm(nominalMm: number): number {
+  return workToleranceMm({ work: 'linking', nominalMm });
+}
+
+/** The least that a check can tell, mm. */
+export const FINEST_MM = STEP_MM.millimetre / 2;

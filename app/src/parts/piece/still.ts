@@ -1,0 +1,123 @@
+import type { PieceDesign } from '@leggero/contract';
+import { handleLine } from '@leggero/core/linking';
+
+import { shade } from '../shade';
+import type { Material } from './material';
+import { FIRST_TURN, nearerHalf, projector } from './projector';
+import { partOf, viewClosed, viewRing } from './viewClosed';
+import { viewChain, viewCurtain, viewSwag } from './viewHanging';
+
+/** A balloon as it is seen, mm: x to the right, y downwards. */
+interface Ball {
+  x: number;
+  y: number;
+  r: number;
+  hex: string;
+}
+
+/** A piece as it is seen: its balloons from back to front, and its handle. */
+export interface Still {
+  balls: Ball[];
+  handle: { line: { x: number; y: number }[]; near: { x: number; y: number }[]; widthMm: number; hex: string } | null;
+}
+
+/** A piece as its page first shows it; null where it cannot be worked out. */
+export function stillOf(design: PieceDesign, material: Material): Still | null {
+  switch (design.form) {
+    case 'chain':
+      return hanging(viewChain(design, material));
+    case 'swag':
+      return hanging(viewSwag(design, material));
+    case 'curtain':
+      return hanging(viewCurtain(design, material));
+    case 'ring': {
+      const view = viewRing(design, material);
+      const hexOf = (key: string) => design.rings[Number(key.replace('ring-', '')) - 1]!.colourHex;
+      return view.ok ? { balls: seen(view.value.spheres, hexOf), handle: null } : null;
+    }
+    default: {
+      const view = viewClosed(design, material);
+      if (!view.ok) return null;
+      const { spheres, handle, snapped } = view.value;
+      const balls = seen(spheres, (key) => partOf(design, key).colourHex);
+      if (!handle?.ok || !design.handle) return { balls, handle: null };
+      const line = handleLine(snapped.form, handle.value).map(project);
+      const { colourHex: hex } = design.handle.part;
+      return { balls, handle: { line, near: nearerHalf(line), widthMm: handle.value.widthMm, hex } };
+    }
+  }
+}
+
+type Hung =
+  { ok: false } | { ok: true; value: { dots: { xMm: number; yMm: number; widthMm: number; colourHex: string }[] } };
+
+function hanging(view: Hung): Still | null {
+  if (!view.ok) return null;
+  const balls = view.value.dots.map(({ xMm, yMm, widthMm, colourHex }) => ({
+    x: xMm,
+    y: yMm,
+    r: widthMm / 2,
+    hex: colourHex,
+  }));
+  return { balls, handle: null };
+}
+
+const project = projector('side', FIRST_TURN);
+
+type Spheres = readonly { xMm: number; yMm: number; zMm: number; widthMm: number; key: string }[];
+
+function seen(spheres: Spheres, hexOf: (key: string) => string): Ball[] {
+  return spheres
+    .map((sphere) => ({ ...project(sphere), r: sphere.widthMm / 2, hex: hexOf(sphere.key) }))
+    .sort((a, b) => a.depth - b.depth)
+    .map(({ x, y, r, hex }) => ({ x, y, r, hex }));
+}
+
+/** How a still lies in a square of so many px. */
+export function frameOf({ balls, handle }: Still, px: number): { scale: number; dx: number; dy: number } {
+  const half = (handle?.widthMm ?? 0) / 2;
+  const round = [...balls, ...(handle?.line ?? []).map((place) => ({ ...place, r: half }))];
+  const [left, right] = [Math.min(...round.map(({ x, r }) => x - r)), Math.max(...round.map(({ x, r }) => x + r))];
+  const [top, foot] = [Math.min(...round.map(({ y, r }) => y - r)), Math.max(...round.map(({ y, r }) => y + r))];
+  const scale = (px - 2 * EDGE_PX) / Math.max(right - left, foot - top, 1);
+  return { scale, dx: px / 2 - ((left + right) / 2) * scale, dy: px / 2 - ((top + foot) / 2) * scale };
+}
+
+const EDGE_PX = 2;
+
+/** Draws a still into a square of so many px, on nothing. */
+export function drawStill(context: OffscreenCanvasRenderingContext2D, still: Still, px: number): void {
+  const { scale, dx, dy } = frameOf(still, px);
+  context.setTransform(scale, 0, 0, scale, dx, dy);
+  if (still.handle) drawArch(context, still.handle, still.handle.line);
+  for (const { x, y, r, hex } of still.balls) {
+    // Light from the upper left, as on the piece's own page.
+    const light = context.createRadialGradient(x - 0.28 * r, y - 0.4 * r, 0, x - 0.28 * r, y - 0.4 * r, 1.7 * r);
+    light.addColorStop(0, shade(hex, 0.38));
+    light.addColorStop(0.4, hex);
+    light.addColorStop(1, shade(hex, -0.4));
+    context.fillStyle = light;
+    context.beginPath();
+    context.arc(x, y, r, 0, 2 * Math.PI);
+    context.fill();
+  }
+  if (still.handle) drawArch(context, still.handle, still.handle.near);
+}
+
+function drawArch(
+  context: OffscreenCanvasRenderingContext2D,
+  { widthMm, hex }: NonNullable<Still['handle']>,
+  line: readonly { x: number; y: number }[],
+): void {
+  context.lineJoin = 'round';
+  for (const [colour, share] of [
+    [shade(hex, -0.3), 1],
+    [hex, 0.8],
+  ] as const) {
+    context.strokeStyle = colour;
+    context.lineWidth = share * widthMm;
+    context.beginPath();
+    line.forEach(({ x, y }, i) => (i === 0 ? context.moveTo(x, y) : context.lineTo(x, y)));
+    context.stroke();
+  }
+}

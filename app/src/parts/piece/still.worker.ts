@@ -1,0 +1,42 @@
+import type { PieceDesign } from '@leggero/contract';
+
+import { answerWith } from '@/device/answer';
+
+import type { Material } from './material';
+import { drawStill, stillOf } from './still';
+
+/** What the worker is sent: pieces to be drawn. */
+export interface StillQuestion {
+  jobs: { design: PieceDesign; material: Material }[];
+  px: number;
+}
+/** For each a picture as an address of data; none for what cannot be worked out. */
+export type StillAnswer = (string | null)[];
+
+async function draw({ jobs, px }: StillQuestion): Promise<StillAnswer> {
+  const pictures: StillAnswer = [];
+  for (const { design, material } of jobs) {
+    const still = stillOf(design, material);
+    const canvas = new OffscreenCanvas(px, px);
+    const context = canvas.getContext('2d');
+    if (!still || !context) {
+      pictures.push(null);
+      continue;
+    }
+    drawStill(context, still, px);
+    pictures.push(await addressOf(await canvas.convertToBlob()));
+  }
+  return pictures;
+}
+
+function addressOf(picture: Blob): Promise<string> {
+  return new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(reader.result as string);
+    reader.onerror = () => reject(new Error('the picture could not be read'));
+    reader.readAsDataURL(picture);
+  });
+}
+
+/** Works pieces out and draws them, off the page's own thread. */
+answerWith<StillQuestion, StillAnswer>({ work: draw });

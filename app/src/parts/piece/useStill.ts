@@ -1,0 +1,106 @@
+import type { ChainRecord, ModelRecord, PieceDesign, Studio } from '@leggero/contract';
+import { useEffect } from 'react';
+import { create } from 'zustand';
+
+import { useChains, useModels, useStudio } from '@/data/records';
+import { keepStills, keptStills, type KeptStill } from '@/data/stills';
+import { ask } from '@/device/ask';
+
+import type { Material } from './material';
+import type { StillAnswer, StillQuestion } from './still.worker';
+
+/** Of a still: three times as sharp as it is shown. */
+const PX = 192;
+/** Pieces a worker draws before the page is shown them. */
+const AT_ONCE = 12;
+/** Changes when the way of drawing does: what was drawn before is drawn again. */
+const HAND = 1;
+
+/** What a picture is drawn from, as it is written to tell one from another. */
+type DrawnFrom = [hand: number, design: PieceDesign, material: Material];
+
+const useStills = create<{ stills: ReadonlyMap<string, KeptStill> | null }>(() => ({ stills: null }));
+/** What each piece that is wanted is drawn from. */
+const wanted = new Map<string, string>();
+let busy = false;
+
+/**
+ * A small picture of a piece, as an address of data: the one this device has, until a worker has drawn the one of now.
+ * Null while there is none.
+ */
+export function useStill(id: string, design: PieceDesign): string | null {
+  const material = useMaterial(design);
+  const from = material && JSON.stringify([HAND, design, material] satisfies DrawnFrom);
+  const kept = useStills(({ stills }) => stills?.get(id));
+  const keptFrom = kept?.from;
+  useEffect(() => {
+    if (!from || keptFrom === from) return;
+    wanted.set(id, from);
+    void drawWanted();
+  }, [id, from, keptFrom]);
+  return kept?.picture ?? null;
+}
+
+/** What of the records a piece is drawn from, and no more: a new reading changes no picture. */
+function useMaterial(design: PieceDesign): Material | null {
+  const models = useModels().data;
+  const studio = useStudio().data;
+  const chains = useChains().data;
+  return models && studio && chains ? materialOf(design, { models, studio, chains }) : null;
+}
+
+/** The balloons that a design names. */
+const NAMED = /"modelId":"([^"]+)"/g;
+
+/** Of the records what a design is drawn from. */
+function materialOf(
+  design: PieceDesign,
+  { models, studio, chains }: { models: readonly ModelRecord[]; studio: Studio; chains: readonly ChainRecord[] },
+): Material {
+  const named = new Set([...JSON.stringify(design).matchAll(NAMED)].map(([, id]) => id));
+  const own = models
+    .filter(({ id }) => named.has(id))
+    .map(({ id, nominalMm, lengthMm, kind }) => ({ id, nominalMm, lengthMm, kind }));
+  return {
+    knowledge: { models: own.filter(({ kind }) => kind !== 'modelling') },
+    longs: own.filter(({ kind }) => kind === 'modelling'),
+    studio: { stepMm: studio.stepMm },
+    chains: chains.filter(({ modelId }) => named.has(modelId)),
+  };
+}
+
+/** Has what is wanted drawn, some at a time, once; what was kept from the last visit is looked at first. */
+async function drawWanted(): Promise<void> {
+  if (busy || typeof Worker === 'undefined' || typeof OffscreenCanvas === 'undefined') return;
+  busy = true;
+  try {
+    if (useStills.getState().stills === null) useStills.setState({ stills: await keptStills() });
+    for (let jobs = nextJobs(); jobs.length > 0; jobs = nextJobs()) {
+      const worker = new Worker(new URL('./still.worker', window.location.href));
+      const question = { jobs: jobs.map(([, from]) => jobOf(from)), px: PX };
+      const pictures = await ask<StillQuestion, StillAnswer>(worker, { question }).catch(() => jobs.map(() => null));
+      const drawn = new Map(jobs.map(([id, from], i) => [id, { from, picture: pictures[i] ?? null }]));
+      useStills.setState(({ stills }) => ({ stills: new Map([...(stills ?? []), ...drawn]) }));
+      await keepStills(drawn);
+    }
+  } finally {
+    busy = false;
+  }
+}
+
+/** The next few that are not drawn yet. */
+function nextJobs(): [id: string, from: string][] {
+  const { stills } = useStills.getState();
+  const jobs: [string, string][] = [];
+  for (const [id, from] of wanted) {
+    if (jobs.length === AT_ONCE) break;
+    wanted.delete(id);
+    if (stills?.get(id)?.from !== from) jobs.push([id, from]);
+  }
+  return jobs;
+}
+
+function jobOf(from: string): StillQuestion['jobs'][number] {
+  const [, design, material] = JSON.parse(from) as DrawnFrom;
+  return { design, material };
+}
