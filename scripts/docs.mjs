@@ -12,8 +12,7 @@ const METHOD = path.join(ROOT, 'docs/method');
 
 const HEAD = `# All constants
 
-Every number of the trade that the core decides by. This page is made from \`core/src/trade/constants.ts\` by
-\`npm run docs\`.
+Every number of the trade that the core decides by. This page is made from \`core/src/trade/\` by \`npm run docs\`.
 `;
 
 /**
@@ -47,9 +46,14 @@ await run(async () => {
 /** The table of the core, as the core has it. */
 async function tradeConstants() {
   mkdirSync(CACHE, { recursive: true });
-  const file = path.join(CACHE, 'trade.mjs');
-  writeFileSync(file, await bundle(path.join(ROOT, 'core/src/trade/index.ts')));
-  return (await import(pathToFileURL(file).href)).TRADE;
+  const [{ TRADE }, { CONSTANTS }] = await Promise.all(
+    ['trade', 'constants'].map(async (name) => {
+      const file = path.join(CACHE, `${name}.mjs`);
+      writeFileSync(file, await bundle(path.join(ROOT, `core/src/trade/${name}.ts`)));
+      return import(pathToFileURL(file).href);
+    }),
+  );
+  return Object.fromEntries(Object.entries(CONSTANTS).map(([name, words]) => [name, { value: TRADE[name], ...words }]));
 }
 
 /** A page with its blocks of constants filled anew. */

@@ -1,5 +1,8 @@
 import { once } from 'node:events';
+import { readFileSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
+import path from 'node:path';
+import { pathToFileURL } from 'node:url';
 
 import type { Page } from 'puppeteer-core';
 
@@ -7,7 +10,10 @@ import { PHONE, type Bench } from './bench';
 import { median } from './figure';
 import { grow } from './grown';
 import { longTasks, redrawsOf, tapsOn, watchLongTasksFromStart } from './page';
-import { buildEmpty, serve } from './size';
+import { buildEmpty, ROOT, serve } from './size';
+
+const OFFLINE = pathToFileURL(path.join(ROOT, 'scripts/lib/offline.mjs')).href;
+const REGISTERS = "<script>navigator.serviceWorker.register('/sw.js')</script>";
 
 const GROWN = { models: 300, readings: 100_000, pieces: 200, checks: 2000 };
 const LITTLE = { models: 6, readings: 60, pieces: 2, checks: 4 };
@@ -24,6 +30,7 @@ export async function measureReplica(bench: Bench): Promise<void> {
     const page = await phoneOf(bench);
     await measureFill(bench, page, world.url);
     await measureOpening(bench, page, { shelf: `${world.url}/shelf`, empty: empty?.url });
+    await measureOffline(bench, page, { deep: `${world.url}/shelf/${modelId}`, empty: empty?.url });
     await measureSearch(bench, page, `${world.url}/search`);
     const check = `${world.url}/shelf/${modelId}/check/${checkId}`;
     await measureTap(bench, page, { check, empty: empty?.url });
@@ -39,9 +46,14 @@ async function phoneOf({ blank }: Bench): Promise<Page> {
   return page;
 }
 
-/** An empty app at an address of its own. */
+/** An empty app at an address of its own, kept on the device as the app itself is. */
 async function startEmpty(): Promise<{ url: string; end: () => void }> {
-  const server = serve(buildEmpty());
+  const folder = buildEmpty();
+  const index = path.join(folder, 'index.html');
+  writeFileSync(index, readFileSync(index, 'utf8').replace('</body>', `${REGISTERS}</body>`));
+  const { keepOffline } = (await import(OFFLINE)) as { keepOffline: (folder: string) => Promise<void> };
+  await keepOffline(folder);
+  const server = serve(folder);
   await once(server, 'listening');
   const { port } = server.address() as AddressInfo;
   const end = () => {
@@ -120,6 +132,32 @@ async function openings(page: Page, address: string, says: string, times: number
     );
   }
   return took;
+}
+
+/** The same from what the device keeps, at an address deep in the app and without a network. */
+async function measureOffline(
+  { rounds, report }: Bench,
+  page: Page,
+  { deep, empty }: { deep: string } & Beside,
+): Promise<void> {
+  const offline = async (address: string, says: string) => {
+    await page.goto(address, { waitUntil: 'domcontentloaded' });
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null, { timeout: 60_000 });
+    await page.setOfflineMode(true);
+    const took = await openings(page, address, says, rounds(OPENINGS));
+    await page.setOfflineMode(false);
+    return took;
+  };
+  const ours = await offline(deep, 'Line');
+  const theirs = empty ? await offline(empty, 'empty') : ours;
+  report({
+    what: `opening a balloon's page without a network (median of ${ours.length})`,
+    ours: median(ours),
+    yardstick: 'an empty Expo app that is installed',
+    theirs: median(theirs),
+    unit: 'ms',
+    most: 1.5,
+  });
 }
 
 const SOUGHT = 'line 11 kelp';

@@ -9,7 +9,7 @@ import { gzipSync } from 'node:zlib';
 
 import type { Bench } from './bench';
 
-const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
+export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 const APP = path.join(ROOT, 'app');
 const EMPTY = path.join(ROOT, 'speed/.work/empty');
 
@@ -44,6 +44,7 @@ export function buildEmpty(): string {
     'zod-locales.js',
     'package.json',
     'assets',
+    'public',
     'src/ui/palette.json',
   ]) {
     cpSync(path.join(APP, file), path.join(EMPTY, file), { recursive: true });

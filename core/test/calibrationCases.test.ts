@@ -123,15 +123,15 @@ describe('what is learned of a way of measuring', () => {
       })),
       inflators: new Map([['p', { kind: 'hand' as const }]]),
     }).errors;
-  const { tape, caliper } = TRADE.measureSdMm.value;
+  const { tape, caliper } = TRADE.measureSdMm;
 
   it('is learned of that way alone', () => {
     const errors = learned(read('caliper', 7), read('caliper', 7), read('caliper', 7));
     expect(errors.ways.caliper.readings).toBe(24);
     expect(errors.ways.caliper.sdMm).toBeGreaterThan(4 * caliper);
     expect(errors.ways.tape).toMatchObject({ readings: 0, sdMm: expect.closeTo(tape, 6) as number, assumedMm: tape });
-    expect(errors.worths.get('p')!).toBeGreaterThan(TRADE.priorReadings.value);
-    expect(errors.worths.get('p')!).toBeLessThanOrEqual(TRADE.priorReadings.value + 24);
+    expect(errors.worths.get('p')!).toBeGreaterThan(TRADE.priorReadings);
+    expect(errors.worths.get('p')!).toBeLessThanOrEqual(TRADE.priorReadings + 24);
   });
 
   it('a way that is not said is the tape, and steady hands are found steady', () => {
@@ -147,7 +147,7 @@ describe('what is learned of a way of measuring', () => {
     const [few, more] = [learned(fresh, fresh, fresh), learned(fresh, fresh, fresh, fresh, fresh, fresh)];
     expect(few.ways.tape.sdMm).toBeLessThan(0.8 * tape);
     expect(more.ways.tape.sdMm).toBeLessThan(few.ways.tape.sdMm);
-    expect(few.doses.get('p')!.sd).toBeLessThan(TRADE.doseShare.value.hand);
+    expect(few.doses.get('p')!.sd).toBeLessThan(TRADE.doseShare.hand);
     expect(more.doses.get('p')!.sd).toBeLessThan(few.doses.get('p')!.sd);
   });
 
@@ -209,7 +209,7 @@ describe('what is expected of a shape', () => {
       [150 * 1.2, 1],
       [250 * 1.2, 1.1],
     ]);
-    expect(shape.knots[0]!.sd).toBeCloseTo(Math.hypot(0.01, TRADE.typicalAspect.value.sd / 2), 12);
+    expect(shape.knots[0]!.sd).toBeCloseTo(Math.hypot(0.01, TRADE.typicalAspect.sd / 2), 12);
   });
 
   it('joins the limit to a pear as it joins that of round', () => {

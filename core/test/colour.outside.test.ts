@@ -66,7 +66,7 @@ describe('a stretched skin', () => {
   });
 
   it('looks as it was noted where it was noted', () => {
-    const fraction = TRADE.colourNotedAt.value;
+    const fraction = TRADE.colourNotedAt;
     for (const colourHex of colours.slice(0, 20))
       expect(stretchedColour({ colourHex, finish: 'matte', fraction })).toBe(colourHex);
   });
@@ -129,13 +129,13 @@ describe('learning from colours that were saved', () => {
   }));
 
   it('assumes what it did before without any', () => {
-    expect(assumedOpacities().matte).toEqual({ value: TRADE.skinOpacity.value.matte, learnedFrom: 0 });
+    expect(assumedOpacities().matte).toEqual({ value: TRADE.skinOpacity.matte, learnedFrom: 0 });
   });
 
   it('moves from what is assumed to what was seen, and further with more', () => {
     const few = learnOpacities(seen.slice(0, 1)).matte.value;
     const many = learnOpacities(seen).matte.value;
-    const assumed = TRADE.skinOpacity.value.matte;
+    const assumed = TRADE.skinOpacity.matte;
     expect(few).toBeLessThan(assumed);
     expect(many).toBeLessThan(few);
     expect(Math.abs(many - 0.6)).toBeLessThan(0.05);
@@ -152,7 +152,7 @@ describe('learning from colours that were saved', () => {
   it('leaves other finishes alone, and learns nothing from two like colours', () => {
     const like = { outer: skin('#ece7db', 'pearl'), inner: skin('#ece7db', 'pearl'), seenHex: '#000000' };
     const learned = learnOpacities([...seen, like]);
-    expect(learned.pearl).toEqual({ value: TRADE.skinOpacity.value.pearl, learnedFrom: 0 });
+    expect(learned.pearl).toEqual({ value: TRADE.skinOpacity.pearl, learnedFrom: 0 });
     expect(learned.clear.learnedFrom).toBe(0);
   });
 });

@@ -80,8 +80,8 @@ const KNOWN_PUMP: InflatorKnowledge = {
   lostSd: 0.25,
   calibrations: 3,
 };
-const usualGrowth = TRADE.aspectGrowth.value;
-const firstDoseSd = TRADE.firstDoseSd.value;
+const usualGrowth = TRADE.aspectGrowth;
+const firstDoseSd = TRADE.firstDoseSd;
 const answers = { round: 1.01, oval: 1.09, pear: 1.25 };
 const shape = (i: number) => (['round', 'round', 'oval', 'oval', 'pear'] as const)[i];
 
@@ -106,7 +106,7 @@ const CASES: [string, Case][] = [
       terms: ['dead', 'dose', 'growth'],
       base: SPHERE,
       prior: [
-        { term: 'dose', value: 0.52, sd: 0.52 * TRADE.recordedStrokeShare.value, student: true },
+        { term: 'dose', value: 0.52, sd: 0.52 * TRADE.recordedStrokeShare, student: true },
         { term: 'growth', value: usualGrowth.mean, sd: usualGrowth.sd },
       ],
       lost: { mean: 0, sd: firstDoseSd.hand },
@@ -169,7 +169,7 @@ const CASES: [string, Case][] = [
         {
           term: 'growth',
           value: 0,
-          sd: Math.hypot(TRADE.growthBetween.value.sizes, aspectAt({ law: LINE, widthMm: NOMINAL_MM }).sd),
+          sd: Math.hypot(TRADE.growthBetween.sizes, aspectAt({ law: LINE, widthMm: NOMINAL_MM }).sd),
         },
       ],
       lost: { mean: 0, sd: firstDoseSd.hand },
@@ -177,7 +177,7 @@ const CASES: [string, Case][] = [
         .slice(3)
         .map(({ widthMm }) => ({
           growth: growthAt(widthMm! / NOMINAL_MM),
-          value: TRADE.shapeAnswerAspect.value.oval - aspectAt({ law: LINE, widthMm: widthMm! }).aspect,
+          value: TRADE.shapeAnswerAspect.oval - aspectAt({ law: LINE, widthMm: widthMm! }).aspect,
         })),
     },
   ],
@@ -239,13 +239,13 @@ function byDefinition({ readings, pump, terms, base, prior, lost, told = [] }: C
     ...prior.map(({ term, value: mean, sd, student = false }) => ({
       row: row({ [term]: 1 }),
       value: mean,
-      sd: sd === Infinity ? TRADE.nozzleShare.value * strokeL : sd,
+      sd: sd === Infinity ? TRADE.nozzleShare * strokeL : sd,
       student,
     })),
     ...told.map(({ growth: by, value: mean }) => ({
       row: row({ growth: by }),
       value: mean,
-      sd: TRADE.shapeAnswerSd.value,
+      sd: TRADE.shapeAnswerSd,
       student: false,
     })),
   ];

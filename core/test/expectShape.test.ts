@@ -47,10 +47,10 @@ const STRONG_LIMIT = 0.6 + 0.4 * (0.06 / 0.2) ** (1 / 1.5);
 describe('what other balloons let expect of a shape', () => {
   it('is nothing where no shape was seen: as is usual, with no limit', () => {
     const { shape, growth, from } = expectShape({ nominalMm: NOMINAL, siblings: [] });
-    expect(aspectAt({ law: shape, widthMm: NOMINAL })).toMatchObject(TRADE.typicalAspect.value);
+    expect(aspectAt({ law: shape, widthMm: NOMINAL })).toMatchObject(TRADE.typicalAspect);
     expect(shape.roundLimit.kind).toBe('no-shapes-seen');
-    expect(growth.mean).toBeCloseTo(TRADE.aspectGrowth.value.mean, 12);
-    expect(growth.sd).toBeCloseTo(TRADE.aspectGrowth.value.sd, 12);
+    expect(growth.mean).toBeCloseTo(TRADE.aspectGrowth.mean, 12);
+    expect(growth.sd).toBeCloseTo(TRADE.aspectGrowth.sd, 12);
     expect(from).toBe(0);
   });
 
@@ -66,7 +66,7 @@ describe('what other balloons let expect of a shape', () => {
     expect(shown(shelf.shape.roundLimit).sdMm).toBeGreaterThan(1.2 * shown(line.shape.roundLimit).sdMm);
     expect(shelf.growth.sd).toBeGreaterThan(line.growth.sd);
     expect(line.growth.mean).toBeGreaterThan(0.13);
-    expect(shelf.growth.mean).toBeGreaterThan(TRADE.aspectGrowth.value.mean + 0.02);
+    expect(shelf.growth.mean).toBeGreaterThan(TRADE.aspectGrowth.mean + 0.02);
     // A balloon of an unknown line is taken to lengthen as the studio's do, from a sphere on.
     expect(aspectAt({ law: shelf.shape, widthMm: 0.5 * NOMINAL }).aspect).toBe(1);
     expect(aspectAt({ law: shelf.shape, widthMm: NOMINAL }).aspect).toBeCloseTo(1 + shelf.growth.mean, 2);
@@ -88,8 +88,8 @@ describe('what other balloons let expect of a shape', () => {
       measured({ nominalMm: size * NOMINAL, growth: STRONG, shapes: 'none', strokeVariation: 0.02 }, i + 31),
     );
     const { growth } = expectShape({ nominalMm: NOMINAL, siblings: unseen });
-    expect(growth.mean).toBeGreaterThan(TRADE.aspectGrowth.value.mean + 0.02);
-    expect(growth.sd).toBeLessThan(TRADE.aspectGrowth.value.sd);
+    expect(growth.mean).toBeGreaterThan(TRADE.aspectGrowth.mean + 0.02);
+    expect(growth.sd).toBeLessThan(TRADE.aspectGrowth.sd);
   });
 
   it('pools a line and the others as the closed form has it', () => {
@@ -97,8 +97,8 @@ describe('what other balloons let expect of a shape', () => {
       const roundLimit: RoundLimit = { kind: 'shown', widthMm: value * NOMINAL, sdMm };
       return { ...mild[0]!, nominalMm: NOMINAL, shape: { ...mild[0]!.shape, roundLimit } };
     };
-    const { sizes, lines } = TRADE.roundLimitBetween.value;
-    const worth = TRADE.betweenWorth.value;
+    const { sizes, lines } = TRADE.roundLimitBetween;
+    const worth = TRADE.betweenWorth;
     const { widthMm, sdMm } = shown(
       expectShape({ nominalMm: NOMINAL, siblings: [lineOf(0.8, 4)], lines: [[lineOf(0.9, 4)]] }).shape.roundLimit,
     );

@@ -19,9 +19,9 @@ import { inch } from './results';
 
 describe('the tier shown first', () => {
   it('is the one nearest to what most work is filled to, wherever it stands in the list', () => {
-    expect(nearestTier(STANDARD_TIERS, TRADE.usualFraction.value)?.name).toBe('Classic');
-    expect(nearestTier([...STANDARD_TIERS].reverse(), TRADE.usualFraction.value)?.name).toBe('Classic');
-    expect(nearestTier(STANDARD_TIERS, TRADE.stuffedFraction.value)?.name).toBe('Supple');
+    expect(nearestTier(STANDARD_TIERS, TRADE.usualFraction)?.name).toBe('Classic');
+    expect(nearestTier([...STANDARD_TIERS].reverse(), TRADE.usualFraction)?.name).toBe('Classic');
+    expect(nearestTier(STANDARD_TIERS, TRADE.stuffedFraction)?.name).toBe('Supple');
   });
 
   it('is the only one of a studio with one tier, and none of a studio without', () => {
@@ -67,7 +67,7 @@ describe('what a night costs', () => {
 
   it('is twelve hours of the law, on a balloon of usual fill', () => {
     const rate = defaultHoldRate({ wraps: 2, stuffed: false });
-    const widthMm = TRADE.nightFraction.value * inch(11);
+    const widthMm = TRADE.nightFraction * inch(11);
     expect(nightLossMm({ rate, nominalMm: inch(11) })).toBeCloseTo(
       widthMm - widthMm * keptShare({ rate, hours: 12 }),
       9,

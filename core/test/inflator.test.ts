@@ -142,8 +142,8 @@ describe('a balloon never measured', () => {
       sd: 0,
     }));
     return {
-      deadVolumeL: -1.12 * (0.13 + TRADE.deadBetweenDoses.value * normalFrom(random)),
-      doseVolumeL: 1.12 * (1 + TRADE.strokeBetweenShare.value * normalFrom(random)),
+      deadVolumeL: -1.12 * (0.13 + TRADE.deadBetweenDoses * normalFrom(random)),
+      doseVolumeL: 1.12 * (1 + TRADE.strokeBetweenShare * normalFrom(random)),
       law: { ...ELEVEN.law, knots },
     };
   };

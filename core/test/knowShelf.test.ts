@@ -232,8 +232,8 @@ describe('what answers stand for', () => {
   it('is learned where a size of the line was measured', () => {
     expect(counts(measured, answered())).toEqual([1, 1, 0]);
     const { oval } = know(measured, answered()).answers;
-    expect(oval.aspect).not.toBe(TRADE.shapeAnswerAspect.value.oval);
-    expect(oval.assumed).toBe(TRADE.shapeAnswerAspect.value.oval);
+    expect(oval.aspect).not.toBe(TRADE.shapeAnswerAspect.oval);
+    expect(oval.assumed).toBe(TRADE.shapeAnswerAspect.oval);
   });
 
   it('and of the balloon that was measured itself', () => {
@@ -286,7 +286,7 @@ describe('how much balloons of a kind differ before they feel hard or burst', ()
     const shelf = know(twice('hard', [244, 250]));
     const { fit } = shelf.outcomes.get('first')!;
     expect(fit!.limits.hardMargin).toBe(shelf.margins.hard.margin);
-    expect(fit!.limits.hardMargin).not.toBe(TRADE.hardMargin.value);
+    expect(fit!.limits.hardMargin).not.toBe(TRADE.hardMargin);
     expect(fit!.limits.burstMargin).toBe(shelf.margins.burst.margin);
   });
 });

@@ -83,8 +83,8 @@ const CASES: Case[] = [
 ];
 
 const MOST_READINGS = 40;
-const PRIOR = TRADE.priorReadings.value;
-const assumedErrors = { ways: TRADE.measureSdMm.value, heightMm: TRADE.heightSdMm.value };
+const PRIOR = TRADE.priorReadings;
+const assumedErrors = { ways: TRADE.measureSdMm, heightMm: TRADE.heightSdMm };
 
 function learningOf({ readings, nominalMm, ...rest }: Case): LearningCalibration {
   const shape = fitShapeLaw({ readings, errors: assumedErrors });
@@ -165,7 +165,7 @@ function aspectsTold({ readings: all }: Case, shape: ShapeLaw): Told | null {
       }),
     ),
     line: null,
-    fixed: Matrix.diag(kept.map(() => TRADE.aspectLawSd.value ** 2 / 4)),
+    fixed: Matrix.diag(kept.map(() => TRADE.aspectLawSd ** 2 / 4)),
     parts,
     worth: free / kept.length,
   };
@@ -187,12 +187,12 @@ function learnedAndLikely() {
   const calibrations = CASES.map(learningOf);
   const learned = learnErrors(calibrations);
   const assumed = new Map<string, number>([
-    ...WAYS.map((way): [string, number] => [`way ${way}`, TRADE.measureSdMm.value[way]]),
-    ['height', TRADE.heightSdMm.value],
-    ['balloon', TRADE.balloonShare.value],
+    ...WAYS.map((way): [string, number] => [`way ${way}`, TRADE.measureSdMm[way]]),
+    ['height', TRADE.heightSdMm],
+    ['balloon', TRADE.balloonShare],
     ...[...new Set(CASES.map(({ inflatorId }) => inflatorId))].map((id): [string, number] => [
       `dose ${id}`,
-      TRADE.doseShare.value[CASES.find(({ inflatorId }) => inflatorId === id)!.kind],
+      TRADE.doseShare[CASES.find(({ inflatorId }) => inflatorId === id)!.kind],
     ]),
   ]);
   const found = new Map<string, { sd: number; low: number; high: number; readings: number }>([
@@ -275,8 +275,8 @@ describe('what is learned of errors, against restricted likelihood by its defini
     const { found, assumed } = learnedAndLikely();
     for (const key of ['way tape', 'way hole', 'height', 'dose electric'])
       expect({ key, moved: Math.abs(found.get(key)!.sd / assumed.get(key)! - 1) > 0.01 }).toEqual({ key, moved: true });
-    expect(found.get('way bracket')).toMatchObject({ sd: TRADE.measureSdMm.value.bracket, readings: 0 });
-    expect(found.get('dose fourth pump')).toMatchObject({ sd: TRADE.doseShare.value.hand, readings: 0 });
+    expect(found.get('way bracket')).toMatchObject({ sd: TRADE.measureSdMm.bracket, readings: 0 });
+    expect(found.get('dose fourth pump')).toMatchObject({ sd: TRADE.doseShare.hand, readings: 0 });
     expect(found.get('way caliper')!.readings).toBe(2);
     expect(found.get('way hole')!.readings).toBe(2);
     expect(found.get('height')!.readings).toBe(12);

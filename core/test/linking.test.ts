@@ -113,7 +113,7 @@ describe('a basket', () => {
         i === 0 ? inch(5) : (Math.round(still[i]! / step) - 2 + (Math.floor(code / 5 ** (i - 1)) % 5)) * step,
       );
       const along = set.reduce((sum, mm, i) => sum + (((mm - still[i]!) / pitch[i]!) * cross[i]!) / long, 0);
-      const worst = Math.max(...cross.map((x) => Math.abs((along * x) / long))) / TRADE.ringGive.value;
+      const worst = Math.max(...cross.map((x) => Math.abs((along * x) / long))) / TRADE.ringGive;
       const departs = set.reduce((sum, mm, i) => sum + ((mm - still[i]!) / step) ** 2, 0) / 3;
       const score = worst + 0.2 * departs;
       if (score < best.score) best = { score, set };

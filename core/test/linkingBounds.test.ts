@@ -183,7 +183,7 @@ it('a curtain', () => {
   // The lowest of all chains is what heads meet.
   const lowest = counts({ walkedUnder: true, topLine: 'arched', bowMm: 900, hem: 'follows', hemMm: 1900, topMm: 2600 });
   expect(lowest.cautions).toEqual([
-    { code: 'under-head-height', needMm: TRADE.headroomMm.value, lowestMm: lowest.chains[0]!.endMm },
+    { code: 'under-head-height', needMm: TRADE.headroomMm, lowestMm: lowest.chains[0]!.endMm },
   ]);
 });
 

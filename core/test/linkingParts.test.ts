@@ -133,7 +133,7 @@ describe('sizes on a sizer’s steps', () => {
       if (set.some((mm) => mm <= 0)) continue;
       const off = set.map((mm, i) => (mm - still[i]!) / pitch[i]!);
       const along = off.reduce((sum, x, i) => sum + x * u[i]!, 0) / uu;
-      const worst = Math.max(...off.map((x, i) => Math.abs(x - along * u[i]!))) / TRADE.ringGive.value;
+      const worst = Math.max(...off.map((x, i) => Math.abs(x - along * u[i]!))) / TRADE.ringGive;
       const departs = set.reduce((sum, mm, i) => sum + ((mm - still[i]!) / step) ** 2, 0) / set.length;
       if (worst + 0.2 * departs < best.score) best = { score: worst + 0.2 * departs, set };
     }
@@ -145,7 +145,7 @@ describe('sizes on a sizer’s steps', () => {
       const { widthMm: placeMm, count: around, role } = layers[0]!;
       expect(count).toBe(layers.length * around);
       expect(closingMm).toBeCloseTo((role === 'cap' ? 1 : around) * (widthMm - placeMm), 6);
-      const give = role === 'cap' ? TRADE.tieGive.value * placeMm : TRADE.ringGive.value * (placeMm + 5);
+      const give = role === 'cap' ? TRADE.tieGive * placeMm : TRADE.ringGive * (placeMm + 5);
       expect(ofGive).toBeCloseTo(Math.abs(widthMm - placeMm) / give, 6);
     }
   });
@@ -165,7 +165,7 @@ describe('sizes on a sizer’s steps', () => {
       const exact = 0.3125 * (made.layers[tie.below]!.widthMm + made.layers[tie.above]!.widthMm);
       expect(size.exactMm).toBeCloseTo(exact, 9);
       expect(size.closingMm).toBeCloseTo(size.widthMm - exact, 9);
-      expect(size.ofGive).toBeCloseTo(Math.abs(size.closingMm) / (TRADE.tieGive.value * size.widthMm), 9);
+      expect(size.ofGive).toBeCloseTo(Math.abs(size.closingMm) / (TRADE.tieGive * size.widthMm), 9);
     }
     const { worst, sizes: all } = snap({ rings: 2 });
     expect(worst).toBe(Math.max(...all.map(({ ofGive }) => ofGive)));
@@ -249,7 +249,7 @@ describe('one balloon off its size', () => {
 
   it('may be off until its ring’s error is what the joints take up, either way', () => {
     const { mostMm } = oneWrong({ closing, ring: 2, offMm: 0 });
-    const give = TRADE.ringGive.value * closing.rings[2]!.roomMm;
+    const give = TRADE.ringGive * closing.rings[2]!.roomMm;
     expect(oneWrong({ closing, ring: 2, offMm: mostMm.large }).errorMm).toBeCloseTo(give, 1);
     expect(oneWrong({ closing, ring: 2, offMm: -mostMm.small }).errorMm).toBeCloseTo(-give, 1);
     expect(oneWrong({ closing, ring: 2, offMm: -20 }).liftMm).toBe(0);
@@ -304,7 +304,7 @@ describe('one balloon off its size', () => {
   });
 
   it('looks like another when they differ by less than an eye tells', () => {
-    const share = TRADE.looksAlike.value;
+    const share = TRADE.looksAlike;
     const pair = (apartMm: number) =>
       alikeSizes([
         { key: 'large', widthMm: 200 },
@@ -323,7 +323,7 @@ describe('how exact balloons must be', () => {
 
   it('for a cap alone it is what the normal table gives, and so it is when many are built', () => {
     const cap: Closing = { ...none, caps: [{ key: 'cap', widthMm: 60, placeMm: 60 }] };
-    const sdMm = (TRADE.tieGive.value * 60) / Z;
+    const sdMm = (TRADE.tieGive * 60) / Z;
     expect(closingTolerance({ closing: cap })).toEqual({ sdMm: expect.closeTo(sdMm, 5), weakest: 'cap' });
     const built = simulateClosing({ closing: cap, runs: 6000 });
     expect(built.weakest).toBe('cap');
@@ -342,7 +342,7 @@ describe('how exact balloons must be', () => {
     const tie = { key: 'ties', count: 6, widthMm: 81.25, lower: 0, upper: 1, place: { lowerMm: 130, upperMm: 130 } };
     const closing = { rings, ties: [tie], caps: [] };
     // Six that must all hold: each with the sixth root of 0.95, within 2.6310 deviations (published tables).
-    const sdMm = (TRADE.tieGive.value * 81.25) / 2.631 / Math.hypot(1, 0.3125);
+    const sdMm = (TRADE.tieGive * 81.25) / 2.631 / Math.hypot(1, 0.3125);
     const found = closingTolerance({ closing });
     expect(found.weakest).toBe('ties');
     expect(found.sdMm! / sdMm).toBeCloseTo(1, 3);
@@ -359,7 +359,7 @@ describe('how exact balloons must be', () => {
     const told = built.reduce((sum, { errorMm }) => sum + errorMm!, 0) / built.length;
     expect(told / spread).toBeGreaterThan(0.6);
     expect(told / spread).toBeLessThan(1.6);
-    expect(mean).toBeCloseTo((TRADE.ringGive.value * ring.roomMm) / Z / 3, 1);
+    expect(mean).toBeCloseTo((TRADE.ringGive * ring.roomMm) / Z / 3, 1);
     expect(built[0]!.runs).toBe(200);
   });
 

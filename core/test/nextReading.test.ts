@@ -170,7 +170,7 @@ describe('once the curve is good', () => {
     const good = (halfWidthMm: number, step: number) =>
       nextReading({ fit: { ...scaledTo(fit, halfWidthMm), varianceRatio: 1 }, tiers, step }).purpose ===
       'find-round-limit';
-    const share = (TRADE.toleranceFraction.value / 2) * nominalMm;
+    const share = (TRADE.toleranceFraction / 2) * nominalMm;
     // A coarse step asks for half of itself, a fine one for itself, and what lies between for half the tolerance.
     for (const [step, most] of [
       [8 * share, 4 * share],
@@ -204,13 +204,13 @@ describe('the first reading', () => {
   it('goes by the stroke alone where that is known, and aims lower by the usual one', () => {
     const known = nextReading({ fit: null, tiers, first: { nominalMm, inflator: { kind: 'hand', doseVolumeL: 0.1 } } });
     expect(known.dose).toBe(Math.ceil(2 * (volumeL(0.35 * nominalMm) / 0.1)) / 2);
-    const blind = volumeL(0.25 * nominalMm) / TRADE.usualDoseL.value.hand;
+    const blind = volumeL(0.25 * nominalMm) / TRADE.usualDoseL.hand;
     expect(first('hand').dose).toBe(Math.max(1, Math.ceil(2 * blind) / 2));
     expect([known.expectedWidthMm, first('hand').expectedWidthMm]).toEqual([null, null]);
   });
 
   it('gives a timed inflator half of what it may lose on top', () => {
-    const seconds = volumeL(0.25 * nominalMm) / TRADE.usualDoseL.value.timed + TRADE.firstDoseSd.value.timed / 2;
+    const seconds = volumeL(0.25 * nominalMm) / TRADE.usualDoseL.timed + TRADE.firstDoseSd.timed / 2;
     expect(first('timed').dose).toBeCloseTo(Math.max(1, Math.ceil(10 * seconds - 1e-9) / 10), 9);
     const timed = sphere({ doses: [20, 40, 60], strokeL: 0.08, kind: 'timed' });
     const late = Math.sqrt(timed.covariance[0]![0]!) / timed.doseVolumeL / 2;

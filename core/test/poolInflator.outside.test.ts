@@ -49,8 +49,8 @@ const ONE_DOSE: Told = {
   doses: 1,
 };
 
-const assumedLoss = { value: 0, variance: TRADE.firstDoseSd.value.hand ** 2 };
-const worth = TRADE.betweenWorth.value;
+const assumedLoss = { value: 0, variance: TRADE.firstDoseSd.hand ** 2 };
+const worth = TRADE.betweenWorth;
 
 /** -V0 / s with its variance by the gradient of it, freed of what was assumed. */
 function lossOf({ dead, dose, covariance }: Told) {
@@ -73,11 +73,11 @@ function conditioned({ dead, dose, covariance }: Told, lost: { mean: number; pre
 }
 
 const lossesPooled = (all: readonly Told[]) =>
-  poolEstimates({ estimates: all.map(lossOf), expected: { variance: TRADE.deadBetweenDoses.value ** 2, worth } })!;
+  poolEstimates({ estimates: all.map(lossOf), expected: { variance: TRADE.deadBetweenDoses ** 2, worth } })!;
 
 function strokesPooled(estimates: { value: number; variance: number }[]) {
   const mean = estimates.reduce((sum, { value }) => sum + value, 0) / estimates.length;
-  const between = mean * TRADE.strokeBetweenShare.value;
+  const between = mean * TRADE.strokeBetweenShare;
   return poolEstimates({ estimates, expected: { variance: between ** 2, worth } })!;
 }
 
@@ -88,9 +88,9 @@ describe('what calibrations tell of an inflator', () => {
     expect(poolInflator({ inflator: { kind: 'hand', doseVolumeL: 0.6 }, fits: [] })).toEqual({
       kind: 'hand',
       doseVolumeL: 0.6,
-      doseSdL: 0.6 * TRADE.recordedStrokeShare.value,
+      doseSdL: 0.6 * TRADE.recordedStrokeShare,
       lostDoses: 0,
-      lostSd: TRADE.firstDoseSd.value.hand,
+      lostSd: TRADE.firstDoseSd.hand,
       calibrations: 0,
     });
     expect(poolInflator({ inflator: { kind: 'hand' }, fits: [] })).toBeNull();
@@ -126,8 +126,8 @@ describe('what calibrations tell of an inflator', () => {
   it('assumes what is usual of the loss where only one dose was ever read', () => {
     const told = pool([ONE_DOSE]);
     expect(told.lostDoses).toBe(0);
-    expect(told.lostSd).toBeCloseTo(TRADE.firstDoseSd.value.hand, 12);
-    const given = conditioned(ONE_DOSE, { mean: 0, predictive: TRADE.firstDoseSd.value.hand ** 2 });
+    expect(told.lostSd).toBeCloseTo(TRADE.firstDoseSd.hand, 12);
+    const given = conditioned(ONE_DOSE, { mean: 0, predictive: TRADE.firstDoseSd.hand ** 2 });
     expect(told.doseVolumeL).toBeCloseTo(strokesPooled([given]).mean, 9);
   });
 

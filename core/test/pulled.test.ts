@@ -86,8 +86,8 @@ describe('what a knot takes', () => {
     expect(jointFor({ nominalMm: inch(6), chains })).toEqual(learned.value);
     const slip = [...chains, { count: 6, widthMm: 127, lengthMm: 5000 }];
     expect(jointFor({ nominalMm: inch(6), chains: slip })).toEqual({
-      jointMm: TRADE.linkJoint.value * inch(6),
-      sdMm: TRADE.linkJointSd.value * inch(6),
+      jointMm: TRADE.linkJoint * inch(6),
+      sdMm: TRADE.linkJointSd * inch(6),
       chains: 0,
     });
   });

@@ -17,8 +17,8 @@ import {
   type ShapeLaw,
 } from '../src';
 
-const errors = { ways: TRADE.measureSdMm.value, heightMm: TRADE.heightSdMm.value };
-const ROUND = TRADE.roundAspect.value;
+const errors = { ways: TRADE.measureSdMm, heightMm: TRADE.heightSdMm };
+const ROUND = TRADE.roundAspect;
 
 const measured = (widthMm: number, aspect: number, more: Partial<Reading> = {}): Reading => ({
   dose: 5,
@@ -31,8 +31,8 @@ const answered = (widthMm: number, shape: Reading['shape']): Reading => ({ dose:
 const aspects = (law: ShapeLaw) => law.knots.map(({ aspect }) => aspect);
 const widths = (law: ShapeLaw) => law.knots.map(({ widthMm }) => widthMm);
 /** Variance of one measured aspect: errors of width and height add as shares (propagation of uncertainty). */
-const aspectVariance = (widthMm: number, aspect: number, widthSd = TRADE.measureSdMm.value.tape) =>
-  aspect ** 2 * ((widthSd / widthMm) ** 2 + (TRADE.heightSdMm.value / (widthMm * aspect)) ** 2);
+const aspectVariance = (widthMm: number, aspect: number, widthSd = TRADE.measureSdMm.tape) =>
+  aspect ** 2 * ((widthSd / widthMm) ** 2 + (TRADE.heightSdMm / (widthMm * aspect)) ** 2);
 
 describe('the aspect law, against least squares by its definition', () => {
   /** The greatest of the least means around each point (Barlow et al. 1972, theorem 1.4). */
@@ -64,9 +64,9 @@ describe('the aspect law, against least squares by its definition', () => {
     const level = (1.04 / one + 1.01 / other) / (1 / one + 1 / other);
     expect(law.knots[0]!.aspect).toBeCloseTo(level, 12);
     expect(law.knots[1]!.aspect).toBeCloseTo(level, 12);
-    const pooled = Math.hypot(1 / Math.sqrt(1 / one + 1 / other), TRADE.aspectLawSd.value);
+    const pooled = Math.hypot(1 / Math.sqrt(1 / one + 1 / other), TRADE.aspectLawSd);
     expect(law.knots[0]!.sd).toBeCloseTo(pooled, 12);
-    expect(law.knots[2]!.sd).toBeCloseTo(Math.hypot(Math.sqrt(aspectVariance(240, 1.06)), TRADE.aspectLawSd.value), 12);
+    expect(law.knots[2]!.sd).toBeCloseTo(Math.hypot(Math.sqrt(aspectVariance(240, 1.06)), TRADE.aspectLawSd), 12);
   });
 
   it('takes widths within a hundredth for one place, at their weighted middle', () => {
@@ -90,7 +90,7 @@ describe('the aspect law, against least squares by its definition', () => {
       answers,
     });
     expect(aspects(law)).toEqual([1.01, 1.1, 1.3]);
-    expect(law.knots.map(({ sd }) => sd)).toEqual([1, 2, 3].map(() => TRADE.unseenAspectSd.value));
+    expect(law.knots.map(({ sd }) => sd)).toEqual([1, 2, 3].map(() => TRADE.unseenAspectSd));
     const bracketed = fitShapeLaw({
       readings: [{ dose: 5, bracket: { stopsMm: 190, passesMm: 200 }, heightMm: 260, shape: 'oval', outcome: 'ok' }],
       errors,
@@ -102,8 +102,8 @@ describe('the aspect law, against least squares by its definition', () => {
     expect(none).toEqual({ knots: [], seen: false, roundLimit: { kind: 'no-shapes-seen' } });
     expect(aspectAt({ law: none, widthMm: 200 })).toEqual({
       aspect: 1,
-      sd: TRADE.unseenAspectSd.value,
-      seenSd: TRADE.unseenAspectSd.value,
+      sd: TRADE.unseenAspectSd,
+      seenSd: TRADE.unseenAspectSd,
       slopePerMm: 0,
     });
   });
@@ -136,13 +136,13 @@ describe('where round and oval end', () => {
   it('from answers alone lies anywhere in the gap, give or take what an eye takes for round', () => {
     const law = fitShapeLaw({ readings: [answered(200, 'round'), answered(250, 'oval')], errors });
     const limit = law.roundLimit as Extract<RoundLimit, { kind: 'shown' }>;
-    const { round, oval } = TRADE.shapeAnswerAspect.value;
-    const sd = TRADE.shapeAnswerSd.value;
+    const { round, oval } = TRADE.shapeAnswerAspect;
+    const sd = TRADE.shapeAnswerSd;
     const crossed = (deviations: number) => 200 + (50 * (ROUND - round - deviations * sd)) / (oval - round);
     const inside = (deviations: number) => (round + deviations * sd > ROUND ? 200 : crossed(deviations));
     const below = (deviations: number) => (oval - deviations * sd > ROUND ? crossed(-deviations) : 250 + 50);
     const reach = Math.max((below(1) - inside(1)) / 2, (below(2) - inside(2)) / 4);
-    const eye = TRADE.answerEdgeSd.value / ((oval - round) / 50);
+    const eye = TRADE.answerEdgeSd / ((oval - round) / 50);
     expect(limit.widthMm).toBeCloseTo(crossed(0), 9);
     expect(limit.sdMm).toBeCloseTo(Math.hypot(reach, 50 / Math.sqrt(12), eye), 9);
   });
@@ -153,7 +153,7 @@ describe('where round and oval end', () => {
     expect(round.pearLimit).toEqual({ kind: 'above', widthMm: 230 });
     const oval = fitShapeLaw({ readings: [measured(180, ROUND + 0.05), measured(230, ROUND + 0.06)], errors });
     expect(oval.roundLimit).toEqual({ kind: 'below', widthMm: 180 });
-    const pear = fitShapeLaw({ readings: [measured(180, 1), measured(230, TRADE.ovalAspect.value + 0.1)], errors });
+    const pear = fitShapeLaw({ readings: [measured(180, 1), measured(230, TRADE.ovalAspect + 0.1)], errors });
     expect(pear.pearLimit!.kind).toBe('shown');
   });
 
@@ -193,7 +193,7 @@ describe('a law between and beyond its corners', () => {
     seen: true,
     roundLimit: { kind: 'no-shapes-seen' },
   };
-  const lawSd = TRADE.aspectLawSd.value;
+  const lawSd = TRADE.aspectLawSd;
 
   it('goes straight, and bends away by up to half of what it rises', () => {
     const there = aspectAt({ law, widthMm: 235 });
@@ -216,7 +216,7 @@ describe('a law between and beyond its corners', () => {
     });
     const beyond = aspectAt({ law, widthMm: 308 });
     expect(beyond).toMatchObject({ aspect: 1.2, slopePerMm: 0 });
-    const sd = Math.hypot(0.05, 0.1 * TRADE.aspectBeyond.value);
+    const sd = Math.hypot(0.05, 0.1 * TRADE.aspectBeyond);
     expect(beyond.sd).toBeCloseTo(sd, 12);
     expect(beyond.seenSd).toBeCloseTo(Math.sqrt(sd ** 2 - lawSd ** 2), 12);
     const sure: ShapeLaw = { ...law, knots: [{ widthMm: 200, aspect: 1.1, sd: 0 }] };
@@ -303,10 +303,7 @@ describe('how a balloon lengthens that nobody measured', () => {
       expect(knot.sd).toBeCloseTo(Math.hypot(0.02, 0.05 * more), 12);
     });
     const usual = carriedOn({ law, nominalMm }).knots.at(-1)!;
-    expect(usual.aspect).toBeCloseTo(
-      1.03 + TRADE.aspectGrowth.value.mean * (square(1.3) - growthAt(220 / nominalMm)),
-      12,
-    );
+    expect(usual.aspect).toBeCloseTo(1.03 + TRADE.aspectGrowth.mean * (square(1.3) - growthAt(220 / nominalMm)), 12);
     expect(carriedOn({ law: { ...law, knots: [] }, nominalMm }).knots).toEqual([]);
     const atCorner = { ...law, knots: [{ widthMm: 0.75 * nominalMm, aspect: 1, sd: 0.02 }] };
     expect(widths(carriedOn({ law: atCorner, nominalMm }))).toEqual(

@@ -172,7 +172,7 @@ describe('a target by a sure curve', () => {
 
 describe('what is out of proportion', () => {
   it('a nominal too small above 0.92, too large under 0.45, each by the share of it', () => {
-    const most = TRADE.largestFraction.value * nominalMm;
+    const most = TRADE.largestFraction * nominalMm;
     expect(codes({ tier: aims(most), ...fine })).toEqual([]);
     const [small] = cautions({ tier: aims(most + 2), ...fine });
     expect(small).toMatchObject({ code: 'nominal-too-small' });
@@ -197,7 +197,7 @@ describe('what is out of proportion', () => {
     expect(made.widthMm).toBe(120);
     expect(made.cautions).toContainEqual({
       code: 'smaller-than-useful',
-      smallestMm: TRADE.smallestFraction.value * nominalMm,
+      smallestMm: TRADE.smallestFraction * nominalMm,
     });
     expect(codes({ tier: { fraction: 0.3 }, ...fine })).not.toContain('smaller-than-useful');
   });
@@ -209,12 +209,12 @@ describe('reasons', () => {
 
   it('a limit acts where it held the width down, nearly did within three hundredths of nominal, else leaves room', () => {
     const fit = sureFit({ shape: ovalShape });
-    const near = TRADE.nearlyShare.value * nominalMm;
+    const near = TRADE.nearlyShare * nominalMm;
     expect(states({ fit, tier: aims(250) })[0]).toEqual(['round-limit', 'acts']);
     expect(states({ fit, tier: aims(240) })).toContainEqual(['round-limit', 'near']);
     expect(states({ fit, tier: aims(240 - Math.floor(near)) })).toContainEqual(['round-limit', 'near']);
     expect(states({ fit, tier: aims(240 - Math.ceil(near)) })).toContainEqual(['round-limit', 'room']);
-    const least = TRADE.smallestFraction.value * nominalMm;
+    const least = TRADE.smallestFraction * nominalMm;
     expect(states({ tier: aims(100) })[0]).toEqual(['smallest-useful', 'acts']);
     expect(states({ tier: aims(Math.ceil(least) + 1) })).toContainEqual(['smallest-useful', 'near']);
     expect(states({ tier: aims(Math.ceil(least + near) + 1) })).toContainEqual(['smallest-useful', 'room']);
@@ -333,13 +333,13 @@ describe('the nominal for a width', () => {
   it('takes a hair more or less than the rules', () => {
     const codeOf = (fraction: number, more: { finish?: 'mirror'; roundLimit?: RoundLimit } = {}, days = 0) =>
       choice(fraction * 300, [{ nominalMm: 300, ...more }], days).unsuited[0]?.reason.code ?? 'suits';
-    expect(codeOf(TRADE.largestFraction.value + 0.0049)).toBe('suits');
-    expect(codeOf(TRADE.largestFraction.value + 0.0051)).toBe('too-small');
-    expect(codeOf(TRADE.smallestFraction.value - 0.0049)).toBe('suits');
-    expect(codeOf(TRADE.smallestFraction.value - 0.0051)).toBe('too-large');
-    expect(codeOf(TRADE.smallestShine.value - 0.0049, { finish: 'mirror' })).toBe('suits');
-    expect(codeOf(TRADE.smallestShine.value - 0.0051, { finish: 'mirror' })).toBe('dulls');
-    const standing = TRADE.standing.value.find(({ days }) => days === 7)!.fraction;
+    expect(codeOf(TRADE.largestFraction + 0.0049)).toBe('suits');
+    expect(codeOf(TRADE.largestFraction + 0.0051)).toBe('too-small');
+    expect(codeOf(TRADE.smallestFraction - 0.0049)).toBe('suits');
+    expect(codeOf(TRADE.smallestFraction - 0.0051)).toBe('too-large');
+    expect(codeOf(TRADE.smallestShine - 0.0049, { finish: 'mirror' })).toBe('suits');
+    expect(codeOf(TRADE.smallestShine - 0.0051, { finish: 'mirror' })).toBe('dulls');
+    const standing = TRADE.standing.find(({ days }) => days === 7)!.fraction;
     expect(codeOf(standing + 0.0049, {}, 7)).toBe('suits');
     expect(codeOf(standing + 0.0051, {}, 7)).toBe('stands-too-short');
     expect(codeOf(0.8, { roundLimit: { kind: 'shown', widthMm: 237, sdMm: 3 } })).toBe('suits');

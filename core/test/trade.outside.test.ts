@@ -10,7 +10,7 @@ const classicOf = (nominal: number, step: number) => {
 /** Facts of the trade: common practice. */
 describe('what decorators know', () => {
   it('three strokes of a common hand pump bring a 5 in balloon to about 4 in', () => {
-    const strokeL = TRADE.strokeVolumeL.value;
+    const strokeL = TRADE.strokeVolumeL;
     expect(Math.cbrt((6 * 3 * strokeL * 1e6) / Math.PI) / 25.4).toBeCloseTo(4, 1);
   });
 

@@ -202,7 +202,7 @@ export function comparedModel(model: ShelfModel, { fit, curve, hold }: ModelView
 export function firstTarget({ targets }: ModelView): TierTarget | undefined {
   const tier = nearestTier(
     targets.map((target) => target.tier),
-    TRADE.usualFraction.value,
+    TRADE.usualFraction,
   );
   return targets.find((target) => target.tier === tier);
 }

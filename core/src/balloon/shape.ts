@@ -6,8 +6,8 @@ export type Shape = (typeof SHAPES)[number];
 
 /** The shape of a body with this aspect (height / width). Slightly flat counts as round. */
 function shapeOfAspect(aspect: number): Shape {
-  if (aspect <= TRADE.roundAspect.value) return 'round';
-  return aspect <= TRADE.ovalAspect.value ? 'oval' : 'pear';
+  if (aspect <= TRADE.roundAspect) return 'round';
+  return aspect <= TRADE.ovalAspect ? 'oval' : 'pear';
 }
 
 /**

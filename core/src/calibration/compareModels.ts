@@ -149,14 +149,14 @@ function cautionsOn({
   }
   if (missing.aspect !== null && other.aspect !== null) {
     const apart = Math.abs(other.aspect - missing.aspect) - 2 * Math.hypot(missing.aspectSd, other.aspectSd);
-    if (apart > 0 && Math.abs(other.aspect - missing.aspect) > TRADE.otherAspect.value) {
+    if (apart > 0 && Math.abs(other.aspect - missing.aspect) > TRADE.otherAspect) {
       cautions.push({ code: 'other-shape', from: missing.aspect, to: other.aspect });
     }
   }
   if (from.finish !== to.finish) cautions.push({ code: 'other-finish', from: from.finish, to: to.finish });
-  if (fraction > TRADE.largestFraction.value) cautions.push({ code: 'nominal-too-small', fraction });
-  if (fraction < TRADE.smallestFraction.value) cautions.push({ code: 'nominal-too-large', fraction });
-  else if (to.finish === 'mirror' && fraction < TRADE.smallestShine.value) {
+  if (fraction > TRADE.largestFraction) cautions.push({ code: 'nominal-too-small', fraction });
+  if (fraction < TRADE.smallestFraction) cautions.push({ code: 'nominal-too-large', fraction });
+  else if (to.finish === 'mirror' && fraction < TRADE.smallestShine) {
     cautions.push({ code: 'dulls', fraction });
   }
   const mmADay = other.lostADayMm - missing.lostADayMm;

@@ -127,7 +127,7 @@ function priorOf(
   const inflator = knownInflator(pump, known);
   const lost = inflator
     ? { mean: inflator.lostDoses, sd: inflator.lostSd }
-    : { mean: 0, sd: TRADE.firstDoseSd.value[pump.kind] };
+    : { mean: 0, sd: TRADE.firstDoseSd[pump.kind] };
   const rows: PriorRow[] = [
     { row: row({ dead: 1, dose: lost.mean }), value: 0, sd: lost.sd * strokeL, degreesOfFreedom: PRIOR_FREEDOM },
   ];
@@ -136,19 +136,18 @@ function priorOf(
     rows.push({ row: row({ dose: 1 }), value: doseVolumeL, sd: doseSdL, degreesOfFreedom: PRIOR_FREEDOM });
   }
   if (terms.includes('nozzle')) {
-    rows.push({ row: row({ nozzle: 1 }), value: 0, sd: TRADE.nozzleShare.value * strokeL });
+    rows.push({ row: row({ nozzle: 1 }), value: 0, sd: TRADE.nozzleShare * strokeL });
   }
   if (terms.includes('growth')) {
-    const { mean, sd } =
-      base.knots.length > 0 ? growthOver(base, nominalMm) : (known.growth ?? TRADE.aspectGrowth.value);
+    const { mean, sd } = base.knots.length > 0 ? growthOver(base, nominalMm) : (known.growth ?? TRADE.aspectGrowth);
     rows.push({ row: row({ growth: 1 }), value: mean, sd });
     for (const reading of kept) {
       const widthMm = widthSeenMm(reading);
       if (reading.shape === undefined || widthMm === undefined) continue;
       const growth = growthAt(widthMm / nominalMm);
-      const answers = known.answers ?? TRADE.shapeAnswerAspect.value;
+      const answers = known.answers ?? TRADE.shapeAnswerAspect;
       const value = answers[reading.shape] - aspectAt({ law: base, widthMm }).aspect;
-      rows.push({ row: row({ growth }), value, sd: TRADE.shapeAnswerSd.value });
+      rows.push({ row: row({ growth }), value, sd: TRADE.shapeAnswerSd });
     }
   }
   return rows;
@@ -156,13 +155,13 @@ function priorOf(
 
 /** How far a law that lengthens by one term may pass by the true one. */
 function grownSd(growth: number): number {
-  const { least: always, share } = TRADE.grownLawSd.value;
+  const { least: always, share } = TRADE.grownLawSd;
   return Math.hypot(always, share * growth);
 }
 
 /** How much a balloon may lengthen over a law of another size of its line. */
 function growthOver(base: ShapeLaw, nominalMm: number): Lengthening {
-  return { mean: 0, sd: Math.hypot(TRADE.growthBetween.value.sizes, aspectAt({ law: base, widthMm: nominalMm }).sd) };
+  return { mean: 0, sd: Math.hypot(TRADE.growthBetween.sizes, aspectAt({ law: base, widthMm: nominalMm }).sd) };
 }
 
 /** What is known of the inflator: as given, or by its figure on record. */
@@ -204,7 +203,7 @@ function fitDoses({
   const once = (rough: boolean): GeneralFit | null => {
     const law = fit?.coefficients ?? [0, firstL];
     if (terms.includes('growth')) {
-      const growth = fit?.coefficients[terms.indexOf('growth')] ?? TRADE.aspectGrowth.value.mean;
+      const growth = fit?.coefficients[terms.indexOf('growth')] ?? TRADE.aspectGrowth.mean;
       const shape = grownLaw({ base, growth, nominalMm, sd: 0 });
       for (const point of points) point.row = rowExpected(point, terms, law, shape, nominalMm);
     }

@@ -50,7 +50,7 @@ export function expectShape({
   )[0];
   if (nearest) {
     const scale = nominalMm / nearest.nominalMm;
-    const { sd: between } = TRADE.typicalAspect.value;
+    const { sd: between } = TRADE.typicalAspect;
     const knots = nearest.shape.knots.map(({ widthMm, aspect, sd }) => ({
       widthMm: widthMm * scale,
       aspect,
@@ -58,9 +58,9 @@ export function expectShape({
     }));
     return { shape: { knots, seen: true, ...limits }, growth, from: shaped.length };
   }
-  const { aspect, sd } = TRADE.typicalAspect.value;
+  const { aspect, sd } = TRADE.typicalAspect;
   const knots = [{ widthMm: nominalMm, aspect, sd }];
-  const round = { knots: [{ widthMm: SLACK_SHARE * nominalMm, aspect: 1, sd: TRADE.aspectLawSd.value }], seen: false };
+  const round = { knots: [{ widthMm: SLACK_SHARE * nominalMm, aspect: 1, sd: TRADE.aspectLawSd }], seen: false };
   const shape = told
     ? carriedOn({ law: { ...round, ...limits }, nominalMm, growth })
     : { knots, seen: false, ...limits };
@@ -75,7 +75,7 @@ function growthSeen({ terms, covariance, shape, nominalMm, largestWidthMm }: Cal
   const at = terms.indexOf('growth');
   if (at >= 0) {
     const value = (aspectAt({ law: shape, widthMm: nominalMm }).aspect - 1) / growthAt(1);
-    const { mean, sd } = TRADE.aspectGrowth.value;
+    const { mean, sd } = TRADE.aspectGrowth;
     return withoutPrior({ value, variance: covariance[at]![at]! }, { value: mean, variance: sd * sd });
   }
   const grown = growthAt(largestWidthMm / nominalMm);
@@ -88,8 +88,8 @@ function expectGrowth(
   siblings: readonly CalibrationFit[],
   lines: readonly (readonly CalibrationFit[])[],
 ): { growth: Lengthening; told: boolean } {
-  const { mean, sd } = TRADE.aspectGrowth.value;
-  const { lines: betweenLines, sizes } = TRADE.growthBetween.value;
+  const { mean, sd } = TRADE.aspectGrowth;
+  const { lines: betweenLines, sizes } = TRADE.growthBetween;
   // With no line known, what is assumed of the mean and the spread between lines make up the assumed deviation.
   const assumed = { value: mean, variance: sd ** 2 - 2 * betweenLines ** 2 };
   const pooled = poolInTwo({
@@ -116,7 +116,7 @@ function expectLimit(
       return limit?.kind === 'shown' ? [{ value: limit.widthMm / own, variance: (limit.sdMm / own) ** 2 }] : [];
     });
   const line = estimatesOf(siblings);
-  const pooled = poolInTwo({ line, others: lines.map(estimatesOf), ...TRADE.roundLimitBetween.value });
+  const pooled = poolInTwo({ line, others: lines.map(estimatesOf), ...TRADE.roundLimitBetween });
   const from = line.length > 0 ? 'line' : 'shelf';
   if (!pooled) return { limit: { kind: 'no-shapes-seen' }, from };
   return {
@@ -141,7 +141,7 @@ function poolInTwo({
   /** What is assumed of all lines' mean. */
   assumed?: Estimate;
 }): (Estimate & { told: boolean }) | null {
-  const worth = TRADE.betweenWorth.value;
+  const worth = TRADE.betweenWorth;
   const within = { variance: sizes ** 2, worth };
   const means = others.flatMap((estimates) => {
     const pooled = poolEstimates({ estimates, expected: within });

@@ -184,8 +184,8 @@ function seenLimits(
     burstMm: burst.length > 0 ? least(burst) : null,
     hardsMm: hard,
     burstsMm: burst,
-    hardMargin: margins?.hard ?? TRADE.hardMargin.value,
-    burstMargin: margins?.burst ?? TRADE.burstMargin.value,
+    hardMargin: margins?.hard ?? TRADE.hardMargin,
+    burstMargin: margins?.burst ?? TRADE.burstMargin,
   };
 }
 

@@ -125,11 +125,11 @@ function learnedHabits(
     answers: learnAnswers(answered),
     margins: {
       hard: learnMargin(
-        TRADE.hardMargin.value,
+        TRADE.hardMargin,
         kinds.map((limits) => limits.flatMap(({ hardsMm }) => hardsMm)),
       ),
       burst: learnMargin(
-        TRADE.burstMargin.value,
+        TRADE.burstMargin,
         kinds.map((limits) => limits.flatMap(({ burstsMm }) => burstsMm)),
       ),
     },

@@ -89,13 +89,13 @@ export function learnErrors(calibrations: readonly LearningCalibration[]): Learn
     parts.set(key, known);
     return known;
   };
-  for (const way of WAYS) partOf(`way ${way}`, TRADE.measureSdMm.value[way]);
-  partOf('height', TRADE.heightSdMm.value);
-  partOf('balloon', TRADE.balloonShare.value);
+  for (const way of WAYS) partOf(`way ${way}`, TRADE.measureSdMm[way]);
+  partOf('height', TRADE.heightSdMm);
+  partOf('balloon', TRADE.balloonShare);
   const widths = new Map<string, LearningSet[]>();
   const sets = calibrations.flatMap((calibration) => {
     const { inflatorId, kind } = calibration;
-    partOf(`dose ${inflatorId}`, TRADE.doseShare.value[kind]);
+    partOf(`dose ${inflatorId}`, TRADE.doseShare[kind]);
     const own = learningSet(calibration);
     widths.set(inflatorId, [...(widths.get(inflatorId) ?? []), ...(own ? [own] : [])]);
     return [own, aspectSet(calibration)].filter((set) => set !== null);
@@ -131,7 +131,7 @@ function settle(sets: readonly LearningSet[], parts: ReadonlyMap<string, Part>):
  * assumed.
  */
 function worthOf(sets: readonly LearningSet[], parts: ReadonlyMap<string, Part>, unsure: readonly number[][]): number {
-  const assumed = TRADE.priorReadings.value;
+  const assumed = TRADE.priorReadings;
   const place = new Map([...parts.keys()].map((key, i) => [key, i]));
   const shares = unsure.map(() => 0);
   let readings = 0;
@@ -231,9 +231,7 @@ function aspectSet({ points: all, shape }: LearningCalibration): LearningSet | n
       const { aspect } = aspectAt({ law: shape, widthMm });
       return (grown * (reading.heightMm! / widthMm - aspect)) / aspect;
     }),
-    fixed: points.map(
-      ({ reading, widthMm }) => ((reading.sdMm ?? 0) / widthMm) ** 2 + TRADE.aspectLawSd.value ** 2 / 4,
-    ),
+    fixed: points.map(({ reading, widthMm }) => ((reading.sdMm ?? 0) / widthMm) ** 2 + TRADE.aspectLawSd ** 2 / 4),
     worth: free / points.length,
     units: units.filter(({ diagonal }) => diagonal!.some((value) => value > 0)),
   };
@@ -248,7 +246,7 @@ const NO_ERROR = Object.fromEntries(WAYS.map((way) => [way, 0])) as WaySds;
 function score(sets: readonly LearningSet[], parts: ReadonlyMap<string, Part>): { logs: number[]; unsure: number[][] } {
   const keys = [...parts.keys()];
   const place = new Map(keys.map((key, i) => [key, i]));
-  const worth = TRADE.priorReadings.value;
+  const worth = TRADE.priorReadings;
   const slope: number[] = [];
   const information = keys.map(() => keys.map(() => 0));
   keys.forEach((key, i) => {
@@ -356,7 +354,7 @@ function learnedFrom(
     const { variance, assumed, readings } = parts.get(key)!;
     // Twice the information on the logarithm of a variance: the degrees of freedom that it is known with.
     const at = place.get(key)!;
-    const freedom = 2 / (unsure[at]?.[at] ?? 2 / TRADE.priorReadings.value);
+    const freedom = 2 / (unsure[at]?.[at] ?? 2 / TRADE.priorReadings);
     const sd = Math.sqrt(variance);
     return { sd, assumed, readings, ...sdInterval({ sd, degreesOfFreedom: freedom }) };
   };

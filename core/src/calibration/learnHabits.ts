@@ -26,7 +26,7 @@ const ONE_SIDED = 1.6448536269514722;
  * nineteen of twenty under it. `seen` has the widths of each kind of balloon, mm.
  */
 export function learnMargin(assumed: number, seen: readonly (readonly number[])[]): LearnedMargin {
-  const worth = TRADE.learningWorth.value;
+  const worth = TRADE.learningWorth;
   const assumedSd = -Math.log(assumed) / ONE_SIDED;
   let squares = 0;
   let free = 0;
@@ -45,10 +45,10 @@ export function learnMargin(assumed: number, seen: readonly (readonly number[])[
  * at the answers' widths, the assumed aspect counting for `TRADE.learningWorth` answers.
  */
 export function learnAnswers(seen: readonly { shape: Shape; aspect: number }[]): Record<Shape, LearnedAnswer> {
-  const worth = TRADE.learningWorth.value;
+  const worth = TRADE.learningWorth;
   const learned = SHAPES.map((shape): [Shape, LearnedAnswer] => {
     const own = seen.filter((each) => each.shape === shape);
-    const assumed = TRADE.shapeAnswerAspect.value[shape];
+    const assumed = TRADE.shapeAnswerAspect[shape];
     const sum = own.reduce((total, { aspect }) => total + aspect, 0);
     return [shape, { aspect: (worth * assumed + sum) / (worth + own.length), assumed, readings: own.length }];
   });

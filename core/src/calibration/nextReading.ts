@@ -58,7 +58,7 @@ const MOST_CANDIDATES = 40;
 /** A reading further on while the slope is not known: so much more than the most given. */
 const FURTHER = 1.5;
 /** Targets need not be known better than to this share of nominal: half the tolerance of classic work. */
-const WELL_KNOWN_SHARE = TRADE.toleranceFraction.value / 2;
+const WELL_KNOWN_SHARE = TRADE.toleranceFraction / 2;
 
 /**
  * Proposes the next dose, to the half stroke or tenth of a second: the one that would lower the mean variance of
@@ -133,9 +133,9 @@ function firstReading(first: BeforeFirst | undefined): NextReading {
   const byCurve = curve ? doseForWidth({ fit: curve, widthMm: TAUT_FRACTION * nominalMm }) : null;
   const known = doseVolumeL !== undefined;
   const widthMm = (known ? TAUT_FRACTION : BLIND_FRACTION) * nominalMm;
-  const byVolume = ((Math.PI / 6) * widthMm ** 3) / 1e6 / (doseVolumeL ?? TRADE.usualDoseL.value[kind]);
+  const byVolume = ((Math.PI / 6) * widthMm ** 3) / 1e6 / (doseVolumeL ?? TRADE.usualDoseL[kind]);
   // A timed inflator starts late: half of what may be lost is given on top, or nothing may come of it.
-  const lostSd = curve ? Math.sqrt(curve.covariance[0]![0]!) / curve.doseVolumeL : TRADE.firstDoseSd.value[kind];
+  const lostSd = curve ? Math.sqrt(curve.covariance[0]![0]!) / curve.doseVolumeL : TRADE.firstDoseSd[kind];
   const late = kind === 'hand' ? 0 : lostSd / 2;
   const wanted = (byCurve?.ok ? byCurve.value.dose : byVolume) + late;
   const least = known || byCurve?.ok ? step : 1;

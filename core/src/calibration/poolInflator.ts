@@ -31,23 +31,23 @@ export function poolInflator({
   inflator: Inflator;
   fits: readonly CalibrationFit[];
 }): InflatorKnowledge | null {
-  const worth = TRADE.betweenWorth.value;
+  const worth = TRADE.betweenWorth;
   const { kind } = inflator;
   if (fits.length === 0) {
     const { doseVolumeL } = inflator;
     if (doseVolumeL === undefined) return null;
-    const doseSdL = doseVolumeL * TRADE.recordedStrokeShare.value;
-    return { kind, doseVolumeL, doseSdL, lostDoses: 0, lostSd: TRADE.firstDoseSd.value[kind], calibrations: 0 };
+    const doseSdL = doseVolumeL * TRADE.recordedStrokeShare;
+    return { kind, doseVolumeL, doseSdL, lostDoses: 0, lostSd: TRADE.firstDoseSd[kind], calibrations: 0 };
   }
   const losses = fits.flatMap((fit) => lostDoses(fit) ?? []);
-  const lostBetween = TRADE.deadBetweenDoses.value;
+  const lostBetween = TRADE.deadBetweenDoses;
   const lost =
     losses.length > 0
       ? pooled(losses, { variance: lostBetween ** 2, worth })
-      : { mean: 0, predictive: TRADE.firstDoseSd.value[kind] ** 2 };
+      : { mean: 0, predictive: TRADE.firstDoseSd[kind] ** 2 };
   const volumes = fits.map((fit) => volumeGiven(fit, lost));
   const typicalL = volumes.reduce((sum, { value }) => sum + value, 0) / volumes.length;
-  const volume = pooled(volumes, { variance: (typicalL * TRADE.strokeBetweenShare.value) ** 2, worth });
+  const volume = pooled(volumes, { variance: (typicalL * TRADE.strokeBetweenShare) ** 2, worth });
   return {
     kind,
     doseVolumeL: volume.mean,
@@ -71,7 +71,7 @@ function lostDoses({ deadVolumeL, doseVolumeL, covariance, distinctDoses, inflat
   const value = -deadVolumeL / doseVolumeL;
   const [[c00, c01], [, c11]] = covariance as [[number, number], [number, number]];
   const variance = (c00 + 2 * value * c01 + value * value * c11) / doseVolumeL ** 2;
-  return withoutPrior({ value, variance }, { value: 0, variance: TRADE.firstDoseSd.value[inflator] ** 2 });
+  return withoutPrior({ value, variance }, { value: 0, variance: TRADE.firstDoseSd[inflator] ** 2 });
 }
 
 /** A calibration's dose volume as it would be, were so much known to be lost: the fit conditioned on it. */

@@ -74,7 +74,7 @@ export function wayOf({ widthMm, way = 'tape', bracket }: Reading): Way {
 }
 
 /** Standard uncertainty (mm) of a reading's width. */
-export function widthSdOf(reading: Reading, ways: WaySds = TRADE.measureSdMm.value): number {
+export function widthSdOf(reading: Reading, ways: WaySds = TRADE.measureSdMm): number {
   return reading.sdMm ?? ways[wayOf(reading)];
 }
 

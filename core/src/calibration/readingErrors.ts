@@ -22,11 +22,11 @@ export interface ReadingErrors {
 /** The errors to go on with before any were learned. */
 export function assumedErrors(kind: InflatorKind): ReadingErrors {
   return {
-    ways: TRADE.measureSdMm.value,
-    heightMm: TRADE.heightSdMm.value,
-    balloonShare: TRADE.balloonShare.value,
-    doseShare: TRADE.doseShare.value[kind],
-    worth: TRADE.priorReadings.value,
+    ways: TRADE.measureSdMm,
+    heightMm: TRADE.heightSdMm,
+    balloonShare: TRADE.balloonShare,
+    doseShare: TRADE.doseShare[kind],
+    worth: TRADE.priorReadings,
   };
 }
 

@@ -63,7 +63,7 @@ interface AspectSeen {
 export function fitShapeLaw({
   readings,
   errors,
-  answers = TRADE.shapeAnswerAspect.value,
+  answers = TRADE.shapeAnswerAspect,
 }: {
   readings: readonly Reading[];
   errors: Pick<ReadingErrors, 'ways' | 'heightMm'>;
@@ -81,15 +81,15 @@ export function fitShapeLaw({
   const blocks = monotoneRegression(seen);
   const measured = readings.some((reading) => reading.heightMm !== undefined);
   const knots = blocks.flatMap(({ from, to, value, weight }) => {
-    const sd = measured ? Math.hypot(1 / Math.sqrt(weight), TRADE.aspectLawSd.value) : TRADE.unseenAspectSd.value;
+    const sd = measured ? Math.hypot(1 / Math.sqrt(weight), TRADE.aspectLawSd) : TRADE.unseenAspectSd;
     const knot = { aspect: value, sd };
     return [...new Set([from, to])].map((widthMm) => ({ widthMm, ...knot }));
   });
   return {
     knots,
     seen: true,
-    roundLimit: limitOf(blocks, seen, TRADE.roundAspect.value, measured),
-    pearLimit: limitOf(blocks, seen, TRADE.ovalAspect.value, measured),
+    roundLimit: limitOf(blocks, seen, TRADE.roundAspect, measured),
+    pearLimit: limitOf(blocks, seen, TRADE.ovalAspect, measured),
   };
 }
 
@@ -100,7 +100,7 @@ export function fitShapeLaw({
 export function carriedOn({
   law,
   nominalMm,
-  growth: { mean, sd } = TRADE.aspectGrowth.value,
+  growth: { mean, sd } = TRADE.aspectGrowth,
 }: {
   law: ShapeLaw;
   nominalMm: number;
@@ -209,7 +209,7 @@ function limitOf(
     // eye takes for round, which a body that lengthens slowly shows over many millimetres.
     sdMm: measured
       ? Math.hypot(Math.max(reach(1), reach(2)), best.gapMm / (2 * Math.sqrt(12)))
-      : Math.hypot(Math.max(reach(1), reach(2)), best.gapMm / Math.sqrt(12), TRADE.answerEdgeSd.value / meanRise(seen)),
+      : Math.hypot(Math.max(reach(1), reach(2)), best.gapMm / Math.sqrt(12), TRADE.answerEdgeSd / meanRise(seen)),
   };
 }
 
@@ -237,7 +237,7 @@ function joinedLimit(seen: RoundLimit, expected: RoundLimit): RoundLimit {
 /** How fast what was seen rises from its smallest width to its largest, per mm. */
 function meanRise(seen: readonly AspectSeen[]): number {
   const [first, last] = [seen[0]!, seen.at(-1)!];
-  return Math.max(last.value - first.value, TRADE.answerEdgeSd.value) / Math.max(last.x - first.x, 1);
+  return Math.max(last.value - first.value, TRADE.answerEdgeSd) / Math.max(last.x - first.x, 1);
 }
 
 /** Where the law, moved up by so many of its own uncertainties, passes `limit`; gap 0 when it starts above. */
@@ -275,7 +275,7 @@ function aspectSeen(
   }
   const x = widthSeenMm(reading);
   if (shape === undefined || x === undefined) return null;
-  const sd = TRADE.shapeAnswerSd.value;
+  const sd = TRADE.shapeAnswerSd;
   return { x, value: answers[shape], weight: 1 / (sd * sd) };
 }
 
@@ -296,12 +296,12 @@ export function aspectAt({ law, widthMm }: { law: ShapeLaw; widthMm: number }): 
   const right = knots.findIndex((knot) => knot.widthMm > widthMm);
   const end = right === 0 ? knots[0] : right < 0 ? knots.at(-1) : undefined;
   if (knots.length === 0) {
-    const sd = TRADE.unseenAspectSd.value;
+    const sd = TRADE.unseenAspectSd;
     return { aspect: 1, sd, seenSd: sd, slopePerMm: 0 };
   }
   if (end) {
     // Past the last shape seen it may lengthen: the law stays level there and owns up to it.
-    const beyond = end.sd > 0 ? Math.max(0, widthMm / end.widthMm - 1) * TRADE.aspectBeyond.value : 0;
+    const beyond = end.sd > 0 ? Math.max(0, widthMm / end.widthMm - 1) * TRADE.aspectBeyond : 0;
     const sd = right < 0 ? Math.hypot(end.sd, beyond) : end.sd;
     return { aspect: end.aspect, sd, seenSd: withoutLaw(sd), slopePerMm: 0 };
   }
@@ -321,7 +321,7 @@ export function aspectAt({ law, widthMm }: { law: ShapeLaw; widthMm: number }): 
 
 /** A deviation freed of what any law of straight stretches may pass by the true one. */
 function withoutLaw(sd: number): number {
-  return Math.sqrt(Math.max(0, sd * sd - TRADE.aspectLawSd.value ** 2));
+  return Math.sqrt(Math.max(0, sd * sd - TRADE.aspectLawSd ** 2));
 }
 
 /** Body volume (litres) at a width, by the aspect law. */

@@ -38,7 +38,7 @@ function farPoints({ points, fit, curve }: Law): { index: number; deviations: nu
     const others = (prior + fit.chiSquare - square) / (prior + fit.degreesOfFreedom - 1);
     const variance = Math.max(1, Math.min(others, middling ?? Infinity));
     const deviations = Math.sqrt(square / variance);
-    if (deviations > TRADE.outlierLimit.value) far.push({ index, deviations });
+    if (deviations > TRADE.outlierLimit) far.push({ index, deviations });
   });
   return far.sort((a, b) => b.deviations - a.deviations);
 }
@@ -71,6 +71,6 @@ export function burstSlips({ readings, nominalMm, errors }: Frame, { curve, shap
     const own = measuringVariance(point!, errors) + dose * (errors.doseShare * curve.doseVolumeL) ** 2;
     const sdL = Math.sqrt(volumeVariance(curve, { dose, nozzle, widthMm }) + curve.varianceRatio * own);
     const deviations = Math.abs(volumeAtL({ law: shape, widthMm }) - volumeAtDoseL(curve, dose, nozzle)) / sdL;
-    return deviations > TRADE.outlierLimit.value ? [[index, deviations]] : [];
+    return deviations > TRADE.outlierLimit ? [[index, deviations]] : [];
   });
 }

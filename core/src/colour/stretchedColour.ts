@@ -13,8 +13,8 @@ export interface StretchedSkin {
 
 /** How thick the skin is against its thickness where its colour was noted: one volume of latex over a larger sphere. */
 export function relativeThickness(fraction: number): number {
-  const { least, most } = TRADE.stretchShown.value;
-  return (TRADE.colourNotedAt.value / Math.min(most, Math.max(least, fraction))) ** 2;
+  const { least, most } = TRADE.stretchShown;
+  return (TRADE.colourNotedAt / Math.min(most, Math.max(least, fraction))) ** 2;
 }
 
 /**
@@ -23,7 +23,7 @@ export function relativeThickness(fraction: number): number {
  * (`TRADE.colourDepth`, from memory). Little stretched is deeper, more stretched paler.
  */
 export function stretchedLinear({ colourHex, finish, fraction }: StretchedSkin): LinearRgb {
-  const depth = relativeThickness(fraction) ** TRADE.colourDepth.value[finish];
+  const depth = relativeThickness(fraction) ** TRADE.colourDepth[finish];
   const [r, g, b] = linearOf(colourHex);
   return [r ** depth, g ** depth, b ** depth];
 }
@@ -46,9 +46,9 @@ export function skinOpacity({ fraction, noted }: { fraction: number; noted: numb
  * shine more the tighter they are (common practice; the strengths are from memory).
  */
 export function shineOf({ finish, fraction }: Pick<StretchedSkin, 'finish' | 'fraction'>): number {
-  const { slack, tight } = TRADE.shine.value[finish];
-  const from = TRADE.smallestFraction.value;
-  const to = finish === 'mirror' ? TRADE.smallestShine.value : TRADE.largestFraction.value;
+  const { slack, tight } = TRADE.shine[finish];
+  const from = TRADE.smallestFraction;
+  const to = finish === 'mirror' ? TRADE.smallestShine : TRADE.largestFraction;
   const along = Math.min(1, Math.max(0, (fraction - from) / (to - from)));
   return slack + (tight - slack) * along;
 }

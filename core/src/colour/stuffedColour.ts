@@ -46,7 +46,7 @@ function endsOf({ outer, inner }: Pair): { alone: Oklab; through: Oklab } {
   const skin = stretchedLinear(outer);
   const behind = stretchedLinear(inner);
   // Light passes the outer twice: in and out. A skin that scatters colours it as little as it hides it.
-  const tint = TRADE.skinTint.value[outer.finish];
+  const tint = TRADE.skinTint[outer.finish];
   const through = behind.map((light, i) => light * skin[i]! ** tint) as unknown as LinearRgb;
   return { alone: oklabOf(skin), through: oklabOf(through) };
 }
@@ -74,7 +74,7 @@ export function stuffedColour({
 
 function noteOn(outer: StretchedSkin, alone: Oklab, seen: Oklab, changed: number): ColourNote {
   if (outer.finish === 'clear') return 'deeper-and-glossy';
-  if (changed < TRADE.justSeen.value) return 'hardly-shows';
+  if (changed < TRADE.justSeen) return 'hardly-shows';
   return seen.l < alone.l ? 'muted' : 'paler';
 }
 
@@ -89,7 +89,7 @@ export interface SeenColour extends Pair {
  * is assumed by inverse variance. Pairs of two like colours say little, and count little.
  */
 export function learnOpacities(seen: readonly SeenColour[]): SkinOpacities {
-  const { sd: priorSd, matchSd, ...assumed } = TRADE.skinOpacity.value;
+  const { sd: priorSd, matchSd, ...assumed } = TRADE.skinOpacity;
   const learn = (finish: Finish) => {
     let weight = 1 / priorSd ** 2;
     let sum = assumed[finish] * weight;

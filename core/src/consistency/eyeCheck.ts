@@ -92,7 +92,7 @@ export function judgeEye({
     work: KINDS_OF_WORK.map((work) => {
       const toleranceMm = workToleranceMm({ work, nominalMm });
       const within = shareWithin({ offs, toleranceMm });
-      const needed = TRADE.workShare.value;
+      const needed = TRADE.workShare;
       const verdict = within.low >= needed ? 'enough' : within.high < needed ? 'not-enough' : 'unclear';
       return { work, toleranceMm, within, verdict };
     }),

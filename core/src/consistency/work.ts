@@ -6,6 +6,6 @@ export type KindOfWork = (typeof KINDS_OF_WORK)[number];
 
 /** How far a balloon may be off for a kind of work, mm either way. */
 export function workToleranceMm({ work, nominalMm }: { work: KindOfWork; nominalMm: number }): number {
-  const need = TRADE.workTolerance.value[work];
+  const need = TRADE.workTolerance[work];
   return 'mm' in need ? need.mm : need.fraction * nominalMm;
 }

@@ -62,9 +62,9 @@ export function defaultHoldRate({
   /** That of an 11 in when absent. */
   nominalMm?: number | undefined;
 }): HoldRate {
-  const { once, twice, stuffedShare } = TRADE.holdLossPerHour.value;
+  const { once, twice, stuffedShare } = TRADE.holdLossPerHour;
   const perHour = ((wraps === 2 ? twice : once) * (stuffed ? stuffedShare : 1) * USUAL_MM) / nominalMm;
-  return { perHour, sd: perHour * TRADE.holdLossSdShare.value, tests: 0 };
+  return { perHour, sd: perHour * TRADE.holdLossSdShare, tests: 0 };
 }
 
 /**
@@ -90,7 +90,7 @@ export function fitHold({
   let weight = 1 / assumed.sd ** 2;
   let sum = assumed.perHour * weight;
   let used = 0;
-  const between = (assumed.perHour * TRADE.holdBetweenShare.value) ** 2;
+  const between = (assumed.perHour * TRADE.holdBetweenShare) ** 2;
   for (const [i, test] of tests.entries()) {
     const bad = holdTestProblem(test);
     if (bad) return { ok: false, problem: { ...bad.problem, field: `tests.${i}.${bad.problem.field}` } };
@@ -121,7 +121,7 @@ function rateSeen(
   const first = readings.find(({ hours }) => hours === 0);
   if (!first || wraps !== closing.wraps || stuffed !== closing.stuffed || later.length === 0) return null;
   // The first width is in every ratio: its own error adds to each, and is shared out over the readings.
-  const relative = TRADE.measureSdMm.value.tape / first.widthMm;
+  const relative = TRADE.measureSdMm.tape / first.widthMm;
   const squares = later.reduce((total, { hours }) => total + hours * hours, 0);
   const rate =
     later.reduce((total, { hours, widthMm }) => total - hours * Math.log(widthMm / first.widthMm), 0) / squares;
@@ -142,7 +142,7 @@ export function holdLaws(
 
 /** What a balloon of classic fill loses of its width in a night of twelve hours, mm. */
 export function nightLossMm({ rate, nominalMm }: { rate: HoldRate; nominalMm: number }): number {
-  return TRADE.nightFraction.value * nominalMm * (1 - keptShare({ rate, hours: NIGHT_HOURS }));
+  return TRADE.nightFraction * nominalMm * (1 - keptShare({ rate, hours: NIGHT_HOURS }));
 }
 
 /** The share of its width that a balloon keeps after `hours`. */

@@ -29,7 +29,7 @@ export function printShift({
 }): PrintShift {
   const aspect = Math.min(roundedAspect, heightMm / widthMm);
   const afterWidthMm = widthForVolumeMm({ volumeL: bodyVolumeL({ widthMm, heightMm }), aspect });
-  const down = (1 - Math.cos(Math.PI * TRADE.printNoted.value)) / 2;
+  const down = (1 - Math.cos(Math.PI * TRADE.printNoted)) / 2;
   return {
     widthMm: afterWidthMm,
     growth: afterWidthMm / widthMm,

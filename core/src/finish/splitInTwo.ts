@@ -56,7 +56,7 @@ export interface ShineAdvice {
  * is at its smallest shine when it is made of (width / smallest)^2 of the skin; the rest stays in the neck.
  */
 export function shineAdvice({ nominalMm, widthMm }: { nominalMm: number; widthMm: number }): ShineAdvice {
-  const smallestMm = TRADE.smallestShine.value * nominalMm;
+  const smallestMm = TRADE.smallestShine * nominalMm;
   const leaveInNeck = Math.max(0, 1 - (widthMm / smallestMm) ** 2);
   return { smallestMm, how: leaveInNeck > 0 ? 'squeeze-the-neck' : 'fills', leaveInNeck };
 }

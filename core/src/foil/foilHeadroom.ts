@@ -39,7 +39,7 @@ export function foilHeadroom({
   const growth = growthBetween({ from, to });
   if (!growth.ok) return growth;
   const volumes = growth.value.both ** 3;
-  const stop = TRADE.foilStop.value;
+  const stop = TRADE.foilStop;
   const fillTo = Math.min(stop, stop / volumes);
   const then = volumes > 1 + FELT ? 'strains' : volumes < 1 - FELT ? 'goes-slack' : 'same';
   return ok({ fillTo, roomShare: stop - fillTo, venueShare: volumes, then });

@@ -49,7 +49,7 @@ export function holeOn({ labelledMm, measurements }: RecordedHole, day = Infinit
   const [first] = sorted;
   const last = sorted.at(-1);
   if (!first || !last) {
-    const sdMm = TRADE.holeSdMm.value.label;
+    const sdMm = TRADE.holeSdMm.label;
     return { widthMm: labelledMm, sdMm, offMm: 0, ovalMm: 0, wearMm: null, origin: 'rule' };
   }
   const before = sorted.findLast((each) => each.day <= day) ?? first;
@@ -60,7 +60,7 @@ export function holeOn({ labelledMm, measurements }: RecordedHole, day = Infinit
   const ovalMm = Math.abs(nearest.acrossMm - (nearest.downMm ?? nearest.acrossMm));
   return {
     widthMm,
-    sdMm: Math.hypot(TRADE.holeSdMm.value[nearest.way], ovalMm / Math.sqrt(12)),
+    sdMm: Math.hypot(TRADE.holeSdMm[nearest.way], ovalMm / Math.sqrt(12)),
     offMm: widthMm - labelledMm,
     ovalMm,
     wearMm: last.day > first.day ? meanWidthMm(last) - meanWidthMm(first) : null,

@@ -32,7 +32,7 @@ export interface Squeeze {
  * softness move the line as a whole; its slope is learned once they differ.
  */
 export function learnSqueeze(sizings: readonly Sizing[]): Squeeze {
-  const { share, softShare, sdShare, worth } = TRADE.squeeze.value;
+  const { share, softShare, sdShare, worth } = TRADE.squeeze;
   const usable = sizings.filter(({ holeMm, widthMm, nominalMm }) => holeMm > 0 && widthMm > 0 && nominalMm > 0);
   const rows = [[1, 0], [0, 1], ...usable.map(({ widthMm, nominalMm }) => [1, 1 - widthMm / nominalMm])];
   const seen = usable.map(({ holeMm, widthMm }) => widthMm / holeMm - 1);

@@ -75,8 +75,8 @@ export function helium({
     const detail = { leastL, leastMm: widthForVolumeMm({ volumeL: leastL }), shortG: -netG };
     return problem('cannot-lift-itself', { field: 'volumeL', detail });
   }
-  const ballastG = netG * TRADE.ballastMargin.value;
-  const { sand, water } = TRADE.ballastDensity.value;
+  const ballastG = netG * TRADE.ballastMargin;
+  const { sand, water } = TRADE.ballastDensity;
   return ok({
     liftPerL,
     grossG,
@@ -89,11 +89,11 @@ export function helium({
 
 /** Mass of an empty latex balloon of a nominal, g: from memory for 11 in, others by the square of their nominal. */
 export function latexMassG({ nominalMm }: { nominalMm: number }): number {
-  const { g, nominalMm: of } = TRADE.latexMassG.value;
+  const { g, nominalMm: of } = TRADE.latexMassG;
   return g * (nominalMm / of) ** 2;
 }
 
 /** Mass of a foil of two flat skins of `areaMm2` each, g: from memory. */
 export function foilMassG({ areaMm2 }: { areaMm2: number }): number {
-  return (2 * areaMm2 * TRADE.foilAreaMassG.value) / 1e6;
+  return (2 * areaMm2 * TRADE.foilAreaMassG) / 1e6;
 }

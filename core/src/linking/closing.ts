@@ -80,12 +80,12 @@ export function stateOf(errorMm: number, giveMm: number): ClosingState {
 
 /** What a ring's joints take up, mm. */
 export function ringGiveMm({ roomMm }: Pick<ClosingRing, 'roomMm'>): number {
-  return TRADE.ringGive.value * roomMm;
+  return TRADE.ringGive * roomMm;
 }
 
 /** How far a tying balloon or a cap may be off, mm. */
 export function tieGiveMm({ widthMm }: { widthMm: number }): number {
-  return TRADE.tieGive.value * widthMm;
+  return TRADE.tieGive * widthMm;
 }
 
 /** The circle a ring must fill: its radius, mm, and the cosine of half a step. */

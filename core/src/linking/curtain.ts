@@ -144,10 +144,10 @@ function cautionsOf(
   balloons: number,
 ): CurtainCaution[] {
   const lowestMm = Math.min(...chains.map(({ endMm }) => endMm));
-  const needMm = TRADE.headroomMm.value;
+  const needMm = TRADE.headroomMm;
   return [
     ...(walkedUnder && lowestMm < needMm ? [{ code: 'under-head-height' as const, lowestMm, needMm }] : []),
-    ...(balloons >= TRADE.manyLinked.value ? [{ code: 'many-balloons' as const, balloons }] : []),
+    ...(balloons >= TRADE.manyLinked ? [{ code: 'many-balloons' as const, balloons }] : []),
     ...(grid && topLine !== 'level' ? [{ code: 'rows-not-level' as const }] : []),
   ];
 }

@@ -300,7 +300,7 @@ export interface TiePlace {
 
 /** How wide a tying balloon is beside the rings it ties, as practised: a share of the mean of both. */
 const TIE_SHARE = (() => {
-  const { firstRing, upperRing, ties } = TRADE.practisedBasket.value;
+  const { firstRing, upperRing, ties } = TRADE.practisedBasket;
   return ties / ((firstRing + upperRing) / 2);
 })();
 
@@ -349,6 +349,6 @@ export function tiesOf(layers: readonly FormLayer[]): TieLayer[] {
  */
 export function usualLeanDeg(kind: FormKind): number {
   if (kind !== 'basket') return 0;
-  const { spokes, firstRing } = TRADE.practisedBasket.value;
+  const { spokes, firstRing } = TRADE.practisedBasket;
   return (Math.asin(2 * (firstRing / spokes - 1)) * 180) / Math.PI;
 }

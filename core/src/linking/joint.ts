@@ -48,9 +48,9 @@ export function learnJoint({
   nominalMm: number;
   chains: readonly MeasuredChain[];
 }): Result<Joint, JointProblemCode> {
-  const priorSd = TRADE.linkJointSd.value * nominalMm;
+  const priorSd = TRADE.linkJointSd * nominalMm;
   let weight = 1 / priorSd ** 2;
-  let sum = weight * TRADE.linkJoint.value * nominalMm;
+  let sum = weight * TRADE.linkJoint * nominalMm;
   for (const [i, chain] of chains.entries()) {
     const wrong = chainProblem(chain);
     if (wrong) return { ok: false, problem: { ...wrong, field: `chains.${i}.${wrong.field}` } };
@@ -83,5 +83,5 @@ export function chainProblem(chain: MeasuredChain): (Problem<JointProblemCode> &
 export function jointFor({ nominalMm, chains }: { nominalMm: number; chains: readonly MeasuredChain[] }): Joint {
   const learned = learnJoint({ nominalMm, chains });
   if (learned.ok) return learned.value;
-  return { jointMm: TRADE.linkJoint.value * nominalMm, sdMm: TRADE.linkJointSd.value * nominalMm, chains: 0 };
+  return { jointMm: TRADE.linkJoint * nominalMm, sdMm: TRADE.linkJointSd * nominalMm, chains: 0 };
 }

@@ -77,7 +77,7 @@ export function alikeSizes(sizes: readonly { key: string; widthMm: number }[]): 
   return sizes.flatMap((a, i) =>
     sizes.slice(i + 1).flatMap((b): AlikeSizes[] => {
       const apartMm = Math.abs(a.widthMm - b.widthMm);
-      const near = apartMm < TRADE.looksAlike.value * Math.max(a.widthMm, b.widthMm);
+      const near = apartMm < TRADE.looksAlike * Math.max(a.widthMm, b.widthMm);
       return apartMm > 0 && near ? [{ first: a.key, second: b.key, apartMm }] : [];
     }),
   );

@@ -194,7 +194,7 @@ function pseudoInverse(columns: readonly number[][]): number[][] {
 /** Every set of steps near the exact sizes, the first as it is, layer by layer, each partial sum of its residuals carried along. */
 function searchSteps(sizes: readonly ExactSize[], { slopes, solve }: Family, stepMm: number) {
   const many = sizes.length;
-  const give = TRADE.ringGive.value;
+  const give = TRADE.ringGive;
   // Residual of size i for a unit step off of size j: (I - J (J'J)^-1 J').
   const leaves = sizes.map((_, i) =>
     sizes.map((_, j) => Number(i === j) - slopes[i]!.reduce((sum, slope, p) => sum + slope * solve[p]![j]!, 0)),
@@ -262,7 +262,7 @@ function dressed(stood: Form, sizes: readonly ExactSize[], widths: readonly numb
   const snapped = sizes.map(({ key, around, count, widthMm: exactMm, cap }, i): SnappedSize => {
     const { widthMm: placeMm, pitchMm } = places[i]!;
     const off = widths[i]! - placeMm;
-    const ofGive = Math.abs(off) / (cap ? TRADE.tieGive.value * placeMm : TRADE.ringGive.value * pitchMm);
+    const ofGive = Math.abs(off) / (cap ? TRADE.tieGive * placeMm : TRADE.ringGive * pitchMm);
     return { key, count, exactMm, widthMm: widths[i]!, closingMm: cap ? off : around * off, ofGive };
   });
   const { ties, sizes: tieSizes } = snappedTies(stood, layers, stepMm);
@@ -277,7 +277,7 @@ function snappedTies(stood: Form, layers: readonly FormLayer[], stepMm: number) 
     const widthMm = Math.max(stepMm, roundToStep({ mm: exactMm, step: stepMm }));
     const same = sizes.find((size) => size.widthMm === widthMm);
     const closingMm = widthMm - exactMm;
-    const ofGive = Math.abs(closingMm) / (TRADE.tieGive.value * widthMm);
+    const ofGive = Math.abs(closingMm) / (TRADE.tieGive * widthMm);
     if (same) {
       same.count += tie.count;
       if (ofGive > same.ofGive) Object.assign(same, { closingMm, ofGive, exactMm });

@@ -50,9 +50,9 @@ export function joinersFor({
 }): Result<JoinerPlan, JoinerProblemCode> {
   if (!(Number.isInteger(clusters) && clusters >= 2))
     return problem('bad-count', { field: 'clusters', detail: { least: 2 } });
-  const ownMm = TRADE.modellingRest.value.length * size.lengthMm * (halved ? 0.5 : 1);
-  const reachMm = TRADE.modellingPull.value * ownMm;
-  const takesMm = ROUND_MM[way] + TRADE.knotMm.value;
+  const ownMm = TRADE.modellingRest.length * size.lengthMm * (halved ? 0.5 : 1);
+  const reachMm = TRADE.modellingPull * ownMm;
+  const takesMm = ROUND_MM[way] + TRADE.knotMm;
   const joinsAPiece = Math.floor(reachMm / takesMm);
   if (joinsAPiece < 1) return problem('too-short', { field: halved ? 'halved' : 'way', detail: { reachMm, takesMm } });
   const joins = clusters - 1;

@@ -138,11 +138,11 @@ export type TailProblemCode = 'bad-twists' | 'too-many-twists';
  */
 export function tailFor({ size, twists }: { size: ModellingSize; twists: number }): Result<TailPlan, TailProblemCode> {
   if (!(Number.isInteger(twists) && twists >= 0)) return problem('bad-twists', { field: 'twists' });
-  const each = TRADE.twistTail.value * size.widthMm;
+  const each = TRADE.twistTail * size.widthMm;
   // Half the balloon must stay for what is twisted.
   const most = Math.floor(size.lengthMm / 2 / each);
   if (twists > most) return problem('too-many-twists', { field: 'twists', detail: { most } });
   const tailMm = twists * each;
   const fillMm = size.lengthMm - tailMm;
-  return ok({ eachMm: each, tailMm, fillMm, firstMm: Math.min(size.lengthMm, fillMm * (1 + TRADE.burpShare.value)) });
+  return ok({ eachMm: each, tailMm, fillMm, firstMm: Math.min(size.lengthMm, fillMm * (1 + TRADE.burpShare)) });
 }

@@ -65,8 +65,8 @@ export function wrapPole({
   lengthMm: number;
   overlap: number;
 }): Result<PoleCover, PoleProblemCode> {
-  const { length, flatWidth } = TRADE.modellingRest.value;
-  const pull = TRADE.modellingPull.value;
+  const { length, flatWidth } = TRADE.modellingRest;
+  const pull = TRADE.modellingPull;
   const flatMm = (flatWidth * size.widthMm) / Math.sqrt(pull);
   // Steeper than an eighth of a turn up for each turn around, the strip slides off.
   const leastMm = (flatMm * Math.SQRT2) / Math.PI;
@@ -80,7 +80,7 @@ export function wrapPole({
   const pitchMm = (k * around) / Math.sqrt(1 - k * k);
   const turns = lengthMm / pitchMm;
   const pathMm = helixLengthMm({ diameterMm, pitchMm, turns });
-  const eachMm = pull * length * size.lengthMm - TRADE.knotMm.value;
+  const eachMm = pull * length * size.lengthMm - TRADE.knotMm;
   return ok({
     pitchMm,
     turns,

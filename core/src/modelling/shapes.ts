@@ -111,7 +111,7 @@ const THIN_MM = 63.5;
 
 /** How many of a size twist together at their middles. */
 export function mostInSpray({ widthMm }: Pick<ModellingSize, 'widthMm'>): number {
-  const { wide, thin } = TRADE.sprayMost.value;
+  const { wide, thin } = TRADE.sprayMost;
   return widthMm <= THIN_MM ? thin : wide;
 }
 

@@ -162,7 +162,7 @@ export function bubbleSteps<H extends Hole>({
 
 /** The largest width of a balloon nobody has calibrated: `TRADE.largestFraction` of its nominal, mm. */
 export function ruleLimitMm({ nominalMm }: { nominalMm: number }): number {
-  return TRADE.largestFraction.value * nominalMm;
+  return TRADE.largestFraction * nominalMm;
 }
 
 /** The gap to each side between an inner and the outside, once both are round, mm. */

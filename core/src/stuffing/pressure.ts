@@ -9,7 +9,7 @@ export type RubberModel =
   | { law: 'mooney-rivlin'; ratio: number };
 
 /** Balloon rubber: Mooney and Rivlin's law with `TRADE.mooneyRatio`. */
-export const BALLOON_RUBBER: RubberModel = { law: 'mooney-rivlin', ratio: TRADE.mooneyRatio.value };
+export const BALLOON_RUBBER: RubberModel = { law: 'mooney-rivlin', ratio: TRADE.mooneyRatio };
 
 export type StretchProblemCode = 'bad-stretch' | 'bad-ratio';
 
@@ -139,10 +139,10 @@ interface RubberSkin {
 }
 
 function rubberSkin(nominalMm: number, ratio: number): RubberSkin {
-  const restMm = nominalMm * TRADE.restShare.value;
+  const restMm = nominalMm * TRADE.restShare;
   // Both laws have the shear modulus 2 (C1 + C2): that gives 4 C1.
-  const fourC1 = (2 * TRADE.shearModulusKPa.value) / (1 + ratio);
-  return { restMm, scaleKPa: fourC1 * (TRADE.skinThicknessMm.value / (restMm / 2)) };
+  const fourC1 = (2 * TRADE.shearModulusKPa) / (1 + ratio);
+  return { restMm, scaleKPa: fourC1 * (TRADE.skinThicknessMm / (restMm / 2)) };
 }
 
 function skinKPa({ restMm, scaleKPa }: RubberSkin, widthMm: number, ratio: number): number {

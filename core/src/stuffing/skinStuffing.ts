@@ -85,14 +85,14 @@ export function stuffingSheet(
   options: StuffingOptions & { tiers: readonly Aim[] },
 ): Result<SkinStuffing[], PairProblemCode> {
   const { outer, inner, tiers, fit = null, daysStanding = 1, step, showing = null } = options;
-  const { mostKPa = TRADE.inflatorMostKPa.value } = options;
+  const { mostKPa = TRADE.inflatorMostKPa } = options;
   if (inner.nominalMm > outer.nominalMm + SAME_MM) {
     const fitting = NOMINAL_SIZES_MM.filter((nominalMm) => nominalMm <= outer.nominalMm + SAME_MM);
     const nearestMm = fitting.at(-1) ?? outer.nominalMm;
     return problem('inner-larger', { field: 'inner', detail: { outerMm: outer.nominalMm, nearestMm } });
   }
   const estimate = fit ? null : estimateOf(outer);
-  const effort = { ...TRADE.stuffedEffort.value, balloons: 2 };
+  const effort = { ...TRADE.stuffedEffort, balloons: 2 };
   const sheet: SkinStuffing[] = [];
   for (const tier of tiers) {
     const limits = pairLimits({ outer, inner, fit, daysStanding, shape: tier.shape });
@@ -116,7 +116,7 @@ export function stuffingSheet(
       limits,
       target,
       ...pressureOf(outer, inner, target.widthMm, mostKPa),
-      neckProudMm: TRADE.neckProudMm.value,
+      neckProudMm: TRADE.neckProudMm,
       effort,
     });
   }
@@ -138,7 +138,7 @@ function estimateOf({ fit, estimate }: Skin): EstimatedCurve | null {
 
 function reasonsOn(outer: Skin, inner: Skin, limits: PairLimits, widthMm: number): PairReason[] {
   const reasons: PairReason[] = [];
-  const smallestMm = outer.nominalMm * TRADE.smallestFraction.value;
+  const smallestMm = outer.nominalMm * TRADE.smallestFraction;
   const limitMm = Math.min(limits.outerMm, limits.innerMm);
   if (limitMm < smallestMm) reasons.push({ code: 'outer-slack', smallestMm, limitMm });
   else if (Math.abs(outer.nominalMm - inner.nominalMm) <= SAME_MM) reasons.push({ code: 'same-nominal' });

@@ -62,7 +62,7 @@ export function sphereInClear({
   latexNominalMm,
   sphereMm,
   vents = 2,
-  gapMm = TRADE.sphereGapMm.value,
+  gapMm = TRADE.sphereGapMm,
 }: {
   latexNominalMm: number;
   sphereMm: number;
@@ -72,12 +72,12 @@ export function sphereInClear({
   for (const [field, mm] of Object.entries({ latexNominalMm, sphereMm, gapMm }))
     if (!(mm > 0 && Number.isFinite(mm))) return problem('bad-width', { field });
   if (vents !== 2 && vents !== 3) return problem('bad-vents', { field: 'vents', detail: { least: 2, most: 3 } });
-  const mostMm = TRADE.sphereLatexMost.value * latexNominalMm;
+  const mostMm = TRADE.sphereLatexMost * latexNominalMm;
   const outsideMm = sphereMm + 2 * gapMm;
   if (outsideMm > mostMm)
     return problem('latex-too-small', {
       field: 'latexNominalMm',
-      detail: { nearestMm: mostMm - 2 * gapMm, neededMm: outsideMm / TRADE.sphereLatexMost.value },
+      detail: { nearestMm: mostMm - 2 * gapMm, neededMm: outsideMm / TRADE.sphereLatexMost },
     });
   if (sphereMm < LEAST_TAUT * latexNominalMm)
     return problem('latex-too-large', {

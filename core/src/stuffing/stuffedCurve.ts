@@ -10,7 +10,7 @@ const FREEDOM = 8;
  * The shape is the outer's; its limits are left to each balloon's own limits.
  */
 export function stuffedCurve({ outer }: { outer: DoseCurve }): EstimatedCurve {
-  const { share, sd } = TRADE.stuffedDose.value;
+  const { share, sd } = TRADE.stuffedDose;
   const doseVolumeL = outer.doseVolumeL * share;
   const covariance = outer.covariance.map((row) => row.map((each) => each * share * share));
   covariance[1]![1]! += (sd * outer.doseVolumeL) ** 2;

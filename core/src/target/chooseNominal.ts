@@ -72,7 +72,7 @@ function unsuitedReason(
   // 10 in of 11 in is common practice on the same day, and a hair under 0.92: the rules are not exact to the third
   // digit.
   const slack = 0.005;
-  if (fraction > TRADE.largestFraction.value + slack) return { code: 'too-small', fraction };
+  if (fraction > TRADE.largestFraction + slack) return { code: 'too-small', fraction };
   const lower = lowerLimit({ nominalMm, finish });
   if (fraction < lower.fraction - slack) {
     return { code: lower.why === 'shine' ? 'dulls' : 'too-large', fraction };

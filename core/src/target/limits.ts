@@ -84,11 +84,11 @@ export function limitsFor(limits: readonly UpperLimit[], shape: TierShape): Uppe
 /** The smallest useful width of a balloon. */
 export function lowerLimit({ nominalMm, finish }: { nominalMm: number; finish: Finish }): LowerLimit {
   const why = finish === 'mirror' ? 'shine' : 'neck';
-  const fraction = why === 'shine' ? TRADE.smallestShine.value : TRADE.smallestFraction.value;
+  const fraction = why === 'shine' ? TRADE.smallestShine : TRADE.smallestFraction;
   return { code: 'smallest-useful', why, fraction, limitMm: fraction * nominalMm };
 }
 
 /** The widths that a nominal is useful in for work that must be exact, mm: neither floppy nor hard. */
 export function usefulWidths({ nominalMm }: { nominalMm: number }): { leastMm: number; mostMm: number } {
-  return { leastMm: TRADE.smallestFraction.value * nominalMm, mostMm: TRADE.largestFraction.value * nominalMm };
+  return { leastMm: TRADE.smallestFraction * nominalMm, mostMm: TRADE.largestFraction * nominalMm };
 }

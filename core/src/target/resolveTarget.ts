@@ -152,7 +152,7 @@ export function resolveTarget(options: TargetOptions): Result<Target, TargetProb
   } = options;
   if (!(nominalMm > 0 && Number.isFinite(nominalMm))) return problem('bad-nominal', { field: 'nominalMm' });
   if (!(tier.fraction > 0 && tier.fraction <= 1.2)) return problem('bad-fraction', { field: 'tier.fraction' });
-  const toleranceFraction = tier.toleranceFraction ?? TRADE.toleranceFraction.value;
+  const toleranceFraction = tier.toleranceFraction ?? TRADE.toleranceFraction;
   if (!(toleranceFraction > 0 && toleranceFraction <= LARGEST_TOLERANCE))
     return problem('bad-tolerance', { field: 'tier.toleranceFraction' });
   if (!(daysStanding >= 0 && daysStanding <= 365)) return problem('bad-days', { field: 'daysStanding' });
@@ -165,7 +165,7 @@ export function resolveTarget(options: TargetOptions): Result<Target, TargetProb
     upper: limitsFor(all, tier.shape ?? 'round'),
     lower: limits?.lower ?? lowerLimit({ nominalMm, finish }),
     step,
-    nearlyMm: TRADE.nearlyShare.value * nominalMm,
+    nearlyMm: TRADE.nearlyShare * nominalMm,
   };
   const change = showing ? { ...showing.growth, kept: showing.kept } : STILL;
   const made = making(frame, change);
@@ -360,10 +360,10 @@ function cautionsOn({
   const cautions: TargetCaution[] = [];
   const { widthMm } = made;
   const fraction = widthMm / nominalMm;
-  if (fraction > TRADE.largestFraction.value) cautions.push({ code: 'nominal-too-small', fraction });
+  if (fraction > TRADE.largestFraction) cautions.push({ code: 'nominal-too-small', fraction });
   // A wish that low is held up to the smallest useful width: a smaller nominal would serve it better.
   const wanted = Math.min(fraction, tier.fraction);
-  if (wanted < TRADE.smallestFraction.value) cautions.push({ code: 'nominal-too-large', fraction: wanted });
+  if (wanted < TRADE.smallestFraction) cautions.push({ code: 'nominal-too-large', fraction: wanted });
   const { leastFraction = 0 } = tier;
   const leastMm = floorToStep({ mm: made.atShow(leastFraction * nominalMm), step: frame.step });
   if (widthMm < leastMm) cautions.push({ code: 'below-tier', fraction, leastFraction });

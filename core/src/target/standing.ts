@@ -5,7 +5,7 @@ import { TRADE } from '../trade';
  * them, level outside. 0 is the same day.
  */
 export function standingFraction({ days }: { days: number }): number {
-  const rules = TRADE.standing.value;
+  const rules = TRADE.standing;
   const later = rules.findIndex((rule) => rule.days >= days);
   if (later < 0) return rules.at(-1)!.fraction;
   if (later === 0) return rules[0]!.fraction;

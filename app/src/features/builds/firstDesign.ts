@@ -2,7 +2,7 @@ import type { PieceDesign, PieceForm, PiecePart } from '@leggero/contract';
 import { MM_PER_INCH, roundToStep, TRADE } from '@leggero/core';
 import { usualLeanDeg } from '@leggero/core/linking';
 
-const { spokes } = TRADE.practisedBasket.value;
+const { spokes } = TRADE.practisedBasket;
 const inches = (count: number) => count * MM_PER_INCH;
 /** Linking work is under-inflated: rounder and longer-lived (common practice). */
 const LINK_SHARE = 0.8;

@@ -39,7 +39,7 @@ function stepsIn({ unit }: Lengths, chosenMm: number) {
   }));
 }
 
-const { spokes, firstRing, upperRing, ties } = TRADE.practisedBasket.value;
+const { spokes, firstRing, upperRing, ties } = TRADE.practisedBasket;
 /** A basket as it is practised: six spokes, two rings. */
 const PRACTISED = {
   count: 6,

@@ -27,7 +27,7 @@ export function SwagPiece(shown: ShownPiece<DesignOf<'swag'>>) {
   const [chosen, setChosen] = useState<string | null>(null);
   const { text } = basis.lengths;
   const single = design.bays === 1 && design.rows === 1;
-  const needMm = TRADE.headroomMm.value;
+  const needMm = TRADE.headroomMm;
   const low = view !== null && design.walkedUnder && view.lowestMm < needMm;
   const lines: RoomLine[] = [
     { title: text(design.fixingsMm), highMm: design.fixingsMm },

@@ -29,7 +29,7 @@ export function viewLength(
   const readings = calibration?.readings.map(lengthReading) ?? [];
   if (readings.length > 0) return { pump, calibration, law: fitLength({ size, readings }) };
   const known = shelf.inflators.get(pump.id) ?? poolInflator({ inflator: { kind: pump.kind }, fits: [] });
-  const usual = pump.kind === 'hand' ? TRADE.strokeVolumeL.value : 0;
+  const usual = pump.kind === 'hand' ? TRADE.strokeVolumeL : 0;
   const doseVolumeL = known?.doseVolumeL ?? pump.doseVolumeL ?? usual;
   return { pump, calibration, law: estimateLength({ size, doseVolumeL }) };
 }

@@ -24,7 +24,7 @@ export function ReadingPicture({ model, view, draft, kind, lengths }: ReadingPic
   const wide = useWide();
   const widthMm = draftWidthMm(draft);
   const figure = figureOf(model, view.curve, widthMm);
-  const aspect = draft.shape ? TRADE.shapeAnswerAspect.value[draft.shape] : figure.heightMm / figure.widthMm;
+  const aspect = draft.shape ? TRADE.shapeAnswerAspect[draft.shape] : figure.heightMm / figure.widthMm;
   const heightMm = draft.heightMm ?? widthMm * aspect;
   const readings = view.calibration?.readings ?? [];
   return (

@@ -46,7 +46,7 @@ interface PairOptions {
 
 /** The tier asked for; else the one nearest to what most stuffed work is filled to. */
 export function pairTier(tiers: readonly TierRecord[], id: string | undefined): TierRecord | undefined {
-  return tiers.find((tier) => tier.id === id) ?? nearestTier(tiers, TRADE.stuffedFraction.value);
+  return tiers.find((tier) => tier.id === id) ?? nearestTier(tiers, TRADE.stuffedFraction);
 }
 
 /** Works a pair out for a tier, from what is known of both balloons and of the pair itself. */
@@ -82,7 +82,7 @@ export function viewPair({ parts, pair, tier, knowledge, studio }: PairOptions):
 
 /** What each kind of inflator here presses at most: the strongest on record, else what is usual. */
 function mostKPaOf(pumps: readonly PumpRecord[]): Record<PumpRecord['kind'], number> {
-  const usual = TRADE.inflatorMostKPa.value;
+  const usual = TRADE.inflatorMostKPa;
   const most = { ...usual } as Record<PumpRecord['kind'], number>;
   for (const kind of INFLATOR_KINDS) {
     const known = pumps.flatMap((pump) => (pump.kind === kind && pump.mostKPa !== null ? [pump.mostKPa] : []));

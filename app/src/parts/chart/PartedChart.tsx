@@ -26,7 +26,7 @@ export function PartedChart({ parted, colourHex }: { parted: PartedPair; colourH
     .y(({ pressure }) => y(pressure));
   const level = y(smaller.pressure);
   // Both balloons to one scale: their nominal is 1 / restShare of a stretch of 1.
-  const nominal = 1 / TRADE.restShare.value;
+  const nominal = 1 / TRADE.restShare;
   const scale = 44 / larger.stretch;
   return (
     <View
