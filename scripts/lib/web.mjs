@@ -79,7 +79,8 @@ const INSTALLED =
   '<meta name="theme-color" content="#1b1916" media="(prefers-color-scheme: dark)">';
 
 /**
- * Completes the head of the document. It names the code of every page to be fetched once the browser has nothing else
+ * Completes the head of the document. What every page waits for, its letters and the code around it, is asked for
+ * along with the document: the app itself would ask only once it runs. It names the code of every page to be fetched once the browser has nothing else
  * to do: pages open without a wait, and without a network when it is cut while the app is open
  * (`app/src/device/ahead.ts`).
  */
@@ -93,5 +94,14 @@ function writeHead() {
     .filter((name) => readFileSync(path.join(WEB, folder, name), 'utf8').startsWith('__d('))
     .map((name) => `/${folder}/${encodeURIComponent(name)}`);
   const ahead = `<meta name="leggero-pages" content="${pages.join(' ')}">`;
-  writeFileSync(index, html.replace('</head>', `${INSTALLED}${ahead}</head>`));
+  const around = pages.filter((address) => path.basename(address).startsWith('_layout-'));
+  const letters = readdirSync(WEB, { recursive: true })
+    .filter((name) => name.endsWith('.ttf'))
+    // Written just as the app asks for them.
+    .map((name) => `/${encodeURI(name.split(path.sep).join('/'))}`);
+  const early = [
+    ...letters.map((address) => `<link rel="preload" href="${address}" as="font" type="font/ttf" crossorigin>`),
+    ...around.map((address) => `<link rel="preload" href="${address}" as="script">`),
+  ].join('');
+  writeFileSync(index, html.replace('</head>', `${early}${INSTALLED}${ahead}</head>`));
 }

@@ -1,15 +1,17 @@
 import type { ModelDetail, PumpRecord, SizerRecord, Studio, TierRecord } from '@leggero/contract';
 import { router, useLocalSearchParams } from 'expo-router';
-import { type ReactNode } from 'react';
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
 
 import { useKnowledge } from '@/data/knowledge';
 import type { Knowledge } from '@/views/knowledge';
-import { viewModel, type ModelView, type Venue } from '@/views/modelView';
-import { useModel, useSizers, useStudio, useTiers } from '@/data/records';
+import { modelName, viewModel, type ModelView, type Venue } from '@/views/modelView';
+import { useModel, useModels, useSizers, useStudio, useTiers } from '@/data/records';
 import { Button } from '@/ui/Button';
 import { Page } from '@/ui/Page';
 import { Empty, Failed, Loading } from '@/ui/States';
 
+import { Aperture } from './Aperture';
 import { useVenue } from './useVenue';
 
 /** A model with all that its pages need. */
@@ -65,13 +67,39 @@ export function WithModel({ modelId, daysStanding, children }: WithModelProps) {
       </Page>
     );
   }
-  return (
-    <Page title=" " back="/shelf">
-      {found.error ? (
+  if (found.error) {
+    return (
+      <Page title=" " back="/shelf">
         <Failed sentence="This balloon could not be read." onRetry={found.refetch} />
-      ) : (
+      </Page>
+    );
+  }
+  return <Coming modelId={modelId} />;
+}
+
+/** What is known of a balloon before its readings have come: what it is, and how it looks. */
+function Coming({ modelId }: { modelId: string }) {
+  const model = useModels().data?.find(({ id }) => id === modelId);
+  if (!model) {
+    return (
+      <Page title=" " back="/shelf">
         <Loading what="the balloon" />
-      )}
+      </Page>
+    );
+  }
+  const { nominalMm, colourHex, finish, decor, colourName } = model;
+  return (
+    <Page title={modelName(model)} subtitle={colourName} back="/shelf">
+      <View className="items-center pt-4">
+        <Aperture
+          {...{ nominalMm, colourHex, finish, decor }}
+          widthMm={nominalMm}
+          heightMm={nominalMm}
+          size={180}
+          label={colourName}
+        />
+      </View>
+      <Loading what="its readings" />
     </Page>
   );
 }
