@@ -20,8 +20,6 @@ await run(async () => {
   const eleven = models.find(({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279);
   const fresh = models.find(({ line, nominalMm }) => line === 'Fennimore Mirror' && Math.round(nominalMm) === 279);
   const [check] = (await (await fetch(`${url}/api/models/${eleven.id}`)).json()).checks;
-  const sizers = await (await fetch(`${url}/api/sizers`)).json();
-  const plate = sizers.find(({ keeper }) => keeper === '');
   const ofKind = (wanted) => models.find(({ kind }) => kind === wanted).id;
   const pieces = await (await fetch(`${url}/api/pieces`)).json();
   const pieceOf = (form) => pieces.find(({ design }) => design.form === form).id;
@@ -38,10 +36,10 @@ await run(async () => {
     ['check-phone', `${model}/check/${half}`, PHONE],
     ['basket-phone', `/builds/${pieceOf('basket')}`, PHONE],
     ['hold-phone', `${model}/hold`, PHONE],
-    ['sheet-phone', '/shelf/sheet', PHONE],
+    ['builds-phone', '/builds', PHONE],
     ['gauges-phone', '/gauges', PHONE],
     ['model-wide', `${model}?temp=33&alt=0&hours=12&wraps=2`, WIDE],
-    ['sizer-phone', `/gauges/sizers/${plate.id}`, PHONE],
+    ['search-phone', '/search?q=satin%20blue', PHONE],
     ['holes-wide', '/gauges/holes', WIDE],
     ['make-wide', '/gauges/make', WIDE],
     ['eye-phone', `/gauges/eye/${eyeCheck.id}`, PHONE],

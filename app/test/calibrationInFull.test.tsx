@@ -113,8 +113,12 @@ describe('the bench', () => {
 
   it('teaches the first step when the shelf is empty', async () => {
     show(<BenchPage />, { ...someRecords(), models: [] });
-    await userEvent.click(await screen.findByRole('button', { name: 'Add a balloon' }));
-    expect(visited).toEqual(['/shelf/new']);
+    await userEvent.click(await screen.findByRole('button', { name: 'Choose your balloons' }));
+    expect(visited).toEqual(['/start?step=balloons']);
+    // Whoever wants no leading is left alone until the next visit.
+    await userEvent.click(screen.getByRole('button', { name: 'Not now' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add a balloon' }));
+    expect(visited.at(-1)).toBe('/shelf/new');
   });
 });
 

@@ -1,5 +1,6 @@
 import { MAKES, type ReadingRecord } from '@leggero/contract';
-import { nextReading, STEP_MM, type NextReading } from '@leggero/core';
+import { STEP_MM } from '@leggero/core';
+import { nextReading, type NextReading } from '@leggero/core/calibrating';
 
 import {
   balloonNumber,

@@ -1,4 +1,5 @@
-import { judgeEye, pairMismatch, samplingPlan, sizingStudy, widthCost } from '@leggero/core';
+import { pairMismatch, samplingPlan, widthCost } from '@leggero/core';
+import { judgeEye, sizingStudy } from '@leggero/core/eye';
 import { sizerGeometry, type SizerGeometryOptions } from '@leggero/core/template';
 
 import { lawText, lotText, pairText, planText } from '@/wording/batch';

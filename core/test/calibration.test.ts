@@ -1,7 +1,6 @@
 import {
   doseForWidth,
   fitCalibration,
-  nextReading,
   predictWidth,
   STANDARD_TIERS,
   t95,
@@ -10,6 +9,7 @@ import {
   type CalibrationFit,
   type Reading,
 } from '../src';
+import { nextReading } from '../src/calibration/calibrating';
 import { ELEVEN, readingsOf, trueWidth } from './physicalBalloon';
 import { simulated } from './simulated';
 

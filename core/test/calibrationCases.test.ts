@@ -1,14 +1,11 @@
 import {
   bodyVolumeL,
   estimateFor,
-  evenDoses,
   expectShape,
   fitCalibration,
   knowShelf,
-  matchNozzle,
   MOST_DOSE,
   NARROWEST_FRACTION,
-  nextReading,
   readingProblem,
   STANDARD_TIERS,
   TRADE,
@@ -19,6 +16,7 @@ import {
   type ShapeLaw,
   type Way,
 } from '../src';
+import { evenDoses, matchNozzle, nextReading } from '../src/calibration/calibrating';
 import { INCH } from './simulatedCalibrations';
 import { ROUND, sure, sureFit } from './sureCurve';
 

@@ -1,13 +1,5 @@
-import {
-  compareEyes,
-  judgeEye,
-  normalFrom,
-  pairMismatch,
-  randomFrom,
-  shareWithin,
-  workToleranceMm,
-  type FilledPair,
-} from '../src';
+import { normalFrom, pairMismatch, randomFrom, workToleranceMm, type FilledPair } from '../src';
+import { compareEyes, judgeEye, shareWithin } from '../src/consistency/eye';
 import { simulated } from './simulated';
 
 const TARGET = 254;

@@ -2,7 +2,6 @@ import fc from 'fast-check';
 
 import {
   aspectAt,
-  comparePreparations,
   defaultHoldRate,
   doseForWidth,
   estimateCurve,
@@ -11,14 +10,11 @@ import {
   fitHold,
   fitShapeLaw,
   judgeBatch,
-  judgeEye,
   knowShelf,
   keptShare,
   learnAnswers,
   learnMargin,
   learnSqueeze,
-  nextReading,
-  nozzleImbalance,
   predictWidth,
   randomFrom,
   normalFrom,
@@ -35,6 +31,8 @@ import {
   type ReadingErrors,
   type ShapeLaw,
 } from '../src';
+import { comparePreparations, nextReading, nozzleImbalance } from '../src/calibration/calibrating';
+import { judgeEye } from '../src/consistency/eye';
 import { sizerGeometry } from '../src/gauge/template';
 import { basket, closingOf, closingShare, formOf, tieGiveMm, type Closing } from '../src/linking';
 import { ELEVEN, readingsOf } from './physicalBalloon';

@@ -1,7 +1,6 @@
 import { sphereVolumeL } from '../src/balloon';
 import {
   defaultHoldRate,
-  evenDoses,
   fitCalibration,
   holdLaws,
   keptShare,
@@ -14,6 +13,7 @@ import {
   type HoldTest,
   type Reading,
 } from '../src';
+import { evenDoses } from '../src/calibration/calibrating';
 import { bodyWhenFull, flatAreaMm2, foilBody } from '../src/foil';
 import { inch } from './results';
 

@@ -3,10 +3,7 @@ import {
   estimateCurve,
   fitCalibration,
   floorDose,
-  matchNozzle,
-  nextReading,
   normalFrom,
-  nozzleImbalance,
   poolInflator,
   predictWidth,
   randomFrom,
@@ -20,6 +17,7 @@ import {
   type Nozzle,
   type Reading,
 } from '../src';
+import { matchNozzle, nextReading, nozzleImbalance } from '../src/calibration/calibrating';
 import { ELEVEN, readingsOf, trueWidth, type PhysicalBalloon } from './physicalBalloon';
 import { simulated } from './simulated';
 

@@ -1,22 +1,20 @@
 import {
   calibrationOrder,
   chooseNominal,
-  comparePreparations,
   defaultHoldRate,
   fitCalibration,
   resolveTarget,
   showingOf,
   STANDARD_TIERS,
   STEP_MM,
-  substitute,
   tierProblem,
   type Candidate,
-  type ComparedModel,
   type NamedTier,
   type Place,
   type Showing,
   type TargetReason,
 } from '../src';
+import { comparePreparations, substitute, type ComparedModel } from '../src/calibration/calibrating';
 import { ELEVEN, readingsOf, type PhysicalBalloon } from './physicalBalloon';
 import { inch } from './results';
 

@@ -2,7 +2,6 @@ import {
   balloonSdMm,
   doseForWidth,
   fitCalibration,
-  nextReading,
   predictWidth,
   STANDARD_TIERS,
   t95,
@@ -12,6 +11,7 @@ import {
   type InflatorKind,
   type Reading,
 } from '../src';
+import { nextReading } from '../src/calibration/calibrating';
 
 const nominalMm = 279.4;
 const tiers = STANDARD_TIERS;

@@ -11,7 +11,6 @@ import {
   estimateFor,
   MOST_DOSE,
   NARROWEST_FRACTION,
-  nextReading,
   normalFrom,
   pairMismatch,
   predictWidth,
@@ -26,6 +25,7 @@ import {
   type Reading,
   type ShelfBalloon,
 } from '../src';
+import { nextReading } from '../src/calibration/calibrating';
 import { proposeSizes } from '../src/gauge/template';
 import { verdictShares } from './batchCharacteristic';
 import { doseForMm, INCH, meanWidthMm, reader, spreadReadings, USUAL, type World } from './simulatedCalibrations';

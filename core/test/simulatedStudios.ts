@@ -5,7 +5,6 @@ import {
   fitOnShelf,
   knowShelf,
   NARROWEST_FRACTION,
-  nextReading,
   normalFrom,
   predictWidth,
   randomFrom,
@@ -15,6 +14,7 @@ import {
   type Reading,
   type ShelfKnowledge,
 } from '../src';
+import { nextReading } from '../src/calibration/calibrating';
 import {
   Balloon,
   doseForMm,

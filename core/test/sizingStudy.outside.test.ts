@@ -1,4 +1,4 @@
-import { sizingStudy } from '../src';
+import { sizingStudy } from '../src/consistency/eye';
 
 /**
  * Ten parts, three appraisers, three trials: the worked example of Measurement Systems Analysis (AIAG), 4th edition,

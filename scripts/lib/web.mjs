@@ -80,9 +80,9 @@ const INSTALLED =
 
 /**
  * Completes the head of the document. What every page waits for, its letters and the code around it, is asked for
- * along with the document: the app itself would ask only once it runs. It names the code of every page to be fetched once the browser has nothing else
- * to do: pages open without a wait, and without a network when it is cut while the app is open
- * (`app/src/device/ahead.ts`).
+ * along with the document: the app itself would ask only once it runs. The code of every page is named, to be fetched
+ * once the browser has nothing else to do: pages open without a wait, and without a network when it is cut while the
+ * app is open (`app/src/device/ahead.ts`).
  */
 function writeHead() {
   const index = path.join(WEB, 'index.html');

@@ -9,7 +9,7 @@ import {
   type SizerRecord,
   type StudyRecord,
 } from '@leggero/contract';
-import { sizingStudy } from '@leggero/core';
+import { sizingStudy } from '@leggero/core/eye';
 import supertest from 'supertest';
 
 import { createApp } from '../src/http/app';

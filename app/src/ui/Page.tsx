@@ -44,7 +44,7 @@ export function Page({ title, subtitle, back, aside, actions, children, ownScrol
       {ownScroll ? (
         <View className="flex-1">{children}</View>
       ) : (
-        <ScrollView className="flex-1" contentContainerClassName="gap-3 px-4 pb-6 pt-1">
+        <ScrollView className="flex-1" contentContainerClassName="gap-3 px-4 pb-6 pt-1.5">
           {children}
         </ScrollView>
       )}

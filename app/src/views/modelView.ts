@@ -23,7 +23,6 @@ import {
   showingOf,
   stuffedCurve,
   type CalibrationFit,
-  type ComparedModel,
   type DoseCurve,
   type EstimatedCurve,
   type FitOutcome,
@@ -35,6 +34,7 @@ import {
   nearestTier,
   TRADE,
 } from '@leggero/core';
+import { type ComparedModel } from '@leggero/core/calibrating';
 
 import type { Knowledge } from './knowledge';
 import { partsOf } from './pairs';

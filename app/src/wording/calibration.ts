@@ -1,4 +1,5 @@
-import type { CalibrationNeed, NozzleImbalance, PreparationEffect, SubstituteCaution } from '@leggero/core';
+import type { CalibrationNeed } from '@leggero/core';
+import type { NozzleImbalance, PreparationEffect, SubstituteCaution } from '@leggero/core/calibrating';
 
 import { counted, FINISH_WORDS, listed, percent } from './trade';
 

@@ -1,5 +1,5 @@
 import type { EyeMode } from '@leggero/contract';
-import type { EyeComparison, EyeJudgement, WorkVerdict } from '@leggero/core';
+import type { EyeComparison, EyeJudgement, WorkVerdict } from '@leggero/core/eye';
 
 import type { Tone } from '@/ui/Chip';
 

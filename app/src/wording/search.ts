@@ -95,7 +95,12 @@ function entriesOf({ models, sizers, pumps, studies, pieces }: Findable): Entry[
   return [
     ...models.map((model): Entry => {
       const { id, colourName, finish, kind, decor, outerId, nominalMm } = model;
-      const looks = [KIND_WORDS[kind], FINISH_WORDS[finish], ...(decor === 'none' ? [] : [DECOR_WORDS[decor]])];
+      const looks = [
+        ...(outerId === null ? [] : ['Pair']),
+        KIND_WORDS[kind],
+        FINISH_WORDS[finish],
+        ...(decor === 'none' ? [] : [DECOR_WORDS[decor]]),
+      ];
       return {
         hit: {
           kind: 'balloon',
@@ -105,7 +110,7 @@ function entriesOf({ models, sizers, pumps, studies, pieces }: Findable): Entry[
           note: looks.join(', ').toLowerCase(),
           model,
         },
-        words: `${looks.join(' ')} ${outerId === null ? '' : 'stuffed pair'} ${Math.round(nominalMm / 10)} cm balloon`,
+        words: `${looks.join(' ')} ${outerId === null ? '' : 'stuffed'} ${Math.round(nominalMm / 10)} cm balloon`,
       };
     }),
     ...sizers.map((sizer): Entry => {

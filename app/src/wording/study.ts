@@ -1,4 +1,4 @@
-import type { SizingStudy, StudyProblemCode } from '@leggero/core';
+import type { SizingStudy, StudyProblemCode } from '@leggero/core/eye';
 
 import { listed, percent } from './trade';
 

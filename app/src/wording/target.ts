@@ -4,7 +4,6 @@ import type {
   FitNote,
   InflatorKind,
   LimitState,
-  NextReading,
   Outlier,
   RoundLimit,
   Target,
@@ -12,6 +11,7 @@ import type {
   TargetReason,
   UnsuitedReason,
 } from '@leggero/core';
+import type { NextReading } from '@leggero/core/calibrating';
 
 import type { Tone } from '@/ui/Chip';
 

@@ -1,5 +1,4 @@
 export * from './calibrationOrder';
-export * from './compareModels';
 export * from './doseCurve';
 export type { KnownBefore } from './doseLaw';
 export * from './estimateCurve';
@@ -8,11 +7,8 @@ export * from './fitCalibration';
 export * from './knowShelf';
 export * from './learnErrors';
 export * from './learnHabits';
-export * from './nextReading';
-export * from './nozzles';
 export * from './poolInflator';
 export * from './predict';
-export * from './preparation';
 export * from './reading';
 export * from './readingErrors';
 export * from './shapeLaw';

@@ -17,7 +17,7 @@ import { PieceStill } from '@/parts/PieceStill';
 
 const draw = () => router.navigate('/builds/new');
 
-const ROWS = { gap: 12, paddingHorizontal: 16, paddingTop: 4, paddingBottom: 24 };
+const ROWS = { gap: 12, paddingHorizontal: 16, paddingTop: 6, paddingBottom: 24 };
 
 /** Every piece that was drawn up, newest first. */
 export function BuildList() {

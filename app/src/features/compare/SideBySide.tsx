@@ -1,4 +1,4 @@
-import { modelAtWidth, type ModelAtWidth } from '@leggero/core';
+import { modelAtWidth, type ModelAtWidth } from '@leggero/core/calibrating';
 import { useWindowDimensions, View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';

@@ -1,5 +1,6 @@
 import type { SizerRecord } from '@leggero/contract';
-import { circumferenceMm, substitute, workToleranceMm } from '@leggero/core';
+import { circumferenceMm, workToleranceMm } from '@leggero/core';
+import { substitute } from '@leggero/core/calibrating';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';

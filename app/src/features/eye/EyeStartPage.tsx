@@ -1,5 +1,5 @@
 import { EYE_MODES, type EyeMode } from '@leggero/contract';
-import { FEWEST_BY_EYE } from '@leggero/core';
+import { FEWEST_BY_EYE } from '@leggero/core/eye';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 

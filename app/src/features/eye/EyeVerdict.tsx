@@ -1,5 +1,5 @@
 import type { EyeCheckRecord, ShelfModel } from '@leggero/contract';
-import type { EyeJudgement } from '@leggero/core';
+import type { EyeJudgement } from '@leggero/core/eye';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';

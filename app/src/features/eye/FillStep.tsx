@@ -1,5 +1,5 @@
 import type { EyeCheckRecord } from '@leggero/contract';
-import { FEWEST_BY_EYE } from '@leggero/core';
+import { FEWEST_BY_EYE } from '@leggero/core/eye';
 import { View } from 'react-native';
 
 import { newId, nowUtc } from '@/device/id';

@@ -1,14 +1,6 @@
 import { eyeBalloonCount, type EyeCheckRecord } from '@leggero/contract';
-import {
-  compareEyes,
-  judgeEye,
-  pairMismatch,
-  workToleranceMm,
-  type EyeComparison,
-  type EyeJudgement,
-  type EyeProblemCode,
-  type PairMismatch,
-} from '@leggero/core';
+import { pairMismatch, workToleranceMm, type PairMismatch } from '@leggero/core';
+import { compareEyes, judgeEye, type EyeComparison, type EyeJudgement, type EyeProblemCode } from '@leggero/core/eye';
 
 /** One person's part of a session. */
 export interface EyePart {

@@ -1,5 +1,5 @@
 import CloudOff from 'lucide-react-native/icons/cloud-off';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 
 import { useRecords, type RecordsState } from '@/data/state';
 import { Button } from '@/ui/Button';
@@ -7,7 +7,8 @@ import { UNKEPT_WORDS } from '@/wording/entries';
 import { counted } from '@/wording/trade';
 
 import { Notice } from './Notice';
-import { RefusedSheet } from './RefusedSheet';
+/** Comes with the notice that leads to it: the server has just answered. */
+const RefusedSheet = lazy(async () => ({ default: (await import('./RefusedSheet')).RefusedSheet }));
 
 /** Says calmly when the records are out of reach, when this device keeps nothing, and what the server would not take. */
 export function ConnectionNotice() {
@@ -26,7 +27,9 @@ function RefusedNotice({ count }: { count: number }) {
   return (
     <Notice tone="out" role="alert" says={`${entries} not taken. Nothing is lost: look at it.`}>
       <Button title="Look" onPress={() => setOpen(true)} />
-      <RefusedSheet open={open} onClose={() => setOpen(false)} />
+      <Suspense>
+        <RefusedSheet open={open} onClose={() => setOpen(false)} />
+      </Suspense>
     </Notice>
   );
 }

@@ -1,5 +1,5 @@
 import { CALIBRATION_FORMAT, CALIBRATION_VERSION, type CalibrationRecord } from '@leggero/contract';
-import { comparePreparations } from '@leggero/core';
+import { comparePreparations } from '@leggero/core/calibrating';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 

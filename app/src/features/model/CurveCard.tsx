@@ -1,4 +1,5 @@
-import { nozzleImbalance, type Target } from '@leggero/core';
+import { type Target } from '@leggero/core';
+import { nozzleImbalance } from '@leggero/core/calibrating';
 
 import { useLengths } from '@/data/lengths';
 import { Card } from '@/ui/Card';

@@ -101,9 +101,9 @@ function Shown(props: ShownProps) {
   );
   const evidence = (
     <>
-      <MoreAbout model={model} />
       <CurveCard {...props} target={chosen?.target ?? null} />
       <TargetSheet {...props} chosenId={chosen?.tier.id} />
+      <MoreAbout model={model} />
       <CalibrationsCard {...props} />
       <HoldCard {...props} />
       <ReadingsCard model={model} view={view} />

@@ -1,4 +1,5 @@
-import { evenDoses, roundDose } from '@leggero/core';
+import { roundDose } from '@leggero/core';
+import { evenDoses } from '@leggero/core/calibrating';
 import { View } from 'react-native';
 
 import { bestHole, targetOf, type SizerChoice } from '@/views/holes';

@@ -1,5 +1,5 @@
 import { coreInflator } from '@leggero/contract';
-import { nextReading } from '@leggero/core';
+import { nextReading } from '@leggero/core/calibrating';
 import { router, useLocalSearchParams } from 'expo-router';
 import Undo from 'lucide-react-native/icons/undo-2';
 import { useState } from 'react';

@@ -5,13 +5,13 @@ import {
   roundDose,
   type Bracket,
   type InflatorKind,
-  type NextReading,
   type Nozzle,
   type Outcome,
   type ReadingProblemCode,
   type Shape,
   type Way,
 } from '@leggero/core';
+import { type NextReading } from '@leggero/core/calibrating';
 
 /** A reading as it stands on the page before it is added. */
 export interface Draft {

@@ -23,7 +23,7 @@ import { ShelfTools } from './ShelfTools';
 const addBalloon = () => router.navigate('/shelf/new');
 /** Stands for the last row. */
 const TOOLS = 'tools' as const;
-const ROWS = { gap: 8, paddingHorizontal: 16, paddingTop: 4, paddingBottom: 24 };
+const ROWS = { gap: 8, paddingHorizontal: 16, paddingTop: 6, paddingBottom: 24 };
 
 /** Every balloon model, each with its first target as a small aperture. */
 export function ShelfList() {

@@ -1,5 +1,5 @@
 import { studyCells } from '@leggero/contract';
-import { sizingStudy } from '@leggero/core';
+import { sizingStudy } from '@leggero/core/eye';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,5 +1,5 @@
 import { studyCells, type StudyRecord } from '@leggero/contract';
-import { sizingStudy } from '@leggero/core';
+import { sizingStudy } from '@leggero/core/eye';
 import { router } from 'expo-router';
 import Undo from 'lucide-react-native/icons/undo-2';
 

@@ -1,5 +1,5 @@
 import type { StudyRecord } from '@leggero/contract';
-import type { SizingStudy } from '@leggero/core';
+import type { SizingStudy } from '@leggero/core/eye';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';

@@ -1,0 +1,3 @@
+/** The eye, and how far those who size agree. */
+export * from './eyeCheck';
+export * from './sizingStudy';
