@@ -1,14 +1,10 @@
 import { useEffect, useState } from 'react';
 
+import { useModels, usePieces, usePumps, useShelf, useSizers, useStudies, useStudio } from '@/data/records';
 import type { Search } from '@/wording/search';
 
-import { useModels, usePieces, usePumps, useShelf, useSizers, useStudies, useStudio } from '@/data/records';
-
-/**
- * The search over everything, made anew as records change; undefined until it is wanted and made. Its code comes when
- * it is first wanted.
- */
-export function useSearch(wanted: boolean): Search | undefined {
+/** The search over everything, made anew as records change; undefined until it is made, of code that comes for it. */
+export function useSearch(): Search | undefined {
   const names = useModels().data;
   // With what is worked out of them, once it is: a pair looks as it is seen.
   const models = useShelf().data ?? names;
@@ -19,7 +15,7 @@ export function useSearch(wanted: boolean): Search | undefined {
   const unit = useStudio().data?.unit;
   const [search, setSearch] = useState<Search>();
   useEffect(() => {
-    if (!wanted || !models || !sizers || !pumps || !studies || !pieces || !unit) return undefined;
+    if (!models || !sizers || !pumps || !studies || !pieces || !unit) return undefined;
     let current = true;
     void import('@/wording/search')
       .then(({ searchOver }) => searchOver({ models, sizers, pumps, studies, pieces }, unit))
@@ -27,6 +23,18 @@ export function useSearch(wanted: boolean): Search | undefined {
     return () => {
       current = false;
     };
-  }, [wanted, models, sizers, pumps, studies, pieces, unit]);
+  }, [models, sizers, pumps, studies, pieces, unit]);
   return search;
+}
+
+/**
+ * Makes the search for a page that wants it only once something is typed, and shows nothing. `keep` is a setter of
+ * state.
+ */
+export function Searcher({ keep }: { keep: (made: () => Search) => void }) {
+  const search = useSearch();
+  useEffect(() => {
+    if (search) keep(() => search);
+  }, [search, keep]);
+  return null;
 }

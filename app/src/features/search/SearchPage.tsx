@@ -36,7 +36,7 @@ const HITS = 'hits';
 export function SearchPage() {
   const { q = '' } = useLocalSearchParams<{ q?: string }>();
   const [sought, setSought] = useState(q);
-  const search = useSearch(true);
+  const search = useSearch();
   const field = useRef<TextInput>(null);
   const arrows = useArrows(HITS, field);
   useKeys({ '/': () => field.current?.focus(), ...arrows });
@@ -50,7 +50,9 @@ export function SearchPage() {
   const hits = typed ? search?.(sought) : ALL_PAGES;
   const openFirst = () => {
     const first = typed ? hits?.[0] : undefined;
-    if (first) router.navigate(first.href as Href);
+    if (!first) return;
+    router.setParams({ q: sought });
+    router.navigate(first.href as Href);
   };
   return (
     <Page title="Search" subtitle="Balloons, gauges, pieces, pages and tools">

@@ -8,12 +8,13 @@ import { FlatList, View, type TextInput } from 'react-native';
 import { useKnowledge } from '@/data/knowledge';
 import { useModels, useShelf, useStudio, useTiers } from '@/data/records';
 import { Elsewhere } from '@/chunks';
-import { useSearch } from '@/parts/useSearch';
+import { Searcher } from '@/parts/useSearch';
 import { Button, IconButton } from '@/ui/Button';
 import { Page } from '@/ui/Page';
 import { SearchField } from '@/ui/SearchField';
 import { Empty, Failed, Loading } from '@/ui/States';
 import { useKeys } from '@/ui/useKeys';
+import type { Search } from '@/wording/search';
 import { counted } from '@/wording/trade';
 
 import { OtherRow } from './OtherRow';
@@ -44,7 +45,7 @@ export function ShelfList() {
   // The names stand there at once; what is known of each comes as it is worked out.
   const models: readonly ModelRecord[] | undefined = shelf.data ?? names.data;
   const known = knowledge && new Map(knowledge.models.map((model) => [model.id, model]));
-  const search = useSearch(sought !== '');
+  const [search, setSearch] = useState<Search>();
   const hits = sought.trim() === '' ? undefined : search?.(sought);
   const among = hits && new Set(hits.filter(({ kind }) => kind === 'balloon').map(({ id }) => id));
   const found = among ? models?.filter(({ id }) => among.has(id)) : models;
@@ -84,6 +85,7 @@ export function ShelfList() {
           contentContainerStyle={ROWS}
           ListHeaderComponent={
             <>
+              {sought === '' ? null : <Searcher keep={setSearch} />}
               <SearchField
                 ref={field}
                 label="Search the shelf"

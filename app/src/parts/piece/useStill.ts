@@ -78,7 +78,9 @@ async function drawWanted(): Promise<void> {
     for (let jobs = nextJobs(); jobs.length > 0; jobs = nextJobs()) {
       const worker = new Worker(new URL('./still.worker', window.location.href));
       const question = { jobs: jobs.map(([, from]) => jobOf(from)), px: PX };
-      const pictures = await ask<StillQuestion, StillAnswer>(worker, { question }).catch(() => jobs.map(() => null));
+      // A worker whose code is gone, since a newer version came: the next visit asks again.
+      const pictures = await ask<StillQuestion, StillAnswer>(worker, { question }).catch(() => null);
+      if (!pictures) return;
       const drawn = new Map(jobs.map(([id, from], i) => [id, { from, picture: pictures[i] ?? null }]));
       useStills.setState(({ stills }) => ({ stills: new Map([...(stills ?? []), ...drawn]) }));
       await keepStills(drawn);
