@@ -71,7 +71,8 @@ async function lengthsSaid({ page }: Visitor, address: string): Promise<{ read: 
   const said = await page.evaluate(() => {
     const heard = [...document.querySelectorAll('[aria-label]')].map((node) => node.getAttribute('aria-label'));
     const drawn = [...document.querySelectorAll('svg text')].map((node) => node.textContent);
-    return [document.body.innerText, ...heard, ...drawn].join('\n');
+    const typed = [...document.querySelectorAll('input')].map(({ value }) => value);
+    return [document.body.innerText, ...heard, ...drawn, ...typed].join('\n');
   });
   // A hint tells what else is understood.
   const own = said.replace(/Such as .*/g, '');

@@ -193,7 +193,7 @@ describe('a basket', () => {
   it('takes a handle and says when its balloon is too short', async () => {
     await open({ ...BASKET, handle: { riseMm: inch(12), part } });
     expect(screen.getByText(/^Fill .*, leave .* of tail; the arch itself is/)).toBeTruthy();
-    await type('Above the opening, inches', '60');
+    await type('Above the opening', '60');
     expect(screen.getByText(/The balloon is too short for it: at most \d+/)).toBeTruthy();
   });
 
@@ -272,7 +272,7 @@ describe('hanging work', () => {
   it('a chain lands on its length, and one longer than the room says how long it may be', async () => {
     await open(firstDesign('chain', { part, nominalMm: inch(6), stepMm: inch(1 / 8) }));
     expect(screen.getByText(/^\d+ balloons: (5 ft 11|6 ft).* long$/)).toBeTruthy();
-    await type('Length, inches', '130');
+    await type('Length', '130');
     expect(screen.getByText('Longer than the room is high: at most 9 ft.')).toBeTruthy();
     expect(screen.getByText('Chain · cannot be worked out')).toBeTruthy();
   });
@@ -281,7 +281,7 @@ describe('hanging work', () => {
     await open(firstDesign('swag', { part, nominalMm: inch(6), stepMm: inch(1 / 8) }));
     expect(screen.getByText(/of chain, .* deep .*° at both fixings; lowest 5 ft from the left/)).toBeTruthy();
     expect(screen.getByText(/People walk underneath: the lowest balloon hangs at/)).toBeTruthy();
-    await type('Drop, inches', '0.1');
+    await type('Drop', '0.1');
     expect(screen.getByText(/A swag hangs: give it some drop/)).toBeTruthy();
   });
 
@@ -290,12 +290,21 @@ describe('hanging work', () => {
     expect(screen.getByText(/^Curtain · 12 chains/)).toBeTruthy();
     await userEvent.click(screen.getByRole('switch', { name: 'Tie neighbours to a grid' }));
     expect(screen.getByText(/ties between neighbours, tail to tail$/)).toBeTruthy();
-    await type('Line above the floor, inches', '120');
+    await type('Line above the floor', '120');
     expect(screen.getByText('Above the ceiling of 9 ft: at most 9 ft.')).toBeTruthy();
-    await type('Ceiling, inches', '130');
+    await type('Ceiling', '130');
     expect(screen.getByText(/^Curtain · \d+ chains/)).toBeTruthy();
     await userEvent.click(screen.getByRole('switch', { name: 'There is a ceiling' }));
-    expect(screen.queryByRole('textbox', { name: 'Ceiling, inches' })).toBeNull();
+    expect(screen.queryByRole('textbox', { name: 'Ceiling' })).toBeNull();
+    // A room is said in feet, and understood in them.
+    const line = screen.getByRole<HTMLInputElement>('textbox', { name: 'Line above the floor' });
+    await type('Line above the floor', "7'6");
+    fireEvent.blur(line);
+    expect(line.value).toBe('7 ft 6 in');
+    await type('Line above the floor', '6 ft 14 in');
+    fireEvent.blur(line);
+    expect(line.value).toBe('6 ft 14 in');
+    expect(line.getAttribute('aria-invalid')).toBe('true');
   });
 
   it('2,000 balloons are drawn, with a word on the work', async () => {
@@ -312,9 +321,9 @@ describe('hanging work', () => {
     await userEvent.click(sheet.getByRole('button', { name: 'Keep this measure' }));
     expect(sheet.getByText('How wide each of them is.')).toBeTruthy();
     await type('Width of each, inches', '5');
-    await type('Length of the chain, inches', '40');
+    await type('Length of the chain', '40');
     expect(sheet.getByText(/^5 of this width are 20 in to 35 in long|5 of this width are/)).toBeTruthy();
-    await type('Length of the chain, inches', '26 1/2');
+    await type('Length of the chain', '26 1/2');
     await userEvent.click(sheet.getByRole('button', { name: 'Keep this measure' }));
     expect(lastDone()).toMatchObject({
       put: 'chain',
@@ -353,7 +362,7 @@ describe('a ring', () => {
     const [first] = screen.getAllByRole('button', { name: /^\d+ of .* in, / });
     await userEvent.click(first!);
     expect(screen.getByText(/^95 of 100 close|does not close even with exact balloons/)).toBeTruthy();
-    await type('Across the thing, inches', '0.2');
+    await type('Across the thing', '0.2');
     expect(screen.getByText(/No ring of useful balloons fits this/)).toBeTruthy();
   });
 

@@ -81,10 +81,10 @@ describe('a modelling balloon', () => {
 
   it('learns length from readings, which start a calibration of their own', async () => {
     shows('length', { pump: PUMP_ID });
-    await screen.findByRole('textbox', { name: 'Inflated length, inches' });
-    await retype('Inflated length, inches', '90');
+    await screen.findByRole('textbox', { name: 'Inflated length' });
+    await retype('Inflated length', '90');
     expect(screen.getByRole('alert').textContent).toMatch(/never longer than 5 ft 9 in/);
-    await retype('Inflated length, inches', '24 1/2');
+    await retype('Inflated length', '24 1/2');
     await userEvent.click(screen.getByRole('button', { name: 'Add this length' }));
     expect(namesDone()).toEqual(['put calibration', 'put reading']);
     expect(lastDone()).toMatchObject({
@@ -95,7 +95,7 @@ describe('a modelling balloon', () => {
   it('refuses a leaf longer than the balloon beside its field, and says the longest', async () => {
     shows('shapes');
     expect(screen.getByText(/Fill 23⅛ in, leave 1 in empty: 12 in long/)).toBeTruthy();
-    await retype('Leaf, stem to tip, inches', '40');
+    await retype('Leaf, stem to tip', '40');
     expect(screen.getByRole('alert').textContent).toMatch(/Longer than one balloon gives\. The most is 2 ft 5⅞ in/);
     await userEvent.click(screen.getByRole('radio', { name: 'Spray' }));
     expect(screen.getByText(/12 rays of 2 ft 5½ in: 4 ft 11 in across/)).toBeTruthy();

@@ -45,14 +45,14 @@ describe('linking work, drawn up on a phone', () => {
       () => [...document.querySelectorAll('img')].filter(({ naturalWidth }) => naturalWidth === 192).length === 5,
     );
     await drawUp('Curtain: Chains side by side, or a grid', 'Medusa');
-    await visitor.type('Across, inches', '100');
-    await visitor.type('Line above the floor, inches', '100');
+    await visitor.type('Across', '100');
+    await visitor.type('Line above the floor', '100');
     // 100 in at about 8 in: thirteen chains, and thirteen finishing balloons.
     await visitor.sees(/Curtain · 1[34] chains/);
     await visitor.sees(/1[34] chains of \d+/);
-    await visitor.type('Line above the floor, inches', '140');
+    await visitor.type('Line above the floor', '140');
     await visitor.sees('Above the ceiling of 9 ft: at most 9 ft.');
-    await visitor.type('Line above the floor, inches', '100');
+    await visitor.type('Line above the floor', '100');
     await visitor.tap('radio', 'Swagged');
     await visitor.sees(/From left to right: \d+ · \d+/);
     await kept('Medusa', ({ design }) => design.form === 'curtain' && design.topLine === 'swagged');
@@ -80,12 +80,12 @@ describe('linking work, drawn up on a phone', () => {
 
   it('a swag with its count', async () => {
     await drawUp('Swags: Hanging between fixings', 'Garland of terns');
-    await visitor.type('Span, all bays, inches', '120');
-    await visitor.type('Drop, inches', '30');
+    await visitor.type('Span, all bays', '120');
+    await visitor.type('Drop', '30');
     // A catenary of 120 by 30 in is 138.5 in long; with 4¾ in balloons and a joint of a quarter inch, 27 or 28.
     await visitor.sees(/2[78] balloons/);
     await visitor.sees(/\d+° at both fixings; lowest 5 ft from the left/);
-    await visitor.type('Right fixing higher by, inches', '12');
+    await visitor.type('Right fixing higher by', '12');
     await visitor.sees(/\d+° and \d+° at its fixings/);
   });
 

@@ -12,14 +12,19 @@ interface LengthFieldProps {
   /** mm; null while there is none. */
   value: number | null;
   lengths: Lengths;
+  /** Of a build, its room or its line: said in feet and inches, or in metres, with its unit beside it. */
+  long?: boolean;
   /** What is wrong with it beside how it is written. */
   error?: string | undefined;
   /** null once the field is empty. What cannot be read changes nothing. */
   onChange: (mm: number | null) => void;
 }
 
-/** A length typed as people write it: "9 3/4", "9.75", "24.8 cm". What was typed stays, also when it cannot be read. */
-export function LengthField({ label, hint, value, lengths, error, onChange }: LengthFieldProps) {
+/**
+ * A length typed as people write it: "9 3/4", "9.75", "24.8 cm", "6 ft 2". What was typed stays, also when it cannot be
+ * read.
+ */
+export function LengthField({ label, hint, value, lengths, long = false, error, onChange }: LengthFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const parsed = typed === null || typed.trim() === '' ? null : parseLength({ text: typed, unit: lengths.unit });
   const type = (text: string) => {
@@ -30,10 +35,10 @@ export function LengthField({ label, hint, value, lengths, error, onChange }: Le
   };
   return (
     <Field
-      label={`${label}, ${lengths.unit === 'in' ? 'inches' : 'cm'}`}
+      label={long ? label : `${label}, ${lengths.unit === 'in' ? 'inches' : 'cm'}`}
       hint={hint}
       inputMode="text"
-      value={typed ?? (value === null ? '' : lengths.bare(value))}
+      value={typed ?? (value === null ? '' : long ? lengths.long(value) : lengths.bare(value))}
       onChangeText={type}
       onBlur={() => (parsed === null || parsed.ok) && setTyped(null)}
       error={parsed && !parsed.ok ? LENGTH_PROBLEMS[parsed.problem.code] : error}

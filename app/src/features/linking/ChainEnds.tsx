@@ -33,6 +33,7 @@ function Finisher({ finisher, fallback, basis, onChange }: FinisherProps) {
             <PartPick label="Finishing balloon" part={finisher} basis={basis} onChange={onChange} />
             <MmField
               label="Finishing width"
+              width
               value={finisher.widthMm}
               basis={basis}
               onChange={(widthMm) => onChange({ ...finisher, widthMm })}

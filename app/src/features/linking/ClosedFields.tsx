@@ -116,6 +116,7 @@ export function ClosedFields({ design, basis, problem, counts, rings, change }: 
         ) : (
           <MmField
             label={form === 'basket' ? 'Spoke balloons' : 'Base balloons'}
+            width
             value={design.baseMm}
             basis={basis}
             error={wrong('baseMm')}

@@ -49,15 +49,23 @@ interface MmFieldProps {
   hint?: string;
   value: number;
   basis: PieceBasis;
+  /** Of a balloon: widths are never as long as pieces. */
+  width?: boolean;
   error?: string | undefined;
   onChange: (mm: number) => void;
 }
 
 /** A length of a design: an empty field changes nothing. */
-export function MmField({ value, basis, onChange, ...field }: MmFieldProps) {
+export function MmField({ value, basis, width = false, onChange, ...field }: MmFieldProps) {
   return (
     <View className="min-w-[130px] flex-1">
-      <LengthField {...field} value={value} lengths={basis.lengths} onChange={(mm) => mm !== null && onChange(mm)} />
+      <LengthField
+        {...field}
+        value={value}
+        lengths={basis.lengths}
+        long={!width}
+        onChange={(mm) => mm !== null && onChange(mm)}
+      />
     </View>
   );
 }
@@ -103,6 +111,7 @@ export function RepeatCard({ title, repeat, basis, error, more, onChange }: Repe
             <MmField
               label={repeat.length > 1 ? `Width ${i + 1}` : 'Width'}
               value={part.widthMm}
+              width
               basis={basis}
               error={i === 0 ? error : undefined}
               onChange={(widthMm) => change(i, { widthMm })}

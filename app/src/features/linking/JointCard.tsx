@@ -86,6 +86,7 @@ function ChainForm({ modelId, basis: { lengths }, onDone }: ChainFormProps) {
       />
       <LengthField
         label="Length of the chain"
+        long
         value={lengthMm}
         lengths={lengths}
         error={lengthProblem()}

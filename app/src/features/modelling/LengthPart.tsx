@@ -142,6 +142,7 @@ function AddLength({ model, size, lengths, view }: PartProps & { view: LengthVie
       />
       <LengthField
         label="Inflated length"
+        long
         hint="From the knot to where it is empty."
         value={lengthMm}
         lengths={lengths}

@@ -62,6 +62,7 @@ export function PolePart({ model, size, lengths }: PartProps) {
         <View className="flex-1">
           <LengthField
             label="Pole long"
+            long
             value={lengthMm || null}
             lengths={lengths}
             error={wrong('lengthMm')}

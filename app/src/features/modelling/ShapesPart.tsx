@@ -60,6 +60,7 @@ export function ShapesPart({ model, size, lengths }: PartProps) {
         <LengthField
           key={shape}
           label={FIELDS[shape]}
+          long
           value={mm || null}
           lengths={lengths}
           error={found.ok ? undefined : shapeProblemText(found.problem, text)}
