@@ -80,6 +80,15 @@ describe('a step', () => {
     expect(useWalk.getState().walked).toEqual(['pump']);
   });
 
+  it('leaves a pump that was measured by as it is, and adds the other', async () => {
+    goTo('/start', { step: 'pump' });
+    const records = someRecords();
+    show(<StartPage />, { ...records, pumps: [{ ...records.pumps[0]!, name: 'Hand pump', doseVolumeL: null }] });
+    await userEvent.click(await screen.findByRole('radio', { name: /^Timed inflator/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'Use this one' }));
+    expect(done()).toMatchObject([{ put: 'pump', row: { name: 'Timed inflator', kind: 'timed' } }]);
+  });
+
   it('makes a sizer of the holes that were tapped', async () => {
     goTo('/start', { step: 'sizer' });
     show(<StartPage />, nothing());

@@ -21,14 +21,15 @@ const NOTES: Record<InflatorKind, string> = {
   twin: 'Doses are seconds; the nozzles are read one against the other.',
 };
 
-/** What is filled with: the pump a studio begins with becomes this one. */
-export function PumpStep({ way: { pump }, place, goOn }: StepProps) {
-  const [kind, setKind] = useState<InflatorKind>(pump?.kind ?? 'hand');
+/** What is filled with: the pump a studio begins with becomes this one; one that was measured by stays as it is. */
+export function PumpStep({ way: { pumps, fresh }, place, goOn }: StepProps) {
+  const [kind, setKind] = useState<InflatorKind>(pumps[0]?.kind ?? 'hand');
   const walk = useWalk((state) => state.walk);
   const use = () => {
     const by = { name: NAMES[kind], kind };
-    if (!pump) write({ put: 'pump', row: { id: newId(), ...by, doseVolumeL: null } });
-    else if (pump.kind !== kind) write({ change: 'pump', id: pump.id, by });
+    const there = pumps.some((pump) => pump.kind === kind);
+    if (!there && fresh) write({ change: 'pump', id: fresh.id, by });
+    else if (!there) write({ put: 'pump', row: { id: newId(), ...by, doseVolumeL: null } });
     walk('pump');
     goOn();
   };
