@@ -13,6 +13,7 @@ import { View } from 'react-native';
 
 import { RowLink } from '@/ui/RowLink';
 import { usePalette } from '@/ui/theme';
+import { asSold } from '@/views/modelView';
 import type { Hit } from '@/wording/search';
 
 import { Aperture } from './Aperture';
@@ -45,10 +46,9 @@ function HitPicture({ hit }: { hit: Hit }) {
   const palette = usePalette();
   if (hit.kind === 'piece') return <PieceStill id={hit.id} design={hit.piece.design} size={SIZE} />;
   if (hit.kind === 'balloon') {
-    const { kind, nominalMm, colourHex, finish, decor, colourName } = hit.model;
-    if (!isWidthKind(kind)) return <OtherPicture model={hit.model} width={SIZE} />;
-    const drawn = { nominalMm, colourHex, finish, decor, widthMm: nominalMm, heightMm: nominalMm };
-    return <Aperture {...drawn} size={SIZE} label={colourName} />;
+    const { model } = hit;
+    if (!isWidthKind(model.kind)) return <OtherPicture model={model} width={SIZE} />;
+    return <Aperture {...asSold(model)} size={SIZE} label={model.colourName} />;
   }
   const Icon =
     hit.kind === 'page' || hit.kind === 'tool' ? (PLACE_ICONS[hit.href.split('/')[1]!] ?? Layers) : ICONS[hit.kind];

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 
 import { useKnowledge } from '@/data/knowledge';
 import type { Knowledge } from '@/views/knowledge';
-import { modelName, viewModel, type ModelView, type Venue } from '@/views/modelView';
+import { asSold, modelName, viewModel, type ModelView, type Venue } from '@/views/modelView';
 import { useModel, useModels, useSizers, useStudio, useTiers } from '@/data/records';
 import { Button } from '@/ui/Button';
 import { Page } from '@/ui/Page';
@@ -87,17 +87,10 @@ function Coming({ modelId }: { modelId: string }) {
       </Page>
     );
   }
-  const { nominalMm, colourHex, finish, decor, colourName } = model;
   return (
-    <Page title={modelName(model)} subtitle={colourName} back="/shelf">
+    <Page title={modelName(model)} subtitle={model.colourName} back="/shelf">
       <View className="items-center pt-4">
-        <Aperture
-          {...{ nominalMm, colourHex, finish, decor }}
-          widthMm={nominalMm}
-          heightMm={nominalMm}
-          size={180}
-          label={colourName}
-        />
+        <Aperture {...asSold(model)} size={180} label={model.colourName} />
       </View>
       <Loading what="its readings" />
     </Page>

@@ -4,6 +4,7 @@ import {
   coreInflator,
   coreReading,
   type CalibrationRecord,
+  type ModelRecord,
   type PumpRecord,
   type ShelfModel,
   type Studio,
@@ -207,10 +208,14 @@ export function firstTarget({ targets }: ModelView): TierTarget | undefined {
   return targets.find((target) => target.tier === tier);
 }
 
+/** How a balloon is drawn of which no more is known than what is on its bag: round, at its nominal. */
+export function asSold({ nominalMm, colourHex, finish, decor }: ModelRecord) {
+  return { nominalMm, colourHex, finish, decor, widthMm: nominalMm, heightMm: nominalMm };
+}
+
 /** What the picture of a balloon needs. */
 export function figureOf(model: ShelfModel, fit: Pick<DoseCurve, 'shape'> | null, widthMm: number) {
-  const { nominalMm, colourHex, finish, decor } = model;
-  return { nominalMm, colourHex, finish, decor, widthMm, heightMm: heightAtMm({ fit, widthMm }) };
+  return { ...asSold(model), widthMm, heightMm: heightAtMm({ fit, widthMm }) };
 }
 
 /** The balloon used most: the one that a page without a choice begins with. */

@@ -1,19 +1,15 @@
 import type { ModelCreate } from '@leggero/contract';
-import { isWidthKind, MM_PER_INCH, modellingCode, NOMINAL_SIZES_MM, type ModelKind } from '@leggero/core';
+import { isWidthKind, MM_PER_INCH, modellingCode, type ModelKind } from '@leggero/core';
 import { readModellingCode } from '@leggero/core/modelling';
 import { useState } from 'react';
 
 import { useLengths } from '@/data/lengths';
 import { nominalInches } from '@/views/modelView';
 import { Field, Labelled } from '@/ui/Field';
+import { NOMINAL_OPTIONS } from '@/parts/nominalOptions';
 import { LengthField } from '@/parts/LengthField';
 import { PickChips } from '@/ui/PickChips';
 import { codeProblemText, codeText } from '@/wording/modelling';
-
-const SIZES = NOMINAL_SIZES_MM.map((mm) => {
-  const inches = nominalInches(mm);
-  return { value: inches, title: inches, heard: `${inches} in` };
-});
 
 /** The size of a model, as its kind is measured. */
 export type Size = Pick<ModelCreate, 'nominalMm' | 'lengthMm'>;
@@ -40,7 +36,7 @@ export function KindFields({ kind, size, onChange }: KindFieldsProps) {
       <Labelled label="Nominal size, inches">
         <PickChips
           label="Nominal size"
-          options={SIZES}
+          options={NOMINAL_OPTIONS}
           value={nominalInches(size.nominalMm)}
           onChange={(inches) => onChange({ nominalMm: Number(inches) * MM_PER_INCH, lengthMm: null })}
         />

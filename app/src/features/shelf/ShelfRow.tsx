@@ -3,7 +3,7 @@ import { memo } from 'react';
 
 import type { Knowledge } from '@/views/knowledge';
 import { useLengths } from '@/data/lengths';
-import { figureOf, firstTarget, modelName, viewModel } from '@/views/modelView';
+import { asSold, figureOf, firstTarget, modelName, viewModel } from '@/views/modelView';
 import { Aperture } from '@/parts/Aperture';
 import { counted, FINISH_WORDS, KIND_WORDS, ORIGIN_WORDS } from '@/wording/trade';
 
@@ -57,13 +57,11 @@ function looksOf({ colourName, outerId, kind, finish }: ModelRecord): string {
 
 /** The same while what is known of it is still being worked out. */
 export const ComingRow = memo(function ComingRow({ model, chosen }: { model: ModelRecord; chosen: boolean }) {
-  const { nominalMm, colourHex, finish, decor, colourName } = model;
-  const drawn = { nominalMm, colourHex, finish, decor, widthMm: nominalMm, heightMm: nominalMm };
   return (
     <RowFrame
       modelId={model.id}
       chosen={chosen}
-      picture={<Aperture {...drawn} size={56} label={colourName} />}
+      picture={<Aperture {...asSold(model)} size={56} label={model.colourName} />}
       name={modelName(model)}
       lines={[looksOf(model), 'Working out its target …']}
     />

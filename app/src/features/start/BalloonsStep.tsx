@@ -1,5 +1,5 @@
 import { MODEL_DEFAULTS, type ModelCreate } from '@leggero/contract';
-import { MM_PER_INCH, NOMINAL_SIZES_MM, type Finish } from '@leggero/core';
+import { MM_PER_INCH, type Finish } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G } from 'react-native-svg';
@@ -9,9 +9,9 @@ import { newId } from '@/device/id';
 import { Balloon } from '@/parts/Balloon';
 import { ColourChoice } from '@/parts/ColourChoice';
 import { COLOURS } from '@/parts/colours';
+import { NOMINAL_OPTIONS } from '@/parts/nominalOptions';
 import { Field, Labelled } from '@/ui/Field';
 import { PickChips, ToggleChips } from '@/ui/PickChips';
-import { nominalInches } from '@/views/modelView';
 import { counted } from '@/wording/trade';
 
 import type { StepProps } from './StartPage';
@@ -24,10 +24,6 @@ const LINES: readonly { value: string; title: string; finish: Finish }[] = [
   { value: 'Mirror', title: 'Mirror', finish: 'mirror' },
   { value: 'Clear', title: 'Clear', finish: 'clear' },
 ];
-const SIZES = NOMINAL_SIZES_MM.map((mm) => {
-  const inches = nominalInches(mm);
-  return { value: inches, title: inches, heard: `${inches} in` };
-});
 const USUAL_SIZES = ['11'];
 
 /** Some balloons of one line onto the shelf: a line, its sizes, a colour, by taps. */
@@ -64,7 +60,14 @@ export function BalloonsStep({ place, goOn }: StepProps) {
     >
       <LineUp sizes={sizes} colourHex={colourHex} finish={finish} />
       <Labelled label="Sizes, inches">
-        <ToggleChips label="Sizes" options={SIZES} values={sizes} least={0} most={SIZES.length} onChange={setSizes} />
+        <ToggleChips
+          label="Sizes"
+          options={NOMINAL_OPTIONS}
+          values={sizes}
+          least={0}
+          most={NOMINAL_OPTIONS.length}
+          onChange={setSizes}
+        />
       </Labelled>
       <Labelled label="Line">
         <PickChips

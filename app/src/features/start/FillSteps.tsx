@@ -7,7 +7,7 @@ import { useWalk } from '@/parts/useFirstSteps';
 import { Empty } from '@/ui/States';
 import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';
-import { modelName } from '@/views/modelView';
+import { asSold, modelName } from '@/views/modelView';
 import { FILLING_CAUTION } from '@/wording/cautions';
 import { FIRST_STEP_WORDS } from '@/wording/firstSteps';
 
@@ -77,18 +77,10 @@ export function TargetStep({ way: { first }, place, goOn }: StepProps) {
 }
 
 function Pictured({ model }: { model: ShelfModel }) {
-  const { nominalMm, colourHex, finish, decor, colourName } = model;
-  const width = 0.9 * nominalMm;
   return (
     <View className="items-center gap-1">
-      <Aperture
-        {...{ nominalMm, colourHex, finish, decor }}
-        widthMm={width}
-        heightMm={1.04 * width}
-        size={180}
-        label={colourName}
-      />
-      <Words look="strong">{`${modelName(model)}, ${colourName}`}</Words>
+      <Aperture {...asSold(model)} size={180} label={model.colourName} />
+      <Words look="strong">{`${modelName(model)}, ${model.colourName}`}</Words>
     </View>
   );
 }
