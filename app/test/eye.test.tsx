@@ -1,7 +1,10 @@
 import type { EyeCheckRecord } from '@leggero/contract';
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
+import { KnowledgeProvider } from '@/data/knowledge';
+import { createQueryClient, RecordsProvider } from '@/data/records';
+import { take } from '@/data/replica';
 import { EyePage } from '@/features/eye/EyePage';
 import { EyeRunPage } from '@/features/eye/EyeRunPage';
 import { EyeStartPage } from '@/features/eye/EyeStartPage';
@@ -9,7 +12,7 @@ import { StudiesPage } from '@/features/study/StudiesPage';
 import { StudyPage } from '@/features/study/StudyPage';
 
 import { goTo, visited } from './router';
-import { CREW_ID, done, lastDone, MODEL_ID, OWNER_ID, show, someRecords } from './studio';
+import { answer, CREW_ID, done, lastDone, MODEL_ID, OWNER_ID, show, someRecords } from './studio';
 
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
 const EYE_ID = '00000000-0000-4000-8000-000000000701';
@@ -72,6 +75,34 @@ describe('an eye is tested', () => {
     await press('Keep this width');
     await screen.findByText('What the eye did');
     expect(done()).toHaveLength(3);
+  });
+
+  it('is read anew when a width arrives while it was being read for the first time', async () => {
+    const [old, told] = [eyeCheck([254, null]), eyeCheck([254, 250])];
+    show(<></>, { ...someRecords(), session: { personId: OWNER_ID }, eyeChecks: [told] }).unmount();
+    const usual = globalThis.fetch;
+    let answerFirst = (): void => undefined;
+    let asked = 0;
+    globalThis.fetch = ((url: string, init: RequestInit) => {
+      if (!url.endsWith(EYE_ID) || (asked += 1) > 1) return usual(url, init);
+      return new Promise((resolve, reject) => {
+        answerFirst = () => resolve(answer(200, old));
+        init.signal?.addEventListener('abort', () => reject(new DOMException('given up', 'AbortError')));
+      });
+    }) as typeof fetch;
+    render(
+      <RecordsProvider client={createQueryClient()}>
+        <KnowledgeProvider>
+          <EyeRunPage eyeCheckId={EYE_ID} />
+        </KnowledgeProvider>
+      </RecordsProvider>,
+    );
+    await waitFor(() => expect(asked).toBe(1));
+    const width = { change: 'eyeBalloon' as const, id: uuid(1), by: { widthMm: 250 } };
+    await act(() => take({ done: [{ key: uuid(99), writes: [width], problem: null }] }));
+    await act(async () => answerFirst());
+    expect(await screen.findByText('What the eye did')).toBeTruthy();
+    expect(asked).toBe(2);
   });
 
   it('fills a pair with one tap', async () => {

@@ -196,7 +196,8 @@ export function someRecords(): Records {
   };
 }
 
-const answer = (status: number, body: unknown) => ({ ok: status < 400, status, json: async () => body }) as Response;
+export const answer = (status: number, body: unknown) =>
+  ({ ok: status < 400, status, json: async () => body }) as Response;
 
 /** The records as the change feed tells of them. */
 export function feedOf(records: Records): Changes {

@@ -71,6 +71,8 @@ export function RecordsProvider({ client, children }: { client: QueryClient; chi
   useEffect(() => {
     onPrivate(async () => {
       const late = new Promise((resolve) => setTimeout(resolve, LONGEST_PAUSE_MS));
+      // What is asked for the first time would only be waited for, though it may have been read before this change.
+      await client.cancelQueries({ queryKey: [PRIVATE] });
       await Promise.race([client.invalidateQueries({ queryKey: [PRIVATE] }), late]);
     });
     return useRecords.subscribe(({ rows, filled, lacking }, before) => {
