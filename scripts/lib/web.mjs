@@ -93,8 +93,9 @@ function writeHead() {
     // What runs by itself is a worker's: fetched when it is wanted.
     .filter((name) => readFileSync(path.join(WEB, folder, name), 'utf8').startsWith('__d('))
     .map((name) => `/${folder}/${encodeURIComponent(name)}`);
-  const ahead = `<meta name="leggero-pages" content="${pages.join(' ')}">`;
-  const around = pages.filter((address) => path.basename(address).startsWith('_layout-'));
+  const isAround = (address) => path.basename(address).startsWith('_layout-');
+  const around = pages.filter(isAround);
+  const ahead = `<meta name="leggero-pages" content="${pages.filter((page) => !isAround(page)).join(' ')}">`;
   const letters = readdirSync(WEB, { recursive: true })
     .filter((name) => name.endsWith('.ttf'))
     // Written just as the app asks for them.

@@ -2,12 +2,7 @@ import { isWidthKind } from '@leggero/core';
 import type { Href } from 'expo-router';
 import type { LucideIcon } from 'lucide-react-native';
 import ClipboardList from 'lucide-react-native/icons/clipboard-list';
-import Gauge from 'lucide-react-native/icons/gauge';
-import Hammer from 'lucide-react-native/icons/hammer';
-import Layers from 'lucide-react-native/icons/layers';
 import Ruler from 'lucide-react-native/icons/ruler';
-import Settings from 'lucide-react-native/icons/settings';
-import Shapes from 'lucide-react-native/icons/shapes';
 import Wind from 'lucide-react-native/icons/wind';
 import { View } from 'react-native';
 
@@ -19,18 +14,12 @@ import type { Hit } from '@/wording/search';
 import { Aperture } from './Aperture';
 import { OtherPicture } from './OtherPicture';
 import { PieceStill } from './PieceStill';
+import { PLACE_ICONS } from './placeIcons';
 
 const SIZE = 44;
+/** A page looks like the place it belongs to; one of no place like the shelf. */
+const OF_PLACE: Readonly<Record<string, LucideIcon>> = PLACE_ICONS;
 const ICONS = { sizer: Ruler, pump: Wind, study: ClipboardList };
-/** A page looks like the place it belongs to. */
-const PLACE_ICONS: Readonly<Record<string, LucideIcon>> = {
-  bench: Hammer,
-  shelf: Layers,
-  gauges: Gauge,
-  builds: Shapes,
-  studio: Settings,
-};
-
 /** Something that was found: a small picture of it, its name, what it is. */
 export function HitRow({ hit }: { hit: Hit }) {
   return (
@@ -51,6 +40,8 @@ function HitPicture({ hit }: { hit: Hit }) {
     return <Aperture {...asSold(model)} size={SIZE} label={model.colourName} />;
   }
   const Icon =
-    hit.kind === 'page' || hit.kind === 'tool' ? (PLACE_ICONS[hit.href.split('/')[1]!] ?? Layers) : ICONS[hit.kind];
+    hit.kind === 'page' || hit.kind === 'tool'
+      ? (OF_PLACE[hit.href.split('/')[1]!] ?? PLACE_ICONS.shelf)
+      : ICONS[hit.kind];
   return <Icon size={22} color={palette.quiet} />;
 }

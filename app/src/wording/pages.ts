@@ -1,6 +1,7 @@
 import { PIECE_FORMS } from '@leggero/contract';
 
 import { FORM_WORDS } from './pieces';
+import type { Hit } from './search';
 import { SHELF_TOOLS, type PageWords } from './shelfTools';
 
 /** What is done with a studio's sizers. */
@@ -92,6 +93,11 @@ export const PAGES: readonly PageWords[] = [
   ...NEW_PAGES,
   ...PLACE_PAGES,
 ];
+
+/** A page as it is shown when it is found. */
+export function pageHit({ href, title, note }: PageWords): Hit {
+  return { kind: 'page', id: href, href, title, note };
+}
 
 /** What can be done with one thing, as its pages offer it. */
 export interface ThingTool {

@@ -4,9 +4,8 @@ import MiniSearch from 'minisearch';
 
 import { modelName } from '@/views/modelView';
 
-import { BALLOON_TOOLS, ONE_SIZER_TOOLS, PAGES, PUMP_TOOLS, type ThingTool } from './pages';
+import { BALLOON_TOOLS, ONE_SIZER_TOOLS, pageHit, PAGES, PUMP_TOOLS, type ThingTool } from './pages';
 import { FORM_WORDS } from './pieces';
-import type { PageWords } from './shelfTools';
 import { SYNONYMS } from './synonyms';
 import { counted, DECOR_WORDS, FINISH_WORDS, INFLATOR_WORDS, KIND_WORDS } from './trade';
 
@@ -86,11 +85,6 @@ function alsoCalled(text: string): string {
     .join(' ');
 }
 
-const pageEntry = ({ called, ...page }: PageWords): Entry => ({
-  hit: { ...page, kind: 'page', id: page.href },
-  words: called,
-});
-
 function entriesOf({ models, sizers, pumps, studies, pieces }: Findable): Entry[] {
   return [
     ...models.map((model): Entry => {
@@ -146,7 +140,7 @@ function entriesOf({ models, sizers, pumps, studies, pieces }: Findable): Entry[
         words: `${title} ${note}`,
       };
     }),
-    ...PAGES.map(pageEntry),
+    ...PAGES.map((page): Entry => ({ hit: pageHit(page), words: page.called })),
   ];
 }
 

@@ -15,7 +15,7 @@ import type { NextReading } from '@leggero/core/calibrating';
 
 import type { Tone } from '@/ui/Chip';
 
-import { counted, dosed, doseText, percent, standing } from './trade';
+import { capital, counted, dosed, doseText, percent, standing } from './trade';
 
 type Write = (mm: number) => string;
 
@@ -90,10 +90,6 @@ export function reasonText(reason: TargetReason, text: Write, { name: tierName, 
 /** The balloon something was seen on. */
 function one({ of }: { of?: 'outer' | 'inner' }): string {
   return of ? `an ${of}` : 'one';
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 function shapeReason(reason: Extract<TargetReason, { code: 'round-limit' | 'pear-limit' }>, text: Write): string {

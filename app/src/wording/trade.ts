@@ -79,6 +79,11 @@ export function doseText(dose: number, kind: InflatorKind = 'hand'): string {
   return dose.toFixed(2);
 }
 
+/** "a tape" as a sentence begins: "A tape". */
+export function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
 /** "1 reading", "7 readings". */
 export function counted(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;

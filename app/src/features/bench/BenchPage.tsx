@@ -19,7 +19,7 @@ import { RowLink } from '@/ui/RowLink';
 import { Empty, Failed, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { needText } from '@/wording/calibration';
-import { listed } from '@/wording/trade';
+import { capital, listed } from '@/wording/trade';
 
 import { LineUp } from './LineUp';
 
@@ -107,7 +107,7 @@ function TaskRow({ task, model, view }: { task: CalibrationTask; model: ShelfMod
     <RowLink
       href={`/shelf/${model.id}/reading`}
       title={`${modelName(model)}, ${model.colourName}`}
-      note={`${why.charAt(0).toUpperCase()}${why.slice(1)}.`}
+      note={`${capital(why)}.`}
     >
       <Aperture {...figureOf(model, view.curve, widthMm)} size={56} label={model.colourName} />
     </RowLink>

@@ -1,10 +1,7 @@
 import type { LucideIcon } from 'lucide-react-native';
-import Hammer from 'lucide-react-native/icons/hammer';
-import Gauge from 'lucide-react-native/icons/gauge';
-import Layers from 'lucide-react-native/icons/layers';
-import Shapes from 'lucide-react-native/icons/shapes';
 import Search from 'lucide-react-native/icons/search';
-import Settings from 'lucide-react-native/icons/settings';
+
+import { PLACE_ICONS } from '@/parts/placeIcons';
 
 export interface Place {
   title: string;
@@ -17,11 +14,11 @@ export const SEARCH: Place = { title: 'Search', path: '/search', icon: Search };
 
 /** The places of the app that are built. */
 export const PLACES: readonly Place[] = [
-  { title: 'Bench', path: '/bench', icon: Hammer },
-  { title: 'Shelf', path: '/shelf', icon: Layers },
-  { title: 'Gauges', path: '/gauges', icon: Gauge },
-  { title: 'Builds', path: '/builds', icon: Shapes },
-  { title: 'Studio', path: '/studio', icon: Settings },
+  { title: 'Bench', path: '/bench', icon: PLACE_ICONS.bench },
+  { title: 'Shelf', path: '/shelf', icon: PLACE_ICONS.shelf },
+  { title: 'Gauges', path: '/gauges', icon: PLACE_ICONS.gauges },
+  { title: 'Builds', path: '/builds', icon: PLACE_ICONS.builds },
+  { title: 'Studio', path: '/studio', icon: PLACE_ICONS.studio },
 ];
 
 /** Pages where something is counted balloon by balloon, or typed: what would interrupt it waits. */

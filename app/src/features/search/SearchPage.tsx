@@ -13,7 +13,7 @@ import { useArrows } from '@/ui/useArrows';
 import { useKeys } from '@/ui/useKeys';
 import { Words } from '@/ui/Words';
 import type { Hit } from '@/wording/search';
-import { PAGES } from '@/wording/pages';
+import { pageHit, PAGES } from '@/wording/pages';
 
 const GROUPS: Record<Hit['kind'], string> = {
   tool: 'What you can do',
@@ -81,7 +81,7 @@ export function SearchPage() {
   );
 }
 
-const ALL_PAGES: readonly Hit[] = PAGES.map(({ href, title, note }) => ({ kind: 'page', id: href, href, title, note }));
+const ALL_PAGES = PAGES.map(pageHit);
 
 /** By group, in the order of the best of each. */
 function groupsOf(hits: readonly Hit[]): [string, Hit[]][] {

@@ -7,14 +7,12 @@ import { newId } from '@/device/id';
 import { useWalk } from '@/parts/useFirstSteps';
 import { Words } from '@/ui/Words';
 
+import { capital, INFLATOR_WORDS } from '@/wording/trade';
+
 import type { StepProps } from './StartPage';
 import { StepFrame } from './StepFrame';
 
-const NAMES: Record<InflatorKind, string> = {
-  hand: 'Hand pump',
-  timed: 'Timed inflator',
-  twin: 'Two-nozzle inflator',
-};
+const nameOf = (kind: InflatorKind) => capital(INFLATOR_WORDS[kind].means);
 const NOTES: Record<InflatorKind, string> = {
   hand: 'Doses are counted in strokes, whole and half.',
   timed: 'Doses are seconds, in tenths.',
@@ -26,7 +24,7 @@ export function PumpStep({ way: { pumps, fresh }, place, goOn }: StepProps) {
   const [kind, setKind] = useState<InflatorKind>(pumps[0]?.kind ?? 'hand');
   const walk = useWalk((state) => state.walk);
   const use = () => {
-    const by = { name: NAMES[kind], kind };
+    const by = { name: nameOf(kind), kind };
     const there = pumps.some((pump) => pump.kind === kind);
     if (!there && fresh) write({ change: 'pump', id: fresh.id, by });
     else if (!there) write({ put: 'pump', row: { id: newId(), ...by, doseVolumeL: null } });
@@ -50,7 +48,7 @@ function Tile({ kind, chosen, onPress }: { kind: InflatorKind; chosen: boolean; 
     <Pressable
       role="radio"
       aria-checked={chosen}
-      aria-label={`${NAMES[kind]}: ${NOTES[kind]}`}
+      aria-label={`${nameOf(kind)}: ${NOTES[kind]}`}
       onPress={onPress}
       className={
         'min-h-[72px] justify-center rounded-card border px-4 py-2 ' +
@@ -58,7 +56,7 @@ function Tile({ kind, chosen, onPress }: { kind: InflatorKind; chosen: boolean; 
       }
     >
       <Words look="strong" className={chosen ? 'text-pine' : ''}>
-        {NAMES[kind]}
+        {nameOf(kind)}
       </Words>
       <Words look="quiet">{NOTES[kind]}</Words>
     </Pressable>
