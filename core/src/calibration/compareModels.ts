@@ -3,7 +3,7 @@ import { keptShare, type HoldRate } from '../environment';
 import { roundDose } from '../inflator';
 import { ok, problem, type Result } from '../result';
 import { shareInterval, type Share } from '../statistics';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import type { DoseCurve } from './doseCurve';
 import type { CalibrationFit } from './fitCalibration';
 import { balloonSdMm, doseForWidth, predictWidth } from './predict';
@@ -110,10 +110,12 @@ export function substitute({
   from,
   to,
   widthMm,
+  trade = TRADE,
 }: {
   from: ComparedModel;
   to: ComparedModel;
   widthMm: number;
+  trade?: Trade | undefined;
 }): Result<Substitute, 'bad-width'> {
   const missing = modelAtWidth({ model: from, widthMm });
   const other = modelAtWidth({ model: to, widthMm });
@@ -125,7 +127,7 @@ export function substitute({
     ...other.value,
     widthMm,
     givesMm: gives?.ok ? gives.value.widthMm : null,
-    cautions: cautionsOn({ from, to, missing: missing.value, other: other.value, widthMm }),
+    cautions: cautionsOn({ from, to, missing: missing.value, other: other.value, widthMm, trade }),
   });
 }
 
@@ -135,12 +137,14 @@ function cautionsOn({
   missing,
   other,
   widthMm,
+  trade,
 }: {
   from: ComparedModel;
   to: ComparedModel;
   missing: ModelAtWidth;
   other: ModelAtWidth;
   widthMm: number;
+  trade: Trade;
 }): SubstituteCaution[] {
   const cautions: SubstituteCaution[] = [];
   const { fraction, roundLimit } = other;
@@ -149,14 +153,14 @@ function cautionsOn({
   }
   if (missing.aspect !== null && other.aspect !== null) {
     const apart = Math.abs(other.aspect - missing.aspect) - 2 * Math.hypot(missing.aspectSd, other.aspectSd);
-    if (apart > 0 && Math.abs(other.aspect - missing.aspect) > TRADE.otherAspect) {
+    if (apart > 0 && Math.abs(other.aspect - missing.aspect) > trade.otherAspect) {
       cautions.push({ code: 'other-shape', from: missing.aspect, to: other.aspect });
     }
   }
   if (from.finish !== to.finish) cautions.push({ code: 'other-finish', from: from.finish, to: to.finish });
-  if (fraction > TRADE.largestFraction) cautions.push({ code: 'nominal-too-small', fraction });
-  if (fraction < TRADE.smallestFraction) cautions.push({ code: 'nominal-too-large', fraction });
-  else if (to.finish === 'mirror' && fraction < TRADE.smallestShine) {
+  if (fraction > trade.largestFraction) cautions.push({ code: 'nominal-too-small', fraction });
+  if (fraction < trade.smallestFraction) cautions.push({ code: 'nominal-too-large', fraction });
+  else if (to.finish === 'mirror' && fraction < trade.smallestShine) {
     cautions.push({ code: 'dulls', fraction });
   }
   const mmADay = other.lostADayMm - missing.lostADayMm;

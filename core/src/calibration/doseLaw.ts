@@ -1,7 +1,7 @@
 import type { Shape } from '../balloon';
 import type { Inflator } from '../inflator';
 import { generalLeastSquares, least, most, type GeneralFit, type PriorRow } from '../statistics';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { designRow, type CurveTerm, type DoseCurve } from './doseCurve';
 import { observationsOf, pointsOf, type Point } from './point';
 import { poolInflator, type InflatorKnowledge } from './poolInflator';
@@ -37,6 +37,7 @@ export interface KnownBefore {
 
 /** What a fit is made in. */
 export interface Frame {
+  trade: Trade;
   nominalMm: number;
   readings: readonly Reading[];
   pump: Inflator;
@@ -61,9 +62,11 @@ export interface Law {
 export function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-widths' | 'not-rising' {
   const { nominalMm, pump, errors, known, marksMm } = frame;
   const kept = frame.readings.flatMap((reading, i) => (without.has(i) || reading.outcome === 'burst' ? [] : [reading]));
-  const seen = fitShapeLaw({ readings: kept, errors, answers: known.answers });
+  const seen = fitShapeLaw({ readings: kept, errors, answers: known.answers, trade: frame.trade });
   const measured = kept.some(({ heightMm, widthMm }) => heightMm !== undefined && widthMm !== undefined);
-  const base = measured ? carriedOn({ law: seen, nominalMm, growth: known.growth }) : expectedShape(seen, known.shape);
+  const base = measured
+    ? carriedOn({ law: seen, nominalMm, growth: known.growth, trade: frame.trade })
+    : expectedShape(seen, known.shape);
   // Only where both nozzles were read can they be told apart; one alone speaks for the inflator.
   const bothNozzles = new Set(kept.map(({ nozzle }) => nozzle).filter(Boolean)).size === 2;
   const terms: CurveTerm[] = ['dead', 'dose'];
@@ -80,11 +83,14 @@ export function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-wi
     nominalMm,
     errors,
     prior: (strokeL) => priorOf(frame, terms, kept, base, strokeL),
+    trade: frame.trade,
   });
-  if (!fit || falls(points, errors, fit)) return 'not-rising';
+  if (!fit || falls(points, errors, fit, frame.trade)) return 'not-rising';
   const of = (term: CurveTerm) => fit.coefficients[terms.indexOf(term)] ?? 0;
   if (!(of('dose') > Math.abs(of('nozzle')))) return 'not-rising';
-  const law = measured ? base : grownLaw({ base, growth: of('growth'), nominalMm, sd: grownSd(of('growth')) });
+  const law = measured
+    ? base
+    : grownLaw({ base, growth: of('growth'), nominalMm, sd: grownSd(of('growth'), frame.trade) });
   const shape = known.shape?.expected ? joinLimits({ law, expected: known.shape.expected }) : law;
   return {
     points,
@@ -117,17 +123,17 @@ const PRIOR_FREEDOM = 4;
 
 /** What is known of the terms before the readings, for a stroke of about `strokeL`. */
 function priorOf(
-  { pump, known, nominalMm }: Frame,
+  { trade, pump, known, nominalMm }: Frame,
   terms: readonly CurveTerm[],
   kept: readonly Reading[],
   base: ShapeLaw,
   strokeL: number,
 ): PriorRow[] {
   const row = (values: Partial<Record<CurveTerm, number>>) => terms.map((term) => values[term] ?? 0);
-  const inflator = knownInflator(pump, known);
+  const inflator = knownInflator(pump, known, trade);
   const lost = inflator
     ? { mean: inflator.lostDoses, sd: inflator.lostSd }
-    : { mean: 0, sd: TRADE.firstDoseSd[pump.kind] };
+    : { mean: 0, sd: trade.firstDoseSd[pump.kind] };
   const rows: PriorRow[] = [
     { row: row({ dead: 1, dose: lost.mean }), value: 0, sd: lost.sd * strokeL, degreesOfFreedom: PRIOR_FREEDOM },
   ];
@@ -136,37 +142,42 @@ function priorOf(
     rows.push({ row: row({ dose: 1 }), value: doseVolumeL, sd: doseSdL, degreesOfFreedom: PRIOR_FREEDOM });
   }
   if (terms.includes('nozzle')) {
-    rows.push({ row: row({ nozzle: 1 }), value: 0, sd: TRADE.nozzleShare * strokeL });
+    rows.push({ row: row({ nozzle: 1 }), value: 0, sd: trade.nozzleShare * strokeL });
   }
   if (terms.includes('growth')) {
-    const { mean, sd } = base.knots.length > 0 ? growthOver(base, nominalMm) : (known.growth ?? TRADE.aspectGrowth);
+    const { mean, sd } =
+      base.knots.length > 0 ? growthOver(base, nominalMm, trade) : (known.growth ?? trade.aspectGrowth);
     rows.push({ row: row({ growth: 1 }), value: mean, sd });
     for (const reading of kept) {
       const widthMm = widthSeenMm(reading);
       if (reading.shape === undefined || widthMm === undefined) continue;
       const growth = growthAt(widthMm / nominalMm);
-      const answers = known.answers ?? TRADE.shapeAnswerAspect;
+      const answers = known.answers ?? trade.shapeAnswerAspect;
       const value = answers[reading.shape] - aspectAt({ law: base, widthMm }).aspect;
-      rows.push({ row: row({ growth }), value, sd: TRADE.shapeAnswerSd });
+      rows.push({ row: row({ growth }), value, sd: trade.shapeAnswerSd });
     }
   }
   return rows;
 }
 
 /** How far a law that lengthens by one term may pass by the true one. */
-function grownSd(growth: number): number {
-  const { least: always, share } = TRADE.grownLawSd;
+function grownSd(growth: number, trade: Trade): number {
+  const { least: always, share } = trade.grownLawSd;
   return Math.hypot(always, share * growth);
 }
 
 /** How much a balloon may lengthen over a law of another size of its line. */
-function growthOver(base: ShapeLaw, nominalMm: number): Lengthening {
-  return { mean: 0, sd: Math.hypot(TRADE.growthBetween.sizes, aspectAt({ law: base, widthMm: nominalMm }).sd) };
+function growthOver(base: ShapeLaw, nominalMm: number, trade: Trade): Lengthening {
+  return { mean: 0, sd: Math.hypot(trade.growthBetween.sizes, aspectAt({ law: base, widthMm: nominalMm }).sd) };
 }
 
 /** What is known of the inflator: as given, or by its figure on record. */
-export function knownInflator(pump: Inflator, { inflator }: KnownBefore): InflatorKnowledge | null {
-  return inflator === undefined ? poolInflator({ inflator: pump, fits: [] }) : inflator;
+export function knownInflator(
+  pump: Inflator,
+  { inflator }: KnownBefore,
+  trade: Trade = TRADE,
+): InflatorKnowledge | null {
+  return inflator === undefined ? poolInflator({ inflator: pump, fits: [], trade }) : inflator;
 }
 
 const MOST_ROUNDS = 6;
@@ -186,6 +197,7 @@ function fitDoses({
   nominalMm,
   errors,
   prior,
+  trade,
 }: {
   points: readonly Point[];
   terms: readonly CurveTerm[];
@@ -193,6 +205,7 @@ function fitDoses({
   nominalMm: number;
   errors: ReadingErrors;
   prior: (strokeL: number) => PriorRow[];
+  trade: Trade;
 }): GeneralFit | null {
   const bracketed = points.some(({ bounds }) => bounds);
   const firstL = strokeAtFirst(points);
@@ -203,11 +216,11 @@ function fitDoses({
   const once = (rough: boolean): GeneralFit | null => {
     const law = fit?.coefficients ?? [0, firstL];
     if (terms.includes('growth')) {
-      const growth = fit?.coefficients[terms.indexOf('growth')] ?? TRADE.aspectGrowth.mean;
+      const growth = fit?.coefficients[terms.indexOf('growth')] ?? trade.aspectGrowth.mean;
       const shape = grownLaw({ base, growth, nominalMm, sd: 0 });
       for (const point of points) point.row = rowExpected(point, terms, law, shape, nominalMm);
     }
-    const { observations, groups } = observationsOf(points, errors, strokeL);
+    const { observations, groups } = observationsOf(points, errors, strokeL, trade);
     return generalLeastSquares({
       observations,
       groups,
@@ -254,7 +267,7 @@ function strokeAtFirst(points: readonly Point[]): number {
  * Whether the readings alone say that more air makes it smaller, through either nozzle: whatever is known beforehand,
  * something is wrong.
  */
-function falls(points: readonly Point[], errors: ReadingErrors, { coefficients }: GeneralFit): boolean {
+function falls(points: readonly Point[], errors: ReadingErrors, { coefficients }: GeneralFit, trade: Trade): boolean {
   const strokeL = Math.max(0, coefficients[1]!);
   const ways = new Set(points.map(({ reading }) => reading.nozzle));
   const apart =
@@ -262,7 +275,7 @@ function falls(points: readonly Point[], errors: ReadingErrors, { coefficients }
   return apart.some((some) => {
     // Where widths rise by and large they cannot surely fall.
     if (plainSlopeL(some) > 0) return false;
-    const slope = slopeAlone(some, errors, strokeL);
+    const slope = slopeAlone(some, errors, strokeL, trade);
     return slope !== null && slope.perDoseL + FALLS_DEVIATIONS * slope.sdL < 0;
   });
 }
@@ -292,10 +305,11 @@ export function slopeAlone(
   points: readonly Point[],
   errors: ReadingErrors,
   strokeL: number,
+  trade: Trade = TRADE,
 ): { perDoseL: number; sdL: number } | null {
   const doses = points.map(({ reading }) => reading.dose);
   if (least(doses) === most(doses)) return null;
-  const { observations, groups } = observationsOf(points, errors, strokeL);
+  const { observations, groups } = observationsOf(points, errors, strokeL, trade);
   const rows = observations.map((one) => ({ ...one, row: one.row.slice(0, 2) }));
   const fit = generalLeastSquares({ observations: rows, groups, priorWorth: errors.worth, rough: true });
   return fit && { perDoseL: fit.coefficients[1]!, sdL: Math.sqrt(fit.covariance[1]![1]!) };

@@ -1,3 +1,4 @@
+import { TRADE, type Trade } from '../trade';
 import type { DoseCurve } from './doseCurve';
 import { expectShape } from './expectShape';
 import type { CalibrationFit } from './fitCalibration';
@@ -32,6 +33,7 @@ export function estimateCurve({
   line,
   all,
   errors,
+  trade = TRADE,
 }: {
   nominalMm: number;
   /** Calibrations of the same line in other sizes, and those of the other lines of its kind, line by line. */
@@ -41,13 +43,14 @@ export function estimateCurve({
   all: InflatorKnowledge | null;
   /** What makes one balloon differ from the next; as assumed of the inflator when absent. */
   errors?: ReadingErrors | undefined;
+  trade?: Trade | undefined;
 }): EstimatedCurve | null {
   const fromLine = line !== null && line.calibrations > 0;
   const known = fromLine ? line : all;
   if (!known) return null;
   const { doseVolumeL, doseSdL, lostDoses, lostSd } = known;
   const deadVolumeL = -lostDoses * doseVolumeL;
-  const expected = expectShape({ nominalMm, siblings, lines });
+  const expected = expectShape({ nominalMm, siblings, lines, trade });
   // V0 = -lost x s: its variance and its covariance with s follow by the delta method.
   const covariance = [
     [(lostSd * doseVolumeL) ** 2 + (lostDoses * doseSdL) ** 2, -lostDoses * doseSdL ** 2],
@@ -63,7 +66,7 @@ export function estimateCurve({
     covariance,
     degreesOfFreedom: FREEDOM + known.calibrations,
     varianceRatio: 1,
-    errors: errors ?? assumedErrors(known.kind),
+    errors: errors ?? assumedErrors(known.kind, trade),
     marksMm: 0,
     lowestDose: Infinity,
     highestDose: -Infinity,

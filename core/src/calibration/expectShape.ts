@@ -1,11 +1,12 @@
 import { poolEstimates, withoutPrior, type Estimate } from '../statistics';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import type { CalibrationFit } from './fitCalibration';
 import {
   aspectAt,
   carriedOn,
   growthAt,
   SLACK_SHARE,
+  trustOf,
   type ExpectedLimits,
   type Lengthening,
   type RoundLimit,
@@ -31,26 +32,28 @@ export function expectShape({
   nominalMm,
   siblings,
   lines = [],
+  trade = TRADE,
 }: {
   nominalMm: number;
   /** Calibrations of the line's other sizes. */
   siblings: readonly CalibrationFit[];
   /** Those of the studio's other lines of that kind, line by line. */
   lines?: readonly (readonly CalibrationFit[])[] | undefined;
+  trade?: Trade | undefined;
 }): ExpectedShape {
-  const { growth, told } = expectGrowth(siblings, lines);
+  const { growth, told } = expectGrowth(siblings, lines, trade);
   const expected: ExpectedLimits = {
-    round: expectLimit(nominalMm, siblings, lines, ({ shape }) => shape.roundLimit),
-    pear: expectLimit(nominalMm, siblings, lines, ({ shape }) => shape.pearLimit),
+    round: expectLimit(nominalMm, siblings, lines, ({ shape }) => shape.roundLimit, trade),
+    pear: expectLimit(nominalMm, siblings, lines, ({ shape }) => shape.pearLimit, trade),
   };
-  const limits = { roundLimit: expected.round.limit, pearLimit: expected.pear.limit, expected };
+  const limits = { roundLimit: expected.round.limit, pearLimit: expected.pear.limit, expected, trade: trustOf(trade) };
   const shaped = siblings.filter(({ shape }) => shape.seen);
   const nearest = [...shaped].sort(
     (a, b) => Math.abs(Math.log(a.nominalMm / nominalMm)) - Math.abs(Math.log(b.nominalMm / nominalMm)),
   )[0];
   if (nearest) {
     const scale = nominalMm / nearest.nominalMm;
-    const { sd: between } = TRADE.typicalAspect;
+    const { sd: between } = trade.typicalAspect;
     const knots = nearest.shape.knots.map(({ widthMm, aspect, sd }) => ({
       widthMm: widthMm * scale,
       aspect,
@@ -58,11 +61,11 @@ export function expectShape({
     }));
     return { shape: { knots, seen: true, ...limits }, growth, from: shaped.length };
   }
-  const { aspect, sd } = TRADE.typicalAspect;
+  const { aspect, sd } = trade.typicalAspect;
   const knots = [{ widthMm: nominalMm, aspect, sd }];
-  const round = { knots: [{ widthMm: SLACK_SHARE * nominalMm, aspect: 1, sd: TRADE.aspectLawSd }], seen: false };
+  const round = { knots: [{ widthMm: SLACK_SHARE * nominalMm, aspect: 1, sd: trade.aspectLawSd }], seen: false };
   const shape = told
-    ? carriedOn({ law: { ...round, ...limits }, nominalMm, growth })
+    ? carriedOn({ law: { ...round, ...limits }, nominalMm, growth, trade })
     : { knots, seen: false, ...limits };
   return { shape, growth, from: 0 };
 }
@@ -71,11 +74,14 @@ export function expectShape({
 const LEAST_GROWN = 0.3;
 
 /** How much longer a balloon is at nominal than while slack, as one calibration tells it by itself; `null` for not. */
-function growthSeen({ terms, covariance, shape, nominalMm, largestWidthMm }: CalibrationFit): Estimate | null {
+function growthSeen(
+  { terms, covariance, shape, nominalMm, largestWidthMm }: CalibrationFit,
+  trade: Trade,
+): Estimate | null {
   const at = terms.indexOf('growth');
   if (at >= 0) {
     const value = (aspectAt({ law: shape, widthMm: nominalMm }).aspect - 1) / growthAt(1);
-    const { mean, sd } = TRADE.aspectGrowth;
+    const { mean, sd } = trade.aspectGrowth;
     return withoutPrior({ value, variance: covariance[at]![at]! }, { value: mean, variance: sd * sd });
   }
   const grown = growthAt(largestWidthMm / nominalMm);
@@ -87,17 +93,19 @@ function growthSeen({ terms, covariance, shape, nominalMm, largestWidthMm }: Cal
 function expectGrowth(
   siblings: readonly CalibrationFit[],
   lines: readonly (readonly CalibrationFit[])[],
+  trade: Trade,
 ): { growth: Lengthening; told: boolean } {
-  const { mean, sd } = TRADE.aspectGrowth;
-  const { lines: betweenLines, sizes } = TRADE.growthBetween;
+  const { mean, sd } = trade.aspectGrowth;
+  const { lines: betweenLines, sizes } = trade.growthBetween;
   // With no line known, what is assumed of the mean and the spread between lines make up the assumed deviation.
   const assumed = { value: mean, variance: sd ** 2 - 2 * betweenLines ** 2 };
   const pooled = poolInTwo({
-    line: siblings.flatMap((fit) => growthSeen(fit) ?? []),
-    others: lines.map((fits) => fits.flatMap((fit) => growthSeen(fit) ?? [])),
+    line: siblings.flatMap((fit) => growthSeen(fit, trade) ?? []),
+    others: lines.map((fits) => fits.flatMap((fit) => growthSeen(fit, trade) ?? [])),
     sizes,
     lines: betweenLines,
     assumed,
+    trade,
   })!;
   return { growth: { mean: pooled.value, sd: Math.sqrt(pooled.variance) }, told: pooled.told };
 }
@@ -108,6 +116,7 @@ function expectLimit(
   siblings: readonly CalibrationFit[],
   lines: readonly (readonly CalibrationFit[])[],
   limitOf: (fit: CalibrationFit) => RoundLimit | undefined,
+  trade: Trade,
 ): { limit: RoundLimit; from: 'line' | 'shelf' } {
   const estimatesOf = (fits: readonly CalibrationFit[]) =>
     fits.flatMap((fit) => {
@@ -116,7 +125,7 @@ function expectLimit(
       return limit?.kind === 'shown' ? [{ value: limit.widthMm / own, variance: (limit.sdMm / own) ** 2 }] : [];
     });
   const line = estimatesOf(siblings);
-  const pooled = poolInTwo({ line, others: lines.map(estimatesOf), ...TRADE.roundLimitBetween });
+  const pooled = poolInTwo({ line, others: lines.map(estimatesOf), ...trade.roundLimitBetween, trade });
   const from = line.length > 0 ? 'line' : 'shelf';
   if (!pooled) return { limit: { kind: 'no-shapes-seen' }, from };
   return {
@@ -132,6 +141,7 @@ function poolInTwo({
   sizes,
   lines,
   assumed,
+  trade,
 }: {
   line: readonly Estimate[];
   others: readonly (readonly Estimate[])[];
@@ -140,8 +150,9 @@ function poolInTwo({
   lines: number;
   /** What is assumed of all lines' mean. */
   assumed?: Estimate;
+  trade: Trade;
 }): (Estimate & { told: boolean }) | null {
-  const worth = TRADE.betweenWorth;
+  const worth = trade.betweenWorth;
   const within = { variance: sizes ** 2, worth };
   const means = others.flatMap((estimates) => {
     const pooled = poolEstimates({ estimates, expected: within });

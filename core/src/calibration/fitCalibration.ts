@@ -1,7 +1,7 @@
 import type { Inflator } from '../inflator';
 import { ok, problem, type Result } from '../result';
 import { least, most } from '../statistics';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { slopeKnown, volumeAtDoseL, type DoseCurve } from './doseCurve';
 import { fitLaw, knownInflator, slopeAlone, type Frame, type KnownBefore, type Law } from './doseLaw';
 import type { Point } from './point';
@@ -66,6 +66,7 @@ interface FitOptions {
   /** What makes readings differ; `assumedErrors` unless learned ones are given. */
   errors?: ReadingErrors | undefined;
   known?: KnownBefore | undefined;
+  trade?: Trade | undefined;
 }
 
 /** A fit with the points it rests on: what learning over the shelf needs. */
@@ -97,10 +98,11 @@ export function fitCalibration(options: FitOptions): Result<CalibrationFit, FitP
 
 /** As `fitCalibration`, with the points that the curve rests on. */
 export function fitWithPoints({
+  trade = TRADE,
   nominalMm,
   readings,
   pump = { kind: 'hand' },
-  errors = assumedErrors(pump.kind),
+  errors = assumedErrors(pump.kind, trade),
   known = {},
 }: FitOptions): Result<FitWithPoints, FitProblemCode> {
   if (!(nominalMm > 0 && Number.isFinite(nominalMm))) return problem('bad-nominal', { field: 'nominalMm' });
@@ -112,6 +114,7 @@ export function fitWithPoints({
   }
 
   const frame: Frame = {
+    trade,
     nominalMm,
     readings,
     pump,
@@ -147,6 +150,7 @@ export function fitWithPoints({
       readings.filter((_, i) => !setAside.has(i)),
       meanWidthAt,
       known,
+      trade,
     ),
     outliers: [...setAside].map(([index, deviations]) => {
       const reading = readings[index]!;
@@ -158,12 +162,13 @@ export function fitWithPoints({
   return ok({ fit, points });
 }
 
-function notesOf({ pump, known, errors }: Frame, { points, curve }: Law, distinctDoses: number): FitNote[] {
+function notesOf({ pump, known, errors, trade }: Frame, { points, curve }: Law, distinctDoses: number): FitNote[] {
   const notes: FitNote[] = [];
-  if (distinctDoses === 1 && !knownInflator(pump, known)) notes.push({ code: 'dead-volume-assumed-zero' });
+  if (distinctDoses === 1 && !knownInflator(pump, known, trade)) notes.push({ code: 'dead-volume-assumed-zero' });
   if (!slopeKnown(curve)) notes.push({ code: 'slope-unknown' });
   const onRecordL = pump.doseVolumeL;
-  const alone = distinctDoses > 1 && onRecordL !== undefined ? slopeAlone(points, errors, curve.doseVolumeL) : null;
+  const alone =
+    distinctDoses > 1 && onRecordL !== undefined ? slopeAlone(points, errors, curve.doseVolumeL, trade) : null;
   if (alone && onRecordL !== undefined && Math.abs(alone.perDoseL - onRecordL) > 3 * alone.sdL + 0.1 * onRecordL) {
     notes.push({ code: 'stroke-unlike-pump', fittedL: curve.doseVolumeL, onRecordL });
   }
@@ -174,6 +179,7 @@ function seenLimits(
   readings: readonly Reading[],
   meanWidthAt: (reading: Reading) => number,
   { margins }: KnownBefore,
+  trade: Trade,
 ): SeenLimits {
   const widthsOf = (outcome: Reading['outcome']) =>
     readings.filter((r) => r.outcome === outcome).map((r) => widthSeenMm(r) ?? meanWidthAt(r));
@@ -184,8 +190,8 @@ function seenLimits(
     burstMm: burst.length > 0 ? least(burst) : null,
     hardsMm: hard,
     burstsMm: burst,
-    hardMargin: margins?.hard ?? TRADE.hardMargin,
-    burstMargin: margins?.burst ?? TRADE.burstMargin,
+    hardMargin: margins?.hard ?? trade.hardMargin,
+    burstMargin: margins?.burst ?? trade.burstMargin,
   };
 }
 

@@ -1,6 +1,6 @@
 import type { ModelKind, Shape } from '../balloon';
 import type { Inflator } from '../inflator';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { estimateCurve, type EstimatedCurve } from './estimateCurve';
 import { expectShape } from './expectShape';
 import type { KnownBefore } from './doseLaw';
@@ -62,41 +62,49 @@ export interface ShelfKnowledge {
 export function knowShelf({
   balloons,
   inflators,
+  trade = TRADE,
 }: {
   balloons: readonly ShelfBalloon[];
   inflators: ReadonlyMap<string, Inflator>;
+  trade?: Trade | undefined;
 }): ShelfKnowledge {
   const inflatorOf = (id: string): Inflator => inflators.get(id) ?? { kind: 'hand' };
   const first: LearningCalibration[] = [];
   eachCalibration(balloons, (balloon, { inflatorId, readings }) => {
     const { kind } = inflatorOf(inflatorId);
-    const made = fitWithPoints({ nominalMm: balloon.nominalMm, readings, pump: { kind }, known: { inflator: null } });
+    const made = fitWithPoints({
+      nominalMm: balloon.nominalMm,
+      readings,
+      pump: { kind },
+      known: { inflator: null },
+      trade,
+    });
     if (!made.ok) return;
     const { fit, points } = made.value;
     first.push({ inflatorId, kind, points, doseVolumeL: fit.doseVolumeL, shape: fit.shape });
   });
-  const errors = learnErrors(first);
+  const errors = learnErrors(first, trade);
 
   const alone: Fitted[] = [];
   eachCalibration(balloons, (balloon, { id, inflatorId, readings }) => {
     const { kind } = inflatorOf(inflatorId);
-    const own = errorsOf(errors, { inflatorId, kind });
+    const own = errorsOf(errors, { inflatorId, kind }, trade);
     const { nominalMm } = balloon;
-    const made = fitCalibration({ nominalMm, readings, pump: { kind }, errors: own, known: { inflator: null } });
+    const made = fitCalibration({ nominalMm, readings, pump: { kind }, errors: own, known: { inflator: null }, trade });
     if (made.ok) alone.push({ id, balloon, inflatorId, fit: made.value });
   });
   const known = new Map<string, InflatorKnowledge | null>();
   for (const [id, inflator] of inflators) {
     const fits = alone.filter(({ inflatorId, balloon }) => inflatorId === id && !balloon.stuffed).map(({ fit }) => fit);
-    known.set(id, poolInflator({ inflator, fits }));
+    known.set(id, poolInflator({ inflator, fits, trade }));
   }
 
-  const shelf = { errors, inflators: known, alone, ...learnedHabits(balloons, alone) };
+  const shelf = { errors, inflators: known, alone, ...learnedHabits(balloons, alone, trade) };
   const outcomes = new Map<string, FitOutcome>();
   eachCalibration(balloons, (balloon, calibration) => {
     outcomes.set(
       calibration.id,
-      fitOnShelf({ balloon, calibration, inflator: inflatorOf(calibration.inflatorId), shelf }),
+      fitOnShelf({ balloon, calibration, inflator: inflatorOf(calibration.inflatorId), shelf, trade }),
     );
   });
   return { ...shelf, outcomes };
@@ -106,6 +114,7 @@ export function knowShelf({
 function learnedHabits(
   balloons: readonly ShelfBalloon[],
   alone: readonly Fitted[],
+  trade: Trade,
 ): Pick<ShelfKnowledge, 'answers' | 'margins'> {
   const measured = alone.filter(({ fit }) => fit.shape.seen && !fit.terms.includes('growth'));
   const answered: { shape: Shape; aspect: number }[] = [];
@@ -113,7 +122,7 @@ function learnedHabits(
     if (balloon.stuffed) return;
     const like = measured.filter((one) => one.balloon.id === balloon.id || sameLine(balloon, one.balloon));
     if (like.length === 0) return;
-    const { shape: law } = expectShape({ nominalMm: balloon.nominalMm, siblings: like.map(({ fit }) => fit) });
+    const { shape: law } = expectShape({ nominalMm: balloon.nominalMm, siblings: like.map(({ fit }) => fit), trade });
     for (const reading of readings) {
       const widthMm = widthSeenMm(reading);
       if (reading.shape === undefined || reading.heightMm !== undefined || widthMm === undefined) continue;
@@ -122,15 +131,17 @@ function learnedHabits(
   });
   const kinds = balloons.map(({ id }) => alone.filter(({ balloon }) => balloon.id === id).map(({ fit }) => fit.limits));
   return {
-    answers: learnAnswers(answered),
+    answers: learnAnswers(answered, trade),
     margins: {
       hard: learnMargin(
-        TRADE.hardMargin,
+        trade.hardMargin,
         kinds.map((limits) => limits.flatMap(({ hardsMm }) => hardsMm)),
+        trade,
       ),
       burst: learnMargin(
-        TRADE.burstMargin,
+        trade.burstMargin,
         kinds.map((limits) => limits.flatMap(({ burstsMm }) => burstsMm)),
+        trade,
       ),
     },
   };
@@ -149,21 +160,23 @@ export function fitOnShelf({
   calibration: { id, inflatorId, readings },
   inflator,
   shelf,
+  trade = TRADE,
 }: {
   balloon: Pick<ShelfBalloon, 'id' | 'line' | 'kind' | 'nominalMm' | 'stuffed'>;
   calibration: ShelfCalibration;
   inflator: Inflator;
   shelf: Pick<ShelfKnowledge, 'errors' | 'alone' | 'answers' | 'margins'>;
+  trade?: Trade | undefined;
 }): FitOutcome {
   const { nominalMm } = balloon;
-  const errors = errorsOf(shelf.errors, { inflatorId, kind: inflator.kind });
+  const errors = errorsOf(shelf.errors, { inflatorId, kind: inflator.kind }, trade);
   const { hard, burst } = shelf.margins;
   const known = {
-    ...knownOf({ balloon, calibrationId: id, inflatorId, inflator, shelf }),
+    ...knownOf({ balloon, calibrationId: id, inflatorId, inflator, shelf, trade }),
     answers: aspectsOf(shelf.answers),
     margins: { hard: hard.margin, burst: burst.margin },
   };
-  const result = fitCalibration({ nominalMm, readings, pump: inflator, errors, known });
+  const result = fitCalibration({ nominalMm, readings, pump: inflator, errors, known, trade });
   return result.ok ? { fit: result.value, problem: null } : { fit: null, problem: result.problem.code };
 }
 
@@ -174,12 +187,14 @@ function knownOf({
   inflatorId,
   inflator,
   shelf,
+  trade,
 }: {
   balloon: Pick<ShelfBalloon, 'id' | 'line' | 'kind' | 'nominalMm' | 'stuffed'>;
   calibrationId: string | null;
   inflatorId: string;
   inflator: Inflator;
   shelf: Pick<ShelfKnowledge, 'alone'>;
+  trade: Trade;
 }): KnownBefore {
   if (balloon.stuffed) return {};
   const others = shelf.alone.filter((fitted) => fitted.id !== calibrationId && !fitted.balloon.stuffed);
@@ -192,8 +207,9 @@ function knownOf({
     nominalMm: balloon.nominalMm,
     siblings: siblings.map(({ fit }) => fit),
     lines: otherLines(balloon, others),
+    trade,
   });
-  return { inflator: poolInflator({ inflator, fits }), shape, growth };
+  return { inflator: poolInflator({ inflator, fits, trade }), shape, growth };
 }
 
 /** Calibrations of the other lines of a balloon's kind, line by line. */
@@ -234,11 +250,13 @@ export function estimateFor({
   inflatorId,
   inflator,
   shelf,
+  trade = TRADE,
 }: {
   balloon: Pick<ShelfBalloon, 'id' | 'line' | 'kind' | 'nominalMm'>;
   inflatorId: string;
   inflator: Inflator;
   shelf: ShelfKnowledge;
+  trade?: Trade | undefined;
 }): EstimatedCurve | null {
   const siblings = shelf.alone.filter((fitted) => sameLine(balloon, fitted.balloon));
   const withIt = siblings.filter((fitted) => fitted.inflatorId === inflatorId).map(({ fit }) => fit);
@@ -246,8 +264,9 @@ export function estimateFor({
     nominalMm: balloon.nominalMm,
     siblings: siblings.map(({ fit }) => fit),
     lines: otherLines(balloon, shelf.alone),
-    line: tellOfInflator(withIt) ? poolInflator({ inflator: { kind: inflator.kind }, fits: withIt }) : null,
+    line: tellOfInflator(withIt) ? poolInflator({ inflator: { kind: inflator.kind }, fits: withIt, trade }) : null,
     all: shelf.inflators.get(inflatorId) ?? null,
-    errors: errorsOf(shelf.errors, { inflatorId, kind: inflator.kind }),
+    errors: errorsOf(shelf.errors, { inflatorId, kind: inflator.kind }, trade),
+    trade,
   });
 }

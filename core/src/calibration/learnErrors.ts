@@ -1,6 +1,6 @@
 import type { InflatorKind } from '../inflator';
 import { dot, inverseOf, quadraticForm, sdInterval } from '../statistics';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { measuringVariance, sharedCovariance, type Point } from './point';
 import { aspectAt, type ShapeLaw } from './shapeLaw';
 import { wayOf, WAYS, type Reading, type Way, type WaySds } from './reading';
@@ -82,37 +82,37 @@ interface Part {
  * Source: Patterson and Thompson, Biometrika 58 (1971); Searle, Casella and McCulloch, Variance Components, section
  * 6.6.
  */
-export function learnErrors(calibrations: readonly LearningCalibration[]): LearnedErrors {
+export function learnErrors(calibrations: readonly LearningCalibration[], trade: Trade = TRADE): LearnedErrors {
   const parts = new Map<string, Part>();
   const partOf = (key: string, assumed: number): Part => {
     const known = parts.get(key) ?? { variance: assumed ** 2, assumed, readings: 0 };
     parts.set(key, known);
     return known;
   };
-  for (const way of WAYS) partOf(`way ${way}`, TRADE.measureSdMm[way]);
-  partOf('height', TRADE.heightSdMm);
-  partOf('balloon', TRADE.balloonShare);
+  for (const way of WAYS) partOf(`way ${way}`, trade.measureSdMm[way]);
+  partOf('height', trade.heightSdMm);
+  partOf('balloon', trade.balloonShare);
   const widths = new Map<string, LearningSet[]>();
   const sets = calibrations.flatMap((calibration) => {
     const { inflatorId, kind } = calibration;
-    partOf(`dose ${inflatorId}`, TRADE.doseShare[kind]);
-    const own = learningSet(calibration);
+    partOf(`dose ${inflatorId}`, trade.doseShare[kind]);
+    const own = learningSet(calibration, trade);
     widths.set(inflatorId, [...(widths.get(inflatorId) ?? []), ...(own ? [own] : [])]);
-    return [own, aspectSet(calibration)].filter((set) => set !== null);
+    return [own, aspectSet(calibration, trade)].filter((set) => set !== null);
   });
   for (const { keys } of sets) for (const [key, count] of keys) parts.get(key)!.readings += count;
-  const unsure = settle(sets, parts);
-  const worths = new Map([...widths].map(([id, own]) => [id, worthOf(own, parts, unsure)]));
-  return learnedFrom(parts, worths, unsure);
+  const unsure = settle(sets, parts, trade);
+  const worths = new Map([...widths].map(([id, own]) => [id, worthOf(own, parts, unsure, trade)]));
+  return learnedFrom(parts, worths, unsure, trade);
 }
 
 /** Steps until the variances rest; how unsure their logarithms are then (covariance). */
-function settle(sets: readonly LearningSet[], parts: ReadonlyMap<string, Part>): number[][] {
+function settle(sets: readonly LearningSet[], parts: ReadonlyMap<string, Part>, trade: Trade): number[][] {
   let unsure: number[][] = [];
   let last: number[] = [];
   let length = 1;
   for (let round = 0; round < ROUNDS; round += 1) {
-    const step = score(sets, parts);
+    const step = score(sets, parts, trade);
     unsure = step.unsure;
     // Parts that hardly differ in what they do to the readings make the steps swing: each turn back halves them.
     if (last.length > 0) length = dot(step.logs, last) < 0 ? length / 2 : Math.min(1, length * LONGER);
@@ -130,8 +130,13 @@ function settle(sets: readonly LearningSet[], parts: ReadonlyMap<string, Part>):
  * (Satterthwaite, Biometrics Bulletin 2 (1946), with the covariance of what was learned), no more than were read and
  * assumed.
  */
-function worthOf(sets: readonly LearningSet[], parts: ReadonlyMap<string, Part>, unsure: readonly number[][]): number {
-  const assumed = TRADE.priorReadings;
+function worthOf(
+  sets: readonly LearningSet[],
+  parts: ReadonlyMap<string, Part>,
+  unsure: readonly number[][],
+  trade: Trade,
+): number {
+  const assumed = trade.priorReadings;
   const place = new Map([...parts.keys()].map((key, i) => [key, i]));
   const shares = unsure.map(() => 0);
   let readings = 0;
@@ -169,7 +174,7 @@ function speaksOf(reading: Reading, way: Way): boolean {
   return reading.sdMm === undefined && wayOf(reading) === way;
 }
 
-function learningSet({ points: all, inflatorId, doseVolumeL }: LearningCalibration): LearningSet | null {
+function learningSet({ points: all, inflatorId, doseVolumeL }: LearningCalibration, trade: Trade): LearningSet | null {
   const points = all.filter(({ bounds }) => !bounds).slice(0, MOST_POINTS);
   if (points.length < 2) return null;
   const keys = new Map<string, number>();
@@ -203,13 +208,13 @@ function learningSet({ points: all, inflatorId, doseVolumeL }: LearningCalibrati
     units,
     rows: points.map(({ row }) => row),
     observed: points.map(({ volumeL }) => volumeL),
-    fixed: points.map((point) => measuringVariance(point, none)),
+    fixed: points.map((point) => measuringVariance(point, none, trade)),
     worth: 1,
   };
 }
 
 /** The aspects of a calibration about its own law, which took one coefficient for each of its levels. */
-function aspectSet({ points: all, shape }: LearningCalibration): LearningSet | null {
+function aspectSet({ points: all, shape }: LearningCalibration, trade: Trade): LearningSet | null {
   const points = all
     .filter(({ reading }) => reading.heightMm !== undefined && reading.widthMm !== undefined)
     .slice(0, MOST_POINTS);
@@ -231,7 +236,7 @@ function aspectSet({ points: all, shape }: LearningCalibration): LearningSet | n
       const { aspect } = aspectAt({ law: shape, widthMm });
       return (grown * (reading.heightMm! / widthMm - aspect)) / aspect;
     }),
-    fixed: points.map(({ reading, widthMm }) => ((reading.sdMm ?? 0) / widthMm) ** 2 + TRADE.aspectLawSd ** 2 / 4),
+    fixed: points.map(({ reading, widthMm }) => ((reading.sdMm ?? 0) / widthMm) ** 2 + trade.aspectLawSd ** 2 / 4),
     worth: free / points.length,
     units: units.filter(({ diagonal }) => diagonal!.some((value) => value > 0)),
   };
@@ -243,10 +248,14 @@ const NO_ERROR = Object.fromEntries(WAYS.map((way) => [way, 0])) as WaySds;
  * One step of scoring over all sets: how far the logarithms of the variances should move, and how unsure they are
  * (covariance).
  */
-function score(sets: readonly LearningSet[], parts: ReadonlyMap<string, Part>): { logs: number[]; unsure: number[][] } {
+function score(
+  sets: readonly LearningSet[],
+  parts: ReadonlyMap<string, Part>,
+  trade: Trade,
+): { logs: number[]; unsure: number[][] } {
   const keys = [...parts.keys()];
   const place = new Map(keys.map((key, i) => [key, i]));
-  const worth = TRADE.priorReadings;
+  const worth = trade.priorReadings;
   const slope: number[] = [];
   const information = keys.map(() => keys.map(() => 0));
   keys.forEach((key, i) => {
@@ -348,13 +357,14 @@ function learnedFrom(
   parts: ReadonlyMap<string, Part>,
   worths: ReadonlyMap<string, number>,
   unsure: readonly (readonly number[])[],
+  trade: Trade,
 ): LearnedErrors {
   const place = new Map([...parts.keys()].map((key, i) => [key, i]));
   const of = (key: string): LearnedError => {
     const { variance, assumed, readings } = parts.get(key)!;
     // Twice the information on the logarithm of a variance: the degrees of freedom that it is known with.
     const at = place.get(key)!;
-    const freedom = 2 / (unsure[at]?.[at] ?? 2 / TRADE.priorReadings);
+    const freedom = 2 / (unsure[at]?.[at] ?? 2 / trade.priorReadings);
     const sd = Math.sqrt(variance);
     return { sd, assumed, readings, ...sdInterval({ sd, degreesOfFreedom: freedom }) };
   };
@@ -375,8 +385,9 @@ function learnedFrom(
 export function errorsOf(
   learned: LearnedErrors,
   { inflatorId, kind }: { inflatorId: string; kind: InflatorKind },
+  trade: Trade = TRADE,
 ): ReadingErrors {
-  const assumed = assumedErrors(kind);
+  const assumed = assumedErrors(kind, trade);
   return {
     ways: Object.fromEntries(WAYS.map((way) => [way, learned.ways[way].sdMm])) as WaySds,
     heightMm: learned.height.sd,

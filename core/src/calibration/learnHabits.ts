@@ -1,5 +1,5 @@
 import { SHAPES, type Shape } from '../balloon';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /** How far a target stays under what a balloon bore, as the studio's own balloons have it. */
 export interface LearnedMargin {
@@ -25,8 +25,12 @@ const ONE_SIDED = 1.6448536269514722;
  * its logarithm within each kind, the assumed margin counting for `TRADE.learningWorth` balloons. The margin leaves
  * nineteen of twenty under it. `seen` has the widths of each kind of balloon, mm.
  */
-export function learnMargin(assumed: number, seen: readonly (readonly number[])[]): LearnedMargin {
-  const worth = TRADE.learningWorth;
+export function learnMargin(
+  assumed: number,
+  seen: readonly (readonly number[])[],
+  trade: Trade = TRADE,
+): LearnedMargin {
+  const worth = trade.learningWorth;
   const assumedSd = -Math.log(assumed) / ONE_SIDED;
   let squares = 0;
   let free = 0;
@@ -44,11 +48,14 @@ export function learnMargin(assumed: number, seen: readonly (readonly number[])[
  * Learns the aspects behind answers from balloons whose kind was also measured: the mean of what the measured law says
  * at the answers' widths, the assumed aspect counting for `TRADE.learningWorth` answers.
  */
-export function learnAnswers(seen: readonly { shape: Shape; aspect: number }[]): Record<Shape, LearnedAnswer> {
-  const worth = TRADE.learningWorth;
+export function learnAnswers(
+  seen: readonly { shape: Shape; aspect: number }[],
+  trade: Trade = TRADE,
+): Record<Shape, LearnedAnswer> {
+  const worth = trade.learningWorth;
   const learned = SHAPES.map((shape): [Shape, LearnedAnswer] => {
     const own = seen.filter((each) => each.shape === shape);
-    const assumed = TRADE.shapeAnswerAspect[shape];
+    const assumed = trade.shapeAnswerAspect[shape];
     const sum = own.reduce((total, { aspect }) => total + aspect, 0);
     return [shape, { aspect: (worth * assumed + sum) / (worth + own.length), assumed, readings: own.length }];
   });

@@ -1,7 +1,7 @@
 import { DOSE_SCALES, floorDose, MOST_DOSE, roundDose, type Inflator } from '../inflator';
 import { STEP_MM } from '../units';
 import { t95 } from '../statistics';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { designRow, slopeKnown, volumeVariance, type DoseCurve } from './doseCurve';
 import type { CalibrationFit } from './fitCalibration';
 import { balloonSdMm, doseForWidth, predictWidth, UNKNOWN_SHARE } from './predict';
@@ -57,8 +57,8 @@ const BLIND_FRACTION = 0.25;
 const MOST_CANDIDATES = 40;
 /** A reading further on while the slope is not known: so much more than the most given. */
 const FURTHER = 1.5;
-/** Targets need not be known better than to this share of nominal: half the tolerance of classic work. */
-const WELL_KNOWN_SHARE = TRADE.toleranceFraction / 2;
+/** Targets need not be known better than to this share of the tolerance of classic work. */
+const WELL_KNOWN_SHARE = 1 / 2;
 
 /**
  * Proposes the next dose, to the half stroke or tenth of a second: the one that would lower the mean variance of
@@ -76,14 +76,16 @@ export function nextReading({
   wantedMm = [],
   step = STEP_MM.eighthInch,
   first,
+  trade = TRADE,
 }: {
   fit: CalibrationFit | null;
   tiers: readonly { fraction: number }[];
   wantedMm?: readonly number[];
   step?: number;
   first?: BeforeFirst;
+  trade?: Trade | undefined;
 }): NextReading {
-  if (!fit) return firstReading(first);
+  if (!fit) return firstReading(first, trade);
   const mostDose = furthestDose(fit);
   if (!slopeKnown(fit)) return furtherOn(fit, mostDose);
   const widths = [...tiers.map(({ fraction }) => fraction * fit.nominalMm), ...wantedMm];
@@ -109,7 +111,7 @@ export function nextReading({
   if (best.then === Infinity) best.then = halfWidth(covarianceAfter(fit, best.dose));
   const notKnown = now > UNKNOWN_SHARE * mean(wanted.map(({ widthMm }) => widthMm));
   const known = notKnown ? null : now;
-  const wellKnownMm = Math.max(step / 2, Math.min(step, WELL_KNOWN_SHARE * fit.nominalMm));
+  const wellKnownMm = Math.max(step / 2, Math.min(step, WELL_KNOWN_SHARE * trade.toleranceFraction * fit.nominalMm));
   // Readings that happen to agree are no ground to stop: those who stop at their luck have bands that are too narrow.
   const unlucky = Math.sqrt(Math.max(1, 1 / fit.varianceRatio));
   const curveIsGood = fit.distinctDoses >= 3 && now * unlucky <= wellKnownMm;
@@ -124,7 +126,7 @@ export function nextReading({
 }
 
 /** One dose where nothing is known; else as much as makes the skin taut, and never less than can be entered. */
-function firstReading(first: BeforeFirst | undefined): NextReading {
+function firstReading(first: BeforeFirst | undefined, trade: Trade): NextReading {
   const nothing = { freshBalloon: true, purpose: 'first', halfWidthNowMm: null, halfWidthThenMm: null } as const;
   if (!first) return { ...nothing, dose: 1, expectedWidthMm: null };
   const { nominalMm, inflator, curve } = first;
@@ -133,9 +135,9 @@ function firstReading(first: BeforeFirst | undefined): NextReading {
   const byCurve = curve ? doseForWidth({ fit: curve, widthMm: TAUT_FRACTION * nominalMm }) : null;
   const known = doseVolumeL !== undefined;
   const widthMm = (known ? TAUT_FRACTION : BLIND_FRACTION) * nominalMm;
-  const byVolume = ((Math.PI / 6) * widthMm ** 3) / 1e6 / (doseVolumeL ?? TRADE.usualDoseL[kind]);
+  const byVolume = ((Math.PI / 6) * widthMm ** 3) / 1e6 / (doseVolumeL ?? trade.usualDoseL[kind]);
   // A timed inflator starts late: half of what may be lost is given on top, or nothing may come of it.
-  const lostSd = curve ? Math.sqrt(curve.covariance[0]![0]!) / curve.doseVolumeL : TRADE.firstDoseSd[kind];
+  const lostSd = curve ? Math.sqrt(curve.covariance[0]![0]!) / curve.doseVolumeL : trade.firstDoseSd[kind];
   const late = kind === 'hand' ? 0 : lostSd / 2;
   const wanted = (byCurve?.ok ? byCurve.value.dose : byVolume) + late;
   const least = known || byCurve?.ok ? step : 1;

@@ -1,4 +1,5 @@
 import type { Observation } from '../statistics';
+import { TRADE, type Trade } from '../trade';
 import { designRow, type CurveTerm } from './doseCurve';
 import { widthSdOf, widthSeenMm, type Reading } from './reading';
 import type { ReadingErrors } from './readingErrors';
@@ -88,7 +89,7 @@ function volumeSeen(
 }
 
 /** Variance (litre^2) that one reading's measuring adds. */
-export function measuringVariance({ reading, weights }: Point, errors: ReadingErrors): number {
+export function measuringVariance({ reading, weights }: Point, errors: ReadingErrors, trade: Trade = TRADE): number {
   const { perWidthMm, perHeightMm, fixedVariance } = weights;
   const widthMm = reading.sdMm === undefined ? widthSdOf(reading, errors.ways) : 0;
   return (perWidthMm * widthMm) ** 2 + (perHeightMm * errors.heightMm) ** 2 + fixedVariance;
@@ -117,6 +118,7 @@ export function observationsOf(
   points: readonly Point[],
   errors: ReadingErrors,
   doseVolumeL: number,
+  trade: Trade = TRADE,
 ): { observations: Observation[]; groups: { members: number[]; shared: number[][] }[] } {
   const byBalloon = new Map<number, number[]>();
   points.forEach(({ balloon }, i) => {
@@ -128,7 +130,7 @@ export function observationsOf(
     observations: points.map((point) => ({
       row: point.row,
       seen: point.bounds ?? point.volumeL,
-      variance: measuringVariance(point, errors),
+      variance: measuringVariance(point, errors, trade),
     })),
     groups: [...byBalloon.values()].map((members) => ({
       members,

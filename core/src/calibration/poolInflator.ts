@@ -1,6 +1,6 @@
 import type { Inflator } from '../inflator';
 import { poolEstimates, withoutPrior, type Estimate, type Pooled } from '../statistics';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import type { CalibrationFit } from './fitCalibration';
 
 /** What one inflator is known to do, whatever the balloon. */
@@ -27,27 +27,29 @@ export interface InflatorKnowledge {
 export function poolInflator({
   inflator,
   fits,
+  trade = TRADE,
 }: {
   inflator: Inflator;
   fits: readonly CalibrationFit[];
+  trade?: Trade | undefined;
 }): InflatorKnowledge | null {
-  const worth = TRADE.betweenWorth;
+  const worth = trade.betweenWorth;
   const { kind } = inflator;
   if (fits.length === 0) {
     const { doseVolumeL } = inflator;
     if (doseVolumeL === undefined) return null;
-    const doseSdL = doseVolumeL * TRADE.recordedStrokeShare;
-    return { kind, doseVolumeL, doseSdL, lostDoses: 0, lostSd: TRADE.firstDoseSd[kind], calibrations: 0 };
+    const doseSdL = doseVolumeL * trade.recordedStrokeShare;
+    return { kind, doseVolumeL, doseSdL, lostDoses: 0, lostSd: trade.firstDoseSd[kind], calibrations: 0 };
   }
-  const losses = fits.flatMap((fit) => lostDoses(fit) ?? []);
-  const lostBetween = TRADE.deadBetweenDoses;
+  const losses = fits.flatMap((fit) => lostDoses(fit, trade) ?? []);
+  const lostBetween = trade.deadBetweenDoses;
   const lost =
     losses.length > 0
       ? pooled(losses, { variance: lostBetween ** 2, worth })
-      : { mean: 0, predictive: TRADE.firstDoseSd[kind] ** 2 };
-  const volumes = fits.map((fit) => volumeGiven(fit, lost));
+      : { mean: 0, predictive: trade.firstDoseSd[kind] ** 2 };
+  const volumes = fits.map((fit) => volumeGiven(fit, lost, trade));
   const typicalL = volumes.reduce((sum, { value }) => sum + value, 0) / volumes.length;
-  const volume = pooled(volumes, { variance: (typicalL * TRADE.strokeBetweenShare) ** 2, worth });
+  const volume = pooled(volumes, { variance: (typicalL * trade.strokeBetweenShare) ** 2, worth });
   return {
     kind,
     doseVolumeL: volume.mean,
@@ -66,19 +68,22 @@ function pooled(estimates: readonly Estimate[], expected: { variance: number; wo
  * Doses lost at the start, -V0 / s, with its variance by the delta method, freed of the assumption that none are;
  * `null` where little else is known of it.
  */
-function lostDoses({ deadVolumeL, doseVolumeL, covariance, distinctDoses, inflator }: CalibrationFit): Estimate | null {
+function lostDoses(
+  { deadVolumeL, doseVolumeL, covariance, distinctDoses, inflator }: CalibrationFit,
+  trade: Trade,
+): Estimate | null {
   if (distinctDoses < 2) return null;
   const value = -deadVolumeL / doseVolumeL;
   const [[c00, c01], [, c11]] = covariance as [[number, number], [number, number]];
   const variance = (c00 + 2 * value * c01 + value * value * c11) / doseVolumeL ** 2;
-  return withoutPrior({ value, variance }, { value: 0, variance: TRADE.firstDoseSd[inflator] ** 2 });
+  return withoutPrior({ value, variance }, { value: 0, variance: trade.firstDoseSd[inflator] ** 2 });
 }
 
 /** A calibration's dose volume as it would be, were so much known to be lost: the fit conditioned on it. */
-function volumeGiven(fit: CalibrationFit, lost: { mean: number; predictive: number }): Estimate {
+function volumeGiven(fit: CalibrationFit, lost: { mean: number; predictive: number }, trade: Trade): Estimate {
   const { deadVolumeL, doseVolumeL, covariance } = fit;
   const [[c00, c01], [, c11]] = covariance as [[number, number], [number, number]];
-  if (lostDoses(fit)) return { value: doseVolumeL, variance: c11 };
+  if (lostDoses(fit, trade)) return { value: doseVolumeL, variance: c11 };
   // x = V0 + lost x s is 0 to within the loss's spread: one more observation, by the rank-one update.
   const off = deadVolumeL + lost.mean * doseVolumeL;
   const spread = lost.predictive * doseVolumeL ** 2;

@@ -1,7 +1,6 @@
 import type { Shape } from '../balloon';
 import { MOST_DOSE, type Nozzle } from '../inflator';
 import { problem, type Problem } from '../result';
-import { TRADE } from '../trade';
 
 /** How a reading ended: as wished, hard to the touch, or with a burst. */
 export const OUTCOMES = ['ok', 'hard', 'burst'] as const;
@@ -74,7 +73,7 @@ export function wayOf({ widthMm, way = 'tape', bracket }: Reading): Way {
 }
 
 /** Standard uncertainty (mm) of a reading's width. */
-export function widthSdOf(reading: Reading, ways: WaySds = TRADE.measureSdMm): number {
+export function widthSdOf(reading: Reading, ways: WaySds): number {
   return reading.sdMm ?? ways[wayOf(reading)];
 }
 

@@ -1,5 +1,5 @@
 import type { InflatorKind } from '../inflator';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import type { Reading, WaySds } from './reading';
 
 /** What makes readings differ from the law, as standard deviations. */
@@ -20,13 +20,13 @@ export interface ReadingErrors {
 }
 
 /** The errors to go on with before any were learned. */
-export function assumedErrors(kind: InflatorKind): ReadingErrors {
+export function assumedErrors(kind: InflatorKind, trade: Trade = TRADE): ReadingErrors {
   return {
-    ways: TRADE.measureSdMm,
-    heightMm: TRADE.heightSdMm,
-    balloonShare: TRADE.balloonShare,
-    doseShare: TRADE.doseShare[kind],
-    worth: TRADE.priorReadings,
+    ways: trade.measureSdMm,
+    heightMm: trade.heightSdMm,
+    balloonShare: trade.balloonShare,
+    doseShare: trade.doseShare[kind],
+    worth: trade.priorReadings,
   };
 }
 

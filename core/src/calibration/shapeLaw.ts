@@ -1,6 +1,6 @@
 import { bodyVolumeL, widthForVolumeMm, type Shape } from '../balloon';
 import { monotoneRegression, type MonotoneBlock } from '../statistics';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { widthSdOf, widthSeenMm, type Reading } from './reading';
 import type { ReadingErrors } from './readingErrors';
 
@@ -35,6 +35,15 @@ export interface ShapeLaw {
   pearLimit?: RoundLimit | undefined;
   /** What other balloons let expect of both limits. */
   expected?: ExpectedLimits | undefined;
+  /** How far such laws are trusted; as `TRADE` has it when absent. */
+  trade?: LawTrust | undefined;
+}
+
+/** The numbers of the trade by which a law tells how sure it is of an aspect. */
+export type LawTrust = Pick<Trade, 'aspectLawSd' | 'unseenAspectSd' | 'aspectBeyond'>;
+
+export function trustOf({ aspectLawSd, unseenAspectSd, aspectBeyond }: Trade): LawTrust {
+  return { aspectLawSd, unseenAspectSd, aspectBeyond };
 }
 
 /** The limits of a shape as other balloons let expect them, and whose they are. */
@@ -61,35 +70,40 @@ interface AspectSeen {
  * there; from answers alone all of it, and what an eye takes for round (`TRADE.answerEdgeSd`).
  */
 export function fitShapeLaw({
+  trade = TRADE,
   readings,
   errors,
-  answers = TRADE.shapeAnswerAspect,
+  answers = trade.shapeAnswerAspect,
 }: {
   readings: readonly Reading[];
   errors: Pick<ReadingErrors, 'ways' | 'heightMm'>;
   /** What answers of round, oval and pear stand for. */
   answers?: Readonly<Record<Shape, number>> | undefined;
+  trade?: Trade | undefined;
 }): ShapeLaw {
   const all: AspectSeen[] = [];
   for (const reading of readings) {
-    const aspect = aspectSeen(reading, errors, answers);
+    const aspect = aspectSeen(reading, errors, answers, trade);
     if (aspect) all.push(aspect);
   }
-  if (all.length === 0) return { knots: [], seen: false, roundLimit: { kind: 'no-shapes-seen' } };
+  if (all.length === 0) {
+    return { knots: [], seen: false, roundLimit: { kind: 'no-shapes-seen' }, trade: trustOf(trade) };
+  }
 
   const seen = pooledNeighbours(all.sort((a, b) => a.x - b.x));
   const blocks = monotoneRegression(seen);
   const measured = readings.some((reading) => reading.heightMm !== undefined);
   const knots = blocks.flatMap(({ from, to, value, weight }) => {
-    const sd = measured ? Math.hypot(1 / Math.sqrt(weight), TRADE.aspectLawSd) : TRADE.unseenAspectSd;
+    const sd = measured ? Math.hypot(1 / Math.sqrt(weight), trade.aspectLawSd) : trade.unseenAspectSd;
     const knot = { aspect: value, sd };
     return [...new Set([from, to])].map((widthMm) => ({ widthMm, ...knot }));
   });
   return {
     knots,
     seen: true,
-    roundLimit: limitOf(blocks, seen, TRADE.roundAspect, measured),
-    pearLimit: limitOf(blocks, seen, TRADE.ovalAspect, measured),
+    roundLimit: limitOf(blocks, seen, trade.roundAspect, measured, trade),
+    pearLimit: limitOf(blocks, seen, trade.ovalAspect, measured, trade),
+    trade: trustOf(trade),
   };
 }
 
@@ -98,13 +112,15 @@ export function fitShapeLaw({
  * without it a height measured while the balloon was small would leave more open than none.
  */
 export function carriedOn({
+  trade = TRADE,
   law,
   nominalMm,
-  growth: { mean, sd } = TRADE.aspectGrowth,
+  growth: { mean, sd } = trade.aspectGrowth,
 }: {
   law: ShapeLaw;
   nominalMm: number;
   growth?: Lengthening | undefined;
+  trade?: Trade | undefined;
 }): ShapeLaw {
   const last = law.knots.at(-1);
   if (!last) return law;
@@ -190,6 +206,7 @@ function limitOf(
   seen: readonly AspectSeen[],
   limit: number,
   measured: boolean,
+  trade: Trade,
 ): RoundLimit {
   const smallestMm = seen[0]!.x;
   const largestMm = seen.at(-1)!.x;
@@ -209,7 +226,11 @@ function limitOf(
     // eye takes for round, which a body that lengthens slowly shows over many millimetres.
     sdMm: measured
       ? Math.hypot(Math.max(reach(1), reach(2)), best.gapMm / (2 * Math.sqrt(12)))
-      : Math.hypot(Math.max(reach(1), reach(2)), best.gapMm / Math.sqrt(12), TRADE.answerEdgeSd / meanRise(seen)),
+      : Math.hypot(
+          Math.max(reach(1), reach(2)),
+          best.gapMm / Math.sqrt(12),
+          trade.answerEdgeSd / meanRise(seen, trade),
+        ),
   };
 }
 
@@ -235,9 +256,9 @@ function joinedLimit(seen: RoundLimit, expected: RoundLimit): RoundLimit {
 }
 
 /** How fast what was seen rises from its smallest width to its largest, per mm. */
-function meanRise(seen: readonly AspectSeen[]): number {
+function meanRise(seen: readonly AspectSeen[], trade: Trade): number {
   const [first, last] = [seen[0]!, seen.at(-1)!];
-  return Math.max(last.value - first.value, TRADE.answerEdgeSd) / Math.max(last.x - first.x, 1);
+  return Math.max(last.value - first.value, trade.answerEdgeSd) / Math.max(last.x - first.x, 1);
 }
 
 /** Where the law, moved up by so many of its own uncertainties, passes `limit`; gap 0 when it starts above. */
@@ -264,6 +285,7 @@ function aspectSeen(
   reading: Reading,
   errors: Pick<ReadingErrors, 'ways' | 'heightMm'>,
   answers: Readonly<Record<Shape, number>>,
+  trade: Trade,
 ): AspectSeen | null {
   const { widthMm, heightMm, shape } = reading;
   // Over the middle of a bracket a height would tell more of where in it the width lies than of the shape.
@@ -275,7 +297,7 @@ function aspectSeen(
   }
   const x = widthSeenMm(reading);
   if (shape === undefined || x === undefined) return null;
-  const sd = TRADE.shapeAnswerSd;
+  const sd = trade.shapeAnswerSd;
   return { x, value: answers[shape], weight: 1 / (sd * sd) };
 }
 
@@ -292,18 +314,18 @@ export interface AspectThere {
 
 /** Aspect at a width. */
 export function aspectAt({ law, widthMm }: { law: ShapeLaw; widthMm: number }): AspectThere {
-  const { knots } = law;
+  const { knots, trade = TRADE } = law;
   const right = knots.findIndex((knot) => knot.widthMm > widthMm);
   const end = right === 0 ? knots[0] : right < 0 ? knots.at(-1) : undefined;
   if (knots.length === 0) {
-    const sd = TRADE.unseenAspectSd;
+    const sd = trade.unseenAspectSd;
     return { aspect: 1, sd, seenSd: sd, slopePerMm: 0 };
   }
   if (end) {
     // Past the last shape seen it may lengthen: the law stays level there and owns up to it.
-    const beyond = end.sd > 0 ? Math.max(0, widthMm / end.widthMm - 1) * TRADE.aspectBeyond : 0;
+    const beyond = end.sd > 0 ? Math.max(0, widthMm / end.widthMm - 1) * trade.aspectBeyond : 0;
     const sd = right < 0 ? Math.hypot(end.sd, beyond) : end.sd;
-    return { aspect: end.aspect, sd, seenSd: withoutLaw(sd), slopePerMm: 0 };
+    return { aspect: end.aspect, sd, seenSd: withoutLaw(sd, trade), slopePerMm: 0 };
   }
   const from = knots[right - 1]!;
   const to = knots[right]!;
@@ -314,14 +336,14 @@ export function aspectAt({ law, widthMm }: { law: ShapeLaw; widthMm: number }): 
     aspect: from.aspect + along * (to.aspect - from.aspect),
     // A body that lengthens does so late: halfway the true law may lie below the straight one by all of half the rise.
     sd: Math.hypot(atEnds, (2 / Math.sqrt(3)) * along * (1 - along) * (to.aspect - from.aspect)),
-    seenSd: withoutLaw(atEnds),
+    seenSd: withoutLaw(atEnds, trade),
     slopePerMm: (to.aspect - from.aspect) / (to.widthMm - from.widthMm),
   };
 }
 
 /** A deviation freed of what any law of straight stretches may pass by the true one. */
-function withoutLaw(sd: number): number {
-  return Math.sqrt(Math.max(0, sd * sd - TRADE.aspectLawSd ** 2));
+function withoutLaw(sd: number, { aspectLawSd }: LawTrust): number {
+  return Math.sqrt(Math.max(0, sd * sd - aspectLawSd ** 2));
 }
 
 /** Body volume (litres) at a width, by the aspect law. */

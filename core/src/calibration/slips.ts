@@ -1,4 +1,4 @@
-import { TRADE } from '../trade';
+import type { Trade } from '../trade';
 import { volumeAtDoseL, volumeVariance } from './doseCurve';
 import { fitLaw, type Frame, type Law } from './doseLaw';
 import { measuringVariance, pointsOf } from './point';
@@ -12,7 +12,7 @@ export function slipsOf(frame: Frame, first: Law): Map<number, number> {
   const most = count < 4 ? 0 : Math.max(1, Math.floor(count / 5));
   let law: Law = first;
   while (slips.size < most) {
-    const far = farPoints(law);
+    const far = farPoints(law, frame.trade);
     if (far.length === 0) break;
     // The worse half at once: a wild slip makes honest readings look far, the others are looked at again.
     for (const { index, deviations } of far.slice(0, Math.min(most - slips.size, Math.ceil(far.length / 2)))) {
@@ -26,7 +26,7 @@ export function slipsOf(frame: Frame, first: Law): Map<number, number> {
 }
 
 /** Points beyond the limit, the furthest first, by the externally studentised deletion residual. */
-function farPoints({ points, fit, curve }: Law): { index: number; deviations: number }[] {
+function farPoints({ points, fit, curve }: Law, trade: Trade): { index: number; deviations: number }[] {
   const prior = curve.errors.worth;
   const middling = middleSquare(fit.deletions);
   const far: { index: number; deviations: number }[] = [];
@@ -38,7 +38,7 @@ function farPoints({ points, fit, curve }: Law): { index: number; deviations: nu
     const others = (prior + fit.chiSquare - square) / (prior + fit.degreesOfFreedom - 1);
     const variance = Math.max(1, Math.min(others, middling ?? Infinity));
     const deviations = Math.sqrt(square / variance);
-    if (deviations > TRADE.outlierLimit) far.push({ index, deviations });
+    if (deviations > trade.outlierLimit) far.push({ index, deviations });
   });
   return far.sort((a, b) => b.deviations - a.deviations);
 }
@@ -55,7 +55,7 @@ function middleSquare(deletions: readonly (number | null)[]): number | null {
 }
 
 /** Bursts whose width cannot be true for their dose. */
-export function burstSlips({ readings, nominalMm, errors }: Frame, { curve, shape }: Law): [number, number][] {
+export function burstSlips({ readings, nominalMm, errors, trade }: Frame, { curve, shape }: Law): [number, number][] {
   return readings.flatMap((reading, index): [number, number][] => {
     const widthMm = widthSeenMm(reading);
     if (reading.outcome !== 'burst' || widthMm === undefined) return [];
@@ -68,9 +68,9 @@ export function burstSlips({ readings, nominalMm, errors }: Frame, { curve, shap
       nominalMm,
       marksMm: 0,
     });
-    const own = measuringVariance(point!, errors) + dose * (errors.doseShare * curve.doseVolumeL) ** 2;
+    const own = measuringVariance(point!, errors, trade) + dose * (errors.doseShare * curve.doseVolumeL) ** 2;
     const sdL = Math.sqrt(volumeVariance(curve, { dose, nozzle, widthMm }) + curve.varianceRatio * own);
     const deviations = Math.abs(volumeAtL({ law: shape, widthMm }) - volumeAtDoseL(curve, dose, nozzle)) / sdL;
-    return deviations > TRADE.outlierLimit ? [[index, deviations]] : [];
+    return deviations > trade.outlierLimit ? [[index, deviations]] : [];
   });
 }

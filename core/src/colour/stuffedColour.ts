@@ -1,5 +1,5 @@
 import type { Finish } from '../balloon';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { colourDistance, hexOf, linearOf, linearOfOklab, mixOklab, oklabOf, type LinearRgb, type Oklab } from './oklab';
 import { relativeThickness, skinOpacity, stretchedLinear, type StretchedSkin } from './stretchedColour';
 
@@ -29,8 +29,8 @@ export interface StuffedColour {
 export type SkinOpacities = Readonly<Record<Finish, { value: number; learnedFrom: number }>>;
 
 /** Opacities nobody has learned yet: `TRADE.skinOpacity`. */
-export function assumedOpacities(): SkinOpacities {
-  return learnOpacities([]);
+export function assumedOpacities(trade: Trade = TRADE): SkinOpacities {
+  return learnOpacities([], trade);
 }
 
 interface Pair {
@@ -42,11 +42,11 @@ interface Pair {
  * The two colours that a stuffed one lies between: the outer alone, and the inner seen through a clear skin of the
  * outer's colour.
  */
-function endsOf({ outer, inner }: Pair): { alone: Oklab; through: Oklab } {
-  const skin = stretchedLinear(outer);
-  const behind = stretchedLinear(inner);
+function endsOf({ outer, inner }: Pair, trade: Trade): { alone: Oklab; through: Oklab } {
+  const skin = stretchedLinear(outer, trade);
+  const behind = stretchedLinear(inner, trade);
   // Light passes the outer twice: in and out. A skin that scatters colours it as little as it hides it.
-  const tint = TRADE.skinTint[outer.finish];
+  const tint = trade.skinTint[outer.finish];
   const through = behind.map((light, i) => light * skin[i]! ** tint) as unknown as LinearRgb;
   return { alone: oklabOf(skin), through: oklabOf(through) };
 }
@@ -58,23 +58,28 @@ function endsOf({ outer, inner }: Pair): { alone: Oklab; through: Oklab } {
 export function stuffedColour({
   outer,
   inner,
-  opacities = assumedOpacities(),
-}: Pair & { opacities?: SkinOpacities }): StuffedColour {
-  const { alone, through } = endsOf({ outer, inner });
-  const opacity = skinOpacity({ fraction: outer.fraction, noted: opacities[outer.finish].value });
+  opacities,
+  trade = TRADE,
+}: Pair & { opacities?: SkinOpacities; trade?: Trade | undefined }): StuffedColour {
+  const { alone, through } = endsOf({ outer, inner }, trade);
+  const opacity = skinOpacity({
+    fraction: outer.fraction,
+    noted: (opacities ?? assumedOpacities(trade))[outer.finish].value,
+    trade,
+  });
   const seen = mixOklab(through, alone, opacity);
   const changed = colourDistance(seen, alone);
   return {
     colourHex: hexOf(linearOfOklab(seen)),
     opacity,
     changed,
-    note: noteOn(outer, alone, seen, changed),
+    note: noteOn(outer, alone, seen, changed, trade),
   };
 }
 
-function noteOn(outer: StretchedSkin, alone: Oklab, seen: Oklab, changed: number): ColourNote {
+function noteOn(outer: StretchedSkin, alone: Oklab, seen: Oklab, changed: number, trade: Trade): ColourNote {
   if (outer.finish === 'clear') return 'deeper-and-glossy';
-  if (changed < TRADE.justSeen) return 'hardly-shows';
+  if (changed < trade.justSeen) return 'hardly-shows';
   return seen.l < alone.l ? 'muted' : 'paler';
 }
 
@@ -88,15 +93,15 @@ export interface SeenColour extends Pair {
  * the outer alone and the inner through it, gives an opacity; brought back to where colours are noted, they join what
  * is assumed by inverse variance. Pairs of two like colours say little, and count little.
  */
-export function learnOpacities(seen: readonly SeenColour[]): SkinOpacities {
-  const { sd: priorSd, matchSd, ...assumed } = TRADE.skinOpacity;
+export function learnOpacities(seen: readonly SeenColour[], trade: Trade = TRADE): SkinOpacities {
+  const { sd: priorSd, matchSd, ...assumed } = trade.skinOpacity;
   const learn = (finish: Finish) => {
     let weight = 1 / priorSd ** 2;
     let sum = assumed[finish] * weight;
     const own = seen.filter(({ outer }) => outer.finish === finish);
     let learnedFrom = 0;
     for (const pair of own) {
-      const { alone, through } = endsOf(pair);
+      const { alone, through } = endsOf(pair, trade);
       const long = colourDistance(alone, through);
       // Ends as near as an eye can match a colour tell nothing apart.
       if (long < 2 * matchSd) continue;
@@ -107,7 +112,7 @@ export function learnOpacities(seen: readonly SeenColour[]): SkinOpacities {
         (point.b - through.b) * (alone.b - through.b);
       const opacity = Math.min(0.995, Math.max(0, dot / long ** 2));
       const pairWeight = (long / matchSd) ** 2;
-      sum += pairWeight * (1 - (1 - opacity) ** (1 / relativeThickness(pair.outer.fraction)));
+      sum += pairWeight * (1 - (1 - opacity) ** (1 / relativeThickness(pair.outer.fraction, trade)));
       weight += pairWeight;
       learnedFrom += 1;
     }

@@ -14,7 +14,7 @@ import {
   t95,
   type Ranged,
 } from '../statistics';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { KINDS_OF_WORK, workToleranceMm, type KindOfWork } from './work';
 
 /** How the widths move while a session goes on. */
@@ -71,10 +71,12 @@ export function judgeEye({
   targetMm,
   nominalMm,
   widthsMm,
+  trade = TRADE,
 }: {
   targetMm: number;
   nominalMm: number;
   widthsMm: readonly number[];
+  trade?: Trade | undefined;
 }): Result<EyeJudgement, EyeProblemCode> {
   if (!(targetMm > 0 && nominalMm > 0)) return problem('bad-target', { field: 'targetMm' });
   if (widthsMm.length < FEWEST_BY_EYE) {
@@ -90,9 +92,9 @@ export function judgeEye({
     trend: offs.length < FEWEST_FOR_TREND ? null : trendOf(offs),
     oddOnes: oddOnes(offs),
     work: KINDS_OF_WORK.map((work) => {
-      const toleranceMm = workToleranceMm({ work, nominalMm });
+      const toleranceMm = workToleranceMm({ work, nominalMm, trade });
       const within = shareWithin({ offs, toleranceMm });
-      const needed = TRADE.workShare;
+      const needed = trade.workShare;
       const verdict = within.low >= needed ? 'enough' : within.high < needed ? 'not-enough' : 'unclear';
       return { work, toleranceMm, within, verdict };
     }),

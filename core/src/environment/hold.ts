@@ -1,5 +1,5 @@
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /** How a balloon was closed. */
 export interface NeckClosing {
@@ -54,17 +54,20 @@ const USUAL_MM = 279.4;
  * The rate assumed for a closing before any hold test. Air leaves through the skin and is held in the body: a balloon
  * half as large loses twice the share of its width (from memory).
  */
-export function defaultHoldRate({
-  wraps,
-  stuffed,
-  nominalMm = USUAL_MM,
-}: NeckClosing & {
-  /** That of an 11 in when absent. */
-  nominalMm?: number | undefined;
-}): HoldRate {
-  const { once, twice, stuffedShare } = TRADE.holdLossPerHour;
+export function defaultHoldRate(
+  {
+    wraps,
+    stuffed,
+    nominalMm = USUAL_MM,
+  }: NeckClosing & {
+    /** That of an 11 in when absent. */
+    nominalMm?: number | undefined;
+  },
+  trade: Trade = TRADE,
+): HoldRate {
+  const { once, twice, stuffedShare } = trade.holdLossPerHour;
   const perHour = ((wraps === 2 ? twice : once) * (stuffed ? stuffedShare : 1) * USUAL_MM) / nominalMm;
-  return { perHour, sd: perHour * TRADE.holdLossSdShare, tests: 0 };
+  return { perHour, sd: perHour * trade.holdLossSdShare, tests: 0 };
 }
 
 /**
@@ -80,21 +83,23 @@ export function fitHold({
   closing,
   nominalMm = USUAL_MM,
   others = [],
+  trade = TRADE,
 }: {
   tests: readonly HoldTest[];
   closing: NeckClosing;
   nominalMm?: number | undefined;
   others?: readonly (HoldTest & { nominalMm: number })[];
+  trade?: Trade | undefined;
 }): Result<HoldRate, HoldProblemCode> {
-  const assumed = defaultHoldRate({ ...closing, nominalMm });
+  const assumed = defaultHoldRate({ ...closing, nominalMm }, trade);
   let weight = 1 / assumed.sd ** 2;
   let sum = assumed.perHour * weight;
   let used = 0;
-  const between = (assumed.perHour * TRADE.holdBetweenShare) ** 2;
+  const between = (assumed.perHour * trade.holdBetweenShare) ** 2;
   for (const [i, test] of tests.entries()) {
     const bad = holdTestProblem(test);
     if (bad) return { ok: false, problem: { ...bad.problem, field: `tests.${i}.${bad.problem.field}` } };
-    const seen = rateSeen(test, closing);
+    const seen = rateSeen(test, closing, trade);
     if (!seen) continue;
     used += 1;
     const own = 1 / (seen.variance + between);
@@ -102,7 +107,7 @@ export function fitHold({
     sum += seen.rate * own;
   }
   for (const other of others) {
-    const seen = holdTestProblem(other) ? null : rateSeen(other, closing);
+    const seen = holdTestProblem(other) ? null : rateSeen(other, closing, trade);
     if (!seen) continue;
     const scale = other.nominalMm / nominalMm;
     const own = 1 / (seen.variance * scale ** 2 + 2 * between);
@@ -116,12 +121,13 @@ export function fitHold({
 function rateSeen(
   { wraps, stuffed, readings }: HoldTest,
   closing: NeckClosing,
+  trade: Trade,
 ): { rate: number; variance: number } | null {
   const later = readings.filter(({ hours }) => hours > 0);
   const first = readings.find(({ hours }) => hours === 0);
   if (!first || wraps !== closing.wraps || stuffed !== closing.stuffed || later.length === 0) return null;
   // The first width is in every ratio: its own error adds to each, and is shared out over the readings.
-  const relative = TRADE.measureSdMm.tape / first.widthMm;
+  const relative = trade.measureSdMm.tape / first.widthMm;
   const squares = later.reduce((total, { hours }) => total + hours * hours, 0);
   const rate =
     later.reduce((total, { hours, widthMm }) => total - hours * Math.log(widthMm / first.widthMm), 0) / squares;
@@ -133,16 +139,25 @@ function rateSeen(
 export function holdLaws(
   tests: readonly HoldTest[],
   nominalMm?: number,
+  trade: Trade = TRADE,
 ): { wraps: NeckClosing['wraps']; rate: HoldRate | null }[] {
   return [...new Set(tests.map(({ wraps }) => wraps))].map((wraps) => {
-    const fitted = fitHold({ tests, closing: { wraps, stuffed: false }, nominalMm });
+    const fitted = fitHold({ tests, closing: { wraps, stuffed: false }, nominalMm, trade });
     return { wraps, rate: fitted.ok ? fitted.value : null };
   });
 }
 
 /** What a balloon of classic fill loses of its width in a night of twelve hours, mm. */
-export function nightLossMm({ rate, nominalMm }: { rate: HoldRate; nominalMm: number }): number {
-  return TRADE.nightFraction * nominalMm * (1 - keptShare({ rate, hours: NIGHT_HOURS }));
+export function nightLossMm({
+  rate,
+  nominalMm,
+  trade = TRADE,
+}: {
+  rate: HoldRate;
+  nominalMm: number;
+  trade?: Trade | undefined;
+}): number {
+  return trade.nightFraction * nominalMm * (1 - keptShare({ rate, hours: NIGHT_HOURS }));
 }
 
 /** The share of its width that a balloon keeps after `hours`. */

@@ -1,5 +1,5 @@
 import { bodyVolumeL, widthForVolumeMm } from '../balloon';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /** What rounding off does to a print. */
 export interface PrintShift {
@@ -22,14 +22,16 @@ export function printShift({
   widthMm,
   heightMm,
   roundedAspect = 1,
+  trade = TRADE,
 }: {
   widthMm: number;
   heightMm: number;
   roundedAspect?: number;
+  trade?: Trade | undefined;
 }): PrintShift {
   const aspect = Math.min(roundedAspect, heightMm / widthMm);
   const afterWidthMm = widthForVolumeMm({ volumeL: bodyVolumeL({ widthMm, heightMm }), aspect });
-  const down = (1 - Math.cos(Math.PI * TRADE.printNoted)) / 2;
+  const down = (1 - Math.cos(Math.PI * trade.printNoted)) / 2;
   return {
     widthMm: afterWidthMm,
     growth: afterWidthMm / widthMm,

@@ -1,6 +1,6 @@
 import { widthForVolumeMm } from '../balloon';
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /** Two bubbles from one balloon. */
 export interface TwoBubbles {
@@ -55,8 +55,16 @@ export interface ShineAdvice {
  * press the air to the crown and tie there (common practice). A bubble of `widthMm` is as tight as the whole balloon
  * is at its smallest shine when it is made of (width / smallest)^2 of the skin; the rest stays in the neck.
  */
-export function shineAdvice({ nominalMm, widthMm }: { nominalMm: number; widthMm: number }): ShineAdvice {
-  const smallestMm = TRADE.smallestShine * nominalMm;
+export function shineAdvice({
+  nominalMm,
+  widthMm,
+  trade = TRADE,
+}: {
+  nominalMm: number;
+  widthMm: number;
+  trade?: Trade | undefined;
+}): ShineAdvice {
+  const smallestMm = trade.smallestShine * nominalMm;
   const leaveInNeck = Math.max(0, 1 - (widthMm / smallestMm) ** 2);
   return { smallestMm, how: leaveInNeck > 0 ? 'squeeze-the-neck' : 'fills', leaveInNeck };
 }

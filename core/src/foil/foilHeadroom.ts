@@ -1,7 +1,7 @@
 import type { FoilKind } from '../balloon';
 import { growthBetween, type Place } from '../environment';
 import { ok, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /** How full to leave a foil for what happens to it on the way. */
 export interface FoilHeadroom {
@@ -31,15 +31,17 @@ const FELT = 0.01;
 export function foilHeadroom({
   from,
   to,
+  trade = TRADE,
 }: {
   /** Where it is filled, and where it is shown. */
   from: Place;
   to: Place;
+  trade?: Trade | undefined;
 }): Result<FoilHeadroom, 'bad-temperature' | 'bad-altitude'> {
   const growth = growthBetween({ from, to });
   if (!growth.ok) return growth;
   const volumes = growth.value.both ** 3;
-  const stop = TRADE.foilStop;
+  const stop = trade.foilStop;
   const fillTo = Math.min(stop, stop / volumes);
   const then = volumes > 1 + FELT ? 'strains' : volumes < 1 - FELT ? 'goes-slack' : 'same';
   return ok({ fillTo, roomShare: stop - fillTo, venueShare: volumes, then });

@@ -1,4 +1,4 @@
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /** How a hole was measured: a caliper in it, a tape or ruler over it, or its printer's scale bar. */
 export const HOLE_WAYS = ['caliper', 'tape', 'bar'] as const;
@@ -44,12 +44,12 @@ export interface HoleNow {
  * The uncertainty is that of the way of measuring, and an oval hole's two directions add their difference spread evenly
  * (d / sqrt(12); JCGM 100:2008, 4.3.7).
  */
-export function holeOn({ labelledMm, measurements }: RecordedHole, day = Infinity): HoleNow {
+export function holeOn({ labelledMm, measurements }: RecordedHole, day = Infinity, trade: Trade = TRADE): HoleNow {
   const sorted = [...measurements].sort((a, b) => a.day - b.day);
   const [first] = sorted;
   const last = sorted.at(-1);
   if (!first || !last) {
-    const sdMm = TRADE.holeSdMm.label;
+    const sdMm = trade.holeSdMm.label;
     return { widthMm: labelledMm, sdMm, offMm: 0, ovalMm: 0, wearMm: null, origin: 'rule' };
   }
   const before = sorted.findLast((each) => each.day <= day) ?? first;
@@ -60,7 +60,7 @@ export function holeOn({ labelledMm, measurements }: RecordedHole, day = Infinit
   const ovalMm = Math.abs(nearest.acrossMm - (nearest.downMm ?? nearest.acrossMm));
   return {
     widthMm,
-    sdMm: Math.hypot(TRADE.holeSdMm[nearest.way], ovalMm / Math.sqrt(12)),
+    sdMm: Math.hypot(trade.holeSdMm[nearest.way], ovalMm / Math.sqrt(12)),
     offMm: widthMm - labelledMm,
     ovalMm,
     wearMm: last.day > first.day ? meanWidthMm(last) - meanWidthMm(first) : null,

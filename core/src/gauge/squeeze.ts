@@ -1,5 +1,5 @@
 import { leastSquares } from '../statistics';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /** A balloon sized in a hole and measured afterwards. */
 export interface Sizing {
@@ -31,8 +31,8 @@ export interface Squeeze {
  * `TRADE.squeeze.worth` balloons (a ridge regression: Hoerl and Kennard, Technometrics 12 (1970)). Sizings of one
  * softness move the line as a whole; its slope is learned once they differ.
  */
-export function learnSqueeze(sizings: readonly Sizing[]): Squeeze {
-  const { share, softShare, sdShare, worth } = TRADE.squeeze;
+export function learnSqueeze(sizings: readonly Sizing[], trade: Trade = TRADE): Squeeze {
+  const { share, softShare, sdShare, worth } = trade.squeeze;
   const usable = sizings.filter(({ holeMm, widthMm, nominalMm }) => holeMm > 0 && widthMm > 0 && nominalMm > 0);
   const rows = [[1, 0], [0, 1], ...usable.map(({ widthMm, nominalMm }) => [1, 1 - widthMm / nominalMm])];
   const seen = usable.map(({ holeMm, widthMm }) => widthMm / holeMm - 1);

@@ -1,7 +1,7 @@
 import { widthForVolumeMm } from '../balloon';
 import { airProblem } from '../environment';
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /** Gas constant, J/(mol K): CODATA 2018, exact. */
 const GAS_CONSTANT = 8.314462618;
@@ -56,11 +56,13 @@ export function helium({
   balloonMassG,
   tempC,
   pressureKPa,
+  trade = TRADE,
 }: {
   volumeL: number;
   balloonMassG: number;
   tempC: number;
   pressureKPa: number;
+  trade?: Trade | undefined;
 }): Result<HeliumLift, HeliumProblemCode> {
   if (!(volumeL > 0 && Number.isFinite(volumeL))) return problem('bad-volume', { field: 'volumeL' });
   if (!(balloonMassG >= 0 && Number.isFinite(balloonMassG))) return problem('bad-mass', { field: 'balloonMassG' });
@@ -75,8 +77,8 @@ export function helium({
     const detail = { leastL, leastMm: widthForVolumeMm({ volumeL: leastL }), shortG: -netG };
     return problem('cannot-lift-itself', { field: 'volumeL', detail });
   }
-  const ballastG = netG * TRADE.ballastMargin;
-  const { sand, water } = TRADE.ballastDensity;
+  const ballastG = netG * trade.ballastMargin;
+  const { sand, water } = trade.ballastDensity;
   return ok({
     liftPerL,
     grossG,
@@ -88,12 +90,12 @@ export function helium({
 }
 
 /** Mass of an empty latex balloon of a nominal, g: from memory for 11 in, others by the square of their nominal. */
-export function latexMassG({ nominalMm }: { nominalMm: number }): number {
-  const { g, nominalMm: of } = TRADE.latexMassG;
+export function latexMassG({ nominalMm, trade = TRADE }: { nominalMm: number; trade?: Trade | undefined }): number {
+  const { g, nominalMm: of } = trade.latexMassG;
   return g * (nominalMm / of) ** 2;
 }
 
 /** Mass of a foil of two flat skins of `areaMm2` each, g: from memory. */
-export function foilMassG({ areaMm2 }: { areaMm2: number }): number {
-  return (2 * areaMm2 * TRADE.foilAreaMassG) / 1e6;
+export function foilMassG({ areaMm2, trade = TRADE }: { areaMm2: number; trade?: Trade | undefined }): number {
+  return (2 * areaMm2 * trade.foilAreaMassG) / 1e6;
 }

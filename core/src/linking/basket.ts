@@ -1,6 +1,7 @@
 import { ok, problem, type Result } from '../result';
 import { formOf, usualLeanDeg, type Form } from './form';
 import { rootWithin } from '../numeric';
+import { TRADE, type Trade } from '../trade';
 import { snapForm, type SnappedForm, type SnapProblemCode } from './snapForm';
 
 /** A basket by its spokes' size or by the opening it shall have: one of the two. */
@@ -15,6 +16,7 @@ export interface BasketAsked {
   leanDeg?: number;
   /** Smallest useful width of the tying balloons, mm. */
   leastTieMm?: number;
+  trade?: Trade | undefined;
 }
 
 export interface Basket {
@@ -34,13 +36,14 @@ export type BasketProblemCode = SnapProblemCode | 'leave-one-out' | 'bad-mouth';
  * Problems: those of `formOf` and `snapForm`; `leave-one-out` (base or mouth); `bad-mouth`.
  */
 export function basket({
+  trade = TRADE,
   spokes,
   baseMm,
   mouthMm,
   rings,
   stepMm,
   jointMm = 0,
-  leanDeg = usualLeanDeg('basket'),
+  leanDeg = usualLeanDeg('basket', trade),
   leastTieMm = 0,
 }: BasketAsked): Result<Basket, BasketProblemCode> {
   if ((baseMm === undefined) === (mouthMm === undefined))
@@ -53,27 +56,27 @@ export function basket({
     leanDeg,
     jointMm,
   });
-  const base = baseMm ?? baseForMouth(of, mouthMm!);
+  const base = baseMm ?? baseForMouth(of, mouthMm!, trade);
   if (base === null) return problem('bad-mouth', { field: 'mouthMm' });
   const shape = of(base);
-  const exact = formOf(shape);
+  const exact = formOf(shape, trade);
   if (!exact.ok) return exact;
-  const snapped = snapForm({ shape, stepMm, leastTieMm });
+  const snapped = snapForm({ shape, stepMm, leastTieMm, trade });
   if (snapped.ok) return ok({ exact: exact.value, snapped: snapped.value });
   if (baseMm !== undefined || snapped.problem.code !== 'tie-too-small') return snapped;
   // Who asked for a mouth is answered in mouths.
   const { detail } = snapped.problem;
-  const nearest = formOf(of(detail.nearestMm));
+  const nearest = formOf(of(detail.nearestMm), trade);
   return problem('tie-too-small', {
     field: 'mouthMm',
     detail: { ...detail, nearestMm: nearest.ok ? nearest.value.mouthMm : mouthMm! },
   });
 }
 
-function baseForMouth(of: (baseMm: number) => Form['shape'], mouthMm: number): number | null {
+function baseForMouth(of: (baseMm: number) => Form['shape'], mouthMm: number, trade: Trade): number | null {
   if (!(mouthMm > 0 && Number.isFinite(mouthMm))) return null;
   const off = (baseMm: number) => {
-    const form = formOf(of(baseMm));
+    const form = formOf(of(baseMm), trade);
     return form.ok ? form.value.mouthMm - mouthMm : -mouthMm;
   };
   const least = 2.1 * Math.abs(of(1).jointMm) + 1;

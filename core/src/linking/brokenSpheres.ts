@@ -1,3 +1,4 @@
+import { TRADE, type Trade } from '../trade';
 import type { Closing } from './closing';
 import type { Form, FormLayer } from './form';
 import { oneWrong, type OneWrong } from './oneWrong';
@@ -65,12 +66,14 @@ export function pullOne({
   form,
   at,
   offMm,
+  trade = TRADE,
 }: {
   spheres: readonly Sphere[];
   closing: Closing;
   form: Pick<Form, 'layers'>;
   at: number;
   offMm: number;
+  trade?: Trade | undefined;
 }): { spheres: Sphere[]; gap: RingGap | null; wrong: OneWrong | null } {
   const sphere = spheres[at]!;
   const closes = ({ role }: FormLayer) => role === 'ring' || role === 'inner-spokes';
@@ -80,6 +83,6 @@ export function pullOne({
     return { spheres: moved, gap: null, wrong: null };
   }
   const ring = form.layers.slice(0, sphere.layer).filter(closes).length;
-  const wrong = oneWrong({ closing, ring, offMm });
+  const wrong = oneWrong({ closing, ring, offMm, trade });
   return { ...brokenSpheres({ spheres, at, offMm, wrong }), wrong };
 }

@@ -1,7 +1,7 @@
 import type { RingFit } from './kinds';
 import { bisect } from '../numeric';
 import { normalCdf } from '../statistics';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { tieWidthMm, type TiePlace } from './form';
 import { chordShare } from './ring';
 import type { SnappedForm } from './snapForm';
@@ -79,13 +79,13 @@ export function stateOf(errorMm: number, giveMm: number): ClosingState {
 }
 
 /** What a ring's joints take up, mm. */
-export function ringGiveMm({ roomMm }: Pick<ClosingRing, 'roomMm'>): number {
-  return TRADE.ringGive * roomMm;
+export function ringGiveMm({ roomMm }: Pick<ClosingRing, 'roomMm'>, trade: Trade = TRADE): number {
+  return trade.ringGive * roomMm;
 }
 
 /** How far a tying balloon or a cap may be off, mm. */
-export function tieGiveMm({ widthMm }: { widthMm: number }): number {
-  return TRADE.tieGive * widthMm;
+export function tieGiveMm({ widthMm }: { widthMm: number }, trade: Trade = TRADE): number {
+  return trade.tieGive * widthMm;
 }
 
 /** The circle a ring must fill: its radius, mm, and the cosine of half a step. */
@@ -122,8 +122,9 @@ export function ringErrorMm(
 export function tieErrorMm(
   widthMm: number,
   [lowLeft, lowRight, highLeft, highRight]: readonly [number, number, number, number],
+  trade: Trade = TRADE,
 ): number {
-  return widthMm - tieWidthMm({ lowerMm: (lowLeft + lowRight) / 2, upperMm: (highLeft + highRight) / 2 });
+  return widthMm - tieWidthMm({ lowerMm: (lowLeft + lowRight) / 2, upperMm: (highLeft + highRight) / 2 }, trade);
 }
 
 /** How exact the balloons of a piece must be. */
@@ -159,8 +160,16 @@ const WIDEST_SD_MM = 60;
  * Source: propagation of uncertainty to first order (JCGM 100:2008); product of independent intervals (Sidak, JASA
  * 62, 1967).
  */
-export function closingTolerance({ closing, share = 0.95 }: { closing: Closing; share?: number }): ClosingTolerance {
-  const needs = needsOf(closing).filter(({ slope, errorMm }) => slope > 1e-9 || errorMm !== 0);
+export function closingTolerance({
+  closing,
+  share = 0.95,
+  trade = TRADE,
+}: {
+  closing: Closing;
+  share?: number;
+  trade?: Trade | undefined;
+}): ClosingTolerance {
+  const needs = needsOf(closing, trade).filter(({ slope, errorMm }) => slope > 1e-9 || errorMm !== 0);
   if (needs.length === 0) return { sdMm: null, weakest: null };
   const all = (sd: number) => needs.reduce((product, need) => product * holds(need, sd) ** need.times, 1);
   if (all(1e-9) < share) return { sdMm: 0, weakest: weakestOf(needs, 1e-9) };
@@ -170,8 +179,19 @@ export function closingTolerance({ closing, share = 0.95 }: { closing: Closing; 
 }
 
 /** How many of 100 pieces close, as a share, when the balloons spread so much; to first order. */
-export function closingShare({ closing, sdMm }: { closing: Closing; sdMm: number }): number {
-  return needsOf(closing).reduce((product, need) => product * holds(need, Math.max(1e-9, sdMm)) ** need.times, 1);
+export function closingShare({
+  closing,
+  sdMm,
+  trade = TRADE,
+}: {
+  closing: Closing;
+  sdMm: number;
+  trade?: Trade | undefined;
+}): number {
+  return needsOf(closing, trade).reduce(
+    (product, need) => product * holds(need, Math.max(1e-9, sdMm)) ** need.times,
+    1,
+  );
 }
 
 function weakestOf(needs: readonly Need[], sd: number): string {
@@ -185,30 +205,30 @@ function holds({ errorMm, giveMm, slope }: Need, sd: number): number {
   return normalCdf((giveMm - errorMm) / spread) - normalCdf((-giveMm - errorMm) / spread);
 }
 
-function needsOf({ rings, ties, caps }: Closing): Need[] {
+function needsOf({ rings, ties, caps }: Closing, trade: Trade): Need[] {
   return [
     ...rings.map((ring): Need => {
       const equal = new Float64Array(ring.count).fill(ring.widthMm);
       const errorMm = ringErrorMm(ring, equal, ringPlace(ring));
-      return { key: ring.key, times: 1, errorMm, giveMm: ringGiveMm(ring), slope: Math.sqrt(ring.count) };
+      return { key: ring.key, times: 1, errorMm, giveMm: ringGiveMm(ring, trade), slope: Math.sqrt(ring.count) };
     }),
     ...ties.map((tie): Need => {
       const { widthMm, place, key, count } = tie;
       const four = [place.lowerMm, place.lowerMm, place.upperMm, place.upperMm] as [number, number, number, number];
-      const errorMm = tieErrorMm(widthMm, four);
+      const errorMm = tieErrorMm(widthMm, four, trade);
       const by = 1e-4 * widthMm;
       const slopes = four.map((mm, i) => {
         const moved = [...four] as typeof four;
         moved[i] = mm + by;
-        return (tieErrorMm(widthMm, moved) - errorMm) / by;
+        return (tieErrorMm(widthMm, moved, trade) - errorMm) / by;
       });
-      return { key, times: count, errorMm, giveMm: tieGiveMm(tie), slope: Math.hypot(1, ...slopes) };
+      return { key, times: count, errorMm, giveMm: tieGiveMm(tie, trade), slope: Math.hypot(1, ...slopes) };
     }),
     ...caps.map((cap): Need => ({
       key: cap.key,
       times: 1,
       errorMm: cap.widthMm - cap.placeMm,
-      giveMm: tieGiveMm(cap),
+      giveMm: tieGiveMm(cap, trade),
       slope: 1,
     })),
   ];

@@ -1,5 +1,5 @@
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { chainLength } from './chain';
 import type { Hem, TopLine } from './kinds';
 import { swag } from './swag';
@@ -27,6 +27,7 @@ export interface CurtainAsked {
   ceilingMm?: number | undefined;
   /** People walk underneath. */
   walkedUnder: boolean;
+  trade?: Trade | undefined;
 }
 
 /** One chain of a curtain. */
@@ -139,15 +140,15 @@ function tooMany(balloons: number) {
 }
 
 function cautionsOf(
-  { walkedUnder, grid, topLine }: CurtainAsked,
+  { trade = TRADE, walkedUnder, grid, topLine }: CurtainAsked,
   chains: readonly HungChain[],
   balloons: number,
 ): CurtainCaution[] {
   const lowestMm = Math.min(...chains.map(({ endMm }) => endMm));
-  const needMm = TRADE.headroomMm;
+  const needMm = trade.headroomMm;
   return [
     ...(walkedUnder && lowestMm < needMm ? [{ code: 'under-head-height' as const, lowestMm, needMm }] : []),
-    ...(balloons >= TRADE.manyLinked ? [{ code: 'many-balloons' as const, balloons }] : []),
+    ...(balloons >= trade.manyLinked ? [{ code: 'many-balloons' as const, balloons }] : []),
     ...(grid && topLine !== 'level' ? [{ code: 'rows-not-level' as const }] : []),
   ];
 }

@@ -1,8 +1,8 @@
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
 import type { FormKind } from './kinds';
 import { chordShare } from './ring';
 import { rootWithin } from '../numeric';
+import { TRADE, type Trade } from '../trade';
 
 /** What a form is made to; all its sizes follow. */
 export interface FormShape {
@@ -115,7 +115,7 @@ type Profile = (alongMm: number) => Meridian;
  *
  * Problems: `bad-count`, `bad-rings` (basket and cup 1 to 6), `bad-width`, `bad-lean`, `no-room`.
  */
-export function formOf(shape: FormShape): Result<Form, FormProblemCode> {
+export function formOf(shape: FormShape, trade: Trade = TRADE): Result<Form, FormProblemCode> {
   const wrong = shapeProblem(shape);
   if (wrong) return wrong;
   const { kind, count, rings, baseMm, jointMm } = shape;
@@ -158,7 +158,7 @@ export function formOf(shape: FormShape): Result<Form, FormProblemCode> {
     layers.push(cap);
   }
   const whole = kind === 'ball' ? mirrored(layers) : layers;
-  return ok({ shape, layers: whole, ties: based ? tiesOf(whole) : [], ...extentOf(kind, whole) });
+  return ok({ shape, layers: whole, ties: based ? tiesOf(whole, trade) : [], ...extentOf(kind, whole) });
 }
 
 /**
@@ -269,8 +269,10 @@ function capOn(last: FormLayer, sphereRadiusMm: number): FormLayer {
 }
 
 /** The numbers of rings with which a form of so many balloons a ring comes out; none when no number does. */
-export function workingRings(shape: Omit<FormShape, 'rings'>): number[] {
-  return Array.from({ length: MOST_RINGS + 1 }, (_, rings) => rings).filter((rings) => formOf({ ...shape, rings }).ok);
+export function workingRings(shape: Omit<FormShape, 'rings'>, trade: Trade = TRADE): number[] {
+  return Array.from({ length: MOST_RINGS + 1 }, (_, rings) => rings).filter(
+    (rings) => formOf({ ...shape, rings }, trade).ok,
+  );
 }
 
 /** The same below the equator as above it. */
@@ -299,14 +301,13 @@ export interface TiePlace {
 }
 
 /** How wide a tying balloon is beside the rings it ties, as practised: a share of the mean of both. */
-const TIE_SHARE = (() => {
-  const { firstRing, upperRing, ties } = TRADE.practisedBasket;
+function tieShare({ practisedBasket: { firstRing, upperRing, ties } }: Trade): number {
   return ties / ((firstRing + upperRing) / 2);
-})();
+}
 
 /** The width of the tying balloon between balloons of such widths, mm. */
-export function tieWidthMm({ lowerMm, upperMm }: TiePlace): number {
-  return (TIE_SHARE * (lowerMm + upperMm)) / 2;
+export function tieWidthMm({ lowerMm, upperMm }: TiePlace, trade: Trade = TRADE): number {
+  return (tieShare(trade) * (lowerMm + upperMm)) / 2;
 }
 
 /**
@@ -332,12 +333,12 @@ function tieAt(lower: FormLayer, upper: FormLayer, widthMm: number): Meridian {
 }
 
 /** Ties between every two rings of a basket, from the bottom up. */
-export function tiesOf(layers: readonly FormLayer[]): TieLayer[] {
+export function tiesOf(layers: readonly FormLayer[], trade: Trade = TRADE): TieLayer[] {
   const rings = layers.flatMap((layer, i) => (layer.role === 'ring' ? [i] : []));
   return rings.slice(1).map((above, i): TieLayer => {
     const below = rings[i]!;
     const [lower, upper] = [layers[below]!, layers[above]!];
-    const widthMm = tieWidthMm({ lowerMm: lower.widthMm, upperMm: upper.widthMm });
+    const widthMm = tieWidthMm({ lowerMm: lower.widthMm, upperMm: upper.widthMm }, trade);
     const turned = lower.turned === 0 ? 0.5 : 0;
     return { key: 'ties', below, above, count: lower.count, widthMm, turned, ...tieAt(lower, upper, widthMm) };
   });
@@ -347,8 +348,8 @@ export function tiesOf(layers: readonly FormLayer[]): TieLayer[] {
  * The usual lean of a form's wall, degrees: a basket's such that its rings grow as practised, by a fourteenth of a
  * spoke for each half spoke of height.
  */
-export function usualLeanDeg(kind: FormKind): number {
+export function usualLeanDeg(kind: FormKind, trade: Trade = TRADE): number {
   if (kind !== 'basket') return 0;
-  const { spokes, firstRing } = TRADE.practisedBasket;
+  const { spokes, firstRing } = trade.practisedBasket;
   return (Math.asin(2 * (firstRing / spokes - 1)) * 180) / Math.PI;
 }

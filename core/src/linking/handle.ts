@@ -2,6 +2,7 @@ import type { ModellingSize } from '../modelling/code';
 // Not from the whole room: its pages alone need the rest.
 import { tailFor } from '../modelling/length';
 import { ok, problem, type Result } from '../result';
+import { TRADE, type Trade } from '../trade';
 import type { Form } from './form';
 import { swag } from './swag';
 
@@ -52,15 +53,17 @@ export function handleFor({
   spanMm,
   riseMm,
   size,
+  trade = TRADE,
 }: {
   spanMm: number;
   riseMm: number;
   size: ModellingSize;
+  trade?: Trade | undefined;
 }): Result<Handle, HandleProblemCode> {
   const arch = swag({ spanMm, dropMm: riseMm });
   if (!arch.ok) return problem('bad-rise', { field: 'riseMm' });
   const bubbleMm = BUBBLE_SHARE * size.widthMm;
-  const tail = tailFor({ size, twists: TWISTS });
+  const tail = tailFor({ size, twists: TWISTS, trade });
   const tailMm = tail.ok ? tail.value.tailMm : 0;
   const archMm = arch.value.lengthMm;
   const bodyMm = archMm + 2 * bubbleMm;

@@ -1,5 +1,5 @@
 import { ok, type Problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /** A chain laid out straight and measured, from the outside of the first body to the outside of the last. */
 export interface MeasuredChain {
@@ -44,13 +44,15 @@ const MOST_SHARE = 0.5;
 export function learnJoint({
   nominalMm,
   chains,
+  trade = TRADE,
 }: {
   nominalMm: number;
   chains: readonly MeasuredChain[];
+  trade?: Trade | undefined;
 }): Result<Joint, JointProblemCode> {
-  const priorSd = TRADE.linkJointSd * nominalMm;
+  const priorSd = trade.linkJointSd * nominalMm;
   let weight = 1 / priorSd ** 2;
-  let sum = weight * TRADE.linkJoint * nominalMm;
+  let sum = weight * trade.linkJoint * nominalMm;
   for (const [i, chain] of chains.entries()) {
     const wrong = chainProblem(chain);
     if (wrong) return { ok: false, problem: { ...wrong, field: `chains.${i}.${wrong.field}` } };
@@ -80,8 +82,16 @@ export function chainProblem(chain: MeasuredChain): (Problem<JointProblemCode> &
 }
 
 /** The joint of a balloon as far as its chains tell; `TRADE.linkJoint` where one of them cannot be used. */
-export function jointFor({ nominalMm, chains }: { nominalMm: number; chains: readonly MeasuredChain[] }): Joint {
-  const learned = learnJoint({ nominalMm, chains });
+export function jointFor({
+  nominalMm,
+  chains,
+  trade = TRADE,
+}: {
+  nominalMm: number;
+  chains: readonly MeasuredChain[];
+  trade?: Trade | undefined;
+}): Joint {
+  const learned = learnJoint({ nominalMm, chains, trade });
   if (learned.ok) return learned.value;
-  return { jointMm: TRADE.linkJoint * nominalMm, sdMm: TRADE.linkJointSd * nominalMm, chains: 0 };
+  return { jointMm: trade.linkJoint * nominalMm, sdMm: trade.linkJointSd * nominalMm, chains: 0 };
 }

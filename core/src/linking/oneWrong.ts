@@ -1,4 +1,4 @@
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import {
   ringErrorMm,
   ringGiveMm,
@@ -29,10 +29,20 @@ export interface OneWrong {
  * it out: its two joints, p long, then span p - e / 2 each, so it rises by sqrt(p^2 - (p - e / 2)^2) = sqrt(p e - e^2
  * / 4); a quarter inch too much lifts a 5 in balloon by more than an inch. Too little stays open by as much.
  */
-export function oneWrong({ closing, ring, offMm }: { closing: Closing; ring: number; offMm: number }): OneWrong {
+export function oneWrong({
+  closing,
+  ring,
+  offMm,
+  trade = TRADE,
+}: {
+  closing: Closing;
+  ring: number;
+  offMm: number;
+  trade?: Trade | undefined;
+}): OneWrong {
   const wrong = closing.rings[ring]!;
   const errorMm = errorWith(wrong, offMm);
-  const giveMm = ringGiveMm(wrong);
+  const giveMm = ringGiveMm(wrong, trade);
   const state = stateOf(errorMm, giveMm);
   const pitch = wrong.widthMm + offMm / 2 + wrong.jointMm;
   const excess = Math.max(0, errorMm);
@@ -45,9 +55,9 @@ export function oneWrong({ closing, ring, offMm }: { closing: Closing; ring: num
       tie.lower === ring ? lowerMm + offMm : lowerMm,
       tie.upper === ring ? upperMm + offMm : upperMm,
     ];
-    const error = tieErrorMm(tie.widthMm, [low, lowerMm, high, upperMm]);
+    const error = tieErrorMm(tie.widthMm, [low, lowerMm, high, upperMm], trade);
     // The balloon has a tie on either side.
-    return [{ error, unfit: Math.abs(error) > tieGiveMm(tie) ? 2 : 0 }];
+    return [{ error, unfit: Math.abs(error) > tieGiveMm(tie, trade) ? 2 : 0 }];
   });
   const worst = offs.reduce((most, { error }) => (Math.abs(error) > Math.abs(most) ? error : most), 0);
   return {
@@ -73,11 +83,11 @@ export interface AlikeSizes {
 }
 
 /** Sizes that differ, but by less than an eye tells (`TRADE.looksAlike`): to be kept apart and marked. */
-export function alikeSizes(sizes: readonly { key: string; widthMm: number }[]): AlikeSizes[] {
+export function alikeSizes(sizes: readonly { key: string; widthMm: number }[], trade: Trade = TRADE): AlikeSizes[] {
   return sizes.flatMap((a, i) =>
     sizes.slice(i + 1).flatMap((b): AlikeSizes[] => {
       const apartMm = Math.abs(a.widthMm - b.widthMm);
-      const near = apartMm < TRADE.looksAlike * Math.max(a.widthMm, b.widthMm);
+      const near = apartMm < trade.looksAlike * Math.max(a.widthMm, b.widthMm);
       return apartMm > 0 && near ? [{ first: a.key, second: b.key, apartMm }] : [];
     }),
   );

@@ -1,4 +1,5 @@
 import { normalFrom, randomFrom } from '../statistics';
+import { TRADE, type Trade } from '../trade';
 import {
   closingTolerance,
   ringErrorMm,
@@ -33,19 +34,21 @@ export function simulateClosing({
   runs = 10_000,
   seed = 1,
   share = 0.95,
+  trade = TRADE,
 }: {
   closing: Closing;
   runs?: number;
   seed?: number;
   share?: number;
+  trade?: Trade | undefined;
 }): ClosingSimulation {
-  const first = closingTolerance({ closing, share });
+  const first = closingTolerance({ closing, share, trade });
   if (first.sdMm === null) return { sdMm: null, weakest: null, runs, errorMm: null };
   const draws = drawn(closing, runs, seed);
   const allowed = Math.min(runs - 1, Math.floor(runs * (1 - share)));
   let sdMm = first.sdMm || 1;
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    const fails = firstFailures(closing, draws, runs, sdMm);
+    const fails = firstFailures(closing, draws, runs, sdMm, trade);
     const sorted = Float64Array.from(fails.atMm).sort();
     const found = sorted[allowed]!;
     if (found === 0) return { sdMm: 0, weakest: commonest(fails, 0), runs, errorMm: 0 };
@@ -86,15 +89,24 @@ interface Failures {
 }
 
 /** Every piece built with one spread; from what each part is then off, where it would fail. */
-function firstFailures({ rings, ties, caps }: Closing, draws: Float64Array, runs: number, sdMm: number): Failures {
+function firstFailures(
+  { rings, ties, caps }: Closing,
+  draws: Float64Array,
+  runs: number,
+  sdMm: number,
+  trade: Trade,
+): Failures {
   const each = draws.length / runs;
   const made = rings.map(({ count }) => new Float64Array(count));
   const places = rings.map(ringPlace);
-  const gives = [...rings.map(ringGiveMm), ...[...ties, ...caps].map(tieGiveMm)];
+  const gives = [
+    ...rings.map((ring) => ringGiveMm(ring, trade)),
+    ...[...ties, ...caps].map((each) => tieGiveMm(each, trade)),
+  ];
   const exact = rings.map((ring, r) => ringErrorMm(ring, new Float64Array(ring.count).fill(ring.widthMm), places[r]!));
   const exactTies = ties.map((tie) => {
     const { lowerMm, upperMm } = tie.place;
-    return tieErrorMm(tie.widthMm, [lowerMm, lowerMm, upperMm, upperMm]);
+    return tieErrorMm(tie.widthMm, [lowerMm, lowerMm, upperMm, upperMm], trade);
   });
   const atMm = new Float64Array(runs).fill(Infinity);
   const part = new Int32Array(runs);
@@ -123,7 +135,7 @@ function firstFailures({ rings, ties, caps }: Closing, draws: Float64Array, runs
         four[1] = low[next]!;
         four[2] = high[i]!;
         four[3] = high[next]!;
-        look(rings.length + t, exactTies[t]!, tieErrorMm(tie.widthMm + sdMm * draws[at]!, four));
+        look(rings.length + t, exactTies[t]!, tieErrorMm(tie.widthMm + sdMm * draws[at]!, four, trade));
       }
     }
     for (let c = 0; c < caps.length; c += 1, at += 1) {

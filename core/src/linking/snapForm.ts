@@ -1,5 +1,5 @@
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { roundToStep } from '../units';
 import {
   formOf,
@@ -68,15 +68,17 @@ export function snapForm({
   shape,
   stepMm,
   leastTieMm,
+  trade = TRADE,
 }: {
   shape: FormShape;
   stepMm: number;
   leastTieMm: number;
+  trade?: Trade | undefined;
 }): Result<SnappedForm, SnapProblemCode> {
-  const asked = formOf(shape);
+  const asked = formOf(shape, trade);
   if (!asked.ok) return asked;
   if (!(stepMm > 0 && stepMm < shape.baseMm)) return problem('bad-step', { field: 'stepMm' });
-  const exact = formOf({ ...shape, baseMm: roundToStep({ mm: shape.baseMm, step: stepMm }) });
+  const exact = formOf({ ...shape, baseMm: roundToStep({ mm: shape.baseMm, step: stepMm }) }, trade);
   if (!exact.ok) return exact;
   const sizes = sizesOf(exact.value);
   const differenceMm = mostDifference(sizes);
@@ -85,30 +87,30 @@ export function snapForm({
     return problem('steps-too-coarse', { field: 'stepMm', detail: { differenceMm } });
   const tie = smallestTie(exact.value.ties);
   if (tie < leastTieMm) {
-    const nearestMm = baseForTie(shape, stepMm, leastTieMm, tie);
+    const nearestMm = baseForTie(shape, stepMm, leastTieMm, tie, trade);
     return problem('tie-too-small', { field: 'baseMm', detail: { tieMm: tie, leastTieMm, nearestMm } });
   }
   const { shape: stepped } = exact.value;
-  const family = familyOf(stepped, sizes);
-  const found = searchSteps(sizes, family, stepMm);
-  const stood = standing(stepped, sizes, found.widths, family);
+  const family = familyOf(stepped, sizes, trade);
+  const found = searchSteps(sizes, family, stepMm, trade);
+  const stood = standing(stepped, sizes, found.widths, family, trade);
   const rounded = sizes.map(({ widthMm }) => roundToStep({ mm: widthMm, step: stepMm }));
-  const roundedStood = standing(stepped, sizes, rounded, family);
-  const { form, snapped } = dressed(stood, sizes, found.widths, stepMm);
+  const roundedStood = standing(stepped, sizes, rounded, family, trade);
+  const { form, snapped } = dressed(stood, sizes, found.widths, stepMm, trade);
   return ok({
     form,
     sizes: snapped,
     worst: Math.max(...snapped.map(({ ofGive }) => ofGive)),
-    roundedWorst: Math.max(...dressed(roundedStood, sizes, rounded, stepMm).snapped.map(({ ofGive }) => ofGive)),
+    roundedWorst: Math.max(...dressed(roundedStood, sizes, rounded, stepMm, trade).snapped.map(({ ofGive }) => ofGive)),
     compared: found.compared,
   });
 }
 
 /** The smallest base on a step whose ties are as large: in proportion, and a step more where joints do not scale. */
-function baseForTie(shape: FormShape, stepMm: number, leastTieMm: number, tieMm: number): number {
+function baseForTie(shape: FormShape, stepMm: number, leastTieMm: number, tieMm: number, trade: Trade): number {
   let baseMm = Math.ceil((shape.baseMm * leastTieMm) / tieMm / stepMm) * stepMm;
   for (let tries = 0; tries < MOST_TRIES; tries += 1, baseMm += stepMm) {
-    const form = formOf({ ...shape, baseMm });
+    const form = formOf({ ...shape, baseMm }, trade);
     if (form.ok && smallestTie(form.value.ties) >= leastTieMm) break;
   }
   return baseMm;
@@ -167,12 +169,12 @@ interface Family {
   solve: number[][];
 }
 
-function familyOf(shape: FormShape, sizes: readonly ExactSize[]): Family {
+function familyOf(shape: FormShape, sizes: readonly ExactSize[], trade: Trade): Family {
   const walled = shape.kind === 'basket' || shape.kind === 'cup';
   const names: Family['names'] = walled && sizes.length > 1 ? ['baseMm', 'leanDeg'] : ['baseMm'];
   const by = { baseMm: shape.baseMm * 1e-5, leanDeg: 1e-4 };
   const columns = names.map((name) => {
-    const moved = formOf({ ...shape, [name]: shape[name] + by[name] });
+    const moved = formOf({ ...shape, [name]: shape[name] + by[name] }, trade);
     const there = moved.ok ? sizesOf(moved.value) : sizes;
     return sizes.map(({ widthMm, pitchMm }, i) => (there[i]!.widthMm - widthMm) / by[name] / pitchMm);
   });
@@ -192,9 +194,9 @@ function pseudoInverse(columns: readonly number[][]): number[][] {
 }
 
 /** Every set of steps near the exact sizes, the first as it is, layer by layer, each partial sum of its residuals carried along. */
-function searchSteps(sizes: readonly ExactSize[], { slopes, solve }: Family, stepMm: number) {
+function searchSteps(sizes: readonly ExactSize[], { slopes, solve }: Family, stepMm: number, trade: Trade) {
   const many = sizes.length;
-  const give = TRADE.ringGive;
+  const give = trade.ringGive;
   // Residual of size i for a unit step off of size j: (I - J (J'J)^-1 J').
   const leaves = sizes.map((_, i) =>
     sizes.map((_, j) => Number(i === j) - slopes[i]!.reduce((sum, slope, p) => sum + slope * solve[p]![j]!, 0)),
@@ -235,9 +237,10 @@ function standing(
   sizes: readonly ExactSize[],
   widths: readonly number[],
   { names, solve }: Family,
+  trade: Trade,
 ): Form {
   let at = shape;
-  let form = formOf(at);
+  let form = formOf(at, trade);
   for (let round = 0; round < 4 && form.ok; round += 1) {
     const now = sizesOf(form.value);
     const off = sizes.map(({ pitchMm }, i) => (widths[i]! - now[i]!.widthMm) / pitchMm);
@@ -246,7 +249,7 @@ function standing(
       next[name] += solve[p]!.reduce((sum, each, i) => sum + each * off[i]!, 0);
     });
     next.leanDeg = Math.max(0, next.leanDeg);
-    const moved = formOf(next);
+    const moved = formOf(next, trade);
     if (!moved.ok) break;
     [at, form] = [next, moved];
   }
@@ -255,29 +258,29 @@ function standing(
 }
 
 /** The form with its stepped sizes on, and how each of them closes. */
-function dressed(stood: Form, sizes: readonly ExactSize[], widths: readonly number[], stepMm: number) {
+function dressed(stood: Form, sizes: readonly ExactSize[], widths: readonly number[], stepMm: number, trade: Trade) {
   const places = sizesOf(stood);
   const widthByKey = new Map(sizes.map(({ key }, i) => [key, widths[i]!]));
   const layers = stood.layers.map((layer): FormLayer => ({ ...layer, widthMm: widthByKey.get(layer.key)! }));
   const snapped = sizes.map(({ key, around, count, widthMm: exactMm, cap }, i): SnappedSize => {
     const { widthMm: placeMm, pitchMm } = places[i]!;
     const off = widths[i]! - placeMm;
-    const ofGive = Math.abs(off) / (cap ? TRADE.tieGive * placeMm : TRADE.ringGive * pitchMm);
+    const ofGive = Math.abs(off) / (cap ? trade.tieGive * placeMm : trade.ringGive * pitchMm);
     return { key, count, exactMm, widthMm: widths[i]!, closingMm: cap ? off : around * off, ofGive };
   });
-  const { ties, sizes: tieSizes } = snappedTies(stood, layers, stepMm);
+  const { ties, sizes: tieSizes } = snappedTies(stood, layers, stepMm, trade);
   return { form: { ...stood, layers, ties }, snapped: [...snapped, ...tieSizes] };
 }
 
 /** Ties of one stepped size are one key; bands that want another size have their own. */
-function snappedTies(stood: Form, layers: readonly FormLayer[], stepMm: number) {
+function snappedTies(stood: Form, layers: readonly FormLayer[], stepMm: number, trade: Trade) {
   const sizes: SnappedSize[] = [];
-  const ties = (stood.ties.length > 0 ? tiesOf(stood.layers) : []).map((tie): TieLayer => {
-    const exactMm = tieWidthMm({ lowerMm: layers[tie.below]!.widthMm, upperMm: layers[tie.above]!.widthMm });
+  const ties = (stood.ties.length > 0 ? tiesOf(stood.layers, trade) : []).map((tie): TieLayer => {
+    const exactMm = tieWidthMm({ lowerMm: layers[tie.below]!.widthMm, upperMm: layers[tie.above]!.widthMm }, trade);
     const widthMm = Math.max(stepMm, roundToStep({ mm: exactMm, step: stepMm }));
     const same = sizes.find((size) => size.widthMm === widthMm);
     const closingMm = widthMm - exactMm;
-    const ofGive = Math.abs(closingMm) / (TRADE.tieGive * widthMm);
+    const ofGive = Math.abs(closingMm) / (trade.tieGive * widthMm);
     if (same) {
       same.count += tie.count;
       if (ofGive > same.ofGive) Object.assign(same, { closingMm, ofGive, exactMm });

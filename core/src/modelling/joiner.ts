@@ -1,5 +1,5 @@
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import type { ModellingSize } from './code';
 
 /** Ways to tie clusters with an empty modelling balloon. */
@@ -42,17 +42,19 @@ export function joinersFor({
   clusters,
   way,
   halved,
+  trade = TRADE,
 }: {
   size: ModellingSize;
   clusters: number;
   way: Tying;
   halved: boolean;
+  trade?: Trade | undefined;
 }): Result<JoinerPlan, JoinerProblemCode> {
   if (!(Number.isInteger(clusters) && clusters >= 2))
     return problem('bad-count', { field: 'clusters', detail: { least: 2 } });
-  const ownMm = TRADE.modellingRest.length * size.lengthMm * (halved ? 0.5 : 1);
-  const reachMm = TRADE.modellingPull * ownMm;
-  const takesMm = ROUND_MM[way] + TRADE.knotMm;
+  const ownMm = trade.modellingRest.length * size.lengthMm * (halved ? 0.5 : 1);
+  const reachMm = trade.modellingPull * ownMm;
+  const takesMm = ROUND_MM[way] + trade.knotMm;
   const joinsAPiece = Math.floor(reachMm / takesMm);
   if (joinsAPiece < 1) return problem('too-short', { field: halved ? 'halved' : 'way', detail: { reachMm, takesMm } });
   const joins = clusters - 1;

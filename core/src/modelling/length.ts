@@ -1,7 +1,7 @@
 import { leastSquares } from '../statistics';
 import { MOST_DOSE } from '../inflator';
 import { ok, problem, type Problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import type { ModellingSize } from './code';
 
 const MM3_PER_LITRE = 1e6;
@@ -136,13 +136,21 @@ export type TailProblemCode = 'bad-twists' | 'too-many-twists';
  *
  * Problems: `bad-twists` (not a whole number from 0); `too-many-twists`, with the most this balloon bears.
  */
-export function tailFor({ size, twists }: { size: ModellingSize; twists: number }): Result<TailPlan, TailProblemCode> {
+export function tailFor({
+  size,
+  twists,
+  trade = TRADE,
+}: {
+  size: ModellingSize;
+  twists: number;
+  trade?: Trade | undefined;
+}): Result<TailPlan, TailProblemCode> {
   if (!(Number.isInteger(twists) && twists >= 0)) return problem('bad-twists', { field: 'twists' });
-  const each = TRADE.twistTail * size.widthMm;
+  const each = trade.twistTail * size.widthMm;
   // Half the balloon must stay for what is twisted.
   const most = Math.floor(size.lengthMm / 2 / each);
   if (twists > most) return problem('too-many-twists', { field: 'twists', detail: { most } });
   const tailMm = twists * each;
   const fillMm = size.lengthMm - tailMm;
-  return ok({ eachMm: each, tailMm, fillMm, firstMm: Math.min(size.lengthMm, fillMm * (1 + TRADE.burpShare)) });
+  return ok({ eachMm: each, tailMm, fillMm, firstMm: Math.min(size.lengthMm, fillMm * (1 + trade.burpShare)) });
 }

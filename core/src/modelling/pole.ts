@@ -1,5 +1,5 @@
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import type { ModellingSize } from './code';
 
 /** A pole wrapped with empty modelling balloons. */
@@ -59,14 +59,16 @@ export function wrapPole({
   diameterMm,
   lengthMm,
   overlap,
+  trade = TRADE,
 }: {
   size: ModellingSize;
   diameterMm: number;
   lengthMm: number;
   overlap: number;
+  trade?: Trade | undefined;
 }): Result<PoleCover, PoleProblemCode> {
-  const { length, flatWidth } = TRADE.modellingRest;
-  const pull = TRADE.modellingPull;
+  const { length, flatWidth } = trade.modellingRest;
+  const pull = trade.modellingPull;
   const flatMm = (flatWidth * size.widthMm) / Math.sqrt(pull);
   // Steeper than an eighth of a turn up for each turn around, the strip slides off.
   const leastMm = (flatMm * Math.SQRT2) / Math.PI;
@@ -80,7 +82,7 @@ export function wrapPole({
   const pitchMm = (k * around) / Math.sqrt(1 - k * k);
   const turns = lengthMm / pitchMm;
   const pathMm = helixLengthMm({ diameterMm, pitchMm, turns });
-  const eachMm = pull * length * size.lengthMm - TRADE.knotMm;
+  const eachMm = pull * length * size.lengthMm - trade.knotMm;
   return ok({
     pitchMm,
     turns,

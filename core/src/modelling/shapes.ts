@@ -1,5 +1,5 @@
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { tailFor } from './length';
 import type { ModellingSize } from './code';
 
@@ -29,12 +29,20 @@ export interface Leaf {
  *
  * Problems: `bad-length`; `too-tight` (under twice the width); `longer-than-balloon`, with the longest leaf.
  */
-export function leafOf({ size, longMm }: { size: ModellingSize; longMm: number }): Result<Leaf, ShapeProblemCode> {
+export function leafOf({
+  size,
+  longMm,
+  trade = TRADE,
+}: {
+  size: ModellingSize;
+  longMm: number;
+  trade?: Trade | undefined;
+}): Result<Leaf, ShapeProblemCode> {
   const { widthMm } = size;
   if (!(longMm > 0 && Number.isFinite(longMm))) return problem('bad-length', { field: 'longMm' });
   const leastMm = 2 * widthMm;
   if (longMm < leastMm) return problem('too-tight', { field: 'longMm', detail: { leastMm } });
-  const { tailMm, fillMm } = oneTwist(size);
+  const { tailMm, fillMm } = oneTwist(size, trade);
   const bodyMm = 2 * (longMm - widthMm) + (Math.PI * widthMm) / 2;
   if (bodyMm > fillMm) {
     const mostMm = (fillMm - (Math.PI * widthMm) / 2) / 2 + widthMm;
@@ -60,15 +68,17 @@ export interface Loop {
 export function loopOf({
   size,
   outsideMm,
+  trade = TRADE,
 }: {
   size: ModellingSize;
   outsideMm: number;
+  trade?: Trade | undefined;
 }): Result<Loop, ShapeProblemCode> {
   const { widthMm } = size;
   if (!(outsideMm > 0 && Number.isFinite(outsideMm))) return problem('bad-length', { field: 'outsideMm' });
   const leastMm = 3 * widthMm;
   if (outsideMm < leastMm) return problem('too-tight', { field: 'outsideMm', detail: { leastMm } });
-  const { tailMm, fillMm } = oneTwist(size);
+  const { tailMm, fillMm } = oneTwist(size, trade);
   const bodyMm = Math.PI * (outsideMm - widthMm);
   if (bodyMm > fillMm)
     return problem('longer-than-balloon', {
@@ -78,8 +88,8 @@ export function loopOf({
   return ok({ outsideMm, insideMm: outsideMm - 2 * widthMm, bodyMm, tailMm });
 }
 
-function oneTwist(size: ModellingSize): { tailMm: number; fillMm: number } {
-  const tail = tailFor({ size, twists: 1 });
+function oneTwist(size: ModellingSize, trade: Trade): { tailMm: number; fillMm: number } {
+  const tail = tailFor({ size, twists: 1, trade });
   return tail.ok ? tail.value : { tailMm: 0, fillMm: size.lengthMm };
 }
 
@@ -98,11 +108,19 @@ export interface Spray {
  *
  * Problems: `bad-count` (not a whole number from 2); `too-many`, with the most.
  */
-export function sprayOf({ size, count }: { size: ModellingSize; count: number }): Result<Spray, ShapeProblemCode> {
+export function sprayOf({
+  size,
+  count,
+  trade = TRADE,
+}: {
+  size: ModellingSize;
+  count: number;
+  trade?: Trade | undefined;
+}): Result<Spray, ShapeProblemCode> {
   if (!(Number.isInteger(count) && count >= 2)) return problem('bad-count', { field: 'count', detail: { least: 2 } });
-  const most = mostInSpray(size);
+  const most = mostInSpray(size, trade);
   if (count > most) return problem('too-many', { field: 'count', detail: { most } });
-  const { fillMm } = oneTwist(size);
+  const { fillMm } = oneTwist(size, trade);
   return ok({ balloons: count, rays: 2 * count, rayMm: fillMm / 2, acrossMm: fillMm });
 }
 
@@ -110,8 +128,8 @@ export function sprayOf({ size, count }: { size: ModellingSize; count: number })
 const THIN_MM = 63.5;
 
 /** How many of a size twist together at their middles. */
-export function mostInSpray({ widthMm }: Pick<ModellingSize, 'widthMm'>): number {
-  const { wide, thin } = TRADE.sprayMost;
+export function mostInSpray({ widthMm }: Pick<ModellingSize, 'widthMm'>, trade: Trade = TRADE): number {
+  const { wide, thin } = trade.sprayMost;
   return widthMm <= THIN_MM ? thin : wide;
 }
 
@@ -129,10 +147,18 @@ export interface Curl {
  *
  * Problems: `bad-length` (a former of no width).
  */
-export function curlOf({ size, formerMm }: { size: ModellingSize; formerMm: number }): Result<Curl, ShapeProblemCode> {
+export function curlOf({
+  size,
+  formerMm,
+  trade = TRADE,
+}: {
+  size: ModellingSize;
+  formerMm: number;
+  trade?: Trade | undefined;
+}): Result<Curl, ShapeProblemCode> {
   if (!(formerMm > 0 && Number.isFinite(formerMm))) return problem('bad-length', { field: 'formerMm' });
   const { widthMm } = size;
-  const { fillMm } = oneTwist(size);
+  const { fillMm } = oneTwist(size, trade);
   const turns = fillMm / Math.hypot(Math.PI * (formerMm + widthMm), widthMm);
   return ok({ turns, acrossMm: formerMm + 2 * widthMm, alongMm: (turns + 1) * widthMm });
 }

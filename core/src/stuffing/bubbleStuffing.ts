@@ -1,7 +1,7 @@
 import { sphereVolumeL } from '../balloon';
 import { chooseHole, type Hole, type HoleChoice } from '../gauge';
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /** The three widths of a bubble; any one follows from the other two. */
 export interface BubbleWidths {
@@ -161,8 +161,8 @@ export function bubbleSteps<H extends Hole>({
 }
 
 /** The largest width of a balloon nobody has calibrated: `TRADE.largestFraction` of its nominal, mm. */
-export function ruleLimitMm({ nominalMm }: { nominalMm: number }): number {
-  return TRADE.largestFraction * nominalMm;
+export function ruleLimitMm({ nominalMm, trade = TRADE }: { nominalMm: number; trade?: Trade | undefined }): number {
+  return trade.largestFraction * nominalMm;
 }
 
 /** The gap to each side between an inner and the outside, once both are round, mm. */

@@ -14,6 +14,7 @@ import {
   type TierShape,
   type UpperLimit,
 } from '../target';
+import { TRADE, type Trade } from '../trade';
 
 /** One of the two balloons of a pair, with what is known of it alone. */
 export interface Skin {
@@ -54,6 +55,7 @@ export function pairLimits({
   fit,
   daysStanding,
   shape = 'round',
+  trade = TRADE,
 }: {
   outer: Skin;
   inner: Skin;
@@ -62,6 +64,7 @@ export function pairLimits({
   daysStanding: number;
   /** The shapes it may have; round only when absent. */
   shape?: TierShape | undefined;
+  trade?: Trade | undefined;
 }): PairLimits {
   const of = (skin: Skin, whose: 'outer' | 'inner') =>
     limitsFor(
@@ -71,6 +74,7 @@ export function pairLimits({
         curve: skin.fit ?? skin.estimate,
         daysStanding,
         of: whose,
+        trade,
       }),
       shape,
     );
@@ -79,9 +83,9 @@ export function pairLimits({
   const [outerMm, innerMm] = [tightest(outers), tightest(inners)];
   const governs = Math.abs(outerMm - innerMm) < ALIKE_MM ? 'both' : outerMm < innerMm ? 'outer' : 'inner';
   const nominalMm = Math.min(outer.nominalMm, inner.nominalMm);
-  const own = fit ? limitsFor(upperLimits({ nominalMm, fit, curve: fit, daysStanding }), shape) : [];
+  const own = fit ? limitsFor(upperLimits({ nominalMm, fit, curve: fit, daysStanding, trade }), shape) : [];
   const upper = [...outers, ...inners, ...own.filter(({ code }) => code !== 'standing')];
-  return { upper, lower: lowerLimit(outer), governs, outerMm, innerMm };
+  return { upper, lower: lowerLimit(outer, trade), governs, outerMm, innerMm };
 }
 
 /**
@@ -92,6 +96,7 @@ export function pairLimits({
  * Problems: those of `resolveTarget`.
  */
 export function pairTarget({
+  trade = TRADE,
   outer,
   inner,
   tier,
@@ -100,7 +105,7 @@ export function pairTarget({
   daysStanding,
   step,
   showing = null,
-  pair = pairLimits({ outer, inner, fit, daysStanding, shape: tier.shape }),
+  pair = pairLimits({ outer, inner, fit, daysStanding, shape: tier.shape, trade }),
 }: {
   outer: Skin;
   inner: Skin;
@@ -114,6 +119,7 @@ export function pairTarget({
   showing?: Showing | null;
   /** The limits of both, where they were worked out before. */
   pair?: PairLimits;
+  trade?: Trade | undefined;
 }): Result<Target & { pair: PairLimits }, TargetProblemCode> {
   const nominalMm = Math.min(outer.nominalMm, inner.nominalMm);
   const target = resolveTarget({
@@ -126,6 +132,7 @@ export function pairTarget({
     step,
     showing,
     limits: { upper: pair.upper, lower: pair.lower },
+    trade,
   });
   return target.ok ? { ok: true, value: { ...target.value, pair } } : target;
 }

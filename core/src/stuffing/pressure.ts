@@ -1,6 +1,6 @@
 import { bisect } from '../numeric';
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /** How rubber answers to stretch. */
 export type RubberModel =
@@ -8,8 +8,10 @@ export type RubberModel =
   /** `ratio` is C2 / C1. */
   | { law: 'mooney-rivlin'; ratio: number };
 
-/** Balloon rubber: Mooney and Rivlin's law with `TRADE.mooneyRatio`. */
-export const BALLOON_RUBBER: RubberModel = { law: 'mooney-rivlin', ratio: TRADE.mooneyRatio };
+/** Balloon rubber: Mooney and Rivlin's law with the trade's `mooneyRatio`. */
+export function balloonRubber(trade: Trade = TRADE): RubberModel {
+  return { law: 'mooney-rivlin', ratio: trade.mooneyRatio };
+}
 
 export type StretchProblemCode = 'bad-stretch' | 'bad-ratio';
 
@@ -106,11 +108,13 @@ export interface PartedPair {
  * of their curve; `null` for rubber whose pressure never falls, or falls for good.
  */
 export function partedPair({
+  trade = TRADE,
   points,
-  model = BALLOON_RUBBER,
+  model = balloonRubber(trade),
 }: {
   points: number;
   model?: RubberModel;
+  trade?: Trade | undefined;
 }): PartedPair | null {
   const turns = humpOf(model);
   if (!turns?.dip) return null;
@@ -138,11 +142,11 @@ interface RubberSkin {
   scaleKPa: number;
 }
 
-function rubberSkin(nominalMm: number, ratio: number): RubberSkin {
-  const restMm = nominalMm * TRADE.restShare;
+function rubberSkin(nominalMm: number, ratio: number, trade: Trade): RubberSkin {
+  const restMm = nominalMm * trade.restShare;
   // Both laws have the shear modulus 2 (C1 + C2): that gives 4 C1.
-  const fourC1 = (2 * TRADE.shearModulusKPa) / (1 + ratio);
-  return { restMm, scaleKPa: fourC1 * (TRADE.skinThicknessMm / (restMm / 2)) };
+  const fourC1 = (2 * trade.shearModulusKPa) / (1 + ratio);
+  return { restMm, scaleKPa: fourC1 * (trade.skinThicknessMm / (restMm / 2)) };
 }
 
 function skinKPa({ restMm, scaleKPa }: RubberSkin, widthMm: number, ratio: number): number {
@@ -153,15 +157,21 @@ function skinKPa({ restMm, scaleKPa }: RubberSkin, widthMm: number, ratio: numbe
 interface Skins {
   nominalsMm: readonly number[];
   model?: RubberModel;
+  trade?: Trade | undefined;
 }
 
 /**
  * Pressure (kPa above the air's) in balloons one in the other, filled as one to `widthMm`: the sum over the skins,
  * each at its own stretch from its empty width (`TRADE.restShare` of nominal). Slack skins add nothing.
  */
-export function skinsPressureKPa({ nominalsMm, widthMm, model = BALLOON_RUBBER }: Skins & { widthMm: number }): number {
+export function skinsPressureKPa({
+  nominalsMm,
+  widthMm,
+  trade = TRADE,
+  model = balloonRubber(trade),
+}: Skins & { widthMm: number }): number {
   const ratio = ratioOf(model);
-  return nominalsMm.reduce((sum, nominalMm) => sum + skinKPa(rubberSkin(nominalMm, ratio), widthMm, ratio), 0);
+  return nominalsMm.reduce((sum, nominalMm) => sum + skinKPa(rubberSkin(nominalMm, ratio, trade), widthMm, ratio), 0);
 }
 
 /** Pressure along the way of filling. */
@@ -177,10 +187,11 @@ export function pressureCurve({
   nominalsMm,
   toMm,
   points = 120,
-  model = BALLOON_RUBBER,
+  trade = TRADE,
+  model = balloonRubber(trade),
 }: Skins & { toMm: number; points?: number }): PressurePoint[] {
   const ratio = ratioOf(model);
-  const skins = nominalsMm.map((nominalMm) => rubberSkin(nominalMm, ratio));
+  const skins = nominalsMm.map((nominalMm) => rubberSkin(nominalMm, ratio, trade));
   const fromMm = Math.min(toMm, ...skins.map(({ restMm }) => restMm));
   return Array.from({ length: points }, (_, i) => {
     const widthMm = fromMm + ((toMm - fromMm) * i) / Math.max(1, points - 1);
@@ -207,9 +218,14 @@ export interface Hump {
 }
 
 /** The highest pressure on the way to `toMm`. */
-export function highestPressure({ nominalsMm, toMm, model = BALLOON_RUBBER }: Skins & { toMm: number }): Hump {
+export function highestPressure({
+  nominalsMm,
+  toMm,
+  trade = TRADE,
+  model = balloonRubber(trade),
+}: Skins & { toMm: number }): Hump {
   const ratio = ratioOf(model);
-  const skins = nominalsMm.map((nominalMm) => rubberSkin(nominalMm, ratio));
+  const skins = nominalsMm.map((nominalMm) => rubberSkin(nominalMm, ratio, trade));
   const fromMm = Math.min(toMm, ...skins.map(({ restMm }) => restMm));
   const hump: Hump = { kPa: 0, atMm: fromMm, aloneKPa: 0 };
   for (let i = 1; i <= STEPS; i += 1) {

@@ -3,7 +3,7 @@ import type { CalibrationFit, EstimatedCurve } from '../calibration';
 import { INFLATOR_KINDS, type InflatorKind } from '../inflator';
 import { ok, problem, type Result } from '../result';
 import type { Aim, Showing, Target, TargetProblemCode } from '../target';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { pairLimits, pairTarget, type PairLimits, type Skin } from './pairTarget';
 import { highestPressure, type Hump } from './pressure';
 import { stuffedCurve } from './stuffedCurve';
@@ -63,6 +63,7 @@ interface StuffingOptions {
   showing?: Showing | null;
   /** The most each kind of inflator presses, kPa; `TRADE.inflatorMostKPa` when absent. */
   mostKPa?: Readonly<Record<InflatorKind, number>>;
+  trade?: Trade | undefined;
 }
 
 /**
@@ -73,10 +74,11 @@ interface StuffingOptions {
  * Problems: `inner-larger`, with the largest nominal that would go in (`nearestMm`); those of `resolveTarget`.
  */
 export function skinStuffing({
+  trade = TRADE,
   tier,
   ...options
 }: StuffingOptions & { tier: Aim }): Result<SkinStuffing, PairProblemCode> {
-  const sheet = stuffingSheet({ ...options, tiers: [tier] });
+  const sheet = stuffingSheet({ ...options, tiers: [tier], trade });
   return sheet.ok ? ok(sheet.value[0]!) : sheet;
 }
 
@@ -84,18 +86,18 @@ export function skinStuffing({
 export function stuffingSheet(
   options: StuffingOptions & { tiers: readonly Aim[] },
 ): Result<SkinStuffing[], PairProblemCode> {
-  const { outer, inner, tiers, fit = null, daysStanding = 1, step, showing = null } = options;
-  const { mostKPa = TRADE.inflatorMostKPa } = options;
+  const { outer, inner, tiers, fit = null, daysStanding = 1, step, showing = null, trade = TRADE } = options;
+  const { mostKPa = trade.inflatorMostKPa } = options;
   if (inner.nominalMm > outer.nominalMm + SAME_MM) {
     const fitting = NOMINAL_SIZES_MM.filter((nominalMm) => nominalMm <= outer.nominalMm + SAME_MM);
     const nearestMm = fitting.at(-1) ?? outer.nominalMm;
     return problem('inner-larger', { field: 'inner', detail: { outerMm: outer.nominalMm, nearestMm } });
   }
-  const estimate = fit ? null : estimateOf(outer);
-  const effort = { ...TRADE.stuffedEffort, balloons: 2 };
+  const estimate = fit ? null : estimateOf(outer, trade);
+  const effort = { ...trade.stuffedEffort, balloons: 2 };
   const sheet: SkinStuffing[] = [];
   for (const tier of tiers) {
-    const limits = pairLimits({ outer, inner, fit, daysStanding, shape: tier.shape });
+    const limits = pairLimits({ outer, inner, fit, daysStanding, shape: tier.shape, trade });
     const resolved = pairTarget({
       outer,
       inner,
@@ -106,17 +108,18 @@ export function stuffingSheet(
       step,
       showing,
       pair: limits,
+      trade,
     });
     if (!resolved.ok) return resolved;
     const { pair: _, ...target } = resolved.value;
-    const reasons = reasonsOn(outer, inner, limits, target.widthMm);
+    const reasons = reasonsOn(outer, inner, limits, target.widthMm, trade);
     sheet.push({
       verdict: verdictOf(reasons),
       reasons,
       limits,
       target,
-      ...pressureOf(outer, inner, target.widthMm, mostKPa),
-      neckProudMm: TRADE.neckProudMm,
+      ...pressureOf(outer, inner, target.widthMm, mostKPa, trade),
+      neckProudMm: trade.neckProudMm,
       effort,
     });
   }
@@ -131,14 +134,14 @@ const SAME_MM = 1;
  */
 const SOFT_FRACTION = 0.7;
 
-function estimateOf({ fit, estimate }: Skin): EstimatedCurve | null {
+function estimateOf({ fit, estimate }: Skin, trade: Trade): EstimatedCurve | null {
   const curve = fit ?? estimate;
-  return curve ? stuffedCurve({ outer: curve }) : null;
+  return curve ? stuffedCurve({ outer: curve, trade }) : null;
 }
 
-function reasonsOn(outer: Skin, inner: Skin, limits: PairLimits, widthMm: number): PairReason[] {
+function reasonsOn(outer: Skin, inner: Skin, limits: PairLimits, widthMm: number, trade: Trade): PairReason[] {
   const reasons: PairReason[] = [];
-  const smallestMm = outer.nominalMm * TRADE.smallestFraction;
+  const smallestMm = outer.nominalMm * trade.smallestFraction;
   const limitMm = Math.min(limits.outerMm, limits.innerMm);
   if (limitMm < smallestMm) reasons.push({ code: 'outer-slack', smallestMm, limitMm });
   else if (Math.abs(outer.nominalMm - inner.nominalMm) <= SAME_MM) reasons.push({ code: 'same-nominal' });
@@ -165,8 +168,9 @@ function pressureOf(
   inner: Skin,
   toMm: number,
   most: Readonly<Record<InflatorKind, number>>,
+  trade: Trade,
 ): Pick<SkinStuffing, 'hump' | 'inflators'> {
-  const hump = highestPressure({ nominalsMm: [outer.nominalMm, inner.nominalMm], toMm });
+  const hump = highestPressure({ nominalsMm: [outer.nominalMm, inner.nominalMm], toMm, trade });
   const inflators = INFLATOR_KINDS.map((kind): InflatorVerdict => {
     const mostKPa = most[kind];
     const passes = mostKPa >= hump.kPa;

@@ -1,6 +1,6 @@
 import { sphereVolumeL } from '../balloon';
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /** One point at which latex air is let out. */
 export interface Vent {
@@ -59,25 +59,27 @@ const ROOM_SHARE = 0.9;
  * Problems: `bad-width`, `bad-vents`, `latex-too-small`, `latex-too-large`.
  */
 export function sphereInClear({
+  trade = TRADE,
   latexNominalMm,
   sphereMm,
   vents = 2,
-  gapMm = TRADE.sphereGapMm,
+  gapMm = trade.sphereGapMm,
 }: {
   latexNominalMm: number;
   sphereMm: number;
   vents?: number;
   gapMm?: number;
+  trade?: Trade | undefined;
 }): Result<SphereInClear, SphereProblemCode> {
   for (const [field, mm] of Object.entries({ latexNominalMm, sphereMm, gapMm }))
     if (!(mm > 0 && Number.isFinite(mm))) return problem('bad-width', { field });
   if (vents !== 2 && vents !== 3) return problem('bad-vents', { field: 'vents', detail: { least: 2, most: 3 } });
-  const mostMm = TRADE.sphereLatexMost * latexNominalMm;
+  const mostMm = trade.sphereLatexMost * latexNominalMm;
   const outsideMm = sphereMm + 2 * gapMm;
   if (outsideMm > mostMm)
     return problem('latex-too-small', {
       field: 'latexNominalMm',
-      detail: { nearestMm: mostMm - 2 * gapMm, neededMm: outsideMm / TRADE.sphereLatexMost },
+      detail: { nearestMm: mostMm - 2 * gapMm, neededMm: outsideMm / trade.sphereLatexMost },
     });
   if (sphereMm < LEAST_TAUT * latexNominalMm)
     return problem('latex-too-large', {

@@ -1,5 +1,5 @@
 import type { DoseCurve, EstimatedCurve } from '../calibration';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /** Degrees of freedom that an estimate of how two skins fill is worth, at most. */
 const FREEDOM = 8;
@@ -9,8 +9,14 @@ const FREEDOM = 8;
  * interval wider by what that guess may be off (`TRADE.stuffedDose`). The inner's skin takes up no room that counts.
  * The shape is the outer's; its limits are left to each balloon's own limits.
  */
-export function stuffedCurve({ outer }: { outer: DoseCurve }): EstimatedCurve {
-  const { share, sd } = TRADE.stuffedDose;
+export function stuffedCurve({
+  outer,
+  trade = TRADE,
+}: {
+  outer: DoseCurve;
+  trade?: Trade | undefined;
+}): EstimatedCurve {
+  const { share, sd } = trade.stuffedDose;
   const doseVolumeL = outer.doseVolumeL * share;
   const covariance = outer.covariance.map((row) => row.map((each) => each * share * share));
   covariance[1]![1]! += (sd * outer.doseVolumeL) ** 2;

@@ -1,7 +1,7 @@
 import type { Finish } from '../balloon';
 import type { RoundLimit } from '../calibration';
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { lowerLimit } from './limits';
 import { standingFraction } from './standing';
 
@@ -44,10 +44,12 @@ export function chooseNominal<Option extends NominalOption>({
   widthMm,
   daysStanding,
   models,
+  trade = TRADE,
 }: {
   widthMm: number;
   daysStanding: number;
   models: readonly Option[];
+  trade?: Trade | undefined;
 }): Result<NominalChoice<Option>, 'bad-width' | 'bad-days' | 'no-models'> {
   if (!(widthMm > 0 && Number.isFinite(widthMm))) return problem('bad-width', { field: 'widthMm' });
   if (!(daysStanding >= 0 && daysStanding <= 365)) return problem('bad-days', { field: 'daysStanding' });
@@ -55,7 +57,7 @@ export function chooseNominal<Option extends NominalOption>({
   const suited: NominalChoice<Option>['suited'] = [];
   const unsuited: NominalChoice<Option>['unsuited'] = [];
   for (const model of models) {
-    const reason = unsuitedReason(model, widthMm, daysStanding);
+    const reason = unsuitedReason(model, widthMm, daysStanding, trade);
     if (reason) unsuited.push({ model, reason });
     else suited.push({ model, fraction: widthMm / model.nominalMm });
   }
@@ -67,17 +69,18 @@ function unsuitedReason(
   { nominalMm, finish = 'matte', roundLimit }: NominalOption,
   widthMm: number,
   daysStanding: number,
+  trade: Trade,
 ): UnsuitedReason | null {
   const fraction = widthMm / nominalMm;
   // 10 in of 11 in is common practice on the same day, and a hair under 0.92: the rules are not exact to the third
   // digit.
   const slack = 0.005;
-  if (fraction > TRADE.largestFraction + slack) return { code: 'too-small', fraction };
-  const lower = lowerLimit({ nominalMm, finish });
+  if (fraction > trade.largestFraction + slack) return { code: 'too-small', fraction };
+  const lower = lowerLimit({ nominalMm, finish }, trade);
   if (fraction < lower.fraction - slack) {
     return { code: lower.why === 'shine' ? 'dulls' : 'too-large', fraction };
   }
-  const mostFraction = standingFraction({ days: daysStanding });
+  const mostFraction = standingFraction({ days: daysStanding, trade });
   if (fraction > mostFraction + slack) return { code: 'stands-too-short', fraction, mostFraction };
   if (roundLimit?.kind === 'shown' && widthMm > roundLimit.widthMm + roundLimit.sdMm) {
     return { code: 'oval', limitMm: roundLimit.widthMm };

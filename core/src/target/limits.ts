@@ -1,6 +1,6 @@
 import type { Finish } from '../balloon';
 import type { CalibrationFit, DoseCurve, ShapeLaw } from '../calibration';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { standingFraction } from './standing';
 import type { TierShape } from './tier';
 
@@ -33,6 +33,7 @@ export function upperLimits({
   curve,
   daysStanding,
   of,
+  trade = TRADE,
 }: {
   nominalMm: number;
   fit: CalibrationFit | null;
@@ -40,8 +41,9 @@ export function upperLimits({
   daysStanding: number;
   /** Whose they are, in a pair. */
   of?: 'outer' | 'inner';
+  trade?: Trade | undefined;
 }): UpperLimit[] {
-  const fraction = standingFraction({ days: daysStanding });
+  const fraction = standingFraction({ days: daysStanding, trade });
   const whose = of ? { of } : null;
   const limits: UpperLimit[] = [
     { code: 'standing', days: daysStanding, fraction, limitMm: fraction * nominalMm, ...whose },
@@ -82,13 +84,19 @@ export function limitsFor(limits: readonly UpperLimit[], shape: TierShape): Uppe
 }
 
 /** The smallest useful width of a balloon. */
-export function lowerLimit({ nominalMm, finish }: { nominalMm: number; finish: Finish }): LowerLimit {
+export function lowerLimit(
+  { nominalMm, finish }: { nominalMm: number; finish: Finish },
+  trade: Trade = TRADE,
+): LowerLimit {
   const why = finish === 'mirror' ? 'shine' : 'neck';
-  const fraction = why === 'shine' ? TRADE.smallestShine : TRADE.smallestFraction;
+  const fraction = why === 'shine' ? trade.smallestShine : trade.smallestFraction;
   return { code: 'smallest-useful', why, fraction, limitMm: fraction * nominalMm };
 }
 
 /** The widths that a nominal is useful in for work that must be exact, mm: neither floppy nor hard. */
-export function usefulWidths({ nominalMm }: { nominalMm: number }): { leastMm: number; mostMm: number } {
-  return { leastMm: TRADE.smallestFraction * nominalMm, mostMm: TRADE.largestFraction * nominalMm };
+export function usefulWidths({ nominalMm, trade = TRADE }: { nominalMm: number; trade?: Trade | undefined }): {
+  leastMm: number;
+  mostMm: number;
+} {
+  return { leastMm: trade.smallestFraction * nominalMm, mostMm: trade.largestFraction * nominalMm };
 }

@@ -11,7 +11,7 @@ import {
 import { keptShare } from '../environment';
 import { roundDose } from '../inflator';
 import { ok, problem, type Result } from '../result';
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 import { ceilToStep, floorToStep, roundToStep } from '../units';
 import {
   LIMIT_STATES,
@@ -122,6 +122,7 @@ interface TargetOptions {
   showing?: Showing | null;
   /** Limits to hold to in place of the balloon's own: those of both balloons of a pair. */
   limits?: { upper: UpperLimit[]; lower: LowerLimit };
+  trade?: Trade | undefined;
 }
 
 /**
@@ -149,23 +150,24 @@ export function resolveTarget(options: TargetOptions): Result<Target, TargetProb
     step,
     showing = null,
     limits,
+    trade = TRADE,
   } = options;
   if (!(nominalMm > 0 && Number.isFinite(nominalMm))) return problem('bad-nominal', { field: 'nominalMm' });
   if (!(tier.fraction > 0 && tier.fraction <= 1.2)) return problem('bad-fraction', { field: 'tier.fraction' });
-  const toleranceFraction = tier.toleranceFraction ?? TRADE.toleranceFraction;
+  const toleranceFraction = tier.toleranceFraction ?? trade.toleranceFraction;
   if (!(toleranceFraction > 0 && toleranceFraction <= LARGEST_TOLERANCE))
     return problem('bad-tolerance', { field: 'tier.toleranceFraction' });
   if (!(daysStanding >= 0 && daysStanding <= 365)) return problem('bad-days', { field: 'daysStanding' });
   if (!(step > 0 && step <= nominalMm / 4)) return problem('bad-step', { field: 'step' });
 
   const curve = fit ?? estimate;
-  const all = limits?.upper ?? upperLimits({ nominalMm, fit, curve, daysStanding });
+  const all = limits?.upper ?? upperLimits({ nominalMm, fit, curve, daysStanding, trade });
   const frame: Frame = {
     wishMm: tier.fraction * nominalMm,
     upper: limitsFor(all, tier.shape ?? 'round'),
-    lower: limits?.lower ?? lowerLimit({ nominalMm, finish }),
+    lower: limits?.lower ?? lowerLimit({ nominalMm, finish }, trade),
     step,
-    nearlyMm: TRADE.nearlyShare * nominalMm,
+    nearlyMm: trade.nearlyShare * nominalMm,
   };
   const change = showing ? { ...showing.growth, kept: showing.kept } : STILL;
   const made = making(frame, change);
@@ -200,6 +202,7 @@ export function resolveTarget(options: TargetOptions): Result<Target, TargetProb
       knownMm,
       dose,
       paired: limits !== undefined,
+      trade,
     }),
   });
 }
@@ -343,6 +346,7 @@ interface CautionOptions {
   dose: TargetDose | null;
   /** Round limits are each balloon's own matter. */
   paired: boolean;
+  trade: Trade;
 }
 
 function cautionsOn({
@@ -356,14 +360,15 @@ function cautionsOn({
   knownMm,
   dose,
   paired,
+  trade,
 }: CautionOptions): TargetCaution[] {
   const cautions: TargetCaution[] = [];
   const { widthMm } = made;
   const fraction = widthMm / nominalMm;
-  if (fraction > TRADE.largestFraction) cautions.push({ code: 'nominal-too-small', fraction });
+  if (fraction > trade.largestFraction) cautions.push({ code: 'nominal-too-small', fraction });
   // A wish that low is held up to the smallest useful width: a smaller nominal would serve it better.
   const wanted = Math.min(fraction, tier.fraction);
-  if (wanted < TRADE.smallestFraction) cautions.push({ code: 'nominal-too-large', fraction: wanted });
+  if (wanted < trade.smallestFraction) cautions.push({ code: 'nominal-too-large', fraction: wanted });
   const { leastFraction = 0 } = tier;
   const leastMm = floorToStep({ mm: made.atShow(leastFraction * nominalMm), step: frame.step });
   if (widthMm < leastMm) cautions.push({ code: 'below-tier', fraction, leastFraction });

@@ -1,11 +1,11 @@
-import { TRADE } from '../trade';
+import { TRADE, type Trade } from '../trade';
 
 /**
  * The largest share of nominal that stands for `days` days: the rules of thumb in `TRADE.standing`, straight between
  * them, level outside. 0 is the same day.
  */
-export function standingFraction({ days }: { days: number }): number {
-  const rules = TRADE.standing;
+export function standingFraction({ days, trade = TRADE }: { days: number; trade?: Trade | undefined }): number {
+  const rules = trade.standing;
   const later = rules.findIndex((rule) => rule.days >= days);
   if (later < 0) return rules.at(-1)!.fraction;
   if (later === 0) return rules[0]!.fraction;

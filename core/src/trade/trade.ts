@@ -101,3 +101,6 @@ export const TRADE = {
   usualDoseL: { hand: 0.18, timed: 2, twin: 2 },
   strokeVolumeL: 0.18,
 };
+
+/** A table of such numbers: `TRADE`, or a studio's own. */
+export type Trade = Readonly<typeof TRADE>;
