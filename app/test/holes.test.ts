@@ -1,3 +1,4 @@
+import { TRADE } from '@leggero/core';
 import type { CalibrationRecord, CheckRecord, SizerRecord } from '@leggero/contract';
 
 import { viewCheck } from '@/views/checkView';
@@ -31,12 +32,15 @@ const TEN = plates()[0]!.holes[1]!.id;
 describe('the best hole', () => {
   it('is chosen by what holes measure', () => {
     const wanted = { targetMm: inch(9.5), toleranceMm: 6.35 };
-    expect(bestHole(plates(), wanted)?.choice).toMatchObject({
+    expect(bestHole(plates(), wanted, TRADE)?.choice).toMatchObject({
       how: 'gap',
       hole: { label: '10' },
       gapMm: expect.closeTo(12.7, 6),
     });
-    expect(bestHole(plates(inch(9.55)), wanted)?.choice).toMatchObject({ how: 'just-passes', hole: { label: '10' } });
+    expect(bestHole(plates(inch(9.55)), wanted, TRADE)?.choice).toMatchObject({
+      how: 'just-passes',
+      hole: { label: '10' },
+    });
   });
 
   it('of two sizers is the one of the target’s own size, then the one with the smaller gap', () => {
@@ -47,15 +51,15 @@ describe('the best hole', () => {
       name: 'Fine',
       holes: [{ id: 'f', label: '9¾', widthMm: inch(9.75), measurements: [] }],
     };
-    expect(bestHole([plate!, fine], { targetMm: inch(9.5) })?.sizer.name).toBe('Fine');
-    expect(bestHole([plate!, fine], { targetMm: inch(9) })?.sizer.name).toBe('Plate');
-    expect(bestHole([plate!], { targetMm: inch(12) })).toBeNull();
+    expect(bestHole([plate!, fine], { targetMm: inch(9.5) }, TRADE)?.sizer.name).toBe('Fine');
+    expect(bestHole([plate!, fine], { targetMm: inch(9) }, TRADE)?.sizer.name).toBe('Plate');
+    expect(bestHole([plate!], { targetMm: inch(12) }, TRADE)).toBeNull();
   });
 
   it('counts with the squeeze once a balloon was measured after sizing, and not before', () => {
     const [plate] = plates();
     const wanted = { targetMm: inch(10) + 4, nominalMm: inch(11) };
-    expect(bestHole([plate!], wanted)?.choice).toMatchObject({ how: 'gap', hole: { label: '11' } });
+    expect(bestHole([plate!], wanted, TRADE)?.choice).toMatchObject({ how: 'gap', hole: { label: '11' } });
     const sizings = Array.from({ length: 30 }, (_, i) => ({
       id: String(i),
       holeId: TEN,
@@ -64,10 +68,14 @@ describe('the best hole', () => {
       takenAt: DAY(20),
     }));
     const learned = [{ ...plate!, sizings }];
-    expect(squeezeOf(learned).origin).toBe('measured');
-    expect(bestHole(learned, wanted)?.choice).toMatchObject({ how: 'just-passes', hole: { label: '10' } });
-    expect(nearestOfAll(learned, wanted)?.hole.label).toBe('10');
-    expect(holesNow(plate!, squeezeOf([plate!]), inch(11)).every((hole) => hole.passesMm === undefined)).toBe(true);
+    expect(squeezeOf(learned, TRADE).origin).toBe('measured');
+    expect(bestHole(learned, wanted, TRADE)?.choice).toMatchObject({ how: 'just-passes', hole: { label: '10' } });
+    expect(nearestOfAll(learned, wanted, TRADE)?.hole.label).toBe('10');
+    expect(
+      holesNow(plate!, TRADE, { squeeze: squeezeOf([plate!], TRADE), nominalMm: inch(11) }).every(
+        (hole) => hole.passesMm === undefined,
+      ),
+    ).toBe(true);
   });
 });
 

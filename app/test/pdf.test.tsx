@@ -2,6 +2,7 @@
  * @jest-environment node
  */
 /// <reference types="node" />
+import { TRADE } from '@leggero/core';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 
@@ -39,6 +40,7 @@ describe('target sheets', () => {
       sizers,
       lengths,
       daysStanding: 1,
+      trade: TRADE,
     }),
   );
   const read = async (made: readonly Sheet[]) =>

@@ -1,3 +1,4 @@
+import { TRADE } from '@leggero/core';
 import 'fake-indexeddb/auto';
 
 import { PIECE_FORMS, type PieceDesign, type PieceForm } from '@leggero/contract';
@@ -14,7 +15,7 @@ import { show, someRecords } from './studio';
 const INCH = 25.4;
 const PX = 96;
 const material: Material = {
-  knowledge: { models: [] },
+  knowledge: { models: [], trade: TRADE },
   studio: { stepMm: INCH / 8 },
   chains: [],
   longs: [],

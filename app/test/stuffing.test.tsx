@@ -1,5 +1,5 @@
 import { MODEL_DEFAULTS, type ModelDetail } from '@leggero/contract';
-import { assumedOpacities } from '@leggero/core';
+import { assumedOpacities, TRADE } from '@leggero/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
@@ -150,14 +150,14 @@ describe('a pair on the shelf', () => {
   it('takes its colour from both, and from what was saved once it was', () => {
     const { models } = withPair();
     const pair = models.find((model) => model.id === PAIR_ID)!;
-    const estimated = dresserOf(models)(pair).colourHex;
-    expect(estimated).toBe(expectedColour(partsOf(pair, models)!, assumedOpacities()).colourHex);
+    const estimated = dresserOf(models, TRADE)(pair).colourHex;
+    expect(estimated).toBe(expectedColour(partsOf(pair, models)!, assumedOpacities(), TRADE).colourHex);
     expect(estimated).not.toBe(pair.colourHex);
     const saved = withPair({ seenHex: '#112233' }).models;
-    expect(dresserOf(saved)(saved.find((model) => model.id === PAIR_ID)!).colourHex).toBe('#112233');
-    expect(opacitiesOf(saved).matte.learnedFrom).toBe(1);
+    expect(dresserOf(saved, TRADE)(saved.find((model) => model.id === PAIR_ID)!).colourHex).toBe('#112233');
+    expect(opacitiesOf(saved, TRADE).matte.learnedFrom).toBe(1);
     const single = models[0]!;
-    expect(dresserOf(models)(single)).toBe(single);
+    expect(dresserOf(models, TRADE)(single)).toBe(single);
   });
 
   it('does not teach its line: a stuffed balloon fills unlike the others', () => {

@@ -1,4 +1,4 @@
-import { holeOn, type HoleMeasurement, type HoleNow } from '@leggero/core';
+import { holeOn, TRADE, type HoleMeasurement, type HoleNow, type Trade } from '@leggero/core';
 import { z } from 'zod';
 
 import { changeFields } from './noun';
@@ -50,7 +50,15 @@ function coreMeasurement({ acrossMm, downMm, way, takenAt }: HoleMeasurementReco
 }
 
 /** What a hole was at a moment, or is by its last measurement. */
-export function holeAt({ widthMm, measurements }: Omit<HoleRecord, 'id' | 'label'>, instant?: string): HoleNow {
+export function holeAt(
+  { widthMm, measurements }: Omit<HoleRecord, 'id' | 'label'>,
+  { at, trade = TRADE }: { at?: string; trade?: Trade } = {},
+): HoleNow {
   const hole = { labelledMm: widthMm, measurements: measurements.map(coreMeasurement) };
-  return instant === undefined ? holeOn(hole) : holeOn(hole, dayOf(instant));
+  return holeOn(hole, at === undefined ? Infinity : dayOf(at), trade);
+}
+
+/** Its width alone, which no number of the trade decides, mm. */
+export function holeWidthAt(hole: Omit<HoleRecord, 'id' | 'label'>, at?: string): number {
+  return holeAt(hole, { ...(at === undefined ? {} : { at }), trade: TRADE }).widthMm;
 }

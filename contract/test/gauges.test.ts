@@ -57,9 +57,9 @@ describe('a sizer', () => {
       widthMm: 228.6,
       measurements: [taken(228, '2026-01-01T00:00:00.000Z'), taken(230, '2026-01-11T00:00:00.000Z')],
     };
-    expect(holeAt(worn, '2026-01-06T00:00:00.000Z').widthMm).toBeCloseTo(229, 9);
+    expect(holeAt(worn, { at: '2026-01-06T00:00:00.000Z' }).widthMm).toBeCloseTo(229, 9);
     expect(holeAt(worn).widthMm).toBe(230);
-    expect(holeAt(worn, '2025-01-01T00:00:00.000Z').widthMm).toBe(228);
+    expect(holeAt(worn, { at: '2025-01-01T00:00:00.000Z' }).widthMm).toBe(228);
   });
 });
 

@@ -56,11 +56,13 @@ export interface ProblemDetails {
   'bracket-upside-down': { stopsMm: number; passesMm: number };
   'cannot-lift-itself': { leastL: number; leastMm: number; shortG: number };
   'chains-too-near': LeastMm;
+  contradicts: Bounds & { by: string };
   'drop-beyond-string': MostMm;
   'final-too-small': NearestMm & { within: 'innerMm' | 'outerFirstMm'; withinMm: number };
   'hem-too-high': MostMm;
   'hole-twice': HolePlace;
   'holes-out-of-order': HolePlace;
+  implausible: Bounds;
   'impossible-length': LeastMm & MostMm;
   'inner-larger': NearestMm & { outerMm: number };
   'kerf-over-bridge': { bridgeMm: number };

@@ -20,6 +20,7 @@ export function sample<N extends NounName>(name: N, at = 0): MakeInputOf<N> {
       ...{ id, name: `Tier ${at}`, fraction: 0.35, leastFraction: 0.32, mostFraction: 0.38, purpose: '' },
       position: 9,
     }),
+    constant: () => ({ id, key: ['roundAspect', 'headroomMm'][at % 2]!, value: [1.07, 2200][at % 2]! }),
     person: () => ({ id, name: `Pell ${at}` }),
     pump: () => ({ id, name: `Pump ${at}`, kind: 'hand', doseVolumeL: 0.25 }),
     sizer: () => ({ id, name: `Plate ${at}` }),

@@ -9,6 +9,7 @@ import { Slot } from 'expo-router';
 import { useEffect, useState } from 'react';
 
 import { KnowledgeProvider } from '@/data/knowledge';
+import { TradeProvider } from '@/data/trade';
 import { createQueryClient, RecordsProvider, useDelivery } from '@/data/records';
 import { comeAhead } from '@/device/ahead';
 import { keepApp } from '@/device/newVersion';
@@ -34,11 +35,13 @@ export default function RootLayout() {
     <RecordsProvider client={client}>
       <Delivery />
       <SettledMark />
-      <KnowledgeProvider>
-        <Frame>
-          <Slot />
-        </Frame>
-      </KnowledgeProvider>
+      <TradeProvider>
+        <KnowledgeProvider>
+          <Frame>
+            <Slot />
+          </Frame>
+        </KnowledgeProvider>
+      </TradeProvider>
     </RecordsProvider>
   );
 }

@@ -1,11 +1,20 @@
 import type { PumpRecord, ShelfModel } from '@leggero/contract';
-import { isWidthKind, knowShelf, type ShelfKnowledge } from '@leggero/core';
+import { isWidthKind, sameIn, type Trade } from '@leggero/core';
 import { createContext, startTransition, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 
 import { ask } from '@/device/ask';
-import { learnedOf, questionOf, type Knowledge, type KnowledgeQuestion, type Learned } from '@/views/knowledge';
+import {
+  learn,
+  learnedOf,
+  questionOf,
+  type Knowledge,
+  type KnowledgeQuestion,
+  type Learned,
+  type Lesson,
+} from '@/views/knowledge';
 
 import { usePumps, useShelf } from './records';
+import { useTrade } from './trade';
 
 const KnowledgeContext = createContext<Knowledge | null>(null);
 
@@ -16,10 +25,11 @@ export function KnowledgeProvider({ children }: { children: ReactNode }) {
   // Only balloons that are filled to a width have targets to know.
   const models = useMemo(() => shelf?.filter(({ kind }) => isWidthKind(kind)), [shelf]);
   const pumps = usePumps().data;
-  const learned = useLearned(models, pumps);
+  const trade = useTrade();
+  const learned = useLearned(models, pumps, trade);
   const knowledge = useMemo(
-    () => (models && pumps && learned ? { ...learned, models, pumps } : null),
-    [models, pumps, learned],
+    () => (models && pumps && learned ? { ...learned, models, pumps, trade } : null),
+    [models, pumps, trade, learned],
   );
   return <KnowledgeContext.Provider value={knowledge}>{children}</KnowledgeContext.Provider>;
 }
@@ -32,29 +42,41 @@ export function useKnowledge(): Knowledge | null {
 /** So many readings are learned from within a frame or two, also the first time; a larger shelf is left to a worker. */
 const MOST_AT_ONCE = 60;
 
+/** What was learned of which shelf and inflators. */
+interface LearnedOf {
+  learned: Learned;
+  models: ShelfModel[];
+  pumps: PumpRecord[];
+}
+
 /** At once for a small shelf; else from a worker, with what was learned before until it answers. */
-function useLearned(models: ShelfModel[] | undefined, pumps: PumpRecord[] | undefined): Learned | null {
+function useLearned(models: ShelfModel[] | undefined, pumps: PumpRecord[] | undefined, trade: Trade): Learned | null {
   const atOnce = useMemo(
     () =>
       models && pumps && readingsIn(models) <= MOST_AT_ONCE
-        ? learnedOf(models, knowShelf(questionOf(models, pumps)))
+        ? learnedOf(models, learn(questionOf(models, pumps, trade)))
         : null,
-    [models, pumps],
+    [models, pumps, trade],
   );
-  const [later, setLater] = useState<Learned | null>(null);
+  const [later, setLater] = useState<LearnedOf | null>(null);
+  const stands =
+    later?.models === models &&
+    later?.pumps === pumps &&
+    later !== null &&
+    sameIn(later.learned.lesson.read, later.learned.lesson.trade, trade);
   useEffect(() => {
-    if (!models || !pumps || readingsIn(models) <= MOST_AT_ONCE) return;
+    if (stands || !models || !pumps || readingsIn(models) <= MOST_AT_ONCE) return;
     const worker = new Worker(new URL('./knowledge.worker', window.location.href));
     const given = new AbortController();
-    const question = questionOf(models, pumps);
-    void ask<KnowledgeQuestion, ShelfKnowledge>(worker, { question, signal: given.signal })
+    const question = questionOf(models, pumps, trade);
+    void ask<KnowledgeQuestion, Lesson>(worker, { question, signal: given.signal })
       // A worker whose code is gone, since a newer version was opened in another tab: the page does it, if slower.
-      .catch(() => knowShelf(question))
+      .catch(() => learn(question))
       // Every row of a large shelf is worked out anew with it: in between, the page goes on.
-      .then((shelf) => startTransition(() => setLater(learnedOf(models, shelf))));
+      .then((lesson) => startTransition(() => setLater({ learned: learnedOf(models, lesson), models, pumps })));
     return () => given.abort();
-  }, [models, pumps]);
-  return atOnce ?? (later && models && knowsMost(later, models) ? later : null);
+  }, [models, pumps, trade, stands]);
+  return atOnce ?? (later && models && knowsMost(later.learned, models) ? later.learned : null);
 }
 
 /** So many calibrations that a worker has not seen yet are worked out on the page meanwhile. */

@@ -1,8 +1,5 @@
-import { knowShelf, type ShelfKnowledge } from '@leggero/core';
-
-import type { KnowledgeQuestion } from '@/views/knowledge';
-
 import { answerWith } from '@/device/answer';
+import { learn, type KnowledgeQuestion, type Lesson } from '@/views/knowledge';
 
 /** Works out what a large shelf teaches, off the page's own thread. */
-answerWith<KnowledgeQuestion, ShelfKnowledge>({ work: knowShelf });
+answerWith<KnowledgeQuestion, Lesson>({ work: learn });

@@ -16,6 +16,7 @@ import type {
   StudyRecord,
   TierRecord,
 } from '@leggero/contract';
+import { TRADE, type Trade, tradeWith } from '@leggero/core';
 import { layWrites, NO_ROWS, NOUN_NAMES } from '@leggero/contract';
 import {
   QueryClient,
@@ -139,12 +140,15 @@ const pumpsOf = inOrder('pump');
 const peopleOf = inOrder('person');
 const chainsOf = inOrder('chain');
 const modelsOf = inOrder('model');
+const constantsOf = inOrder('constant');
+const tradeOf = weakMapMemoize((rows: Rows['constant']): Trade => tradeWith(constantsOf({ constant: rows })));
 const studioOf = ({ studio }: Pick<Rows, 'studio'>): Studio => [...studio.values()][0]!;
 const ONLY = {
   studio: ['studio'],
   tier: ['tier'],
   pump: ['pump'],
   person: ['person'],
+  constant: ['constant'],
   chain: ['chain'],
   model: ['model'],
   note: ['note'],
@@ -179,6 +183,17 @@ export function usePieces(): Records<PieceRecord[]> {
   return useView(PIECE_NOUNS, piecesOf);
 }
 
+/** The numbers of the trade that the studio has otherwise. */
+export function useConstants(): Records<RowOf<'constant'>[]> {
+  return useView(ONLY.constant, constantsOf);
+}
+
+/** The trade's numbers as the studio has them. */
+export function useOwnTrade(): Records<Trade> {
+  return useView(ONLY.constant, ownTrade);
+}
+const ownTrade = ({ constant }: Pick<Rows, 'constant'>): Trade => tradeOf(constant);
+
 /** Chains that were laid out and measured. */
 export function useChains(): Records<ChainRecord[]> {
   return useView(ONLY.chain, chainsOf);
@@ -200,15 +215,16 @@ export function useNotes(modelId: string): readonly RowOf<'note'>[] {
 export function useShelf(): Records<ShelfModel[]> {
   const found = useView(SHELF_NOUNS, shelfOf);
   const holes = useMeasuredHoles();
-  const data = found.data && dressed(found.data, holes);
+  const trade = useOwnTrade().data ?? TRADE;
+  const data = found.data && dressed(found.data, holes, trade);
   return { ...found, data };
 }
 
 type Holes = ReturnType<typeof holesById>;
 
 /** A shelf as it is shown: corrected, and in its colours; once for all pages. */
-const dressed = weakMapMemoize((models: ShelfModel[], holes: Holes | null) =>
-  models.map((model) => (holes ? corrected(model, holes) : model)).map(dresserOf(models)),
+const dressed = weakMapMemoize((models: ShelfModel[], holes: Holes | null, trade: Trade) =>
+  models.map((model) => (holes ? corrected(model, holes) : model)).map(dresserOf(models, trade)),
 );
 
 /** The holes by id once some of them are measured; null before, when nothing is to be corrected. */
@@ -232,11 +248,12 @@ export function useModel(id: string): Records<ModelDetail> {
   const rows = useView(DETAIL_NOUNS, asTheyAre);
   const holes = useMeasuredHoles();
   const shelf = useShelf().data;
+  const trade = useOwnTrade().data ?? TRADE;
   const shown = useMemo(() => {
     const model = rows.data && detailOf(rows.data, id);
     const known = model && holes ? corrected(model, holes) : model;
-    return known && shelf ? dresserOf(shelf)(known) : known;
-  }, [rows.data, id, holes, shelf]);
+    return known && shelf ? dresserOf(shelf, trade)(known) : known;
+  }, [rows.data, id, holes, shelf, trade]);
   return useOne(rows, shown);
 }
 

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import {
   linearOf,
   shineOf,
@@ -35,12 +36,13 @@ const CLEAR_DRAWN = 0.45;
  * finish as far as it is stretched.
  */
 export function Balloon({ widthMm, heightMm, nominalMm, colourHex, finish, decor = 'none' }: BalloonProps) {
+  const trade = useTrade();
   const id = useId().replace(/:/g, '');
   const { body, neck } = silhouetteOf({ widthMm, heightMm, nominalMm });
   const fraction = widthMm / nominalMm;
-  const hex = stretchedColour({ colourHex, finish, fraction });
-  const shine = shineOf({ finish, fraction });
-  const opacity = finish === 'clear' ? skinOpacity({ fraction, noted: CLEAR_DRAWN }) : 1;
+  const hex = stretchedColour({ colourHex, finish, fraction }, trade);
+  const shine = shineOf({ finish, fraction }, trade);
+  const opacity = finish === 'clear' ? skinOpacity({ fraction, noted: CLEAR_DRAWN, trade }) : 1;
   return (
     <G>
       <G opacity={opacity}>

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { standardPressureKPa, type Place } from '@leggero/core';
 import { helium } from '@leggero/core/helium';
 import { useState } from 'react';
@@ -24,6 +25,7 @@ interface HeliumCardProps {
 
 /** What a balloon of helium lifts, and what holds it: an estimate, with the caution that goes with the gas. */
 export function HeliumCard({ title, volumeL, massG, place, lengths }: HeliumCardProps) {
+  const trade = useTrade();
   const [weighed, setWeighed] = useState<number | null>(null);
   const [tempC, setTempC] = useState(place.tempC);
   const pressure = standardPressureKPa({ altitudeM: place.altitudeM });
@@ -33,6 +35,7 @@ export function HeliumCard({ title, volumeL, massG, place, lengths }: HeliumCard
     balloonMassG,
     tempC,
     pressureKPa: pressure.ok ? pressure.value : 101.325,
+    trade,
   });
   return (
     <Card title={title}>

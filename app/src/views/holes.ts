@@ -1,5 +1,6 @@
 import {
   holeAt,
+  holeWidthAt,
   type CalibrationRecord,
   type CheckRecord,
   type CheckResultRecord,
@@ -16,7 +17,9 @@ import {
   type HoleNow,
   type Sizing,
   type Squeeze,
+  type Trade,
 } from '@leggero/core';
+import { weakMapMemoize } from 'reselect';
 
 /** A hole as it is now, with whose it is. */
 export interface HoleView {
@@ -36,31 +39,28 @@ export interface SizerChoice {
   choice: HoleChoice<HoleView>;
 }
 
-const SQUEEZES = new WeakMap<readonly SizerRecord[], Squeeze>();
-
 /** What balloons measured after sizing teach, over all sizers. */
-export function squeezeOf(sizers: readonly SizerRecord[]): Squeeze {
-  let squeeze = SQUEEZES.get(sizers);
-  if (!squeeze) {
-    squeeze = learnSqueeze(sizers.flatMap(sizingsOf));
-    SQUEEZES.set(sizers, squeeze);
-  }
-  return squeeze;
-}
+export const squeezeOf = weakMapMemoize((sizers: readonly SizerRecord[], trade: Trade): Squeeze =>
+  learnSqueeze(sizers.flatMap(sizingsOf), trade),
+);
 
 function sizingsOf({ holes, sizings }: SizerRecord): Sizing[] {
   return sizings.flatMap(({ holeId, widthMm, nominalMm, takenAt }) => {
     const hole = holes.find(({ id }) => id === holeId);
-    return hole ? [{ holeMm: holeAt(hole, takenAt).widthMm, widthMm, nominalMm }] : [];
+    return hole ? [{ holeMm: holeWidthAt(hole, takenAt), widthMm, nominalMm }] : [];
   });
 }
 
 /** A sizer's holes as they are now, from small to large; with what passes them, for a balloon of `nominalMm`. */
-export function holesNow(sizer: SizerRecord, squeeze?: Squeeze, nominalMm?: number): HoleView[] {
+export function holesNow(
+  sizer: SizerRecord,
+  trade: Trade,
+  { squeeze, nominalMm }: { squeeze?: Squeeze; nominalMm?: number | undefined } = {},
+): HoleView[] {
   return sizer.holes
     .map((hole): HoleView => {
       const { id, label } = hole;
-      const now = holeAt(hole);
+      const now = holeAt(hole, { trade });
       const { widthMm } = now;
       // Only what was learned moves a hole: the assumed squeeze is a guess.
       const known = squeeze && nominalMm && squeeze.origin === 'measured';
@@ -93,13 +93,13 @@ const LEAST_OWN_MM = 1;
  * The best hole among the studio's sizers: one of the target's own size before any gap, then the smallest gap, then
  * the sizer with most holes.
  */
-export function bestHole(sizers: readonly SizerRecord[], wanted: Wanted): SizerChoice | null {
+export function bestHole(sizers: readonly SizerRecord[], wanted: Wanted, trade: Trade): SizerChoice | null {
   const { targetMm, toleranceMm = 0, nominalMm } = wanted;
-  const squeeze = squeezeOf(sizers);
+  const squeeze = squeezeOf(sizers, trade);
   const ownMm = Math.max(LEAST_OWN_MM, OWN_SHARE * toleranceMm);
   let best: SizerChoice | null = null;
   for (const sizer of [...sizers].sort((a, b) => b.holes.length - a.holes.length)) {
-    const result = chooseHole({ targetMm, holes: holesNow(sizer, squeeze, nominalMm), ownMm });
+    const result = chooseHole({ targetMm, holes: holesNow(sizer, trade, { squeeze, nominalMm }), ownMm });
     if (!result.ok) continue;
     if (!best || gapOf(result.value) < gapOf(best.choice)) best = { sizer, choice: result.value };
   }
@@ -111,10 +111,10 @@ function gapOf(choice: HoleChoice<HoleView>): number {
 }
 
 /** The hole of any sizer whose balloon comes nearest when it just passes. */
-export function nearestOfAll(sizers: readonly SizerRecord[], { targetMm, nominalMm }: Wanted) {
-  const squeeze = squeezeOf(sizers);
+export function nearestOfAll(sizers: readonly SizerRecord[], { targetMm, nominalMm }: Wanted, trade: Trade) {
+  const squeeze = squeezeOf(sizers, trade);
   return nearestHole(
-    sizers.flatMap((sizer) => holesNow(sizer, squeeze, nominalMm)),
+    sizers.flatMap((sizer) => holesNow(sizer, trade, { squeeze, nominalMm })),
     targetMm,
   );
 }
@@ -135,7 +135,7 @@ function through<Taken extends number | null>(
 ): Taken | number {
   if (takenMm === null) return takenMm;
   const hole = holeId === null ? undefined : holes.get(holeId);
-  return hole && hole.measurements.length > 0 ? holeAt(hole, takenAt).widthMm : takenMm;
+  return hole && hole.measurements.length > 0 ? holeWidthAt(hole, takenAt) : takenMm;
 }
 
 /** Calibrations with what was taken through measured holes corrected; the very same records where nothing was. */

@@ -1,8 +1,26 @@
 import { coreBalloon, coreInflator, type CalibrationRecord, type PumpRecord, type ShelfModel } from '@leggero/contract';
-import { knowShelf, type FitOutcome, type Inflator, type ShelfBalloon, type ShelfKnowledge } from '@leggero/core';
+import {
+  knowShelf,
+  type FitOutcome,
+  type Inflator,
+  type ShelfBalloon,
+  type ShelfKnowledge,
+  type Trade,
+  TRADE,
+  watchedTrade,
+} from '@leggero/core';
 
-/** What the shelf teaches, and of which calibrations as they stood then. */
+/** What the shelf teaches, and with which of the trade's numbers. */
+export interface Lesson {
+  shelf: ShelfKnowledge;
+  trade: Trade;
+  /** The numbers it was learned with: while these stay, it stands. */
+  read: ReadonlySet<string>;
+}
+
+/** The same beside the calibrations as they stood then. */
 export interface Learned {
+  lesson: Lesson;
   shelf: ShelfKnowledge;
   /** The outcome of each calibration that was fitted, by the record itself: a changed record has none. */
   fits: WeakMap<CalibrationRecord, FitOutcome>;
@@ -12,33 +30,49 @@ export interface Learned {
 export interface Knowledge extends Learned {
   models: ShelfModel[];
   pumps: PumpRecord[];
+  /** The trade's numbers as the studio has them. */
+  trade: Trade;
 }
 
 /** What a worker is sent to learn from. */
 export interface KnowledgeQuestion {
   balloons: ShelfBalloon[];
   inflators: Map<string, Inflator>;
+  trade: Trade;
 }
 
 /** What a shelf and its inflators teach together. */
-export function knowledgeOf(models: ShelfModel[], pumps: PumpRecord[]): Knowledge {
-  return { ...learnedOf(models, knowShelf(questionOf(models, pumps))), models, pumps };
+export function knowledgeOf(models: ShelfModel[], pumps: PumpRecord[], trade: Trade = TRADE): Knowledge {
+  return { ...learnedOf(models, learn(questionOf(models, pumps, trade))), models, pumps, trade };
 }
 
 /** A shelf as the core learns from it. */
-export function questionOf(models: readonly ShelfModel[], pumps: readonly PumpRecord[]): KnowledgeQuestion {
+export function questionOf(
+  models: readonly ShelfModel[],
+  pumps: readonly PumpRecord[],
+  trade: Trade,
+): KnowledgeQuestion {
   return {
     balloons: models.map(coreBalloon),
     inflators: new Map(pumps.map((pump) => [pump.id, coreInflator(pump)])),
+    trade,
   };
 }
 
+/** What a shelf teaches. */
+export function learn({ trade, ...question }: KnowledgeQuestion): Lesson {
+  const watched = watchedTrade(trade);
+  const shelf = knowShelf({ ...question, trade: watched.trade });
+  return { shelf, trade, read: watched.read };
+}
+
 /** What was learned, beside the records it was learned from. */
-export function learnedOf(models: readonly ShelfModel[], shelf: ShelfKnowledge): Learned {
+export function learnedOf(models: readonly ShelfModel[], lesson: Lesson): Learned {
+  const { shelf } = lesson;
   const fits = new WeakMap<CalibrationRecord, FitOutcome>();
   for (const calibration of models.flatMap(({ calibrations }) => calibrations)) {
     const outcome = shelf.outcomes.get(calibration.id);
     if (outcome) fits.set(calibration, outcome);
   }
-  return { shelf, fits };
+  return { lesson, shelf, fits };
 }

@@ -33,7 +33,6 @@ import {
   type Skin,
   type Target,
   nearestTier,
-  TRADE,
 } from '@leggero/core';
 import { type ComparedModel } from '@leggero/core/calibrating';
 
@@ -74,6 +73,8 @@ export interface ModelView {
   /** The way to the show; null where the piece is made and shown in one place at one time. */
   showing: Showing | null;
   targets: TierTarget[];
+  /** The share of nominal that most work is filled to. */
+  usualFraction: number;
 }
 
 interface ViewOptions {
@@ -90,17 +91,18 @@ interface ViewOptions {
 export function viewModel(options: ViewOptions): ModelView {
   const { model, knowledge, tiers, studio, venue = null, calibrationId } = options;
   const { nominalMm, finish } = model;
+  const { trade } = knowledge;
   const { daysStanding = studio.daysStanding } = options;
   const calibration = model.calibrations.find(({ id }) => id === calibrationId) ?? model.calibrations[0] ?? null;
   const pump = knowledge.pumps.find(({ id }) => id === calibration?.pumpId) ?? knowledge.pumps[0] ?? null;
   const { fit, problem } = calibration ? outcomeOf(model, calibration, pump, knowledge) : NO_READINGS;
   const pair = skinsOf(model, options);
   const estimate = fit || !pump ? null : pair ? pair.estimate : estimateWith(model, pump, knowledge);
-  const hold = holdOf(model, venue?.wraps ?? 2, knowledge.models);
+  const hold = holdOf(model, venue?.wraps ?? 2, knowledge);
   const showing = venue ? showingAt(studio, venue, hold) : null;
   const governingMm = pair ? Math.min(pair.outer.nominalMm, pair.inner.nominalMm) : nominalMm;
   const targets = tiers.flatMap((tier): TierTarget[] => {
-    const asked = { tier, fit, estimate, daysStanding, step: studio.stepMm, showing };
+    const asked = { tier, fit, estimate, daysStanding, step: studio.stepMm, showing, trade };
     const target = pair ? pairTarget({ ...pair, ...asked }) : resolveTarget({ nominalMm, finish, ...asked });
     return target.ok ? [{ tier, target: target.value }] : [];
   });
@@ -116,6 +118,7 @@ export function viewModel(options: ViewOptions): ModelView {
     hold,
     showing,
     targets,
+    usualFraction: trade.usualFraction,
   };
 }
 
@@ -138,7 +141,7 @@ function skinsOf(
   if (!parts) return null;
   const [outer, inner] = [parts.outer, parts.inner].map((part) => skinOf(part, { ...rest, knowledge })) as [Skin, Skin];
   const curve = outer.fit ?? outer.estimate;
-  return { outer, inner, estimate: curve ? stuffedCurve({ outer: curve }) : null };
+  return { outer, inner, estimate: curve ? stuffedCurve({ outer: curve, trade: knowledge.trade }) : null };
 }
 
 /** Readings of one calibration that are fitted anew on the page. */
@@ -151,7 +154,7 @@ function outcomeOf(
   model: ShelfModel,
   calibration: CalibrationRecord,
   pump: PumpRecord | null,
-  { shelf, fits }: Knowledge,
+  { shelf, fits, trade }: Knowledge,
 ): FitOutcome {
   const known = fits.get(calibration);
   if (known) return known;
@@ -160,24 +163,24 @@ function outcomeOf(
   const { id, pumpId: inflatorId } = calibration;
   const inflator = pump ? coreInflator(pump) : ({ kind: 'hand' } as const);
   const readings = calibration.readings.map(coreReading);
-  return fitOnShelf({ balloon: coreBalloon(model), calibration: { id, inflatorId, readings }, inflator, shelf });
+  return fitOnShelf({ balloon: coreBalloon(model), calibration: { id, inflatorId, readings }, inflator, shelf, trade });
 }
 
 /** The curve that a balloon is expected to have with an inflator, from all else on the shelf. */
-export function estimateWith(model: ShelfModel, pump: PumpRecord, { shelf }: Knowledge): EstimatedCurve | null {
+export function estimateWith(model: ShelfModel, pump: PumpRecord, { shelf, trade }: Knowledge): EstimatedCurve | null {
   const { id: inflatorId } = pump;
-  return estimateFor({ balloon: coreBalloon(model), inflatorId, inflator: coreInflator(pump), shelf });
+  return estimateFor({ balloon: coreBalloon(model), inflatorId, inflator: coreInflator(pump), shelf, trade });
 }
 
 /** What a balloon loses by standing: by its own tests, and those of the studio's others brought to its size. */
-function holdOf(model: ShelfModel, wraps: 1 | 2, all: readonly ShelfModel[]): HoldRate {
+function holdOf(model: ShelfModel, wraps: 1 | 2, { models, trade }: Knowledge): HoldRate {
   const { id, nominalMm, holdTests, outerId } = model;
   const closing = { wraps, stuffed: outerId !== null };
-  const others = all
+  const others = models
     .filter((other) => other.id !== id)
     .flatMap((other) => other.holdTests.map((test) => ({ ...coreHoldTest(test), nominalMm: other.nominalMm })));
-  const fitted = fitHold({ tests: holdTests.map(coreHoldTest), closing, nominalMm, others });
-  return fitted.ok ? fitted.value : defaultHoldRate({ ...closing, nominalMm });
+  const fitted = fitHold({ tests: holdTests.map(coreHoldTest), closing, nominalMm, others, trade });
+  return fitted.ok ? fitted.value : defaultHoldRate({ ...closing, nominalMm }, trade);
 }
 
 function showingAt(studio: Studio, venue: Venue, hold: HoldRate): Showing | null {
@@ -200,10 +203,10 @@ export function comparedModel(model: ShelfModel, { fit, curve, hold }: ModelView
 }
 
 /** The target shown first: of the tier nearest to what most work is filled to. */
-export function firstTarget({ targets }: ModelView): TierTarget | undefined {
+export function firstTarget({ targets, usualFraction }: ModelView): TierTarget | undefined {
   const tier = nearestTier(
     targets.map((target) => target.tier),
-    TRADE.usualFraction,
+    usualFraction,
   );
   return targets.find((target) => target.tier === tier);
 }

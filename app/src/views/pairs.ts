@@ -6,6 +6,7 @@ import {
   type SkinOpacities,
   type StretchedSkin,
   type StuffedColour,
+  type Trade,
 } from '@leggero/core';
 
 /** The two balloons of a pair. */
@@ -43,31 +44,35 @@ function stretchedSkins({ outer, inner }: Parts<ModelRecord>): {
 }
 
 /** What the colours saved on a shelf teach of how much each finish hides. */
-export function opacitiesOf(models: readonly ModelRecord[]): SkinOpacities {
+export function opacitiesOf(models: readonly ModelRecord[], trade: Trade): SkinOpacities {
   return learnOpacities(
     models.flatMap((model): SeenColour[] => {
       const parts = model.seenHex === null ? null : partsOf(model, models);
       return parts && model.seenHex !== null ? [{ ...stretchedSkins(parts), seenHex: model.seenHex }] : [];
     }),
+    trade,
   );
 }
 
 /** What a pair is expected to look like. */
-export function expectedColour(parts: Parts<ModelRecord>, opacities: SkinOpacities): StuffedColour {
-  return stuffedColour({ ...stretchedSkins(parts), opacities });
+export function expectedColour(parts: Parts<ModelRecord>, opacities: SkinOpacities, trade: Trade): StuffedColour {
+  return stuffedColour({ ...stretchedSkins(parts), opacities, trade });
 }
 
 /**
  * Dresses models of a shelf in the colour they show: a pair's own once it was seen, else the estimated one. The very
  * same model where nothing changes.
  */
-export function dresserOf(models: readonly ModelRecord[]): <Model extends ModelRecord>(model: Model) => Model {
+export function dresserOf(
+  models: readonly ModelRecord[],
+  trade: Trade,
+): <Model extends ModelRecord>(model: Model) => Model {
   let opacities: SkinOpacities | null = null;
   return (model) => {
     if (model.seenHex !== null) return { ...model, colourHex: model.seenHex };
     const parts = partsOf<ModelRecord>(model, models);
     if (!parts) return model;
-    opacities ??= opacitiesOf(models);
-    return { ...model, colourHex: expectedColour(parts, opacities).colourHex };
+    opacities ??= opacitiesOf(models, trade);
+    return { ...model, colourHex: expectedColour(parts, opacities, trade).colourHex };
   };
 }

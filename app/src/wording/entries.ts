@@ -16,6 +16,7 @@ export const UNKEPT_WORDS: Record<Unkept, string> = {
 const CALLED: Record<NounName, string> = {
   studio: 'the studio’s settings',
   tier: 'a tier',
+  constant: 'a number of the trade',
   person: 'a person',
   pump: 'a pump',
   sizer: 'a sizer',

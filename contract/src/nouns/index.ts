@@ -6,7 +6,7 @@ import { check, checkResult, run, study, studyPerson, studyWidth } from './check
 import { eyeBalloon, eyeCheck } from './eyes';
 import { hole, holeMeasurement, pump, sizer, sizing } from './gauges';
 import { calibration, chain, holdReading, holdTest, model, note, reading, target } from './shelf';
-import { person, studio, tier } from './studio';
+import { constant, person, studio, tier } from './studio';
 
 export { CHECK_DEFAULTS, MOST_IN_STUDY, RESULT_DEFAULTS } from './checks';
 export { EYE_MODES, type EyeMode } from './eyes';
@@ -17,6 +17,7 @@ export { MODEL_DEFAULTS, MOST_BALLOONS, READING_DEFAULTS } from './shelf';
 export const NOUNS = {
   studio,
   tier,
+  constant,
   person,
   pump,
   sizer,

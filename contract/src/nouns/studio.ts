@@ -44,6 +44,24 @@ export const tier = noun({
   order: ['position', 'name'],
 });
 
+/** A number of the trade as this studio has it; of several for one key the last one counts. */
+export const constant = noun({
+  name: 'constant',
+  path: 'constants',
+  row: z.object({
+    id: idSchema,
+    /** Its way within the core's table of such numbers: "roundAspect", "measureSdMm.tape". */
+    key: z.string().trim().min(1).max(60),
+    value: storedNumber(6).min(-100_000).max(100_000),
+    /** Counts up for each key. */
+    revision: z.int().min(1),
+  }),
+  given: { revision: 1 },
+  change: ['value'],
+  order: ['key', 'revision'],
+  numbered: { field: 'revision', among: ['key'], by: 'next' },
+});
+
 /** Someone of the studio. */
 export const person = noun({
   name: 'person',

@@ -1,1 +1,3 @@
-export * from './trade';
+export { numberAt, tradeWith, type OwnNumber } from './ownTrade';
+export { TRADE, type Trade } from './trade';
+export { sameIn, watchedTrade } from './watchedTrade';

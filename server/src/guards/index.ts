@@ -3,6 +3,7 @@ import type { NounName } from '@leggero/contract';
 import type { Guard } from '../records/guard';
 import { chain } from './chain';
 import { checkResult } from './checkResult';
+import { constant } from './constant';
 import { eyeBalloon, eyeCheck } from './eyes';
 import { hole } from './hole';
 import { holdReading } from './holdReading';
@@ -19,6 +20,7 @@ import { tier } from './tier';
 export const GUARDS: { readonly [N in NounName]?: Guard<N> } = {
   chain,
   checkResult,
+  constant,
   eyeBalloon,
   eyeCheck,
   hole,

@@ -1,4 +1,5 @@
 import type { HoldProblemCode, ReadingProblemCode, TierProblemCode } from '@leggero/core';
+import type { ConstantProblemCode } from '@leggero/core/constants';
 import type { LengthReadingProblemCode } from '@leggero/core/modelling';
 
 /** Why a reading is refused, to whoever calls the API or brings a file. The app has sentences beside its fields. */
@@ -20,6 +21,13 @@ export const HOLD_REFUSED: Record<HoldProblemCode, string> = {
   'bad-hours': 'Hours from 0 to 8,760 are possible',
   'bad-width': 'This is no width',
   grew: 'A balloon does not grow by standing: measure again',
+};
+
+/** Why a studio may not have a number of the trade so. */
+export const CONSTANT_REFUSED: Record<ConstantProblemCode, string> = {
+  'unknown-constant': 'No number of the trade has this name',
+  implausible: 'This lies outside of what is plausible for it',
+  contradicts: 'This contradicts another number of the trade',
 };
 
 /** Why a tier is refused. */

@@ -4,7 +4,7 @@ import { and, eq } from 'drizzle-orm';
 import { columnOf, listRows } from './store';
 import type { Writing } from './writing';
 
-type NumberedName = 'target' | 'checkResult';
+type NumberedName = 'constant' | 'target' | 'checkResult';
 
 /** The rows among which a new one is numbered. */
 export function listAlike<N extends NumberedName>(writing: Writing, name: N, make: MakeOf<N>): Promise<RowOf<N>[]> {

@@ -8,6 +8,7 @@ import {
   chains,
   checkResults,
   checks,
+  constants,
   eyeBalloons,
   eyeChecks,
   holdReadings,
@@ -34,6 +35,7 @@ import {
 export const TABLES = {
   studio: studios,
   tier: tiers,
+  constant: constants,
   person: people,
   pump: pumps,
   sizer: sizers,

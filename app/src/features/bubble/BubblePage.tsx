@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { bubbleGapMm, bubbleGasL } from '@leggero/core/stuffing';
 import { latexMassG } from '@leggero/core/helium';
 import type { ShelfModel } from '@leggero/contract';
@@ -31,6 +32,7 @@ const SOUGHT = BUBBLE_WIDTHS.map((value) => ({ value, title: BUBBLE_FIELDS[value
 
 /** A bubble: two of its three widths typed, the third worked out, with its steps at the sizer. */
 export function BubblePage() {
+  const trade = useTrade();
   const { sought, asked, outer, inner, found, steps, change } = useBubble();
   const knowledge = useKnowledge();
   const studio = useStudio().data;
@@ -114,7 +116,7 @@ export function BubblePage() {
             <HeliumCard
               title="If it is to float"
               volumeL={gas.gapL + gas.innerL}
-              massG={latexMassG(outer ?? CLEAR) + latexMassG(inner ?? COLOURED)}
+              massG={latexMassG({ ...(outer ?? CLEAR), trade }) + latexMassG({ ...(inner ?? COLOURED), trade })}
               place={{ tempC: studio.workroomTempC, altitudeM: studio.workroomAltitudeM }}
               lengths={lengths}
             />

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { MM_PER_INCH } from '@leggero/core';
 import { sphereInClear, type SphereInClear } from '@leggero/core/stuffing';
 import { View } from 'react-native';
@@ -22,13 +23,14 @@ const FIRST_MM = 15 * MM_PER_INCH;
 
 /** A stretchy foil sphere in a clear balloon: sizes that match, and when to let air out. */
 export function OrbPage() {
+  const trade = useTrade();
   const [params, ask] = useAddress<'latex' | 'sphere' | 'vents'>();
   const lengths = useLengths();
   const wide = useWide();
   const typedMm = (typed: string | undefined) => (typed === undefined ? FIRST_MM : Number(typed));
   const [latexNominalMm, sphereMm] = [typedMm(params.latex), typedMm(params.sphere)];
   const vents = params.vents === '3' ? 3 : 2;
-  const made = sphereInClear({ latexNominalMm, sphereMm, vents });
+  const made = sphereInClear({ latexNominalMm, sphereMm, vents, trade });
   const problem = made.ok ? null : made.problem;
   const wrong = (field: string) => (problem?.field === field ? sphereProblemText(problem, lengths.text) : undefined);
   return (

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { ShelfModel, Studio } from '@leggero/contract';
 import { MM_PER_INCH, type Result } from '@leggero/core';
 import {
@@ -44,6 +45,7 @@ export interface Bubble {
  * sizers.
  */
 export function useBubble(): Bubble {
+  const trade = useTrade();
   const [params, change] = useAddress<AskedName>();
   const knowledge = useKnowledge();
   const studio = useStudio().data;
@@ -65,7 +67,7 @@ export function useBubble(): Bubble {
   };
   const found = solve();
   const plan = () => {
-    const holes = sizers?.flatMap((sizer) => holesNow(sizer)) ?? [];
+    const holes = sizers?.flatMap((sizer) => holesNow(sizer, trade)) ?? [];
     return found.ok ? bubbleSteps({ widths: found.value, holes, limits }) : null;
   };
   const steps = plan();
@@ -88,5 +90,5 @@ function limitMm(model: ShelfModel | undefined, knowledge: Knowledge | null, stu
     fit?.limits.burstMm ?? Infinity,
   ];
   const tightest = Math.min(...seen);
-  return Number.isFinite(tightest) ? tightest : ruleLimitMm(model);
+  return Number.isFinite(tightest) ? tightest : ruleLimitMm({ ...model, trade: knowledge.trade });
 }

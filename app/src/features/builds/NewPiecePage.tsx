@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { PIECE_FORMS, type PieceForm, type PiecePart, type ShelfModel } from '@leggero/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
@@ -22,6 +23,7 @@ const LOOSE: PiecePart = { modelId: null, colourHex: '#d2577e', finish: 'matte' 
 
 /** What to draw up: a form and a name; its first design is one that works. */
 export function NewPiecePage() {
+  const trade = useTrade();
   const wide = useWide();
   const knowledge = useKnowledge();
   const studio = useStudio().data;
@@ -44,7 +46,7 @@ export function NewPiecePage() {
     setTried(true);
     if (wrong) return;
     const id = newId();
-    const design = firstDesign(form, { part, nominalMm: model?.nominalMm, stepMm: studio.stepMm });
+    const design = firstDesign(form, { part, nominalMm: model?.nominalMm, stepMm: studio.stepMm, trade });
     write({ put: 'piece', row: { id, name: name.trim(), design, createdAt: nowUtc() } });
     router.replace(`/builds/${id}`);
   };
@@ -90,6 +92,7 @@ interface FormTileProps {
 }
 
 function FormTile({ form, part, stepMm, chosen, onPress }: FormTileProps) {
+  const trade = useTrade();
   const { title, note } = FORM_WORDS[form];
   return (
     <Pressable
@@ -102,7 +105,7 @@ function FormTile({ form, part, stepMm, chosen, onPress }: FormTileProps) {
         `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
       }
     >
-      <PieceStill id={`first ${form}`} design={firstDesign(form, { part, stepMm })} size={64} />
+      <PieceStill id={`first ${form}`} design={firstDesign(form, { part, stepMm, trade })} size={64} />
       <Words look="strong" className={chosen ? 'text-pine' : ''}>
         {title}
       </Words>

@@ -1,8 +1,7 @@
 import type { PieceDesign, PieceForm, PiecePart } from '@leggero/contract';
-import { MM_PER_INCH, roundToStep, TRADE } from '@leggero/core';
+import { MM_PER_INCH, roundToStep, TRADE, type Trade } from '@leggero/core';
 import { usualLeanDeg } from '@leggero/core/linking';
 
-const { spokes } = TRADE.practisedBasket;
 const inches = (count: number) => count * MM_PER_INCH;
 /** Linking work is under-inflated: rounder and longer-lived (common practice). */
 const LINK_SHARE = 0.8;
@@ -10,7 +9,12 @@ const LINK_SHARE = 0.8;
 /** A design that works, to begin from: of the balloon at hand, 6 in where there is none. */
 export function firstDesign(
   form: PieceForm,
-  { part, nominalMm = inches(6), stepMm }: { part: PiecePart; nominalMm?: number | undefined; stepMm: number },
+  {
+    part,
+    nominalMm = inches(6),
+    stepMm,
+    trade = TRADE,
+  }: { part: PiecePart; nominalMm?: number | undefined; stepMm: number; trade?: Trade },
 ): PieceDesign {
   const widthMm = roundToStep({ mm: LINK_SHARE * nominalMm, step: stepMm });
   const repeat = [{ ...part, widthMm }];
@@ -58,9 +62,11 @@ export function firstDesign(
         by: 'base',
         // A basket's rings grow: its spokes are as small a share of nominal as is practised on a 6 in.
         baseMm:
-          form === 'basket' ? roundToStep({ mm: (inches(spokes) * nominalMm) / inches(6), step: stepMm }) : widthMm,
+          form === 'basket'
+            ? roundToStep({ mm: (inches(trade.practisedBasket.spokes) * nominalMm) / inches(6), step: stepMm })
+            : widthMm,
         mouthMm: inches(6),
-        leanDeg: usualLeanDeg(form),
+        leanDeg: usualLeanDeg(form, trade),
         stepMm: Math.min(stepMm, inches(1 / 8)),
         parts: {},
         usual: part,

@@ -1,5 +1,6 @@
+import { useTrade } from '@/data/trade';
 import type { CheckRecord, PieceRecord } from '@leggero/contract';
-import { HOLE_ANSWERS } from '@leggero/core';
+import { HOLE_ANSWERS, type Trade } from '@leggero/core';
 import { router } from 'expo-router';
 import Undo from 'lucide-react-native/icons/undo-2';
 import { useDeferredValue, useState } from 'react';
@@ -43,6 +44,7 @@ export function CheckPage({ checkId, ...shown }: ShownModel & { checkId: string 
 }
 
 function Run(props: ShownModel & { check: CheckRecord }) {
+  const trade = useTrade();
   const { model, sizers, check } = props;
   const lengths = useLengths();
   const wide = useWide();
@@ -57,8 +59,8 @@ function Run(props: ShownModel & { check: CheckRecord }) {
   const done = results.length >= size || view.lot?.state === 'rejected';
   const piece = usePieces().data?.find(({ id }) => id === check.pieceId);
   const rest = restOf(piece, check);
-  const hole = bestHole(sizers, { targetMm, toleranceMm, nominalMm: model.nominalMm });
-  const around = holesAround(hole, targetMm);
+  const hole = bestHole(sizers, { targetMm, toleranceMm, nominalMm: model.nominalMm }, trade);
+  const around = holesAround(hole, targetMm, trade);
 
   /** A check that has begun stays; one without a result is planned anew. */
   const plan = (chosen: CheckPlan) => {
@@ -201,10 +203,10 @@ function addressAfter({ pieceId, modelId }: CheckRecord, { next }: Rest) {
 const MOST_AROUND = 3;
 
 /** The holes nearest to the target, of the sizer at hand, from small to large. */
-function holesAround(choice: SizerChoice | null, targetMm: number): HoleView[] {
+function holesAround(choice: SizerChoice | null, targetMm: number, trade: Trade): HoleView[] {
   if (!choice) return [];
   const apart = ({ widthMm }: HoleView) => Math.abs(widthMm - targetMm);
-  return holesNow(choice.sizer)
+  return holesNow(choice.sizer, trade)
     .sort((a, b) => apart(a) - apart(b))
     .slice(0, MOST_AROUND)
     .sort((a, b) => a.widthMm - b.widthMm);

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { SizerRecord } from '@leggero/contract';
 import { circumferenceMm, workToleranceMm } from '@leggero/core';
 import { substitute } from '@leggero/core/calibrating';
@@ -24,18 +25,20 @@ interface StandInProps {
 
 /** How the second balloon reaches the first one's width, and what to mind. */
 export function StandIn({ from, to, widthMm, sizers }: StandInProps) {
+  const trade = useTrade();
   const lengths = useLengths();
   const result = substitute({
     from: comparedModel(from.model, from.view),
     to: comparedModel(to.model, to.view),
     widthMm,
+    trade,
   });
   if (!result.ok) return null;
   const { dose, givesMm, cautions } = result.value;
   const kind = to.view.curve?.inflator ?? 'hand';
   const { nominalMm } = to.model;
-  const toleranceMm = workToleranceMm({ work: 'classic', nominalMm });
-  const hole = bestHole(sizers, { targetMm: widthMm, toleranceMm, nominalMm })?.choice;
+  const toleranceMm = workToleranceMm({ work: 'classic', nominalMm, trade });
+  const hole = bestHole(sizers, { targetMm: widthMm, toleranceMm, nominalMm }, trade)?.choice;
   return (
     <Card title={`${modelName(to.model)} in place of ${modelName(from.model)}`}>
       <View className="flex-row gap-2">

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { EyeCheckRecord, PersonRecord } from '@leggero/contract';
 import { controlConstants } from '@leggero/core';
 import { Link } from 'expo-router';
@@ -18,11 +19,12 @@ import { viewEyeCheck } from './viewEyeCheck';
 
 /** Sessions of one person: how bias and spread went from one to the next, and each with its figures. */
 export function EyeHistory({ person, checks }: { person: PersonRecord; checks: readonly EyeCheckRecord[] }) {
+  const trade = useTrade();
   const { text, fine } = useLengths();
   const knowledge = useKnowledge();
   const rows = checks.map((check) => {
     const model = knowledge?.models.find(({ id }) => id === check.modelId);
-    const view = model ? viewEyeCheck(check, model.nominalMm) : null;
+    const view = model ? viewEyeCheck(check, model.nominalMm, trade) : null;
     const part = view?.parts.find(({ personId }) => personId === person.id) ?? view?.parts[0];
     return { check, model, view, judgement: part?.judgement ?? null };
   });

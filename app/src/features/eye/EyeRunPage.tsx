@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { EyeCheckRecord, PersonRecord, ShelfModel } from '@leggero/contract';
 import { router } from 'expo-router';
 import Undo from 'lucide-react-native/icons/undo-2';
@@ -78,9 +79,10 @@ interface RunProps {
 }
 
 function Run({ check, people, model }: RunProps) {
+  const trade = useTrade();
   const { text } = useLengths();
   const [early, setEarly] = useState(false);
-  const view = viewEyeCheck(check, model.nominalMm);
+  const view = viewEyeCheck(check, model.nominalMm, trade);
   const nameOf = (id: string | null) => people.find((person) => person.id === id)?.name ?? 'Someone';
   const { filled, total, measured } = view;
   const step = filled < total && !early ? 'fill' : measured < filled ? 'measure' : 'verdict';

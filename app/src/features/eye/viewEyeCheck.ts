@@ -1,5 +1,5 @@
 import { eyeBalloonCount, type EyeCheckRecord } from '@leggero/contract';
-import { pairMismatch, workToleranceMm, type PairMismatch } from '@leggero/core';
+import { pairMismatch, workToleranceMm, type PairMismatch, type Trade } from '@leggero/core';
 import { compareEyes, judgeEye, type EyeComparison, type EyeJudgement, type EyeProblemCode } from '@leggero/core/eye';
 
 /** One person's part of a session. */
@@ -20,14 +20,14 @@ export interface EyeView {
   pairs: PairMismatch | null;
 }
 
-export function viewEyeCheck(check: EyeCheckRecord, nominalMm: number): EyeView {
+export function viewEyeCheck(check: EyeCheckRecord, nominalMm: number, trade: Trade): EyeView {
   const { mode, size, balloons, targetMm, personId, secondPersonId } = check;
   const widthsOf = (from: number, to: number) =>
     balloons.flatMap(({ position, widthMm }) =>
       position >= from && position < to && widthMm !== null ? [widthMm] : [],
     );
   const part = (id: string, widthsMm: number[]): EyePart => {
-    const judged = judgeEye({ targetMm, nominalMm, widthsMm });
+    const judged = judgeEye({ targetMm, nominalMm, widthsMm, trade });
     return {
       personId: id,
       widthsMm,
@@ -44,11 +44,11 @@ export function viewEyeCheck(check: EyeCheckRecord, nominalMm: number): EyeView 
     measured: balloons.filter(({ widthMm }) => widthMm !== null).length,
     parts,
     comparison: first?.judgement && second?.judgement ? compareEyes(first.widthsMm, second.widthsMm) : null,
-    pairs: mode === 'pairs' ? pairsOf(check, nominalMm) : null,
+    pairs: mode === 'pairs' ? pairsOf(check, nominalMm, trade) : null,
   };
 }
 
-function pairsOf({ balloons }: EyeCheckRecord, nominalMm: number): PairMismatch | null {
+function pairsOf({ balloons }: EyeCheckRecord, nominalMm: number, trade: Trade): PairMismatch | null {
   const widths = new Map(balloons.map(({ position, widthMm }) => [position, widthMm]));
   const exact = (mm: number) => ({ lowMm: mm, highMm: mm });
   const filled = [...widths].flatMap(([position, left]) => {
@@ -57,7 +57,7 @@ function pairsOf({ balloons }: EyeCheckRecord, nominalMm: number): PairMismatch 
   });
   const mismatch = pairMismatch({
     pairs: filled,
-    toleranceMm: workToleranceMm({ work: 'classic', nominalMm }),
+    toleranceMm: workToleranceMm({ work: 'classic', nominalMm, trade }),
   });
   return mismatch.ok ? mismatch.value : null;
 }

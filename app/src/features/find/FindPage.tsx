@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { ShelfModel } from '@leggero/contract';
 import { chooseNominal, MM_PER_INCH } from '@leggero/core';
 import { router, useLocalSearchParams } from 'expo-router';
@@ -23,6 +24,7 @@ const FIRST_MM = 9 * MM_PER_INCH;
 
 /** A width is wanted: which balloon of the shelf suits, and why the others do not. */
 export function FindPage() {
+  const trade = useTrade();
   const { width, days } = useLocalSearchParams<Record<'width' | 'days', string>>();
   const lengths = useLengths();
   const wide = useWide();
@@ -45,7 +47,7 @@ export function FindPage() {
     finish: model.finish,
     roundLimit: roundLimitOf(model, knowledge),
   }));
-  const choice = chooseNominal({ widthMm, daysStanding, models });
+  const choice = chooseNominal({ widthMm, daysStanding, models, trade });
   return (
     <Page title="Find a balloon" subtitle="For a width that is wanted" back={back}>
       <View className="w-full max-w-[640px] gap-4">

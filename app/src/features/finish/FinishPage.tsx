@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { heightAtMm, sphereVolumeL } from '@leggero/core';
 import { DECOR_NOTES, printShift, shineAdvice, splitInTwo } from '@leggero/core/finish';
 import { View } from 'react-native';
@@ -31,6 +32,7 @@ import { StretchPicture, TwoPicture } from './StretchPicture';
  * What stretch does to a balloon's colour and shine, how to keep a small mirror shining, and what is on it or in it.
  */
 export function FinishPage({ model, view }: ShownModel) {
+  const trade = useTrade();
   const [params, ask] = useAddress<'width' | 'share'>();
   const lengths = useLengths();
   const wide = useWide();
@@ -43,6 +45,7 @@ export function FinishPage({ model, view }: ShownModel) {
   const shift = printShift({
     widthMm: targetMm,
     heightMm: heightAtMm({ fit: view.curve, widthMm: targetMm }),
+    trade,
   });
   return (
     <Page title={modelName(model)} subtitle={`${FINISH_WORDS[finish]} finish`} back={`/shelf/${model.id}`}>
@@ -73,7 +76,7 @@ export function FinishPage({ model, view }: ShownModel) {
               />
               {finish === 'mirror' && split.ok ? (
                 <Words look="strong" role="status">
-                  {shineText(shineAdvice({ nominalMm, widthMm }), text)}
+                  {shineText(shineAdvice({ nominalMm, widthMm, trade }), text)}
                 </Words>
               ) : null}
               {split.ok ? (

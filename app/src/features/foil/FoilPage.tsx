@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { ModelDetail, Studio } from '@leggero/contract';
 import { MM_PER_INCH, type FoilKind } from '@leggero/core';
 import { bodyWhenFull, flatAreaMm2, foilHeadroom, type FoilBody } from '@leggero/core/foil';
@@ -51,6 +52,7 @@ interface ShownProps {
 }
 
 function Shown({ model, kind, studio }: ShownProps) {
+  const trade = useTrade();
   const lengths = useLengths();
   const wide = useWide();
   const { text } = lengths;
@@ -102,7 +104,7 @@ function Shown({ model, kind, studio }: ShownProps) {
           <HeliumCard
             title="If it is to float"
             volumeL={body.volumeL}
-            massG={foilMassG({ areaMm2: flatAreaMm2(model) })}
+            massG={foilMassG({ areaMm2: flatAreaMm2(model), trade })}
             place={from}
             lengths={lengths}
           />
@@ -133,10 +135,11 @@ function bodyText(
 }
 
 function Headroom({ from }: { from: { tempC: number; altitudeM: number } }) {
+  const trade = useTrade();
   const [params, ask] = useAddress<'temp' | 'alt'>();
   const tempC = Number(params.temp ?? 33);
   const altitudeM = Number(params.alt ?? from.altitudeM);
-  const room = foilHeadroom({ from, to: { tempC, altitudeM } });
+  const room = foilHeadroom({ from, to: { tempC, altitudeM }, trade });
   return (
     <Card title="Room for heat">
       <View className="gap-3">

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { coreHoldTest, type HoldTestRecord } from '@leggero/contract';
 import { holdLaws } from '@leggero/core';
 import { useState } from 'react';
@@ -23,13 +24,14 @@ import { HoldTestCard } from './HoldTestCard';
 
 /** Balloons left standing: tie one, measure it again later, and targets know what a night costs. */
 export function HoldPage(shown: ShownModel) {
+  const trade = useTrade();
   const { model, view } = shown;
   const wide = useWide();
   const tests = model.holdTests;
   const chart =
     tests.length > 0 ? (
       <Card title="Width kept">
-        <HoldChart tests={tests} laws={holdLaws(tests.map(coreHoldTest), model.nominalMm)} />
+        <HoldChart tests={tests} laws={holdLaws(tests.map(coreHoldTest), model.nominalMm, trade)} />
       </Card>
     ) : null;
   const list = tests.map((test) => <HoldTestCard key={test.id} test={test} />);

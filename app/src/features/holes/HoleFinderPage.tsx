@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { KINDS_OF_WORK, widthCost, workToleranceMm } from '@leggero/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
@@ -26,6 +27,7 @@ const FIRST_SHARE = 0.91;
  * address.
  */
 export function HoleFinderPage() {
+  const trade = useTrade();
   const { width, model: modelId } = useLocalSearchParams<Record<'width' | 'model', string>>();
   const sizers = useSizers().data;
   const knowledge = useKnowledge();
@@ -50,10 +52,10 @@ export function HoleFinderPage() {
   const { nominalMm } = model;
   const asked = Number(width);
   const targetMm = asked > 0 ? asked : Math.round((FIRST_SHARE * nominalMm) / lengths.stepMm) * lengths.stepMm;
-  const toleranceMm = workToleranceMm({ work: 'classic', nominalMm });
+  const toleranceMm = workToleranceMm({ work: 'classic', nominalMm, trade });
   const wanted = { targetMm, toleranceMm, nominalMm };
-  const best = bestHole(sizers, wanted);
-  const nearest = nearestOfAll(sizers, wanted);
+  const best = bestHole(sizers, wanted, trade);
+  const nearest = nearestOfAll(sizers, wanted, trade);
   const cost = nearest && widthCost({ targetMm, widthMm: targetMm + nearest.offMm });
   return (
     <Page title="Find a hole" subtitle={`${modelName(model)}, ${model.colourName}`} back={back}>
@@ -82,7 +84,7 @@ export function HoleFinderPage() {
                 <Words look="quiet">A column or a chain scales with its balloons: common practice.</Words>
                 <View className="mt-1 flex-row flex-wrap gap-2">
                   {KINDS_OF_WORK.map((work) => {
-                    const fits = Math.abs(nearest.offMm) <= workToleranceMm({ work, nominalMm });
+                    const fits = Math.abs(nearest.offMm) <= workToleranceMm({ work, nominalMm, trade });
                     return (
                       <Chip
                         key={work}
@@ -98,7 +100,7 @@ export function HoleFinderPage() {
           <Card title="Every sizer">
             <View role="list">
               {sizers.map((sizer) => {
-                const own = bestHole([sizer], wanted);
+                const own = bestHole([sizer], wanted, trade);
                 return (
                   <View key={sizer.id} role="listitem" className="border-b border-line py-2">
                     <Words look="strong">{sizer.keeper ? `${sizer.name} (${sizer.keeper})` : sizer.name}</Words>

@@ -1,5 +1,6 @@
+import { useTrade } from '@/data/trade';
 import type { SizerRecord } from '@leggero/contract';
-import { KINDS_OF_WORK, workToleranceMm } from '@leggero/core';
+import { KINDS_OF_WORK, workToleranceMm, type Trade } from '@leggero/core';
 import { View } from 'react-native';
 
 import { holesNow, type HoleView } from '@/views/holes';
@@ -32,6 +33,7 @@ const CLASSIC_SHARE = 0.91;
 
 /** The sizers of the studio and its crew side by side: do balloons sized in one match those sized in another? */
 export function SizersComparedPage() {
+  const trade = useTrade();
   const sizers = useSizers().data;
   const wide = useWide();
   const back = wide ? undefined : '/gauges';
@@ -50,7 +52,7 @@ export function SizersComparedPage() {
       </Page>
     );
   }
-  const shared = sharedHoles(used);
+  const shared = sharedHoles(used, trade);
   return (
     <Page title="Sizers compared" subtitle={counted(used.length, 'sizer')} back={back}>
       <Card title="How far each hole is off its label">
@@ -80,9 +82,10 @@ export function SizersComparedPage() {
 }
 
 function SharedHole({ same: { labelledMm, label, holes, apartMm } }: { same: SameHole }) {
+  const trade = useTrade();
   const { text, exact, fine } = useLengths();
   const tooMuch = KINDS_OF_WORK.filter(
-    (work) => apartMm > workToleranceMm({ work, nominalMm: labelledMm / CLASSIC_SHARE }),
+    (work) => apartMm > workToleranceMm({ work, nominalMm: labelledMm / CLASSIC_SHARE, trade }),
   );
   const measured = holes.every(({ now }) => now.origin === 'measured');
   const state = tooMuch.length > 0 ? 'differ' : measured ? 'match' : 'unknown';
@@ -124,9 +127,9 @@ const STATES = {
 } as const;
 
 /** Holes of the same label in two sizers or more, those furthest apart first. */
-function sharedHoles(sizers: readonly SizerRecord[]): SameHole[] {
+function sharedHoles(sizers: readonly SizerRecord[], trade: Trade): SameHole[] {
   const all = sizers
-    .flatMap((sizer) => holesNow(sizer).map((hole) => ({ hole, labelledMm: hole.widthMm - hole.now.offMm })))
+    .flatMap((sizer) => holesNow(sizer, trade).map((hole) => ({ hole, labelledMm: hole.widthMm - hole.now.offMm })))
     .sort((a, b) => a.labelledMm - b.labelledMm);
   const groups: { labelledMm: number; holes: HoleView[] }[] = [];
   for (const { hole, labelledMm } of all) {

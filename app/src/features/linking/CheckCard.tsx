@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { PieceRecord } from '@leggero/contract';
 import { router } from 'expo-router';
 import { View } from 'react-native';
@@ -24,6 +25,7 @@ const MOST_IN_CHECK = 1000;
 
 /** Every balloon of a piece is checked, not a sample: a run with one part for each size. */
 export function CheckCard({ piece, sizes, basis }: CheckCardProps) {
+  const trade = useTrade();
   const known = sizes.filter(({ part, count }) => modelOf(part, basis) && count > 0);
   const inOrder = [...piece.checks].sort(
     (a, b) => a.startedAt.localeCompare(b.startedAt) || (a.place ?? 0) - (b.place ?? 0),
@@ -34,11 +36,15 @@ export function CheckCard({ piece, sizes, basis }: CheckCardProps) {
     const startedAt = nowUtc();
     const runId = newId();
     const checks = known.map((size, place) => {
-      const hole = bestHole(basis.sizers, {
-        targetMm: size.widthMm,
-        toleranceMm: size.toleranceMm,
-        nominalMm: nominalOf(size.part, basis),
-      });
+      const hole = bestHole(
+        basis.sizers,
+        {
+          targetMm: size.widthMm,
+          toleranceMm: size.toleranceMm,
+          nominalMm: nominalOf(size.part, basis),
+        },
+        trade,
+      );
       const { id: holeId, widthMm: holeMm } = hole?.choice.hole ?? { id: null, widthMm: null };
       return {
         put: 'check' as const,

@@ -1,6 +1,6 @@
 import { usualLeanDeg, type LinkProblemCode } from '@leggero/core/linking';
 import type { ClosedDesign } from '@leggero/contract';
-import { formatLength, MM_PER_INCH, STEP_MM, TRADE, type Problem } from '@leggero/core';
+import { formatLength, MM_PER_INCH, STEP_MM, type Problem, type Trade } from '@leggero/core';
 import { View } from 'react-native';
 
 import type { Lengths } from '@/views/lengths';
@@ -39,22 +39,20 @@ function stepsIn({ unit }: Lengths, chosenMm: number) {
   }));
 }
 
-const { spokes, firstRing, upperRing, ties } = TRADE.practisedBasket;
 /** A basket as it is practised: six spokes, two rings. */
-const PRACTISED = {
-  count: 6,
-  rings: 2,
-  by: 'base',
-  baseMm: spokes * MM_PER_INCH,
-  leanDeg: usualLeanDeg('basket'),
-} as const;
+function practised(trade: Trade) {
+  const baseMm = trade.practisedBasket.spokes * MM_PER_INCH;
+  return { count: 6, rings: 2, by: 'base', baseMm, leanDeg: usualLeanDeg('basket', trade) } as const;
+}
 
-function practisedText(text: (mm: number) => string): string {
+function practisedText({ practisedBasket }: Trade, text: (mm: number) => string): string {
+  const { spokes, firstRing, upperRing, ties } = practisedBasket;
   return [spokes, firstRing, upperRing, ties].map((inches) => text(inches * MM_PER_INCH)).join(' · ');
 }
 
 /** What a closed form is made to. */
 export function ClosedFields({ design, basis, problem, counts, rings, change }: ClosedFieldsProps) {
+  const { trade } = basis.knowledge;
   const { text } = basis.lengths;
   const { form, count } = design;
   const wrong = (field: string) => (problem?.field === field ? linkProblemText(problem, text) : undefined);
@@ -100,8 +98,8 @@ export function ClosedFields({ design, basis, problem, counts, rings, change }: 
       ) : null}
       {form === 'basket' ? (
         <Button
-          title={`As practised: ${practisedText(text)}`}
-          onPress={() => change({ ...PRACTISED, stepMm: design.stepMm })}
+          title={`As practised: ${practisedText(trade, text)}`}
+          onPress={() => change({ ...practised(trade), stepMm: design.stepMm })}
         />
       ) : null}
       <View className="flex-row flex-wrap gap-3">

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { ClosedDesign } from '@leggero/contract';
 import { countsOf, handleLine, pullOne, workingRings } from '@leggero/core/linking';
 import { useState } from 'react';
@@ -29,6 +30,7 @@ import { partOf, viewClosed, type ClosedView } from '@/parts/piece/viewClosed';
 
 /** A basket or another closed form: exact sizes, the steps that close best, and what one wrong balloon does. */
 export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
+  const trade = useTrade();
   const { piece, basis } = shown;
   const { design, change, view, problem } = usePiece(shown, viewClosed);
   const [seen, setSeen] = useState<Seen>('side');
@@ -38,7 +40,7 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
   const at = view && tapped !== null && tapped < view.spheres.length ? tapped : null;
   const pulled =
     view && at !== null
-      ? pullOne({ spheres: view.spheres, closing: view.closing, form: view.snapped.form, at, offMm })
+      ? pullOne({ spheres: view.spheres, closing: view.closing, form: view.snapped.form, at, offMm, trade })
       : null;
   const spheres = pulled?.spheres ?? view?.spheres ?? [];
   const key = at === null ? (view?.sizes[0]?.key ?? null) : spheres[at]!.key;
@@ -99,7 +101,10 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
             problem={problem}
             change={change}
             counts={countsOf(form)}
-            rings={workingRings({ kind: form, count, baseMm: design.baseMm, leanDeg: design.leanDeg, jointMm: 0 })}
+            rings={workingRings(
+              { kind: form, count, baseMm: design.baseMm, leanDeg: design.leanDeg, jointMm: 0 },
+              trade,
+            )}
           />
         </>
       }

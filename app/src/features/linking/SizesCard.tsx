@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { alikeSizes } from '@leggero/core/linking';
 import { Pressable, View } from 'react-native';
 import Svg, { Circle } from 'react-native-svg';
@@ -19,8 +20,9 @@ interface SizesCardProps {
 
 /** The sizes of a piece: how many of each, how it closes, and what looks like it. A tap asks for its target. */
 export function SizesCard({ sizes, basis, chosen, onChoose }: SizesCardProps) {
+  const trade = useTrade();
   const { text, fine } = basis.lengths;
-  const alike = alikeSizes(sizes);
+  const alike = alikeSizes(sizes, trade);
   const titleOf = (key: string) => sizes.find((size) => size.key === key)?.title ?? key;
   return (
     <Card title="Sizes">

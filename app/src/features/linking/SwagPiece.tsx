@@ -1,5 +1,5 @@
+import { useTrade } from '@/data/trade';
 import type { DesignOf } from '@leggero/contract';
-import { TRADE } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -22,12 +22,13 @@ import { viewSwag } from '@/parts/piece/viewHanging';
 
 /** Swags between fixings: how long, how many, how steep, how low. */
 export function SwagPiece(shown: ShownPiece<DesignOf<'swag'>>) {
+  const trade = useTrade();
   const { piece, basis } = shown;
   const { design, change, view, wrong } = usePiece(shown, viewSwag);
   const [chosen, setChosen] = useState<string | null>(null);
   const { text } = basis.lengths;
   const single = design.bays === 1 && design.rows === 1;
-  const needMm = TRADE.headroomMm;
+  const needMm = trade.headroomMm;
   const low = view !== null && design.walkedUnder && view.lowestMm < needMm;
   const lines: RoomLine[] = [
     { title: text(design.fixingsMm), highMm: design.fixingsMm },

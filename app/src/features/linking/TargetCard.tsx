@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { circumferenceMm, type TargetCaution } from '@leggero/core';
 import { View } from 'react-native';
 
@@ -15,10 +16,11 @@ import type { PieceBasis } from './useBasis';
 
 /** What one size is filled to, and how to hit it. */
 export function TargetCard({ size, basis }: { size: PieceSize; basis: PieceBasis }) {
+  const trade = useTrade();
   const { lengths, sizers } = basis;
   const { widthMm, toleranceMm } = size;
   const nominalMm = nominalOf(size.part, basis);
-  const hole = bestHole(sizers, { targetMm: widthMm, toleranceMm, nominalMm });
+  const hole = bestHole(sizers, { targetMm: widthMm, toleranceMm, nominalMm }, trade);
   const found = targetFor(size, basis);
   const dose = found?.dose ?? null;
   const kind = found?.kind ?? 'hand';

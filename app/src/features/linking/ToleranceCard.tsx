@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { PieceForm } from '@leggero/contract';
 import { closingShare, closingTolerance, type Closing } from '@leggero/core/linking';
 import { View } from 'react-native';
@@ -22,8 +23,9 @@ const HANDS = [
  * there.
  */
 export function ToleranceCard({ closing, form }: { closing: Closing; form: PieceForm }) {
+  const trade = useTrade();
   const { fine } = useLengths();
-  const formula = closingTolerance({ closing });
+  const formula = closingTolerance({ closing, trade });
   const simulated = useSimulation(closing);
   if (formula.sdMm === null) {
     return (
@@ -54,7 +56,7 @@ export function ToleranceCard({ closing, form }: { closing: Closing; form: Piece
         )}
         <View role="list" className="gap-1">
           {HANDS.map(({ who, sdMm }) => (
-            <HandRow key={who} who={who} sdMm={sdMm} share={closingShare({ closing, sdMm })} />
+            <HandRow key={who} who={who} sdMm={sdMm} share={closingShare({ closing, sdMm, trade })} />
           ))}
         </View>
         <Words look="quiet">Every balloon is checked, not a sample. What joints take up is from memory.</Words>

@@ -1,3 +1,4 @@
+import type { Trade } from '@leggero/core';
 import { simulateClosing, type Closing, type ClosingSimulation } from '@leggero/core/linking';
 
 import { answerWith } from '@/device/answer';
@@ -7,6 +8,7 @@ export interface ClosingQuestion {
   closing: Closing;
   runs: number;
   seed: number;
+  trade: Trade;
 }
 
 /** Builds a piece ten thousand times, off the page's own thread. */

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { nightLossMm } from '@leggero/core';
 
 import { useLengths } from '@/data/lengths';
@@ -10,9 +11,10 @@ import type { ShownModel } from '@/parts/WithModel';
 
 /** How well it keeps its width, and the way to its hold tests. */
 export function HoldCard({ model, view, studio }: ShownModel) {
+  const trade = useTrade();
   const { text, fine } = useLengths();
   const { hold } = view;
-  const nightMm = nightLossMm({ rate: hold, nominalMm: model.nominalMm });
+  const nightMm = nightLossMm({ rate: hold, nominalMm: model.nominalMm, trade });
   const from = hold.tests > 0 ? `from ${counted(hold.tests, 'hold test')}` : 'from memory: no hold test yet';
   return (
     <Card title="Hold">

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 
@@ -52,6 +53,7 @@ interface ShownProps extends ShownModel {
 }
 
 function Shown(props: ShownProps) {
+  const trade = useTrade();
   const { model, view, studio, sizers, venue, tierId, daysStanding } = props;
   const { change: changeVenue } = useVenue();
   const wide = useWide();
@@ -64,7 +66,7 @@ function Shown(props: ShownProps) {
     if (!chosen) return;
     const { widthMm: targetMm, toleranceMm } = chosen.target;
     const id = newId();
-    const hole = bestHole(sizers, targetOf(model, chosen.target))?.choice.hole;
+    const hole = bestHole(sizers, targetOf(model, chosen.target), trade)?.choice.hole;
     write({
       put: 'check',
       row: {

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { chooseNominal } from '@leggero/core';
 import { View } from 'react-native';
 
@@ -21,6 +22,7 @@ const WRONG = new Set(['nominal-too-small', 'nominal-too-large', 'smaller-than-u
 
 /** When the width wanted does not suit this nominal: balloons of the shelf which do. */
 export function NominalProposal({ model, knowledge, chosen, daysStanding }: NominalProposalProps) {
+  const trade = useTrade();
   const { text } = useLengths();
   const { target, tier } = chosen;
   // A pair is two nominals: which of them is wrong its stuffing says.
@@ -30,7 +32,7 @@ export function NominalProposal({ model, knowledge, chosen, daysStanding }: Nomi
     ({ id, nominalMm, kind, outerId }) =>
       outerId === null && id !== model.id && nominalMm !== model.nominalMm && kind === model.kind,
   );
-  const choice = chooseNominal({ widthMm: wantedMm, daysStanding, models: others });
+  const choice = chooseNominal({ widthMm: wantedMm, daysStanding, models: others, trade });
   const suited = choice.ok ? choice.value.suited.slice(0, PROPOSED) : [];
   return (
     <View className="gap-2">

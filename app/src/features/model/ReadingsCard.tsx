@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { ModelDetail, ReadingRecord } from '@leggero/contract';
 import { shapeOf, type InflatorKind } from '@leggero/core';
 import Trash from 'lucide-react-native/icons/trash';
@@ -64,9 +65,10 @@ interface ReadingRowProps {
 }
 
 function ReadingRow({ reading, kind, setAside, onDelete }: ReadingRowProps) {
+  const trade = useTrade();
   const lengths = useLengths();
   const { dose, widthMm, stopsMm, passesMm, heightMm, nozzle, outcome } = reading;
-  const shape = widthMm !== null && heightMm !== null ? shapeOf({ widthMm, heightMm }) : reading.shape;
+  const shape = widthMm !== null && heightMm !== null ? shapeOf({ widthMm, heightMm, trade }) : reading.shape;
   const cells = [
     `${doseText(dose, kind)}${nozzle ? ` ${NOZZLE_WORDS[nozzle].toLowerCase()}` : ''}`,
     widthMm !== null

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 
@@ -37,8 +38,9 @@ function TierRow({
   sizers,
   chosen,
 }: ShownModel & { entry: TierTarget; chosen: boolean }) {
+  const trade = useTrade();
   const lengths = useLengths();
-  const hole = bestHole(sizers, targetOf(model, target))?.choice;
+  const hole = bestHole(sizers, targetOf(model, target), trade)?.choice;
   const gap = hole?.how === 'gap' ? ` − ${lengths.bare(hole.gapMm)}` : '';
   const kind = view.curve?.inflator ?? 'hand';
   return (

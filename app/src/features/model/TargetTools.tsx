@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { roundDose } from '@leggero/core';
 import { evenDoses } from '@leggero/core/calibrating';
 import { View } from 'react-native';
@@ -12,11 +13,12 @@ import type { ShownModel } from '@/parts/WithModel';
 
 /** The tools that reach a target, side by side: hole, dose, tape. */
 export function TargetTools({ model, view, sizers, chosen }: ShownModel & { chosen: TierTarget }) {
+  const trade = useTrade();
   const lengths = useLengths();
   const { target } = chosen;
   return (
     <View className="flex-row gap-2">
-      <HoleTool choice={bestHole(sizers, targetOf(model, target))} none={sizers.length === 0} />
+      <HoleTool choice={bestHole(sizers, targetOf(model, target), trade)} none={sizers.length === 0} />
       <DoseTool view={view} target={target} />
       <Tool
         title="Tape around"

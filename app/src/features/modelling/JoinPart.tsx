@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { joinersFor, tyingFor, TYINGS } from '@leggero/core/modelling';
 import { View } from 'react-native';
 
@@ -17,13 +18,14 @@ const MOST_CLUSTERS = 200;
 
 /** Empty balloons as joiners: how far one reaches, how many for so many clusters, and which way of tying. */
 export function JoinPart({ model, size, lengths }: PartProps) {
+  const trade = useTrade();
   const [params, ask] = useAddress<'clusters' | 'of' | 'way' | 'half'>();
   const clusters = Number(params.clusters ?? 12);
   const balloons = Number(params.of ?? 4);
   const suggested = tyingFor({ balloons });
   const way = TYINGS.find((each) => each === params.way) ?? suggested;
   const halved = params.half === '1';
-  const plan = joinersFor({ size, clusters, way, halved });
+  const plan = joinersFor({ size, clusters, way, halved, trade });
   const { long: text } = lengths;
   return (
     <>

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { ModelDetail, PumpRecord } from '@leggero/contract';
 import { roundDose } from '@leggero/core';
 import { doseForLength, lengthReadingProblem, tailFor, type ModellingSize } from '@leggero/core/modelling';
@@ -46,7 +47,8 @@ export function LengthPart({
   /** For another number of twists, or another pump. */
   ask: (by: { twists?: string; pump?: string }) => void;
 }) {
-  const tail = tailFor({ size, twists });
+  const trade = useTrade();
+  const tail = tailFor({ size, twists, trade });
   const { law, pump } = view;
   const { long: text, fine } = lengths;
   const dose =

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { MM_PER_INCH } from '@leggero/core';
 import { wrapPole, type PoleCover } from '@leggero/core/modelling';
 import { View } from 'react-native';
@@ -21,11 +22,12 @@ const FIRST = { diameterMm: MM_PER_INCH, lengthMm: 60 * MM_PER_INCH, overlap: 0.
 
 /** A pole wrapped with empty balloons pressed flat: how many, and how the turns lie. */
 export function PolePart({ model, size, lengths }: PartProps) {
+  const trade = useTrade();
   const [params, ask] = useAddress<'across' | 'along' | 'overlap'>();
   const diameterMm = Number(params.across ?? FIRST.diameterMm);
   const lengthMm = Number(params.along ?? FIRST.lengthMm);
   const overlap = Number(params.overlap ?? FIRST.overlap);
-  const cover = wrapPole({ size, diameterMm, lengthMm, overlap });
+  const cover = wrapPole({ size, diameterMm, lengthMm, overlap, trade });
   const problem = cover.ok ? null : cover.problem;
   const wrong = (field: string) => (problem?.field === field ? poleProblemText(problem, lengths.long) : undefined);
   return (

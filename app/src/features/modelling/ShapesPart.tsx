@@ -1,4 +1,5 @@
-import { MM_PER_INCH } from '@leggero/core';
+import { useTrade } from '@/data/trade';
+import { MM_PER_INCH, type Trade } from '@leggero/core';
 import { curlOf, leafOf, loopOf, mostInSpray, sprayOf } from '@leggero/core/modelling';
 import { View } from 'react-native';
 
@@ -28,13 +29,14 @@ const FIRST_MM: Record<'leaf' | 'loop' | 'curl', number> = {
 
 /** A leaf, a loop, a spray or a curl of a wanted size: drawn, with what it takes. */
 export function ShapesPart({ model, size, lengths }: PartProps) {
+  const trade = useTrade();
   const [params, ask] = useAddress<'shape' | 'mm' | 'count'>();
   const shape: ShapeName = SHAPES.find(({ value }) => value === params.shape)?.value ?? 'leaf';
   const { long: text } = lengths;
   const mm = params.mm === undefined ? (shape === 'spray' ? 0 : FIRST_MM[shape]) : Number(params.mm);
-  const count = Number(params.count ?? Math.min(6, mostInSpray(size)));
+  const count = Number(params.count ?? Math.min(6, mostInSpray(size, trade)));
   const choose = (value: string) => ask({ shape: value, mm: undefined });
-  const found = made(shape, { size, mm, count });
+  const found = made(shape, { size, mm, count, trade });
   return (
     <>
       <Segmented label="Shape" options={SHAPES} value={shape} onChange={choose} />
@@ -53,7 +55,7 @@ export function ShapesPart({ model, size, lengths }: PartProps) {
           shown={String(count)}
           step={1}
           least={2}
-          most={mostInSpray(size)}
+          most={mostInSpray(size, trade)}
           onChange={(to) => ask({ count: String(to) })}
         />
       ) : (
@@ -90,14 +92,17 @@ const HOW: Record<ShapeName, string> = {
 type Write = (mm: number) => string;
 
 /** Works a shape out, with the lines that draw it and the sentence that says it. */
-function made(shape: ShapeName, { size, mm, count }: Pick<PartProps, 'size'> & { mm: number; count: number }) {
+function made(
+  shape: ShapeName,
+  { size, mm, count, trade }: Pick<PartProps, 'size'> & { mm: number; count: number; trade: Trade },
+) {
   const says = (sentence: (text: Write) => string, lines: ShapeLines) => ({
     ok: true as const,
     says: sentence,
     lines,
   });
   if (shape === 'leaf') {
-    const leaf = leafOf({ size, longMm: mm });
+    const leaf = leafOf({ size, longMm: mm, trade });
     if (!leaf.ok) return leaf;
     const { longMm, acrossMm, bodyMm, tailMm } = leaf.value;
     return says(
@@ -106,7 +111,7 @@ function made(shape: ShapeName, { size, mm, count }: Pick<PartProps, 'size'> & {
     );
   }
   if (shape === 'loop') {
-    const loop = loopOf({ size, outsideMm: mm });
+    const loop = loopOf({ size, outsideMm: mm, trade });
     if (!loop.ok) return loop;
     const { bodyMm, tailMm, insideMm, outsideMm } = loop.value;
     return says((text) => `Fill ${text(bodyMm)}, leave ${text(tailMm)} empty: ${text(insideMm)} clear inside.`, {
@@ -115,7 +120,7 @@ function made(shape: ShapeName, { size, mm, count }: Pick<PartProps, 'size'> & {
     });
   }
   if (shape === 'spray') {
-    const spray = sprayOf({ size, count });
+    const spray = sprayOf({ size, count, trade });
     if (!spray.ok) return spray;
     const { rays, rayMm, acrossMm } = spray.value;
     return says((text) => `${rays} rays of ${text(rayMm)}: ${text(acrossMm)} across.`, {
@@ -124,7 +129,7 @@ function made(shape: ShapeName, { size, mm, count }: Pick<PartProps, 'size'> & {
       rayMm,
     });
   }
-  const curl = curlOf({ size, formerMm: mm });
+  const curl = curlOf({ size, formerMm: mm, trade });
   if (!curl.ok) return curl;
   const { turns, acrossMm, alongMm } = curl.value;
   return says(

@@ -1,5 +1,5 @@
 import { lengthReading, type ModelDetail, type PumpRecord } from '@leggero/contract';
-import { poolInflator, TRADE, type Result } from '@leggero/core';
+import { poolInflator, type Result } from '@leggero/core';
 import {
   estimateLength,
   fitLength,
@@ -23,13 +23,13 @@ export function viewLength(
   model: ModelDetail,
   size: ModellingSize,
   pump: PumpRecord,
-  { shelf }: Knowledge,
+  { shelf, trade }: Knowledge,
 ): LengthView {
   const calibration = model.calibrations.find(({ pumpId }) => pumpId === pump.id) ?? null;
   const readings = calibration?.readings.map(lengthReading) ?? [];
   if (readings.length > 0) return { pump, calibration, law: fitLength({ size, readings }) };
-  const known = shelf.inflators.get(pump.id) ?? poolInflator({ inflator: { kind: pump.kind }, fits: [] });
-  const usual = pump.kind === 'hand' ? TRADE.strokeVolumeL : 0;
+  const known = shelf.inflators.get(pump.id) ?? poolInflator({ inflator: { kind: pump.kind }, fits: [], trade });
+  const usual = pump.kind === 'hand' ? trade.strokeVolumeL : 0;
   const doseVolumeL = known?.doseVolumeL ?? pump.doseVolumeL ?? usual;
   return { pump, calibration, law: estimateLength({ size, doseVolumeL }) };
 }

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { coreInflator } from '@leggero/contract';
 import { nextReading } from '@leggero/core/calibrating';
 import { router, useLocalSearchParams } from 'expo-router';
@@ -29,6 +30,7 @@ const ENOUGH_TO_OFFER = 6;
 
 /** One reading after another, by taps: dose, width, shape, how it felt; the picture moves with each. */
 export function ReadingPage(shown: ShownModel) {
+  const trade = useTrade();
   const { model, view, tiers, studio, pumps } = shown;
   const { nominalMm } = model;
   const wide = useWide();
@@ -51,7 +53,7 @@ export function ReadingPage(shown: ShownModel) {
     inflator: pump ? coreInflator(pump) : { kind },
     curve: view.estimate?.inflator === kind ? view.estimate : null,
   };
-  const next = nextReading({ fit: known, tiers, wantedMm, step: studio.stepMm, first });
+  const next = nextReading({ fit: known, tiers, wantedMm, step: studio.stepMm, first, trade });
   // What was changed by hand; what was not follows the proposal. The way of measuring stays from reading to reading.
   const [touched, setTouched] = useState<Partial<Draft>>({});
   const draft: Draft = {

@@ -1,4 +1,5 @@
-import { TRADE, type InflatorKind } from '@leggero/core';
+import { useTrade } from '@/data/trade';
+import { type InflatorKind } from '@leggero/core';
 import { View } from 'react-native';
 
 import type { Lengths } from '@/views/lengths';
@@ -21,10 +22,11 @@ interface ReadingPictureProps extends ShownModel {
 
 /** The balloon as it stands now, to scale in its nominal outline, and the curve that forms. */
 export function ReadingPicture({ model, view, draft, kind, lengths }: ReadingPictureProps) {
+  const trade = useTrade();
   const wide = useWide();
   const widthMm = draftWidthMm(draft);
   const figure = figureOf(model, view.curve, widthMm);
-  const aspect = draft.shape ? TRADE.shapeAnswerAspect[draft.shape] : figure.heightMm / figure.widthMm;
+  const aspect = draft.shape ? trade.shapeAnswerAspect[draft.shape] : figure.heightMm / figure.widthMm;
   const heightMm = draft.heightMm ?? widthMm * aspect;
   const readings = view.calibration?.readings ?? [];
   return (

@@ -1,5 +1,6 @@
+import { useTrade } from '@/data/trade';
 import type { SizerRecord } from '@leggero/contract';
-import { NARROWEST_FRACTION, WAYS, WIDEST_FRACTION, type ReadingProblemCode } from '@leggero/core';
+import { NARROWEST_FRACTION, WAYS, WIDEST_FRACTION, type ReadingProblemCode, type Trade } from '@leggero/core';
 import { View } from 'react-native';
 
 import { holesNow, type HoleView } from '@/views/holes';
@@ -38,9 +39,10 @@ export function WidthEntry(props: WidthEntryProps) {
 }
 
 function OneWidth({ draft, nominalMm, lengths, sizers, wrong, onChange }: WidthEntryProps) {
+  const trade = useTrade();
   const leastMm = NARROWEST_FRACTION * nominalMm;
   const mostMm = WIDEST_FRACTION * nominalMm;
-  const holes = draft.way === 'hole' ? holesOf(sizers, leastMm, mostMm) : [];
+  const holes = draft.way === 'hole' ? holesOf(sizers, { leastMm, mostMm, trade }) : [];
   const around = draft.way === 'tape';
   return (
     <View className="gap-2">
@@ -73,9 +75,10 @@ function OneWidth({ draft, nominalMm, lengths, sizers, wrong, onChange }: WidthE
 }
 
 function Holes({ draft, nominalMm, lengths, sizers, wrong, onChange }: WidthEntryProps) {
+  const trade = useTrade();
   const { bracket } = draft;
   const most = WIDEST_FRACTION * nominalMm;
-  const holes = holesOf(sizers, 0.2 * nominalMm, 1.1 * nominalMm);
+  const holes = holesOf(sizers, { leastMm: 0.2 * nominalMm, mostMm: 1.1 * nominalMm, trade });
   const side = (key: 'stopsMm' | 'passesMm', idKey: 'stopsHoleId' | 'holeId', label: string) => (
     <View className="gap-1">
       <LengthEntry
@@ -111,9 +114,12 @@ const WRONG: Partial<Record<ReadingProblemCode, string>> = {
 };
 
 /** The holes of all sizers within reach of this balloon, as they measure now, each width once. */
-function holesOf(sizers: readonly SizerRecord[], leastMm: number, mostMm: number): HoleView[] {
+function holesOf(
+  sizers: readonly SizerRecord[],
+  { leastMm, mostMm, trade }: { leastMm: number; mostMm: number; trade: Trade },
+): HoleView[] {
   const holes = sizers
-    .flatMap((sizer) => holesNow(sizer))
+    .flatMap((sizer) => holesNow(sizer, trade))
     .filter(({ widthMm }) => widthMm >= leastMm && widthMm <= mostMm)
     .sort((a, b) => a.widthMm - b.widthMm);
   return holes.filter(({ widthMm }, i) => i === 0 || widthMm - holes[i - 1]!.widthMm > 0.5);

@@ -36,7 +36,7 @@ export function SheetPage() {
       .filter(({ id }) => modelId === undefined || id === modelId)
       .map((model) => {
         const view = viewModel({ model, knowledge, tiers, studio });
-        return sheetOf({ model, view, sizers, lengths, daysStanding: studio.daysStanding });
+        return sheetOf({ model, view, sizers, lengths, daysStanding: studio.daysStanding, trade: knowledge.trade });
       });
   };
   const sheets = layOut();

@@ -1,4 +1,5 @@
 import type { ShelfModel, SizerRecord } from '@leggero/contract';
+import type { Trade } from '@leggero/core';
 
 import type { Lengths } from '@/views/lengths';
 import { bestHole, targetOf } from '@/views/holes';
@@ -37,14 +38,15 @@ interface SheetOptions {
   sizers: readonly SizerRecord[];
   lengths: Lengths;
   daysStanding: number;
+  trade: Trade;
 }
 
 /** Words a model's targets for paper. */
-export function sheetOf({ model, view, sizers, lengths, daysStanding }: SheetOptions): Sheet {
+export function sheetOf({ model, view, sizers, lengths, daysStanding, trade }: SheetOptions): Sheet {
   const { pump, fit, curve, targets } = view;
   const kind = curve?.inflator ?? 'hand';
   const rows = targets.map(({ tier, target }): SheetRow => {
-    const hole = bestHole(sizers, targetOf(model, target))?.choice;
+    const hole = bestHole(sizers, targetOf(model, target), trade)?.choice;
     const gap = hole?.how === 'gap' ? `, gap ${lengths.bare(hole.gapMm)}` : '';
     return {
       tier: tier.name,

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { SizerRecord } from '@leggero/contract';
 import { View } from 'react-native';
 
@@ -22,6 +23,7 @@ interface Change {
 
 /** The targets that use another hole, or another gap, since the sizer was checked. */
 export function ChangedTargets({ sizer, takenIds }: { sizer: SizerRecord; takenIds: readonly string[] }) {
+  const trade = useTrade();
   const sizers = useSizers().data;
   const tiers = useTiers().data;
   const studio = useStudio().data;
@@ -45,8 +47,8 @@ export function ChangedTargets({ sizer, takenIds }: { sizer: SizerRecord; takenI
     return models.flatMap((model) =>
       viewModel({ model, knowledge, tiers, studio }).targets.flatMap(({ tier, target }): Change[] => {
         const wanted = targetOf(model, target);
-        const was = howText(bestHole(before, wanted), bare);
-        const is = howText(bestHole(sizers, wanted), bare);
+        const was = howText(bestHole(before, wanted, trade), bare);
+        const is = howText(bestHole(sizers, wanted, trade), bare);
         const title = `${modelName(model)} ${tier.name}, ${text(target.widthMm)}`;
         return was === is ? [] : [{ key: model.id + tier.id, title, before: was, after: is }];
       }),

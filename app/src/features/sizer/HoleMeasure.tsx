@@ -1,4 +1,5 @@
-import { holeAt, type HoleRecord, type SizerRecord } from '@leggero/contract';
+import { useTrade } from '@/data/trade';
+import { holeAt, holeWidthAt, type HoleRecord, type SizerRecord } from '@leggero/contract';
 import { holesProblem, parseLength, WIDEST_HOLE_MM, type HoleWay } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -29,10 +30,11 @@ interface Typed {
 
 /** One hole's width in two directions; what cannot be stays in its field with the reason. */
 export function HoleMeasure({ sizer, hole, way, onKept, onSkip, onBack }: HoleMeasureProps) {
+  const trade = useTrade();
   const lengths = useLengths();
   const [typed, setTyped] = useState<Typed>({ across: '', down: '' });
   const [errors, setErrors] = useState<Partial<Typed>>({});
-  const before = holeAt(hole);
+  const before = holeAt(hole, { trade });
 
   const read = (text: string): { mm: number } | { error: string } => {
     const parsed = parseLength({ text, unit: lengths.unit });
@@ -58,9 +60,7 @@ export function HoleMeasure({ sizer, hole, way, onKept, onSkip, onBack }: HoleMe
     const row = sizer.holes.map((each) => ({
       label: each.label,
       widthMm:
-        each.id === hole.id
-          ? holeAt({ ...each, measurements: [...each.measurements, body] }).widthMm
-          : holeAt(each).widthMm,
+        each.id === hole.id ? holeWidthAt({ ...each, measurements: [...each.measurements, body] }) : holeWidthAt(each),
     }));
     const wrong = holesProblem(row);
     if (wrong) {

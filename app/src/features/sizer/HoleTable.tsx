@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { holeAt, type HoleRecord } from '@leggero/contract';
 import Trash from 'lucide-react-native/icons/trash';
 import { View } from 'react-native';
@@ -14,12 +15,13 @@ const NOTABLE_MM = 1;
 
 /** The holes of a sizer: what is written beside each, what it measures, and how far it is off. */
 export function HoleTable({ holes, onDelete }: { holes: readonly HoleRecord[]; onDelete: (id: string) => void }) {
+  const trade = useTrade();
   const { text, exact, fine } = useLengths();
   return (
     <Card title="Holes">
       <View role="list">
         {holes.map((hole) => {
-          const now = holeAt(hole);
+          const now = holeAt(hole, { trade });
           const measured = now.origin === 'measured';
           const tone: Tone = !measured
             ? 'plain'

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { holeAt, type SizerRecord } from '@leggero/contract';
 
 import { useLengths } from '@/data/lengths';
@@ -13,9 +14,10 @@ import { listed } from '@/wording/trade';
  * sizer.
  */
 export function RelabelCard({ sizer }: { sizer: SizerRecord }) {
+  const trade = useTrade();
   const { bare, text } = useLengths();
   const wrong = sizer.holes.flatMap((hole) => {
-    const { origin, widthMm } = holeAt(hole);
+    const { origin, widthMm } = holeAt(hole, { trade });
     const label = bare(widthMm);
     return origin === 'measured' && label !== bare(hole.widthMm) ? [{ hole, widthMm, label }] : [];
   });

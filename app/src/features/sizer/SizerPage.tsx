@@ -1,4 +1,4 @@
-import { holeAt, type HoleRecord, type SizerRecord } from '@leggero/contract';
+import { holeWidthAt, type HoleRecord, type SizerRecord } from '@leggero/contract';
 import { parseLength, SAME_WIDTH_MM, WIDEST_HOLE_MM } from '@leggero/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -149,5 +149,5 @@ function drawnHole(hole: HoleRecord) {
   const { id, label } = hole;
   return last
     ? { id, label, widthMm: last.acrossMm, downMm: last.downMm ?? last.acrossMm }
-    : { id, label, widthMm: holeAt(hole).widthMm };
+    : { id, label, widthMm: holeWidthAt(hole) };
 }

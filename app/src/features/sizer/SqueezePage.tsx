@@ -1,4 +1,5 @@
-import { holeAt, type SizerRecord } from '@leggero/contract';
+import { useTrade } from '@/data/trade';
+import { holeWidthAt, type SizerRecord } from '@leggero/contract';
 import { passedWidth } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -34,6 +35,7 @@ export function SqueezePage({ sizerId }: { sizerId: string }) {
 }
 
 function Learn({ sizer, sizers }: { sizer: SizerRecord; sizers: readonly SizerRecord[] }) {
+  const trade = useTrade();
   const lengths = useLengths();
   const knowledge = useKnowledge();
   const models = knowledge?.models ?? [];
@@ -53,8 +55,8 @@ function Learn({ sizer, sizers }: { sizer: SizerRecord; sizers: readonly SizerRe
       </Page>
     );
   }
-  const squeeze = squeezeOf(sizers);
-  const holeMm = holeAt(hole).widthMm;
+  const squeeze = squeezeOf(sizers, trade);
+  const holeMm = holeWidthAt(hole);
   const expected = passedWidth({ holeMm, nominalMm: model.nominalMm, squeeze });
   const widthMm = typedMm ?? holeMm;
   const possible = widthMm > 0.8 * holeMm && widthMm < 1.25 * holeMm;

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { TierRecord } from '@leggero/contract';
 import type { Target } from '@leggero/core';
 import { partedPair } from '@leggero/core/stuffing';
@@ -138,13 +139,13 @@ export function HowToStuff({ view }: { view: PairView }) {
   );
 }
 
-/** It is the same for every balloon. */
-const PARTED = partedPair({ points: 60 });
-
 /** Whether an inflator passes the start, and why two nozzles fill unequally. */
 export function PressureCard({ view }: { view: PairView }) {
   const lengths = useLengths();
+  const trade = useTrade();
   const { stuffing, pressure, parts } = view;
+  // It is the same for every balloon.
+  const parted = partedPair({ points: 60, trade });
   if (!stuffing) return null;
   const electric = stuffing.inflators.find(({ kind }) => kind === 'timed')!;
   const { hump } = stuffing;
@@ -158,7 +159,7 @@ export function PressureCard({ view }: { view: PairView }) {
           'from memory.'}
       </Words>
       <View className="mt-3 flex-row items-center gap-3 border-t border-line pt-3">
-        {PARTED && <PartedChart parted={PARTED} colourHex={parts.outer.colourHex} />}
+        {parted && <PartedChart parted={parted} colourHex={parts.outer.colourHex} />}
         <Words look="quiet" className="flex-1">
           Past the hump a larger balloon presses less. On two nozzles of one pump the one ahead draws air from the
           other: close one nozzle, or pre-stretch both.

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { MODEL_DEFAULTS, type ShelfModel } from '@leggero/contract';
 import { router } from 'expo-router';
 import { View } from 'react-native';
@@ -24,6 +25,7 @@ import { pairTier, viewPair } from './viewPair';
  * address.
  */
 export function PairPage() {
+  const trade = useTrade();
   const [{ outer: outerId, inner: innerId, tier: tierId }, ask] = useAddress<'outer' | 'inner' | 'tier'>();
   const knowledge = useKnowledge();
   const studio = useStudio().data;
@@ -31,7 +33,7 @@ export function PairPage() {
   const wide = useWide();
   const singles = knowledge?.models.filter(({ outerId: of }) => of === null);
   const parts = singles ? chosenParts(singles, outerId, innerId) : null;
-  const tier = pairTier(tiers ?? [], tierId);
+  const tier = pairTier(tiers ?? [], tierId, trade);
   const view = parts && tier && knowledge && studio ? viewPair({ parts, tier, knowledge, studio }) : null;
   const back = wide ? undefined : '/shelf';
   if (!knowledge || !studio || !tiers || !singles) {

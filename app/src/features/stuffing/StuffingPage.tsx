@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import { View } from 'react-native';
 
 import { modelName } from '@/views/modelView';
@@ -16,9 +17,10 @@ import { pairTier, viewPair } from './viewPair';
 
 /** Everything about a pair beside its target: whether it works, how to stuff it, its colour and its pressure. */
 export function StuffingPage({ model, tiers, knowledge, studio }: ShownModel) {
+  const trade = useTrade();
   const [{ tier: tierId }, ask] = useAddress<'tier'>();
   const wide = useWide();
-  const tier = pairTier(tiers, tierId);
+  const tier = pairTier(tiers, tierId, trade);
   const workOut = () => {
     const parts = partsOf(model, knowledge.models);
     return parts && tier ? viewPair({ parts, pair: model, tier, knowledge, studio }) : null;

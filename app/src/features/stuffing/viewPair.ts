@@ -1,11 +1,11 @@
 import type { PumpRecord, ShelfModel, Studio, TierRecord } from '@leggero/contract';
 import {
   INFLATOR_KINDS,
-  TRADE,
   type Problem,
   type SkinOpacities,
   type StuffedColour,
   nearestTier,
+  type Trade,
 } from '@leggero/core';
 import {
   piecesFrom,
@@ -45,13 +45,18 @@ interface PairOptions {
 }
 
 /** The tier asked for; else the one nearest to what most stuffed work is filled to. */
-export function pairTier(tiers: readonly TierRecord[], id: string | undefined): TierRecord | undefined {
-  return tiers.find((tier) => tier.id === id) ?? nearestTier(tiers, TRADE.stuffedFraction);
+export function pairTier(
+  tiers: readonly TierRecord[],
+  id: string | undefined,
+  { stuffedFraction }: Trade,
+): TierRecord | undefined {
+  return tiers.find((tier) => tier.id === id) ?? nearestTier(tiers, stuffedFraction);
 }
 
 /** Works a pair out for a tier, from what is known of both balloons and of the pair itself. */
 export function viewPair({ parts, pair, tier, knowledge, studio }: PairOptions): PairView {
   const { outer, inner } = parts;
+  const { trade } = knowledge;
   const fit = pair ? viewModel({ model: pair, knowledge, studio, tiers: [] }).fit : null;
   const found = skinStuffing({
     outer: skinOf(outer, { knowledge, studio }),
@@ -60,30 +65,31 @@ export function viewPair({ parts, pair, tier, knowledge, studio }: PairOptions):
     fit,
     daysStanding: studio.daysStanding,
     step: studio.stepMm,
-    mostKPa: mostKPaOf(knowledge.pumps),
+    mostKPa: mostKPaOf(knowledge),
+    trade,
   });
-  const opacities = opacitiesOf(knowledge.models);
+  const opacities = opacitiesOf(knowledge.models, trade);
   const sameModel = outer.id === inner.id;
   const toMm = found.ok ? found.value.target.widthMm : Math.min(outer.nominalMm, inner.nominalMm);
   return {
     parts,
     stuffing: found.ok ? found.value : null,
     problem: found.ok ? null : found.problem,
-    colour: expectedColour(parts, opacities),
+    colour: expectedColour(parts, opacities, trade),
     opacities,
     pieces: piecesFrom({ outerStock: outer.stock, innerStock: inner.stock, sameModel }),
     pressure: pressureCurve({
       nominalsMm: [outer.nominalMm, inner.nominalMm],
       toMm: 1.1 * toMm,
       points: CHART_POINTS,
+      trade,
     }),
   };
 }
 
 /** What each kind of inflator here presses at most: the strongest on record, else what is usual. */
-function mostKPaOf(pumps: readonly PumpRecord[]): Record<PumpRecord['kind'], number> {
-  const usual = TRADE.inflatorMostKPa;
-  const most = { ...usual } as Record<PumpRecord['kind'], number>;
+function mostKPaOf({ pumps, trade }: Pick<Knowledge, 'pumps' | 'trade'>): Record<PumpRecord['kind'], number> {
+  const most = { ...trade.inflatorMostKPa } as Record<PumpRecord['kind'], number>;
   for (const kind of INFLATOR_KINDS) {
     const known = pumps.flatMap((pump) => (pump.kind === kind && pump.mostKPa !== null ? [pump.mostKPa] : []));
     if (known.length > 0) most[kind] = Math.max(...known);

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { EyeCheckRecord, ShelfModel } from '@leggero/contract';
 import { workToleranceMm } from '@leggero/core';
 import { scaleLinear } from 'd3-scale';
@@ -17,12 +18,13 @@ const FOOT = 24;
  * times life in height.
  */
 export function EyeChart({ check, model }: { check: EyeCheckRecord; model: ShelfModel }) {
+  const trade = useTrade();
   const palette = usePalette();
   const wide = useWide();
   const { bare, text } = useLengths();
   const height = wide ? 260 : 190;
   const { targetMm, size, mode } = check;
-  const toleranceMm = workToleranceMm({ work: 'classic', nominalMm: model.nominalMm });
+  const toleranceMm = workToleranceMm({ work: 'classic', nominalMm: model.nominalMm, trade });
   const seen = check.balloons.flatMap(({ id, position, widthMm }) =>
     widthMm === null ? [] : [{ id, position, widthMm }],
   );

@@ -1,3 +1,4 @@
+import { useTrade } from '@/data/trade';
 import type { SizerRecord } from '@leggero/contract';
 import { scaleLinear } from 'd3-scale';
 import { View } from 'react-native';
@@ -19,9 +20,10 @@ const LEFT = 72;
  * where it is smaller.
  */
 export function OffChart({ sizers }: { sizers: readonly SizerRecord[] }) {
+  const trade = useTrade();
   const palette = usePalette();
   const { fine } = useLengths();
-  const rows = sizers.map((sizer) => ({ sizer, holes: holesNow(sizer) }));
+  const rows = sizers.map((sizer) => ({ sizer, holes: holesNow(sizer, trade) }));
   const most = Math.max(1, ...rows.flatMap(({ holes }) => holes.map(({ now }) => Math.abs(now.offMm))));
   const y = scaleLinear()
     .domain([-most, most])

@@ -1,4 +1,4 @@
-import { TRADE } from '@leggero/core';
+import { useTrade } from '@/data/trade';
 import type { PartedPair } from '@leggero/core/stuffing';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
@@ -16,6 +16,7 @@ const TOP = 62;
 
 /** Two balloons on two nozzles of one pump: one pressure, two sizes, each over its place on the curve. */
 export function PartedChart({ parted, colourHex }: { parted: PartedPair; colourHex: string }) {
+  const trade = useTrade();
   const palette = usePalette();
   const { curve, smaller, larger } = parted;
   const pair = [smaller, larger];
@@ -26,7 +27,7 @@ export function PartedChart({ parted, colourHex }: { parted: PartedPair; colourH
     .y(({ pressure }) => y(pressure));
   const level = y(smaller.pressure);
   // Both balloons to one scale: their nominal is 1 / restShare of a stretch of 1.
-  const nominal = 1 / TRADE.restShare;
+  const nominal = 1 / trade.restShare;
   const scale = 44 / larger.stretch;
   return (
     <View

@@ -1,14 +1,24 @@
 import type { ChainRecord, PiecePart, ShelfModel, Studio } from '@leggero/contract';
-import { MM_PER, STEP_MM, usefulWidths, workToleranceMm } from '@leggero/core';
+import { MM_PER, STEP_MM, usefulWidths, workToleranceMm, type Trade, type OwnNumber, tradeWith } from '@leggero/core';
 import { jointFor, type Joint } from '@leggero/core/linking';
 
 /** What the balloons of a piece are worked out from beside its own design. */
 export interface Material {
-  knowledge: { models: readonly Pick<ShelfModel, 'id' | 'nominalMm'>[] };
+  knowledge: { models: readonly Pick<ShelfModel, 'id' | 'nominalMm'>[]; trade: Trade };
   studio: Pick<Studio, 'stepMm'>;
   chains: readonly ChainRecord[];
   /** Modelling balloons, for handles. */
   longs: readonly Pick<ShelfModel, 'id' | 'nominalMm' | 'lengthMm'>[];
+}
+
+/** The same as it travels: with the studio's own numbers in place of the whole table. */
+export interface PlainMaterial extends Omit<Material, 'knowledge'> {
+  knowledge: Omit<Material['knowledge'], 'trade'>;
+  own: readonly OwnNumber[];
+}
+
+export function materialFrom({ own, knowledge, ...rest }: PlainMaterial): Material {
+  return { ...rest, knowledge: { ...knowledge, trade: tradeWith(own) } };
 }
 
 /** A nominal for parts whose balloon is not chosen or is gone: small linking balloons are 6 in (common practice). */
@@ -21,7 +31,10 @@ export function modelOf<Model extends Pick<ShelfModel, 'id'>>(
   return knowledge.models.find(({ id }) => id === part.modelId);
 }
 
-export function nominalOf(part: PiecePart, { knowledge }: Pick<Material, 'knowledge'>): number {
+export function nominalOf(
+  part: PiecePart,
+  { knowledge }: { knowledge: Pick<Material['knowledge'], 'models'> },
+): number {
   return modelOf(part, { knowledge })?.nominalMm ?? LOOSE_NOMINAL_MM;
 }
 
@@ -29,7 +42,7 @@ export function nominalOf(part: PiecePart, { knowledge }: Pick<Material, 'knowle
 export function jointOf(part: PiecePart, basis: Material): Joint {
   const nominalMm = nominalOf(part, basis);
   const chains = basis.chains.filter(({ modelId }) => modelId === part.modelId);
-  return jointFor({ nominalMm, chains });
+  return jointFor({ nominalMm, chains, trade: basis.knowledge.trade });
 }
 
 /** The widths that a part is useful in, mm. */
@@ -37,12 +50,12 @@ export function usefulOf(
   part: PiecePart,
   { knowledge }: Pick<Material, 'knowledge'>,
 ): { leastMm: number; mostMm: number } {
-  return usefulWidths({ nominalMm: nominalOf(part, { knowledge }) });
+  return usefulWidths({ nominalMm: nominalOf(part, { knowledge }), trade: knowledge.trade });
 }
 
 /** How far a balloon of linking work may be off where nothing closes, mm either way. */
-export function linkToleranceMm(nominalMm: number): number {
-  return workToleranceMm({ work: 'linking', nominalMm });
+export function linkToleranceMm(nominalMm: number, { knowledge }: Pick<Material, 'knowledge'>): number {
+  return workToleranceMm({ work: 'linking', nominalMm, trade: knowledge.trade });
 }
 
 /** The least that a check can tell, mm. */

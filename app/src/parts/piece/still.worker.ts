@@ -2,12 +2,12 @@ import type { PieceDesign } from '@leggero/contract';
 
 import { answerWith } from '@/device/answer';
 
-import type { Material } from './material';
+import { materialFrom, type PlainMaterial } from './material';
 import { drawStill, stillOf } from './still';
 
 /** What the worker is sent: pieces to be drawn. */
 export interface StillQuestion {
-  jobs: { design: PieceDesign; material: Material }[];
+  jobs: { design: PieceDesign; material: PlainMaterial }[];
   px: number;
 }
 /** For each a picture as an address of data; none for what cannot be worked out. */
@@ -16,7 +16,7 @@ export type StillAnswer = (string | null)[];
 async function draw({ jobs, px }: StillQuestion): Promise<StillAnswer> {
   const pictures: StillAnswer = [];
   for (const { design, material } of jobs) {
-    const still = stillOf(design, material);
+    const still = stillOf(design, materialFrom(material));
     const canvas = new OffscreenCanvas(px, px);
     const context = canvas.getContext('2d');
     if (!still || !context) {

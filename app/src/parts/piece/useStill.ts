@@ -1,12 +1,13 @@
 import type { ChainRecord, ModelRecord, PieceDesign, Studio } from '@leggero/contract';
+import type { OwnNumber } from '@leggero/core';
 import { useEffect } from 'react';
 import { create } from 'zustand';
 
-import { useChains, useModels, useStudio } from '@/data/records';
+import { useChains, useConstants, useModels, useStudio } from '@/data/records';
 import { keepStills, keptStills, type KeptStill } from '@/data/stills';
 import { ask } from '@/device/ask';
 
-import type { Material } from './material';
+import type { PlainMaterial } from './material';
 import type { StillAnswer, StillQuestion } from './still.worker';
 
 /** Of a still: three times as sharp as it is shown. */
@@ -17,7 +18,7 @@ const AT_ONCE = 12;
 const HAND = 1;
 
 /** What a picture is drawn from, as it is written to tell one from another. */
-type DrawnFrom = [hand: number, design: PieceDesign, material: Material];
+type DrawnFrom = [hand: number, design: PieceDesign, material: PlainMaterial];
 
 const useStills = create<{ stills: ReadonlyMap<string, KeptStill> | null }>(() => ({ stills: null }));
 /** What each piece that is wanted is drawn from. */
@@ -42,11 +43,12 @@ export function useStill(id: string, design: PieceDesign): string | null {
 }
 
 /** What of the records a piece is drawn from, and no more: a new reading changes no picture. */
-function useMaterial(design: PieceDesign): Material | null {
+function useMaterial(design: PieceDesign): PlainMaterial | null {
   const models = useModels().data;
   const studio = useStudio().data;
   const chains = useChains().data;
-  return models && studio && chains ? materialOf(design, { models, studio, chains }) : null;
+  const constants = useConstants().data;
+  return models && studio && chains && constants ? materialOf(design, { models, studio, chains, constants }) : null;
 }
 
 /** The balloons that a design names. */
@@ -55,8 +57,18 @@ const NAMED = /"modelId":"([^"]+)"/g;
 /** Of the records what a design is drawn from. */
 function materialOf(
   design: PieceDesign,
-  { models, studio, chains }: { models: readonly ModelRecord[]; studio: Studio; chains: readonly ChainRecord[] },
-): Material {
+  {
+    models,
+    studio,
+    chains,
+    constants,
+  }: {
+    models: readonly ModelRecord[];
+    studio: Studio;
+    chains: readonly ChainRecord[];
+    constants: readonly OwnNumber[];
+  },
+): PlainMaterial {
   const named = new Set([...JSON.stringify(design).matchAll(NAMED)].map(([, id]) => id));
   const own = models
     .filter(({ id }) => named.has(id))
@@ -66,6 +78,7 @@ function materialOf(
     longs: own.filter(({ kind }) => kind === 'modelling'),
     studio: { stepMm: studio.stepMm },
     chains: chains.filter(({ modelId }) => named.has(modelId)),
+    own: constants.map(({ key, value }) => ({ key, value })),
   };
 }
 

@@ -1,5 +1,5 @@
 import type { ClosedDesign, DesignOf, PiecePart } from '@leggero/contract';
-import { STEP_MM, type Problem, MM_PER, usefulWidths } from '@leggero/core';
+import { STEP_MM, type Problem, MM_PER, usefulWidths, type Trade } from '@leggero/core';
 import {
   basket,
   closingOf,
@@ -55,6 +55,7 @@ export function viewClosed(
   basis: Material,
 ): { ok: true; value: ClosedView } | { ok: false; problem: Problem<LinkProblemCode> } {
   const { form: kind, count, rings, by, baseMm, mouthMm, leanDeg, stepMm, handle } = design;
+  const { trade } = basis.knowledge;
   const { jointMm } = jointOf(design.usual, basis);
   const made =
     kind === 'basket'
@@ -65,16 +66,17 @@ export function viewClosed(
           jointMm,
           leanDeg,
           leastTieMm: leastTieMm(design, basis),
+          trade,
           ...(by === 'mouth' ? { mouthMm } : { baseMm }),
         })
-      : other({ kind, count, rings, baseMm, leanDeg, jointMm }, stepMm);
+      : other({ kind, count, rings, baseMm, leanDeg, jointMm }, stepMm, trade);
   if (!made.ok) return made;
   const { snapped, exact } = made.value;
   const closing = closingOf(snapped);
-  const { sdMm } = closingTolerance({ closing });
+  const { sdMm } = closingTolerance({ closing, trade });
   const sizes = snapped.sizes.map(({ key, count: many, widthMm, ...snap }): PieceSize => {
     const part = partOf(design, key);
-    const most = linkToleranceMm(nominalOf(part, basis));
+    const most = linkToleranceMm(nominalOf(part, basis), basis);
     const around = !key.startsWith('ties') && key !== 'cap';
     return {
       key,
@@ -101,23 +103,24 @@ export function viewClosed(
             spanMm: handleSpanMm(snapped.form),
             riseMm: handle.riseMm,
             size: handleSize(handle.part, basis),
+            trade,
           })
         : null,
     },
   };
 }
 
-function other(shape: FormShape, stepMm: number) {
-  const exact = formOf(shape);
+function other(shape: FormShape, stepMm: number, trade: Trade) {
+  const exact = formOf(shape, trade);
   if (!exact.ok) return exact;
-  const snapped = snapForm({ shape, stepMm, leastTieMm: 0 });
+  const snapped = snapForm({ shape, stepMm, leastTieMm: 0, trade });
   return snapped.ok ? { ok: true as const, value: { snapped: snapped.value, exact: exact.value } } : snapped;
 }
 
 function leastTieMm(design: ClosedDesign, basis: Material): number {
   const part = design.parts['ties-1'];
   const nominalMm = (part && modelOf(part, basis)?.nominalMm) ?? TIE_NOMINAL_MM;
-  return usefulWidths({ nominalMm }).leastMm;
+  return usefulWidths({ nominalMm, trade: basis.knowledge.trade }).leastMm;
 }
 
 /** A 260 where no modelling balloon is chosen. */
@@ -147,6 +150,7 @@ export function viewRing(
 ): { ok: true; value: RingView } | { ok: false; problem: Problem<LinkProblemCode> } {
   const { count, rings, thing } = design;
   const first = rings[0]!;
+  const { trade } = basis.knowledge;
   const { jointMm } = jointOf(first, basis);
   const asked = rings.map(({ widthMm }) => ({ widthMm, pitchMm: widthMm + jointMm }));
   const stack = ringStack({ count, rings: asked });
@@ -165,14 +169,14 @@ export function viewRing(
   if (!ring.ok) return ring;
   const single = rings.length === 1 && thing !== null ? thing : null;
   const closing = closingAround({ count, widthMm: first.widthMm, jointMm, thing: single });
-  const { sdMm } = closingTolerance({ closing });
+  const { sdMm } = closingTolerance({ closing, trade });
   const nominalMm = nominalOf(first, basis);
   const fitting = single
     ? ringsFor({
         ...single,
         jointMm,
         stepMm: basis.studio.stepMm,
-        ...usefulWidths({ nominalMm }),
+        ...usefulWidths({ nominalMm, trade }),
       })
     : null;
   const top = stack.value.at(-1)!;
@@ -188,7 +192,7 @@ export function viewRing(
       fitting: fitting?.ok ? fitting.value : null,
       fittingProblem: fitting && !fitting.ok ? fitting.problem : null,
       sizes: rings.map((part, i): PieceSize => {
-        const most = linkToleranceMm(nominalOf(part, basis));
+        const most = linkToleranceMm(nominalOf(part, basis), basis);
         const least = 2 * (sdMm ?? most);
         return {
           key: `ring-${i + 1}`,

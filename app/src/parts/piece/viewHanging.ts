@@ -49,7 +49,7 @@ function sizesOf(
     count,
     widthMm: part.widthMm,
     part,
-    toleranceMm: linkToleranceMm(nominalOf(part, basis)),
+    toleranceMm: linkToleranceMm(nominalOf(part, basis), basis),
   }));
 }
 
@@ -121,7 +121,7 @@ export function viewChain(
     jointMm,
     finisherMm: finisher?.widthMm,
   });
-  const tolerance = linkToleranceMm(nominalOf(repeat[0]!, basis));
+  const tolerance = linkToleranceMm(nominalOf(repeat[0]!, basis), basis);
   return {
     ok: true,
     value: {
@@ -222,6 +222,7 @@ export function viewCurtain(
     jointMm,
     ceilingMm: ceilingMm ?? undefined,
     finisherMm: finisher?.widthMm,
+    trade: basis.knowledge.trade,
   });
   if (!made.ok) return made;
   const { chains, balloons, finishers, cautions } = made.value;

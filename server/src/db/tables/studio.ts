@@ -58,6 +58,21 @@ export const tiers = mysqlTable(
   ],
 );
 
+export const constants = mysqlTable(
+  'constants',
+  {
+    id: id(),
+    studioId: studioId(),
+    key: varchar('constant_key', { length: 60 }).notNull(),
+    value: decimal('value', { precision: 13, scale: 6, mode: 'number' }).notNull(),
+    revision: smallint('revision').notNull(),
+  },
+  (t) => [
+    unique('constants_scope').on(t.id, t.studioId),
+    unique('constants_revision').on(t.studioId, t.key, t.revision),
+  ],
+);
+
 export const people = mysqlTable(
   'people',
   {

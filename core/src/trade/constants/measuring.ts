@@ -1,0 +1,81 @@
+import type { ConstantWords } from '../constants';
+
+/** The numbers of the trade on measuring, and on learning from what was measured. */
+export const measuring = {
+  measureSdMm: {
+    title: 'How sure one width is',
+    unit: 'mm',
+    origin: 'from memory',
+    about: 'standard uncertainty of one width by each way of taking it, the hand in it; learned from the readings',
+    range: [0.3, 8],
+    parts: {
+      reference: { range: [0.3, 15] },
+    },
+  },
+  heightSdMm: {
+    title: 'How sure one height is',
+    unit: 'mm',
+    origin: 'from memory',
+    about: 'standard uncertainty of one height, crown to neck',
+    range: [0.5, 12],
+  },
+  holeSdMm: {
+    title: 'How sure a hole is',
+    unit: 'mm',
+    origin: 'from memory',
+    about:
+      'standard uncertainty of a hole’s width: measured with a caliper or a tape, reckoned from a ' +
+      'printed scale bar, or only read off its label',
+    range: [0.1, 5],
+  },
+  squeeze: {
+    title: 'What squeezes through a hole',
+    unit: 'of the hole',
+    origin: 'from memory',
+    about:
+      'how much wider than its hole a balloon is that just passes: at nominal width, what softness ' +
+      'adds, and the scatter; learned from sized balloons',
+    range: [0, 0.15],
+    parts: {
+      share: { title: 'At nominal', range: [0, 0.02] },
+      softShare: { title: 'More when soft', range: [0, 0.15] },
+      sdShare: { title: 'Scatter', range: [0.002, 0.05] },
+      worth: { title: 'Counts for', range: [1, 40], unit: 'balloons' },
+    },
+  },
+  balloonShare: {
+    title: 'How unlike balloons of one kind are',
+    unit: 'of the width',
+    origin: 'from memory',
+    about: 'how much one balloon of a kind differs from the next at the same air; learned from the readings',
+    range: [0.0005, 0.03],
+  },
+  outlierLimit: {
+    title: 'A slip from so far off',
+    unit: 'standard deviations',
+    origin: 'from memory',
+    about: 'a reading further than this from the curve of the others is named and set aside',
+    range: [2.5, 8],
+  },
+  priorReadings: {
+    title: 'What the assumed errors count for',
+    unit: 'readings',
+    origin: 'from memory',
+    about: 'how many readings the assumed errors count for, beside those of a calibration and when they are learned',
+    range: [2, 40],
+  },
+  learningWorth: {
+    title: 'What an assumed margin counts for',
+    unit: 'readings',
+    origin: 'from memory',
+    about: 'how many balloons or answers an assumed margin or aspect counts for when it is learned',
+    range: [2, 60],
+  },
+  betweenWorth: {
+    title: 'What an assumed spread counts for',
+    unit: 'calibrations',
+    origin: 'from memory',
+    about: 'how many calibrations an assumed spread between balloons counts for',
+    range: [1, 20],
+  },
+} satisfies Record<string, ConstantWords>;

@@ -1,0 +1,71 @@
+import path from 'node:path';
+
+import ts from 'typescript';
+
+import { ROOT } from './paths.mjs';
+
+/** Where the trade's numbers are handed on; the demo is made with the table's own. */
+export const WORKSPACES = ['core', 'contract', 'app'];
+/** A worker's work is given all that it needs by its question. */
+const WORKER = /\.worker\.ts$/;
+
+/**
+ * Where a function that takes the trade's numbers (`trade`, as a parameter or one of its options) is called without
+ * them, handed over as a value, or where the table itself is read: such a place would work with the table's numbers
+ * whatever the studio has. Answers `<file>:<line> <what>`, and how many calls were looked at.
+ */
+export function notHandedOn(workspace, root = ROOT) {
+  const ours = (file) => WORKSPACES.some((each) => file.fileName.startsWith(`${root}/${each}/src/`));
+  const config = path.join(root, workspace, 'tsconfig.json');
+  const { config: read } = ts.readConfigFile(config, ts.sys.readFile);
+  const { fileNames, options } = ts.parseJsonConfigFileContent(read, ts.sys, path.dirname(config));
+  const program = ts.createProgram(fileNames, options);
+  const checker = program.getTypeChecker();
+  const places = [];
+  let calls = 0;
+
+  const symbolOf = (node) => {
+    const symbol = checker.getSymbolAtLocation(node);
+    return symbol && symbol.flags & ts.SymbolFlags.Alias ? checker.getAliasedSymbol(symbol) : symbol;
+  };
+  /** The places of a function's parameters that are, or hold, the trade. A law of shape brings its own. */
+  const takes = (declaration) =>
+    declaration && ts.isFunctionDeclaration(declaration) && ours(declaration.getSourceFile())
+      ? declaration.parameters.flatMap((parameter, at) => {
+          const own = parameter.name.getText() === 'trade';
+          const held = !own && checker.getTypeAtLocation(parameter).getProperty('trade');
+          return own || (held && parameter.name.getText() !== 'law') ? [{ at, own }] : [];
+        })
+      : [];
+
+  for (const file of program.getSourceFiles()) {
+    if (!file.fileName.startsWith(`${root}/${workspace}/src/`)) continue;
+    const name = path.relative(root, file.fileName);
+    const tell = (node, what) =>
+      places.push(`${name}:${file.getLineAndCharacterOfPosition(node.getStart()).line + 1} ${what}`);
+    const visit = (node) => {
+      if (ts.isCallExpression(node)) {
+        for (const { at, own } of takes(checker.getResolvedSignature(node)?.declaration)) {
+          calls += 1;
+          const given = node.arguments[at];
+          if (!given || (!own && !checker.getTypeAtLocation(given).getProperty('trade')))
+            tell(node, `${node.expression.getText()}() without trade`);
+        }
+      } else if (ts.isIdentifier(node) && isValue(node) && !WORKER.test(name)) {
+        if (takes(symbolOf(node)?.valueDeclaration).length > 0) tell(node, `${node.text} as a value`);
+      }
+      if (ts.isPropertyAccessExpression(node) && node.expression.getText() === 'TRADE') tell(node, node.getText());
+      ts.forEachChild(node, visit);
+    };
+    visit(file);
+  }
+  return { places, calls };
+}
+
+/** Whether a name stands for a value that is not called here. */
+function isValue(node) {
+  const { parent } = node;
+  if (!parent || ts.isImportSpecifier(parent) || ts.isExportSpecifier(parent)) return false;
+  if (ts.isFunctionDeclaration(parent) || ts.isTypeQueryNode(parent)) return false;
+  return !ts.isCallExpression(parent) || parent.expression !== node;
+}
