@@ -8,6 +8,7 @@ import { lazy } from 'react';
  */
 const balloon = () => import('./balloon');
 const forms = () => import('./forms');
+const numbers = () => import('./numbers');
 const stuffing = () => import('./stuffing');
 const workshop = () => import('./workshop');
 
@@ -44,6 +45,8 @@ export const PiecePage = lazy(async () => ({ default: (await workshop()).PiecePa
 
 export const Elsewhere = lazy(async () => ({ default: (await workshop()).Elsewhere }));
 export const SearchPage = lazy(async () => ({ default: (await workshop()).SearchPage }));
+
+export const NumbersPage = lazy(async () => ({ default: (await numbers()).NumbersPage }));
 
 export const BubblePage = lazy(async () => ({ default: (await stuffing()).BubblePage }));
 export const FoilPage = lazy(async () => ({ default: (await stuffing()).FoilPage }));

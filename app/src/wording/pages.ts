@@ -61,6 +61,17 @@ const PLACE_PAGES: readonly PageWords[] = [
   },
 ];
 
+const STUDIO_PAGES: readonly PageWords[] = [
+  {
+    href: '/studio/numbers',
+    title: 'Numbers of the trade',
+    note: 'What all figures rest on, and yours in place of them',
+    called:
+      'constants constant assumptions coefficients parameters default defaults tolerance limit aspect loss joint stroke ' +
+      'margin uncertainty rules advanced',
+  },
+];
+
 const NEW_PAGES: readonly PageWords[] = [
   {
     href: '/start',
@@ -91,6 +102,7 @@ export const PAGES: readonly PageWords[] = [
   ...Object.values(SIZER_TOOLS),
   ...GAUGE_TOOLS,
   ...NEW_PAGES,
+  ...STUDIO_PAGES,
   ...PLACE_PAGES,
 ];
 

@@ -1,6 +1,6 @@
 import { ok, problem, type Result } from '../result';
 import { CONSTANT_GROUPS, CONSTANTS, type ConstantGroup, type ConstantWords, type PlausibleRange } from './constants';
-import { numberAt, numberKeys } from './ownTrade';
+import { numberAt, numberKeys, tradeWith, type OwnNumber } from './ownTrade';
 import { TRADE, type Trade } from './trade';
 
 /** A number of the trade that a studio may have otherwise. */
@@ -146,14 +146,37 @@ export function constantValue({
   key: string;
   value: number;
 }): Result<number, ConstantProblemCode> {
+  const range = ADJUSTABLE.get(key)?.range;
   const bounds = constantBounds({ trade, key });
-  if (!bounds) return problem('unknown-constant', { field: 'key' });
+  if (!range || !bounds) return problem('unknown-constant', { field: 'key' });
+  if (!(value >= range[0] && value <= range[1]))
+    return problem('implausible', { field: 'value', detail: { least: range[0], most: range[1] } });
   const { least, most, leastBy, mostBy, leastMeets, mostMeets } = bounds;
   const high = value > least || (leastMeets && value === least);
   const low = value < most || (mostMeets && value === most);
   if (high && low) return ok(value);
-  const by = Number.isNaN(value) ? null : high ? mostBy : leastBy;
-  return by === null
-    ? problem('implausible', { field: 'value', detail: { least, most } })
-    : problem('contradicts', { field: 'value', detail: { least, most, by } });
+  return problem('contradicts', { field: 'value', detail: { least, most, by: (high ? mostBy : leastBy)! } });
+}
+
+/**
+ * The same numbers in an order in which each can be set after the ones before it, from what a studio has now (`own`):
+ * what rises goes from the top down, what falls from the bottom up. `null` where one of them cannot be so at all. There
+ * always is such an order between two tables without contradictions: each pair only says which of two is the larger.
+ */
+export function inOrderOfChange({
+  own,
+  wanted,
+}: {
+  own: readonly OwnNumber[];
+  wanted: readonly OwnNumber[];
+}): OwnNumber[] | null {
+  const ordered: OwnNumber[] = [];
+  const left = [...wanted];
+  while (left.length > 0) {
+    const trade = tradeWith([...own, ...ordered]);
+    const next = left.findIndex(({ key, value }) => constantValue({ trade, key, value }).ok);
+    if (next < 0) return null;
+    ordered.push(...left.splice(next, 1));
+  }
+  return ordered;
 }

@@ -1,17 +1,19 @@
 import { STEP_MM } from '@leggero/core';
-import type { Studio } from '@leggero/contract';
+import type { RowOf, Studio } from '@leggero/contract';
 import { View } from 'react-native';
 
 import { write } from '@/data/outbox';
-import { useStudio, useTiers } from '@/data/records';
+import { useConstants, useStudio, useTiers } from '@/data/records';
 import { SearchLink } from '@/parts/SearchLink';
 import { Card } from '@/ui/Card';
 import { Labelled } from '@/ui/Field';
 import { Page } from '@/ui/Page';
+import { RowLink } from '@/ui/RowLink';
 import { Segmented } from '@/ui/Segmented';
 import { Failed, Loading } from '@/ui/States';
 import { useThemeChoice, type ThemeChoice } from '@/ui/theme';
 import { Words } from '@/ui/Words';
+import { counted } from '@/wording/trade';
 
 import { StudioName } from './StudioName';
 import { TierList } from './TierList';
@@ -33,6 +35,7 @@ const THEMES: readonly { value: ThemeChoice; title: string }[] = [
 export function StudioPage() {
   const studio = useStudio();
   const tiers = useTiers();
+  const constants = useConstants().data;
   const { choice, choose } = useThemeChoice();
   if (!studio.data || !tiers.data) {
     return (
@@ -68,10 +71,16 @@ export function StudioPage() {
         </Card>
         <Workroom studio={studio.data} />
         <TierList tiers={tiers.data} />
+        <RowLink href="/studio/numbers" title="Numbers of the trade" note={numbersText(constants)} />
         <Words look="quiet">
           Leggero gives estimates, not engineering approval. Local rules and licensed practice come first.
         </Words>
       </View>
     </Page>
   );
+}
+
+function numbersText(constants: readonly RowOf<'constant'>[] | undefined): string {
+  const own = new Set(constants?.map(({ key }) => key)).size;
+  return own === 0 ? 'What all figures rest on, as the table has it' : `${counted(own, 'number')} of your own`;
 }

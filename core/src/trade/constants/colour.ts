@@ -3,14 +3,14 @@ import type { ConstantWords } from '../constants';
 /** The numbers of the trade on colours and finishes. */
 export const colour = {
   colourNotedAt: {
-    title: 'Colours are noted at',
+    title: 'Fill of a noted colour',
     unit: 'of nominal',
     origin: 'from memory',
     about: 'how far a balloon is filled when its colour is noted',
     range: [0.6, 1],
   },
   stretchShown: {
-    title: 'Fills that change a drawing’s colour',
+    title: 'Fills drawn apart',
     unit: 'of nominal',
     origin: 'from memory',
     about: 'the fills between which a drawing changes colour: beyond them it would mislead',
@@ -21,7 +21,7 @@ export const colour = {
     },
   },
   colourDepth: {
-    title: 'How far a colour pales with its skin',
+    title: 'Paling',
     unit: 'power of the thickness',
     origin: 'from memory',
     about:
@@ -29,14 +29,14 @@ export const colour = {
     range: [0, 1.5],
   },
   shine: {
-    title: 'How strongly it shines',
+    title: 'Shine',
     unit: '0 to 1',
     origin: 'from memory',
     about: 'how strongly each finish shines when slack and when tight, in the drawings',
     range: [0, 1],
   },
   skinOpacity: {
-    title: 'What a skin hides',
+    title: 'Hiding',
     unit: '0 to 1',
     origin: 'from memory',
     about:
@@ -48,21 +48,21 @@ export const colour = {
     },
   },
   skinTint: {
-    title: 'How it colours light',
+    title: 'Tinting',
     unit: 'power',
     origin: 'from memory',
     about: 'how strongly each finish colours the light that passes it',
     range: [0, 1.5],
   },
   justSeen: {
-    title: 'Colours that look alike',
+    title: 'Just seen',
     unit: 'distance in Oklab',
     origin: 'from memory',
     about: 'two colours nearer than this look alike',
     range: [0.005, 0.08],
   },
   printNoted: {
-    title: 'Where a print sits',
+    title: 'Place of a print',
     unit: 'of the way from crown to neck',
     origin: 'from memory',
     about: 'where the middle of a print sits',

@@ -3,14 +3,14 @@ import type { ConstantWords } from '../constants';
 /** The numbers of the trade on foil, helium and ballast. */
 export const floating = {
   foilStop: {
-    title: 'Foil is full at',
+    title: 'Foil that is full',
     unit: 'of its volume',
     origin: 'from memory',
     about: 'how full a foil is when its seam dents and springs back',
     range: [0.85, 1],
   },
   latexMassG: {
-    title: 'What latex weighs',
+    title: 'Mass of latex',
     unit: 'gram',
     origin: 'from memory',
     about: 'an 11 in latex balloon; others go with the square of their nominal',
@@ -21,7 +21,7 @@ export const floating = {
     },
   },
   foilAreaMassG: {
-    title: 'What foil weighs',
+    title: 'Mass of foil',
     unit: 'gram a square metre',
     origin: 'from memory',
     about: 'foil of one skin',
@@ -35,7 +35,7 @@ export const floating = {
     range: [1.2, 10],
   },
   ballastDensity: {
-    title: 'What ballast weighs',
+    title: 'Density of ballast',
     unit: 'kg/L',
     origin: 'published',
     about: 'dry loose sand (engineering tables, from memory) and water at 20 degrees Celsius (from memory)',

@@ -3,14 +3,14 @@ import type { ConstantWords } from '../constants';
 /** The numbers of the trade on pumps and inflators. */
 export const inflators = {
   strokeVolumeL: {
-    title: 'A stroke of a common pump',
+    title: 'Stroke of a common pump',
     unit: 'litre',
     origin: 'from memory',
     about: 'one stroke of a common two-way hand pump: three take a 5 in balloon to about 4 in',
     range: [0.03, 1],
   },
   usualDoseL: {
-    title: 'One dose of an unknown inflator',
+    title: 'Dose of an unknown inflator',
     unit: 'litre',
     origin: 'from memory',
     about: 'what one stroke or second moves where nothing else is known: it decides the first reading only',
@@ -22,7 +22,7 @@ export const inflators = {
     },
   },
   doseShare: {
-    title: 'How unlike strokes and seconds are',
+    title: 'From stroke to stroke',
     unit: 'of one stroke or second',
     origin: 'from memory',
     about:
@@ -31,28 +31,28 @@ export const inflators = {
     range: [0.003, 0.25],
   },
   nozzleShare: {
-    title: 'How unlike two nozzles are',
+    title: 'From nozzle to nozzle',
     unit: 'of the stroke volume',
     origin: 'from memory',
     about: 'half of what two nozzles may differ by, before both are read',
     range: [0.01, 0.4],
   },
   firstDoseSd: {
-    title: 'What the first dose may lose',
+    title: 'Lost before the first dose',
     unit: 'strokes or seconds',
     origin: 'from memory',
     about: 'how much of a dose may be lost at the start, or given too much, while nothing is known of the inflator',
     range: [0.1, 2],
   },
   strokeBetweenShare: {
-    title: 'How a stroke changes with the balloon',
+    title: 'Stroke, from balloon to balloon',
     unit: 'of the stroke volume',
     origin: 'from memory',
     about: 'how much one pump’s stroke differs from balloon to balloon, as the back pressure does',
     range: [0.01, 0.25],
   },
   deadBetweenDoses: {
-    title: 'How the loss at the start changes',
+    title: 'Loss, from balloon to balloon',
     unit: 'strokes or seconds',
     origin: 'from memory',
     about: 'how much the dose lost at the start differs from balloon to balloon',
@@ -66,7 +66,7 @@ export const inflators = {
     range: [0.02, 0.5],
   },
   inflatorMostKPa: {
-    title: 'The pressure an inflator reaches',
+    title: 'Pressure reached',
     unit: 'kPa',
     origin: 'from memory',
     about:

@@ -3,21 +3,21 @@ import type { ConstantWords } from '../constants';
 /** The numbers of the trade on linking. */
 export const linking = {
   linkJoint: {
-    title: 'What a joint takes',
+    title: 'Joint',
     unit: 'of nominal',
     origin: 'from memory',
     about: 'what knot and tail put between two linked bodies, until a chain has been measured',
     range: [-0.05, 0.15],
   },
   linkJointSd: {
-    title: 'How unlike joints are',
+    title: 'From joint to joint',
     unit: 'of nominal',
     origin: 'from memory',
     about: 'how far that may be off for one balloon, and how much joints of one chain differ',
     range: [0.005, 0.06],
   },
   practisedBasket: {
-    title: 'The basket as practised',
+    title: 'Basket as practised',
     unit: 'inch',
     origin: 'common practice',
     about: 'the sizes of a basket of six spokes, all exact; anything scaled by one factor keeps its shape',
@@ -30,7 +30,7 @@ export const linking = {
     },
   },
   ringGive: {
-    title: 'What a ring gives',
+    title: 'Give of a ring',
     unit: 'of the way round',
     origin: 'from memory',
     about:
@@ -38,7 +38,7 @@ export const linking = {
     range: [0.001, 0.03],
   },
   tieGive: {
-    title: 'What a tie gives',
+    title: 'Give of a tie',
     unit: 'of the tying balloon',
     origin: 'from memory',
     about: 'how much smaller or larger than its place a tying balloon may be',
@@ -52,7 +52,7 @@ export const linking = {
     range: [0.02, 0.2],
   },
   headroomMm: {
-    title: 'Room above people’s heads',
+    title: 'Headroom',
     unit: 'mm',
     origin: 'from memory',
     about: 'what people walking under a piece need; the venue and local rules decide',

@@ -3,7 +3,7 @@ import type { ConstantWords } from '../constants';
 /** The numbers of the trade on measuring, and on learning from what was measured. */
 export const measuring = {
   measureSdMm: {
-    title: 'How sure one width is',
+    title: 'One width',
     unit: 'mm',
     origin: 'from memory',
     about: 'standard uncertainty of one width by each way of taking it, the hand in it; learned from the readings',
@@ -13,14 +13,14 @@ export const measuring = {
     },
   },
   heightSdMm: {
-    title: 'How sure one height is',
+    title: 'One height',
     unit: 'mm',
     origin: 'from memory',
     about: 'standard uncertainty of one height, crown to neck',
     range: [0.5, 12],
   },
   holeSdMm: {
-    title: 'How sure a hole is',
+    title: 'A hole',
     unit: 'mm',
     origin: 'from memory',
     about:
@@ -29,7 +29,7 @@ export const measuring = {
     range: [0.1, 5],
   },
   squeeze: {
-    title: 'What squeezes through a hole',
+    title: 'Squeeze through a hole',
     unit: 'of the hole',
     origin: 'from memory',
     about:
@@ -44,35 +44,35 @@ export const measuring = {
     },
   },
   balloonShare: {
-    title: 'How unlike balloons of one kind are',
+    title: 'From balloon to balloon',
     unit: 'of the width',
     origin: 'from memory',
     about: 'how much one balloon of a kind differs from the next at the same air; learned from the readings',
     range: [0.0005, 0.03],
   },
   outlierLimit: {
-    title: 'A slip from so far off',
+    title: 'Slip',
     unit: 'standard deviations',
     origin: 'from memory',
     about: 'a reading further than this from the curve of the others is named and set aside',
     range: [2.5, 8],
   },
   priorReadings: {
-    title: 'What the assumed errors count for',
+    title: 'Weight of what is assumed',
     unit: 'readings',
     origin: 'from memory',
     about: 'how many readings the assumed errors count for, beside those of a calibration and when they are learned',
     range: [2, 40],
   },
   learningWorth: {
-    title: 'What an assumed margin counts for',
+    title: 'Weight of an assumed margin',
     unit: 'readings',
     origin: 'from memory',
     about: 'how many balloons or answers an assumed margin or aspect counts for when it is learned',
     range: [2, 60],
   },
   betweenWorth: {
-    title: 'What an assumed spread counts for',
+    title: 'Weight of an assumed spread',
     unit: 'calibrations',
     origin: 'from memory',
     about: 'how many calibrations an assumed spread between balloons counts for',

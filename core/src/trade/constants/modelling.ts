@@ -3,21 +3,21 @@ import type { ConstantWords } from '../constants';
 /** The numbers of the trade on modelling balloons. */
 export const modelling = {
   twistTail: {
-    title: 'Tail for one twist',
+    title: 'Tail for a twist',
     unit: 'of the width, a twist',
     origin: 'common practice',
     about: 'empty tail that one twist takes: an inch for the one of a loop leaf on a balloon two inches across',
     range: [0.1, 1.5],
   },
   burpShare: {
-    title: 'What a burp lets out',
+    title: 'Burp',
     unit: 'of the length',
     origin: 'from memory',
     about: 'what letting a little out of a full modelling balloon takes, so that it bends',
     range: [0, 0.2],
   },
   modellingRest: {
-    title: 'An empty modelling balloon',
+    title: 'Empty modelling balloon',
     unit: 'of the length',
     origin: 'from memory',
     about: 'an empty modelling balloon: how long it is, and how wide it lies flat',
@@ -28,14 +28,14 @@ export const modelling = {
     },
   },
   modellingPull: {
-    title: 'How far one is pulled',
+    title: 'Pull',
     unit: 'of its own length',
     origin: 'from memory',
     about: 'how far an empty modelling balloon is pulled while tying or wrapping',
     range: [1, 5],
   },
   knotMm: {
-    title: 'What a knot takes',
+    title: 'Knot',
     unit: 'mm',
     origin: 'from memory',
     about: 'pulled length that a knot and its ends take',

@@ -3,21 +3,21 @@ import type { ConstantWords } from '../constants';
 /** The numbers of the trade on the shape of a balloon. */
 export const shape = {
   roundAspect: {
-    title: 'Looks round up to',
+    title: 'Round limit',
     unit: 'height / width',
     origin: 'from memory',
     about: 'up to here a balloon looks round',
     range: [1.02, 1.12],
   },
   ovalAspect: {
-    title: 'Oval up to, then a pear',
+    title: 'Oval limit',
     unit: 'height / width',
     origin: 'from memory',
     about: 'up to here it is oval, beyond it is a pear',
     range: [1.08, 1.4],
   },
   shapeAnswerAspect: {
-    title: 'What an answer on the shape stands for',
+    title: 'Answers on the shape',
     unit: 'height / width',
     origin: 'from memory',
     about: 'the aspect that an answer of round, oval or pear stands for when the height was not measured',
@@ -29,21 +29,21 @@ export const shape = {
     },
   },
   shapeAnswerSd: {
-    title: 'How far such an answer may be off',
+    title: 'Trust in such an answer',
     unit: 'height / width',
     origin: 'from memory',
     about: 'how far such an answer may be off',
     range: [0.01, 0.12],
   },
   answerEdgeSd: {
-    title: 'How steady an eye’s edge of round is',
+    title: 'Steadiness of the eye',
     unit: 'height / width',
     origin: 'from memory',
     about: 'how much the aspect at which an eye calls a balloon oval differs from once to the next',
     range: [0.002, 0.05],
   },
   typicalAspect: {
-    title: 'The usual shape of an unknown line',
+    title: 'Shape of an unknown line',
     unit: 'height / width',
     origin: 'from memory',
     about: 'the aspect of a balloon whose line nobody has calibrated, at the widths people work at',
@@ -53,7 +53,7 @@ export const shape = {
     },
   },
   aspectGrowth: {
-    title: 'How much a balloon lengthens',
+    title: 'Lengthening',
     unit: 'height / width',
     origin: 'from memory',
     about:
@@ -65,28 +65,28 @@ export const shape = {
     },
   },
   growthBetween: {
-    title: 'How unlike balloons lengthen',
+    title: 'Lengthening, from balloon to balloon',
     unit: 'height / width',
     origin: 'from memory',
     about: 'how much that growth differs between the sizes of one line, and between lines',
     range: [0.005, 0.08],
   },
   roundLimitBetween: {
-    title: 'How unlike their round limits are',
+    title: 'Round limit, from balloon to balloon',
     unit: 'of nominal',
     origin: 'from memory',
     about: 'how much the round limit differs between the sizes of one line, and between lines, as a share of nominal',
     range: [0.005, 0.1],
   },
   aspectLawSd: {
-    title: 'Trust in a drawn shape law',
+    title: 'Trust in a drawn shape',
     unit: 'height / width',
     origin: 'from memory',
     about: 'how far an aspect law of straight stretches may pass by the true one',
     range: [0.002, 0.04],
   },
   grownLawSd: {
-    title: 'Trust in a shape told by one term',
+    title: 'Trust in a lengthening shape',
     unit: 'height / width',
     origin: 'from memory',
     about:
@@ -98,21 +98,21 @@ export const shape = {
     },
   },
   unseenAspectSd: {
-    title: 'Change of shape where no height was taken',
+    title: 'Shape without a height',
     unit: 'height / width',
     origin: 'from memory',
     about: 'how much the aspect changes along the widths read when no height was measured',
     range: [0.003, 0.06],
   },
   aspectBeyond: {
-    title: 'Change of shape past the last one seen',
+    title: 'Shape past the last one seen',
     unit: 'height / width for a doubled width',
     origin: 'from memory',
     about: 'how far the aspect may run away past the last shape seen: pears lengthen fast',
     range: [0.2, 3],
   },
   otherAspect: {
-    title: 'Shapes that no longer look alike',
+    title: 'Alike side by side',
     unit: 'height / width',
     origin: 'from memory',
     about: 'two balloons whose aspects differ by more do not look alike side by side',

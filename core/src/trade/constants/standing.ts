@@ -3,7 +3,7 @@ import type { ConstantWords } from '../constants';
 /** The numbers of the trade on what standing costs. */
 export const standing = {
   standing: {
-    title: 'The largest that stands',
+    title: 'Days it stands',
     unit: 'of nominal',
     origin: 'common practice',
     about: 'the largest fraction of nominal that stands for so many days; for one evening from memory',
@@ -17,7 +17,7 @@ export const standing = {
     },
   },
   holdLossPerHour: {
-    title: 'What an hour costs',
+    title: 'Loss by the hour',
     unit: 'of the width an hour',
     origin: 'from memory',
     about:
@@ -38,14 +38,14 @@ export const standing = {
     range: [0.1, 1],
   },
   holdBetweenShare: {
-    title: 'How unlike balloons hold',
+    title: 'Loss, from balloon to balloon',
     unit: 'of the loss',
     origin: 'from memory',
     about: 'how much the loss differs from one balloon to the next',
     range: [0.05, 1],
   },
   nightFraction: {
-    title: 'The fill a night is told for',
+    title: 'Fill of a night',
     unit: 'of nominal',
     origin: 'from memory',
     about: 'the fill that what a night costs is told for',

@@ -3,14 +3,14 @@ import type { ConstantWords } from '../constants';
 /** The numbers of the trade on balloons in balloons. */
 export const stuffing = {
   stuffedFraction: {
-    title: 'A pair is filled to',
+    title: 'Fill of a pair',
     unit: 'of nominal',
     origin: 'from memory',
     about: 'the tier a pair is shown at first',
     range: [0.5, 1],
   },
   stuffedDose: {
-    title: 'What a stroke does to two skins',
+    title: 'Stroke into two skins',
     unit: 'of the stroke volume',
     origin: 'from memory',
     about:
@@ -21,7 +21,7 @@ export const stuffing = {
     },
   },
   stuffedEffort: {
-    title: 'What stuffing costs',
+    title: 'Effort of stuffing',
     unit: 'times',
     origin: 'from memory',
     about: 'how much longer a stuffed balloon takes, and how many more are lost',
@@ -32,35 +32,35 @@ export const stuffing = {
     },
   },
   neckProudMm: {
-    title: 'The inner’s neck stands out by',
+    title: 'Neck left out',
     unit: 'mm',
     origin: 'from memory',
     about: 'how much of the inner’s neck is left standing out of the outer’s',
     range: [0, 50],
   },
   restShare: {
-    title: 'An empty balloon’s width',
+    title: 'Empty width',
     unit: 'of nominal',
     origin: 'from memory',
     about: 'width of an empty latex balloon, were it a sphere',
     range: [0.1, 0.4],
   },
   skinThicknessMm: {
-    title: 'An empty skin’s thickness',
+    title: 'Empty skin',
     unit: 'mm',
     origin: 'from memory',
     about: 'thickness of an empty balloon’s skin',
     range: [0.08, 0.5],
   },
   shearModulusKPa: {
-    title: 'How stiff latex is',
+    title: 'Stiffness of latex',
     unit: 'kPa',
     origin: 'from memory',
     about: 'shear modulus of vulcanised natural latex',
     range: [100, 900],
   },
   mooneyRatio: {
-    title: 'How latex stiffens',
+    title: 'Stiffening of latex',
     unit: 'C2 / C1',
     origin: 'from memory',
     about:
@@ -68,14 +68,14 @@ export const stuffing = {
     range: [0.02, 0.2],
   },
   sphereLatexMost: {
-    title: 'A clear balloon over a sphere, at most',
+    title: 'Clear balloon over a sphere',
     unit: 'of nominal',
     origin: 'from memory',
     about: 'as large as one dares to fill a pre-stretched clear balloon around a foil sphere',
     range: [0.9, 1.3],
   },
   sphereGapMm: {
-    title: 'Air kept around a sphere',
+    title: 'Air around a sphere',
     unit: 'mm',
     origin: 'from memory',
     about: 'the air gap to keep all around a foil sphere while it grows in latex',

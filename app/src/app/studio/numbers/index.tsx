@@ -1,0 +1,5 @@
+import { NumbersPage } from '@/chunks';
+
+export default function NumbersRoute() {
+  return <NumbersPage constant={null} />;
+}

@@ -1,0 +1,1 @@
+export { NumbersPage } from '@/features/numbers/NumbersPage';

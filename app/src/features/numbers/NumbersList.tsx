@@ -1,0 +1,70 @@
+import type { RowOf } from '@leggero/contract';
+import { numberAt, type Trade } from '@leggero/core';
+import { ADJUSTABLE, CONSTANT_GROUPS, CONSTANTS, type Adjustable, type ConstantGroup } from '@leggero/core/constants';
+import { View } from 'react-native';
+
+import { useLengths } from '@/data/lengths';
+import { PickChips } from '@/ui/PickChips';
+import { Words } from '@/ui/Words';
+import { aboutText, GROUP_WORDS, shortText } from '@/wording/constants';
+
+import { NumberRow } from './NumberRow';
+
+/** The constants of a group, or those a studio has otherwise. */
+export type Shown = ConstantGroup | 'yours';
+
+const NUMBERS_OF = new Map<string, Adjustable[]>();
+for (const each of ADJUSTABLE.values()) NUMBERS_OF.set(each.constant, [...(NUMBERS_OF.get(each.constant) ?? []), each]);
+
+/** The numbers of a constant; none for a name that is none. */
+export function numbersOf(constant: string): readonly Adjustable[] {
+  return NUMBERS_OF.get(constant) ?? [];
+}
+
+interface NumbersListProps {
+  rows: readonly RowOf<'constant'>[];
+  trade: Trade;
+  shown: Shown;
+  constant: string | null;
+  onShow: (shown: Shown) => void;
+}
+
+/** The trade's numbers, group by group. */
+export function NumbersList({ rows, trade, shown, constant, onShow }: NumbersListProps) {
+  const lengths = useLengths();
+  const yours = new Set(rows.flatMap(({ key }) => ADJUSTABLE.get(key)?.constant ?? []));
+  const groups = (Object.keys(GROUP_WORDS) as ConstantGroup[]).map((value) => ({
+    value,
+    title: GROUP_WORDS[value].title,
+  }));
+  const options: { value: Shown; title: string }[] =
+    yours.size > 0 ? [{ value: 'yours', title: `Yours (${yours.size})` }, ...groups] : groups;
+  const names = shown === 'yours' ? [...yours] : Object.keys(CONSTANT_GROUPS[shown]);
+  const figureOf = (numbers: readonly Adjustable[]) => {
+    const [one] = numbers;
+    if (!one || numbers.length > 1) return `${numbers.length} numbers`;
+    return shortText(one, numberAt(trade, one.key)!, lengths);
+  };
+  return (
+    <View className="gap-3">
+      <PickChips label="What they decide" options={options} value={shown} onChange={onShow} />
+      <Words look="quiet">
+        {shown === 'yours' ? 'What this studio has otherwise than the table' : GROUP_WORDS[shown].decides}.
+      </Words>
+      <View role="list" className="gap-2">
+        {names.map((name) => (
+          <View key={name} role="listitem">
+            <NumberRow
+              href={`/studio/numbers/${name}${shown === 'yours' ? '?of=yours' : ''}`}
+              title={CONSTANTS[name as keyof Trade].title}
+              about={aboutText(CONSTANTS[name as keyof Trade])}
+              figure={figureOf(numbersOf(name))}
+              own={yours.has(name as keyof Trade)}
+              chosen={name === constant}
+            />
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}

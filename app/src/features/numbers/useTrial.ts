@@ -1,0 +1,55 @@
+import type { OwnNumber } from '@leggero/core';
+import { useEffect, useMemo, useState } from 'react';
+
+import { useChains, usePieces, usePumps, useShelf, useStudio, useTiers } from '@/data/records';
+import { ask } from '@/device/ask';
+
+import { effectsOf, type Effect, type TrialBasis, type TrialQuestion } from './trial';
+
+/** How long the hand rests before a trial begins, ms. */
+const REST_MS = 300;
+
+/** All of the studio's that the trade's numbers act on; null until its records have come. */
+export function useTrialBasis(): TrialBasis | null {
+  const models = useShelf().data;
+  const pumps = usePumps().data;
+  const tiers = useTiers().data;
+  const studio = useStudio().data;
+  const chains = useChains().data;
+  const pieces = usePieces().data;
+  // By hand: a trial is made anew whenever this is another one.
+  return useMemo(
+    () =>
+      models && pumps && tiers && studio && chains && pieces ? { models, pumps, tiers, studio, chains, pieces } : null,
+    [models, pumps, tiers, studio, chains, pieces],
+  );
+}
+
+/** What some numbers would move, for each trial; null until it is known. */
+export type Trials = Effect[] | 'failed' | null;
+
+/** Tries numbers on the shelf and the pieces in a worker, once they rest; nothing for no trials. */
+export function useTrial(basis: TrialBasis | null, now: OwnNumber[], trials: OwnNumber[][]): Trials {
+  const asked = JSON.stringify([now, trials]);
+  const [found, setFound] = useState<{ basis: TrialBasis; asked: string; effects: Trials } | null>(null);
+  useEffect(() => {
+    const [from, to] = JSON.parse(asked) as [OwnNumber[], OwnNumber[][]];
+    if (!basis || to.length === 0) return;
+    const given = new AbortController();
+    const timer = setTimeout(async () => {
+      const effects = await tried({ basis, now: from, trials: to }, given.signal).catch(() => 'failed' as const);
+      setFound({ basis, asked, effects });
+    }, REST_MS);
+    return () => {
+      clearTimeout(timer);
+      given.abort();
+    };
+  }, [basis, asked]);
+  return found && found.basis === basis && found.asked === asked ? found.effects : null;
+}
+
+async function tried(question: TrialQuestion, signal: AbortSignal): Promise<Effect[]> {
+  if (typeof Worker === 'undefined') return effectsOf(question);
+  const worker = new Worker(new URL('./trial.worker', window.location.href));
+  return ask<TrialQuestion, Effect[]>(worker, { question, signal });
+}
