@@ -68,12 +68,14 @@ function withConstants(page, trade, name) {
 
 function tableOf(keys, trade) {
   const rows = keys.map((key) => {
-    const { value, unit, origin, about } = trade[key];
-    return `| \`${key}\` | ${valueText(value)} | ${unit} | ${origin} | ${about} |`;
+    const { value, unit, range, origin, about } = trade[key];
+    return `| \`${key}\` | ${valueText(value)} | ${unit} | ${range.join(' to ')} | ${origin} | ${about} |`;
   });
-  return ['| constant | value | unit | origin | what it decides |', '| --- | --- | --- | --- | --- |', ...rows].join(
-    '\n',
-  );
+  return [
+    '| constant | value | unit | plausible | origin | what it decides |',
+    '| --- | --- | --- | --- | --- | --- |',
+    ...rows,
+  ].join('\n');
 }
 
 function valueText(value) {

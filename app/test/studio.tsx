@@ -16,6 +16,7 @@ import type {
   PieceRecord,
   PumpRecord,
   ReadingRecord,
+  RowOf,
   Session,
   SizerRecord,
   Studio,
@@ -30,6 +31,7 @@ import type { ReactElement } from 'react';
 import { KnowledgeProvider } from '@/data/knowledge';
 import { createQueryClient, RecordsProvider } from '@/data/records';
 import { NOTHING_YET, useRecords } from '@/data/state';
+import { TradeProvider } from '@/data/trade';
 
 import { visited } from './router';
 
@@ -48,6 +50,7 @@ export interface Records {
   eyeChecks: EyeCheckRecord[];
   pieces: PieceRecord[];
   chains: ChainRecord[];
+  constants: RowOf<'constant'>[];
 }
 
 const READINGS: [dose: number, widthInches: number, heightInches: number][] = [
@@ -193,6 +196,7 @@ export function someRecords(): Records {
     eyeChecks: [],
     pieces: [],
     chains: [],
+    constants: [],
   };
 }
 
@@ -201,7 +205,7 @@ export const answer = (status: number, body: unknown) =>
 
 /** The records as the change feed tells of them. */
 export function feedOf(records: Records): Changes {
-  const { studio, tiers, pumps, sizers, models, people, studies, pieces, chains } = records;
+  const { studio, tiers, pumps, sizers, models, people, studies, pieces, chains, constants } = records;
   const calibrations = models.flatMap((model) => model.calibrations);
   const holdTests = models.flatMap((model) => model.holdTests);
   const checks = new Map([...models, ...pieces].flatMap((owner) => owner.checks).map((check) => [check.id, check]));
@@ -223,6 +227,7 @@ export function feedOf(records: Records): Changes {
     holdReading: holdTests.flatMap(({ readings }) => readings),
     target: models.flatMap(({ targets }) => targets),
     chain: chains,
+    constant: constants,
     piece: pieces.map(({ checks: _, ...piece }) => piece),
     check: [...checks.values()].map(({ results: _, ...check }) => check),
     checkResult: [...checks.values()].flatMap(({ results }) => results),
@@ -257,7 +262,9 @@ export function show(page: ReactElement, records: Records = someRecords()) {
   });
   return render(
     <RecordsProvider client={createQueryClient()}>
-      <KnowledgeProvider>{page}</KnowledgeProvider>
+      <TradeProvider>
+        <KnowledgeProvider>{page}</KnowledgeProvider>
+      </TradeProvider>
     </RecordsProvider>,
   );
 }

@@ -21,8 +21,8 @@ import {
 } from '@/wording/constants';
 
 import { EffectCard } from './EffectCard';
-import { OneNumber } from './OneNumber';
-import { ownValues, trialOf, writesFor, type Wanted } from './ownNumbers';
+import { OneNumber, type AtEnds } from './OneNumber';
+import { endTrials, ownValues, trialOf, writesFor, type Wanted } from './ownNumbers';
 import { useTrial, useTrialBasis } from './useTrial';
 
 interface NumberDetailProps {
@@ -57,15 +57,10 @@ export function NumberDetail({ numbers, rows, frame }: NumberDetailProps) {
   const changed = [...wanted].some(([key, value]) => value !== numberAt(trade, key));
   const yours = numbers.filter(({ key }) => own.has(key));
 
-  const ends = numbers.map(({ key }) => {
-    const { least, most } = constantBounds({ trade, key })!;
-    return [least, most].map((value) => trialOf(rows, new Map([[key, value]])));
-  });
-  const atEnds = useTrial(basis, now, ends.flat());
-  const endsOf = (i: number) =>
-    Array.isArray(atEnds) && atEnds.length === 2 * numbers.length
-      ? { least: atEnds[2 * i]!, most: atEnds[2 * i + 1]! }
-      : null;
+  const bounds = numbers.map(({ key }) => constantBounds({ trade, key })!);
+  const atEnds = useTrial(basis, now, endTrials(rows, trade, numbers));
+  const endsOf = (i: number): AtEnds | null =>
+    Array.isArray(atEnds) ? { bounds: bounds[i]!, least: atEnds[2 * i]!, most: atEnds[2 * i + 1]! } : null;
   const back: Wanted = new Map(yours.map(({ key }) => [key, null]));
   const asked = changed && fits ? [trialOf(rows, wanted)] : !changed && yours.length > 0 ? [trialOf(rows, back)] : [];
   const moved = useTrial(basis, now, asked);
@@ -95,6 +90,7 @@ export function NumberDetail({ numbers, rows, frame }: NumberDetailProps) {
               typed={typed[number.key] ?? null}
               error={errorOf(number)}
               ends={endsOf(i)}
+              moves={changed && Array.isArray(moved) ? (moved[0] ?? null) : null}
               lengths={lengths}
               onType={(text) => setTyped((all) => ({ ...all, [number.key]: text }))}
             />

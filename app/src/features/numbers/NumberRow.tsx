@@ -9,13 +9,15 @@ interface NumberRowProps {
   about: string;
   /** The number, or how many it is. */
   figure: string;
+  /** What it moves, in words; null until that is known. */
+  moves: string | null;
   /** Whether the studio has it otherwise than the table. */
   own: boolean;
   chosen: boolean;
 }
 
 /** One constant of the trade in the list: what it decides, and what it is here. */
-export function NumberRow({ href, title, about, figure, own, chosen }: NumberRowProps) {
+export function NumberRow({ href, title, about, moves, figure, own, chosen }: NumberRowProps) {
   return (
     <Link href={href} asChild>
       <Pressable
@@ -31,6 +33,11 @@ export function NumberRow({ href, title, about, figure, own, chosen }: NumberRow
           <Words look="quiet" numberOfLines={2}>
             {about}
           </Words>
+          {moves ? (
+            <Words look="label" className="text-pine">
+              {moves}
+            </Words>
+          ) : null}
         </View>
         <View className="max-w-[112px] items-end">
           <Words look="figure" className="text-right text-[18px] leading-6">

@@ -9,17 +9,11 @@ import { Words } from '@/ui/Words';
 import { aboutText, GROUP_WORDS, shortText } from '@/wording/constants';
 
 import { NumberRow } from './NumberRow';
+import { numbersOf } from './numbersOf';
+import { useMoves } from './useMoves';
 
 /** The constants of a group, or those a studio has otherwise. */
 export type Shown = ConstantGroup | 'yours';
-
-const NUMBERS_OF = new Map<string, Adjustable[]>();
-for (const each of ADJUSTABLE.values()) NUMBERS_OF.set(each.constant, [...(NUMBERS_OF.get(each.constant) ?? []), each]);
-
-/** The numbers of a constant; none for a name that is none. */
-export function numbersOf(constant: string): readonly Adjustable[] {
-  return NUMBERS_OF.get(constant) ?? [];
-}
 
 interface NumbersListProps {
   rows: readonly RowOf<'constant'>[];
@@ -40,6 +34,7 @@ export function NumbersList({ rows, trade, shown, constant, onShow }: NumbersLis
   const options: { value: Shown; title: string }[] =
     yours.size > 0 ? [{ value: 'yours', title: `Yours (${yours.size})` }, ...groups] : groups;
   const names = shown === 'yours' ? [...yours] : Object.keys(CONSTANT_GROUPS[shown]);
+  const moves = useMoves(rows, trade, names);
   const figureOf = (numbers: readonly Adjustable[]) => {
     const [one] = numbers;
     if (!one || numbers.length > 1) return `${numbers.length} numbers`;
@@ -59,6 +54,7 @@ export function NumbersList({ rows, trade, shown, constant, onShow }: NumbersLis
               title={CONSTANTS[name as keyof Trade].title}
               about={aboutText(CONSTANTS[name as keyof Trade])}
               figure={figureOf(numbersOf(name))}
+              moves={moves?.get(name) ?? null}
               own={yours.has(name as keyof Trade)}
               chosen={name === constant}
             />

@@ -11,7 +11,8 @@ import { Words } from '@/ui/Words';
 import { GROUP_WORDS } from '@/wording/constants';
 
 import { NumberDetail } from './NumberDetail';
-import { NumbersList, numbersOf, type Shown } from './NumbersList';
+import { NumbersList, type Shown } from './NumbersList';
+import { numbersOf } from './numbersOf';
 
 const TITLE = 'Numbers of the trade';
 

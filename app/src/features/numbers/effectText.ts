@@ -23,3 +23,19 @@ export function effectText(effect: Effect, lengths: Pick<Lengths, 'fine'>): stri
   if (first === undefined) return 'no target and no piece of yours';
   return [first, ...rest].map((line) => line[0]!.toLowerCase() + line.slice(1)).join(', ');
 }
+
+/** The most that any of some trials moves: targets before pieces, and these before what else there is. */
+export function furthestText(effects: readonly Effect[], { fine }: Pick<Lengths, 'fine'>): string {
+  const furthest = (of: (effect: Effect) => Moved) =>
+    effects.map(of).reduce((most, each) => (each.most > most.most || !most.count ? each : most), { count: 0, most: 0 });
+  const targets = furthest((effect) => effect.targets);
+  if (targets.count > 0) return `moves targets of ${counted(targets.count, 'balloon')} by up to ${fine(targets.most)}`;
+  const pieces = furthest((effect) => effect.pieces);
+  if (pieces.count > 0) return `moves sizes of ${counted(pieces.count, 'piece')}`;
+  const doses = furthest((effect) => effect.doses);
+  if (doses.count > 0) return `moves doses of ${counted(doses.count, 'balloon')}`;
+  const tolerances = furthest((effect) => effect.tolerances);
+  if (tolerances.count > 0) return `moves tolerances of ${counted(tolerances.count, 'balloon')}`;
+  if (furthest((effect) => effect.nights).count > 0) return 'moves what a night costs';
+  return effects.some(({ origins }) => origins > 0) ? 'moves how well targets are known' : '';
+}

@@ -1,6 +1,6 @@
 import type { RowOf, Write } from '@leggero/contract';
-import type { OwnNumber } from '@leggero/core';
-import { ADJUSTABLE, inOrderOfChange } from '@leggero/core/constants';
+import type { OwnNumber, Trade } from '@leggero/core';
+import { ADJUSTABLE, constantBounds, inOrderOfChange, type Adjustable } from '@leggero/core/constants';
 
 import { newId } from '@/device/id';
 
@@ -15,6 +15,18 @@ export function ownValues(rows: readonly RowOf<'constant'>[]): Map<string, numbe
 /** The wanted numbers as `tradeWith` takes them, after those there are. */
 export function trialOf(rows: readonly RowOf<'constant'>[], wanted: Wanted): OwnNumber[] {
   return [...rows.map(({ key, value }) => ({ key, value })), ...asNumbers(wanted)];
+}
+
+/** For each number two trials: the least and the most that it can be beside the others. */
+export function endTrials(
+  rows: readonly RowOf<'constant'>[],
+  trade: Trade,
+  numbers: readonly Adjustable[],
+): OwnNumber[][] {
+  return numbers.flatMap(({ key }) => {
+    const { least, most } = constantBounds({ trade, key })!;
+    return [least, most].map((value) => trialOf(rows, new Map([[key, value]])));
+  });
 }
 
 /**
