@@ -67,6 +67,8 @@ export async function viewsOf({ get }: World): Promise<[name: string, address: s
       .filter(({ design }) => ['basket', 'curtain', 'ring'].includes(design.form))
       .map(({ id, name }): [string, string] => [name, `/builds/${id}`]),
     ['studio', '/studio'],
+    ['the numbers of the trade', '/studio/numbers'],
+    ['one of them', '/studio/numbers/workTolerance'],
   ];
 }
 

@@ -44,7 +44,7 @@ await run(async () => {
     ['make-wide', '/gauges/make', WIDE],
     ['eye-phone', `/gauges/eye/${eyeCheck.id}`, PHONE],
     ['pair-wide', '/shelf/pair', WIDE],
-    ['bubble-phone', '/shelf/bubble', PHONE],
+    ['numbers-phone', '/studio/numbers?of=shape', PHONE],
     ['modelling-phone', `/shelf/${ofKind('modelling')}?for=shapes`, PHONE],
     ['curtain-wide', `/builds/${pieceOf('curtain')}`, WIDE],
   ];

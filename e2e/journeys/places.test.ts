@@ -41,6 +41,39 @@ describe('addresses', () => {
   });
 });
 
+describe('a number of the trade', () => {
+  it('is tried on the shelf, used on every device, and taken back', async () => {
+    const other = await world.visit(`/shelf/${eleven.id}`, PHONE);
+    // The chart comes a moment after the target.
+    const target = async () => (await other.text()).split('Strokes and width')[0];
+    const before = await target();
+    const visitor = await world.visit('/studio', PHONE);
+    await visitor.tapText('Numbers of the trade');
+    await visitor.tap('radio', 'Standing');
+    await visitor.tapText('Days it stands');
+    await visitor.type('One evening, % of nominal', '80');
+    await visitor.sees('“Days it stands: a day” holds it there');
+    for (const [name, share] of STANDING) await visitor.type(`${name}, % of nominal`, share);
+    await visitor.sees(/This would move targets of \d+ balloons by up to/);
+    await visitor.tap('button', 'Use these numbers');
+    await visitor.settled();
+    await other.sees('Held so that it stands');
+    expect(before).not.toContain('Held so that it stands');
+    await visitor.tap('button', 'Back to the table');
+    await visitor.settled();
+    await other.page.waitForFunction(() => !document.body.innerText.includes('Held so that it stands'));
+    expect(await target()).toBe(before);
+  });
+});
+/** Nothing may stand longer than it does for less long. */
+const STANDING = [
+  ['One evening', '80'],
+  ['A day', '79'],
+  ['Three days', '78'],
+  ['A week', '77'],
+  ['Three weeks', '64'],
+] as const;
+
 describe('a wide window', () => {
   it('shows the list beside the detail, and works by keys', async () => {
     const visitor = await world.visit('/shelf', WIDE);

@@ -43,8 +43,8 @@ export function expectShape({
 }): ExpectedShape {
   const { growth, told } = expectGrowth(siblings, lines, trade);
   const expected: ExpectedLimits = {
-    round: expectLimit(nominalMm, siblings, lines, ({ shape }) => shape.roundLimit, trade),
-    pear: expectLimit(nominalMm, siblings, lines, ({ shape }) => shape.pearLimit, trade),
+    round: expectLimit(nominalMm, siblings, lines, 'roundLimit', trade),
+    pear: expectLimit(nominalMm, siblings, lines, 'pearLimit', trade),
   };
   const limits = { roundLimit: expected.round.limit, pearLimit: expected.pear.limit, expected, trade: trustOf(trade) };
   const shaped = siblings.filter(({ shape }) => shape.seen);
@@ -96,18 +96,60 @@ function expectGrowth(
   trade: Trade,
 ): { growth: Lengthening; told: boolean } {
   const { mean, sd } = trade.aspectGrowth;
-  const { lines: betweenLines, sizes } = trade.growthBetween;
   // With no line known, what is assumed of the mean and the spread between lines make up the assumed deviation.
-  const assumed = { value: mean, variance: sd ** 2 - 2 * betweenLines ** 2 };
+  const assumed = { value: mean, variance: sd ** 2 - 2 * trade.growthBetween.lines ** 2 };
   const pooled = poolInTwo({
     line: siblings.flatMap((fit) => growthSeen(fit, trade) ?? []),
-    others: lines.map((fits) => fits.flatMap((fit) => growthSeen(fit, trade) ?? [])),
-    sizes,
-    lines: betweenLines,
+    others: lines.flatMap((line) => tellingOf(line, trade).growth ?? []),
+    between: trade.growthBetween,
     assumed,
     trade,
   })!;
   return { growth: { mean: pooled.value, sd: Math.sqrt(pooled.variance) }, told: pooled.told };
+}
+
+/** What one line says by itself, pooled over its sizes; `null` where it says nothing. */
+interface LineTelling {
+  trade: Trade;
+  growth: Estimate | null;
+  round: Estimate | null;
+  pear: Estimate | null;
+}
+
+/** A line tells every balloon of the other lines the same: of one list of calibrations it is worked out once. */
+const TELLINGS = new WeakMap<readonly CalibrationFit[], LineTelling>();
+
+function tellingOf(line: readonly CalibrationFit[], trade: Trade): LineTelling {
+  const known = TELLINGS.get(line);
+  if (known?.trade === trade) return known;
+  const telling: LineTelling = {
+    trade,
+    growth: poolSizes(
+      line.flatMap((fit) => growthSeen(fit, trade) ?? []),
+      trade.growthBetween.sizes,
+      trade,
+    ),
+    round: poolSizes(limitsSeen(line, 'roundLimit'), trade.roundLimitBetween.sizes, trade),
+    pear: poolSizes(limitsSeen(line, 'pearLimit'), trade.roundLimitBetween.sizes, trade),
+  };
+  TELLINGS.set(line, telling);
+  return telling;
+}
+
+/** The mean of a line's sizes; `null` for none. */
+function poolSizes(estimates: readonly Estimate[], sizes: number, { betweenWorth }: Trade): Estimate | null {
+  const pooled = poolEstimates({ estimates, expected: { variance: sizes ** 2, worth: betweenWorth } });
+  return pooled && { value: pooled.mean, variance: pooled.variance };
+}
+
+const LIMITS = { roundLimit: 'round', pearLimit: 'pear' } as const;
+
+/** What calibrations show of a limit of the shape, as shares of nominal. */
+function limitsSeen(fits: readonly CalibrationFit[], limit: keyof typeof LIMITS): Estimate[] {
+  return fits.flatMap(({ shape, nominalMm }) => {
+    const seen = shape[limit];
+    return seen?.kind === 'shown' ? [{ value: seen.widthMm / nominalMm, variance: (seen.sdMm / nominalMm) ** 2 }] : [];
+  });
 }
 
 /** A limit of the shape as a share of nominal, pooled, for this nominal. */
@@ -115,17 +157,12 @@ function expectLimit(
   nominalMm: number,
   siblings: readonly CalibrationFit[],
   lines: readonly (readonly CalibrationFit[])[],
-  limitOf: (fit: CalibrationFit) => RoundLimit | undefined,
+  limit: keyof typeof LIMITS,
   trade: Trade,
 ): { limit: RoundLimit; from: 'line' | 'shelf' } {
-  const estimatesOf = (fits: readonly CalibrationFit[]) =>
-    fits.flatMap((fit) => {
-      const limit = limitOf(fit);
-      const own = fit.nominalMm;
-      return limit?.kind === 'shown' ? [{ value: limit.widthMm / own, variance: (limit.sdMm / own) ** 2 }] : [];
-    });
-  const line = estimatesOf(siblings);
-  const pooled = poolInTwo({ line, others: lines.map(estimatesOf), ...trade.roundLimitBetween, trade });
+  const line = limitsSeen(siblings, limit);
+  const others = lines.flatMap((each) => tellingOf(each, trade)[LIMITS[limit]] ?? []);
+  const pooled = poolInTwo({ line, others, between: trade.roundLimitBetween, trade });
   const from = line.length > 0 ? 'line' : 'shelf';
   if (!pooled) return { limit: { kind: 'no-shapes-seen' }, from };
   return {
@@ -138,33 +175,30 @@ function expectLimit(
 function poolInTwo({
   line,
   others,
-  sizes,
-  lines,
+  between: { sizes, lines },
   assumed,
   trade,
 }: {
   line: readonly Estimate[];
-  others: readonly (readonly Estimate[])[];
+  /** The mean of each other line. */
+  others: readonly Estimate[];
   /** Standard deviation between the sizes of one line, and between lines. */
-  sizes: number;
-  lines: number;
+  between: { sizes: number; lines: number };
   /** What is assumed of all lines' mean. */
   assumed?: Estimate;
   trade: Trade;
 }): (Estimate & { told: boolean }) | null {
   const worth = trade.betweenWorth;
-  const within = { variance: sizes ** 2, worth };
-  const means = others.flatMap((estimates) => {
-    const pooled = poolEstimates({ estimates, expected: within });
-    return pooled ? [{ value: pooled.mean, variance: pooled.variance }] : [];
-  });
   const all = poolEstimates({
-    estimates: assumed ? [assumed, ...means] : means,
+    estimates: assumed ? [assumed, ...others] : others,
     expected: { variance: lines ** 2, worth },
   });
-  const told = means.length + line.length > 0;
+  const told = others.length + line.length > 0;
   const shelf = all && { value: all.mean, variance: all.predictive };
   if (line.length === 0) return shelf && { ...shelf, told };
-  const pooled = poolEstimates({ estimates: shelf ? [...line, shelf] : line, expected: within })!;
+  const pooled = poolEstimates({
+    estimates: shelf ? [...line, shelf] : line,
+    expected: { variance: sizes ** 2, worth },
+  })!;
   return { value: pooled.mean, variance: pooled.predictive, told };
 }

@@ -116,20 +116,27 @@ function learnedHabits(
   alone: readonly Fitted[],
   trade: Trade,
 ): Pick<ShelfKnowledge, 'answers' | 'margins'> {
-  const measured = alone.filter(({ fit }) => fit.shape.seen && !fit.terms.includes('growth'));
+  const measured = (fits: readonly Fitted[]) =>
+    fits.filter(({ fit }) => fit.shape.seen && !fit.terms.includes('growth')).map(({ fit }) => fit);
+  const ofBalloon = new Map<string, Fitted[]>();
+  for (const fitted of alone) {
+    const { id } = fitted.balloon;
+    const own = ofBalloon.get(id);
+    if (own) own.push(fitted);
+    else ofBalloon.set(id, [fitted]);
+  }
   const answered: { shape: Shape; aspect: number }[] = [];
-  eachCalibration(balloons, (balloon, { readings }) => {
-    if (balloon.stuffed) return;
-    const like = measured.filter((one) => one.balloon.id === balloon.id || sameLine(balloon, one.balloon));
-    if (like.length === 0) return;
-    const { shape: law } = expectShape({ nominalMm: balloon.nominalMm, siblings: like.map(({ fit }) => fit), trade });
-    for (const reading of readings) {
-      const widthMm = widthSeenMm(reading);
-      if (reading.shape === undefined || reading.heightMm !== undefined || widthMm === undefined) continue;
-      answered.push({ shape: reading.shape, aspect: aspectAt({ law, widthMm }).aspect });
+  for (const balloon of balloons) {
+    const answers = balloon.stuffed ? [] : balloon.calibrations.flatMap(({ readings }) => readings.filter(isAnswer));
+    const siblings = answers.length > 0 ? measured(lineOf(balloon, alone)) : [];
+    if (siblings.length === 0) continue;
+    const { shape: law } = expectShape({ nominalMm: balloon.nominalMm, siblings, trade });
+    for (const reading of answers) {
+      const widthMm = widthSeenMm(reading)!;
+      answered.push({ shape: reading.shape!, aspect: aspectAt({ law, widthMm }).aspect });
     }
-  });
-  const kinds = balloons.map(({ id }) => alone.filter(({ balloon }) => balloon.id === id).map(({ fit }) => fit.limits));
+  }
+  const kinds = balloons.map(({ id }) => (ofBalloon.get(id) ?? []).map(({ fit }) => fit.limits));
   return {
     answers: learnAnswers(answered, trade),
     margins: {
@@ -145,6 +152,11 @@ function learnedHabits(
       ),
     },
   };
+}
+
+/** Whether a reading tells its shape by an answer alone. */
+function isAnswer(reading: Reading): boolean {
+  return reading.shape !== undefined && reading.heightMm === undefined && widthSeenMm(reading) !== undefined;
 }
 
 function eachCalibration(
@@ -198,7 +210,9 @@ function knownOf({
 }): KnownBefore {
   if (balloon.stuffed) return {};
   const others = shelf.alone.filter((fitted) => fitted.id !== calibrationId && !fitted.balloon.stuffed);
-  const siblings = others.filter((fitted) => sameLine(balloon, fitted.balloon));
+  const siblings = lineOf(balloon, shelf.alone).filter(
+    ({ id, balloon: { id: of } }) => id !== calibrationId && of !== balloon.id,
+  );
   const withIt = (fitted: readonly Fitted[]) =>
     fitted.filter((one) => one.inflatorId === inflatorId).map(({ fit }) => fit);
   const line = withIt(siblings);
@@ -206,24 +220,51 @@ function knownOf({
   const { shape, growth } = expectShape({
     nominalMm: balloon.nominalMm,
     siblings: siblings.map(({ fit }) => fit),
-    lines: otherLines(balloon, others),
+    lines: otherLines(balloon, shelf.alone),
     trade,
   });
   return { inflator: poolInflator({ inflator, fits, trade }), shape, growth };
 }
 
-/** Calibrations of the other lines of a balloon's kind, line by line. */
-function otherLines(balloon: Pick<ShelfBalloon, 'line' | 'kind'>, all: readonly Fitted[]): CalibrationFit[][] {
-  const own = nameOf(balloon);
-  const lines = new Map<string, CalibrationFit[]>();
-  for (const { balloon: other, fit } of all) {
-    const line = nameOf(other);
-    if (line === own || other.kind !== balloon.kind || other.stuffed) continue;
-    const fits = lines.get(line);
-    if (fits) fits.push(fit);
-    else lines.set(line, [fit]);
+/** Calibrations of single balloons by kind and line, each line's fits in a list that stays the same. */
+type Lines = ReadonlyMap<
+  ModelKind,
+  ReadonlyMap<string, { fitted: readonly Fitted[]; fits: readonly CalibrationFit[] }>
+>;
+
+/** Every balloon of a shelf asks for its line and for all others: they are told apart once. */
+const LINES = new WeakMap<readonly Fitted[], Lines>();
+
+function linesOf(all: readonly Fitted[]): Lines {
+  const known = LINES.get(all);
+  if (known) return known;
+  const lines = new Map<ModelKind, Map<string, { fitted: Fitted[]; fits: CalibrationFit[] }>>();
+  for (const fitted of all) {
+    const { balloon, fit } = fitted;
+    if (balloon.stuffed) continue;
+    const ofKind = lines.get(balloon.kind) ?? new Map<string, { fitted: Fitted[]; fits: CalibrationFit[] }>();
+    lines.set(balloon.kind, ofKind);
+    const line = ofKind.get(nameOf(balloon)) ?? { fitted: [], fits: [] };
+    ofKind.set(nameOf(balloon), line);
+    line.fitted.push(fitted);
+    line.fits.push(fit);
   }
-  return [...lines.values()];
+  LINES.set(all, lines);
+  return lines;
+}
+
+/** Calibrations of a balloon's line in its kind, its own among them. */
+function lineOf(balloon: Pick<ShelfBalloon, 'line' | 'kind'>, all: readonly Fitted[]): readonly Fitted[] {
+  return linesOf(all).get(balloon.kind)?.get(nameOf(balloon))?.fitted ?? [];
+}
+
+/** Calibrations of the other lines of a balloon's kind, line by line. */
+function otherLines(
+  balloon: Pick<ShelfBalloon, 'line' | 'kind'>,
+  all: readonly Fitted[],
+): (readonly CalibrationFit[])[] {
+  const own = nameOf(balloon);
+  return [...(linesOf(all).get(balloon.kind) ?? [])].flatMap(([name, { fits }]) => (name === own ? [] : [fits]));
 }
 
 /** Whether calibrations of a line say more of an inflator than all others do: one dose leaves open what is lost. */
@@ -258,7 +299,7 @@ export function estimateFor({
   shelf: ShelfKnowledge;
   trade?: Trade | undefined;
 }): EstimatedCurve | null {
-  const siblings = shelf.alone.filter((fitted) => sameLine(balloon, fitted.balloon));
+  const siblings = lineOf(balloon, shelf.alone).filter((fitted) => fitted.balloon.id !== balloon.id);
   const withIt = siblings.filter((fitted) => fitted.inflatorId === inflatorId).map(({ fit }) => fit);
   return estimateCurve({
     nominalMm: balloon.nominalMm,

@@ -1,8 +1,9 @@
 import type { InflatorKind } from '../inflator';
-import { dot, inverseOf, quadraticForm, sdInterval } from '../statistics';
+import { quadraticForm, sdInterval } from '../statistics';
 import { TRADE, type Trade } from '../trade';
 import { measuringVariance, sharedCovariance, type Point } from './point';
 import { aspectAt, type ShapeLaw } from './shapeLaw';
+import { settleParts, type LearningSet, type Part } from './errorParts';
 import { wayOf, WAYS, type Reading, type Way, type WaySds } from './reading';
 import { assumedErrors, type ReadingErrors } from './readingErrors';
 
@@ -58,18 +59,6 @@ export interface LearningCalibration {
 
 /** More readings of one calibration than that add little, and the cube of them in work. */
 const MOST_POINTS = 40;
-const ROUNDS = 40;
-const SETTLED = 1e-3;
-/** The most a part may change in one step, as the logarithm of its variance. */
-const LONGEST_STEP = 1.5;
-/** By how much steps grow again that go on the same way. */
-const LONGER = 1.5;
-
-interface Part {
-  variance: number;
-  assumed: number;
-  readings: number;
-}
 
 /**
  * Learns the parts of the error over all calibrations by restricted maximum likelihood: what is left of the readings
@@ -101,28 +90,9 @@ export function learnErrors(calibrations: readonly LearningCalibration[], trade:
     return [own, aspectSet(calibration, trade)].filter((set) => set !== null);
   });
   for (const { keys } of sets) for (const [key, count] of keys) parts.get(key)!.readings += count;
-  const unsure = settle(sets, parts, trade);
+  const unsure = settleParts(sets, parts, trade.priorReadings);
   const worths = new Map([...widths].map(([id, own]) => [id, worthOf(own, parts, unsure, trade)]));
   return learnedFrom(parts, worths, unsure, trade);
-}
-
-/** Steps until the variances rest; how unsure their logarithms are then (covariance). */
-function settle(sets: readonly LearningSet[], parts: ReadonlyMap<string, Part>, trade: Trade): number[][] {
-  let unsure: number[][] = [];
-  let last: number[] = [];
-  let length = 1;
-  for (let round = 0; round < ROUNDS; round += 1) {
-    const step = score(sets, parts, trade);
-    unsure = step.unsure;
-    // Parts that hardly differ in what they do to the readings make the steps swing: each turn back halves them.
-    if (last.length > 0) length = dot(step.logs, last) < 0 ? length / 2 : Math.min(1, length * LONGER);
-    last = step.logs;
-    [...parts.values()].forEach((part, i) => {
-      part.variance *= Math.exp(length * step.logs[i]!);
-    });
-    if (Math.max(...step.logs.map(Math.abs)) < SETTLED) break;
-  }
-  return unsure;
 }
 
 /**
@@ -154,21 +124,6 @@ function worthOf(
   return Math.min(assumed + readings, Math.max(assumed, 2 / quadraticForm(mean, unsure, mean)));
 }
 
-/** Observations of one calibration: which parts of the error act in them, and how. */
-interface LearningSet {
-  /** Readings that speak of each part. */
-  keys: Map<string, number>;
-  /** The design of what is taken out of them; no columns where nothing is. */
-  rows: number[][];
-  observed: number[];
-  /** Variance that nothing is learned of. */
-  fixed: number[];
-  /** What each observation counts for: less than 1 where a law was fitted to them before. */
-  worth: number;
-  /** By part: its unit covariance, a diagonal or a full one. */
-  units: { key: string; diagonal: number[] | null; full: number[][] | null }[];
-}
-
 /** Whether a reading tells of a way of measuring: one that names its own uncertainty tells of none. */
 function speaksOf(reading: Reading, way: Way): boolean {
   return reading.sdMm === undefined && wayOf(reading) === way;
@@ -190,19 +145,19 @@ function learningSet({ points: all, inflatorId, doseVolumeL }: LearningCalibrati
     diagonal(`way ${way}`, ({ reading, weights }) => (speaksOf(reading, way) ? weights.perWidthMm ** 2 : 0));
   }
   diagonal('height', ({ weights }) => weights.perHeightMm ** 2);
-  const full = (key: string, unit: ReadingErrors) => {
+  const fresh = new Set(points.map(({ balloon }) => balloon)).size === points.length;
+  const shared = (key: string, unit: ReadingErrors) => {
     keys.set(key, points.length);
-    units.push({
-      key,
-      diagonal: null,
-      full: points.map((a) =>
-        points.map((b) => (a.balloon === b.balloon ? sharedCovariance(a, b, unit, doseVolumeL) : 0)),
-      ),
-    });
+    if (fresh)
+      return units.push({ key, diagonal: points.map((a) => sharedCovariance(a, a, unit, doseVolumeL)), full: null });
+    const full = points.map((a) =>
+      points.map((b) => (a.balloon === b.balloon ? sharedCovariance(a, b, unit, doseVolumeL) : 0)),
+    );
+    return units.push({ key, diagonal: null, full });
   };
   const none: ReadingErrors = { ways: NO_ERROR, heightMm: 0, balloonShare: 0, doseShare: 0, worth: 0 };
-  full('balloon', { ...none, balloonShare: 1 });
-  full(`dose ${inflatorId}`, { ...none, doseShare: 1 });
+  shared('balloon', { ...none, balloonShare: 1 });
+  shared(`dose ${inflatorId}`, { ...none, doseShare: 1 });
   return {
     keys,
     units,
@@ -243,115 +198,6 @@ function aspectSet({ points: all, shape }: LearningCalibration, trade: Trade): L
 }
 
 const NO_ERROR = Object.fromEntries(WAYS.map((way) => [way, 0])) as WaySds;
-
-/**
- * One step of scoring over all sets: how far the logarithms of the variances should move, and how unsure they are
- * (covariance).
- */
-function score(
-  sets: readonly LearningSet[],
-  parts: ReadonlyMap<string, Part>,
-  trade: Trade,
-): { logs: number[]; unsure: number[][] } {
-  const keys = [...parts.keys()];
-  const place = new Map(keys.map((key, i) => [key, i]));
-  const worth = trade.priorReadings;
-  const slope: number[] = [];
-  const information = keys.map(() => keys.map(() => 0));
-  keys.forEach((key, i) => {
-    const { variance, assumed } = parts.get(key)!;
-    const ratio = assumed ** 2 / variance;
-    slope.push((worth / 2) * (ratio - 1));
-    // Below what was assumed the prior bends more than it is expected to.
-    information[i]![i] = (worth / 2) * Math.max(1, ratio);
-  });
-  for (const set of sets) addScore(set, parts, place, slope, information);
-  const unsure = inverseOf(information);
-  if (!unsure) return { logs: keys.map(() => 0), unsure: [] };
-  const logs = unsure.map((row) => Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, dot(row, slope))));
-  return { logs, unsure };
-}
-
-/** Adds a set's share: half of (Py)'K(Py) - tr PK for the slope, half of tr PKPL for the information. */
-function addScore(
-  { rows, observed, fixed, worth, units }: LearningSet,
-  parts: ReadonlyMap<string, Part>,
-  place: ReadonlyMap<string, number>,
-  slope: number[],
-  information: number[][],
-): void {
-  const n = observed.length;
-  const covariance = observed.map((_, i) => observed.map((__, j) => (i === j ? fixed[i]! : 0)));
-  for (const { key, diagonal, full } of units) {
-    const { variance } = parts.get(key)!;
-    for (let i = 0; i < n; i += 1) {
-      if (diagonal) covariance[i]![i]! += variance * diagonal[i]!;
-      else for (let j = 0; j < n; j += 1) covariance[i]![j]! += variance * full![i]![j]!;
-    }
-  }
-  const projector = projectorOf(covariance, rows);
-  if (!projector) return;
-  const pulled = projector.map((row) => dot(row, observed));
-  const products = units.map(({ key, diagonal, full }) => {
-    const { variance } = parts.get(key)!;
-    const product = projector.map((row) =>
-      diagonal
-        ? row.map((value, j) => variance * value * diagonal[j]!)
-        : row.map((_, j) => variance * row.reduce((sum, value, k) => sum + value * full![k]![j]!, 0)),
-    );
-    const pull = diagonal
-      ? pulled.reduce((sum, value, i) => sum + value * value * diagonal[i]!, 0)
-      : pulled.reduce((sum, value, i) => sum + value * dot(full![i]!, pulled), 0);
-    return { at: place.get(key)!, product, pull: variance * pull };
-  });
-  products.forEach(({ at, product, pull }, a) => {
-    slope[at]! += 0.5 * worth * (pull - product.reduce((sum, row, i) => sum + row[i]!, 0));
-    for (let b = 0; b <= a; b += 1) {
-      const other = products[b]!;
-      let trace = 0;
-      for (let i = 0; i < n; i += 1) for (let j = 0; j < n; j += 1) trace += product[i]![j]! * other.product[j]![i]!;
-      information[at]![other.at]! += 0.5 * worth * trace;
-      if (a !== b) information[other.at]![at]! += 0.5 * worth * trace;
-    }
-  });
-}
-
-/** S^-1 - S^-1 X (X' S^-1 X)^-1 X' S^-1; `null` where the readings leave nothing over their own line. */
-function projectorOf(
-  covariance: readonly (readonly number[])[],
-  rows: readonly (readonly number[])[],
-): number[][] | null {
-  const inverse = inverseOf(covariance);
-  if (!inverse) return null;
-  const columns = columnsThatTell(rows);
-  if (rows.length <= columns.length) return null;
-  if (columns.length === 0) return inverse;
-  const turned = columns.map((column) => inverse.map((row) => dot(row, column)));
-  const gram = columns.map((column) => turned.map((other) => dot(column, other)));
-  const scales = gram.map((row, i) => 1 / Math.sqrt(row[i]!));
-  const inner = inverseOf(gram.map((row, i) => row.map((value, j) => value * scales[i]! * scales[j]!)));
-  if (!inner) return null;
-  return inverse.map((row, i) =>
-    row.map((value, j) => {
-      let taken = 0;
-      for (let a = 0; a < columns.length; a += 1) {
-        for (let b = 0; b < columns.length; b += 1) {
-          taken += turned[a]![i]! * inner[a]![b]! * scales[a]! * scales[b]! * turned[b]![j]!;
-        }
-      }
-      return value - taken;
-    }),
-  );
-}
-
-/** The columns of the design that differ from one another: one dose alone tells no slope. */
-function columnsThatTell(rows: readonly (readonly number[])[]): number[][] {
-  const columns = rows[0]!.map((_, j) => rows.map((row) => row[j]!));
-  const doses = columns[1];
-  if (!doses) return columns;
-  const [dead, ...rest] = columns;
-  return doses.every((dose) => dose === doses[0]) ? [dead!] : [dead!, ...rest];
-}
 
 function learnedFrom(
   parts: ReadonlyMap<string, Part>,

@@ -34,7 +34,7 @@ export function NumbersList({ rows, trade, shown, constant, onShow }: NumbersLis
   const options: { value: Shown; title: string }[] =
     yours.size > 0 ? [{ value: 'yours', title: `Yours (${yours.size})` }, ...groups] : groups;
   const names = shown === 'yours' ? [...yours] : Object.keys(CONSTANT_GROUPS[shown]);
-  const moves = useMoves(rows, trade, names);
+  const { moves, busy } = useMoves(rows, trade, names);
   const figureOf = (numbers: readonly Adjustable[]) => {
     const [one] = numbers;
     if (!one || numbers.length > 1) return `${numbers.length} numbers`;
@@ -46,7 +46,7 @@ export function NumbersList({ rows, trade, shown, constant, onShow }: NumbersLis
       <Words look="quiet">
         {shown === 'yours' ? 'What this studio has otherwise than the table' : GROUP_WORDS[shown].decides}.
       </Words>
-      <View role="list" className="gap-2">
+      <View role="list" aria-busy={busy} className="gap-2">
         {names.map((name) => (
           <View key={name} role="listitem">
             <NumberRow
@@ -54,7 +54,7 @@ export function NumbersList({ rows, trade, shown, constant, onShow }: NumbersLis
               title={CONSTANTS[name as keyof Trade].title}
               about={aboutText(CONSTANTS[name as keyof Trade])}
               figure={figureOf(numbersOf(name))}
-              moves={moves?.get(name) ?? null}
+              moves={moves.get(name) ?? null}
               own={yours.has(name as keyof Trade)}
               chosen={name === constant}
             />
