@@ -9,6 +9,7 @@ import type { Page } from 'puppeteer-core';
 import { PHONE, type Bench } from './bench';
 import { median } from './figure';
 import { grow } from './grown';
+import { measureNumber } from './numbers';
 import { longTasks, redrawsOf, tapsOn, watchLongTasksFromStart } from './page';
 import { buildEmpty, ROOT, serve } from './size';
 
@@ -32,6 +33,7 @@ export async function measureReplica(bench: Bench): Promise<void> {
     await measureOpening(bench, page, { shelf: `${world.url}/shelf`, empty: empty?.url });
     await measureOffline(bench, page, { deep: `${world.url}/shelf/${modelId}`, empty: empty?.url });
     await measureSearch(bench, page, `${world.url}/search`);
+    await measureNumber(bench, page, world.url);
     const check = `${world.url}/shelf/${modelId}/check/${checkId}`;
     await measureTap(bench, page, { check, empty: empty?.url });
     await measureSecondDevice(bench, page, check);

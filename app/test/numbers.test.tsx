@@ -1,7 +1,7 @@
 import type { PieceDesign } from '@leggero/contract';
 import { TRADE, type OwnNumber } from '@leggero/core';
 import { ADJUSTABLE } from '@leggero/core/constants';
-import { screen, waitFor, within } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { firstDesign } from '@/features/builds/firstDesign';

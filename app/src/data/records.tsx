@@ -16,8 +16,8 @@ import type {
   StudyRecord,
   TierRecord,
 } from '@leggero/contract';
-import { TRADE, type Trade, tradeWith } from '@leggero/core';
 import { layWrites, NO_ROWS, NOUN_NAMES } from '@leggero/contract';
+import { tradeWith, type Trade } from '@leggero/core';
 import {
   QueryClient,
   QueryClientProvider,
@@ -34,13 +34,14 @@ import { eyeChecksOf, rowsOfEyeChecks } from '@/views/eyes';
 import { SIZER_NOUNS, sizersOf } from '@/views/gauges';
 import { correctedCalibrations, holesById } from '@/views/holes';
 import { dresserOf } from '@/views/pairs';
-import { groupsOf, listOf } from '@/views/rows';
+import { groupsOf, listed, listOf } from '@/views/rows';
 import { DETAIL_NOUNS, detailOf, SHELF_NOUNS, shelfOf } from '@/views/shelf';
 
 import { ApiError, call } from './client';
 import { deliver, pullSoon } from './delivery';
 import { onPrivate } from './replica';
 import { rowsOf, useRecords } from './state';
+import { useTrade } from './tradeContext';
 
 const LONGEST_PAUSE_MS = 3000;
 
@@ -215,7 +216,7 @@ export function useNotes(modelId: string): readonly RowOf<'note'>[] {
 export function useShelf(): Records<ShelfModel[]> {
   const found = useView(SHELF_NOUNS, shelfOf);
   const holes = useMeasuredHoles();
-  const trade = useOwnTrade().data ?? TRADE;
+  const trade = useTrade();
   const data = found.data && dressed(found.data, holes, trade);
   return { ...found, data };
 }
@@ -224,7 +225,7 @@ type Holes = ReturnType<typeof holesById>;
 
 /** A shelf as it is shown: corrected, and in its colours; once for all pages. */
 const dressed = weakMapMemoize((models: ShelfModel[], holes: Holes | null, trade: Trade) =>
-  models.map((model) => (holes ? corrected(model, holes) : model)).map(dresserOf(models, trade)),
+  listed(...models.map((model) => (holes ? corrected(model, holes) : model)).map(dresserOf(models, trade))),
 );
 
 /** The holes by id once some of them are measured; null before, when nothing is to be corrected. */
@@ -248,7 +249,7 @@ export function useModel(id: string): Records<ModelDetail> {
   const rows = useView(DETAIL_NOUNS, asTheyAre);
   const holes = useMeasuredHoles();
   const shelf = useShelf().data;
-  const trade = useOwnTrade().data ?? TRADE;
+  const trade = useTrade();
   const shown = useMemo(() => {
     const model = rows.data && detailOf(rows.data, id);
     const known = model && holes ? corrected(model, holes) : model;

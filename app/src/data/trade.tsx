@@ -1,16 +1,14 @@
-import { TRADE, type Trade } from '@leggero/core';
-import { createContext, useContext, type ReactNode } from 'react';
+import { TRADE } from '@leggero/core';
+import { useDeferredValue, type ReactNode } from 'react';
 
 import { useOwnTrade } from './records';
+import { TradeContext } from './tradeContext';
 
-const TradeContext = createContext<Trade>(TRADE);
+export { useTrade } from './tradeContext';
 
 /** Gives pages the trade's numbers as the studio has them. */
 export function TradeProvider({ children }: { children: ReactNode }) {
-  return <TradeContext.Provider value={useOwnTrade().data ?? TRADE}>{children}</TradeContext.Provider>;
-}
-
-/** The trade's numbers as the studio has them; the table's own until its records have come. */
-export function useTrade(): Trade {
-  return useContext(TradeContext);
+  // Every figure of a page follows a number: they are worked out one after another, and the page goes on meanwhile.
+  const trade = useDeferredValue(useOwnTrade().data ?? TRADE);
+  return <TradeContext.Provider value={trade}>{children}</TradeContext.Provider>;
 }

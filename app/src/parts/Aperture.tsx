@@ -23,6 +23,8 @@ interface ApertureProps extends BalloonLook {
 }
 
 const MARKS = 48;
+/** The small copies of lists hold still. */
+const GLIDES_FROM_PX = 96;
 
 /**
  * The signature: a thin ring is the target, a pale band its tolerance, and the balloon sits inside, all to one scale.
@@ -30,7 +32,9 @@ const MARKS = 48;
 export function Aperture(props: ApertureProps) {
   const { nominalMm, target, size, label, marks = false, outside = false, colourHex, finish } = props;
   const palette = usePalette();
-  const [widthMm, heightMm, ringMm] = useTween([props.widthMm, props.heightMm, target?.widthMm ?? nominalMm]);
+  const [widthMm, heightMm, ringMm] = useTween([props.widthMm, props.heightMm, target?.widthMm ?? nominalMm], {
+    small: size < GLIDES_FROM_PX,
+  });
   // The view is cut to the nominal size, so that a fuller balloon fills more of it.
   const reach = nominalMm * (marks ? 0.575 : 0.54);
   const below = nominalMm * (marks ? 0.62 : 0.68);

@@ -1,7 +1,7 @@
 import { useLayoutEffect, useRef, useState } from 'react';
 
 const DURATION_MS = 280;
-/** A change of less than this share moves a drawing by a pixel or two: gliding there shows nothing and costs frames. */
+/** A change of less than this share moves a large drawing by a pixel or two: gliding there shows nothing and costs frames. */
 const WORTH_GLIDING = 0.02;
 
 function reducedMotion(): boolean {
@@ -9,10 +9,13 @@ function reducedMotion(): boolean {
 }
 
 /**
- * Numbers that glide to their new values together; they jump where motion is unwelcome, or where it would not be
- * seen.
+ * Numbers that glide to their new values together; they jump where motion is unwelcome, where it would not be seen, and
+ * where the drawing is too `small` for it: in a list a whole screen of them would move at once.
  */
-export function useTween<const Targets extends readonly number[]>(targets: Targets): Targets {
+export function useTween<const Targets extends readonly number[]>(
+  targets: Targets,
+  { small = false }: { small?: boolean } = {},
+): Targets {
   // What is drawn on the way; null when it has arrived, and the targets are drawn themselves.
   const [between, setBetween] = useState<Targets | null>(null);
   const drawn = useRef<readonly number[]>(targets);
@@ -25,8 +28,8 @@ export function useTween<const Targets extends readonly number[]>(targets: Targe
       drawn.current = to;
       setBetween(null);
     };
-    const small = to.every((value, i) => Math.abs(value - from[i]!) <= WORTH_GLIDING * Math.abs(value));
-    if (small || reducedMotion()) return arrive();
+    const near = to.every((value, i) => Math.abs(value - from[i]!) <= WORTH_GLIDING * Math.abs(value));
+    if (small || near || reducedMotion()) return arrive();
     const show = (eased: number) => {
       const values = to.map((value, i) => from[i]! + (value - from[i]!) * eased);
       drawn.current = values;
@@ -41,6 +44,6 @@ export function useTween<const Targets extends readonly number[]>(targets: Targe
       frame = requestAnimationFrame(next);
     });
     return () => cancelAnimationFrame(frame);
-  }, [wanted]);
+  }, [wanted, small]);
   return between ?? targets;
 }

@@ -8,6 +8,7 @@ import {
   type StuffedColour,
   type Trade,
 } from '@leggero/core';
+import { weakMapMemoize } from 'reselect';
 
 /** The two balloons of a pair. */
 export interface Parts<Model extends ModelRecord> {
@@ -69,10 +70,13 @@ export function dresserOf(
 ): <Model extends ModelRecord>(model: Model) => Model {
   let opacities: SkinOpacities | null = null;
   return (model) => {
-    if (model.seenHex !== null) return { ...model, colourHex: model.seenHex };
+    if (model.seenHex !== null) return inColour(model, model.seenHex) as typeof model;
     const parts = partsOf<ModelRecord>(model, models);
     if (!parts) return model;
     opacities ??= opacitiesOf(models, trade);
-    return { ...model, colourHex: expectedColour(parts, opacities, trade).colourHex };
+    return inColour(model, expectedColour(parts, opacities, trade).colourHex) as typeof model;
   };
 }
+
+/** A model in a colour; the very same for the very same of both. */
+const inColour = weakMapMemoize((model: ModelRecord, colourHex: string): ModelRecord => ({ ...model, colourHex }));
