@@ -7,7 +7,7 @@ import userEvent from '@testing-library/user-event';
 import { firstDesign } from '@/features/builds/firstDesign';
 import { NumbersPage } from '@/features/numbers/NumbersPage';
 import { effectText, furthestText } from '@/features/numbers/effectText';
-import { effectsOf, type TrialBasis } from '@/features/numbers/trial';
+import { effectsOf, type TrialBasis, type TrialQuestion } from '@/features/numbers/trial';
 import { ShelfList } from '@/features/shelf/ShelfList';
 import { StudioPage } from '@/features/studio/StudioPage';
 import { lengthsOf } from '@/views/lengths';
@@ -27,7 +27,21 @@ const retype = async (name: string, text: string) => {
 };
 const button = (name: string) => screen.getByRole('button', { name });
 
-beforeEach(() => goTo('/studio/numbers'));
+/** Tries numbers as the worker does, a moment later. */
+class Trier {
+  onmessage: ((event: { data: unknown }) => void) | null = null;
+  private asked: ReturnType<typeof setTimeout> | undefined;
+  terminate = () => clearTimeout(this.asked);
+  postMessage = (question: TrialQuestion) => {
+    this.asked = setTimeout(() => this.onmessage?.({ data: { answer: effectsOf(question) } }), 0);
+  };
+}
+
+beforeEach(() => {
+  goTo('/studio/numbers');
+  Object.assign(globalThis, { Worker: Trier });
+});
+afterEach(() => Reflect.deleteProperty(globalThis, 'Worker'));
 
 describe('the list of the trade’s numbers', () => {
   it('has every constant under what it decides, with what it is here and what it moves', async () => {

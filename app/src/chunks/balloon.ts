@@ -1,8 +1,15 @@
 export { CheckPage } from '@/features/check/CheckPage';
 export { ComparePage } from '@/features/compare/ComparePage';
+export { EyePage } from '@/features/eye/EyePage';
+export { EyeRunPage } from '@/features/eye/EyeRunPage';
+export { EyeStartPage } from '@/features/eye/EyeStartPage';
 export { FindPage } from '@/features/find/FindPage';
 export { FinishPage } from '@/features/finish/FinishPage';
 export { HoldPage } from '@/features/hold/HoldPage';
+export { HoleFinderPage } from '@/features/holes/HoleFinderPage';
 export { ModelPage } from '@/features/model/ModelPage';
 export { ReadingPage } from '@/features/reading/ReadingPage';
 export { SheetPage } from '@/features/sheet/SheetPage';
+export { SqueezePage } from '@/features/sizer/SqueezePage';
+export { StudiesPage } from '@/features/study/StudiesPage';
+export { StudyPage } from '@/features/study/StudyPage';

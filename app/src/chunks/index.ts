@@ -25,19 +25,19 @@ export const PumpPage = lazy(async () => ({ default: (await forms()).PumpPage })
 export const ModellingPage = lazy(async () => ({ default: (await forms()).ModellingPage }));
 export const ModelForm = lazy(async () => ({ default: (await forms()).ModelForm }));
 
-export const EyePage = lazy(async () => ({ default: (await workshop()).EyePage }));
-export const EyeRunPage = lazy(async () => ({ default: (await workshop()).EyeRunPage }));
-export const EyeStartPage = lazy(async () => ({ default: (await workshop()).EyeStartPage }));
+export const EyePage = lazy(async () => ({ default: (await balloon()).EyePage }));
+export const EyeRunPage = lazy(async () => ({ default: (await balloon()).EyeRunPage }));
+export const EyeStartPage = lazy(async () => ({ default: (await balloon()).EyeStartPage }));
 export const GaugeList = lazy(async () => ({ default: (await workshop()).GaugeList }));
 export const TranslatePage = lazy(async () => ({ default: (await workshop()).TranslatePage }));
-export const HoleFinderPage = lazy(async () => ({ default: (await workshop()).HoleFinderPage }));
+export const HoleFinderPage = lazy(async () => ({ default: (await balloon()).HoleFinderPage }));
 export const SizersComparedPage = lazy(async () => ({ default: (await workshop()).SizersComparedPage }));
 export const SizerCheckPage = lazy(async () => ({ default: (await workshop()).SizerCheckPage }));
 export const SizerPage = lazy(async () => ({ default: (await workshop()).SizerPage }));
-export const SqueezePage = lazy(async () => ({ default: (await workshop()).SqueezePage }));
+export const SqueezePage = lazy(async () => ({ default: (await balloon()).SqueezePage }));
 export const StartPage = lazy(async () => ({ default: (await workshop()).StartPage }));
-export const StudiesPage = lazy(async () => ({ default: (await workshop()).StudiesPage }));
-export const StudyPage = lazy(async () => ({ default: (await workshop()).StudyPage }));
+export const StudiesPage = lazy(async () => ({ default: (await balloon()).StudiesPage }));
+export const StudyPage = lazy(async () => ({ default: (await balloon()).StudyPage }));
 
 export const BuildList = lazy(async () => ({ default: (await workshop()).BuildList }));
 export const NewPiecePage = lazy(async () => ({ default: (await workshop()).NewPiecePage }));

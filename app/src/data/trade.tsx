@@ -8,7 +8,9 @@ export { useTrade } from './tradeContext';
 
 /** Gives pages the trade's numbers as the studio has them. */
 export function TradeProvider({ children }: { children: ReactNode }) {
+  const own = useOwnTrade().data;
   // Every figure of a page follows a number: they are worked out one after another, and the page goes on meanwhile.
-  const trade = useDeferredValue(useOwnTrade().data ?? TRADE);
-  return <TradeContext.Provider value={trade}>{children}</TradeContext.Provider>;
+  const followed = useDeferredValue(own);
+  // The first ones are not waited for: nobody is shown figures by the table and then their own.
+  return <TradeContext.Provider value={followed ?? own ?? TRADE}>{children}</TradeContext.Provider>;
 }

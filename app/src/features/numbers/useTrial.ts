@@ -4,7 +4,8 @@ import { useEffect, useMemo, useState } from 'react';
 import { useChains, usePieces, usePumps, useShelf, useStudio, useTiers } from '@/data/records';
 import { ask } from '@/device/ask';
 
-import { effectsOf, type Effect, type TrialBasis, type TrialQuestion } from './trial';
+// Types alone: what a trial takes is code of the worker's, which no page needs to fetch.
+import type { Effect, TrialBasis, TrialQuestion } from './trial';
 
 /** How long the hand rests before a trial begins, ms. */
 const REST_MS = 300;
@@ -34,10 +35,13 @@ export function useTrial(basis: TrialBasis | null, now: OwnNumber[], trials: Own
   const [found, setFound] = useState<{ basis: TrialBasis; asked: string; effects: Trials } | null>(null);
   useEffect(() => {
     const [from, to] = JSON.parse(asked) as [OwnNumber[], OwnNumber[][]];
-    if (!basis || to.length === 0) return;
+    if (!basis || to.length === 0 || typeof Worker === 'undefined') return;
     const given = new AbortController();
     const timer = setTimeout(async () => {
-      const effects = await tried({ basis, now: from, trials: to }, given.signal).catch(() => 'failed' as const);
+      const worker = new Worker(new URL('./trial.worker', window.location.href));
+      const question = { basis, now: from, trials: to };
+      const { signal } = given;
+      const effects = await ask<TrialQuestion, Effect[]>(worker, { question, signal }).catch(() => 'failed' as const);
       setFound({ basis, asked, effects });
     }, REST_MS);
     return () => {
@@ -46,10 +50,4 @@ export function useTrial(basis: TrialBasis | null, now: OwnNumber[], trials: Own
     };
   }, [basis, asked]);
   return found && found.basis === basis && found.asked === asked ? found.effects : null;
-}
-
-async function tried(question: TrialQuestion, signal: AbortSignal): Promise<Effect[]> {
-  if (typeof Worker === 'undefined') return effectsOf(question);
-  const worker = new Worker(new URL('./trial.worker', window.location.href));
-  return ask<TrialQuestion, Effect[]>(worker, { question, signal });
 }
