@@ -99,8 +99,8 @@ const BALLOONS: readonly ShelfBalloon[] = [
   ]),
 ];
 
-/** Everything that the core makes of a small studio with some numbers of the trade, by what it is. */
-export function panorama(trade: Trade): Record<string, unknown> {
+/** What is made of readings: fits, what they teach, targets, pairs. */
+export function panoramaOfShelf(trade: Trade): Record<string, unknown> {
   const shelf = knowShelf({ balloons: BALLOONS, inflators: PUMPS, trade });
   const fits = [...shelf.outcomes.values()].flatMap(({ fit }) => fit ?? []);
   const [tall, answered, , , slip] = fits;
@@ -126,22 +126,6 @@ export function panorama(trade: Trade): Record<string, unknown> {
   );
   const skin = { nominalMm: inch(11), kind: 'round', finish: 'mirror', fit: tall!, estimate: null } as const;
   const inner = { ...skin, nominalMm: inch(9), finish: 'matte', fit: answered! } as const;
-  const long260 = { code: '260', widthMm: inch(2), lengthMm: inch(60) };
-  const long360 = { code: '360', widthMm: inch(3), lengthMm: inch(60) };
-  const made = basket({ spokes: 6, baseMm: inch(3.5), rings: 2, stepMm: STEP_MM.quarterInch, trade });
-  const hold = fitHold({
-    tests: [
-      {
-        wraps: 1,
-        stuffed: false,
-        readings: [
-          { hours: 0, widthMm: 240 },
-          { hours: 12, widthMm: 236 },
-        ],
-      },
-    ],
-    ...{ closing: { wraps: 1, stuffed: false }, trade },
-  });
   const rates = ([1, 2] as const).flatMap((wraps) => [
     defaultHoldRate({ wraps, stuffed: false }, trade),
     defaultHoldRate({ wraps, stuffed: true }, trade),
@@ -184,6 +168,39 @@ export function panorama(trade: Trade): Record<string, unknown> {
         ...{ widthMm, trade },
       }),
     ]),
+    stuffing: [
+      ...STANDARD_TIERS.map((tier) => skinStuffing({ outer: skin, inner, tier, step: STEP_MM.eighthInch, trade })),
+      stuffedCurve({ outer: tall!, trade }),
+      partedPair({ points: 20, trade }),
+      sphereInClear({ latexNominalMm: inch(18), sphereMm: inch(15), trade }),
+      sphereInClear({ latexNominalMm: inch(18), sphereMm: inch(30), trade }),
+    ],
+  };
+}
+
+/** What is made without any. */
+export function panoramaBeside(trade: Trade): Record<string, unknown> {
+  const long260 = { code: '260', widthMm: inch(2), lengthMm: inch(60) };
+  const long360 = { code: '360', widthMm: inch(3), lengthMm: inch(60) };
+  const made = basket({ spokes: 6, baseMm: inch(3.5), rings: 2, stepMm: STEP_MM.quarterInch, trade });
+  const hold = fitHold({
+    tests: [
+      {
+        wraps: 1,
+        stuffed: false,
+        readings: [
+          { hours: 0, widthMm: 240 },
+          { hours: 12, widthMm: 236 },
+        ],
+      },
+    ],
+    ...{ closing: { wraps: 1, stuffed: false }, trade },
+  });
+  const rates = ([1, 2] as const).flatMap((wraps) => [
+    defaultHoldRate({ wraps, stuffed: false }, trade),
+    defaultHoldRate({ wraps, stuffed: true }, trade),
+  ]);
+  return {
     shapes: [1, 1.04, 1.07, 1.11, 1.15, 1.2, 1.3].map((aspect) =>
       shapeOf({ widthMm: 200, heightMm: 200 * aspect, trade }),
     ),
@@ -237,13 +254,6 @@ export function panorama(trade: Trade): Record<string, unknown> {
     finish: [
       printShift({ widthMm: 240, heightMm: 260, trade }),
       [0.5, 0.61, 0.63, 0.8].map((share) => shineAdvice({ nominalMm: inch(11), widthMm: share * inch(11), trade })),
-    ],
-    stuffing: [
-      ...STANDARD_TIERS.map((tier) => skinStuffing({ outer: skin, inner, tier, step: STEP_MM.eighthInch, trade })),
-      stuffedCurve({ outer: tall!, trade }),
-      partedPair({ points: 20, trade }),
-      sphereInClear({ latexNominalMm: inch(18), sphereMm: inch(15), trade }),
-      sphereInClear({ latexNominalMm: inch(18), sphereMm: inch(30), trade }),
     ],
     linking: [
       made,

@@ -4,8 +4,8 @@ import ts from 'typescript';
 
 import { ROOT } from './paths.mjs';
 
-/** Where the trade's numbers are handed on; the demo is made with the table's own. */
-export const WORKSPACES = ['core', 'contract', 'app'];
+/** Where the trade's numbers are handed on: the app and all that it is made of. The demo is made with the table's own. */
+const WORKSPACES = ['core', 'contract', 'app'];
 /** A worker's work is given all that it needs by its question. */
 const WORKER = /\.worker\.ts$/;
 
@@ -14,9 +14,9 @@ const WORKER = /\.worker\.ts$/;
  * them, handed over as a value, or where the table itself is read: such a place would work with the table's numbers
  * whatever the studio has. Answers `<file>:<line> <what>`, and how many calls were looked at.
  */
-export function notHandedOn(workspace, root = ROOT) {
+export function notHandedOn(root = ROOT, from = 'app') {
   const ours = (file) => WORKSPACES.some((each) => file.fileName.startsWith(`${root}/${each}/src/`));
-  const config = path.join(root, workspace, 'tsconfig.json');
+  const config = path.join(root, from, 'tsconfig.json');
   const { config: read } = ts.readConfigFile(config, ts.sys.readFile);
   const { fileNames, options } = ts.parseJsonConfigFileContent(read, ts.sys, path.dirname(config));
   const program = ts.createProgram(fileNames, options);
@@ -39,7 +39,7 @@ export function notHandedOn(workspace, root = ROOT) {
       : [];
 
   for (const file of program.getSourceFiles()) {
-    if (!file.fileName.startsWith(`${root}/${workspace}/src/`)) continue;
+    if (!ours(file)) continue;
     const name = path.relative(root, file.fileName);
     const tell = (node, what) =>
       places.push(`${name}:${file.getLineAndCharacterOfPosition(node.getStart()).line + 1} ${what}`);
