@@ -66,6 +66,8 @@ export function notHandedOn(root = ROOT, from = 'app') {
 function isValue(node) {
   const { parent } = node;
   if (!parent || ts.isImportSpecifier(parent) || ts.isExportSpecifier(parent)) return false;
-  if (ts.isFunctionDeclaration(parent) || ts.isTypeQueryNode(parent)) return false;
+  // A component is told by its types what it must be given.
+  if (ts.isJsxOpeningLikeElement(parent) || ts.isFunctionDeclaration(parent) || ts.isTypeQueryNode(parent))
+    return false;
   return !ts.isCallExpression(parent) || parent.expression !== node;
 }
