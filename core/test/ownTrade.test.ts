@@ -192,6 +192,9 @@ describe('what is worked out', () => {
     const linked = tradeWith([{ key: 'linkJoint', value: 0.06 }]);
     const taped = tradeWith([{ key: 'measureSdMm.tape', value: 2 }]);
     expect([sameIn(read, TRADE, linked), sameIn(read, TRADE, taped)]).toEqual([true, false]);
+    // As it comes back from a worker.
+    const copied = JSON.parse(JSON.stringify(TRADE)) as Trade;
+    expect([sameIn(read, TRADE, copied), sameIn(read, copied, taped)]).toEqual([true, false]);
   });
 });
 

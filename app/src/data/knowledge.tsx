@@ -1,5 +1,5 @@
 import type { PumpRecord, ShelfModel } from '@leggero/contract';
-import { isWidthKind, sameIn, type Trade } from '@leggero/core';
+import { isWidthKind, type Trade } from '@leggero/core';
 import { createContext, startTransition, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 
 import { ask } from '@/device/ask';
@@ -7,6 +7,7 @@ import {
   learn,
   learnedOf,
   questionOf,
+  standsWith,
   type Knowledge,
   type KnowledgeQuestion,
   type Learned,
@@ -60,10 +61,7 @@ function useLearned(models: ShelfModel[] | undefined, pumps: PumpRecord[] | unde
   );
   const [later, setLater] = useState<LearnedOf | null>(null);
   const stands =
-    later?.models === models &&
-    later?.pumps === pumps &&
-    later !== null &&
-    sameIn(later.learned.lesson.read, later.learned.lesson.trade, trade);
+    later?.models === models && later?.pumps === pumps && later !== null && standsWith(later.learned.lesson, trade);
   useEffect(() => {
     if (stands || !models || !pumps || readingsIn(models) <= MOST_AT_ONCE) return;
     const worker = new Worker(new URL('./knowledge.worker', window.location.href));

@@ -49,7 +49,7 @@ export function WithModel({ modelId, daysStanding, children }: WithModelProps) {
   const model = found.data;
   const view =
     model && tiers && studio && knowledge
-      ? viewModel({ model, knowledge, tiers, studio, daysStanding, venue, calibrationId })
+      ? viewModel({ model, knowledge, tiers, studio, daysStanding, venue, calibrationId, follow: true })
       : null;
 
   if (model && view && tiers && studio && knowledge && sizers) {

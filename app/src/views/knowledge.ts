@@ -7,6 +7,7 @@ import {
   type ShelfKnowledge,
   type Trade,
   TRADE,
+  sameIn,
   watchedTrade,
 } from '@leggero/core';
 
@@ -64,6 +65,11 @@ export function learn({ trade, ...question }: KnowledgeQuestion): Lesson {
   const watched = watchedTrade(trade);
   const shelf = knowShelf({ ...question, trade: watched.trade });
   return { shelf, trade, read: watched.read };
+}
+
+/** Whether what was learned stands with other numbers: it was not learned with any that differs. */
+export function standsWith({ read, trade }: Lesson, other: Trade): boolean {
+  return sameIn(read, trade, other);
 }
 
 /** What was learned, beside the records it was learned from. */

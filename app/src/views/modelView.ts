@@ -36,7 +36,7 @@ import {
 } from '@leggero/core';
 import { type ComparedModel } from '@leggero/core/calibrating';
 
-import type { Knowledge } from './knowledge';
+import { standsWith, type Knowledge } from './knowledge';
 import { partsOf } from './pairs';
 
 /** A tier with the target it gives this balloon. */
@@ -85,17 +85,22 @@ interface ViewOptions {
   daysStanding?: number | undefined;
   venue?: Venue | null | undefined;
   calibrationId?: string | undefined;
+  /**
+   * Fits it anew where the trade's numbers have changed since the shelf was learned from: for a page or a row of its own,
+   * which then follows at once. Not for all of a shelf, which is worked out elsewhere.
+   */
+  follow?: boolean | undefined;
 }
 
 /** Fits the calibration asked for, or estimates a curve, and resolves every tier's target from it. */
 export function viewModel(options: ViewOptions): ModelView {
-  const { model, knowledge, tiers, studio, venue = null, calibrationId } = options;
+  const { model, knowledge, tiers, studio, venue = null, calibrationId, follow = false } = options;
   const { nominalMm, finish } = model;
   const { trade } = knowledge;
   const { daysStanding = studio.daysStanding } = options;
   const calibration = model.calibrations.find(({ id }) => id === calibrationId) ?? model.calibrations[0] ?? null;
   const pump = knowledge.pumps.find(({ id }) => id === calibration?.pumpId) ?? knowledge.pumps[0] ?? null;
-  const { fit, problem } = calibration ? outcomeOf(model, calibration, pump, knowledge) : NO_READINGS;
+  const { fit, problem } = calibration ? outcomeOf({ model, calibration, pump, knowledge, follow }) : NO_READINGS;
   const pair = skinsOf(model, options);
   const estimate = fit || !pump ? null : pair ? pair.estimate : estimateWith(model, pump, knowledge);
   const hold = holdOf(model, venue?.wraps ?? 2, knowledge);
@@ -150,14 +155,18 @@ const MOST_AT_ONCE = 60;
 const NO_READINGS: FitOutcome = { fit: null, problem: 'no-readings' };
 
 /** The fit of a calibration: as the shelf knows it, or anew where the record holds more or has changed since. */
-function outcomeOf(
-  model: ShelfModel,
-  calibration: CalibrationRecord,
-  pump: PumpRecord | null,
-  { shelf, fits, trade }: Knowledge,
-): FitOutcome {
+function outcomeOf({
+  model,
+  calibration,
+  pump,
+  knowledge: { shelf, fits, lesson, trade },
+  follow,
+}: Pick<ViewOptions, 'model' | 'knowledge' | 'follow'> & {
+  calibration: CalibrationRecord;
+  pump: PumpRecord | null;
+}): FitOutcome {
   const known = fits.get(calibration);
-  if (known) return known;
+  if (known && !(follow && !standsWith(lesson, trade))) return known;
   // So many take a while: they are fitted with the shelf, and stand as they were until then.
   if (calibration.readings.length > MOST_AT_ONCE) return shelf.outcomes.get(calibration.id) ?? NO_READINGS;
   const { id, pumpId: inflatorId } = calibration;

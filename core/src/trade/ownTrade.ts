@@ -41,6 +41,7 @@ function withNumber(at: unknown, [name, ...rest]: readonly string[], value: numb
     : { ...at, [name]: changed };
 }
 
-function isBranch(value: unknown): value is Record<string, unknown> {
+/** Whether a value of the table has numbers in it. */
+export function isBranch(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null;
 }

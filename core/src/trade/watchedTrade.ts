@@ -1,3 +1,4 @@
+import { isBranch } from './ownTrade';
 import type { Trade } from './trade';
 
 /**
@@ -15,8 +16,15 @@ export function watchedTrade(trade: Trade): { trade: Trade; read: ReadonlySet<st
   return { trade: watched, read };
 }
 
-/** Whether two trades are alike in these constants. */
+/** Whether two trades say the same of these constants. */
 export function sameIn(names: Iterable<string>, a: Trade, b: Trade): boolean {
-  for (const name of names) if (a[name as keyof Trade] !== b[name as keyof Trade]) return false;
+  for (const name of names) if (!alike(a[name as keyof Trade], b[name as keyof Trade])) return false;
   return true;
+}
+
+/** A table that came from a worker has other objects in it, and the same numbers. */
+function alike(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (!isBranch(a) || !isBranch(b)) return false;
+  return Object.keys(a).every((name) => alike(a[name], b[name]));
 }

@@ -20,7 +20,7 @@ interface ShelfRowProps {
 /** A model in the list: its aperture, its name, its first target and how well that is known. */
 export const ShelfRow = memo(function ShelfRow({ model, tiers, studio, knowledge, chosen }: ShelfRowProps) {
   const lengths = useLengths();
-  const view = viewModel({ model, knowledge, tiers, studio });
+  const view = viewModel({ model, knowledge, tiers, studio, follow: true });
   const first = firstTarget(view);
   const count = view.calibration?.readings.length ?? 0;
   return (
