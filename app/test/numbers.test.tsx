@@ -1,15 +1,17 @@
 import type { PieceDesign } from '@leggero/contract';
 import { TRADE, type OwnNumber } from '@leggero/core';
 import { ADJUSTABLE } from '@leggero/core/constants';
-import { screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
+import { write } from '@/data/outbox';
 import { firstDesign } from '@/features/builds/firstDesign';
 import { NumbersPage } from '@/features/numbers/NumbersPage';
 import { effectText, furthestText } from '@/features/numbers/effectText';
 import { effectsOf, type TrialBasis, type TrialQuestion } from '@/features/numbers/trial';
 import { ShelfList } from '@/features/shelf/ShelfList';
 import { StudioPage } from '@/features/studio/StudioPage';
+import { learn, type KnowledgeQuestion } from '@/views/knowledge';
 import { lengthsOf } from '@/views/lengths';
 import { entryText, partText, readEntry, shortText, unitText } from '@/wording/constants';
 
@@ -18,6 +20,7 @@ import { done, show, someRecords } from './studio';
 
 const INCH = 25.4;
 const id = (n: number) => `00000000-0000-4000-8000-0000000009${String(n).padStart(2, '0')}`;
+const id2 = (i: number, k: number) => `00000000-0000-4000-8000-0000000008${i}${k}`;
 const own = (key: string, value: number, n = 0) => ({ id: id(n), key, value, revision: 1 });
 const withOwn = (...constants: ReturnType<typeof own>[]) => ({ ...someRecords(), constants });
 const field = (name: string) => screen.getByRole('textbox', { name });
@@ -106,6 +109,42 @@ describe('one number', () => {
     await waitFor(() => expect(figures()).toEqual(before));
     await userEvent.click(button('Undo'));
     await waitFor(() => expect(figures()).not.toEqual(before));
+  });
+
+  it('by which readings are fitted moves the rows of a large shelf at once, before that is learned from anew', async () => {
+    let asked = 0;
+    class Learner {
+      onmessage: ((event: { data: unknown }) => void) | null = null;
+      terminate = () => undefined;
+      postMessage = (question: KnowledgeQuestion) => {
+        asked += 1;
+        if (asked === 1) setTimeout(() => this.onmessage?.({ data: { answer: learn(question) } }), 0);
+      };
+    }
+    Object.assign(globalThis, { Worker: Learner });
+    const records = someRecords();
+    const [first] = records.models;
+    records.models = Array.from({ length: 9 }, (_, i) => {
+      const calibrations = first!.calibrations.map((each) => ({
+        ...{ ...each, id: id(10 + i), modelId: id(20 + i) },
+        readings: each.readings.map((reading, k) => ({
+          ...{ ...reading, id: id2(i, k), calibrationId: id(10 + i) },
+          heightMm: null,
+        })),
+      }));
+      return { ...first!, id: id(20 + i), line: `Line ${i}`, calibrations, checks: [] };
+    });
+    show(<ShelfList />, records);
+    const outlines = () => [...document.querySelectorAll('path')].map((each) => each.getAttribute('d')).join();
+    await waitFor(() => expect(screen.getAllByRole('img', { name: /Classic/ })).toHaveLength(9));
+    const before = outlines();
+    // Without heights a balloon is as long as such balloons are.
+    await act(() => write({ put: 'constant', row: { id: id(1), key: 'aspectGrowth.mean', value: 0.2 } }));
+    await waitFor(() => expect(outlines()).not.toEqual(before));
+    expect(asked).toBe(2);
+    // One that no reading was fitted with is nothing to learn from.
+    await act(() => write({ put: 'constant', row: { id: id(2), key: 'linkJoint', value: 0.06 } }));
+    expect(asked).toBe(2);
   });
 
   it('out of what is plausible, or against another, is said beside the field, and what was typed stays', async () => {
