@@ -28,31 +28,40 @@ export function notHandedOn(root = ROOT, from = 'app') {
     const symbol = checker.getSymbolAtLocation(node);
     return symbol && symbol.flags & ts.SymbolFlags.Alias ? checker.getAliasedSymbol(symbol) : symbol;
   };
-  /** The places of a function's parameters that are, or hold, the trade. A law of shape brings its own. */
-  const takes = (declaration) =>
-    declaration && ts.isFunctionDeclaration(declaration) && ours(declaration.getSourceFile())
-      ? declaration.parameters.flatMap((parameter, at) => {
+  const files = program.getSourceFiles().filter(ours);
+  /** The functions that take the trade, each with the places of those parameters that are it, or hold it. */
+  const takers = new Map(
+    files
+      .flatMap(({ statements }) => statements.filter(ts.isFunctionDeclaration))
+      .flatMap((declaration) => {
+        const takes = declaration.parameters.flatMap((parameter, at) => {
           const own = parameter.name.getText() === 'trade';
           const held = !own && checker.getTypeAtLocation(parameter).getProperty('trade');
+          // A law of shape brings its own.
           return own || (held && parameter.name.getText() !== 'law') ? [{ at, own }] : [];
-        })
-      : [];
+        });
+        return takes.length > 0 ? [[declaration, takes]] : [];
+      }),
+  );
+  // What a name stands for is only asked where it can be one of them: the checker takes long for all.
+  const names = new Set([...takers.keys()].map(({ name }) => name?.text));
+  const takesOf = (node) =>
+    (ts.isIdentifier(node) && names.has(node.text) && takers.get(symbolOf(node)?.valueDeclaration)) || [];
 
-  for (const file of program.getSourceFiles()) {
-    if (!ours(file)) continue;
+  for (const file of files) {
     const name = path.relative(root, file.fileName);
     const tell = (node, what) =>
       places.push(`${name}:${file.getLineAndCharacterOfPosition(node.getStart()).line + 1} ${what}`);
     const visit = (node) => {
       if (ts.isCallExpression(node)) {
-        for (const { at, own } of takes(checker.getResolvedSignature(node)?.declaration)) {
+        for (const { at, own } of takesOf(node.expression)) {
           calls += 1;
           const given = node.arguments[at];
           if (!given || (!own && !checker.getTypeAtLocation(given).getProperty('trade')))
             tell(node, `${node.expression.getText()}() without trade`);
         }
-      } else if (ts.isIdentifier(node) && isValue(node) && !WORKER.test(name)) {
-        if (takes(symbolOf(node)?.valueDeclaration).length > 0) tell(node, `${node.text} as a value`);
+      } else if (ts.isIdentifier(node) && isValue(node) && !WORKER.test(name) && takesOf(node).length > 0) {
+        tell(node, `${node.text} as a value`);
       }
       if (ts.isPropertyAccessExpression(node) && node.expression.getText() === 'TRADE') tell(node, node.getText());
       ts.forEachChild(node, visit);

@@ -46,12 +46,14 @@ async function register(): Promise<Workbox> {
   const workbox = new Workbox('/sw.js', { updateViaCache: 'none' });
   const offer = (open: () => void) => useNewVersion.setState({ open });
   let asked = false;
-  workbox.addEventListener('waiting', () =>
-    offer(() => {
-      asked = true;
-      workbox.messageSkipWaiting();
-    }),
-  );
+  const openWaiting = async () => {
+    asked = true;
+    const registration = await navigator.serviceWorker.getRegistration();
+    // Another tab may have opened it meanwhile: then nothing waits any more, and nobody would answer.
+    if (registration?.waiting) workbox.messageSkipWaiting();
+    else location.reload();
+  };
+  workbox.addEventListener('waiting', () => offer(() => void openWaiting()));
   workbox.addEventListener('controlling', ({ isUpdate }) => {
     if (!isUpdate) return;
     if (asked) location.reload();

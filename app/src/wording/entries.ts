@@ -51,6 +51,7 @@ export function entryWords({ writes }: Pick<Entry, 'writes'>): string {
 
 /** What people call the fields that may have to be put right; by their own names where nothing better is known. */
 const FIELDS: Record<string, string> = {
+  value: 'Number',
   widthMm: 'Width',
   heightMm: 'Height',
   acrossMm: 'Across',

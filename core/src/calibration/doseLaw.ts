@@ -123,7 +123,7 @@ const PRIOR_FREEDOM = 4;
 
 /** What is known of the terms before the readings, for a stroke of about `strokeL`. */
 function priorOf(
-  { trade, pump, known, nominalMm }: Frame,
+  { pump, known, nominalMm, trade }: Frame,
   terms: readonly CurveTerm[],
   kept: readonly Reading[],
   base: ShapeLaw,

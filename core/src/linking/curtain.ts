@@ -140,7 +140,7 @@ function tooMany(balloons: number) {
 }
 
 function cautionsOf(
-  { trade = TRADE, walkedUnder, grid, topLine }: CurtainAsked,
+  { walkedUnder, grid, topLine, trade = TRADE }: CurtainAsked,
   chains: readonly HungChain[],
   balloons: number,
 ): CurtainCaution[] {

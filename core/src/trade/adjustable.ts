@@ -112,7 +112,7 @@ export interface Bounds {
 }
 
 /** Between what the number of a key may lie beside a trade's other numbers; undefined for a key of none. */
-export function constantBounds({ trade, key }: { trade: Trade; key: string }): Bounds | undefined {
+export function constantBounds({ key, trade }: { trade: Trade; key: string }): Bounds | undefined {
   const adjustable = ADJUSTABLE.get(key);
   if (!adjustable) return undefined;
   const [least, most] = adjustable.range;
@@ -138,9 +138,9 @@ export type ConstantProblemCode = 'unknown-constant' | 'implausible' | 'contradi
  * number of another key, `by`, holds it within its bounds), both with `value` as their field.
  */
 export function constantValue({
-  trade,
   key,
   value,
+  trade,
 }: {
   trade: Trade;
   key: string;

@@ -65,13 +65,12 @@ export function NumberDetail({ numbers, rows, frame }: NumberDetailProps) {
   const asked = changed && fits ? [trialOf(rows, wanted)] : !changed && yours.length > 0 ? [trialOf(rows, back)] : [];
   const moved = useTrial(basis, now, asked);
 
-  const set = (to: Wanted): boolean => {
+  const set = (to: Wanted) => {
     const writes = writesFor(rows, to);
-    if (!writes) return false;
+    if (!writes) return;
     setBefore(new Map([...to.keys()].map((key) => [key, own.get(key) ?? null])));
     setTyped({});
     void write(...writes);
-    return true;
   };
   const held = writesFor(rows, back) === null;
   return frame(

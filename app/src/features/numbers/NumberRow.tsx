@@ -7,8 +7,12 @@ interface NumberRowProps {
   href: Href;
   title: string;
   about: string;
+  /** Where it is from, and what is plausible. */
+  from: string;
   /** The number, or how many it is. */
   figure: string;
+  /** As the table has it, where the studio has it otherwise. */
+  table: string | null;
   /** What it moves, in words; null until that is known. */
   moves: string | null;
   /** Whether the studio has it otherwise than the table. */
@@ -17,7 +21,7 @@ interface NumberRowProps {
 }
 
 /** One constant of the trade in the list: what it decides, and what it is here. */
-export function NumberRow({ href, title, about, moves, figure, own, chosen }: NumberRowProps) {
+export function NumberRow({ href, title, about, from, moves, figure, table, own, chosen }: NumberRowProps) {
   return (
     <Link href={href} asChild>
       <Pressable
@@ -33,6 +37,7 @@ export function NumberRow({ href, title, about, moves, figure, own, chosen }: Nu
           <Words look="quiet" numberOfLines={2}>
             {about}
           </Words>
+          <Words look="quiet">{from}</Words>
           {moves ? (
             <Words look="label" className="text-pine">
               {moves}
@@ -48,6 +53,7 @@ export function NumberRow({ href, title, about, moves, figure, own, chosen }: Nu
               yours
             </Words>
           ) : null}
+          {table ? <Words look="quiet">{`table: ${table}`}</Words> : null}
         </View>
       </Pressable>
     </Link>

@@ -4,9 +4,10 @@ import { ADJUSTABLE, CONSTANT_GROUPS, CONSTANTS, type Adjustable, type ConstantG
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
+import type { Lengths } from '@/views/lengths';
 import { PickChips } from '@/ui/PickChips';
 import { Words } from '@/ui/Words';
-import { aboutText, GROUP_WORDS, shortText } from '@/wording/constants';
+import { aboutText, CONSTANT_ORIGIN_WORDS, GROUP_WORDS, shortText } from '@/wording/constants';
 
 import { NumberRow } from './NumberRow';
 import { numbersOf } from './numbersOf';
@@ -53,7 +54,9 @@ export function NumbersList({ rows, trade, shown, constant, onShow }: NumbersLis
               href={`/studio/numbers/${name}${shown === 'yours' ? '?of=yours' : ''}`}
               title={CONSTANTS[name as keyof Trade].title}
               about={aboutText(CONSTANTS[name as keyof Trade])}
+              from={fromText(numbersOf(name), lengths)}
               figure={figureOf(numbersOf(name))}
+              table={tableText(numbersOf(name), yours.has(name as keyof Trade), lengths)}
               moves={moves.get(name) ?? null}
               own={yours.has(name as keyof Trade)}
               chosen={name === constant}
@@ -63,4 +66,17 @@ export function NumbersList({ rows, trade, shown, constant, onShow }: NumbersLis
       </View>
     </View>
   );
+}
+
+/** "from memory · 1.02 to 1.12 is plausible": of several numbers each says its own range on its page. */
+function fromText([one, ...others]: readonly Adjustable[], lengths: Lengths): string {
+  if (!one) return '';
+  const origin = CONSTANT_ORIGIN_WORDS[one.words.origin];
+  if (others.length > 0) return origin;
+  const [least, most] = one.range.map((value) => shortText(one, value, lengths));
+  return `${origin} · ${least} to ${most} is plausible`;
+}
+
+function tableText([one, ...others]: readonly Adjustable[], own: boolean, lengths: Lengths): string | null {
+  return own && one && others.length === 0 ? shortText(one, one.usual, lengths) : null;
 }
