@@ -5,6 +5,7 @@ import mysql from 'mysql2/promise';
 
 import type { Bench } from './bench';
 import { median, timedAsync } from './figure';
+import { sendWrite } from './sendWrite';
 
 const READS = 500;
 const WARM_UP = 100;
@@ -126,17 +127,8 @@ export const anotherOf = ({ id, readings: [like] }: CalibrationRecord): MakeInpu
 });
 
 /** Sends one reading as a device does; answers the bytes of both bodies. */
-async function tap(url: string, calibration: CalibrationRecord): Promise<number> {
-  const writes = [{ put: 'reading', row: anotherOf(calibration) }];
-  const body = JSON.stringify({ commands: [{ key: randomUUID(), writes }] });
-  const response = await fetch(`${url}/api/batch`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body,
-  });
-  const text = await response.text();
-  if (!response.ok || !text.includes('"problem":null')) throw new Error(`the tap was refused: ${text}`);
-  return body.length + text.length;
+function tap(url: string, calibration: CalibrationRecord): Promise<number> {
+  return sendWrite(url, { put: 'reading', row: anotherOf(calibration) });
 }
 
 /** What the store does for a reading, statement by statement. */

@@ -5,6 +5,7 @@ import type { Page } from 'puppeteer-core';
 import type { Bench } from './bench';
 import { median } from './figure';
 import { longTasks } from './page';
+import { sendWrite } from './sendWrite';
 
 interface Timed extends Window {
   leggeroDrawn: number;
@@ -26,7 +27,7 @@ export async function measureNumber({ rounds, report }: Bench, page: Page, url: 
     for (const value of values.slice(0, rounds(values.length))) {
       const since = await page.evaluate(watchRows);
       const began = Date.now();
-      await changeElsewhere(url, key, value);
+      await sendWrite(url, { put: 'constant', row: { id: randomUUID(), key, value } });
       await page.waitForFunction(() => (window as unknown as Timed).leggeroDrawn > 0, { polling: 20 });
       took.push((await page.evaluate(() => (window as unknown as Timed).leggeroDrawn)) - began);
       longest = Math.max(longest, await longTasks(page, since));
@@ -68,14 +69,4 @@ function watchRows(): number {
   });
   observer.observe(rows, { subtree: true, childList: true, characterData: true, attributes: true });
   return performance.now();
-}
-
-async function changeElsewhere(url: string, key: string, value: number): Promise<void> {
-  const writes = [{ put: 'constant', row: { id: randomUUID(), key, value } }];
-  const answer = await fetch(`${url}/api/batch`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ commands: [{ key: randomUUID(), writes }] }),
-  });
-  if (!answer.ok) throw new Error(`the number was not taken: ${await answer.text()}`);
 }

@@ -31,7 +31,7 @@ import type { ReactElement } from 'react';
 import { KnowledgeProvider } from '@/data/knowledge';
 import { createQueryClient, RecordsProvider } from '@/data/records';
 import { NOTHING_YET, useRecords } from '@/data/state';
-import { TradeProvider } from '@/data/trade';
+import { TradeProvider } from '@/data/tradeProvider';
 
 import { visited } from './router';
 

@@ -9,7 +9,7 @@ import { Slot } from 'expo-router';
 import { useEffect, useState } from 'react';
 
 import { KnowledgeProvider } from '@/data/knowledge';
-import { TradeProvider } from '@/data/trade';
+import { TradeProvider } from '@/data/tradeProvider';
 import { createQueryClient, RecordsProvider, useDelivery } from '@/data/records';
 import { comeAhead } from '@/device/ahead';
 import { keepApp } from '@/device/newVersion';

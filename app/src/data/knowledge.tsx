@@ -7,6 +7,7 @@ import {
   learn,
   learnedOf,
   questionOf,
+  readingsIn,
   standsWith,
   type Knowledge,
   type KnowledgeQuestion,
@@ -60,8 +61,7 @@ function useLearned(models: ShelfModel[] | undefined, pumps: PumpRecord[] | unde
     [models, pumps, trade],
   );
   const [later, setLater] = useState<LearnedOf | null>(null);
-  const stands =
-    later?.models === models && later?.pumps === pumps && later !== null && standsWith(later.learned.lesson, trade);
+  const stands = later !== null && later.models === models && later.pumps === pumps && standsWith(later.learned, trade);
   useEffect(() => {
     if (stands || !models || !pumps || readingsIn(models) <= MOST_AT_ONCE) return;
     const worker = new Worker(new URL('./knowledge.worker', window.location.href));
@@ -85,10 +85,4 @@ function knowsMost({ fits }: Learned, models: readonly ShelfModel[]): boolean {
   let unknown = 0;
   for (const { calibrations } of models) for (const each of calibrations) if (!fits.has(each)) unknown += 1;
   return unknown <= MOST_UNKNOWN;
-}
-
-function readingsIn(models: readonly ShelfModel[]): number {
-  let count = 0;
-  for (const { calibrations } of models) for (const { readings } of calibrations) count += readings.length;
-  return count;
 }

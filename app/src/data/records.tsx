@@ -41,7 +41,7 @@ import { ApiError, call } from './client';
 import { deliver, pullSoon } from './delivery';
 import { onPrivate } from './replica';
 import { rowsOf, useRecords } from './state';
-import { useTrade } from './tradeContext';
+import { useTrade } from './trade';
 
 const LONGEST_PAUSE_MS = 3000;
 

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import {
   linearOf,
   shineOf,
@@ -12,6 +11,7 @@ import {
 import { useId } from 'react';
 import { Circle, Defs, Ellipse, G, LinearGradient, Path, RadialGradient, Stop } from 'react-native-svg';
 
+import { useTrade } from '@/data/trade';
 import { shade } from './shade';
 
 export interface BalloonLook {

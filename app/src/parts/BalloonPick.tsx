@@ -7,6 +7,7 @@ import Svg from 'react-native-svg';
 import { modelName } from '@/views/modelView';
 
 import { Balloon } from './Balloon';
+import { chosenBox } from '@/ui/chosen';
 import { Labelled } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { usePalette } from '@/ui/theme';
@@ -76,10 +77,7 @@ function Option({ title, model, chosen, onPress }: OptionProps) {
       aria-checked={chosen}
       aria-label={title}
       onPress={onPress}
-      className={
-        'min-h-[56px] flex-row items-center gap-3 rounded-card border px-3 ' +
-        `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
-      }
+      className={'min-h-[56px] flex-row items-center gap-3 rounded-card border px-3 ' + chosenBox(chosen)}
     >
       {model ? <Small model={model} /> : null}
       <Words look="strong" className="flex-1">

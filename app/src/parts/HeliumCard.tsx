@@ -1,9 +1,9 @@
-import { useTrade } from '@/data/trade';
 import { standardPressureKPa, type Place } from '@leggero/core';
 import { helium } from '@leggero/core/helium';
 import { useState } from 'react';
 import { View } from 'react-native';
 
+import { useTrade } from '@/data/trade';
 import type { Lengths } from '@/views/lengths';
 import { TEMPERATURE } from '@/wording/conditions';
 import { ballastText, heliumProblemText, liftText } from '@/wording/helium';

@@ -1,5 +1,6 @@
 import { Pressable, View } from 'react-native';
 
+import { chosenBox } from './chosen';
 import type { ChoiceProps } from './Segmented';
 import { Words } from './Words';
 
@@ -69,7 +70,7 @@ function PickChip({ role, title, heard = title, chosen, onPress }: PickChipProps
       onPress={onPress}
       className={
         'min-h-[44px] min-w-[52px] max-w-full items-center justify-center rounded-card border px-2 py-1 ' +
-        `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
+        chosenBox(chosen)
       }
     >
       <Words look="strong" className={chosen ? 'text-pine' : ''}>

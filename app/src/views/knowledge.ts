@@ -1,28 +1,26 @@
 import { coreBalloon, coreInflator, type CalibrationRecord, type PumpRecord, type ShelfModel } from '@leggero/contract';
 import {
   knowShelf,
+  sameIn,
+  TRADE,
+  watchedTrade,
   type FitOutcome,
   type Inflator,
   type ShelfBalloon,
   type ShelfKnowledge,
   type Trade,
-  TRADE,
-  sameIn,
-  watchedTrade,
 } from '@leggero/core';
 
 /** What the shelf teaches, and with which of the trade's numbers. */
 export interface Lesson {
   shelf: ShelfKnowledge;
-  trade: Trade;
-  /** The numbers it was learned with: while these stay, it stands. */
+  /** The table it was learned with, and the names of the numbers read: while these stay, it stands. */
+  learnedWith: Trade;
   read: ReadonlySet<string>;
 }
 
 /** The same beside the calibrations as they stood then. */
-export interface Learned {
-  lesson: Lesson;
-  shelf: ShelfKnowledge;
+export interface Learned extends Lesson {
   /** The outcome of each calibration that was fitted, by the record itself: a changed record has none. */
   fits: WeakMap<CalibrationRecord, FitOutcome>;
 }
@@ -42,9 +40,14 @@ export interface KnowledgeQuestion {
   trade: Trade;
 }
 
-/** What a shelf and its inflators teach together. */
-export function knowledgeOf(models: ShelfModel[], pumps: PumpRecord[], trade: Trade = TRADE): Knowledge {
-  return { ...learnedOf(models, learn(questionOf(models, pumps, trade))), models, pumps, trade };
+/** What a shelf and its inflators teach together; as they were learned from before, where that is given. */
+export function knowledgeOf(
+  models: ShelfModel[],
+  pumps: PumpRecord[],
+  trade: Trade = TRADE,
+  lesson: Lesson = learn(questionOf(models, pumps, trade)),
+): Knowledge {
+  return { ...learnedOf(models, lesson), models, pumps, trade };
 }
 
 /** A shelf as the core learns from it. */
@@ -64,21 +67,27 @@ export function questionOf(
 export function learn({ trade, ...question }: KnowledgeQuestion): Lesson {
   const watched = watchedTrade(trade);
   const shelf = knowShelf({ ...question, trade: watched.trade });
-  return { shelf, trade, read: watched.read };
+  return { shelf, learnedWith: trade, read: watched.read };
 }
 
 /** Whether what was learned stands with other numbers: it was not learned with any that differs. */
-export function standsWith({ read, trade }: Lesson, other: Trade): boolean {
-  return sameIn(read, trade, other);
+export function standsWith({ read, learnedWith }: Lesson, trade: Trade): boolean {
+  return sameIn(read, learnedWith, trade);
 }
 
 /** What was learned, beside the records it was learned from. */
 export function learnedOf(models: readonly ShelfModel[], lesson: Lesson): Learned {
-  const { shelf } = lesson;
   const fits = new WeakMap<CalibrationRecord, FitOutcome>();
   for (const calibration of models.flatMap(({ calibrations }) => calibrations)) {
-    const outcome = shelf.outcomes.get(calibration.id);
+    const outcome = lesson.shelf.outcomes.get(calibration.id);
     if (outcome) fits.set(calibration, outcome);
   }
-  return { lesson, shelf, fits };
+  return { ...lesson, fits };
+}
+
+/** How many readings a shelf has: how long it takes to learn from. */
+export function readingsIn(models: readonly ShelfModel[]): number {
+  let count = 0;
+  for (const { calibrations } of models) for (const { readings } of calibrations) count += readings.length;
+  return count;
 }

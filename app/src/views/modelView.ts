@@ -159,14 +159,15 @@ function outcomeOf({
   model,
   calibration,
   pump,
-  knowledge: { shelf, fits, lesson, trade },
+  knowledge,
   follow,
 }: Pick<ViewOptions, 'model' | 'knowledge' | 'follow'> & {
   calibration: CalibrationRecord;
   pump: PumpRecord | null;
 }): FitOutcome {
+  const { shelf, fits, trade } = knowledge;
   const known = fits.get(calibration);
-  if (known && !(follow && !standsWith(lesson, trade))) return known;
+  if (known && (!follow || standsWith(knowledge, trade))) return known;
   // So many take a while: they are fitted with the shelf, and stand as they were until then.
   if (calibration.readings.length > MOST_AT_ONCE) return shelf.outcomes.get(calibration.id) ?? NO_READINGS;
   const { id, pumpId: inflatorId } = calibration;

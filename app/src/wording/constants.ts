@@ -1,5 +1,5 @@
-import { MM_PER, MM_PER_INCH, parseLength, readNumber, type Problem } from '@leggero/core';
-import type { Adjustable, ConstantGroup, ConstantOrigin, ConstantProblemCode } from '@leggero/core/constants';
+import { LONG_MM, MM_PER, MM_PER_INCH, parseLength, readNumber, type Problem } from '@leggero/core';
+import type { Adjustable, ConstantGroup, ConstantProblemCode } from '@leggero/core/constants';
 
 import type { Lengths } from '@/views/lengths';
 
@@ -17,19 +17,11 @@ export const GROUP_WORDS: Record<ConstantGroup, { title: string; decides: string
   floating: { title: 'Floating', decides: 'Foil, helium and ballast' },
 };
 
-/** Where a number is from. */
-export const CONSTANT_ORIGIN_WORDS: Record<ConstantOrigin, string> = {
-  'common practice': 'common practice',
-  published: 'published',
-  'from memory': 'from memory',
-};
-
 /** Units that are not said as they are kept. */
 const UNITS: Readonly<Record<string, string>> = {
   'height / width': 'high by wide',
   'height / width for a doubled width': 'for twice the width',
   '0 to 1': 'of 1',
-  'kg/L': 'kg/L',
 };
 
 /** How a number is written and read back: a length in the studio's unit, a share in percent, or as it is. */
@@ -42,8 +34,6 @@ function writingOf(unit: string): Writing {
 
 /** As exact as a number is typed, and as it is read. */
 const DIGITS = { typed: 4, read: 3 };
-/** From here on a length is one of a room. */
-const LONG_MM = 24 * MM_PER_INCH;
 
 /** The unit of a number as this studio says it. */
 export function unitText({ unit }: Pick<Adjustable, 'unit'>, lengths: Pick<Lengths, 'unit'>): string {

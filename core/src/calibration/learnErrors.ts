@@ -148,12 +148,12 @@ function learningSet({ points: all, inflatorId, doseVolumeL }: LearningCalibrati
   const fresh = new Set(points.map(({ balloon }) => balloon)).size === points.length;
   const shared = (key: string, unit: ReadingErrors) => {
     keys.set(key, points.length);
-    if (fresh)
-      return units.push({ key, diagonal: points.map((a) => sharedCovariance(a, a, unit, doseVolumeL)), full: null });
-    const full = points.map((a) =>
-      points.map((b) => (a.balloon === b.balloon ? sharedCovariance(a, b, unit, doseVolumeL) : 0)),
-    );
-    return units.push({ key, diagonal: null, full });
+    const covariance = (a: Point, b: Point) => sharedCovariance(a, b, unit, doseVolumeL);
+    units.push({
+      key,
+      diagonal: fresh ? points.map((a) => covariance(a, a)) : null,
+      full: fresh ? null : points.map((a) => points.map((b) => (a.balloon === b.balloon ? covariance(a, b) : 0))),
+    });
   };
   const none: ReadingErrors = { ways: NO_ERROR, heightMm: 0, balloonShare: 0, doseShare: 0, worth: 0 };
   shared('balloon', { ...none, balloonShare: 1 });

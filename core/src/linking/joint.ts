@@ -34,6 +34,12 @@ const TAPE_SD_MM = 3;
 const LEAST_SHARE = -0.25;
 const MOST_SHARE = 0.5;
 
+interface JointOptions {
+  nominalMm: number;
+  chains: readonly MeasuredChain[];
+  trade?: Trade | undefined;
+}
+
 /**
  * The joint of a balloon's chains. Before any is measured it is `TRADE.linkJoint` of the nominal, with its
  * uncertainty; each measured chain then counts by its own: the tape's is shared by count - 1 joints, and joints
@@ -41,15 +47,7 @@ const MOST_SHARE = 0.5;
  *
  * Problems: those of `chainProblem`, with `chains.<index>` before the field.
  */
-export function learnJoint({
-  nominalMm,
-  chains,
-  trade = TRADE,
-}: {
-  nominalMm: number;
-  chains: readonly MeasuredChain[];
-  trade?: Trade | undefined;
-}): Result<Joint, JointProblemCode> {
+export function learnJoint({ nominalMm, chains, trade = TRADE }: JointOptions): Result<Joint, JointProblemCode> {
   const priorSd = trade.linkJointSd * nominalMm;
   let weight = 1 / priorSd ** 2;
   let sum = weight * trade.linkJoint * nominalMm;
@@ -82,15 +80,7 @@ export function chainProblem(chain: MeasuredChain): (Problem<JointProblemCode> &
 }
 
 /** The joint of a balloon as far as its chains tell; `TRADE.linkJoint` where one of them cannot be used. */
-export function jointFor({
-  nominalMm,
-  chains,
-  trade = TRADE,
-}: {
-  nominalMm: number;
-  chains: readonly MeasuredChain[];
-  trade?: Trade | undefined;
-}): Joint {
+export function jointFor({ nominalMm, chains, trade = TRADE }: JointOptions): Joint {
   const learned = learnJoint({ nominalMm, chains, trade });
   if (learned.ok) return learned.value;
   return { jointMm: trade.linkJoint * nominalMm, sdMm: trade.linkJointSd * nominalMm, chains: 0 };

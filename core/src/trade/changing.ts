@@ -1,2 +1,2 @@
 export * from './adjustable';
-export { CONSTANT_GROUPS, CONSTANTS, type ConstantGroup, type ConstantOrigin } from './constants';
+export { CONSTANT_GROUPS, CONSTANTS, type ConstantGroup } from './constants';

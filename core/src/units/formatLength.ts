@@ -60,7 +60,7 @@ export function formatExactly({ mm, unit }: Pick<FormatOptions, 'mm' | 'unit'>):
 }
 
 /** From here on a length is said in feet or metres, mm. */
-const LONG_MM = 24 * MM_PER.in;
+export const LONG_MM = 24 * MM_PER.in;
 const MM_PER_FOOT = INCHES_PER_FOOT * MM_PER.in;
 
 /**

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import { bubbleGapMm, bubbleGasL } from '@leggero/core/stuffing';
 import { latexMassG } from '@leggero/core/helium';
 import type { ShelfModel } from '@leggero/contract';
@@ -7,6 +6,7 @@ import { View } from 'react-native';
 import { useKnowledge } from '@/data/knowledge';
 import { useLengths } from '@/data/lengths';
 import { useStudio } from '@/data/records';
+import { useTrade } from '@/data/trade';
 import { BalloonPick } from '@/parts/BalloonPick';
 import { Card } from '@/ui/Card';
 import { Cautions } from '@/parts/Cautions';

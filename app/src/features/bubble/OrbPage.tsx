@@ -1,10 +1,10 @@
-import { useTrade } from '@/data/trade';
 import { MM_PER_INCH } from '@leggero/core';
 import { sphereInClear, type SphereInClear } from '@leggero/core/stuffing';
 import { View } from 'react-native';
 import { G } from 'react-native-svg';
 
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import { Balloon } from '@/parts/Balloon';
 import { Card } from '@/ui/Card';
 import { Cautions } from '@/parts/Cautions';

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import type { ShelfModel, Studio } from '@leggero/contract';
 import { MM_PER_INCH, type Result } from '@leggero/core';
 import {
@@ -15,6 +14,7 @@ import { useKnowledge } from '@/data/knowledge';
 import type { Knowledge } from '@/views/knowledge';
 import { viewModel } from '@/views/modelView';
 import { useSizers, useStudio } from '@/data/records';
+import { useTrade } from '@/data/trade';
 import { useAddress, type Asked } from '@/ui/useAddress';
 
 export const BUBBLE_WIDTHS = ['outerFirstMm', 'innerMm', 'finalMm'] as const;

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import { PIECE_FORMS, type PieceForm, type PiecePart, type ShelfModel } from '@leggero/contract';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
@@ -8,6 +7,8 @@ import { newId, nowUtc } from '@/device/id';
 import { useKnowledge } from '@/data/knowledge';
 import { write } from '@/data/outbox';
 import { useStudio } from '@/data/records';
+import { useTrade } from '@/data/trade';
+import { chosenBox } from '@/ui/chosen';
 import { Button } from '@/ui/Button';
 import { Field, Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
@@ -100,10 +101,7 @@ function FormTile({ form, part, stepMm, chosen, onPress }: FormTileProps) {
       aria-checked={chosen}
       aria-label={`${title}: ${note}`}
       onPress={onPress}
-      className={
-        'w-[31.5%] items-center gap-1 rounded-card border px-1 py-3 ' +
-        `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
-      }
+      className={'w-[31.5%] items-center gap-1 rounded-card border px-1 py-3 ' + chosenBox(chosen)}
     >
       <PieceStill id={`first ${form}`} design={firstDesign(form, { part, stepMm, trade })} size={64} />
       <Words look="strong" className={chosen ? 'text-pine' : ''}>

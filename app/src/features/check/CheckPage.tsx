@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import type { CheckRecord, PieceRecord } from '@leggero/contract';
 import { HOLE_ANSWERS, type Trade } from '@leggero/core';
 import { router } from 'expo-router';
@@ -13,6 +12,7 @@ import { useLengths } from '@/data/lengths';
 import { modelName } from '@/views/modelView';
 import { write } from '@/data/outbox';
 import { usePieces } from '@/data/records';
+import { useTrade } from '@/data/trade';
 import type { ShownModel } from '@/parts/WithModel';
 import { Button, IconButton } from '@/ui/Button';
 import { useWide } from '@/ui/layout';

@@ -1,10 +1,10 @@
-import { useTrade } from '@/data/trade';
 import type { SizerRecord } from '@leggero/contract';
 import { circumferenceMm, workToleranceMm } from '@leggero/core';
 import { substitute } from '@leggero/core/calibrating';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import { bestHole } from '@/views/holes';
 import { comparedModel, modelName } from '@/views/modelView';
 import { Card } from '@/ui/Card';

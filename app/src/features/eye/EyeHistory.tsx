@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import type { EyeCheckRecord, PersonRecord } from '@leggero/contract';
 import { controlConstants } from '@leggero/core';
 import { Link } from 'expo-router';
@@ -6,6 +5,7 @@ import { Pressable, View } from 'react-native';
 
 import { useKnowledge } from '@/data/knowledge';
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import { modelName } from '@/views/modelView';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';

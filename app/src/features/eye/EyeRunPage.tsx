@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import type { EyeCheckRecord, PersonRecord, ShelfModel } from '@leggero/contract';
 import { router } from 'expo-router';
 import Undo from 'lucide-react-native/icons/undo-2';
@@ -10,6 +9,7 @@ import { useLengths } from '@/data/lengths';
 import { modelName } from '@/views/modelView';
 import { write } from '@/data/outbox';
 import { useEyeCheck, usePeople, useSetSession } from '@/data/records';
+import { useTrade } from '@/data/trade';
 import { Button, IconButton } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { Page } from '@/ui/Page';

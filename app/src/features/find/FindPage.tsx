@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import type { ShelfModel } from '@leggero/contract';
 import { chooseNominal, MM_PER_INCH } from '@leggero/core';
 import { router, useLocalSearchParams } from 'expo-router';
@@ -9,6 +8,7 @@ import type { Knowledge } from '@/views/knowledge';
 import { useLengths } from '@/data/lengths';
 import { estimateWith, figureOf, modelName } from '@/views/modelView';
 import { useStudio } from '@/data/records';
+import { useTrade } from '@/data/trade';
 import { StandingChoice } from '@/parts/StandingChoice';
 import { Aperture } from '@/parts/Aperture';
 import { useWide } from '@/ui/layout';

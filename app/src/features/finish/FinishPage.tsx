@@ -1,9 +1,9 @@
-import { useTrade } from '@/data/trade';
 import { heightAtMm, sphereVolumeL } from '@leggero/core';
 import { DECOR_NOTES, printShift, shineAdvice, splitInTwo } from '@leggero/core/finish';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import { firstTarget, modelName } from '@/views/modelView';
 import type { ShownModel } from '@/parts/WithModel';
 import { Card } from '@/ui/Card';

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import type { ModelDetail, Studio } from '@leggero/contract';
 import { MM_PER_INCH, type FoilKind } from '@leggero/core';
 import { bodyWhenFull, flatAreaMm2, foilHeadroom, type FoilBody } from '@leggero/core/foil';
@@ -8,6 +7,7 @@ import { View } from 'react-native';
 import { useLengths } from '@/data/lengths';
 import { modelName } from '@/views/modelView';
 import { useStudio } from '@/data/records';
+import { useTrade } from '@/data/trade';
 import { EditDetails } from '@/parts/EditDetails';
 import { PlaceFields } from '@/parts/PlaceFields';
 import { Card } from '@/ui/Card';

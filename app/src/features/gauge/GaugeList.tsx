@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 
 import { usePumps, useSizers } from '@/data/records';
+import { chosenBox } from '@/ui/chosen';
 import { Button } from '@/ui/Button';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
@@ -116,13 +117,7 @@ function Row({ href, path, name, note, children }: RowProps) {
   const here = path === href;
   return (
     <Link href={href} asChild>
-      <Pressable
-        role="link"
-        className={
-          'min-h-[56px] gap-1 rounded-card border p-3 active:bg-sunk ' +
-          `${here ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
-        }
-      >
+      <Pressable role="link" className={'min-h-[56px] gap-1 rounded-card border p-3 active:bg-sunk ' + chosenBox(here)}>
         <Words look="strong">{name}</Words>
         <Words look="quiet">{note}</Words>
         {children}

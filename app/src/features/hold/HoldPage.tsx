@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import { coreHoldTest, type HoldTestRecord } from '@leggero/contract';
 import { holdLaws } from '@leggero/core';
 import { useState } from 'react';
@@ -8,6 +7,7 @@ import { newId, nowUtc } from '@/device/id';
 import { useLengths } from '@/data/lengths';
 import { modelName } from '@/views/modelView';
 import { write } from '@/data/outbox';
+import { useTrade } from '@/data/trade';
 import type { ShownModel } from '@/parts/WithModel';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import { KINDS_OF_WORK, widthCost, workToleranceMm } from '@leggero/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
@@ -8,6 +7,7 @@ import { useKnowledge } from '@/data/knowledge';
 import { useLengths } from '@/data/lengths';
 import { modelName, mostUsed } from '@/views/modelView';
 import { useSizers } from '@/data/records';
+import { useTrade } from '@/data/trade';
 import { BalloonChoice } from '@/parts/BalloonChoice';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import type { SizerRecord } from '@leggero/contract';
 import { KINDS_OF_WORK, workToleranceMm, type Trade } from '@leggero/core';
 import { View } from 'react-native';
@@ -6,6 +5,7 @@ import { View } from 'react-native';
 import { holesNow, type HoleView } from '@/views/holes';
 import { useLengths } from '@/data/lengths';
 import { useSizers } from '@/data/records';
+import { useTrade } from '@/data/trade';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { useWide } from '@/ui/layout';

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import type { PieceRecord } from '@leggero/contract';
 import { router } from 'expo-router';
 import { View } from 'react-native';
@@ -6,6 +5,7 @@ import { View } from 'react-native';
 import { bestHole } from '@/views/holes';
 import { newId, nowUtc } from '@/device/id';
 import { write } from '@/data/outbox';
+import { useTrade } from '@/data/trade';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';

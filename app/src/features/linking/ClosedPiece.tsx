@@ -1,8 +1,8 @@
-import { useTrade } from '@/data/trade';
 import type { ClosedDesign } from '@leggero/contract';
 import { countsOf, handleLine, pullOne, workingRings } from '@leggero/core/linking';
 import { useState } from 'react';
 
+import { useTrade } from '@/data/trade';
 import { Cautions } from '@/parts/Cautions';
 import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';

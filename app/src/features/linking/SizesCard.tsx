@@ -1,8 +1,8 @@
-import { useTrade } from '@/data/trade';
 import { alikeSizes } from '@leggero/core/linking';
 import { Pressable, View } from 'react-native';
 import Svg, { Circle } from 'react-native-svg';
 
+import { useTrade } from '@/data/trade';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 import { closingText } from '@/wording/linking';

@@ -1,8 +1,8 @@
-import { useTrade } from '@/data/trade';
 import type { DesignOf } from '@leggero/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 
+import { useTrade } from '@/data/trade';
 import { Card } from '@/ui/Card';
 import { Stepper } from '@/ui/Stepper';
 import { SwitchRow } from '@/ui/SwitchRow';

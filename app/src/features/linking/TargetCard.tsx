@@ -1,7 +1,7 @@
-import { useTrade } from '@/data/trade';
 import { circumferenceMm, type TargetCaution } from '@leggero/core';
 import { View } from 'react-native';
 
+import { useTrade } from '@/data/trade';
 import { bestHole } from '@/views/holes';
 import { viewModel } from '@/views/modelView';
 import { Card } from '@/ui/Card';

@@ -1,9 +1,9 @@
-import { useTrade } from '@/data/trade';
 import type { PieceForm } from '@leggero/contract';
 import { closingShare, closingTolerance, type Closing } from '@leggero/core/linking';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 import { simulatedText } from '@/wording/linking';

@@ -1,7 +1,7 @@
-import { useTrade } from '@/data/trade';
 import { nightLossMm } from '@leggero/core';
 
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import { Card } from '@/ui/Card';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';

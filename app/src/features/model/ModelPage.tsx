@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 
@@ -6,6 +5,7 @@ import { bestHole, targetOf } from '@/views/holes';
 import { newId, nowUtc } from '@/device/id';
 import { firstTarget, modelName } from '@/views/modelView';
 import { write } from '@/data/outbox';
+import { useTrade } from '@/data/trade';
 import { EditDetails } from '@/parts/EditDetails';
 import { Button } from '@/ui/Button';
 import { Cautions } from '@/parts/Cautions';

@@ -1,8 +1,8 @@
-import { useTrade } from '@/data/trade';
 import { chooseNominal } from '@leggero/core';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import { figureOf, modelName, type TierTarget } from '@/views/modelView';
 import { Aperture } from '@/parts/Aperture';
 import { RowLink } from '@/ui/RowLink';

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import type { ModelDetail, ReadingRecord } from '@leggero/contract';
 import { shapeOf, type InflatorKind } from '@leggero/core';
 import Trash from 'lucide-react-native/icons/trash';
@@ -6,6 +5,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import type { ModelView } from '@/views/modelView';
 import { useRemoval } from '@/data/useRemoval';
 import { Button, IconButton } from '@/ui/Button';

@@ -1,8 +1,8 @@
-import { useTrade } from '@/data/trade';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import { bestHole, targetOf } from '@/views/holes';
 import type { TierTarget } from '@/views/modelView';
 import { Card } from '@/ui/Card';

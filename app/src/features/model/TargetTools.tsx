@@ -1,10 +1,10 @@
-import { useTrade } from '@/data/trade';
 import { roundDose } from '@leggero/core';
 import { evenDoses } from '@leggero/core/calibrating';
 import { View } from 'react-native';
 
 import { bestHole, targetOf, type SizerChoice } from '@/views/holes';
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import type { TierTarget } from '@/views/modelView';
 import { Tool } from '@/ui/Tool';
 import { doseText } from '@/wording/trade';

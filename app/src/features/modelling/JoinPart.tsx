@@ -1,7 +1,7 @@
-import { useTrade } from '@/data/trade';
 import { joinersFor, tyingFor, TYINGS } from '@leggero/core/modelling';
 import { View } from 'react-native';
 
+import { useTrade } from '@/data/trade';
 import { Segmented } from '@/ui/Segmented';
 import { Stepper } from '@/ui/Stepper';
 import { SwitchRow } from '@/ui/SwitchRow';

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import type { ModelDetail, PumpRecord } from '@leggero/contract';
 import { roundDose } from '@leggero/core';
 import { doseForLength, lengthReadingProblem, tailFor, type ModellingSize } from '@leggero/core/modelling';
@@ -9,6 +8,7 @@ import { View } from 'react-native';
 import { newId, nowUtc } from '@/device/id';
 import type { Lengths } from '@/views/lengths';
 import { write } from '@/data/outbox';
+import { useTrade } from '@/data/trade';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Labelled } from '@/ui/Field';

@@ -1,9 +1,9 @@
-import { useTrade } from '@/data/trade';
 import { MM_PER_INCH } from '@leggero/core';
 import { wrapPole, type PoleCover } from '@leggero/core/modelling';
 import { View } from 'react-native';
 import { ClipPath, Defs, G, Path, Rect } from 'react-native-svg';
 
+import { useTrade } from '@/data/trade';
 import { shade } from '@/parts/shade';
 import { Cautions } from '@/parts/Cautions';
 import { LengthField } from '@/parts/LengthField';

@@ -1,8 +1,8 @@
-import { useTrade } from '@/data/trade';
 import { MM_PER_INCH, type Trade } from '@leggero/core';
 import { curlOf, leafOf, loopOf, mostInSpray, sprayOf } from '@leggero/core/modelling';
 import { View } from 'react-native';
 
+import { useTrade } from '@/data/trade';
 import { LengthField } from '@/parts/LengthField';
 import { Segmented } from '@/ui/Segmented';
 import { Stepper } from '@/ui/Stepper';

@@ -11,14 +11,7 @@ import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
-import {
-  aboutText,
-  CONSTANT_ORIGIN_WORDS,
-  constantProblemText,
-  GROUP_WORDS,
-  partText,
-  readEntry,
-} from '@/wording/constants';
+import { aboutText, constantProblemText, GROUP_WORDS, partText, readEntry } from '@/wording/constants';
 
 import { EffectCard } from './EffectCard';
 import { OneNumber, type AtEnds } from './OneNumber';
@@ -77,7 +70,7 @@ export function NumberDetail({ numbers, rows, frame }: NumberDetailProps) {
     <View className="gap-4">
       <View className="gap-2">
         <Words>{aboutText(words)}</Words>
-        <Chip tone="plain" word={CONSTANT_ORIGIN_WORDS[words.origin]} />
+        <Chip tone="plain" word={words.origin} />
       </View>
       <Card>
         <View className="gap-5">

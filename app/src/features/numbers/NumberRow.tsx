@@ -1,6 +1,7 @@
 import { Link, type Href } from 'expo-router';
 import { Pressable, View } from 'react-native';
 
+import { chosenBox } from '@/ui/chosen';
 import { Words } from '@/ui/Words';
 
 interface NumberRowProps {
@@ -28,8 +29,7 @@ export function NumberRow({ href, title, about, from, moves, figure, table, own,
         role="link"
         aria-current={chosen ? 'page' : undefined}
         className={
-          'min-h-[60px] flex-row items-center gap-3 rounded-card border px-3 py-2 active:bg-sunk ' +
-          `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
+          'min-h-[60px] flex-row items-center gap-3 rounded-card border px-3 py-2 active:bg-sunk ' + chosenBox(chosen)
         }
       >
         <View className="flex-1">

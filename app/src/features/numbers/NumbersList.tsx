@@ -7,7 +7,7 @@ import { useLengths } from '@/data/lengths';
 import type { Lengths } from '@/views/lengths';
 import { PickChips } from '@/ui/PickChips';
 import { Words } from '@/ui/Words';
-import { aboutText, CONSTANT_ORIGIN_WORDS, GROUP_WORDS, shortText } from '@/wording/constants';
+import { aboutText, GROUP_WORDS, shortText } from '@/wording/constants';
 
 import { NumberRow } from './NumberRow';
 import { numbersOf } from './numbersOf';
@@ -71,7 +71,7 @@ export function NumbersList({ rows, trade, shown, constant, onShow }: NumbersLis
 /** "from memory · 1.02 to 1.12 is plausible": of several numbers each says its own range on its page. */
 function fromText([one, ...others]: readonly Adjustable[], lengths: Lengths): string {
   if (!one) return '';
-  const origin = CONSTANT_ORIGIN_WORDS[one.words.origin];
+  const { origin } = one.words;
   if (others.length > 0) return origin;
   const [least, most] = one.range.map((value) => shortText(one, value, lengths));
   return `${origin} · ${least} to ${most} is plausible`;

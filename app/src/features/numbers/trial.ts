@@ -1,17 +1,9 @@
 import type { ChainRecord, PumpRecord, RowOf, ShelfModel, Studio, TierRecord } from '@leggero/contract';
-import {
-  isWidthKind,
-  nightLossMm,
-  sameIn,
-  tradeWith,
-  type InflatorKind,
-  type OwnNumber,
-  type Trade,
-} from '@leggero/core';
+import { isWidthKind, nightLossMm, tradeWith, type InflatorKind, type OwnNumber, type Trade } from '@leggero/core';
 
 import type { PieceSize } from '@/parts/piece/sizes';
 import { sizesIn } from '@/parts/piece/sizesIn';
-import { learn, learnedOf, questionOf, type Knowledge, type Lesson } from '@/views/knowledge';
+import { knowledgeOf, standsWith, type Knowledge, type Lesson } from '@/views/knowledge';
 import { viewModel } from '@/views/modelView';
 
 /** All of a studio's that the trade's numbers act on. */
@@ -64,16 +56,12 @@ const SAME = 1e-6;
 /** What each trial would move on the shelf and among the pieces. */
 export function effectsOf({ basis, now, trials }: TrialQuestion): Effect[] {
   const before = stateWith(basis, tradeWith(now), null);
-  return trials.map((trial) => {
-    const after = stateWith(basis, tradeWith(trial), before.lesson);
-    return effectBetween(basis, before, after);
-  });
+  return trials.map((trial) => effectBetween(before, stateWith(basis, tradeWith(trial), before.knowledge)));
 }
 
 /** What a studio's balloons and pieces come to with some numbers. */
 interface State {
-  lesson: Lesson;
-  trade: Trade;
+  knowledge: Knowledge;
   views: ReturnType<typeof viewModel>[];
   sizes: (PieceSize[] | null)[];
 }
@@ -82,20 +70,17 @@ interface State {
 function stateWith(basis: TrialBasis, trade: Trade, learned: Lesson | null): State {
   const { tiers, studio, pumps, chains, pieces } = basis;
   const models = basis.models.filter(({ kind }) => isWidthKind(kind));
-  const stands = learned && sameIn(learned.read, learned.trade, trade);
-  const lesson = stands ? learned : learn(questionOf(models, pumps, trade));
-  const knowledge: Knowledge = { ...learnedOf(models, lesson), models, pumps, trade };
+  const lesson = learned && standsWith(learned, trade) ? learned : undefined;
+  const knowledge = knowledgeOf(models, pumps, trade, lesson);
   const longs = basis.models.filter(({ kind }) => kind === 'modelling');
   return {
-    lesson,
-    trade,
+    knowledge,
     views: models.map((model) => viewModel({ model, knowledge, tiers, studio })),
     sizes: pieces.map(({ design }) => sizesIn(design, { knowledge, studio, chains, longs })),
   };
 }
 
-function effectBetween({ models: all }: TrialBasis, before: State, after: State): Effect {
-  const models = all.filter(({ kind }) => isWidthKind(kind));
+function effectBetween(before: State, after: State): Effect {
   const effect: Effect = {
     targets: { count: 0, most: 0 },
     doses: { count: 0, most: 0, kind: 'hand' },
@@ -105,7 +90,7 @@ function effectBetween({ models: all }: TrialBasis, before: State, after: State)
     pieces: piecesMoved(before.sizes, after.sizes),
     furthest: [],
   };
-  models.forEach(({ id, nominalMm }, i) => {
+  before.knowledge.models.forEach(({ id, nominalMm }, i) => {
     const [was, is] = [before.views[i]!, after.views[i]!];
     const pairs = was.targets.flatMap(({ tier, target }) => {
       const then = is.targets.find((each) => each.tier.id === tier.id)?.target;
@@ -119,8 +104,8 @@ function effectBetween({ models: all }: TrialBasis, before: State, after: State)
     const doses = pairs.map(({ now, then }) => (now.dose && then.dose ? Math.abs(then.dose.dose - now.dose.dose) : 0));
     if (tell(effect.doses, Math.max(0, ...doses))) effect.doses.kind = kind;
     const [night, nightThen] = [
-      nightLossMm({ rate: was.hold, nominalMm, trade: before.trade }),
-      nightLossMm({ rate: is.hold, nominalMm, trade: after.trade }),
+      nightLossMm({ rate: was.hold, nominalMm, trade: before.knowledge.trade }),
+      nightLossMm({ rate: is.hold, nominalMm, trade: after.knowledge.trade }),
     ];
     tell(effect.nights, Math.abs(nightThen - night), SEEN_MM);
     const at = widths.indexOf(Math.max(0, ...widths));

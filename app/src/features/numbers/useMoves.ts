@@ -1,7 +1,8 @@
-import type { RowOf, ShelfModel } from '@leggero/contract';
+import type { RowOf } from '@leggero/contract';
 import type { Trade } from '@leggero/core';
 
 import { useLengths } from '@/data/lengths';
+import { readingsIn } from '@/views/knowledge';
 
 import { furthestText } from './effectText';
 import { numbersOf } from './numbersOf';
@@ -31,11 +32,4 @@ export function useMoves(
     at += length;
   });
   return { moves, busy: false };
-}
-
-function readingsIn(models: readonly ShelfModel[]): number {
-  return models.reduce(
-    (sum, { calibrations }) => sum + calibrations.reduce((n, each) => n + each.readings.length, 0),
-    0,
-  );
 }

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import { coreInflator } from '@leggero/contract';
 import { nextReading } from '@leggero/core/calibrating';
 import { router, useLocalSearchParams } from 'expo-router';
@@ -10,6 +9,7 @@ import { newId, nowUtc } from '@/device/id';
 import { useLengths } from '@/data/lengths';
 import { modelName } from '@/views/modelView';
 import { write } from '@/data/outbox';
+import { useTrade } from '@/data/trade';
 import { useWalk } from '@/parts/useFirstSteps';
 import type { ShownModel } from '@/parts/WithModel';
 import { Button, IconButton } from '@/ui/Button';

@@ -1,7 +1,7 @@
-import { useTrade } from '@/data/trade';
 import { type InflatorKind } from '@leggero/core';
 import { View } from 'react-native';
 
+import { useTrade } from '@/data/trade';
 import type { Lengths } from '@/views/lengths';
 import { figureOf } from '@/views/modelView';
 import type { ShownModel } from '@/parts/WithModel';

@@ -1,8 +1,8 @@
-import { useTrade } from '@/data/trade';
 import type { SizerRecord } from '@leggero/contract';
 import { NARROWEST_FRACTION, WAYS, WIDEST_FRACTION, type ReadingProblemCode, type Trade } from '@leggero/core';
 import { View } from 'react-native';
 
+import { useTrade } from '@/data/trade';
 import { holesNow, type HoleView } from '@/views/holes';
 import type { Lengths } from '@/views/lengths';
 import { LengthEntry } from '@/parts/LengthEntry';

@@ -2,6 +2,7 @@ import { Link } from 'expo-router';
 import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 
+import { chosenBox } from '@/ui/chosen';
 import { Words } from '@/ui/Words';
 
 interface RowFrameProps {
@@ -21,10 +22,7 @@ export function RowFrame({ modelId, chosen, picture, name, lines, figure }: RowF
       <Pressable
         role="link"
         aria-current={chosen ? 'page' : undefined}
-        className={
-          'flex-row items-center gap-3 rounded-card border p-2.5 active:bg-sunk ' +
-          `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
-        }
+        className={'flex-row items-center gap-3 rounded-card border p-2.5 active:bg-sunk ' + chosenBox(chosen)}
       >
         {picture}
         <View className="flex-1">

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import type { SizerRecord } from '@leggero/contract';
 import { View } from 'react-native';
 
@@ -7,6 +6,7 @@ import { useKnowledge } from '@/data/knowledge';
 import { useLengths } from '@/data/lengths';
 import { modelName, viewModel } from '@/views/modelView';
 import { useSizers, useStudio, useTiers } from '@/data/records';
+import { useTrade } from '@/data/trade';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import { holeAt, holeWidthAt, type HoleRecord, type SizerRecord } from '@leggero/contract';
 import { holesProblem, parseLength, WIDEST_HOLE_MM, type HoleWay } from '@leggero/core';
 import { useState } from 'react';
@@ -7,6 +6,7 @@ import { View } from 'react-native';
 import { newId, nowUtc } from '@/device/id';
 import { useLengths } from '@/data/lengths';
 import { write } from '@/data/outbox';
+import { useTrade } from '@/data/trade';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
 import { Words } from '@/ui/Words';

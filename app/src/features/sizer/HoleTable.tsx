@@ -1,9 +1,9 @@
-import { useTrade } from '@/data/trade';
 import { holeAt, type HoleRecord } from '@leggero/contract';
 import Trash from 'lucide-react-native/icons/trash';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import { IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Chip, type Tone } from '@/ui/Chip';

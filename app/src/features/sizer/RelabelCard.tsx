@@ -1,8 +1,8 @@
-import { useTrade } from '@/data/trade';
 import { holeAt, type SizerRecord } from '@leggero/contract';
 
 import { useLengths } from '@/data/lengths';
 import { write } from '@/data/outbox';
+import { useTrade } from '@/data/trade';
 import { writesOfHoles } from '@/views/gauges';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';

@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import { holeWidthAt, type SizerRecord } from '@leggero/contract';
 import { passedWidth } from '@leggero/core';
 import { useState } from 'react';
@@ -11,6 +10,7 @@ import { useLengths } from '@/data/lengths';
 import { modelName, mostUsed } from '@/views/modelView';
 import { write } from '@/data/outbox';
 import { useSizers } from '@/data/records';
+import { useTrade } from '@/data/trade';
 import { WithGauge } from '@/parts/WithGauge';
 import { BalloonChoice } from '@/parts/BalloonChoice';
 import { Button } from '@/ui/Button';

@@ -5,6 +5,7 @@ import { Pressable, View } from 'react-native';
 import { write } from '@/data/outbox';
 import { newId } from '@/device/id';
 import { useWalk } from '@/parts/useFirstSteps';
+import { chosenBox } from '@/ui/chosen';
 import { Words } from '@/ui/Words';
 
 import { capital, INFLATOR_WORDS } from '@/wording/trade';
@@ -50,10 +51,7 @@ function Tile({ kind, chosen, onPress }: { kind: InflatorKind; chosen: boolean; 
       aria-checked={chosen}
       aria-label={`${nameOf(kind)}: ${NOTES[kind]}`}
       onPress={onPress}
-      className={
-        'min-h-[72px] justify-center rounded-card border px-4 py-2 ' +
-        `${chosen ? 'border-pine bg-pine-wash' : 'border-line bg-surface'}`
-      }
+      className={'min-h-[72px] justify-center rounded-card border px-4 py-2 ' + chosenBox(chosen)}
     >
       <Words look="strong" className={chosen ? 'text-pine' : ''}>
         {nameOf(kind)}

@@ -1,10 +1,10 @@
-import { useTrade } from '@/data/trade';
 import type { TierRecord } from '@leggero/contract';
 import type { Target } from '@leggero/core';
 import { partedPair } from '@leggero/core/stuffing';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import { modelName } from '@/views/modelView';
 import { Card } from '@/ui/Card';
 import { PartedChart, PressureChart } from '@/parts/charts';

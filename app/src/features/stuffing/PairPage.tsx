@@ -1,4 +1,3 @@
-import { useTrade } from '@/data/trade';
 import { MODEL_DEFAULTS, type ShelfModel } from '@leggero/contract';
 import { router } from 'expo-router';
 import { View } from 'react-native';
@@ -9,6 +8,7 @@ import { modelName, mostUsed } from '@/views/modelView';
 import type { Parts } from '@/views/pairs';
 import { write } from '@/data/outbox';
 import { useStudio, useTiers } from '@/data/records';
+import { useTrade } from '@/data/trade';
 import { BalloonPick } from '@/parts/BalloonPick';
 import { Button } from '@/ui/Button';
 import { Cautions } from '@/parts/Cautions';

@@ -1,6 +1,6 @@
-import { useTrade } from '@/data/trade';
 import { View } from 'react-native';
 
+import { useTrade } from '@/data/trade';
 import { modelName } from '@/views/modelView';
 import { partsOf } from '@/views/pairs';
 import type { ShownModel } from '@/parts/WithModel';

@@ -1,10 +1,10 @@
-import { useTrade } from '@/data/trade';
 import type { EyeCheckRecord, ShelfModel } from '@leggero/contract';
 import { workToleranceMm } from '@leggero/core';
 import { scaleLinear } from 'd3-scale';
 import { Circle, G, Line, Rect } from 'react-native-svg';
 
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import { ChartText } from './Axes';
 import { useWide } from '@/ui/layout';
 import { Picture } from '@/ui/Picture';

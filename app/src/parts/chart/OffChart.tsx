@@ -1,10 +1,10 @@
-import { useTrade } from '@/data/trade';
 import type { SizerRecord } from '@leggero/contract';
 import { scaleLinear } from 'd3-scale';
 import { View } from 'react-native';
 import { G, Line, Rect } from 'react-native-svg';
 
 import { useLengths } from '@/data/lengths';
+import { useTrade } from '@/data/trade';
 import { holesNow } from '@/views/holes';
 import { ChartText } from './Axes';
 import { Picture } from '@/ui/Picture';

@@ -1,10 +1,10 @@
-import { useTrade } from '@/data/trade';
 import type { PartedPair } from '@leggero/core/stuffing';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path } from 'react-native-svg';
 
+import { useTrade } from '@/data/trade';
 import { Balloon } from '../Balloon';
 import { usePalette } from '@/ui/theme';
 

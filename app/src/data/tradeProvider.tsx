@@ -2,9 +2,7 @@ import { TRADE } from '@leggero/core';
 import { useDeferredValue, type ReactNode } from 'react';
 
 import { useOwnTrade } from './records';
-import { TradeContext } from './tradeContext';
-
-export { useTrade } from './tradeContext';
+import { TradeContext } from './trade';
 
 /** Gives pages the trade's numbers as the studio has them. */
 export function TradeProvider({ children }: { children: ReactNode }) {
