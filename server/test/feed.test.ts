@@ -31,8 +31,6 @@ import { listRows } from '../src/records/store';
 import { sample, sampleId } from './samples';
 import { serviceForTests } from './service';
 
-jest.setTimeout(40_000);
-
 const service = serviceForTests();
 
 /** Everything the server has of what devices keep, by noun and id. */

@@ -1,4 +1,6 @@
 import { randomUUID } from 'node:crypto';
+import { once } from 'node:events';
+import { createServer } from 'node:http';
 
 import { importProgressSchema, READING_DEFAULTS, ROUTES, type ImportProgress, type RouteName } from '@leggero/contract';
 import { sql } from 'drizzle-orm';
@@ -44,12 +46,19 @@ async function startService(open: (of: { database: Database }) => Promise<string
   await applyMigrations(database);
   const studioId = await open({ database });
   const app = createApp({ database, studioId });
+  // It listens until the end: opened for each request anew, one that hangs would hold up all that come after.
+  const server = createServer(app).listen(0, '127.0.0.1');
+  await once(server, 'listening');
   return {
     database,
     studioId,
     app,
-    request: supertest(app),
-    close: drop,
+    request: supertest(server),
+    async close() {
+      server.closeAllConnections();
+      server.close();
+      await drop();
+    },
   };
 }
 
