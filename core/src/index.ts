@@ -1,4 +1,5 @@
 export * from './balloon';
+export * from './building/kinds';
 export * from './calibration';
 export * from './colour';
 export * from './consistency';

@@ -36,6 +36,7 @@ export interface ProblemDetails {
   'above-ceiling': MostMm & { ceilingMm: number };
   'above-limit': NearestMm & { limitMm: number; wouldBeMm: number; whose: 'outer' | 'inner' };
   'bad-altitude': Bounds;
+  'bad-aspect': Bounds;
   'bad-bow': MostMm;
   'bad-bracket': LeastMm & MostMm;
   'bad-bridge': LeastMm;
@@ -45,6 +46,8 @@ export interface ProblemDetails {
   'bad-lean': Bounds;
   'bad-overlap': Bounds;
   'bad-pressure': Bounds;
+  'bad-order': { given: number; needed: number };
+  'bad-packing': Bounds;
   'bad-ratio': AtLeast;
   'bad-rings': Bounds;
   'bad-share': Bounds;
@@ -82,7 +85,7 @@ export interface ProblemDetails {
   'not-digits': NearestCode;
   'not-three-digits': NearestCode;
   'outside-range': Bounds;
-  'outside-useful': LeastMm & MostMm;
+  'outside-useful': LeastMm & MostMm & { widthMm?: number };
   overlaps: { name: string };
   'pole-too-thin': LeastMm;
   'sheet-too-small': { leastWidthMm: number; leastHeightMm: number };
@@ -90,6 +93,8 @@ export interface ProblemDetails {
   'string-too-short': LeastMm;
   'thickness-over-pitch': { pitchMm: number; thicknessMm: number };
   'tie-too-small': NearestMm & { tieMm: number; leastTieMm: number };
+  'too-few-colours': { given: number; needed: number };
+  'too-few-layers': AtLeast;
   'too-few-balloons': AtLeast & Partial<AtMost>;
   'too-few-pairs': AtLeast;
   'too-few-people': AtLeast;
@@ -97,6 +102,7 @@ export interface ProblemDetails {
   'too-large': MostMm;
   'too-many': AtMost;
   'too-many-balloons': AtMost & { balloons: number };
+  'too-many-layers': AtMost;
   'too-many-sizes': AtMost;
   'too-many-twists': AtMost;
   'too-short': { reachMm: number; takesMm: number };

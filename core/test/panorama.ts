@@ -28,6 +28,7 @@ import {
   type ShelfCalibration,
   type Trade,
 } from '../src';
+import { fitTaper, learnPacking, solveColumn } from '../src/building';
 import { nextReading, substitute } from '../src/calibration/calibrating';
 import { judgeEye } from '../src/consistency/eye';
 import { printShift, shineAdvice } from '../src/finish';
@@ -200,7 +201,24 @@ export function panoramaBeside(trade: Trade): Record<string, unknown> {
     defaultHoldRate({ wraps, stuffed: false }, trade),
     defaultHoldRate({ wraps, stuffed: true }, trade),
   ]);
+  const quads = Array.from({ length: 8 }, () => ({ count: 4, widthMm: inch(10) }));
+  const column = { count: 4, open: 'height', layers: 8, widthMm: inch(10), heightMm: 0, standMm: 12 } as const;
   return {
+    building: [
+      learnPacking({ stacks: [{ layers: quads, heightMm: inch(63) }], trade }),
+      solveColumn({
+        column: { ...column, topper: { kind: 'figure', heightMm: inch(18) } },
+        stepMm: inch(1 / 4),
+        trade,
+      }),
+      fitTaper({
+        ...{ count: 5, heightMm: inch(60), stepMm: inch(1 / 2), trade },
+        profile: [
+          { at: 0, widthMm: inch(4) },
+          { at: 1, widthMm: inch(9) },
+        ],
+      }),
+    ],
     shapes: [1, 1.04, 1.07, 1.11, 1.15, 1.2, 1.3].map((aspect) =>
       shapeOf({ widthMm: 200, heightMm: 200 * aspect, trade }),
     ),

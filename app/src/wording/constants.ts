@@ -12,6 +12,7 @@ export const GROUP_WORDS: Record<ConstantGroup, { title: string; decides: string
   inflators: { title: 'Inflators', decides: 'Strokes and seconds, before they were read' },
   stuffing: { title: 'Stuffing', decides: 'Balloons in balloons, and the pressure they need' },
   linking: { title: 'Linking', decides: 'Joints, rings and ties' },
+  building: { title: 'Building', decides: 'Columns and tapers: how high layers stand' },
   modelling: { title: 'Modelling', decides: 'Long balloons: tails, knots, sprays' },
   colour: { title: 'Colour', decides: 'How stretch changes colours and shine, in the drawings too' },
   floating: { title: 'Floating', decides: 'Foil, helium and ballast' },

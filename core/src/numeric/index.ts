@@ -1,3 +1,4 @@
 export * from './bisect';
+export * from './monotoneCurve';
 export * from './rootWithin';
 export * from './settle';

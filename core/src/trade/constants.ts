@@ -1,3 +1,4 @@
+import { building } from './constants/building';
 import { colour } from './constants/colour';
 import { floating } from './constants/floating';
 import { inflators } from './constants/inflators';
@@ -38,6 +39,7 @@ export const CONSTANT_GROUPS = {
   colour,
   stuffing,
   linking,
+  building,
   modelling,
   floating,
 } as const;
@@ -53,6 +55,7 @@ export const CONSTANTS: Readonly<Record<keyof Trade, ConstantWords>> = {
   ...colour,
   ...stuffing,
   ...linking,
+  ...building,
   ...modelling,
   ...floating,
 };

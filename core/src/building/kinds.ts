@@ -1,0 +1,13 @@
+/** More layers are a tower, not a column. */
+export const MOST_LAYERS = 200;
+
+/** Balloons in a layer of a column: crossed duplets, triplets, quads, quints, sixes. */
+export const LAYER_COUNTS = [2, 3, 4, 5, 6] as const;
+
+/** What of a column is worked out from the rest. */
+export const COLUMN_OPEN = ['height', 'layers', 'size'] as const;
+export type ColumnOpen = (typeof COLUMN_OPEN)[number];
+
+/** How colours run over the layers of a column. */
+export const PATTERN_KINDS = ['spiral', 'zigzag', 'stripes', 'checks', 'rings', 'blocks'] as const;
+export type PatternKind = (typeof PATTERN_KINDS)[number];
