@@ -3,6 +3,7 @@ import type { Problem } from '@leggero/core';
 import {
   CHECK_DEFAULTS,
   MODEL_DEFAULTS,
+  PIECE_DEFAULTS,
   PIECE_FORMS,
   RESULT_DEFAULTS,
   pieceDesignSchema,
@@ -19,7 +20,7 @@ import { BuildList } from '@/features/builds/BuildList';
 import { firstDesign } from '@/features/builds/firstDesign';
 import { NewPiecePage } from '@/features/builds/NewPiecePage';
 import { CheckPage } from '@/features/check/CheckPage';
-import { PiecePage } from '@/features/linking/PiecePage';
+import { PiecePage } from '@/chunks/PiecePage';
 import { WithModel } from '@/parts/WithModel';
 import { closingText, linkProblemText } from '@/wording/linking';
 import { FORM_WORDS, layerTitle } from '@/wording/pieces';
@@ -60,6 +61,7 @@ function withPiece(design: PieceDesign, more: Partial<PieceRecord> = {}) {
       name: 'Anemone',
       design,
       createdAt: '2026-11-20T10:00:00.000Z',
+      ...PIECE_DEFAULTS,
       checks: [],
       demo: false,
       ...more,

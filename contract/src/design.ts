@@ -1,4 +1,4 @@
-import { FINISHES, FORMS, HEMS, RING_FITS, TOP_LINES } from '@leggero/core';
+import { COLUMN_OPEN, FINISHES, FORMS, HEMS, MOST_LAYERS, PATTERN_KINDS, RING_FITS, TOP_LINES } from '@leggero/core';
 import { z } from 'zod';
 
 import { hexSchema, idSchema, MOST_BUILD_MM } from './common';
@@ -94,6 +94,58 @@ const closedDesignSchema = z.object({
   handle: z.object({ riseMm: partMmSchema, part: partSchema }).nullable(),
 });
 
+/** Colours that a piece is made in, and balloons that are painted one by one. */
+export const MOST_COLOURS = 6;
+export const MOST_PAINTED = 1200;
+const colourAtSchema = z
+  .int()
+  .min(0)
+  .max(MOST_COLOURS - 1);
+const layerAtSchema = z
+  .int()
+  .min(0)
+  .max(MOST_LAYERS - 1);
+
+/** Whose colours go where: a pattern, and what was painted over it. */
+const colouringSchema = z.object({
+  /** Each a balloon of the shelf; colours below are places in this list. */
+  colours: z.array(partSchema).min(1).max(MOST_COLOURS),
+  pattern: z.object({
+    kind: z.enum(PATTERN_KINDS),
+    /** Around the ring, or up the column. */
+    order: z.array(colourAtSchema).min(1).max(12),
+    to: z.enum(['right', 'left']),
+    every: z.int().min(1).max(MOST_LAYERS),
+  }),
+  painted: z
+    .array(z.object({ layer: layerAtSchema, place: z.int().min(0).max(23), colour: colourAtSchema }))
+    .max(MOST_PAINTED),
+});
+
+/** What stands on top: a balloon on the topmost layer, or a figure or spray of a height of its own. */
+const topperSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('balloon'), part: sizedPartSchema }),
+  z.object({ kind: z.literal('figure'), heightMm: buildMmSchema }),
+]);
+
+const columnDesignSchema = colouringSchema.extend({
+  form: z.literal('column'),
+  /** Balloons in a layer. */
+  count: z.int().min(2).max(6),
+  open: z.enum(COLUMN_OPEN),
+  layers: z.int().min(1).max(MOST_LAYERS),
+  widthMm: partMmSchema,
+  /** Over all, from the floor. */
+  heightMm: buildMmSchema,
+  /** Plate and base below the lowest layer. */
+  standMm: z.number().min(0).max(5000),
+  topper: topperSchema.nullable(),
+  /** Held by a pole, or by line from layer to layer. */
+  heldBy: z.enum(['pole', 'line']),
+  /** Of the room, where it is not that of its event. */
+  ceilingMm: buildMmSchema.nullable(),
+});
+
 /** What a piece is made to. Counts, sizes and places are worked out from it. */
 export const pieceDesignSchema = z.discriminatedUnion('form', [
   chainDesignSchema,
@@ -101,11 +153,12 @@ export const pieceDesignSchema = z.discriminatedUnion('form', [
   curtainDesignSchema,
   ringDesignSchema,
   closedDesignSchema,
+  columnDesignSchema,
 ]);
 export type PieceDesign = z.infer<typeof pieceDesignSchema>;
 export type DesignOf<Form extends PieceDesign['form']> = Extract<PieceDesign, { form: Form }>;
 export type ClosedDesign = z.infer<typeof closedDesignSchema>;
 
 /** Every form that a piece may have. */
-export const PIECE_FORMS = ['chain', 'swag', 'curtain', 'ring', ...FORMS] as const;
+export const PIECE_FORMS = ['column', 'chain', 'swag', 'curtain', 'ring', ...FORMS] as const;
 export type PieceForm = (typeof PIECE_FORMS)[number];

@@ -33,7 +33,7 @@ export interface Noun<
   row: Row;
   /** What the server alone decides, and what it is until the server has. */
   given: Given;
-  /** What may be changed afterwards; nothing for what was seen once. */
+  /** What may be changed afterwards; nothing for what was seen once. Of references only those that let go. */
   change: readonly Change[];
   refs: { readonly [Field in keyof z.output<Row>]?: Ref };
   rules: readonly Rule<z.output<Row>>[];

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { checkSchema } from './check';
 import { NOUNS, type RowOf } from './nouns';
 
-/** A piece of linking work with the checks of its balloons, newest first. */
+/** A piece with the checks of its balloons, newest first. */
 export const pieceSchema = NOUNS.piece.row.extend({ checks: z.array(checkSchema) });
 export type PieceRecord = z.infer<typeof pieceSchema>;
 

@@ -83,24 +83,25 @@ function lay(draft: Draft, write: ParsedWrite): void {
   if ('put' in write) {
     const row = { ...NOUNS[write.put].given, ...(write.row as AnyRow) };
     if (draft.of(write.put).has(row.id)) return;
-    const tied = tiedTo(draft, write.put, row);
+    const tied = letGo(draft, write.put, row);
     if (tied) draft.set(write.put, numberedIn(draft, write.put, tied));
   } else if ('change' in write) {
     const row = draft.of(write.change).get(write.id);
-    if (row) draft.set(write.change, { ...row, ...(write.by as object) });
+    const by = letGo(draft, write.change, write.by as Record<string, unknown>);
+    if (row && by) draft.set(write.change, { ...row, ...by });
   } else remove(draft, write.remove, { id: write.id, told: false });
 }
 
-/** A new row with the references it can have: without those that let go of what is not there; null where one must be. */
-function tiedTo(draft: Draft, name: NounName, row: AnyRow): AnyRow | null {
-  const tied = { ...row };
+/** What is written, with the references it can have: without those that let go of what is not there; null where one must be. */
+function letGo<Written extends Record<string, unknown>>(draft: Draft, name: NounName, row: Written): Written | null {
+  const tied: Record<string, unknown> = { ...row };
   for (const [field, { to, gone }] of Object.entries(NOUNS[name].refs)) {
     const id = row[field];
     if (typeof id !== 'string' || draft.of(to).has(id)) continue;
     if (gone !== 'clear') return null;
     tied[field] = null;
   }
-  return tied;
+  return tied as Written;
 }
 
 /** A new row with the number it will have among those there are. */

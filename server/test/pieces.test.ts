@@ -1,6 +1,13 @@
 import { randomUUID } from 'node:crypto';
 
-import type { ChainRecord, CheckRecord, PieceDesign, PieceRecord } from '@leggero/contract';
+import {
+  EVENT_DEFAULTS,
+  PIECE_DEFAULTS,
+  type ChainRecord,
+  type CheckRecord,
+  type PieceDesign,
+  type PieceRecord,
+} from '@leggero/contract';
 
 import { model, promised, serviceForTests, strangerOf } from './service';
 
@@ -53,7 +60,12 @@ describe('a piece', () => {
     const { request } = service;
     const made = piece();
     const first = await request.post('/api/pieces').send(made).expect(201);
-    expect(promised<PieceRecord>('createPiece', first.body)).toEqual({ ...made, checks: [], demo: false });
+    expect(promised<PieceRecord>('createPiece', first.body)).toEqual({
+      ...PIECE_DEFAULTS,
+      ...made,
+      checks: [],
+      demo: false,
+    });
     await request
       .post('/api/pieces')
       .send({ ...made, name: 'Another' })
@@ -63,6 +75,38 @@ describe('a piece', () => {
     const redesigned = await request.patch(`/api/pieces/${made.id}`).send({ design: CHAIN }).expect(200);
     expect(redesigned.body).toMatchObject({ name: 'Sea anemone', design: CHAIN });
     expect((await listed()).find(({ id }) => id === made.id)?.design).toEqual(CHAIN);
+  });
+
+  it('belongs to an event of its own studio, goes from one to another, and stays as a sketch when that goes', async () => {
+    const { request } = service;
+    const event = { id: randomUUID(), name: 'Low Tide', daysStanding: 2, createdAt: '2026-10-15T17:00:00.000Z' };
+    const { id: _, ...body } = event;
+    const made = await request.put(`/api/events/${event.id}`).send(body).expect(201);
+    expect(made.body).toEqual({ ...EVENT_DEFAULTS, ...event, demo: false });
+    const [here, sketch] = [piece({ eventId: event.id, copies: 2 }), piece()];
+    for (const each of [here, sketch]) await request.post('/api/pieces').send(each).expect(201);
+    const eventOf = async (id: string) => (await listed()).find((each) => each.id === id)?.eventId;
+    expect(await eventOf(here.id)).toBe(event.id);
+    const change = (by: object) => request.patch(`/api/pieces/${sketch.id}`).send(by).expect(200);
+    await change({ eventId: event.id });
+    expect(await eventOf(sketch.id)).toBe(event.id);
+
+    // Another studio's event is none; nor is one that is gone.
+    const stranger = await strangerOf(service);
+    const other = randomUUID();
+    await stranger.put(`/api/events/${other}`).send(body).expect(201);
+    await change({ eventId: other });
+    expect(await eventOf(sketch.id)).toBeNull();
+    expect((await request.post('/api/pieces').send(piece({ eventId: other }))).body.eventId).toBeNull();
+
+    const venue = { venueTempC: 31, ceilingMm: 3000, opensAt: '2026-12-05T10:00:00.000Z', state: 'in work', wraps: 1 };
+    const changed = await request.patch(`/api/events/${event.id}`).send(venue).expect(200);
+    expect(changed.body).toMatchObject({ ...venue, name: 'Low Tide' });
+    await request.patch(`/api/events/${event.id}`).send({ state: 'lost' }).expect(400);
+    await request.patch(`/api/events/${event.id}`).send({ venueTempC: 90 }).expect(400);
+
+    await request.delete(`/api/events/${event.id}`).expect(204);
+    expect(await eventOf(here.id)).toBeNull();
   });
 
   it('refuses a design with a field that cannot be, naming it', async () => {

@@ -47,8 +47,9 @@ export function sample<N extends NounName>(name: N, at = 0): MakeInputOf<N> {
     }),
     note: () => ({ id, modelId: of('model'), text: `Runs small ${at}`, writtenAt: AT }),
     chain: () => ({ id, modelId: of('model'), count: 5, widthMm: 127, lengthMm: 660, takenAt: AT }),
+    event: () => ({ id, name: `Evening ${at}`, daysStanding: at, createdAt: AT }),
     piece: () => ({
-      ...{ id, name: `Piece ${at}`, createdAt: AT },
+      ...{ id, name: `Piece ${at}`, eventId: of('event'), createdAt: AT },
       design: {
         ...{ form: 'ring', count: 9, thing: null },
         rings: [{ modelId: null, colourHex: '#4a6b52', finish: 'matte', widthMm: 120 }],

@@ -1,5 +1,6 @@
 import type {
   ChainRecord,
+  EventRecord,
   EyeCheckRecord,
   ModelDetail,
   ModelRecord,
@@ -141,10 +142,12 @@ const pumpsOf = inOrder('pump');
 const peopleOf = inOrder('person');
 const chainsOf = inOrder('chain');
 const modelsOf = inOrder('model');
+const eventsOf = inOrder('event');
 const constantsOf = inOrder('constant');
 const tradeOf = weakMapMemoize((rows: Rows['constant']): Trade => tradeWith(constantsOf({ constant: rows })));
 const studioOf = ({ studio }: Pick<Rows, 'studio'>): Studio => [...studio.values()][0]!;
 const ONLY = {
+  event: ['event'],
   studio: ['studio'],
   tier: ['tier'],
   pump: ['pump'],
@@ -179,7 +182,12 @@ export function useStudies(): Records<StudyRecord[]> {
   return useView(STUDY_NOUNS, studiesOf);
 }
 
-/** Pieces of linking work, newest first, each with its checks. */
+/** Events, newest first. */
+export function useEvents(): Records<EventRecord[]> {
+  return useView(ONLY.event, eventsOf);
+}
+
+/** Pieces of every event and sketches, newest first, each with its checks. */
 export function usePieces(): Records<PieceRecord[]> {
   return useView(PIECE_NOUNS, piecesOf);
 }

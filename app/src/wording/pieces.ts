@@ -2,6 +2,7 @@ import type { PieceForm } from '@leggero/contract';
 
 /** What a form of piece is called, and what it is good for. */
 export const FORM_WORDS: Record<PieceForm, { title: string; note: string }> = {
+  column: { title: 'Column', note: 'Layers around a pole, in colours' },
   chain: { title: 'Chain', note: 'Neck to tail, to a length' },
   swag: { title: 'Swags', note: 'Hanging between fixings' },
   curtain: { title: 'Curtain', note: 'Chains side by side, or a grid' },
@@ -17,6 +18,8 @@ export const FORM_WORDS: Record<PieceForm, { title: string; note: string }> = {
 export function layerTitle(key: string, form: PieceForm): string {
   const [name, number] = [key.replace(/-?\d+$/, ''), Number(/\d+$/.exec(key)?.[0] ?? 0)];
   if (name === 'spokes') return 'Spokes';
+  if (name === 'colour') return `Colour ${number}`;
+  if (name === 'topper') return 'Topper';
   if (name === 'cap') return 'Closing balloon';
   if (name === 'ties') return number > 1 ? `Tying balloons ${number}` : 'Tying balloons';
   if (name === 'finisher') return 'Finishing balloons';

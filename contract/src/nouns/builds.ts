@@ -1,10 +1,86 @@
+import { COLDEST_C, HIGHEST_ALTITUDE_M, LOWEST_ALTITUDE_M, MOST_HOURS_BEFORE, WARMEST_C } from '@leggero/core';
 import { z } from 'zod';
 
-import { demoSchema, idSchema, instantSchema, nameSchema } from '../common';
+import { demoSchema, idSchema, instantSchema, MOST_BUILD_MM, nameSchema, storedLength, storedNumber } from '../common';
 import { pieceDesignSchema } from '../design';
-import { noun } from '../noun';
+import { noun, to } from '../noun';
 
-/** A piece of linking work: counts, sizes and places are worked out from its design. */
+/** Where an event is on its way. */
+export const EVENT_STATES = ['planned', 'in work', 'up', 'down'] as const;
+export type EventState = (typeof EVENT_STATES)[number];
+
+/** What an event has of which nothing was said yet. */
+export const EVENT_DEFAULTS = {
+  client: '',
+  place: '',
+  opensAt: null,
+  workroomTempC: null,
+  venueTempC: null,
+  venueAltitudeM: null,
+  hoursBefore: 3,
+  wraps: 2,
+  outdoors: false,
+  ceilingMm: null,
+  doorHighMm: null,
+  doorWideMm: null,
+  liftHighMm: null,
+  liftWideMm: null,
+  notes: '',
+  state: 'planned',
+} as const;
+
+const sizeMmSchema = storedLength().positive().max(MOST_BUILD_MM).nullable();
+const tempSchema = storedNumber(2).min(COLDEST_C).max(WARMEST_C).nullable();
+
+/** A build as it is sold: for whom, where, when and how long, and what its place allows. */
+export const event = noun({
+  name: 'event',
+  path: 'events',
+  row: z.object({
+    id: idSchema,
+    name: nameSchema,
+    client: z.string().trim().max(80).default(EVENT_DEFAULTS.client),
+    place: z.string().trim().max(120).default(EVENT_DEFAULTS.place),
+    /** When it opens; null while nobody has said. */
+    opensAt: instantSchema.nullable().default(EVENT_DEFAULTS.opensAt),
+    /** How long it stands, days. */
+    daysStanding: z.int().min(0).max(365),
+    /** Where its balloons are made; null as the studio's workroom is. */
+    workroomTempC: tempSchema.default(EVENT_DEFAULTS.workroomTempC),
+    /** Where they are shown; null as it is in the workroom. */
+    venueTempC: tempSchema.default(EVENT_DEFAULTS.venueTempC),
+    venueAltitudeM: storedNumber(2)
+      .min(LOWEST_ALTITUDE_M)
+      .max(HIGHEST_ALTITUDE_M)
+      .nullable()
+      .default(EVENT_DEFAULTS.venueAltitudeM),
+    /** Hours from the knot to the opening, and turns of the neck. */
+    hoursBefore: storedNumber(1).min(0).max(MOST_HOURS_BEFORE).default(EVENT_DEFAULTS.hoursBefore),
+    wraps: z.union([z.literal(1), z.literal(2)]).default(EVENT_DEFAULTS.wraps),
+    outdoors: z.boolean().default(EVENT_DEFAULTS.outdoors),
+    ceilingMm: sizeMmSchema.default(EVENT_DEFAULTS.ceilingMm),
+    doorHighMm: sizeMmSchema.default(EVENT_DEFAULTS.doorHighMm),
+    doorWideMm: sizeMmSchema.default(EVENT_DEFAULTS.doorWideMm),
+    liftHighMm: sizeMmSchema.default(EVENT_DEFAULTS.liftHighMm),
+    liftWideMm: sizeMmSchema.default(EVENT_DEFAULTS.liftWideMm),
+    notes: z.string().trim().max(2000).default(EVENT_DEFAULTS.notes),
+    state: z.enum(EVENT_STATES).default(EVENT_DEFAULTS.state),
+    createdAt: instantSchema,
+    demo: demoSchema,
+  }),
+  given: { demo: false },
+  change: [
+    ...(['name', 'client', 'place', 'opensAt', 'daysStanding', 'workroomTempC', 'venueTempC'] as const),
+    ...(['venueAltitudeM', 'hoursBefore', 'wraps', 'outdoors', 'ceilingMm', 'doorHighMm', 'doorWideMm'] as const),
+    ...(['liftHighMm', 'liftWideMm', 'notes', 'state'] as const),
+  ],
+  order: ['-createdAt'],
+});
+
+/** What a piece has that says nothing of an event. */
+export const PIECE_DEFAULTS = { eventId: null, copies: 1 } as const;
+
+/** A piece of an event, or a sketch of none: counts, sizes and places are worked out from its design. */
 export const piece = noun({
   name: 'piece',
   path: 'pieces',
@@ -12,10 +88,15 @@ export const piece = noun({
     id: idSchema,
     name: nameSchema,
     design: pieceDesignSchema,
+    /** The event it is for; it stays as a sketch when that goes. */
+    eventId: idSchema.nullable().default(PIECE_DEFAULTS.eventId),
+    /** How many of it are made. */
+    copies: z.int().min(1).max(99).default(PIECE_DEFAULTS.copies),
     createdAt: instantSchema,
     demo: demoSchema,
   }),
   given: { demo: false },
-  change: ['name', 'design'],
+  change: ['name', 'design', 'eventId', 'copies'],
+  refs: { eventId: to('event', 'clear') },
   order: ['-createdAt'],
 });

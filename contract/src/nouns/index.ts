@@ -1,13 +1,14 @@
 import type { z } from 'zod';
 
 import { changeSchema, makeSchema, type Change, type Make, type MakeInput } from '../noun';
-import { piece } from './builds';
+import { event, piece } from './builds';
 import { check, checkResult, run, study, studyPerson, studyWidth } from './checks';
 import { eyeBalloon, eyeCheck } from './eyes';
 import { hole, holeMeasurement, pump, sizer, sizing } from './gauges';
 import { calibration, chain, holdReading, holdTest, model, note, reading, target } from './shelf';
 import { constant, person, studio, tier } from './studio';
 
+export { EVENT_DEFAULTS, EVENT_STATES, PIECE_DEFAULTS, type EventState } from './builds';
 export { CHECK_DEFAULTS, MOST_IN_STUDY, RESULT_DEFAULTS } from './checks';
 export { EYE_MODES, type EyeMode } from './eyes';
 export { MOST_HOLES } from './gauges';
@@ -32,6 +33,7 @@ export const NOUNS = {
   target,
   chain,
   note,
+  event,
   piece,
   run,
   check,
@@ -58,6 +60,7 @@ export const CHANGES = Object.fromEntries(NOUN_NAMES.map((name) => [name, change
 /** A row as it is kept and sent. */
 export type RowOf<N extends NounName> = z.output<Nouns[N]['row']>;
 export type Studio = RowOf<'studio'>;
+export type EventRecord = RowOf<'event'>;
 export type TierRecord = RowOf<'tier'>;
 export type AcceptedTarget = RowOf<'target'>;
 /** What a caller gives to make one, and the same once parsed. */

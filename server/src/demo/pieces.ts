@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
 
-import type { PieceDesign, PiecePart } from '@leggero/contract';
+import { EVENT_DEFAULTS, type PieceDesign, type PiecePart } from '@leggero/contract';
 import { randomFrom } from '@leggero/core';
 import { usualLeanDeg } from '@leggero/core/linking';
 import { eq } from 'drizzle-orm';
 
 import type { Database } from '../db/connect';
-import { calibrations, chains, models, pieces, readings } from '../db/tables';
+import { calibrations, chains, events, models, pieces, readings } from '../db/tables';
 import { isoAt } from './moment';
 import { takeReadings, type PumpIds } from './fill';
 import { DEMO_LINK } from './scenario';
@@ -30,7 +30,10 @@ const MEASURED = [
   [5, 26.0],
 ] as const;
 
-/** Draws up the linking work of Tidepool Night, and the chains that were measured for it. */
+/** When Tidepool Night opens: a Saturday evening. */
+const OPENS = Date.UTC(2026, 11, 5, 18, 0);
+
+/** Draws up Tidepool Night and its pieces, and the chains that were measured for it. */
 export async function fillPieces(fill: Fill): Promise<void> {
   const { tx, studioId, evening } = fill;
   await fillLink(fill);
@@ -62,7 +65,21 @@ export async function fillPieces(fill: Fill): Promise<void> {
       takenAt: isoAt(evening + i * MINUTE_MS),
     })),
   );
-  const drawn: [string, PieceDesign][] = [
+  const kelp = partOf('Fennimore Standard', 11);
+  const tide = partOf('Tarn Satin', 11);
+  const drawn: [string, PieceDesign, copies?: number][] = [
+    [
+      'Kelp columns',
+      {
+        form: 'column',
+        ...{ count: 4, open: 'layers', layers: 10, heightMm: inch(72), standMm: inch(0.5), widthMm: inch(9.5) },
+        ...{ topper: null, heldBy: 'pole', ceilingMm: null },
+        colours: [kelp, tide],
+        pattern: { kind: 'spiral', order: [0, 0, 0, 1], to: 'right', every: 4 },
+        painted: [],
+      },
+      2,
+    ],
     [
       'Anemone basket',
       {
@@ -146,12 +163,33 @@ export async function fillPieces(fill: Fill): Promise<void> {
       },
     ],
   ];
+  const eventId = randomUUID();
+  await tx.insert(events).values({
+    ...EVENT_DEFAULTS,
+    id: eventId,
+    studioId,
+    name: 'Tidepool Night',
+    client: 'Tidepool Aquarium',
+    place: 'Mirrow Hall, by the tide tanks',
+    opensAt: isoAt(OPENS),
+    daysStanding: 1,
+    venueTempC: 24,
+    hoursBefore: 5,
+    ceilingMm: inch(118),
+    doorHighMm: inch(82),
+    doorWideMm: inch(60),
+    notes: 'Sprinklers over the middle: keep the curtain clear of them.',
+    createdAt: isoAt(evening),
+    demo: true,
+  });
   await tx.insert(pieces).values(
-    drawn.map(([name, design], i) => ({
+    drawn.map(([name, design, copies = 1], i) => ({
       id: randomUUID(),
       studioId,
       name,
       design,
+      eventId,
+      copies,
       createdAt: isoAt(evening - i * MINUTE_MS),
       demo: true,
     })),

@@ -104,14 +104,15 @@ export async function insertRow<N extends NounName>(writing: Writing, name: N, r
 /** What is written of a new row: what its maker gave, and what the server decides. */
 export type InsertOf<N extends NounName> = MakeOf<N> & Partial<RowOf<N>> & { id: string };
 
-/** Changes a row of the studio's and reads it back; an empty change changes nothing. */
+/** Changes a row of the studio's and reads it back; an empty change changes nothing, and what is gone is let go. */
 export async function updateRow<N extends NounName>(
   writing: Writing,
   name: N,
   id: string,
   by: ChangeOf<N>,
 ): Promise<RowOf<N>> {
-  const set = Object.fromEntries(Object.entries(by).filter(([, value]) => value !== undefined));
+  const given = Object.fromEntries(Object.entries(by).filter(([, value]) => value !== undefined));
+  const set = await withoutGone(writing, name, given);
   if (Object.keys(set).length > 0) {
     await writing.database
       .update(TABLES[name] as MySqlTable)

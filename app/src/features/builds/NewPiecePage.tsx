@@ -1,4 +1,5 @@
 import { PIECE_FORMS, type PieceForm, type PiecePart, type ShelfModel } from '@leggero/contract';
+import { MM_PER_INCH } from '@leggero/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
@@ -41,13 +42,12 @@ export function NewPiecePage() {
       </Page>
     );
   }
-  const model = linkOf(knowledge.models);
-  const part = model ? partOf(model) : LOOSE;
+  const basis = (of: PieceForm) => firstBalloons(of, knowledge.models);
   const make = () => {
     setTried(true);
     if (wrong) return;
     const id = newId();
-    const design = firstDesign(form, { part, nominalMm: model?.nominalMm, stepMm: studio.stepMm, trade });
+    const design = firstDesign(form, { ...basis(form), stepMm: studio.stepMm, trade });
     write({ put: 'piece', row: { id, name: name.trim(), design, createdAt: nowUtc() } });
     router.replace(`/builds/${id}`);
   };
@@ -64,7 +64,7 @@ export function NewPiecePage() {
               <FormTile
                 key={each}
                 form={each}
-                part={part}
+                balloons={basis(each)}
                 stepMm={studio.stepMm}
                 chosen={each === form}
                 onPress={() => router.setParams({ form: each })}
@@ -86,13 +86,13 @@ export function NewPiecePage() {
 
 interface FormTileProps {
   form: PieceForm;
-  part: PiecePart;
+  balloons: FirstBalloons;
   stepMm: number;
   chosen: boolean;
   onPress: () => void;
 }
 
-function FormTile({ form, part, stepMm, chosen, onPress }: FormTileProps) {
+function FormTile({ form, balloons, stepMm, chosen, onPress }: FormTileProps) {
   const trade = useTrade();
   const { title, note } = FORM_WORDS[form];
   return (
@@ -103,7 +103,7 @@ function FormTile({ form, part, stepMm, chosen, onPress }: FormTileProps) {
       onPress={onPress}
       className={'w-[31.5%] items-center gap-1 rounded-card border px-1 py-3 ' + chosenBox(chosen)}
     >
-      <PieceStill id={`first ${form}`} design={firstDesign(form, { part, stepMm, trade })} size={64} />
+      <PieceStill id={`first ${form}`} design={firstDesign(form, { ...balloons, stepMm, trade })} size={64} />
       <Words look="strong" className={chosen ? 'text-pine' : ''}>
         {title}
       </Words>
@@ -114,9 +114,27 @@ function FormTile({ form, part, stepMm, chosen, onPress }: FormTileProps) {
   );
 }
 
-/** A linking balloon if the shelf has one. */
-function linkOf(models: readonly ShelfModel[]): ShelfModel | undefined {
-  return models.find(({ kind, outerId }) => kind === 'linking' && outerId === null) ?? models[0];
+interface FirstBalloons {
+  part: PiecePart;
+  other?: PiecePart | undefined;
+  nominalMm?: number | undefined;
+}
+
+/** Columns are made of 11 in balloons (common practice). */
+const COLUMN_MM = 11 * MM_PER_INCH;
+
+/** What a form is first drawn up of: a column of the two colours there are most of its size, else a linking balloon. */
+function firstBalloons(form: PieceForm, models: readonly ShelfModel[]): FirstBalloons {
+  const single = models.filter(({ outerId }) => outerId === null);
+  if (form === 'column') {
+    const round = single.filter(({ kind, nominalMm }) => kind === 'round' && Math.abs(nominalMm - COLUMN_MM) < 13);
+    const [model, ...rest] = round;
+    if (!model) return { part: LOOSE };
+    const other = rest.find(({ colourHex }) => colourHex !== model.colourHex);
+    return { part: partOf(model), other: other && partOf(other), nominalMm: model.nominalMm };
+  }
+  const model = single.find(({ kind }) => kind === 'linking') ?? models[0];
+  return model ? { part: partOf(model), nominalMm: model.nominalMm } : { part: LOOSE };
 }
 
 function partOf({ id, colourHex, finish }: ShelfModel): PiecePart {

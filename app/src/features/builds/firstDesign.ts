@@ -11,15 +11,24 @@ export function firstDesign(
   form: PieceForm,
   {
     part,
-    nominalMm = inches(6),
+    other,
+    nominalMm = inches(form === 'column' ? 11 : 6),
     stepMm,
     trade = TRADE,
-  }: { part: PiecePart; nominalMm?: number | undefined; stepMm: number; trade?: Trade },
+  }: {
+    part: PiecePart;
+    /** A second colour, for what has two. */ other?: PiecePart | undefined;
+    nominalMm?: number | undefined;
+    stepMm: number;
+    trade?: Trade;
+  },
 ): PieceDesign {
   const widthMm = roundToStep({ mm: LINK_SHARE * nominalMm, step: stepMm });
   const repeat = [{ ...part, widthMm }];
   const finisher = { ...part, modelId: null, widthMm: inches(4) };
   switch (form) {
+    case 'column':
+      return firstColumn({ part, other, nominalMm, stepMm, trade });
     case 'chain':
       return { form, lengthMm: inches(72), repeat, finisher, roomMm: inches(108), trimmed: true };
     case 'swag':
@@ -73,6 +82,31 @@ export function firstDesign(
         handle: null,
       };
   }
+}
+
+/** A spiral of quads in two colours, six feet high: filled as most work is. */
+function firstColumn({
+  part,
+  other = { modelId: null, colourHex: '#f3ead8', finish: 'matte' },
+  nominalMm,
+  stepMm,
+  trade,
+}: {
+  part: PiecePart;
+  other?: PiecePart | undefined;
+  nominalMm: number;
+  stepMm: number;
+  trade: Trade;
+}): PieceDesign {
+  return {
+    form: 'column',
+    ...{ count: 4, open: 'layers', layers: 8, heightMm: inches(72), standMm: inches(0.5) },
+    widthMm: roundToStep({ mm: trade.usualFraction * nominalMm, step: stepMm }),
+    ...{ topper: null, heldBy: 'pole', ceilingMm: null },
+    colours: [part, other],
+    pattern: { kind: 'spiral', order: [0, 0, 1, 1], to: 'right', every: 4 },
+    painted: [],
+  };
 }
 
 const COUNTS = {

@@ -5,8 +5,8 @@ import { View } from 'react-native';
 import { Card } from '@/ui/Card';
 import { SwitchRow } from '@/ui/SwitchRow';
 
-import { MmField, PartPick } from './Fields';
-import type { PieceBasis } from './useBasis';
+import { MmField, PartPick } from '@/parts/piece/Fields';
+import type { PieceBasis } from '@/parts/piece/useBasis';
 
 interface FinisherProps {
   finisher: SizedPart | null;

@@ -7,12 +7,14 @@ import { Words } from '@/ui/Words';
 import { counted } from '@/wording/trade';
 
 import { ChainEnds } from './ChainEnds';
-import { MmField } from './Fields';
+import { MmField } from '@/parts/piece/Fields';
 import { HangingCards } from './HangingCards';
 import { HangPicture } from './HangPicture';
-import { PieceLayout } from './PieceLayout';
-import type { ShownPiece } from './shownPiece';
-import { usePiece } from './usePiece';
+import { PieceLayout } from '@/parts/piece/PieceLayout';
+import { linkProblemText } from '@/wording/linking';
+
+import type { ShownPiece } from '@/parts/piece/shownPiece';
+import { usePiece } from '@/parts/piece/usePiece';
 import { viewChain } from '@/parts/piece/viewHanging';
 
 const ROOM_MM = 2700;
@@ -20,7 +22,7 @@ const ROOM_MM = 2700;
 /** A chain to a length: its count, the size with which it lands, and what it is made of. */
 export function ChainPiece(shown: ShownPiece<DesignOf<'chain'>>) {
   const { piece, basis } = shown;
-  const { design, change, view, wrong } = usePiece(shown, viewChain);
+  const { design, change, view, wrong } = usePiece(shown, viewChain, linkProblemText);
   const [chosen, setChosen] = useState<string | null>(null);
   const { text, fine } = basis.lengths;
   const topMm = design.roomMm ?? design.lengthMm;

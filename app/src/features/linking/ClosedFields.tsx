@@ -13,8 +13,8 @@ import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
 import { linkProblemText } from '@/wording/linking';
 
-import { MmField } from './Fields';
-import type { PieceBasis } from './useBasis';
+import { MmField } from '@/parts/piece/Fields';
+import type { PieceBasis } from '@/parts/piece/useBasis';
 import { FORM_STEPS } from '@/parts/piece/viewClosed';
 
 interface ClosedFieldsProps {

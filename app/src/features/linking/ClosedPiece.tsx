@@ -9,7 +9,7 @@ import { Words } from '@/ui/Words';
 import { formSizeText, linkProblemText, snapText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
-import { CheckCard } from './CheckCard';
+import { CheckCard } from '@/parts/piece/CheckCard';
 import { ClosedFields } from './ClosedFields';
 import type { Seen } from '@/parts/piece/projector';
 
@@ -17,22 +17,22 @@ import { FormPicture } from './FormPicture';
 import { HandleCard } from './HandleCard';
 import { JointCard } from './JointCard';
 import { PartsCard } from './PartsCard';
-import { PieceLayout } from './PieceLayout';
+import { PieceLayout } from '@/parts/piece/PieceLayout';
 import { PullCard } from './PullCard';
 import { SEEN } from './RingPiece';
-import type { ShownPiece } from './shownPiece';
-import { SizesCard } from './SizesCard';
+import type { ShownPiece } from '@/parts/piece/shownPiece';
+import { SizesCard } from '@/parts/piece/SizesCard';
 import { StepsCard } from './StepsCard';
-import { TargetCard } from './TargetCard';
+import { TargetCard } from '@/parts/piece/TargetCard';
 import { ToleranceCard } from './ToleranceCard';
-import { usePiece } from './usePiece';
+import { usePiece } from '@/parts/piece/usePiece';
 import { partOf, viewClosed, type ClosedView } from '@/parts/piece/viewClosed';
 
 /** A basket or another closed form: exact sizes, the steps that close best, and what one wrong balloon does. */
 export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
   const trade = useTrade();
   const { piece, basis } = shown;
-  const { design, change, view, problem } = usePiece(shown, viewClosed);
+  const { design, change, view, problem } = usePiece(shown, viewClosed, linkProblemText);
   const [seen, setSeen] = useState<Seen>('side');
   const [tapped, setTapped] = useState<number | null>(null);
   const [offMm, setOffMm] = useState(0);

@@ -12,12 +12,14 @@ import { Words } from '@/ui/Words';
 import { counted } from '@/wording/trade';
 
 import { ChainEnds } from './ChainEnds';
-import { MmField } from './Fields';
+import { MmField } from '@/parts/piece/Fields';
 import { HangingCards } from './HangingCards';
 import { HangPicture } from './HangPicture';
-import { PieceLayout } from './PieceLayout';
-import type { ShownPiece } from './shownPiece';
-import { usePiece } from './usePiece';
+import { PieceLayout } from '@/parts/piece/PieceLayout';
+import { linkProblemText } from '@/wording/linking';
+
+import type { ShownPiece } from '@/parts/piece/shownPiece';
+import { usePiece } from '@/parts/piece/usePiece';
 import { viewCurtain, type CurtainView } from '@/parts/piece/viewHanging';
 
 /** A usual room, mm. */
@@ -28,7 +30,7 @@ const HEM_WORDS: Record<Hem, string> = { level: 'Level hem', follows: 'Equal cha
 /** A curtain of chains, or a grid: each chain's count, and whether it clears ceiling and heads. */
 export function CurtainPiece(shown: ShownPiece<DesignOf<'curtain'>>) {
   const { piece, basis } = shown;
-  const { design, change, view, wrong } = usePiece(shown, viewCurtain);
+  const { design, change, view, wrong } = usePiece(shown, viewCurtain, linkProblemText);
   const [chosen, setChosen] = useState<string | null>(null);
   const { text } = basis.lengths;
   // While the hem is dragged the picture goes first.

@@ -1,15 +1,15 @@
 import type { RingGap, Sphere } from '@leggero/core/linking';
-import { useId, useRef, useState } from 'react';
-import { View, type GestureResponderEvent } from 'react-native';
+import { useId, useState } from 'react';
 import { Circle, G, Line, Path } from 'react-native-svg';
 
 import { shade } from '@/parts/shade';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 
+import { Hands } from '@/parts/piece/Hands';
 import { FIRST_TURN, nearerHalf, projector, type Place, type Seen } from '@/parts/piece/projector';
 
-import { BallShades } from './BallShades';
+import { BallShades } from '@/parts/piece/BallShades';
 
 interface FormPictureProps {
   label: string;
@@ -28,11 +28,6 @@ interface FormPictureProps {
   thingMm?: number | null;
   onTap: (sphere: number) => void;
 }
-
-/** Drag that turns it by a radian, px. */
-const PX_PER_RADIAN = 120;
-/** A press that moves less is a tap, px. */
-const STILL_PX = 6;
 
 /** A piece in space, to scale: drag it round, tap a balloon. */
 export function FormPicture(props: FormPictureProps) {
@@ -56,35 +51,6 @@ export function FormPicture(props: FormPictureProps) {
       {(width, high) => <Turned {...props} turn={turn} width={width} high={high} />}
     </Picture>
   );
-}
-
-interface HandsProps {
-  turn: number;
-  onTurn: (turn: number) => void;
-  onTap: (x: number, y: number) => void;
-}
-
-/** Turns the piece by a drag from side to side, and taps a balloon by a press that stays. */
-function Hands({ turn, onTurn, onTap }: HandsProps) {
-  const grip = useRef({ pageX: 0, turn: 0, moved: false });
-  const hands = {
-    onStartShouldSetResponder: () => true,
-    onMoveShouldSetResponder: () => true,
-    onResponderGrant: ({ nativeEvent: { pageX } }: GestureResponderEvent) => {
-      grip.current = { pageX, turn, moved: false };
-    },
-    onResponderMove: ({ nativeEvent: { pageX } }: GestureResponderEvent) => {
-      const by = pageX - grip.current.pageX;
-      if (Math.abs(by) < STILL_PX && !grip.current.moved) return;
-      grip.current.moved = true;
-      onTurn(grip.current.turn + by / PX_PER_RADIAN);
-    },
-    onResponderRelease: ({ nativeEvent: { locationX, locationY } }: GestureResponderEvent) => {
-      if (!grip.current.moved) onTap(locationX, locationY);
-    },
-  };
-  // Up and down the page scrolls as ever.
-  return <View {...hands} className="absolute inset-0" style={{ touchAction: 'pan-y' } as object} />;
 }
 
 /** A piece as it lies in its picture. */

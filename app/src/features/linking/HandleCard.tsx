@@ -7,8 +7,8 @@ import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
 import { handleProblemText } from '@/wording/linking';
 
-import { MmField } from './Fields';
-import type { PieceBasis } from './useBasis';
+import { MmField } from '@/parts/piece/Fields';
+import type { PieceBasis } from '@/parts/piece/useBasis';
 import type { ClosedView } from '@/parts/piece/viewClosed';
 
 interface HandleCardProps {

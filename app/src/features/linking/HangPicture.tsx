@@ -6,7 +6,8 @@ import { shade } from '@/parts/shade';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 
-import { BallShades } from './BallShades';
+import { BallShades } from '@/parts/piece/BallShades';
+import { PERSON, PERSON_MM } from '@/parts/piece/person';
 import type { Dot } from '@/parts/piece/sizes';
 
 /** A level of the room, above the floor, mm. */
@@ -35,10 +36,6 @@ interface HangPictureProps {
 const MANY = 250;
 /** About the width of a letter beside a line, px. */
 const TITLE_PX = 6.2;
-const PERSON_MM = 1700;
-const PERSON =
-  'M-150 0L-165 -830L-190 -1050L-215 -1390Q-210 -1470 -120 -1480H120Q210 -1470 215 -1390L190 ' +
-  '-1050L165 -830L150 0H45L0 -760L-45 0Z M-95 -1605a95 95 0 1 0 190 0a95 95 0 1 0 -190 0';
 
 /** A hanging piece to scale, with floor, levels and someone beside it. */
 export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag, onTap }: HangPictureProps) {

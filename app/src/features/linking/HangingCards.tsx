@@ -3,13 +3,13 @@ import type { ReactNode } from 'react';
 
 import { Cautions } from '@/parts/Cautions';
 
-import { CheckCard } from './CheckCard';
-import { RepeatCard } from './Fields';
+import { CheckCard } from '@/parts/piece/CheckCard';
+import { RepeatCard } from '@/parts/piece/Fields';
 import { JointCard } from './JointCard';
 import type { PieceSize } from '@/parts/piece/sizes';
-import { SizesCard } from './SizesCard';
-import { TargetCard } from './TargetCard';
-import type { PieceBasis } from './useBasis';
+import { SizesCard } from '@/parts/piece/SizesCard';
+import { TargetCard } from '@/parts/piece/TargetCard';
+import type { PieceBasis } from '@/parts/piece/useBasis';
 
 interface HangingCardsProps {
   piece: PieceRecord;

@@ -16,7 +16,7 @@ import { counted } from '@/wording/trade';
 import type { PiecePart } from '@leggero/contract';
 
 import { jointOf, modelOf } from '@/parts/piece/material';
-import type { PieceBasis } from './useBasis';
+import type { PieceBasis } from '@/parts/piece/useBasis';
 
 /** What knot and tail take between two balloons: from memory, or learned from chains laid out and measured. */
 export function JointCard({ part, basis }: { part: PiecePart; basis: PieceBasis }) {

@@ -3,9 +3,9 @@ import { View } from 'react-native';
 
 import { Card } from '@/ui/Card';
 
-import { PartPick } from './Fields';
+import { PartPick } from '@/parts/piece/Fields';
 import type { PieceSize } from '@/parts/piece/sizes';
-import type { PieceBasis } from './useBasis';
+import type { PieceBasis } from '@/parts/piece/useBasis';
 import { partOf } from '@/parts/piece/viewClosed';
 
 interface PartsCardProps {

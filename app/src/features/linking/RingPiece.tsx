@@ -14,18 +14,18 @@ import { Words } from '@/ui/Words';
 import { fittingText, linkProblemText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
-import { CheckCard } from './CheckCard';
-import { MmField, RepeatCard } from './Fields';
+import { CheckCard } from '@/parts/piece/CheckCard';
+import { MmField, RepeatCard } from '@/parts/piece/Fields';
 import type { Seen } from '@/parts/piece/projector';
 
 import { FormPicture } from './FormPicture';
 import { JointCard } from './JointCard';
-import { PieceLayout } from './PieceLayout';
-import type { ShownPiece } from './shownPiece';
-import { SizesCard } from './SizesCard';
-import { TargetCard } from './TargetCard';
+import { PieceLayout } from '@/parts/piece/PieceLayout';
+import type { ShownPiece } from '@/parts/piece/shownPiece';
+import { SizesCard } from '@/parts/piece/SizesCard';
+import { TargetCard } from '@/parts/piece/TargetCard';
 import { ToleranceCard } from './ToleranceCard';
-import { usePiece } from './usePiece';
+import { usePiece } from '@/parts/piece/usePiece';
 import { viewRing } from '@/parts/piece/viewClosed';
 
 const FIT_WORDS: Record<RingFit, string> = { around: 'Around it', on: 'Along it', inside: 'Inside it' };
@@ -38,7 +38,7 @@ export const SEEN = [
 /** A ring, what it fits, and rings upon it. */
 export function RingPiece(shown: ShownPiece<DesignOf<'ring'>>) {
   const { piece, basis } = shown;
-  const { design, change, view, problem } = usePiece(shown, viewRing);
+  const { design, change, view, problem } = usePiece(shown, viewRing, linkProblemText);
   const [chosen, setChosen] = useState<string | null>(null);
   const [seen, setSeen] = useState<Seen>(shown.design.rings.length > 1 ? 'side' : 'above');
   const { text, fine } = basis.lengths;

@@ -7,24 +7,25 @@ import { Card } from '@/ui/Card';
 import { Stepper } from '@/ui/Stepper';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
-import { lowerText } from '@/wording/linking';
+import { lowerText, linkProblemText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 import type { Lengths } from '@/views/lengths';
 
 import { NeckNote } from './ChainEnds';
-import { MmField } from './Fields';
+import { MmField } from '@/parts/piece/Fields';
 import { HangingCards } from './HangingCards';
 import { HangPicture, type RoomLine } from './HangPicture';
-import { PieceLayout } from './PieceLayout';
-import type { ShownPiece } from './shownPiece';
-import { usePiece } from './usePiece';
+import { PieceLayout } from '@/parts/piece/PieceLayout';
+
+import type { ShownPiece } from '@/parts/piece/shownPiece';
+import { usePiece } from '@/parts/piece/usePiece';
 import { viewSwag } from '@/parts/piece/viewHanging';
 
 /** Swags between fixings: how long, how many, how steep, how low. */
 export function SwagPiece(shown: ShownPiece<DesignOf<'swag'>>) {
   const trade = useTrade();
   const { piece, basis } = shown;
-  const { design, change, view, wrong } = usePiece(shown, viewSwag);
+  const { design, change, view, wrong } = usePiece(shown, viewSwag, linkProblemText);
   const [chosen, setChosen] = useState<string | null>(null);
   const { text } = basis.lengths;
   const single = design.bays === 1 && design.rows === 1;

@@ -4,7 +4,10 @@ import { jointFor, type Joint } from '@leggero/core/linking';
 
 /** What the balloons of a piece are worked out from beside its own design. */
 export interface Material {
-  knowledge: { models: readonly Pick<ShelfModel, 'id' | 'nominalMm'>[]; trade: Trade };
+  knowledge: {
+    models: readonly (Pick<ShelfModel, 'id' | 'nominalMm'> & Partial<Pick<ShelfModel, 'colourName'>>)[];
+    trade: Trade;
+  };
   studio: Pick<Studio, 'stepMm'>;
   chains: readonly ChainRecord[];
   /** Modelling balloons, for handles. */

@@ -2,6 +2,7 @@ import type { PieceDesign } from '@leggero/contract';
 
 import type { Material } from './material';
 import type { PieceSize } from './sizes';
+import { viewColumn } from './viewColumn';
 import { viewClosed, viewRing } from './viewClosed';
 import { viewChain, viewCurtain, viewSwag } from './viewHanging';
 
@@ -16,6 +17,8 @@ function viewIn(
   material: Material,
 ): { ok: true; value: { sizes: PieceSize[] } } | { ok: false; problem: object } {
   switch (design.form) {
+    case 'column':
+      return viewColumn(design, material);
     case 'chain':
       return viewChain(design, material);
     case 'swag':

@@ -4,6 +4,7 @@ import { handleLine } from '@leggero/core/linking';
 import { shade } from '../shade';
 import type { Material } from './material';
 import { FIRST_TURN, nearerHalf, projector } from './projector';
+import { viewColumn } from './viewColumn';
 import { partOf, viewClosed, viewRing } from './viewClosed';
 import { viewChain, viewCurtain, viewSwag } from './viewHanging';
 
@@ -24,6 +25,10 @@ export interface Still {
 /** A piece as its page first shows it; null where it cannot be worked out. */
 export function stillOf(design: PieceDesign, material: Material): Still | null {
   switch (design.form) {
+    case 'column': {
+      const view = viewColumn(design, material);
+      return view.ok ? { balls: seen(view.value.balloons, ({ colourHex }) => colourHex), handle: null } : null;
+    }
     case 'chain':
       return hanging(viewChain(design, material));
     case 'swag':
@@ -32,14 +37,14 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
       return hanging(viewCurtain(design, material));
     case 'ring': {
       const view = viewRing(design, material);
-      const hexOf = (key: string) => design.rings[Number(key.replace('ring-', '')) - 1]!.colourHex;
+      const hexOf = ({ key }: { key: string }) => design.rings[Number(key.replace('ring-', '')) - 1]!.colourHex;
       return view.ok ? { balls: seen(view.value.spheres, hexOf), handle: null } : null;
     }
     default: {
       const view = viewClosed(design, material);
       if (!view.ok) return null;
       const { spheres, handle, snapped } = view.value;
-      const balls = seen(spheres, (key) => partOf(design, key).colourHex);
+      const balls = seen(spheres, ({ key }) => partOf(design, key).colourHex);
       if (!handle?.ok || !design.handle) return { balls, handle: null };
       const line = handleLine(snapped.form, handle.value).map(project);
       const { colourHex: hex } = design.handle.part;
@@ -64,11 +69,16 @@ function hanging(view: Hung): Still | null {
 
 const project = projector('side', FIRST_TURN);
 
-type Spheres = readonly { xMm: number; yMm: number; zMm: number; widthMm: number; key: string }[];
+interface Seen {
+  xMm: number;
+  yMm: number;
+  zMm: number;
+  widthMm: number;
+}
 
-function seen(spheres: Spheres, hexOf: (key: string) => string): Ball[] {
+function seen<Sphere extends Seen>(spheres: readonly Sphere[], hexOf: (sphere: Sphere) => string): Ball[] {
   return spheres
-    .map((sphere) => ({ ...project(sphere), r: sphere.widthMm / 2, hex: hexOf(sphere.key) }))
+    .map((sphere) => ({ ...project(sphere), r: sphere.widthMm / 2, hex: hexOf(sphere) }))
     .sort((a, b) => a.depth - b.depth)
     .map(({ x, y, r, hex }) => ({ x, y, r, hex }));
 }

@@ -1,9 +1,52 @@
-import type { PieceDesign } from '@leggero/contract';
+import { EVENT_STATES, type PieceDesign } from '@leggero/contract';
 import { sql } from 'drizzle-orm';
-import { check, index, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core';
+import {
+  boolean,
+  char,
+  check,
+  decimal,
+  index,
+  mysqlEnum,
+  mysqlTable,
+  smallint,
+  tinyint,
+  unique,
+  varchar,
+} from 'drizzle-orm/mysql-core';
 
-import { demo, document, id, instant } from './columns';
+import { demo, document, id, instant, lengthMm } from './columns';
 import { studioId } from './studio';
+
+const tempC = (name: string) => decimal(name, { precision: 5, scale: 2, mode: 'number' });
+
+export const events = mysqlTable(
+  'events',
+  {
+    id: id(),
+    studioId: studioId(),
+    name: varchar('name', { length: 80 }).notNull(),
+    client: varchar('client', { length: 80 }).notNull(),
+    place: varchar('place', { length: 120 }).notNull(),
+    opensAt: instant('opens_at'),
+    daysStanding: smallint('days_standing').notNull(),
+    workroomTempC: tempC('workroom_temp_c'),
+    venueTempC: tempC('venue_temp_c'),
+    venueAltitudeM: decimal('venue_altitude_m', { precision: 7, scale: 2, mode: 'number' }),
+    hoursBefore: decimal('hours_before', { precision: 5, scale: 1, mode: 'number' }).notNull(),
+    wraps: tinyint('wraps').$type<1 | 2>().notNull(),
+    outdoors: boolean('outdoors').notNull(),
+    ceilingMm: lengthMm('ceiling_mm'),
+    doorHighMm: lengthMm('door_high_mm'),
+    doorWideMm: lengthMm('door_wide_mm'),
+    liftHighMm: lengthMm('lift_high_mm'),
+    liftWideMm: lengthMm('lift_wide_mm'),
+    notes: varchar('notes', { length: 2000 }).notNull(),
+    state: mysqlEnum('state', EVENT_STATES).notNull(),
+    createdAt: instant('created_at').notNull(),
+    demo: demo(),
+  },
+  (t) => [unique('events_scope').on(t.id, t.studioId), index('events_list').on(t.studioId, t.createdAt)],
+);
 
 export const pieces = mysqlTable(
   'pieces',
@@ -13,6 +56,9 @@ export const pieces = mysqlTable(
     name: varchar('name', { length: 80 }).notNull(),
     /** As the contract has it; counts and sizes are worked out from it. */
     design: document<PieceDesign>()('design').notNull(),
+    /** It outlives its event, as a sketch. */
+    eventId: char('event_id', { length: 36 }).references(() => events.id, { onDelete: 'set null' }),
+    copies: tinyint('copies').notNull().default(1),
     createdAt: instant('created_at').notNull(),
     demo: demo(),
   },

@@ -1,6 +1,6 @@
 import { Defs, RadialGradient, Stop } from 'react-native-svg';
 
-import { shade } from '@/parts/shade';
+import { shade } from '../shade';
 
 /** Light and shade of a ball, one for each colour, under `id` and the colour's place. */
 export function BallShades({ id, colours }: { id: string; colours: readonly string[] }) {

@@ -5,11 +5,19 @@ import Svg, { Circle } from 'react-native-svg';
 import { useTrade } from '@/data/trade';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
+import { modelName } from '@/views/modelView';
 import { closingText } from '@/wording/linking';
 import { listed } from '@/wording/trade';
 
-import type { PieceSize } from '@/parts/piece/sizes';
+import type { PieceSize } from './sizes';
+import { modelOf } from './material';
 import type { PieceBasis } from './useBasis';
+
+/** A part's balloon as decorators say it. */
+function partName(part: PieceSize['part'], basis: PieceBasis): string {
+  const model = modelOf(part, basis);
+  return model ? `${modelName(model)}, ${model.colourName}` : '';
+}
 
 interface SizesCardProps {
   sizes: readonly PieceSize[];
@@ -47,6 +55,9 @@ export function SizesCard({ sizes, basis, chosen, onChoose }: SizesCardProps) {
               </Svg>
               <View className="flex-1">
                 <Words look="strong">{size.title}</Words>
+                {!size.snap && modelOf(size.part, basis) ? (
+                  <Words look="quiet">{partName(size.part, basis)}</Words>
+                ) : null}
                 {size.snap ? (
                   <Words look={size.snap.ofGive > 1 ? 'error' : 'quiet'}>
                     {closingText(size.snap, size.snap.around, fine)}

@@ -10,8 +10,8 @@ import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 
-import type { PieceSize } from '@/parts/piece/sizes';
-import { modelOf, nominalOf } from '@/parts/piece/material';
+import type { PieceSize } from './sizes';
+import { modelOf, nominalOf } from './material';
 import type { PieceBasis } from './useBasis';
 
 interface CheckCardProps {

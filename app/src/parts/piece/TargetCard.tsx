@@ -5,23 +5,32 @@ import { useTrade } from '@/data/trade';
 import { bestHole } from '@/views/holes';
 import { viewModel } from '@/views/modelView';
 import { Card } from '@/ui/Card';
-import { LengthFigure } from '@/parts/LengthFigure';
+import { LengthFigure } from '../LengthFigure';
 import { Tool } from '@/ui/Tool';
 import { Words } from '@/ui/Words';
 import { doseText, doseUnit, ORIGIN_WORDS } from '@/wording/trade';
 
-import type { PieceSize } from '@/parts/piece/sizes';
-import { modelOf, nominalOf } from '@/parts/piece/material';
+import type { PieceSize } from './sizes';
+import { modelOf, nominalOf } from './material';
 import type { PieceBasis } from './useBasis';
 
+interface TargetCardProps {
+  size: PieceSize;
+  basis: PieceBasis;
+  /** Linked work closes only with round bodies; layers of a column bear a little more. */
+  shape?: 'linked' | 'classic';
+}
+
 /** What one size is filled to, and how to hit it. */
-export function TargetCard({ size, basis }: { size: PieceSize; basis: PieceBasis }) {
+export function TargetCard({ size, basis, shape = 'linked' }: TargetCardProps) {
   const trade = useTrade();
   const { lengths, sizers } = basis;
-  const { widthMm, toleranceMm } = size;
+  const { toleranceMm } = size;
   const nominalMm = nominalOf(size.part, basis);
-  const hole = bestHole(sizers, { targetMm: widthMm, toleranceMm, nominalMm }, trade);
   const found = targetFor(size, basis);
+  // Another room or some hours make it another width than the one wanted where it is shown.
+  const widthMm = basis.venue && found ? found.fillMm : size.widthMm;
+  const hole = bestHole(sizers, { targetMm: widthMm, toleranceMm, nominalMm }, trade);
   const dose = found?.dose ?? null;
   const kind = found?.kind ?? 'hand';
   return (
@@ -34,6 +43,9 @@ export function TargetCard({ size, basis }: { size: PieceSize; basis: PieceBasis
         <LengthFigure parts={lengths.parts(widthMm)} size={56} />
         <View className="flex-1">
           <Words>{`${lengths.unit} across, ±${lengths.fine(toleranceMm)}`}</Words>
+          {found?.heldMm || Math.abs(widthMm - size.widthMm) < basis.studio.stepMm / 2 ? null : (
+            <Words look="quiet">{`so that it is ${lengths.text(size.widthMm)} at the opening`}</Words>
+          )}
           <Words look="quiet">{found ? ORIGIN_WORDS[found.origin] : 'choose its balloon, and doses follow'}</Words>
         </View>
       </View>
@@ -62,8 +74,8 @@ export function TargetCard({ size, basis }: { size: PieceSize; basis: PieceBasis
       </View>
       {found?.heldMm ? (
         <Words look="error" role="alert" className="mt-2">
-          {`This balloon is held at ${lengths.text(found.heldMm)}: wider it is no longer round, and the ` +
-            'piece does not close as drawn. Take a larger nominal.'}
+          {`This balloon is held at ${lengths.text(found.heldMm)}: wider it is no longer round, and the piece ` +
+            `${shape === 'linked' ? 'does not close' : 'does not stand'} as drawn. Take a larger nominal.`}
         </Words>
       ) : null}
       {found?.cautions.some(({ code }) => code === 'nominal-too-large') ? (
@@ -79,6 +91,8 @@ interface Found {
   origin: keyof typeof ORIGIN_WORDS;
   dose: number | null;
   kind: 'hand' | 'timed' | 'twin';
+  /** What it is filled to where it is made, mm. */
+  fillMm: number;
   /** Where its own limits hold it below what the piece wants, mm. */
   heldMm: number | null;
   cautions: TargetCaution[];
@@ -88,7 +102,7 @@ interface Found {
 function targetFor(size: PieceSize, basis: PieceBasis): Found | null {
   const model = modelOf(size.part, basis);
   if (!model) return null;
-  const { knowledge, studio } = basis;
+  const { knowledge, studio, venue } = basis;
   const { governingMm } = viewModel({ model, knowledge, studio, tiers: [] });
   const fraction = size.widthMm / governingMm;
   const { key: id, title: name } = size;
@@ -103,15 +117,18 @@ function targetFor(size: PieceSize, basis: PieceBasis): Found | null {
     purpose: '',
     position: 0,
   };
-  const view = viewModel({ model, knowledge, studio, tiers: [tier] });
+  const view = viewModel({ model, knowledge, studio, tiers: [tier], venue });
   const target = view.targets[0]?.target;
   if (!target) return null;
-  const { widthMm, origin, dose, cautions } = target;
+  const { widthMm: fillMm, showing, origin, dose, cautions } = target;
+  const shownMm = venue ? showing.widthMm : fillMm;
   return {
     origin,
     dose: dose?.dose ?? null,
     kind: view.curve?.inflator ?? 'hand',
-    heldMm: widthMm < size.widthMm - studio.stepMm / 2 ? widthMm : null,
+    fillMm,
+    // A fill on a step may be shown half a step narrower than was asked.
+    heldMm: shownMm < size.widthMm - studio.stepMm * (venue ? 0.75 : 0.5) ? fillMm : null,
     cautions,
   };
 }

@@ -3,12 +3,12 @@ import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
 import { View } from 'react-native';
 
-import { BalloonPick } from '@/parts/BalloonPick';
+import { BalloonPick } from '../BalloonPick';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
-import { LengthField } from '@/parts/LengthField';
+import { LengthField } from '../LengthField';
 
-import { modelOf } from '@/parts/piece/material';
+import { modelOf } from './material';
 import type { PieceBasis } from './useBasis';
 
 interface PartPickProps<Part extends PiecePart> {

@@ -1,0 +1,167 @@
+import type { PiecePart } from '@leggero/contract';
+import { COLUMN_OPEN, LAYER_COUNTS, MM_PER_INCH } from '@leggero/core';
+import { View } from 'react-native';
+
+import { MmField, PartPick } from '@/parts/piece/Fields';
+import type { PieceBasis } from '@/parts/piece/useBasis';
+import { Labelled } from '@/ui/Field';
+import { NumberField } from '@/ui/NumberField';
+import { PickChips } from '@/ui/PickChips';
+import { Segmented } from '@/ui/Segmented';
+import { Words } from '@/ui/Words';
+import { LAYER_WORDS, OPEN_WORDS } from '@/wording/building';
+
+import { recoloured, type ColumnDesign } from './colouring';
+
+interface ColumnFieldsProps {
+  design: ColumnDesign;
+  basis: PieceBasis;
+  wrong: (field: string) => string | undefined;
+  change: (by: Partial<ColumnDesign>) => void;
+}
+
+const MOST_LAYERS_SHOWN = 200;
+const TOPPERS = [
+  { value: 'none', title: 'None' },
+  { value: 'balloon', title: 'Balloon' },
+  { value: 'figure', title: 'Figure' },
+] as const;
+const HELD = [
+  { value: 'pole', title: 'On a pole' },
+  { value: 'line', title: 'On line' },
+] as const;
+
+/** What a column is asked for: two of height, layers and size; what stands below and above. */
+export function ColumnFields({ design, basis, wrong, change }: ColumnFieldsProps) {
+  const { count, open, layers, widthMm, heightMm, standMm, topper, heldBy, ceilingMm, colours } = design;
+  return (
+    <View className="gap-4">
+      <Labelled label="In a layer">
+        <PickChips
+          label="In a layer"
+          options={LAYER_COUNTS.map((each) => ({ value: String(each), title: LAYER_WORDS[each]!.many }))}
+          value={String(count)}
+          onChange={(value) => change(recoloured(design, { count: Number(value) }))}
+        />
+      </Labelled>
+      <Labelled label="Work out">
+        <Segmented
+          label="Work out"
+          options={COLUMN_OPEN.map((value) => ({ value, title: OPEN_WORDS[value] }))}
+          value={open}
+          onChange={(value) => change({ open: value })}
+        />
+      </Labelled>
+      <View className="flex-row flex-wrap gap-3">
+        {open === 'height' ? null : (
+          <MmField
+            label="Height over all"
+            value={heightMm}
+            basis={basis}
+            error={wrong('heightMm')}
+            onChange={(mm) => change({ heightMm: mm })}
+          />
+        )}
+        {open === 'layers' ? null : (
+          <View className="min-w-[130px] flex-1">
+            <NumberField
+              label="Layers"
+              value={layers}
+              range={{
+                least: 1,
+                most: MOST_LAYERS_SHOWN,
+                error: wrong('layers') ?? `1 to ${MOST_LAYERS_SHOWN} layers.`,
+              }}
+              onChange={(next) => change({ layers: Math.round(next) })}
+            />
+          </View>
+        )}
+        {open === 'size' ? null : (
+          <MmField
+            label="Width of its balloons"
+            value={widthMm}
+            width
+            basis={basis}
+            error={wrong('widthMm')}
+            onChange={(mm) => change({ widthMm: mm })}
+          />
+        )}
+      </View>
+      {open === 'size' && wrong('widthMm') ? (
+        <Words look="error" role="alert">
+          {wrong('widthMm')}
+        </Words>
+      ) : null}
+      <View className="flex-row flex-wrap gap-3">
+        <MmField
+          label="Plate and base"
+          hint="Below the lowest layer."
+          value={standMm}
+          width
+          basis={basis}
+          error={wrong('standMm')}
+          onChange={(mm) => change({ standMm: mm })}
+        />
+        {basis.event ? null : (
+          <MmField
+            label="Ceiling"
+            hint="Of the room; an event has its own."
+            value={ceilingMm ?? 0}
+            basis={basis}
+            onChange={(mm) => change({ ceilingMm: mm > 0 ? mm : null })}
+          />
+        )}
+      </View>
+      <Labelled label="Held">
+        <Segmented label="Held" options={HELD} value={heldBy} onChange={(value) => change({ heldBy: value })} />
+      </Labelled>
+      <Labelled label="On top">
+        <Segmented
+          label="On top"
+          options={TOPPERS}
+          value={topper?.kind ?? 'none'}
+          onChange={(kind) => change({ topper: topperOf(kind, colours[0]!) })}
+        />
+      </Labelled>
+      {topper?.kind === 'balloon' ? (
+        <View className="flex-row flex-wrap items-end gap-3">
+          <View className="min-w-[200px] flex-[2]">
+            <PartPick
+              label="Topper"
+              part={topper.part}
+              basis={basis}
+              onChange={(part) => change({ topper: { ...topper, part } })}
+            />
+          </View>
+          <MmField
+            label="Width of the topper"
+            value={topper.part.widthMm}
+            width
+            basis={basis}
+            error={wrong('topper')}
+            onChange={(mm) => change({ topper: { ...topper, part: { ...topper.part, widthMm: mm } } })}
+          />
+        </View>
+      ) : null}
+      {topper?.kind === 'figure' ? (
+        <MmField
+          label="Height of the figure"
+          value={topper.heightMm}
+          basis={basis}
+          error={wrong('topper')}
+          onChange={(mm) => change({ topper: { kind: 'figure', heightMm: mm } })}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** On an 11 in column a topper of 30 in does not look lost (common practice). */
+const TOPPER_MM = 30 * MM_PER_INCH;
+
+function topperOf(kind: 'none' | 'balloon' | 'figure', part: PiecePart): ColumnDesign['topper'] {
+  if (kind === 'none') return null;
+  return kind === 'figure'
+    ? { kind, heightMm: TOPPER_MM }
+    : { kind, part: { ...part, modelId: null, widthMm: TOPPER_MM } };
+}

@@ -1,0 +1,129 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { Cautions } from '@/parts/Cautions';
+import { CheckCard } from '@/parts/piece/CheckCard';
+import { modelOf } from '@/parts/piece/material';
+import { PieceLayout } from '@/parts/piece/PieceLayout';
+import { SizesCard } from '@/parts/piece/SizesCard';
+import type { ShownPiece } from '@/parts/piece/shownPiece';
+import { TargetCard } from '@/parts/piece/TargetCard';
+import { usePiece } from '@/parts/piece/usePiece';
+import { viewColumn, type ColumnBalloon, type ColumnView } from '@/parts/piece/viewColumn';
+import { Card } from '@/ui/Card';
+import { Steps } from '@/ui/Steps';
+import { Words } from '@/ui/Words';
+import { buildProblemText, columnSteps, heldText, LAYER_WORDS, roomTexts } from '@/wording/building';
+import { counted } from '@/wording/trade';
+
+import { ColoursCard } from './ColoursCard';
+import { ColumnFields } from './ColumnFields';
+import { ColumnPicture } from './ColumnPicture';
+import type { ColumnDesign } from './colouring';
+import { MapCard } from './MapCard';
+import { TyingCard } from './TyingCard';
+
+/** A column to a height, to a number of layers or of a size: drawn to scale, coloured, and what is to be tied for it. */
+export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
+  const { piece, basis } = shown;
+  const { design, change, view, problem, wrong } = usePiece(shown, viewColumn, buildProblemText);
+  const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
+  const { text, fine, unit } = basis.lengths;
+  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
+  const hexOf = (colour: number) => design.colours[colour]!.colourHex;
+  const nameOf = (colour: number) => {
+    const part = design.colours[colour];
+    return (part && modelOf(part, basis)?.colourName) ?? `colour ${colour + 1}`;
+  };
+  const ceilingMm = basis.event ? basis.event.ceilingMm : design.ceilingMm;
+  return (
+    <PieceLayout
+      piece={piece}
+      subtitle={
+        view ? `${counted(view.plan.layers, 'layer')}, ${counted(balloonsIn(view), 'balloon')}` : 'cannot be worked out'
+      }
+      first={
+        <>
+          {view ? (
+            <>
+              <ColumnPicture
+                label={pictureText(view, design, text)}
+                balloons={view.balloons}
+                standMm={design.standMm}
+                poleMm={design.heldBy === 'pole' ? view.plan.poleMm : null}
+                figureMm={design.topper?.kind === 'figure' ? design.topper.heightMm : 0}
+                heightMm={view.plan.heightMm}
+                ceilingMm={ceilingMm}
+                unit={unit}
+                height={460}
+                stands={({ key }) => key === tapped?.key}
+                onTap={setTapped}
+              />
+              <View role="status">
+                <Words look="strong">{figuresText(view, design, text)}</Words>
+                <Words look="quiet">{heldText(design, view.plan, { text, fine })}</Words>
+              </View>
+            </>
+          ) : null}
+          {roomTexts({ design, plan: view?.plan ?? null, event: basis.event, ceilingMm, text }).map((words) => (
+            <Words key={words} look="error" role="alert">
+              {words}
+            </Words>
+          ))}
+          <ColumnFields design={design} basis={basis} wrong={wrong} change={change} />
+          {problem && !FIELDS.has(problem.field ?? '') ? (
+            <Words look="error" role="alert">
+              {buildProblemText(problem, text)}
+            </Words>
+          ) : null}
+        </>
+      }
+      second={
+        <>
+          {size ? <TargetCard size={size} basis={basis} shape="classic" /> : null}
+          <ColoursCard
+            design={design}
+            basis={basis}
+            notices={view?.notices ?? []}
+            nameOf={nameOf}
+            error={wrong('pattern.order') ?? wrong('pattern.every')}
+            change={change}
+          />
+          {view ? (
+            <>
+              <MapCard design={design} map={view.map} nameOf={nameOf} change={change} />
+              <TyingCard tying={view.tying} count={design.count} hexOf={hexOf} nameOf={nameOf} />
+              <SizesCard
+                sizes={view.sizes}
+                basis={basis}
+                chosen={size?.key ?? null}
+                onChoose={(key) => setTapped(view.balloons.find((balloon) => balloon.key === key) ?? null)}
+              />
+              <Card title="Building order">
+                <Steps steps={columnSteps(design, view.plan, view.tying, text)} />
+              </Card>
+              <CheckCard piece={piece} sizes={view.sizes} basis={basis} />
+            </>
+          ) : null}
+          <Cautions names={['heights', 'latex', 'choking']} />
+        </>
+      }
+    />
+  );
+}
+
+const balloonsIn = ({ sizes }: ColumnView) => sizes.reduce((sum, { count }) => sum + count, 0);
+
+/** Fields that show their own problem. */
+const FIELDS = new Set(['heightMm', 'layers', 'widthMm', 'standMm', 'topper', 'pattern.order', 'pattern.every']);
+
+/** "5 ft 11¾ in high: 10 quads at 10 in". */
+function figuresText({ plan }: ColumnView, { count }: ColumnDesign, text: (mm: number) => string): string {
+  const layers = counted(plan.layers, LAYER_WORDS[count]!.one);
+  return `${text(plan.heightMm)} high: ${layers} at ${text(plan.widthMm)}`;
+}
+
+function pictureText({ plan, sizes }: ColumnView, { count }: ColumnDesign, text: (mm: number) => string): string {
+  const parts = sizes.map(({ title, count: many, widthMm }) => `${title} ${many} of ${text(widthMm)}`).join(', ');
+  return `A column of ${counted(plan.layers, LAYER_WORDS[count]!.one)}, ${text(plan.heightMm)} high: ${parts}`;
+}

@@ -1,0 +1,213 @@
+import type { DesignOf, EventRecord } from '@leggero/contract';
+import type { ColumnOpen, PatternKind, Problem } from '@leggero/core';
+import type {
+  ColourMapProblemCode,
+  ColumnPlan,
+  ColumnProblemCode,
+  MapNotice,
+  Turning,
+  TyingPlan,
+} from '@leggero/core/building';
+
+import { counted, listed } from './trade';
+
+type Write = (mm: number) => string;
+
+/** Layers by how many balloons they have. */
+export const LAYER_WORDS: Record<number, { one: string; many: string }> = {
+  2: { one: 'duplet', many: 'Duplets' },
+  3: { one: 'triplet', many: 'Triplets' },
+  4: { one: 'quad', many: 'Quads' },
+  5: { one: 'quint', many: 'Quints' },
+  6: { one: 'six', many: 'Sixes' },
+};
+
+export const OPEN_WORDS: Record<ColumnOpen, string> = { height: 'Height', layers: 'Layers', size: 'Size' };
+
+export const PATTERN_WORDS: Record<PatternKind, string> = {
+  spiral: 'Spiral',
+  zigzag: 'Zigzag',
+  stripes: 'Stripes',
+  checks: 'Checks',
+  rings: 'Rings',
+  blocks: 'Blocks',
+};
+
+/** What `every` counts for a pattern; null where it counts nothing. */
+export const EVERY_WORDS: Record<PatternKind, string | null> = {
+  spiral: null,
+  zigzag: 'layers until it turns back',
+  stripes: null,
+  checks: 'layers in a check',
+  rings: 'layers in a ring',
+  blocks: null,
+};
+
+/** Why a column cannot be worked out, and what would work. */
+export function buildProblemText({ code, detail }: Problem<ColumnProblemCode | ColourMapProblemCode>, text: Write) {
+  switch (code) {
+    case 'no-layers':
+      return 'At least one layer.';
+    case 'too-many-layers':
+      return `Up to ${detail.most} layers are worked out here.`;
+    case 'bad-count':
+      return `${detail.least} to ${detail.most} balloons a layer.`;
+    case 'bad-height':
+      return `From ${text(detail.leastMm)} to ${text(detail.mostMm)}.`;
+    case 'outside-useful':
+      return (
+        `That takes balloons of ${text(detail.widthMm ?? 0)}; these are useful from ${text(detail.leastMm)} to ` +
+        `${text(detail.mostMm)}. Another number of layers, or another balloon.`
+      );
+    case 'no-hold':
+      return 'It finds no hold on the layer below: nearer to its size.';
+    case 'bad-order':
+      return `The pattern has ${counted(detail.given, 'place')}, a layer ${detail.needed}. Choose the pattern anew.`;
+    case 'too-few-colours':
+      return `The pattern needs ${counted(detail.needed, 'colour')}, and ${detail.given} are chosen. Add one.`;
+    case 'bad-every':
+      return 'One layer or more.';
+    case 'bad-width':
+      return 'A width above nothing.';
+    default:
+      return 'A length above nothing, please.';
+  }
+}
+
+/** What of a pattern will not come out as one might expect. */
+export function mapNoticeText(notice: MapNotice): string {
+  switch (notice.code) {
+    case 'uneven-bands':
+      return `Colours have ${notice.narrowest} to ${notice.widest} places of a layer: their bands are not equally wide.`;
+    case 'meets-at-seam':
+      return 'An odd number of balloons cannot alternate: at one place two alike meet.';
+    case 'last-ring-short':
+      return `The topmost ring has ${counted(notice.layers, 'layer')} instead of ${notice.every}.`;
+    case 'colour-unused':
+      return `Colour ${notice.colour + 1} of the pattern is on no balloon.`;
+  }
+}
+
+/** How layers are turned, by the way. */
+export function turningText(turning: Turning): string {
+  switch (turning.code) {
+    case 'right':
+      return 'half a step to the right';
+    case 'left':
+      return 'half a step to the left';
+    case 'either':
+      return 'half a step, either way';
+    case 'by':
+      return `${turning.halves} half steps to the right`;
+    case 'other-order':
+      return 'half a step; its colours come in another order, see the map';
+  }
+}
+
+/** A tied bundle by its colours: "2 of kelp green", "kelp green and foam". */
+export function tiedText(colours: readonly number[], nameOf: (colour: number) => string): string {
+  const names = [...new Set(colours)].map((colour) => {
+    const many = colours.filter((each) => each === colour).length;
+    return many > 1 ? `${many} ${nameOf(colour)}` : nameOf(colour);
+  });
+  return listed(names);
+}
+
+export const bundleWord = (size: number) => (size === 2 ? 'duplet' : size === 3 ? 'triplet' : 'balloon');
+
+/** Layers that are made and turned alike, from the foot up. */
+export function layerRuns({
+  layers,
+}: TyingPlan): { from: number; to: number; parts: number[]; turning: Turning | null }[] {
+  const runs: { from: number; to: number; parts: number[]; turning: Turning | null }[] = [];
+  const same = (a: Turning | null, b: Turning | null) =>
+    a !== null && b !== null && a.code !== 'other-order' && JSON.stringify(a) === JSON.stringify(b);
+  layers.forEach(({ parts, turning }, i) => {
+    const last = runs.at(-1);
+    if (last && same(last.turning, turning) && last.parts.join() === parts.join()) last.to = i + 1;
+    else runs.push({ from: i + 1, to: i + 1, parts, turning });
+  });
+  return runs;
+}
+
+/** How a column is built, step by step. */
+export function columnSteps(
+  { count, heldBy, topper }: DesignOf<'column'>,
+  plan: ColumnPlan,
+  tying: TyingPlan,
+  text: Write,
+): string[] {
+  const word = LAYER_WORDS[count]!.one;
+  const tied = tying.tied.map(({ colours, count: many }) => `${many} ${bundleWord(colours.length)}s`);
+  const joined =
+    count > 3 ? ` Twist ${count === 5 ? 'a duplet and a triplet' : 'duplets'} together, one layer at a time.` : '';
+  const held =
+    heldBy === 'pole'
+      ? [
+          `Stand the pole, ${text(plan.poleMm)} from the floor to the middle of the topmost layer, and fix its plate.`,
+          `Push the first ${word} on from above with its necks around the pole, and wrap one neck twice around it.`,
+          'Push on layer after layer, each turned by half a step so that it rests in the creases; press it down.',
+          'Wrap the topmost layer twice around the pole as well.',
+        ]
+      : [
+          `Tie line to the first ${word}, and lead it up through a crease on both sides.`,
+          'Lay the next layer in the creases, each time turned by half a step; wrap the line once through two creases ' +
+            'opposite one another, only to the layer below, and draw it tight.',
+          'Straighten it from the foot up before the line is knotted.',
+        ];
+  const top =
+    topper === null
+      ? []
+      : [topper.kind === 'balloon' ? 'Tie the topper down in the middle of the top layer.' : 'Set the figure on top.'];
+  return [`Tie ${listed(tied)}.${joined}`, ...held, ...top];
+}
+
+/** What a column's figures leave: how far it is off, the size that lands, its pole. */
+export function heldText(
+  { open, heldBy }: DesignOf<'column'>,
+  { exactMm, offMm, poleMm, widthMm }: ColumnPlan,
+  { text, fine }: { text: Write; fine: Write },
+): string {
+  const lands =
+    open === 'height' || Math.abs(offMm) < 1
+      ? ''
+      : `${fine(Math.abs(offMm))} ${offMm > 0 ? 'higher' : 'lower'} than asked` +
+        (Math.abs(exactMm - widthMm) < 0.5 ? '. ' : `; at ${fine(exactMm)} it would land. `);
+  return `${lands}${heldBy === 'pole' ? `Pole: ${text(poleMm)}, to the middle of the topmost layer.` : 'Held by line, without a pole.'}`;
+}
+
+/** What the room, the way there and the weather say against a column. */
+export function roomTexts({
+  design: { heldBy, topper },
+  plan,
+  event,
+  ceilingMm,
+  text,
+}: {
+  design: DesignOf<'column'>;
+  plan: ColumnPlan | null;
+  event: EventRecord | null;
+  ceilingMm: number | null;
+  text: Write;
+}): string[] {
+  const said: string[] = [];
+  if (event?.outdoors && heldBy === 'line')
+    said.push('Outdoors always on a pole or a post: line alone gives way in wind.');
+  if (!plan) return said;
+  const { heightMm, leastTopperMm } = plan;
+  if (ceilingMm !== null && heightMm > ceilingMm)
+    said.push(`${text(heightMm - ceilingMm)} taller than the ceiling of ${text(ceilingMm)}.`);
+  const ways = [
+    ['door', event?.doorHighMm ?? null],
+    ['lift', event?.liftHighMm ?? null],
+  ] as const;
+  for (const [way, highMm] of ways)
+    if (highMm !== null && heightMm > highMm)
+      said.push(
+        `Taller than the ${way} of ${text(highMm)}: carry it leaning, or ` +
+          `${topper ? 'put the topper on inside' : 'push the last layers on inside'}.`,
+      );
+  if (leastTopperMm !== null)
+    said.push(`So small a topper looks lost on these balloons: from about ${text(leastTopperMm)} on it does not.`);
+  return said;
+}
