@@ -63,8 +63,10 @@ export async function viewsOf({ get }: World): Promise<[name: string, address: s
     ['a study', `/gauges/studies/${study!.id}`],
     ['new pump', '/gauges/pumps/new'],
     ['new piece', '/builds/new'],
+    ['new event', '/builds/events/new'],
+    ['an event', `/builds/events/${pieces.find(({ eventId }) => eventId !== null)!.eventId}`],
     ...pieces
-      .filter(({ design }) => ['basket', 'curtain', 'ring'].includes(design.form))
+      .filter(({ design }) => ['column', 'basket', 'curtain', 'ring'].includes(design.form))
       .map(({ id, name }): [string, string] => [name, `/builds/${id}`]),
     ['studio', '/studio'],
     ['the numbers of the trade', '/studio/numbers'],

@@ -102,7 +102,7 @@ describe('builds', () => {
     expect(await screen.findByText('Basket · 12 to check')).toBeTruthy();
     unmount();
     show(<BuildList />, someRecords());
-    await screen.findByText(/^Draw up the first piece/);
+    await screen.findByText(/^Plan the first event/);
     await userEvent.click(screen.getAllByRole('button', { name: 'Draw up a piece' }).at(-1)!);
     expect(visited).toEqual(['/builds/new']);
   });
@@ -380,12 +380,12 @@ describe('a ring', () => {
 
 it('a piece is renamed, and deleted only after asking', async () => {
   await open(BASKET);
-  await userEvent.click(screen.getByRole('button', { name: 'Name' }));
+  await userEvent.click(screen.getByRole('button', { name: 'More' }));
   await type('Name', 'Sea anemone');
-  await userEvent.click(screen.getByRole('button', { name: 'Keep the name' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Done' }));
   expect(lastDone()).toMatchObject({ change: 'piece', by: { name: 'Sea anemone' } });
   expect(await screen.findByText('Sea anemone')).toBeTruthy();
-  await userEvent.click(screen.getByRole('button', { name: 'Name' }));
+  await userEvent.click(screen.getByRole('button', { name: 'More' }));
   await userEvent.click(screen.getByRole('button', { name: 'Delete' }));
   fireEvent.click(await screen.findByRole('button', { name: 'Delete for good' }));
   expect(lastDone()).toEqual({ remove: 'piece', id: PIECE_ID });

@@ -80,7 +80,10 @@ describe('stills of a list', () => {
       terminate = () => undefined;
       postMessage(question: StillQuestion) {
         asked.push(question);
-        const answer = question.jobs.map(({ design }) => `data:image/png;base64,${btoa(design.form)}`);
+        const answer = question.jobs.map(({ design }) => ({
+          ...{ wideMm: 1, highMm: 1, footMm: 0 },
+          picture: `data:image/png;base64,${btoa(design.form)}`,
+        }));
         setTimeout(() => this.onmessage?.({ data: { answer } }), 0);
       }
     }

@@ -9,6 +9,7 @@ import {
 import type {
   ChainRecord,
   Changes,
+  EventRecord,
   EyeCheckRecord,
   ModelDetail,
   NounName,
@@ -48,6 +49,7 @@ export interface Records {
   session: Session;
   studies: StudyRecord[];
   eyeChecks: EyeCheckRecord[];
+  events: EventRecord[];
   pieces: PieceRecord[];
   chains: ChainRecord[];
   constants: RowOf<'constant'>[];
@@ -194,6 +196,7 @@ export function someRecords(): Records {
     session: { personId: null },
     studies: [],
     eyeChecks: [],
+    events: [],
     pieces: [],
     chains: [],
     constants: [],
@@ -205,7 +208,7 @@ export const answer = (status: number, body: unknown) =>
 
 /** The records as the change feed tells of them. */
 export function feedOf(records: Records): Changes {
-  const { studio, tiers, pumps, sizers, models, people, studies, pieces, chains, constants } = records;
+  const { studio, tiers, pumps, sizers, models, people, studies, events, pieces, chains, constants } = records;
   const calibrations = models.flatMap((model) => model.calibrations);
   const holdTests = models.flatMap((model) => model.holdTests);
   const checks = new Map([...models, ...pieces].flatMap((owner) => owner.checks).map((check) => [check.id, check]));
@@ -228,6 +231,7 @@ export function feedOf(records: Records): Changes {
     target: models.flatMap(({ targets }) => targets),
     chain: chains,
     constant: constants,
+    event: events,
     piece: pieces.map(({ checks: _, ...piece }) => piece),
     check: [...checks.values()].map(({ results: _, ...check }) => check),
     checkResult: [...checks.values()].flatMap(({ results }) => results),

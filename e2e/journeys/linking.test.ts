@@ -39,10 +39,10 @@ describe('linking work, drawn up on a phone', () => {
 
   it('a curtain for a span and a height: its chains and its counts', async () => {
     await visitor.tap('link', 'Builds');
-    await visitor.sees('5 pieces');
+    await visitor.sees('1 event, 6 pieces');
     // Each shows as a picture of itself, which was drawn on this device.
     await visitor.page.waitForFunction(
-      () => [...document.querySelectorAll('img')].filter(({ naturalWidth }) => naturalWidth === 192).length === 5,
+      () => [...document.querySelectorAll('img')].filter(({ naturalWidth }) => naturalWidth === 288).length === 6,
     );
     await drawUp('Curtain: Chains side by side, or a grid', 'Medusa');
     await visitor.type('Across', '100');

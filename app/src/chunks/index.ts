@@ -40,6 +40,8 @@ export const StudiesPage = lazy(async () => ({ default: (await balloon()).Studie
 export const StudyPage = lazy(async () => ({ default: (await balloon()).StudyPage }));
 
 export const BuildList = lazy(async () => ({ default: (await workshop()).BuildList }));
+export const EventPage = lazy(async () => ({ default: (await workshop()).EventPage }));
+export const NewEventPage = lazy(async () => ({ default: (await workshop()).NewEventPage }));
 export const NewPiecePage = lazy(async () => ({ default: (await workshop()).NewPiecePage }));
 export const PiecePage = lazy(async () => ({ default: (await workshop()).PiecePage }));
 

@@ -1,5 +1,7 @@
 export { BuildList } from '@/features/builds/BuildList';
 export { NewPiecePage } from '@/features/builds/NewPiecePage';
+export { EventPage } from '@/features/event/EventPage';
+export { NewEventPage } from '@/features/event/NewEventPage';
 export { GaugeList } from '@/features/gauge/GaugeList';
 export { TranslatePage } from '@/features/gauge/TranslatePage';
 export { SizersComparedPage } from '@/features/holes/SizersComparedPage';

@@ -1,10 +1,20 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
-/** A small picture of a piece, and what it was drawn from. */
+/** A piece as it looks, and how large it is. */
+export interface DrawnStill {
+  /** As an address of data: in the middle of a square. */
+  picture: string;
+  wideMm: number;
+  highMm: number;
+  /** Of its lowest point above the floor. */
+  footMm: number;
+}
+
+/** What a device keeps of a piece's looks, and what that was drawn from. */
 export interface KeptStill {
   from: string;
   /** Null where the piece cannot be worked out. */
-  picture: string | null;
+  still: DrawnStill | null;
 }
 
 interface Kept extends DBSchema {

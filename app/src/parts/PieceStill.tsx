@@ -13,11 +13,11 @@ interface PieceStillProps {
 
 /** A piece as it looks, small. */
 export function PieceStill({ id, design, size }: PieceStillProps) {
-  const picture = useStill(id, design);
+  const still = useStill(id, design);
   const square = { width: size, height: size };
   return (
     <View style={square} aria-hidden>
-      {picture ? <Image source={{ uri: picture }} resizeMode="contain" style={square} /> : null}
+      {still ? <Image source={{ uri: still.picture }} resizeMode="contain" style={square} /> : null}
     </View>
   );
 }

@@ -135,10 +135,12 @@ export function columnSteps(
   { count, heldBy, topper }: DesignOf<'column'>,
   plan: ColumnPlan,
   tying: TyingPlan,
-  text: Write,
+  { text, nameOf }: { text: Write; nameOf: (colour: number) => string },
 ): string[] {
   const word = LAYER_WORDS[count]!.one;
-  const tied = tying.tied.map(({ colours, count: many }) => `${many} ${bundleWord(colours.length)}s`);
+  const tied = tying.tied.map(
+    ({ colours, count: many }) => `${counted(many, bundleWord(colours.length))} of ${tiedText(colours, nameOf)}`,
+  );
   const joined =
     count > 3 ? ` Twist ${count === 5 ? 'a duplet and a triplet' : 'duplets'} together, one layer at a time.` : '';
   const held =
@@ -159,7 +161,7 @@ export function columnSteps(
     topper === null
       ? []
       : [topper.kind === 'balloon' ? 'Tie the topper down in the middle of the top layer.' : 'Set the figure on top.'];
-  return [`Tie ${listed(tied)}.${joined}`, ...held, ...top];
+  return [`Tie ${tied.join('; ')}.${joined}`, ...held, ...top];
 }
 
 /** What a column's figures leave: how far it is off, the size that lands, its pole. */

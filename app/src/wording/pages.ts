@@ -52,7 +52,7 @@ const PLACE_PAGES: readonly PageWords[] = [
   { href: '/bench', title: 'Bench', note: 'What to do next', called: 'home today start first order' },
   { href: '/shelf', title: 'Shelf', note: 'Every balloon and its target', called: 'models list all stock brands' },
   { href: '/gauges', title: 'Gauges', note: 'Sizers, pumps and the eye', called: 'tools equipment' },
-  { href: '/builds', title: 'Builds', note: 'Pieces, to scale', called: 'designs projects jobs' },
+  { href: '/builds', title: 'Builds', note: 'Events and their pieces, to scale', called: 'designs projects jobs' },
   {
     href: '/studio',
     title: 'Studio',
@@ -87,6 +87,12 @@ const NEW_PAGES: readonly PageWords[] = [
     title: 'Start a session by eye',
     note: 'Twelve balloons, no sizer',
     called: 'new test the eye',
+  },
+  {
+    href: '/builds/events/new',
+    title: 'Plan an event',
+    note: 'Where, when, and the pieces for it',
+    called: 'new create client job booking party wedding date venue',
   },
   ...PIECE_FORMS.map((form) => ({
     href: `/builds/new?form=${form}`,

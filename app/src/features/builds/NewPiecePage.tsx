@@ -29,7 +29,7 @@ export function NewPiecePage() {
   const wide = useWide();
   const knowledge = useKnowledge();
   const studio = useStudio().data;
-  const { form: asked } = useLocalSearchParams<{ form?: string }>();
+  const { form: asked, event: eventId } = useLocalSearchParams<{ form?: string; event?: string }>();
   const form = PIECE_FORMS.find((each) => each === asked) ?? 'chain';
   const [typed, setTyped] = useState<string | null>(null);
   const name = typed ?? FORM_WORDS[form].title;
@@ -48,7 +48,7 @@ export function NewPiecePage() {
     if (wrong) return;
     const id = newId();
     const design = firstDesign(form, { ...basis(form), stepMm: studio.stepMm, trade });
-    write({ put: 'piece', row: { id, name: name.trim(), design, createdAt: nowUtc() } });
+    write({ put: 'piece', row: { id, name: name.trim(), design, eventId: eventId ?? null, createdAt: nowUtc() } });
     router.replace(`/builds/${id}`);
   };
   return (
@@ -123,14 +123,15 @@ interface FirstBalloons {
 /** Columns are made of 11 in balloons (common practice). */
 const COLUMN_MM = 11 * MM_PER_INCH;
 
-/** What a form is first drawn up of: a column of the two colours there are most of its size, else a linking balloon. */
+/** What a form is first drawn up of: a column of the two balloons of its size used most, else a linking balloon. */
 function firstBalloons(form: PieceForm, models: readonly ShelfModel[]): FirstBalloons {
   const single = models.filter(({ outerId }) => outerId === null);
   if (form === 'column') {
     const round = single.filter(({ kind, nominalMm }) => kind === 'round' && Math.abs(nominalMm - COLUMN_MM) < 13);
-    const [model, ...rest] = round;
+    const [model, ...rest] = [...round].sort((a, b) => b.uses - a.uses);
     if (!model) return { part: LOOSE };
-    const other = rest.find(({ colourHex }) => colourHex !== model.colourHex);
+    const other =
+      rest.find(({ colourHex, finish }) => colourHex !== model.colourHex && finish === model.finish) ?? rest[0];
     return { part: partOf(model), other: other && partOf(other), nominalMm: model.nominalMm };
   }
   const model = single.find(({ kind }) => kind === 'linking') ?? models[0];

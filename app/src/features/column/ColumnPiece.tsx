@@ -100,7 +100,7 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
                 onChoose={(key) => setTapped(view.balloons.find((balloon) => balloon.key === key) ?? null)}
               />
               <Card title="Building order">
-                <Steps steps={columnSteps(design, view.plan, view.tying, text)} />
+                <Steps steps={columnSteps(design, view.plan, view.tying, { text, nameOf })} />
               </Card>
               <CheckCard piece={piece} sizes={view.sizes} basis={basis} />
             </>

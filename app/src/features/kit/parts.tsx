@@ -25,6 +25,7 @@ import { HoleRow } from '@/parts/HoleRow';
 import { LengthEntry } from '@/parts/LengthEntry';
 import { LengthField } from '@/parts/LengthField';
 import { LengthFigure } from '@/parts/LengthFigure';
+import { MomentField } from '@/ui/MomentField';
 import { NumberField } from '@/ui/NumberField';
 import { PickChips } from '@/ui/PickChips';
 import { Picture } from '@/ui/Picture';
@@ -213,6 +214,12 @@ export const KIT: readonly KitPart[] = [
     name: 'LengthField',
     Shown: held<number | null>(inch(9.75), (value, set) => (
       <LengthField label="Across" value={value} lengths={lengths} onChange={set} />
+    )),
+  },
+  {
+    name: 'MomentField',
+    Shown: held<string | null>('2026-12-05T18:00:00.000Z', (value, set) => (
+      <MomentField label="Opens" value={value} onChange={set} />
     )),
   },
   {

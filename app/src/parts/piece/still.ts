@@ -20,6 +20,8 @@ interface Ball {
 export interface Still {
   balls: Ball[];
   handle: { line: { x: number; y: number }[]; near: { x: number; y: number }[]; widthMm: number; hex: string } | null;
+  /** How high above the floor its lowest point is, mm. */
+  footMm: number;
 }
 
 /** A piece as its page first shows it; null where it cannot be worked out. */
@@ -27,28 +29,31 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
   switch (design.form) {
     case 'column': {
       const view = viewColumn(design, material);
-      return view.ok ? { balls: seen(view.value.balloons, ({ colourHex }) => colourHex), handle: null } : null;
+      return view.ok
+        ? { balls: seen(view.value.balloons, ({ colourHex }) => colourHex), handle: null, footMm: design.standMm }
+        : null;
     }
     case 'chain':
-      return hanging(viewChain(design, material));
+      return hanging(viewChain(design, material), design.roomMm ?? design.lengthMm);
     case 'swag':
-      return hanging(viewSwag(design, material));
+      return hanging(viewSwag(design, material), design.fixingsMm);
     case 'curtain':
-      return hanging(viewCurtain(design, material));
+      // Its places are from the floor up already.
+      return hanging(viewCurtain(design, material), 0);
     case 'ring': {
       const view = viewRing(design, material);
       const hexOf = ({ key }: { key: string }) => design.rings[Number(key.replace('ring-', '')) - 1]!.colourHex;
-      return view.ok ? { balls: seen(view.value.spheres, hexOf), handle: null } : null;
+      return view.ok ? { balls: seen(view.value.spheres, hexOf), handle: null, footMm: 0 } : null;
     }
     default: {
       const view = viewClosed(design, material);
       if (!view.ok) return null;
       const { spheres, handle, snapped } = view.value;
       const balls = seen(spheres, ({ key }) => partOf(design, key).colourHex);
-      if (!handle?.ok || !design.handle) return { balls, handle: null };
+      if (!handle?.ok || !design.handle) return { balls, handle: null, footMm: 0 };
       const line = handleLine(snapped.form, handle.value).map(project);
       const { colourHex: hex } = design.handle.part;
-      return { balls, handle: { line, near: nearerHalf(line), widthMm: handle.value.widthMm, hex } };
+      return { balls, handle: { line, near: nearerHalf(line), widthMm: handle.value.widthMm, hex }, footMm: 0 };
     }
   }
 }
@@ -56,7 +61,8 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
 type Hung =
   { ok: false } | { ok: true; value: { dots: { xMm: number; yMm: number; widthMm: number; colourHex: string }[] } };
 
-function hanging(view: Hung): Still | null {
+/** What hangs from a height, its places downwards from there. */
+function hanging(view: Hung, topMm: number): Still | null {
   if (!view.ok) return null;
   const balls = view.value.dots.map(({ xMm, yMm, widthMm, colourHex }) => ({
     x: xMm,
@@ -64,7 +70,8 @@ function hanging(view: Hung): Still | null {
     r: widthMm / 2,
     hex: colourHex,
   }));
-  return { balls, handle: null };
+  const lowest = Math.max(...balls.map(({ y, r }) => y + r));
+  return { balls, handle: null, footMm: Math.max(0, topMm - lowest) };
 }
 
 const project = projector('side', FIRST_TURN);
@@ -83,16 +90,23 @@ function seen<Sphere extends Seen>(spheres: readonly Sphere[], hexOf: (sphere: S
     .map(({ x, y, r, hex }) => ({ x, y, r, hex }));
 }
 
-/** How a still lies in a square of so many px. */
-export function frameOf({ balls, handle }: Still, px: number): { scale: number; dx: number; dy: number } {
+/** How far a still reaches to every side, mm. */
+export function extentOf({ balls, handle }: Pick<Still, 'balls' | 'handle'>) {
   const half = (handle?.widthMm ?? 0) / 2;
   const round = [...balls, ...(handle?.line ?? []).map((place) => ({ ...place, r: half }))];
   const [left, right] = [Math.min(...round.map(({ x, r }) => x - r)), Math.max(...round.map(({ x, r }) => x + r))];
   const [top, foot] = [Math.min(...round.map(({ y, r }) => y - r)), Math.max(...round.map(({ y, r }) => y + r))];
+  return { left, right, top, foot };
+}
+
+/** How a still lies in a square of so many px. */
+export function frameOf(still: Still, px: number): { scale: number; dx: number; dy: number } {
+  const { left, right, top, foot } = extentOf(still);
   const scale = (px - 2 * EDGE_PX) / Math.max(right - left, foot - top, 1);
   return { scale, dx: px / 2 - ((left + right) / 2) * scale, dy: px / 2 - ((top + foot) / 2) * scale };
 }
 
+/** Left free around a still, px. */
 const EDGE_PX = 2;
 
 /** Draws a still into a square of so many px, on nothing. */

@@ -2,16 +2,17 @@ import type { PieceDesign } from '@leggero/contract';
 
 import { answerWith } from '@/device/answer';
 
+import type { DrawnStill } from '@/data/stills';
 import { materialFrom, type PlainMaterial } from './material';
-import { drawStill, stillOf } from './still';
+import { drawStill, extentOf, stillOf } from './still';
 
 /** What the worker is sent: pieces to be drawn. */
 export interface StillQuestion {
   jobs: { design: PieceDesign; material: PlainMaterial }[];
   px: number;
 }
-/** For each a picture as an address of data; none for what cannot be worked out. */
-export type StillAnswer = (string | null)[];
+/** For each how it looks; nothing for what cannot be worked out. */
+export type StillAnswer = (DrawnStill | null)[];
 
 async function draw({ jobs, px }: StillQuestion): Promise<StillAnswer> {
   const pictures: StillAnswer = [];
@@ -24,7 +25,13 @@ async function draw({ jobs, px }: StillQuestion): Promise<StillAnswer> {
       continue;
     }
     drawStill(context, still, px);
-    pictures.push(await addressOf(await canvas.convertToBlob()));
+    const { left, right, top, foot } = extentOf(still);
+    pictures.push({
+      picture: await addressOf(await canvas.convertToBlob()),
+      wideMm: right - left,
+      highMm: foot - top,
+      footMm: still.footMm,
+    });
   }
   return pictures;
 }

@@ -4,18 +4,18 @@ import { useEffect } from 'react';
 import { create } from 'zustand';
 
 import { useChains, useConstants, useModels, useStudio } from '@/data/records';
-import { keepStills, keptStills, type KeptStill } from '@/data/stills';
+import { keepStills, keptStills, type DrawnStill, type KeptStill } from '@/data/stills';
 import { ask } from '@/device/ask';
 
 import type { PlainMaterial } from './material';
 import type { StillAnswer, StillQuestion } from './still.worker';
 
-/** Of a still: three times as sharp as it is shown. */
-const PX = 192;
+/** Of a still: sharp in a list, and still so where an event shows it larger. */
+const PX = 288;
 /** Pieces a worker draws before the page is shown them. */
 const AT_ONCE = 12;
 /** Changes when the way of drawing does: what was drawn before is drawn again. */
-const HAND = 1;
+const HAND = 2;
 
 /** What a picture is drawn from, as it is written to tell one from another. */
 type DrawnFrom = [hand: number, design: PieceDesign, material: PlainMaterial];
@@ -26,10 +26,10 @@ const wanted = new Map<string, string>();
 let busy = false;
 
 /**
- * A small picture of a piece, as an address of data: the one this device has, until a worker has drawn the one of now.
+ * A piece as it looks: as this device has it, until a worker has drawn it as it is now.
  * Null while there is none.
  */
-export function useStill(id: string, design: PieceDesign): string | null {
+export function useStill(id: string, design: PieceDesign): DrawnStill | null {
   const material = useMaterial(design);
   const from = material && JSON.stringify([HAND, design, material] satisfies DrawnFrom);
   const kept = useStills(({ stills }) => stills?.get(id));
@@ -39,7 +39,7 @@ export function useStill(id: string, design: PieceDesign): string | null {
     wanted.set(id, from);
     void drawWanted();
   }, [id, from, keptFrom]);
-  return kept?.picture ?? null;
+  return kept?.still ?? null;
 }
 
 /** What of the records a piece is drawn from, and no more: a new reading changes no picture. */
@@ -94,7 +94,7 @@ async function drawWanted(): Promise<void> {
       // A worker whose code is gone, since a newer version came: the next visit asks again.
       const pictures = await ask<StillQuestion, StillAnswer>(worker, { question }).catch(() => null);
       if (!pictures) return;
-      const drawn = new Map(jobs.map(([id, from], i) => [id, { from, picture: pictures[i] ?? null }]));
+      const drawn = new Map(jobs.map(([id, from], i) => [id, { from, still: pictures[i] ?? null }]));
       useStills.setState(({ stills }) => ({ stills: new Map([...(stills ?? []), ...drawn]) }));
       await keepStills(drawn);
     }

@@ -38,7 +38,7 @@ export interface ColumnView {
 
 export type ColumnViewProblem = Problem<ColumnProblemCode | ColourMapProblemCode>;
 
-export const colourKey = (colour: number) => `colour-${colour + 1}`;
+const colourKey = (colour: number) => `colour-${colour + 1}`;
 const TOPPER_KEY = 'topper';
 
 /** Columns of 11 in balloons, where none is chosen (common practice). */

@@ -1,0 +1,5 @@
+import { NewEventPage } from '@/chunks';
+
+export default function NewEvent() {
+  return <NewEventPage />;
+}

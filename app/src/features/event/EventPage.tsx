@@ -1,0 +1,136 @@
+import { EVENT_STATES, type EventRecord, type PieceRecord, type Studio } from '@leggero/contract';
+import { router } from 'expo-router';
+import Copy from 'lucide-react-native/icons/copy';
+import Plus from 'lucide-react-native/icons/plus';
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { useLengths } from '@/data/lengths';
+import { write } from '@/data/outbox';
+import { useEvents, usePieces, useStudio } from '@/data/records';
+import { nowUtc } from '@/device/id';
+import { PieceStill } from '@/parts/PieceStill';
+import { useRested } from '@/parts/useRested';
+import { Button } from '@/ui/Button';
+import { DeleteButton } from '@/ui/DeleteButton';
+import { useWide } from '@/ui/layout';
+import { Page } from '@/ui/Page';
+import { RowLink } from '@/ui/RowLink';
+import { Segmented } from '@/ui/Segmented';
+import { Empty, Failed, Loading } from '@/ui/States';
+import { Words } from '@/ui/Words';
+import { awayText } from '@/wording/day';
+import { conditionsText, openingProblem, STATE_WORDS, whenAndWhere } from '@/wording/events';
+import { FORM_WORDS } from '@/wording/pieces';
+
+import { copyOfEvent } from '@/parts/piece/copies';
+import { EventDetails } from './EventDetails';
+import { EventPicture } from './EventPicture';
+
+/** An event: its pieces to one scale, what they are, and all that is said of it. */
+export function EventPage({ eventId }: { eventId: string }) {
+  const events = useEvents();
+  const pieces = usePieces().data;
+  const studio = useStudio().data;
+  const event = events.data?.find(({ id }) => id === eventId);
+  if (event && pieces && studio) {
+    const own = pieces.filter((piece) => piece.eventId === eventId);
+    return <Shown key={eventId} event={event} pieces={own} studio={studio} />;
+  }
+  const missing = events.data !== undefined && !event;
+  return (
+    <Page title={missing ? 'No such event' : ' '} back="/builds">
+      {missing ? (
+        <Empty sentence="No event is known at this address. It may have been deleted." />
+      ) : events.error ? (
+        <Failed sentence="This event could not be read." onRetry={events.refetch} />
+      ) : (
+        <Loading what="the event" />
+      )}
+    </Page>
+  );
+}
+
+/** A field that may not be left empty is kept only while it is not. */
+const isWhole = ({ name, client, place, notes }: Partial<EventRecord>) =>
+  (name === undefined || (name.trim() !== '' && name.trim().length <= 80)) &&
+  (client ?? '').trim().length <= 80 &&
+  (place ?? '').trim().length <= 120 &&
+  (notes ?? '').trim().length <= 2000;
+
+function Shown({ event: stored, pieces, studio }: { event: EventRecord; pieces: PieceRecord[]; studio: Studio }) {
+  const wide = useWide();
+  const lengths = useLengths();
+  const [now] = useState(Date.now);
+  const { id } = stored;
+  const [event, change] = useRested(stored, (by) => {
+    if (isWhole(by)) write({ change: 'event', id, by });
+  });
+  const draw = () => router.navigate(`/builds/new?event=${id}`);
+  const copy = () => {
+    const [copyId, ...writes] = copyOfEvent(stored, pieces, nowUtc());
+    write(...writes);
+    router.navigate(`/builds/events/${copyId}`);
+  };
+  const remove = () => {
+    write({ remove: 'event', id });
+    router.replace('/builds');
+  };
+  const problem = openingProblem(event, now);
+  const { opensAt, client } = event;
+  return (
+    <Page
+      title={event.name.trim() === '' ? stored.name : event.name}
+      subtitle={whenAndWhere(event) || 'Not dated yet'}
+      back={wide ? undefined : '/builds'}
+    >
+      <EventPicture pieces={pieces} ceilingMm={event.ceilingMm} text={lengths.long} height={wide ? 360 : 280} />
+      <View role="status">
+        <Words look="strong">
+          {[opensAt === null ? null : `Opens ${awayText(opensAt, now)}`, client || null].filter(Boolean).join(' · ') ||
+            'Give it a day, and the Bench counts down to it'}
+        </Words>
+        <Words look="quiet">{conditionsText(event, event.workroomTempC ?? studio.workroomTempC)}</Words>
+      </View>
+      {problem ? (
+        <Words look="error" role="alert">
+          {problem}
+        </Words>
+      ) : null}
+      <Segmented
+        label="Where it is on its way"
+        options={EVENT_STATES.map((value) => ({ value, title: STATE_WORDS[value] }))}
+        value={event.state}
+        onChange={(state) => change({ state })}
+      />
+      <View className={wide ? 'flex-row items-start gap-6' : 'gap-4'}>
+        <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+          <Words look="heading" level={2}>
+            Pieces
+          </Words>
+          {pieces.length === 0 ? <Words look="quiet">Nothing is drawn up for it yet.</Words> : null}
+          {pieces.map(({ id: pieceId, name, design, copies }) => (
+            <RowLink
+              key={pieceId}
+              href={`/builds/${pieceId}`}
+              title={copies > 1 ? `${copies} × ${name}` : name}
+              note={FORM_WORDS[design.form].title}
+            >
+              <PieceStill id={pieceId} design={design} size={56} />
+            </RowLink>
+          ))}
+          <Button title="Draw up a piece" icon={Plus} look="primary" tall onPress={draw} />
+          <Button title="Copy this event with its pieces" icon={Copy} onPress={copy} />
+          <DeleteButton
+            what={stored.name}
+            consequence="What was said of it goes and does not come back. Its pieces stay, as sketches."
+            onDelete={remove}
+          />
+        </View>
+        <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+          <EventDetails event={event} studio={studio} lengths={lengths} now={now} change={change} />
+        </View>
+      </View>
+    </Page>
+  );
+}

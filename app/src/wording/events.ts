@@ -1,0 +1,47 @@
+import type { EventRecord, EventState } from '@leggero/contract';
+
+import { awayText, momentText } from './day';
+import { counted } from './trade';
+
+export const STATE_WORDS: Record<EventState, string> = {
+  planned: 'Planned',
+  'in work': 'In work',
+  up: 'Up',
+  down: 'Down',
+};
+
+/** When and where an event is, in one line; what is not said yet is left out. */
+export function whenAndWhere({ opensAt, place }: Pick<EventRecord, 'opensAt' | 'place'>): string {
+  return [opensAt === null ? '' : momentText(opensAt), place].filter((part) => part !== '').join(' · ');
+}
+
+/** What an event's rooms and days are, in one line. */
+export function conditionsText(
+  { venueTempC, daysStanding, outdoors, hoursBefore }: EventRecord,
+  workroomTempC: number,
+): string {
+  return [
+    outdoors ? 'outdoors' : 'indoors',
+    venueTempC === null || venueTempC === workroomTempC
+      ? `${workroomTempC} °C`
+      : `${workroomTempC} to ${venueTempC} °C`,
+    `made ${counted(hoursBefore, 'hour')} before`,
+    daysStanding === 0 ? 'stands the same day' : `stands ${counted(daysStanding, 'day')}`,
+  ].join(' · ');
+}
+
+const HOUR_MS = 3_600_000;
+
+/** What is wrong with when an event opens; undefined where nothing is. */
+export function openingProblem(
+  { opensAt, hoursBefore, state }: Pick<EventRecord, 'opensAt' | 'hoursBefore' | 'state'>,
+  now: number,
+): string | undefined {
+  if (opensAt === null || state === 'up' || state === 'down') return undefined;
+  const left = Date.parse(opensAt) - now;
+  if (left < 0)
+    return `It opened ${awayText(opensAt, now)} and is still ${STATE_WORDS[state].toLowerCase()}: is it up?`;
+  if (state === 'planned' && left < hoursBefore * HOUR_MS)
+    return `It opens ${awayText(opensAt, now)}, and is made ${counted(hoursBefore, 'hour')} before: begin, or open later.`;
+  return undefined;
+}

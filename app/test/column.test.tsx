@@ -1,0 +1,207 @@
+import { EVENT_DEFAULTS, PIECE_DEFAULTS, type DesignOf, type EventRecord } from '@leggero/contract';
+import type { Problem } from '@leggero/core';
+import type { ColourMapProblemCode, ColumnProblemCode } from '@leggero/core/building';
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+
+import { PiecePage } from '@/chunks/PiecePage';
+import { patternOf, paintedAt, recoloured } from '@/features/column/colouring';
+import { buildProblemText, mapNoticeText, turningText } from '@/wording/building';
+import { lengthsOf } from '@/views/lengths';
+
+import { lastDone, MODEL_ID, show, someRecords } from './studio';
+
+const inch = (inches: number) => inches * 25.4;
+const id = (n: number) => `00000000-0000-4000-8000-0000000018${String(n).padStart(2, '0')}`;
+const PIECE_ID = id(1);
+const EVENT_ID = id(2);
+
+const kelp = { modelId: MODEL_ID, colourHex: '#3f7a4a', finish: 'matte' } as const;
+const foam = { modelId: null, colourHex: '#f3ead8', finish: 'matte' } as const;
+const COLUMN: DesignOf<'column'> = {
+  form: 'column',
+  ...{ count: 4, open: 'height', layers: 8, widthMm: inch(10), heightMm: inch(72), standMm: 0 },
+  ...{ topper: null, heldBy: 'pole', ceilingMm: null },
+  colours: [kelp, foam],
+  pattern: { kind: 'spiral', order: [0, 0, 1, 1], to: 'right', every: 3 },
+  painted: [],
+};
+const EVENT: EventRecord = {
+  ...EVENT_DEFAULTS,
+  ...{ id: EVENT_ID, name: 'Low Tide', daysStanding: 1, createdAt: '2026-11-20T10:00:00.000Z', demo: false },
+};
+
+async function open(by: Partial<DesignOf<'column'>> = {}, event?: Partial<EventRecord>) {
+  const records = someRecords();
+  if (event) records.events = [{ ...EVENT, ...event }];
+  records.pieces = [
+    {
+      ...PIECE_DEFAULTS,
+      ...{ id: PIECE_ID, name: 'Kelp', createdAt: '2026-11-20T10:00:00.000Z', checks: [], demo: false },
+      eventId: event ? EVENT_ID : null,
+      design: { ...COLUMN, ...by },
+    },
+  ];
+  show(<PiecePage pieceId={PIECE_ID} />, records);
+  await screen.findByText('Kelp');
+}
+const click = (name: string | RegExp, role = 'button') => userEvent.click(screen.getByRole(role, { name }));
+const type = async (label: string, text: string) => {
+  const field = screen.getByRole('textbox', { name: label });
+  await userEvent.clear(field);
+  await userEvent.type(field, text);
+};
+const kept = async () => {
+  let design: DesignOf<'column'> | undefined;
+  await waitFor(() => {
+    const last = lastDone();
+    design = last && 'change' in last && last.change === 'piece' ? (last.by.design as DesignOf<'column'>) : undefined;
+    expect(design).toBeDefined();
+  });
+  return design!;
+};
+
+describe('a column', () => {
+  /** Common practice: eight layers of quads at 10 in are 32 balloons and stand 5 ft. */
+  it('of eight quads at 10 in is 32 balloons and stands five feet', async () => {
+    await open();
+    expect(screen.getByText('Column · 8 layers, 32 balloons')).toBeTruthy();
+    expect(screen.getByText(/^5 ft high: 8 quads at 10 in/)).toBeTruthy();
+    expect(screen.getByRole('img', { name: /^A column of 8 quads, 5 ft high: .* 16 of 10 in/ })).toBeTruthy();
+    // The pole ends in the middle of the topmost layer.
+    expect(screen.getByText(/Pole: 4 ft 7 in, to the middle of the topmost layer/)).toBeTruthy();
+  });
+
+  it('is worked out from its height, and says what the steps leave and which size would land', async () => {
+    await open({ open: 'layers', heightMm: inch(72) });
+    expect(screen.getByText('Column · 10 layers, 40 balloons')).toBeTruthy();
+    expect(screen.getByText(/higher than asked; at 9 11\/16 in it would land/)).toBeTruthy();
+    await click('Size', 'radio');
+    expect((await kept()).open).toBe('size');
+  });
+
+  it('counts what to tie, and how each layer is turned', async () => {
+    await open();
+    const card = within(screen.getByText('Tie').parentElement!);
+    expect(card.getByText('16 ×')).toBeTruthy();
+    expect(card.getByText('turned half a step to the right')).toBeTruthy();
+    await click('To the left', 'radio');
+    expect(card.getByText('turned half a step to the left')).toBeTruthy();
+    expect((await kept()).pattern.to).toBe('left');
+  });
+
+  it('is painted by a tap, tells what that changes, and goes back to its pattern', async () => {
+    await open();
+    await click('Paint with colour 2', 'radio');
+    await click(/^Layer 1, place 1: .*; paint colour 2$/);
+    expect((await kept()).painted).toEqual([{ layer: 0, place: 0, colour: 1 }]);
+    const card = within(screen.getByText('Tie').parentElement!);
+    expect(card.getAllByText(/ ×$/)).toHaveLength(2);
+    await click(/^Back to the pattern: 1 balloon painted$/);
+    await waitFor(async () => expect((await kept()).painted).toEqual([]));
+  });
+
+  it('follows another count and fewer colours with its pattern', async () => {
+    await open();
+    await click('Quints', 'radio');
+    expect((await kept()).pattern.order).toEqual([0, 0, 0, 1, 1]);
+    expect(screen.getByText(/Colours have 2 to 3 places of a layer/)).toBeTruthy();
+    await click('Take colour 2 out');
+    await waitFor(async () => expect((await kept()).pattern.order).toEqual([0, 0, 0, 0, 0]));
+  });
+
+  it('says beside the field what cannot be, and keeps what was typed', async () => {
+    await open();
+    await type('Layers', '10000');
+    expect(screen.getByText('1 to 200 layers.')).toBeTruthy();
+    expect(screen.getByRole<HTMLInputElement>('textbox', { name: 'Layers' }).value).toBe('10000');
+    // What could be read on the way is what stands there.
+    expect(screen.getByText('Column · 100 layers, 400 balloons')).toBeTruthy();
+    await type('Layers', '0');
+    expect(screen.getByText('1 to 200 layers.')).toBeTruthy();
+  });
+
+  it('has a pattern that needs more colours than there are say so', async () => {
+    await open({ colours: [kelp], pattern: { ...COLUMN.pattern, order: [0, 1, 2, 0] } });
+    expect(screen.getByText('The pattern needs 3 colours, and 1 are chosen. Add one.')).toBeTruthy();
+    expect(screen.getByText('Column · cannot be worked out')).toBeTruthy();
+  });
+
+  it('shows a balloon that is gone from the shelf as it was', async () => {
+    await open({ colours: [{ ...kelp, modelId: id(77) }, foam] });
+    expect(screen.getByText('Column · 8 layers, 32 balloons')).toBeTruthy();
+    expect(screen.getByText('choose its balloon, and doses follow')).toBeTruthy();
+  });
+
+  it('has a topper of its own size, which may look lost', async () => {
+    await open();
+    await click('Balloon', 'radio');
+    expect(screen.getByText('Column · 8 layers, 33 balloons')).toBeTruthy();
+    await type('Width of the topper, inches', '18');
+    expect(screen.getByText(/^So small a topper looks lost on these balloons: from about 2 ft 3¼ in on/)).toBeTruthy();
+    expect((await kept()).topper).toMatchObject({ kind: 'balloon', part: { widthMm: inch(18) } });
+  });
+});
+
+describe('a column of an event', () => {
+  it('is held against its ceiling, its door, and the weather', async () => {
+    await open({ heldBy: 'line' }, { ceilingMm: inch(54), doorHighMm: inch(58), outdoors: true });
+    expect(screen.getByText('6 in taller than the ceiling of 4 ft 6 in.')).toBeTruthy();
+    expect(screen.getByText(/^Taller than the door of 4 ft 10 in: carry it leaning/)).toBeTruthy();
+    expect(screen.getByText(/^Outdoors always on a pole/)).toBeTruthy();
+    expect(screen.queryByRole('textbox', { name: 'Ceiling' })).toBeNull();
+  });
+
+  it('is filled for the venue: smaller for a warmer one, so that it is as wide as drawn when it opens', async () => {
+    await open({ widthMm: inch(9) }, { venueTempC: 45, hoursBefore: 0 });
+    // Width goes with the cube root of the temperature: 24 degrees more are 2.6 % wider.
+    expect(await screen.findByRole('status', { name: /fill to 8¾ in/ })).toBeTruthy();
+    expect(screen.getByText(/^so that it is 9 in at the opening$/)).toBeTruthy();
+  });
+});
+
+describe('patterns and paint', () => {
+  it('begin anew where the kind, the count or the colours change', () => {
+    expect(patternOf(COLUMN, 'checks').order).toEqual([0, 1, 0, 1]);
+    expect(patternOf(COLUMN, 'rings').order).toEqual([0, 1]);
+    const painted = [
+      { layer: 0, place: 3, colour: 0 },
+      { layer: 0, place: 1, colour: 1 },
+    ];
+    expect(recoloured({ ...COLUMN, painted }, { count: 3 }).painted).toEqual([painted[1]]);
+    expect(recoloured({ ...COLUMN, painted }, { colours: [kelp] }).painted).toEqual([painted[0]]);
+    expect(paintedAt({ ...COLUMN, painted }, { layer: 0, place: 1, colour: 0 })).toEqual([
+      painted[0],
+      { layer: 0, place: 1, colour: 0 },
+    ]);
+  });
+});
+
+describe('words of columns', () => {
+  const { long } = lengthsOf();
+  const words = (problem: object) =>
+    buildProblemText(problem as Problem<ColumnProblemCode | ColourMapProblemCode>, long);
+  it('say what is wrong and what would work', () => {
+    expect(words({ code: 'too-many-layers', detail: { most: 200 } })).toBe('Up to 200 layers are worked out here.');
+    expect(words({ code: 'bad-height', detail: { leastMm: inch(10), mostMm: inch(120) } })).toBe(
+      'From 10 in to 10 ft.',
+    );
+    expect(
+      words({ code: 'outside-useful', detail: { leastMm: inch(5), mostMm: inch(10), widthMm: inch(12) } }),
+    ).toMatch(/^That takes balloons of 12 in; these are useful from 5 in to 10 in/);
+    expect(words({ code: 'bad-order', detail: { given: 4, needed: 5 } })).toMatch(/4 places, a layer 5/);
+    expect(words({ code: 'no-hold', detail: { ring: 2 } })).toMatch(/no hold/);
+    expect(words({ code: 'bad-step' })).toBe('A length above nothing, please.');
+  });
+
+  it('say what will not come out, and how a layer is turned', () => {
+    expect(mapNoticeText({ code: 'meets-at-seam' })).toMatch(/odd number/);
+    expect(mapNoticeText({ code: 'last-ring-short', layers: 1, every: 3 })).toBe(
+      'The topmost ring has 1 layer instead of 3.',
+    );
+    expect(mapNoticeText({ code: 'colour-unused', colour: 2 })).toMatch(/^Colour 3/);
+    expect(turningText({ code: 'by', halves: 3 })).toBe('3 half steps to the right');
+    expect(turningText({ code: 'other-order' })).toMatch(/another order/);
+    expect(turningText({ code: 'either' })).toMatch(/either way/);
+  });
+});
