@@ -146,6 +146,27 @@ const columnDesignSchema = colouringSchema.extend({
   ceilingMm: buildMmSchema.nullable(),
 });
 
+/** Points of a silhouette at most. */
+export const MOST_POINTS = 9;
+
+const taperDesignSchema = colouringSchema.extend({
+  form: z.literal('taper'),
+  /** Balloons in a layer. */
+  count: z.int().min(3).max(6),
+  /** The silhouette: how wide its balloons are at which share of the height, the foot 0. */
+  profile: z
+    .array(z.object({ at: z.number().min(0).max(1), widthMm: partMmSchema }))
+    .min(2)
+    .max(MOST_POINTS),
+  /** From the floor to the top of the pole, which its layers cover. */
+  poleMm: buildMmSchema,
+  standMm: z.number().min(0).max(5000),
+  /** mm between the sizes its layers may have. */
+  stepMm: z.number().positive().max(50),
+  topper: topperSchema.nullable(),
+  ceilingMm: buildMmSchema.nullable(),
+});
+
 /** What a piece is made to. Counts, sizes and places are worked out from it. */
 export const pieceDesignSchema = z.discriminatedUnion('form', [
   chainDesignSchema,
@@ -154,11 +175,12 @@ export const pieceDesignSchema = z.discriminatedUnion('form', [
   ringDesignSchema,
   closedDesignSchema,
   columnDesignSchema,
+  taperDesignSchema,
 ]);
 export type PieceDesign = z.infer<typeof pieceDesignSchema>;
 export type DesignOf<Form extends PieceDesign['form']> = Extract<PieceDesign, { form: Form }>;
 export type ClosedDesign = z.infer<typeof closedDesignSchema>;
 
 /** Every form that a piece may have. */
-export const PIECE_FORMS = ['column', 'chain', 'swag', 'curtain', 'ring', ...FORMS] as const;
+export const PIECE_FORMS = ['column', 'taper', 'chain', 'swag', 'curtain', 'ring', ...FORMS] as const;
 export type PieceForm = (typeof PIECE_FORMS)[number];

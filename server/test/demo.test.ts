@@ -39,7 +39,15 @@ describe('the demo', () => {
     // One more: the linking balloon that the pieces are made of.
     expect(models).toHaveLength(DEMO_MODELS.length + DEMO_SPECIALS.length + DEMO_PAIRS.length + 1);
     const pieces = promised<PieceRecord[]>('listPieces', (await request.get('/api/pieces')).body);
-    expect(pieces.map(({ design }) => design.form)).toEqual(['column', 'basket', 'curtain', 'swag', 'ball', 'ring']);
+    expect(pieces.map(({ design }) => design.form)).toEqual([
+      'column',
+      'taper',
+      'basket',
+      'curtain',
+      'swag',
+      'ball',
+      'ring',
+    ]);
     expect(pieces.every(({ demo }) => demo)).toBe(true);
     expect(models.every(({ demo, calibrations }) => demo && calibrations.every((c) => c.demo))).toBe(true);
   });

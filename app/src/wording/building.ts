@@ -5,6 +5,8 @@ import type {
   ColumnPlan,
   ColumnProblemCode,
   MapNotice,
+  TaperPlan,
+  TaperProblemCode,
   Turning,
   TyingPlan,
 } from '@leggero/core/building';
@@ -21,6 +23,26 @@ export const LAYER_WORDS: Record<number, { one: string; many: string }> = {
   5: { one: 'quint', many: 'Quints' },
   6: { one: 'six', many: 'Sixes' },
 };
+
+/** "8 quads". */
+export function layersText(layers: number, count: number): string {
+  const { one, many } = LAYER_WORDS[count]!;
+  return counted(layers, one, many.toLowerCase());
+}
+
+export const SILHOUETTE_WORDS = {
+  cone: 'Cone',
+  tree: 'Tree',
+  lighthouse: 'Lighthouse',
+  vase: 'Vase',
+  bulb: 'Bulb',
+} as const;
+
+/** Where on a silhouette a width stands. */
+export function pointTitle(at: number): string {
+  if (at === 0) return 'At the foot';
+  return at === 1 ? 'At the top' : `At ${Math.round(100 * at)} % of its height`;
+}
 
 export const OPEN_WORDS: Record<ColumnOpen, string> = { height: 'Height', layers: 'Layers', size: 'Size' };
 
@@ -44,7 +66,10 @@ export const EVERY_WORDS: Record<PatternKind, string | null> = {
 };
 
 /** Why a column cannot be worked out, and what would work. */
-export function buildProblemText({ code, detail }: Problem<ColumnProblemCode | ColourMapProblemCode>, text: Write) {
+export function buildProblemText(
+  { code, detail }: Problem<ColumnProblemCode | TaperProblemCode | ColourMapProblemCode>,
+  text: Write,
+) {
   switch (code) {
     case 'no-layers':
       return 'At least one layer.';
@@ -65,6 +90,8 @@ export function buildProblemText({ code, detail }: Problem<ColumnProblemCode | C
       return `The pattern has ${counted(detail.given, 'place')}, a layer ${detail.needed}. Choose the pattern anew.`;
     case 'too-few-colours':
       return `The pattern needs ${counted(detail.needed, 'colour')}, and ${detail.given} are chosen. Add one.`;
+    case 'bad-profile':
+      return 'Widths above nothing, from the foot to the top.';
     case 'bad-every':
       return 'One layer or more.';
     case 'bad-width':
@@ -186,8 +213,8 @@ export function roomTexts({
   ceilingMm,
   text,
 }: {
-  design: DesignOf<'column'>;
-  plan: ColumnPlan | null;
+  design: Pick<DesignOf<'column'>, 'heldBy' | 'topper'>;
+  plan: Pick<ColumnPlan, 'heightMm' | 'leastTopperMm'> | null;
   event: EventRecord | null;
   ceilingMm: number | null;
   text: Write;
@@ -213,3 +240,25 @@ export function roomTexts({
     said.push(`So small a topper looks lost on these balloons: from about ${text(leastTopperMm)} on it does not.`);
   return said;
 }
+
+/** What the steps of a taper leave: how near it comes to its pole, and how even its sizes are. */
+export function taperText({ offMm, scale }: TaperPlan, { text, fine }: { text: Write; fine: Write }): string {
+  const fits =
+    Math.abs(offMm) < 3
+      ? 'Its layers cover the pole'
+      : offMm > 0
+        ? `Its layers stand ${fine(offMm)} over the pole`
+        : `${fine(-offMm)} of pole shows`;
+  const hides = offMm < -SHOWS_MM ? `: a row of 5 in balloons at ${text(SMALL_ROW_MM)} on top hides it` : '';
+  const percent = Math.round(100 * (scale - 1));
+  const scaled =
+    percent === 0
+      ? ''
+      : ` For whole layers every width is ${Math.abs(percent)} % ${percent > 0 ? 'larger' : 'smaller'} than the silhouette.`;
+  return `${fits}${hides}.${scaled}`;
+}
+
+/** Less of a pole than this nobody sees. */
+const SHOWS_MM = 12;
+/** Small ones that hide what is left of a pole: 5 in at 4 to 4½ (common practice). */
+const SMALL_ROW_MM = 4.25 * 25.4;

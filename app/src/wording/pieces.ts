@@ -3,6 +3,7 @@ import type { PieceForm } from '@leggero/contract';
 /** What a form of piece is called, and what it is good for. */
 export const FORM_WORDS: Record<PieceForm, { title: string; note: string }> = {
   column: { title: 'Column', note: 'Layers around a pole, in colours' },
+  taper: { title: 'Taper', note: 'Layers that follow a silhouette' },
   chain: { title: 'Chain', note: 'Neck to tail, to a length' },
   swag: { title: 'Swags', note: 'Hanging between fixings' },
   curtain: { title: 'Curtain', note: 'Chains side by side, or a grid' },

@@ -30,6 +30,10 @@ const MEASURED = [
   [5, 26.0],
 ] as const;
 
+/** Colours that were drawn before their balloons were bought. */
+const WHITE: PiecePart = { modelId: null, colourHex: '#ece7db', finish: 'matte' };
+const LAMP_RED: PiecePart = { modelId: null, colourHex: '#b23a2e', finish: 'matte' };
+
 /** When Tidepool Night opens: a Saturday evening. */
 const OPENS = Date.UTC(2026, 11, 5, 18, 0);
 
@@ -79,6 +83,23 @@ export async function fillPieces(fill: Fill): Promise<void> {
         painted: [],
       },
       2,
+    ],
+    [
+      'Lighthouse',
+      {
+        form: 'taper',
+        ...{ count: 5, poleMm: inch(66), standMm: inch(0.5), stepMm: inch(1 / 4), ceilingMm: null },
+        profile: [
+          { at: 0, widthMm: inch(10) },
+          { at: 0.3, widthMm: inch(8) },
+          { at: 0.75, widthMm: inch(6) },
+          { at: 1, widthMm: inch(6.2) },
+        ],
+        topper: null,
+        colours: [WHITE, LAMP_RED],
+        pattern: { kind: 'rings', order: [0, 0, 1], to: 'right', every: 1 },
+        painted: [],
+      },
     ],
     [
       'Anemone basket',

@@ -126,6 +126,7 @@ const COLUMN_MM = 11 * MM_PER_INCH;
 /** What a form is first drawn up of: a column of the two balloons of its size used most, else a linking balloon. */
 function firstBalloons(form: PieceForm, models: readonly ShelfModel[]): FirstBalloons {
   const single = models.filter(({ outerId }) => outerId === null);
+  if (form === 'taper') return { part: LOOSE };
   if (form === 'column') {
     const round = single.filter(({ kind, nominalMm }) => kind === 'round' && Math.abs(nominalMm - COLUMN_MM) < 13);
     const [model, ...rest] = [...round].sort((a, b) => b.uses - a.uses);

@@ -29,6 +29,8 @@ export function firstDesign(
   switch (form) {
     case 'column':
       return firstColumn({ part, other, nominalMm, stepMm, trade });
+    case 'taper':
+      return firstTaper({ part, other });
     case 'chain':
       return { form, lengthMm: inches(72), repeat, finisher, roomMm: inches(108), trimmed: true };
     case 'swag':
@@ -84,10 +86,28 @@ export function firstDesign(
   }
 }
 
+/** A second colour where the shelf has none: foam. */
+const FOAM: PiecePart = { modelId: null, colourHex: '#f3ead8', finish: 'matte' };
+
+/** A cone of quints over a pole of 5 ft, in rings (common practice: from about 9 in at the foot, by half inches). */
+function firstTaper({ part, other = FOAM }: { part: PiecePart; other?: PiecePart | undefined }): PieceDesign {
+  return {
+    form: 'taper',
+    ...{ count: 5, poleMm: inches(60), standMm: inches(0.5), stepMm: inches(1 / 4), topper: null, ceilingMm: null },
+    profile: [
+      { at: 0, widthMm: inches(9) },
+      { at: 1, widthMm: inches(3.6) },
+    ],
+    colours: [part, other],
+    pattern: { kind: 'rings', order: [0, 1], to: 'right', every: 2 },
+    painted: [],
+  };
+}
+
 /** A spiral of quads in two colours, six feet high: filled as most work is. */
 function firstColumn({
   part,
-  other = { modelId: null, colourHex: '#f3ead8', finish: 'matte' },
+  other = FOAM,
   nominalMm,
   stepMm,
   trade,

@@ -17,15 +17,15 @@ import { Words } from '@/ui/Words';
 import { EVERY_WORDS, mapNoticeText, PATTERN_WORDS } from '@/wording/building';
 
 import { Swatch } from './ColourMap';
-import { patternOf, recoloured, type ColumnDesign } from './colouring';
+import { patternOf, recoloured, type Colouring } from './colouring';
 
 interface ColoursCardProps {
-  design: ColumnDesign;
+  design: Colouring;
   basis: PieceBasis;
   notices: readonly MapNotice[];
   nameOf: (colour: number) => string;
   error: string | undefined;
-  change: (by: Partial<ColumnDesign>) => void;
+  change: (by: Partial<Colouring>) => void;
 }
 
 const SIDES = [
@@ -38,7 +38,7 @@ export function ColoursCard({ design, basis, notices, nameOf, error, change }: C
   const { colours, pattern } = design;
   const { kind, order, to, every } = pattern;
   const everyWords = EVERY_WORDS[kind];
-  const put = (at: number, part: ColumnDesign['colours'][number]) =>
+  const put = (at: number, part: Colouring['colours'][number]) =>
     change({ colours: colours.map((each, i) => (i === at ? part : each)) });
   return (
     <Card title="Colours">

@@ -1,8 +1,7 @@
-import type { PiecePart } from '@leggero/contract';
-import { COLUMN_OPEN, LAYER_COUNTS, MM_PER_INCH } from '@leggero/core';
+import { COLUMN_OPEN, LAYER_COUNTS } from '@leggero/core';
 import { View } from 'react-native';
 
-import { MmField, PartPick } from '@/parts/piece/Fields';
+import { MmField } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Labelled } from '@/ui/Field';
 import { NumberField } from '@/ui/NumberField';
@@ -12,6 +11,7 @@ import { Words } from '@/ui/Words';
 import { LAYER_WORDS, OPEN_WORDS } from '@/wording/building';
 
 import { recoloured, type ColumnDesign } from './colouring';
+import { TopperFields } from './TopperFields';
 
 interface ColumnFieldsProps {
   design: ColumnDesign;
@@ -21,11 +21,6 @@ interface ColumnFieldsProps {
 }
 
 const MOST_LAYERS_SHOWN = 200;
-const TOPPERS = [
-  { value: 'none', title: 'None' },
-  { value: 'balloon', title: 'Balloon' },
-  { value: 'figure', title: 'Figure' },
-] as const;
 const HELD = [
   { value: 'pole', title: 'On a pole' },
   { value: 'line', title: 'On line' },
@@ -115,53 +110,13 @@ export function ColumnFields({ design, basis, wrong, change }: ColumnFieldsProps
       <Labelled label="Held">
         <Segmented label="Held" options={HELD} value={heldBy} onChange={(value) => change({ heldBy: value })} />
       </Labelled>
-      <Labelled label="On top">
-        <Segmented
-          label="On top"
-          options={TOPPERS}
-          value={topper?.kind ?? 'none'}
-          onChange={(kind) => change({ topper: topperOf(kind, colours[0]!) })}
-        />
-      </Labelled>
-      {topper?.kind === 'balloon' ? (
-        <View className="flex-row flex-wrap items-end gap-3">
-          <View className="min-w-[200px] flex-[2]">
-            <PartPick
-              label="Topper"
-              part={topper.part}
-              basis={basis}
-              onChange={(part) => change({ topper: { ...topper, part } })}
-            />
-          </View>
-          <MmField
-            label="Width of the topper"
-            value={topper.part.widthMm}
-            width
-            basis={basis}
-            error={wrong('topper')}
-            onChange={(mm) => change({ topper: { ...topper, part: { ...topper.part, widthMm: mm } } })}
-          />
-        </View>
-      ) : null}
-      {topper?.kind === 'figure' ? (
-        <MmField
-          label="Height of the figure"
-          value={topper.heightMm}
-          basis={basis}
-          error={wrong('topper')}
-          onChange={(mm) => change({ topper: { kind: 'figure', heightMm: mm } })}
-        />
-      ) : null}
+      <TopperFields
+        topper={topper}
+        loose={colours[0]!}
+        basis={basis}
+        error={wrong('topper')}
+        onChange={(to) => change({ topper: to })}
+      />
     </View>
   );
-}
-
-/** On an 11 in column a topper of 30 in does not look lost (common practice). */
-const TOPPER_MM = 30 * MM_PER_INCH;
-
-function topperOf(kind: 'none' | 'balloon' | 'figure', part: PiecePart): ColumnDesign['topper'] {
-  if (kind === 'none') return null;
-  return kind === 'figure'
-    ? { kind, heightMm: TOPPER_MM }
-    : { kind, part: { ...part, modelId: null, widthMm: TOPPER_MM } };
 }

@@ -1,14 +1,22 @@
 import { INCHES_PER_FOOT, MM_PER_INCH } from '@leggero/core';
-import { useId, useState } from 'react';
+import { useId, useRef, useState } from 'react';
+import { View, type GestureResponderEvent } from 'react-native';
 import { Circle, Ellipse, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 
 import { BallShades } from '@/parts/piece/BallShades';
 import { Hands } from '@/parts/piece/Hands';
 import { PERSON, PERSON_MM } from '@/parts/piece/person';
-import type { ColumnBalloon } from '@/parts/piece/viewColumn';
+import type { ColumnBalloon } from '@/parts/piece/colouring';
 import { shade } from '@/parts/shade';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
+
+/** A point of the outline that can be dragged outwards and inwards. */
+export interface Grip {
+  /** Above the floor, and from the axis, mm. */
+  highMm: number;
+  outMm: number;
+}
 
 interface ColumnPictureProps {
   label: string;
@@ -27,6 +35,9 @@ interface ColumnPictureProps {
   /** The size, or the layer, that stands out. */
   stands: (balloon: ColumnBalloon) => boolean;
   onTap: (balloon: ColumnBalloon) => void;
+  /** Where its outline can be dragged; by keys the same is typed beside the picture. */
+  grips?: readonly Grip[];
+  onGrip?: (grip: number, outMm: number) => void;
 }
 
 const FOOT_MM = INCHES_PER_FOOT * MM_PER_INCH;
@@ -49,14 +60,24 @@ export function ColumnPicture(props: ColumnPictureProps) {
       label={label}
       height={height}
       over={(width, high) => (
-        <Hands
-          turn={turn}
-          onTurn={setTurn}
-          onTap={(x, y) => {
-            const hit = balloonAt(frameOf(props, turn, width, high), x, y);
-            if (hit) onTap(hit);
-          }}
-        />
+        <>
+          <Hands
+            turn={turn}
+            onTurn={setTurn}
+            onTap={(x, y) => {
+              const hit = balloonAt(frameOf(props, turn, width, high), x, y);
+              if (hit) onTap(hit);
+            }}
+          />
+          {props.grips?.map((grip, i) => (
+            <GripArea
+              key={i}
+              grip={grip}
+              frame={frameOf(props, turn, width, high)}
+              onDrag={(outMm) => props.onGrip?.(i, outMm)}
+            />
+          ))}
+        </>
       )}
     >
       {(width, high) => <Standing {...props} frame={frameOf(props, turn, width, high)} width={width} high={high} />}
@@ -111,7 +132,7 @@ function balloonAt({ seen }: Frame, px: number, py: number): ColumnBalloon | und
 }
 
 function Standing(props: ColumnPictureProps & { frame: Frame; width: number; high: number }) {
-  const { standMm, poleMm, figureMm, heightMm, ceilingMm, unit, stands, frame, width } = props;
+  const { standMm, poleMm, figureMm, heightMm, ceilingMm, unit, stands, grips = [], frame, width } = props;
   const { seen, scale, axis, floor, reachMm } = frame;
   const palette = usePalette();
   const id = useId().replace(/:/g, '');
@@ -174,6 +195,19 @@ function Standing(props: ColumnPictureProps & { frame: Frame; width: number; hig
           </G>
         );
       })}
+      {grips.map(({ highMm, outMm }, i) => (
+        <G key={i}>
+          <Line
+            x1={axis + outMm * scale}
+            x2={axis + outMm * scale + GRIP_OUT_PX}
+            y1={yOf(highMm)}
+            y2={yOf(highMm)}
+            stroke={palette.pine}
+            strokeWidth={1.5}
+          />
+          <Path d={`M${axis + outMm * scale + GRIP_OUT_PX - 6} ${yOf(highMm)}l6 -7l6 7l-6 7Z`} fill={palette.pine} />
+        </G>
+      ))}
       {figureMm > 0 ? (
         <Rect
           x={axis - 0.3 * figureMm * scale}
@@ -189,6 +223,36 @@ function Standing(props: ColumnPictureProps & { frame: Frame; width: number; hig
       ) : null}
     </>
   );
+}
+
+/** So far beside the outline a grip stands, and as wide as a thumb is its area, px. */
+const GRIP_OUT_PX = 14;
+const GRIP_PX = 44;
+
+/** Drags a point of the outline from side to side. */
+function GripArea({ grip, frame, onDrag }: { grip: Grip; frame: Frame; onDrag: (outMm: number) => void }) {
+  const from = useRef({ pageX: 0, outMm: 0 });
+  const { scale, axis, floor } = frame;
+  const hands = {
+    onStartShouldSetResponder: () => true,
+    onMoveShouldSetResponder: () => true,
+    onResponderTerminationRequest: () => false,
+    onResponderGrant: ({ nativeEvent }: GestureResponderEvent) => {
+      from.current = { pageX: nativeEvent.pageX, outMm: grip.outMm };
+    },
+    onResponderMove: ({ nativeEvent }: GestureResponderEvent) =>
+      onDrag(Math.max(0, from.current.outMm + (nativeEvent.pageX - from.current.pageX) / scale)),
+  };
+  const place = {
+    position: 'absolute',
+    left: axis + grip.outMm * scale + GRIP_OUT_PX - GRIP_PX / 2,
+    top: floor - grip.highMm * scale - GRIP_PX / 2,
+    width: GRIP_PX,
+    height: GRIP_PX,
+    touchAction: 'none',
+    cursor: 'ew-resize',
+  };
+  return <View {...hands} style={place as object} />;
 }
 
 /** Feet, or half metres, from the floor up. */

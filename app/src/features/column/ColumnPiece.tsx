@@ -3,17 +3,18 @@ import { View } from 'react-native';
 
 import { Cautions } from '@/parts/Cautions';
 import { CheckCard } from '@/parts/piece/CheckCard';
+import type { ColumnBalloon } from '@/parts/piece/colouring';
 import { modelOf } from '@/parts/piece/material';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import { SizesCard } from '@/parts/piece/SizesCard';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { TargetCard } from '@/parts/piece/TargetCard';
 import { usePiece } from '@/parts/piece/usePiece';
-import { viewColumn, type ColumnBalloon, type ColumnView } from '@/parts/piece/viewColumn';
+import { viewColumn, type ColumnView } from '@/parts/piece/viewColumn';
 import { Card } from '@/ui/Card';
 import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';
-import { buildProblemText, columnSteps, heldText, LAYER_WORDS, roomTexts } from '@/wording/building';
+import { buildProblemText, columnSteps, heldText, layersText, roomTexts } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
 import { ColoursCard } from './ColoursCard';
@@ -119,11 +120,10 @@ const FIELDS = new Set(['heightMm', 'layers', 'widthMm', 'standMm', 'topper', 'p
 
 /** "5 ft 11¾ in high: 10 quads at 10 in". */
 function figuresText({ plan }: ColumnView, { count }: ColumnDesign, text: (mm: number) => string): string {
-  const layers = counted(plan.layers, LAYER_WORDS[count]!.one);
-  return `${text(plan.heightMm)} high: ${layers} at ${text(plan.widthMm)}`;
+  return `${text(plan.heightMm)} high: ${layersText(plan.layers, count)} at ${text(plan.widthMm)}`;
 }
 
 function pictureText({ plan, sizes }: ColumnView, { count }: ColumnDesign, text: (mm: number) => string): string {
   const parts = sizes.map(({ title, count: many, widthMm }) => `${title} ${many} of ${text(widthMm)}`).join(', ');
-  return `A column of ${counted(plan.layers, LAYER_WORDS[count]!.one)}, ${text(plan.heightMm)} high: ${parts}`;
+  return `A column of ${layersText(plan.layers, count)}, ${text(plan.heightMm)} high: ${parts}`;
 }

@@ -8,13 +8,13 @@ import { Words } from '@/ui/Words';
 import { counted } from '@/wording/trade';
 
 import { ColourMap, Swatch } from './ColourMap';
-import { paintedAt, type ColumnDesign } from './colouring';
+import { paintedAt, type Colouring } from './colouring';
 
 interface MapCardProps {
-  design: ColumnDesign;
+  design: Colouring;
   map: readonly (readonly number[])[];
   nameOf: (colour: number) => string;
-  change: (by: Partial<ColumnDesign>) => void;
+  change: (by: Partial<Colouring>) => void;
 }
 
 /** The layers rolled out, to be painted balloon by balloon. */

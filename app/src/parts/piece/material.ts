@@ -5,10 +5,11 @@ import { jointFor, type Joint } from '@leggero/core/linking';
 /** What the balloons of a piece are worked out from beside its own design. */
 export interface Material {
   knowledge: {
-    models: readonly (Pick<ShelfModel, 'id' | 'nominalMm'> & Partial<Pick<ShelfModel, 'colourName'>>)[];
+    models: readonly (Pick<ShelfModel, 'id' | 'nominalMm'> &
+      Partial<Pick<ShelfModel, 'colourName' | 'finish' | 'kind' | 'outerId'>>)[];
     trade: Trade;
   };
-  studio: Pick<Studio, 'stepMm'>;
+  studio: Pick<Studio, 'stepMm'> & Partial<Pick<Studio, 'daysStanding'>>;
   chains: readonly ChainRecord[];
   /** Modelling balloons, for handles. */
   longs: readonly Pick<ShelfModel, 'id' | 'nominalMm' | 'lengthMm'>[];

@@ -2,6 +2,7 @@ import type { PieceDesign } from '@leggero/contract';
 
 import type { Material } from './material';
 import type { PieceSize } from './sizes';
+import { viewTaper } from './viewTaper';
 import { viewColumn } from './viewColumn';
 import { viewClosed, viewRing } from './viewClosed';
 import { viewChain, viewCurtain, viewSwag } from './viewHanging';
@@ -19,6 +20,8 @@ function viewIn(
   switch (design.form) {
     case 'column':
       return viewColumn(design, material);
+    case 'taper':
+      return viewTaper(design, material);
     case 'chain':
       return viewChain(design, material);
     case 'swag':

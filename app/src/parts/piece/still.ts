@@ -4,6 +4,7 @@ import { handleLine } from '@leggero/core/linking';
 import { shade } from '../shade';
 import type { Material } from './material';
 import { FIRST_TURN, nearerHalf, projector } from './projector';
+import { viewTaper } from './viewTaper';
 import { viewColumn } from './viewColumn';
 import { partOf, viewClosed, viewRing } from './viewClosed';
 import { viewChain, viewCurtain, viewSwag } from './viewHanging';
@@ -27,8 +28,9 @@ export interface Still {
 /** A piece as its page first shows it; null where it cannot be worked out. */
 export function stillOf(design: PieceDesign, material: Material): Still | null {
   switch (design.form) {
-    case 'column': {
-      const view = viewColumn(design, material);
+    case 'column':
+    case 'taper': {
+      const view = design.form === 'column' ? viewColumn(design, material) : viewTaper(design, material);
       return view.ok
         ? { balls: seen(view.value.balloons, ({ colourHex }) => colourHex), handle: null, footMm: design.standMm }
         : null;

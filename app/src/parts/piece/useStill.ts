@@ -70,9 +70,13 @@ function materialOf(
   },
 ): PlainMaterial {
   const named = new Set([...JSON.stringify(design).matchAll(NAMED)].map(([, id]) => id));
+  // A taper looks for each of its sizes among all that the shelf has of its colours.
   const own = models
-    .filter(({ id }) => named.has(id))
-    .map(({ id, nominalMm, lengthMm, kind }) => ({ id, nominalMm, lengthMm, kind }));
+    .filter(({ id, kind }) => named.has(id) || (design.form === 'taper' && kind === 'round'))
+    .map(({ id, nominalMm, lengthMm, kind, finish, colourName, outerId }) => {
+      const sold = { id, nominalMm, lengthMm, kind };
+      return design.form === 'taper' ? { ...sold, finish, colourName, outerId } : sold;
+    });
   return {
     knowledge: { models: own.filter(({ kind }) => kind !== 'modelling') },
     longs: own.filter(({ kind }) => kind === 'modelling'),

@@ -1,0 +1,147 @@
+import { roundToStep } from '@leggero/core';
+import { ringRadiusMm } from '@leggero/core/building';
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { Cautions } from '@/parts/Cautions';
+import { CheckCard } from '@/parts/piece/CheckCard';
+import type { ColumnBalloon } from '@/parts/piece/colouring';
+import { modelOf } from '@/parts/piece/material';
+import { PieceLayout } from '@/parts/piece/PieceLayout';
+import { SizesCard } from '@/parts/piece/SizesCard';
+import type { ShownPiece } from '@/parts/piece/shownPiece';
+import { TargetCard } from '@/parts/piece/TargetCard';
+import { usePiece } from '@/parts/piece/usePiece';
+import { viewTaper, type TaperView } from '@/parts/piece/viewTaper';
+import { Words } from '@/ui/Words';
+import { buildProblemText, layersText, roomTexts, taperText } from '@/wording/building';
+import { counted } from '@/wording/trade';
+
+import { ColoursCard } from './ColoursCard';
+import { ColumnPicture } from './ColumnPicture';
+import type { TaperDesign } from './colouring';
+import { LayersCard } from './LayersCard';
+import { MapCard } from './MapCard';
+import { TaperFields } from './TaperFields';
+import { TyingCard } from './TyingCard';
+
+/** A taper along a silhouette that can be dragged, on a pole it covers: every layer on a step, from which balloon each. */
+export function TaperPiece(shown: ShownPiece<TaperDesign>) {
+  const { piece, basis } = shown;
+  const { design, change, view, problem, wrong } = usePiece(shown, viewTaper, buildProblemText);
+  const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
+  const { text, fine, unit } = basis.lengths;
+  const { profile, poleMm, standMm, count, colours, stepMm } = design;
+  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
+  const hexOf = (colour: number) => colours[colour]!.colourHex;
+  const nameOf = (colour: number) => {
+    const part = colours[colour];
+    return (part && modelOf(part, basis)?.colourName) ?? `colour ${colour + 1}`;
+  };
+  const ceilingMm = basis.event ? basis.event.ceilingMm : design.ceilingMm;
+  // Outwards a ring reaches so many of its balloons' widths.
+  const reach = ringRadiusMm({ count, widthMm: 1 }) + 0.5;
+  const grips = profile.map(({ at, widthMm }) => ({
+    highMm: standMm + at * (poleMm - standMm),
+    outMm: reach * widthMm,
+  }));
+  const drag = (i: number, outMm: number) => {
+    const widthMm = Math.max(stepMm, roundToStep({ mm: outMm / reach, step: stepMm }));
+    if (widthMm !== profile[i]!.widthMm)
+      change({ profile: profile.map((point, at) => (at === i ? { ...point, widthMm } : point)) });
+  };
+  const said = problem && !FIELDS.has(problem.field ?? '') ? buildProblemText(problem, text) : null;
+  return (
+    <PieceLayout
+      piece={piece}
+      subtitle={
+        view
+          ? `${counted(view.layers.length, 'layer')}, ${counted(balloonsIn(view), 'balloon')}`
+          : 'cannot be worked out'
+      }
+      first={
+        <>
+          <ColumnPicture
+            label={view ? pictureText(view, design, text) : 'A silhouette that no layers follow'}
+            balloons={view?.balloons ?? []}
+            standMm={standMm}
+            poleMm={poleMm}
+            figureMm={design.topper?.kind === 'figure' ? design.topper.heightMm : 0}
+            heightMm={view?.heightMm ?? poleMm}
+            ceilingMm={ceilingMm}
+            unit={unit}
+            height={460}
+            stands={({ key }) => key === tapped?.key}
+            onTap={setTapped}
+            grips={grips}
+            onGrip={drag}
+          />
+          {view ? (
+            <View role="status">
+              <Words look="strong">{`${text(view.heightMm)} high: ${layersText(view.layers.length, count)}`}</Words>
+              <Words look="quiet">{taperText(view.plan, { text, fine })}</Words>
+            </View>
+          ) : null}
+          {said ? (
+            <Words look="error" role="alert">
+              {said}
+            </Words>
+          ) : null}
+          {roomTexts({
+            design: { ...design, heldBy: 'pole' },
+            plan: view ? { heightMm: view.heightMm, leastTopperMm: null } : null,
+            event: basis.event,
+            ceilingMm,
+            text,
+          }).map((words) => (
+            <Words key={words} look="error" role="alert">
+              {words}
+            </Words>
+          ))}
+          <Words look="quiet">Drag the green marks at its side, or type the widths.</Words>
+          <TaperFields design={design} basis={basis} wrong={wrong} change={change} />
+        </>
+      }
+      second={
+        <>
+          {size ? <TargetCard size={size} basis={basis} shape="classic" /> : null}
+          {view ? (
+            <LayersCard layers={view.layers} lengths={basis.lengths} hexOf={(layer) => hexOf(view.map[layer]![0]!)} />
+          ) : null}
+          <ColoursCard
+            design={design}
+            basis={basis}
+            notices={view?.notices ?? []}
+            nameOf={nameOf}
+            error={wrong('pattern.order') ?? wrong('pattern.every')}
+            change={change}
+          />
+          {view ? (
+            <>
+              <MapCard design={design} map={view.map} nameOf={nameOf} change={change} />
+              <TyingCard tying={view.tying} count={count} hexOf={hexOf} nameOf={nameOf} />
+              <SizesCard
+                sizes={view.sizes}
+                basis={basis}
+                chosen={size?.key ?? null}
+                onChoose={(key) => setTapped(view.balloons.find((balloon) => balloon.key === key) ?? null)}
+              />
+              <CheckCard piece={piece} sizes={view.sizes} basis={basis} />
+            </>
+          ) : null}
+          <Cautions names={['heights', 'latex', 'choking']} />
+        </>
+      }
+    />
+  );
+}
+
+const balloonsIn = ({ sizes }: TaperView) => sizes.reduce((sum, { count }) => sum + count, 0);
+
+/** Fields that show their own problem. */
+const FIELDS = new Set(['heightMm', 'profile', 'stepMm', 'topper', 'pattern.order', 'pattern.every']);
+
+function pictureText({ heightMm, layers }: TaperView, { count }: TaperDesign, text: (mm: number) => string): string {
+  const sizes = layers.map(({ widthMm }) => text(widthMm)).join(', ');
+  return `A taper of ${layersText(layers.length, count)}, ${text(heightMm)} high, from the foot up: ${sizes}`;
+}

@@ -1,0 +1,99 @@
+import type { DesignOf, PiecePart } from '@leggero/contract';
+import { chooseNominal, usefulWidths, type Problem } from '@leggero/core';
+import {
+  fitTaper,
+  stackLayers,
+  type ColourMapProblemCode,
+  type Stack,
+  type TaperPlan,
+  type TaperProblemCode,
+} from '@leggero/core/building';
+
+import { coloured, colourTitle, type Coloured } from './colouring';
+import { modelOf, type Material } from './material';
+
+/** A layer of a taper: its width, and the nominal size it is made from. */
+export interface TaperLayer {
+  widthMm: number;
+  /** Of the shelf; null where none there suits. */
+  nominalMm: number | null;
+}
+
+/** A taper worked out. */
+export type TaperView = Coloured & {
+  plan: TaperPlan;
+  /** With the topper, where that is a balloon. */
+  stack: Stack;
+  layers: TaperLayer[];
+  /** Over all, from the floor, mm. */
+  heightMm: number;
+};
+
+/** Sizes that are there in most studios, where the shelf says nothing, mm. */
+const USUAL = { leastMm: 2 * 25.4, mostMm: 16 * 25.4 };
+
+/** A taper from its silhouette: its layers on steps, from which nominal each, and everything that colours bring. */
+export function viewTaper(
+  design: DesignOf<'taper'>,
+  basis: Material,
+): { ok: true; value: TaperView } | { ok: false; problem: Problem<TaperProblemCode | ColourMapProblemCode> } {
+  const { count, profile, poleMm, standMm, stepMm, topper, colours } = design;
+  const { trade } = basis.knowledge;
+  const shelves = colours.map((part) => sizesOf(part, basis));
+  const useful = shelves.flat().map(({ nominalMm }) => usefulWidths({ nominalMm, trade }));
+  const made = fitTaper({
+    ...{ count, profile, stepMm, trade },
+    heightMm: poleMm - standMm,
+    leastMm: useful.length === 0 ? USUAL.leastMm : Math.min(...useful.map(({ leastMm }) => leastMm)),
+    mostMm: useful.length === 0 ? USUAL.mostMm : Math.max(...useful.map(({ mostMm }) => mostMm)),
+  });
+  if (!made.ok) return made;
+  const plan = made.value;
+  const { widthsMm } = plan;
+  const top = topper?.kind === 'balloon' ? [{ count: 1, widthMm: topper.part.widthMm }] : [];
+  const stacked = stackLayers({ layers: [...widthsMm.map((widthMm) => ({ count, widthMm })), ...top], trade });
+  if (!stacked.ok) return { ok: false, problem: { ...stacked.problem, field: 'topper' } as typeof stacked.problem };
+  const stack = stacked.value;
+  const chosen = (colour: number, widthMm: number) => {
+    const found = chooseNominal({
+      widthMm,
+      daysStanding: basis.studio.daysStanding ?? 0,
+      models: shelves[colour]!,
+      trade,
+    });
+    return found.ok ? found.value.suited[0]?.model : undefined;
+  };
+  const found = coloured(design, { stack, layers: widthsMm.length }, basis, (layer, colour) => {
+    const [part, widthMm] = [colours[colour]!, widthsMm[layer]!];
+    const model = chosen(colour, widthMm);
+    return {
+      key: `layer-${widthMm.toFixed(2)}-${colour + 1}`,
+      title: colourTitle(part, colour, basis),
+      part: part.modelId === null || !model ? part : { ...part, modelId: model.id },
+      widthMm,
+    };
+  });
+  if (!found.ok) return found;
+  return {
+    ok: true,
+    value: {
+      ...found.value,
+      plan,
+      stack,
+      layers: widthsMm.map((widthMm) => ({ widthMm, nominalMm: chosen(0, widthMm)?.nominalMm ?? null })),
+      heightMm: standMm + stack.heightMm + (topper?.kind === 'figure' ? topper.heightMm : 0),
+    },
+  };
+}
+
+type Sold = Material['knowledge']['models'][number];
+
+/** The sizes that a colour is there in: of its own name and finish; of any name, where no balloon is chosen. */
+function sizesOf(part: PiecePart, { knowledge }: Pick<Material, 'knowledge'>): Sold[] {
+  const model = modelOf(part, { knowledge });
+  const round = knowledge.models.filter(({ kind = 'round', outerId = null }) => kind === 'round' && outerId === null);
+  const ofFinish = round.filter(({ finish }) => finish === (model?.finish ?? part.finish));
+  if (!model) return part.modelId === null ? ofFinish : [];
+  const alike = ofFinish.filter(({ colourName }) => colourName === model.colourName);
+  return alike.length > 0 ? alike : [model];
+}
