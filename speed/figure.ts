@@ -47,6 +47,12 @@ export function timed(work: () => void): number {
   return performance.now() - start;
 }
 
+/** What each of some rounds of it takes, ms, once it has been done before. */
+export function timesOf(work: () => void, rounds: number): number[] {
+  work();
+  return Array.from({ length: rounds }, () => timed(work));
+}
+
 /** What a piece of work takes that is waited for, ms. */
 export async function timedAsync(work: () => Promise<unknown>): Promise<number> {
   const start = performance.now();

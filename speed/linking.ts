@@ -4,17 +4,12 @@ import type { Page } from 'puppeteer-core';
 import { bisect } from 'simple-statistics';
 
 import { DESKTOP, type Bench } from './bench';
-import { median, timed } from './figure';
+import { median, timesOf } from './figure';
 import { longTasks, redrawsOf, tap, watchLongTasks } from './page';
 
 const ROUNDS = 15;
 const SWAGS = 2000;
 const inch = (inches: number) => inches * 25.4;
-
-function timesOf(work: () => void, rounds: number): number[] {
-  work();
-  return Array.from({ length: rounds }, () => timed(work));
-}
 
 /** All snappings at an eighth of an inch of a basket of seven layers: its spokes as asked, six rings of five sizes each. */
 export function measureSnapping({ report, rounds }: Bench): void {

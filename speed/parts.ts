@@ -1,4 +1,5 @@
 import type { Bench } from './bench';
+import { measureColumn, measureTaper } from './building';
 import { measureDial } from './dial';
 import { measureFiles } from './files';
 import { measureBrackets, measureFits } from './fits';
@@ -24,6 +25,8 @@ export const PARTS: readonly Part[] = [
   { name: 'snapping', measure: measureSnapping },
   { name: 'swags', measure: measureSwags },
   { name: 'builds', measure: measureBuilds },
+  { name: 'column', measure: measureColumn },
+  { name: 'taper', measure: measureTaper },
   { name: 'tiles', measure: measureTiles },
   { name: 'box', measure: measureBox },
   { name: 'pressure', measure: measurePressure },

@@ -1,4 +1,4 @@
-import { EVENT_DEFAULTS, PIECE_DEFAULTS, type DesignOf, type EventRecord } from '@leggero/contract';
+import { EVENT_DEFAULTS, PIECE_DEFAULTS, type DesignOf, type EventRecord, type StackRecord } from '@leggero/contract';
 import type { Problem } from '@leggero/core';
 import type { ColourMapProblemCode, ColumnProblemCode } from '@leggero/core/building';
 import { screen, waitFor, within } from '@testing-library/react';
@@ -31,8 +31,9 @@ const EVENT: EventRecord = {
   ...{ id: EVENT_ID, name: 'Low Tide', daysStanding: 1, createdAt: '2026-11-20T10:00:00.000Z', demo: false },
 };
 
-async function open(by: Partial<DesignOf<'column'>> = {}, event?: Partial<EventRecord>) {
+async function open(by: Partial<DesignOf<'column'>> = {}, event?: Partial<EventRecord>, stacks: StackRecord[] = []) {
   const records = someRecords();
+  records.stacks = stacks;
   if (event) records.events = [{ ...EVENT, ...event }];
   records.pieces = [
     {
@@ -140,6 +141,35 @@ describe('a column', () => {
     await type('Width of the topper, inches', '18');
     expect(screen.getByText(/^So small a topper looks lost on these balloons: from about 2 ft 3¼ in on/)).toBeTruthy();
     expect((await kept()).topper).toMatchObject({ kind: 'balloon', part: { widthMm: inch(18) } });
+  });
+});
+
+describe('how high a column really stands', () => {
+  const layers = Array.from({ length: 8 }, () => ({ count: 4, widthMm: inch(10) }));
+
+  it('is common practice until one was measured, and how far that may be off is said', async () => {
+    await open();
+    // 58.9 in of touching rise, and twice 4 % of it.
+    expect(
+      screen.getByText(/^Layers stand at 85 % .*: common practice, .* may stand 4⅝ in higher or lower\.$/),
+    ).toBeTruthy();
+    await click('Measure this one once it stands');
+    await type('Height of its layers', '2 ft');
+    expect(screen.getByText(/^These layers stand 3 ft .* to 6 ft .* high\.$/)).toBeTruthy();
+    await click('Keep this measure');
+    expect(lastDone()).toBeUndefined();
+    await type('Height of its layers', '5 ft 4 in');
+    await click('Keep this measure');
+    expect(lastDone()).toMatchObject({ put: 'stack', row: { layers, heightMm: inch(64) } });
+  });
+
+  it('is learned from those that were, and every height follows', async () => {
+    const stack = { id: id(9), layers, heightMm: inch(64), takenAt: '2026-11-20T10:00:00.000Z' };
+    await open({}, undefined, [stack]);
+    expect(
+      screen.getByText(/^Layers stand at 91 % .*: learned from 1 measured stack\. This piece may stand \d/),
+    ).toBeTruthy();
+    expect(screen.getByText(/^5 ft 3⅝ in high: 8 quads/)).toBeTruthy();
   });
 });
 

@@ -234,7 +234,7 @@ describe('a trial', () => {
   const part = { modelId: null, colourHex: '#3f7a4a', finish: 'matte' } as const;
   const design = firstDesign('chain', { part, stepMm: INCH / 8 }) as PieceDesign;
   const { models, pumps, tiers, studio } = someRecords();
-  const basis: TrialBasis = { models, pumps, tiers, studio, chains: [], pieces: [{ id: id(7), design }] };
+  const basis: TrialBasis = { models, pumps, tiers, studio, chains: [], stacks: [], pieces: [{ id: id(7), design }] };
   const lengths = lengthsOf();
   const effect = (...trial: OwnNumber[]) => effectsOf({ basis, now: [], trials: [trial] })[0]!;
 

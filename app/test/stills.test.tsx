@@ -18,6 +18,7 @@ const material: Material = {
   knowledge: { models: [], trade: TRADE },
   studio: { stepMm: INCH / 8 },
   chains: [],
+  stacks: [],
   longs: [],
 };
 const part = { modelId: null, colourHex: '#d2577e', finish: 'matte' as const };

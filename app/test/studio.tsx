@@ -10,6 +10,7 @@ import type {
   ChainRecord,
   Changes,
   EventRecord,
+  StackRecord,
   EyeCheckRecord,
   ModelDetail,
   NounName,
@@ -49,6 +50,7 @@ export interface Records {
   session: Session;
   studies: StudyRecord[];
   eyeChecks: EyeCheckRecord[];
+  stacks: StackRecord[];
   events: EventRecord[];
   pieces: PieceRecord[];
   chains: ChainRecord[];
@@ -196,6 +198,7 @@ export function someRecords(): Records {
     session: { personId: null },
     studies: [],
     eyeChecks: [],
+    stacks: [],
     events: [],
     pieces: [],
     chains: [],
@@ -208,7 +211,7 @@ export const answer = (status: number, body: unknown) =>
 
 /** The records as the change feed tells of them. */
 export function feedOf(records: Records): Changes {
-  const { studio, tiers, pumps, sizers, models, people, studies, events, pieces, chains, constants } = records;
+  const { studio, tiers, pumps, sizers, models, people, studies, stacks, events, pieces, chains, constants } = records;
   const calibrations = models.flatMap((model) => model.calibrations);
   const holdTests = models.flatMap((model) => model.holdTests);
   const checks = new Map([...models, ...pieces].flatMap((owner) => owner.checks).map((check) => [check.id, check]));
@@ -231,6 +234,7 @@ export function feedOf(records: Records): Changes {
     target: models.flatMap(({ targets }) => targets),
     chain: chains,
     constant: constants,
+    stack: stacks,
     event: events,
     piece: pieces.map(({ checks: _, ...piece }) => piece),
     check: [...checks.values()].map(({ results: _, ...check }) => check),

@@ -36,7 +36,7 @@ const model = (n: number, inches: number, by: Partial<ModelDetail> = {}): ModelD
 const SIZES = [model(10, 5), model(11, 11), model(12, 16), model(13, 5, { colourName: 'red', colourHex: '#b23a2e' })];
 const material = (models: ModelDetail[], daysStanding = 1): Material => ({
   ...{ knowledge: { models, trade: TRADE }, studio: { stepMm: inch(1 / 8), daysStanding } },
-  ...{ chains: [], longs: [] },
+  ...{ chains: [], stacks: [], longs: [] },
 });
 const worked = (design: Partial<DesignOf<'taper'>> = {}, of = material(SIZES)) => {
   const made = viewTaper({ ...TAPER, ...design }, of);

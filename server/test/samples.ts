@@ -47,6 +47,10 @@ export function sample<N extends NounName>(name: N, at = 0): MakeInputOf<N> {
     }),
     note: () => ({ id, modelId: of('model'), text: `Runs small ${at}`, writtenAt: AT }),
     chain: () => ({ id, modelId: of('model'), count: 5, widthMm: 127, lengthMm: 660, takenAt: AT }),
+    stack: () => ({
+      ...{ id, heightMm: 1524 + at, takenAt: AT },
+      layers: Array.from({ length: 8 }, () => ({ count: 4, widthMm: 254 })),
+    }),
     event: () => ({ id, name: `Evening ${at}`, daysStanding: at, createdAt: AT }),
     piece: () => ({
       ...{ id, name: `Piece ${at}`, eventId: of('event'), createdAt: AT },

@@ -1,6 +1,7 @@
 import type {
   ChainRecord,
   EventRecord,
+  StackRecord,
   EyeCheckRecord,
   ModelDetail,
   ModelRecord,
@@ -143,10 +144,12 @@ const peopleOf = inOrder('person');
 const chainsOf = inOrder('chain');
 const modelsOf = inOrder('model');
 const eventsOf = inOrder('event');
+const stacksOf = inOrder('stack');
 const constantsOf = inOrder('constant');
 const tradeOf = weakMapMemoize((rows: Rows['constant']): Trade => tradeWith(constantsOf({ constant: rows })));
 const studioOf = ({ studio }: Pick<Rows, 'studio'>): Studio => [...studio.values()][0]!;
 const ONLY = {
+  stack: ['stack'],
   event: ['event'],
   studio: ['studio'],
   tier: ['tier'],
@@ -180,6 +183,11 @@ export function usePeople(): Records<PersonRecord[]> {
 
 export function useStudies(): Records<StudyRecord[]> {
   return useView(STUDY_NOUNS, studiesOf);
+}
+
+/** Stacks that were measured, newest first. */
+export function useStacks(): Records<StackRecord[]> {
+  return useView(ONLY.stack, stacksOf);
 }
 
 /** Events, newest first. */

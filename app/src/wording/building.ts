@@ -4,6 +4,7 @@ import type {
   ColourMapProblemCode,
   ColumnPlan,
   ColumnProblemCode,
+  LearnedPacking,
   MapNotice,
   TaperPlan,
   TaperProblemCode,
@@ -262,3 +263,15 @@ export function taperText({ offMm, scale }: TaperPlan, { text, fine }: { text: W
 const SHOWS_MM = 12;
 /** Small ones that hide what is left of a pole: 5 in at 4 to 4½ (common practice). */
 const SMALL_ROW_MM = 4.25 * 25.4;
+
+/** How high layers stand, where that is from, and what it leaves open for a piece whose touching rise is known. */
+export function packingText({ packing, interval, stacks }: LearnedPacking, touchingMm: number, fine: Write): string {
+  const [least, most] = interval;
+  const from =
+    stacks.length > 0
+      ? `learned from ${counted(stacks.length, 'measured stack')}`
+      : 'common practice, until one was measured';
+  const open = ((most - least) / 2) * touchingMm;
+  const height = touchingMm > 0 ? ` This piece may stand ${fine(open)} higher or lower.` : '';
+  return `Layers stand at ${Math.round(100 * packing)} % of what touching balloons would: ${from}.${height}`;
+}

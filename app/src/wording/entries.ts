@@ -31,6 +31,7 @@ const CALLED: Record<NounName, string> = {
   target: 'a kept target',
   note: 'a note',
   chain: 'a measured chain',
+  stack: 'a measured stack',
   event: 'an event',
   piece: 'a piece',
   run: 'a run of checks',

@@ -1,7 +1,24 @@
-import { COLDEST_C, HIGHEST_ALTITUDE_M, LOWEST_ALTITUDE_M, MOST_HOURS_BEFORE, WARMEST_C } from '@leggero/core';
+import {
+  COLDEST_C,
+  HIGHEST_ALTITUDE_M,
+  LOWEST_ALTITUDE_M,
+  MOST_HOURS_BEFORE,
+  MOST_IN_LAYER,
+  MOST_LAYERS,
+  WARMEST_C,
+} from '@leggero/core';
 import { z } from 'zod';
 
-import { demoSchema, idSchema, instantSchema, MOST_BUILD_MM, nameSchema, storedLength, storedNumber } from '../common';
+import {
+  demoSchema,
+  idSchema,
+  instantSchema,
+  lengthMmSchema,
+  MOST_BUILD_MM,
+  nameSchema,
+  storedLength,
+  storedNumber,
+} from '../common';
 import { pieceDesignSchema } from '../design';
 import { noun, to } from '../noun';
 
@@ -75,6 +92,24 @@ export const event = noun({
     ...(['liftHighMm', 'liftWideMm', 'notes', 'state'] as const),
   ],
   order: ['-createdAt'],
+});
+
+/** A stack that stood and was measured: what packing is learned from. */
+export const stack = noun({
+  name: 'stack',
+  path: 'stacks',
+  row: z.object({
+    id: idSchema,
+    /** From the lowest up. */
+    layers: z
+      .array(z.object({ count: z.int().min(1).max(MOST_IN_LAYER), widthMm: lengthMmSchema }))
+      .min(2)
+      .max(MOST_LAYERS),
+    /** From its lowest point to its highest. */
+    heightMm: storedLength().positive().max(MOST_BUILD_MM),
+    takenAt: instantSchema,
+  }),
+  order: ['-takenAt'],
 });
 
 /** What a piece has that says nothing of an event. */

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 
 import { changeSchema, makeSchema, type Change, type Make, type MakeInput } from '../noun';
-import { event, piece } from './builds';
+import { event, piece, stack } from './builds';
 import { check, checkResult, run, study, studyPerson, studyWidth } from './checks';
 import { eyeBalloon, eyeCheck } from './eyes';
 import { hole, holeMeasurement, pump, sizer, sizing } from './gauges';
@@ -33,6 +33,7 @@ export const NOUNS = {
   target,
   chain,
   note,
+  stack,
   event,
   piece,
   run,
@@ -60,6 +61,7 @@ export const CHANGES = Object.fromEntries(NOUN_NAMES.map((name) => [name, change
 /** A row as it is kept and sent. */
 export type RowOf<N extends NounName> = z.output<Nouns[N]['row']>;
 export type Studio = RowOf<'studio'>;
+export type StackRecord = RowOf<'stack'>;
 export type EventRecord = RowOf<'event'>;
 export type TierRecord = RowOf<'tier'>;
 export type AcceptedTarget = RowOf<'target'>;

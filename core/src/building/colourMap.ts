@@ -1,6 +1,5 @@
 import { ok, problem, type Result } from '../result';
-import { MOST_LAYERS, type PatternKind } from './kinds';
-import { MOST_IN_LAYER } from './layer';
+import { MOST_IN_LAYER, MOST_LAYERS, type PatternKind } from './kinds';
 
 /**
  * Colours are numbers, 0 first. Around the ring: `order` has a colour for each balloon of a layer. Up the column

@@ -1,8 +1,7 @@
 import { monotoneCurve } from '../numeric';
 import { ok, problem, type Result } from '../result';
 import { TRADE, type Trade } from '../trade';
-import { MOST_LAYERS } from './kinds';
-import { MOST_IN_LAYER } from './layer';
+import { MOST_IN_LAYER, MOST_LAYERS } from './kinds';
 import { stackLayers, type Stack, type StackLayersProblemCode } from './stackLayers';
 
 /** A place on a silhouette: how far up, 0 the foot and 1 the top, and how wide the balloons are there, mm. */

@@ -1,6 +1,9 @@
 /** More layers are a tower, not a column. */
 export const MOST_LAYERS = 200;
 
+/** Balloons of a layer at most: more do not fit round one pole. */
+export const MOST_IN_LAYER = 24;
+
 /** Balloons in a layer of a column: crossed duplets, triplets, quads, quints, sixes. */
 export const LAYER_COUNTS = [2, 3, 4, 5, 6] as const;
 

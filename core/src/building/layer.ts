@@ -1,6 +1,3 @@
-/** Balloons of a layer at most: more do not fit round one pole. */
-export const MOST_IN_LAYER = 24;
-
 /** One layer of a stack: balloons tied by their necks around one point, so that each lies with its neck inwards. */
 export interface Layer {
   count: number;

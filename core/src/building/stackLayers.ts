@@ -1,8 +1,8 @@
 import { ok, problem, type Result } from '../result';
 import { TRADE, type Trade } from '../trade';
 import { restsAtMm } from './contact';
-import { MOST_LAYERS } from './kinds';
-import { halfAxes, MOST_IN_LAYER, ringRadiusMm, type HalfAxes, type Layer } from './layer';
+import { MOST_IN_LAYER, MOST_LAYERS } from './kinds';
+import { halfAxes, ringRadiusMm, type HalfAxes, type Layer } from './layer';
 
 /** Longer balloons than this are none that could lie in a layer. */
 const ASPECTS = { least: 0.7, most: 2 } as const;

@@ -22,6 +22,7 @@ import { ColumnFields } from './ColumnFields';
 import { ColumnPicture } from './ColumnPicture';
 import type { ColumnDesign } from './colouring';
 import { MapCard } from './MapCard';
+import { PackingCard } from './PackingCard';
 import { TyingCard } from './TyingCard';
 
 /** A column to a height, to a number of layers or of a size: drawn to scale, coloured, and what is to be tied for it. */
@@ -103,6 +104,7 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
               <Card title="Building order">
                 <Steps steps={columnSteps(design, view.plan, view.tying, { text, nameOf })} />
               </Card>
+              <PackingCard stack={view.plan.stack} topped={design.topper?.kind === 'balloon'} basis={basis} />
               <CheckCard piece={piece} sizes={view.sizes} basis={basis} />
             </>
           ) : null}

@@ -22,6 +22,7 @@ import { ColumnPicture } from './ColumnPicture';
 import type { TaperDesign } from './colouring';
 import { LayersCard } from './LayersCard';
 import { MapCard } from './MapCard';
+import { PackingCard } from './PackingCard';
 import { TaperFields } from './TaperFields';
 import { TyingCard } from './TyingCard';
 
@@ -126,6 +127,7 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
                 chosen={size?.key ?? null}
                 onChoose={(key) => setTapped(view.balloons.find((balloon) => balloon.key === key) ?? null)}
               />
+              <PackingCard stack={view.plan.stack} topped={false} basis={basis} />
               <CheckCard piece={piece} sizes={view.sizes} basis={basis} />
             </>
           ) : null}

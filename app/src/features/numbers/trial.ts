@@ -1,4 +1,4 @@
-import type { ChainRecord, PumpRecord, RowOf, ShelfModel, Studio, TierRecord } from '@leggero/contract';
+import type { ChainRecord, PumpRecord, RowOf, ShelfModel, StackRecord, Studio, TierRecord } from '@leggero/contract';
 import { isWidthKind, nightLossMm, tradeWith, type InflatorKind, type OwnNumber, type Trade } from '@leggero/core';
 
 import type { PieceSize } from '@/parts/piece/sizes';
@@ -13,6 +13,7 @@ export interface TrialBasis {
   tiers: TierRecord[];
   studio: Studio;
   chains: ChainRecord[];
+  stacks: StackRecord[];
   pieces: Pick<RowOf<'piece'>, 'id' | 'design'>[];
 }
 
@@ -68,7 +69,7 @@ interface State {
 
 /** What was learned with other numbers stands where none of these was read. */
 function stateWith(basis: TrialBasis, trade: Trade, learned: Lesson | null): State {
-  const { tiers, studio, pumps, chains, pieces } = basis;
+  const { tiers, studio, pumps, chains, stacks, pieces } = basis;
   const models = basis.models.filter(({ kind }) => isWidthKind(kind));
   const lesson = learned && standsWith(learned, trade) ? learned : undefined;
   const knowledge = knowledgeOf(models, pumps, trade, lesson);
@@ -76,7 +77,7 @@ function stateWith(basis: TrialBasis, trade: Trade, learned: Lesson | null): Sta
   return {
     knowledge,
     views: models.map((model) => viewModel({ model, knowledge, tiers, studio })),
-    sizes: pieces.map(({ design }) => sizesIn(design, { knowledge, studio, chains, longs })),
+    sizes: pieces.map(({ design }) => sizesIn(design, { knowledge, studio, chains, stacks, longs })),
   };
 }
 

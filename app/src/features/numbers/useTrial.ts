@@ -1,7 +1,7 @@
 import type { OwnNumber } from '@leggero/core';
 import { useEffect, useMemo, useState } from 'react';
 
-import { useChains, usePieces, usePumps, useShelf, useStudio, useTiers } from '@/data/records';
+import { useChains, usePieces, usePumps, useShelf, useStacks, useStudio, useTiers } from '@/data/records';
 import { ask } from '@/device/ask';
 
 // Types alone: what a trial takes is code of the worker's, which no page needs to fetch.
@@ -17,12 +17,15 @@ export function useTrialBasis(): TrialBasis | null {
   const tiers = useTiers().data;
   const studio = useStudio().data;
   const chains = useChains().data;
+  const stacks = useStacks().data;
   const pieces = usePieces().data;
   // By hand: a trial is made anew whenever this is another one.
   return useMemo(
     () =>
-      models && pumps && tiers && studio && chains && pieces ? { models, pumps, tiers, studio, chains, pieces } : null,
-    [models, pumps, tiers, studio, chains, pieces],
+      models && pumps && tiers && studio && chains && stacks && pieces
+        ? { models, pumps, tiers, studio, chains, stacks, pieces }
+        : null,
+    [models, pumps, tiers, studio, chains, stacks, pieces],
   );
 }
 

@@ -1,5 +1,6 @@
-import type { ChainRecord, PiecePart, ShelfModel, Studio } from '@leggero/contract';
+import type { ChainRecord, PiecePart, ShelfModel, StackRecord, Studio } from '@leggero/contract';
 import { MM_PER, STEP_MM, usefulWidths, workToleranceMm, type Trade, type OwnNumber, tradeWith } from '@leggero/core';
+import { learnPacking, type LearnedPacking } from '@leggero/core/building';
 import { jointFor, type Joint } from '@leggero/core/linking';
 
 /** What the balloons of a piece are worked out from beside its own design. */
@@ -11,6 +12,8 @@ export interface Material {
   };
   studio: Pick<Studio, 'stepMm'> & Partial<Pick<Studio, 'daysStanding'>>;
   chains: readonly ChainRecord[];
+  /** Stacks that were measured. */
+  stacks: readonly Pick<StackRecord, 'layers' | 'heightMm'>[];
   /** Modelling balloons, for handles. */
   longs: readonly Pick<ShelfModel, 'id' | 'nominalMm' | 'lengthMm'>[];
 }
@@ -48,6 +51,17 @@ export function jointOf(part: PiecePart, basis: Material): Joint {
   const chains = basis.chains.filter(({ modelId }) => modelId === part.modelId);
   return jointFor({ nominalMm, chains, trade: basis.knowledge.trade });
 }
+
+/** How high layers stand here: by the stacks that were measured, or by what the trade has until there are any. */
+export function packingOf({ stacks, knowledge: { trade } }: Pick<Material, 'stacks' | 'knowledge'>): LearnedPacking {
+  const learned = learnPacking({ stacks: stacks.slice(0, MOST_STACKS), trade });
+  if (stacks.length > 0 && learned.ok) return learned.value;
+  const reach = 1.96 * trade.packingSd;
+  return { packing: trade.packing, interval: [trade.packing - reach, trade.packing + reach], stacks: [] };
+}
+
+/** The newest say enough. */
+const MOST_STACKS = 40;
 
 /** The widths that a part is useful in, mm. */
 export function usefulOf(

@@ -1,8 +1,8 @@
-import type { ChainRecord, EventRecord, ShelfModel, SizerRecord, Studio } from '@leggero/contract';
+import type { ChainRecord, EventRecord, ShelfModel, SizerRecord, StackRecord, Studio } from '@leggero/contract';
 
 import { useKnowledge } from '@/data/knowledge';
 import { useLengths } from '@/data/lengths';
-import { useChains, useEvents, useShelf, useSizers, useStudio } from '@/data/records';
+import { useChains, useEvents, useShelf, useSizers, useStacks, useStudio } from '@/data/records';
 import { conditionsOf } from '@/views/events';
 import type { Knowledge } from '@/views/knowledge';
 import type { Lengths } from '@/views/lengths';
@@ -18,6 +18,7 @@ export interface PieceBasis {
   venue: Venue | null;
   sizers: SizerRecord[];
   chains: ChainRecord[];
+  stacks: StackRecord[];
   /** Modelling balloons, for handles. */
   longs: ShelfModel[];
   lengths: Lengths;
@@ -30,15 +31,16 @@ export function useBasis(eventId: string | null): PieceBasis | null {
   const events = useEvents().data;
   const sizers = useSizers().data;
   const chains = useChains().data;
+  const stacks = useStacks().data;
   const shelf = useShelf().data;
   const lengths = useLengths();
   const gather = () => {
-    if (!(knowledge && studio && events && sizers && chains && shelf)) return null;
+    if (!(knowledge && studio && events && sizers && chains && stacks && shelf)) return null;
     const longs = shelf.filter(({ kind }) => kind === 'modelling');
     const event = events.find(({ id }) => id === eventId) ?? null;
     // A piece is as long as its room: its lengths are said in feet, its balloons are smaller than that.
     const long = { ...lengths, text: lengths.long };
-    return { knowledge, event, ...conditionsOf(event, studio), sizers, chains, longs, lengths: long };
+    return { knowledge, event, ...conditionsOf(event, studio), sizers, chains, stacks, longs, lengths: long };
   };
   return gather();
 }

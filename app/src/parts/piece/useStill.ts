@@ -1,9 +1,9 @@
-import type { ChainRecord, ModelRecord, PieceDesign, Studio } from '@leggero/contract';
+import type { ChainRecord, ModelRecord, PieceDesign, StackRecord, Studio } from '@leggero/contract';
 import type { OwnNumber } from '@leggero/core';
 import { useEffect } from 'react';
 import { create } from 'zustand';
 
-import { useChains, useConstants, useModels, useStudio } from '@/data/records';
+import { useChains, useConstants, useModels, useStacks, useStudio } from '@/data/records';
 import { keepStills, keptStills, type DrawnStill, type KeptStill } from '@/data/stills';
 import { ask } from '@/device/ask';
 
@@ -47,8 +47,10 @@ function useMaterial(design: PieceDesign): PlainMaterial | null {
   const models = useModels().data;
   const studio = useStudio().data;
   const chains = useChains().data;
+  const stacks = useStacks().data;
   const constants = useConstants().data;
-  return models && studio && chains && constants ? materialOf(design, { models, studio, chains, constants }) : null;
+  if (!(models && studio && chains && stacks && constants)) return null;
+  return materialOf(design, { models, studio, chains, stacks, constants });
 }
 
 /** The balloons that a design names. */
@@ -61,11 +63,13 @@ function materialOf(
     models,
     studio,
     chains,
+    stacks,
     constants,
   }: {
     models: readonly ModelRecord[];
     studio: Studio;
     chains: readonly ChainRecord[];
+    stacks: readonly StackRecord[];
     constants: readonly OwnNumber[];
   },
 ): PlainMaterial {
@@ -81,10 +85,13 @@ function materialOf(
     knowledge: { models: own.filter(({ kind }) => kind !== 'modelling') },
     longs: own.filter(({ kind }) => kind === 'modelling'),
     studio: { stepMm: studio.stepMm },
+    stacks: isLayered(design) ? stacks.map(({ layers, heightMm }) => ({ layers, heightMm })) : [],
     chains: chains.filter(({ modelId }) => named.has(modelId)),
     own: constants.map(({ key, value }) => ({ key, value })),
   };
 }
+
+const isLayered = ({ form }: PieceDesign) => form === 'column' || form === 'taper';
 
 /** Has what is wanted drawn, some at a time, once; what was kept from the last visit is looked at first. */
 async function drawWanted(): Promise<void> {

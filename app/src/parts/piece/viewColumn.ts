@@ -8,7 +8,7 @@ import {
 } from '@leggero/core/building';
 
 import { coloured, colourTitle, LOOSE_NOMINAL_MM, type Coloured } from './colouring';
-import { modelOf, type Material } from './material';
+import { modelOf, packingOf, type Material } from './material';
 
 /** A column worked out. */
 export type ColumnView = Coloured & { plan: ColumnPlan };
@@ -27,6 +27,7 @@ export function viewColumn(
   const made = solveColumn({
     column: { count, open, layers, widthMm, heightMm, standMm, topper: top },
     stepMm: basis.studio.stepMm,
+    packing: packingOf(basis).packing,
     leastMm: Math.max(...useful.map(({ leastMm }) => leastMm)),
     mostMm: Math.min(...useful.map(({ mostMm }) => mostMm)),
     trade,

@@ -10,7 +10,7 @@ import {
 } from '@leggero/core/building';
 
 import { coloured, colourTitle, type Coloured } from './colouring';
-import { modelOf, type Material } from './material';
+import { modelOf, packingOf, type Material } from './material';
 
 /** A layer of a taper: its width, and the nominal size it is made from. */
 export interface TaperLayer {
@@ -41,8 +41,9 @@ export function viewTaper(
   const { trade } = basis.knowledge;
   const shelves = colours.map((part) => sizesOf(part, basis));
   const useful = shelves.flat().map(({ nominalMm }) => usefulWidths({ nominalMm, trade }));
+  const { packing } = packingOf(basis);
   const made = fitTaper({
-    ...{ count, profile, stepMm, trade },
+    ...{ count, profile, stepMm, packing, trade },
     heightMm: poleMm - standMm,
     leastMm: useful.length === 0 ? USUAL.leastMm : Math.min(...useful.map(({ leastMm }) => leastMm)),
     mostMm: useful.length === 0 ? USUAL.mostMm : Math.max(...useful.map(({ mostMm }) => mostMm)),
@@ -51,7 +52,7 @@ export function viewTaper(
   const plan = made.value;
   const { widthsMm } = plan;
   const top = topper?.kind === 'balloon' ? [{ count: 1, widthMm: topper.part.widthMm }] : [];
-  const stacked = stackLayers({ layers: [...widthsMm.map((widthMm) => ({ count, widthMm })), ...top], trade });
+  const stacked = stackLayers({ layers: [...widthsMm.map((widthMm) => ({ count, widthMm })), ...top], packing, trade });
   if (!stacked.ok) return { ok: false, problem: { ...stacked.problem, field: 'topper' } as typeof stacked.problem };
   const stack = stacked.value;
   const chosen = (colour: number, widthMm: number) => {

@@ -1,4 +1,4 @@
-import { EVENT_STATES, type PieceDesign } from '@leggero/contract';
+import { EVENT_STATES, type PieceDesign, type StackRecord } from '@leggero/contract';
 import { sql } from 'drizzle-orm';
 import {
   boolean,
@@ -46,6 +46,19 @@ export const events = mysqlTable(
     demo: demo(),
   },
   (t) => [unique('events_scope').on(t.id, t.studioId), index('events_list').on(t.studioId, t.createdAt)],
+);
+
+export const stacks = mysqlTable(
+  'stacks',
+  {
+    id: id(),
+    studioId: studioId(),
+    /** As the contract has them, from the lowest up. */
+    layers: document<StackRecord['layers']>()('layers').notNull(),
+    heightMm: lengthMm('height_mm').notNull(),
+    takenAt: instant('taken_at').notNull(),
+  },
+  (t) => [index('stacks_list').on(t.studioId, t.takenAt), check('stacks_layers', sql`json_valid(layers)`)],
 );
 
 export const pieces = mysqlTable(

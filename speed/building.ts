@@ -1,0 +1,50 @@
+import { bandsOf, colourMap, fitTaper, solveColumn, tyingOf } from '@leggero/core/building';
+
+import type { Bench } from './bench';
+import { median, timesOf } from './figure';
+
+const ROUNDS = 200;
+const TAPERS = 30;
+const inch = (inches: number) => inches * 25.4;
+const LAYERS = 40;
+
+/** A column of forty layers: how many layers its height takes, where each rests, its spiral, and what is tied for it. */
+export function measureColumn({ report, rounds }: Bench): void {
+  const column = { count: 4, open: 'layers', layers: 1, widthMm: inch(10), standMm: 12, topper: null } as const;
+  const order = bandsOf({ count: 4, colours: 2 });
+  const work = () => {
+    const solved = solveColumn({ column: { ...column, heightMm: 7330 }, stepMm: inch(1 / 8) });
+    const layers = solved.ok ? solved.value.layers : 0;
+    const pattern = { kind: 'spiral', order, to: 'right', every: 2 } as const;
+    const map = colourMap({ count: 4, layers, pattern, colours: 2 });
+    if (layers !== LAYERS || !map.ok || tyingOf(map.value).tied.length !== 1) throw new Error('another column');
+  };
+  report({
+    what: 'a column of 40 layers solved, coloured and counted',
+    ours: median(timesOf(work, rounds(ROUNDS))),
+    yardstick: 'the time it may take',
+    theirs: 1,
+    unit: 'ms',
+    most: 1,
+  });
+}
+
+/** A taper whose fourteen layers are put on steps together. */
+export function measureTaper({ report, rounds }: Bench): void {
+  const profile = [
+    { at: 0, widthMm: inch(9.25) },
+    { at: 1, widthMm: inch(3.5) },
+  ];
+  const work = () => {
+    const made = fitTaper({ count: 5, profile, heightMm: inch(60), stepMm: inch(1 / 4) });
+    if (!made.ok || made.value.widthsMm.length !== 14) throw new Error('another taper');
+  };
+  report({
+    what: 'a taper snapped over 14 layers',
+    ours: median(timesOf(work, rounds(TAPERS))),
+    yardstick: 'the time it may take',
+    theirs: 20,
+    unit: 'ms',
+    most: 1,
+  });
+}
