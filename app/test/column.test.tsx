@@ -1,4 +1,4 @@
-import { EVENT_DEFAULTS, PIECE_DEFAULTS, type DesignOf, type EventRecord, type StackRecord } from '@leggero/contract';
+import { EVENT_DEFAULTS, PIECE_DEFAULTS, type DesignOf, type EventRecord, type FixingRecord } from '@leggero/contract';
 import type { Problem } from '@leggero/core';
 import type { ColourMapProblemCode, ColumnProblemCode } from '@leggero/core/building';
 import { screen, waitFor, within } from '@testing-library/react';
@@ -9,7 +9,7 @@ import { patternOf, paintedAt, recoloured } from '@/features/column/colouring';
 import { buildProblemText, mapNoticeText, turningText } from '@/wording/building';
 import { lengthsOf } from '@/views/lengths';
 
-import { lastDone, MODEL_ID, show, someRecords } from './studio';
+import { done, lastDone, MODEL_ID, show, someRecords, type Records } from './studio';
 
 const inch = (inches: number) => inches * 25.4;
 const id = (n: number) => `00000000-0000-4000-8000-0000000018${String(n).padStart(2, '0')}`;
@@ -31,9 +31,8 @@ const EVENT: EventRecord = {
   ...{ id: EVENT_ID, name: 'Low Tide', daysStanding: 1, createdAt: '2026-11-20T10:00:00.000Z', demo: false },
 };
 
-async function open(by: Partial<DesignOf<'column'>> = {}, event?: Partial<EventRecord>, stacks: StackRecord[] = []) {
-  const records = someRecords();
-  records.stacks = stacks;
+async function open(by: Partial<DesignOf<'column'>> = {}, event?: Partial<EventRecord>, more: Partial<Records> = {}) {
+  const records = { ...someRecords(), ...more };
   if (event) records.events = [{ ...EVENT, ...event }];
   records.pieces = [
     {
@@ -165,7 +164,7 @@ describe('how high a column really stands', () => {
 
   it('is learned from those that were, and every height follows', async () => {
     const stack = { id: id(9), layers, heightMm: inch(64), takenAt: '2026-11-20T10:00:00.000Z' };
-    await open({}, undefined, [stack]);
+    await open({}, undefined, { stacks: [stack] });
     expect(
       screen.getByText(/^Layers stand at 91 % .*: learned from 1 measured stack\. This piece may stand \d/),
     ).toBeTruthy();
@@ -187,6 +186,43 @@ describe('a column of an event', () => {
     // Width goes with the cube root of the temperature: 24 degrees more are 2.6 % wider.
     expect(await screen.findByRole('status', { name: /fill to 8¾ in/ })).toBeTruthy();
     expect(screen.getByText(/^so that it is 9 in at the opening$/)).toBeTruthy();
+  });
+});
+
+describe('a fixed target', () => {
+  const fixing = (by: Partial<FixingRecord> = {}): FixingRecord => ({
+    ...{ id: id(30), pieceId: PIECE_ID, modelId: MODEL_ID, wantedMm: inch(9), fillMm: inch(9), dose: 5.5 },
+    ...{ origin: 'measured', fixedAt: '2026-11-21T10:00:00.000Z' },
+    ...by,
+  });
+
+  it('is kept as it is now, and let go again', async () => {
+    await open({ widthMm: inch(9) });
+    await click('Fix this target');
+    const last = lastDone() as unknown as { put: string; row: FixingRecord };
+    expect(last).toMatchObject({ put: 'fixing', row: { pieceId: PIECE_ID, modelId: MODEL_ID, wantedMm: inch(9) } });
+    expect(await screen.findByText(/^Fixed on .*: readings do not move it\.$/)).toBeTruthy();
+    expect(screen.queryByText(/^Since then it has moved/)).toBeNull();
+    await click('Let it follow readings');
+    expect(lastDone()).toEqual({ remove: 'fixing', id: last.row.id });
+  });
+
+  it('that readings would move stays, says by how much, and is taken over by a tap', async () => {
+    await open({ widthMm: inch(9) }, undefined, { fixings: [fixing({ fillMm: inch(8.5), dose: 4 })] });
+    expect(await screen.findByRole('status', { name: /fill to 8½ in/ })).toBeTruthy();
+    expect(screen.getByText(/^Since then it has moved: 8½ in to 9 in, 4 to \S+ strokes\.$/)).toBeTruthy();
+    await click('Take it over');
+    expect(lastDone()).toMatchObject({ put: 'fixing', row: { wantedMm: inch(9), fillMm: inch(9) } });
+    // The newest counts.
+    expect(await screen.findByRole('status', { name: /fill to 9 in/ })).toBeTruthy();
+    expect(screen.queryByText(/^Since then it has moved/)).toBeNull();
+    expect(done()).toHaveLength(1);
+  });
+
+  it('is of one width of one balloon: another width follows the readings', async () => {
+    await open({ widthMm: inch(8) }, undefined, { fixings: [fixing({ fillMm: inch(8.5) })] });
+    expect(screen.getByRole('button', { name: 'Fix this target' })).toBeTruthy();
+    expect(screen.getByRole('status', { name: /fill to 8 in/ })).toBeTruthy();
   });
 });
 

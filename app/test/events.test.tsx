@@ -13,7 +13,7 @@ import { awayText } from '@/wording/day';
 import { conditionsText, openingProblem, whenAndWhere } from '@/wording/events';
 
 import { goTo, visited } from './router';
-import { done, lastDone, show, someRecords } from './studio';
+import { done, lastDone, MODEL_ID, show, someRecords } from './studio';
 
 const id = (n: number) => `00000000-0000-4000-8000-0000000028${String(n).padStart(2, '0')}`;
 const EVENT_ID = id(1);
@@ -126,6 +126,18 @@ describe('an event', () => {
     expect(copiedPiece!.row).toMatchObject({ name: 'Piece 1', eventId: copied!.row['id'] });
     expect(copiedPiece!.row['id']).not.toBe(id(11));
     expect(visited).toEqual([`/builds/events/${String(copied!.row['id'])}`]);
+  });
+
+  it('says which of its pieces keep targets that would be others by now', async () => {
+    const fixing = {
+      ...{ id: id(40), pieceId: id(11), modelId: MODEL_ID, wantedMm: 228.6, fillMm: 200, dose: 3 },
+      ...{ origin: 'measured' as const, fixedAt: '2026-11-21T10:00:00.000Z' },
+    };
+    show(<EventPage eventId={EVENT_ID} />, {
+      ...withEvents([event()], [piece(1, { eventId: EVENT_ID })]),
+      fixings: [fixing],
+    });
+    expect(await screen.findByText('Ring · 1 fixed target moved')).toBeTruthy();
   });
 
   it('that is not there says so', async () => {

@@ -11,6 +11,7 @@ import type {
   Changes,
   EventRecord,
   StackRecord,
+  FixingRecord,
   EyeCheckRecord,
   ModelDetail,
   NounName,
@@ -51,6 +52,7 @@ export interface Records {
   studies: StudyRecord[];
   eyeChecks: EyeCheckRecord[];
   stacks: StackRecord[];
+  fixings: FixingRecord[];
   events: EventRecord[];
   pieces: PieceRecord[];
   chains: ChainRecord[];
@@ -199,6 +201,7 @@ export function someRecords(): Records {
     studies: [],
     eyeChecks: [],
     stacks: [],
+    fixings: [],
     events: [],
     pieces: [],
     chains: [],
@@ -211,7 +214,8 @@ export const answer = (status: number, body: unknown) =>
 
 /** The records as the change feed tells of them. */
 export function feedOf(records: Records): Changes {
-  const { studio, tiers, pumps, sizers, models, people, studies, stacks, events, pieces, chains, constants } = records;
+  const { studio, tiers, pumps, sizers, models, people, studies, stacks, fixings, events, pieces, chains, constants } =
+    records;
   const calibrations = models.flatMap((model) => model.calibrations);
   const holdTests = models.flatMap((model) => model.holdTests);
   const checks = new Map([...models, ...pieces].flatMap((owner) => owner.checks).map((check) => [check.id, check]));
@@ -235,6 +239,7 @@ export function feedOf(records: Records): Changes {
     chain: chains,
     constant: constants,
     stack: stacks,
+    fixing: fixings,
     event: events,
     piece: pieces.map(({ checks: _, ...piece }) => piece),
     check: [...checks.values()].map(({ results: _, ...check }) => check),

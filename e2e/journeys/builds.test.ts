@@ -1,4 +1,6 @@
-import type { Changes, NounName, PieceRecord, RowOf } from '@leggero/contract';
+import { randomUUID } from 'node:crypto';
+
+import type { Changes, ModelDetail, NounName, PieceRecord, RowOf } from '@leggero/contract';
 
 import { PHONE, type Visitor } from '../visitor';
 import { worldOf } from '../world';
@@ -70,6 +72,26 @@ describe('an event with its pieces, planned on a phone', () => {
       () => document.querySelectorAll('[role="img"] circle[stroke-width="1.8"]').length > 0,
     );
     await visitor.page.waitForSelector('[role="status"][aria-label*="fill to"]');
+    expect(visitor.complaints).toEqual([]);
+  });
+
+  it('a target that is fixed stays where it is when a reading moves it, and says so', async () => {
+    await visitor.tap('button', 'Fix this target');
+    await visitor.sees('readings do not move it');
+    const { modelId, dose, fillMm } = await kept('fixing', () => true);
+    const { calibrations } = await world.get<ModelDetail>(`models/${modelId}`);
+    // The pump gives less than it did: three readings say so.
+    for (let i = 0; i < 3; i += 1) {
+      const reading = { calibrationId: calibrations[0]!.id, dose, widthMm: 0.9 * fillMm, heightMm: null, sdMm: null };
+      await fetch(`${world.url}/api/readings/${randomUUID()}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ ...reading, shape: null, outcome: 'ok', takenAt: new Date().toISOString() }),
+      });
+    }
+    await visitor.sees('Since then it has moved');
+    await visitor.tap('button', 'Take it over');
+    await visitor.page.waitForFunction(() => !document.body.innerText.includes('Since then it has moved'));
     expect(visitor.complaints).toEqual([]);
   });
 

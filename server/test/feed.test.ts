@@ -261,7 +261,7 @@ describe('two phones at one check', () => {
 /** Writes on few ids, so that many hang on what is there, was there, or never was. */
 const WRITTEN = [
   ...['pump', 'sizer', 'hole', 'holeMeasurement', 'sizing', 'model', 'calibration', 'reading', 'holdTest'],
-  ...['chain', 'stack', 'event', 'piece', 'run', 'check', 'checkResult', 'study'],
+  ...['chain', 'stack', 'event', 'piece', 'fixing', 'run', 'check', 'checkResult', 'study'],
 ] as const as readonly NounName[];
 const CHANGES: { [N in NounName]?: object } = {
   pump: { name: 'Renamed' },

@@ -59,6 +59,10 @@ export function sample<N extends NounName>(name: N, at = 0): MakeInputOf<N> {
         rings: [{ modelId: null, colourHex: '#4a6b52', finish: 'matte', widthMm: 120 }],
       },
     }),
+    fixing: () => ({
+      ...{ id, pieceId: of('piece'), modelId: of('model'), wantedMm: 240, fillMm: 238 + at, dose: 7 },
+      ...{ origin: 'measured', fixedAt: AT },
+    }),
     run: () => ({ id, pieceId: of('piece'), startedAt: AT }),
     check: () => ({
       ...{ id, modelId: of('model'), tierName: 'Classic', targetMm: 240, toleranceMm: 6, size: 24 },

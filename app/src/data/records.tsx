@@ -2,6 +2,7 @@ import type {
   ChainRecord,
   EventRecord,
   StackRecord,
+  FixingRecord,
   EyeCheckRecord,
   ModelDetail,
   ModelRecord,
@@ -149,6 +150,7 @@ const constantsOf = inOrder('constant');
 const tradeOf = weakMapMemoize((rows: Rows['constant']): Trade => tradeWith(constantsOf({ constant: rows })));
 const studioOf = ({ studio }: Pick<Rows, 'studio'>): Studio => [...studio.values()][0]!;
 const ONLY = {
+  fixing: ['fixing'],
   stack: ['stack'],
   event: ['event'],
   studio: ['studio'],
@@ -227,6 +229,14 @@ const notesByModel = groupsOf('note', 'modelId');
 export function useNotes(modelId: string): readonly RowOf<'note'>[] {
   const rows = useRows(ONLY.note);
   return rows ? notesByModel(rows.note).of(modelId) : [];
+}
+
+const fixingsByPiece = groupsOf('fixing', 'pieceId');
+
+/** The targets that pieces keep, newest first: of one piece, or by piece. */
+export function useFixings(): ((pieceId: string) => readonly FixingRecord[]) | undefined {
+  const rows = useRows(ONLY.fixing);
+  return rows && ((pieceId) => fixingsByPiece(rows.fixing).of(pieceId));
 }
 
 export function useShelf(): Records<ShelfModel[]> {

@@ -34,6 +34,7 @@ const CALLED: Record<NounName, string> = {
   stack: 'a measured stack',
   event: 'an event',
   piece: 'a piece',
+  fixing: 'a fixed target of a piece',
   run: 'a run of checks',
   check: 'a check',
   checkResult: 'a result of a check',

@@ -1,7 +1,8 @@
-import type { EventRecord, EventState } from '@leggero/contract';
+import type { EventRecord, EventState, FixingRecord } from '@leggero/contract';
+import type { InflatorKind } from '@leggero/core';
 
 import { awayText, momentText } from './day';
-import { counted } from './trade';
+import { counted, doseText, doseUnit } from './trade';
 
 export const STATE_WORDS: Record<EventState, string> = {
   planned: 'Planned',
@@ -44,4 +45,19 @@ export function openingProblem(
   if (state === 'planned' && left < hoursBefore * HOUR_MS)
     return `It opens ${awayText(opensAt, now)}, and is made ${counted(hoursBefore, 'hour')} before: begin, or open later.`;
   return undefined;
+}
+
+/** What has moved since a target was fixed: "Since then it has moved: 9¾ to 9⅝ in, 7½ to 7 strokes." */
+export function movedText(
+  fixed: Pick<FixingRecord, 'fillMm' | 'dose'>,
+  now: { fillMm: number; dose: number | null; kind: InflatorKind },
+  text: (mm: number) => string,
+): string {
+  const parts = [];
+  if (text(fixed.fillMm) !== text(now.fillMm)) parts.push(`${text(fixed.fillMm)} to ${text(now.fillMm)}`);
+  if (fixed.dose !== now.dose) {
+    const said = (dose: number | null) => (dose === null ? 'no dose yet' : doseText(dose, now.kind));
+    parts.push(`${said(fixed.dose)} to ${said(now.dose)} ${doseUnit(now.kind)}`);
+  }
+  return `Since then it has moved: ${parts.join(', ')}.`;
 }

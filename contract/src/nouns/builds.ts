@@ -5,12 +5,14 @@ import {
   MOST_HOURS_BEFORE,
   MOST_IN_LAYER,
   MOST_LAYERS,
+  ORIGINS,
   WARMEST_C,
 } from '@leggero/core';
 import { z } from 'zod';
 
 import {
   demoSchema,
+  doseSchema,
   idSchema,
   instantSchema,
   lengthMmSchema,
@@ -134,4 +136,24 @@ export const piece = noun({
   change: ['name', 'design', 'eventId', 'copies'],
   refs: { eventId: to('event', 'clear') },
   order: ['-createdAt'],
+});
+
+/** A target that a piece keeps: later readings do not move it silently. The newest for a balloon and a width counts. */
+export const fixing = noun({
+  name: 'fixing',
+  path: 'fixings',
+  row: z.object({
+    id: idSchema,
+    pieceId: idSchema,
+    modelId: idSchema,
+    /** The width that the piece asks of the balloon. */
+    wantedMm: lengthMmSchema,
+    /** What it is filled to for that, and the strokes or seconds as they were then. */
+    fillMm: lengthMmSchema,
+    dose: doseSchema.nullable(),
+    origin: z.enum(ORIGINS),
+    fixedAt: instantSchema,
+  }),
+  refs: { pieceId: to('piece', 'remove'), modelId: to('model', 'remove') },
+  order: ['-fixedAt'],
 });

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 
 import { changeSchema, makeSchema, type Change, type Make, type MakeInput } from '../noun';
-import { event, piece, stack } from './builds';
+import { event, fixing, piece, stack } from './builds';
 import { check, checkResult, run, study, studyPerson, studyWidth } from './checks';
 import { eyeBalloon, eyeCheck } from './eyes';
 import { hole, holeMeasurement, pump, sizer, sizing } from './gauges';
@@ -36,6 +36,7 @@ export const NOUNS = {
   stack,
   event,
   piece,
+  fixing,
   run,
   check,
   checkResult,
@@ -61,6 +62,7 @@ export const CHANGES = Object.fromEntries(NOUN_NAMES.map((name) => [name, change
 /** A row as it is kept and sent. */
 export type RowOf<N extends NounName> = z.output<Nouns[N]['row']>;
 export type Studio = RowOf<'studio'>;
+export type FixingRecord = RowOf<'fixing'>;
 export type StackRecord = RowOf<'stack'>;
 export type EventRecord = RowOf<'event'>;
 export type TierRecord = RowOf<'tier'>;

@@ -82,7 +82,7 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
       }
       second={
         <>
-          {size ? <TargetCard size={size} basis={basis} shape="classic" /> : null}
+          {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
           <ColoursCard
             design={design}
             basis={basis}

@@ -105,7 +105,7 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
       }
       second={
         <>
-          {size ? <TargetCard size={size} basis={basis} shape="classic" /> : null}
+          {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
           {view ? (
             <LayersCard layers={view.layers} lengths={basis.lengths} hexOf={(layer) => hexOf(view.map[layer]![0]!)} />
           ) : null}

@@ -7,9 +7,11 @@ import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
 import { write } from '@/data/outbox';
-import { useEvents, usePieces, useStudio } from '@/data/records';
+import { useEvents, useFixings, usePieces, useStudio } from '@/data/records';
 import { nowUtc } from '@/device/id';
 import { PieceStill } from '@/parts/PieceStill';
+import { movedIn } from '@/parts/piece/sizeTarget';
+import { useBasis } from '@/parts/piece/useBasis';
 import { useRested } from '@/parts/useRested';
 import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
@@ -22,6 +24,7 @@ import { Words } from '@/ui/Words';
 import { awayText } from '@/wording/day';
 import { conditionsText, openingProblem, STATE_WORDS, whenAndWhere } from '@/wording/events';
 import { FORM_WORDS } from '@/wording/pieces';
+import { counted } from '@/wording/trade';
 
 import { copyOfEvent } from '@/parts/piece/copies';
 import { EventDetails } from './EventDetails';
@@ -76,6 +79,12 @@ function Shown({ event: stored, pieces, studio }: { event: EventRecord; pieces: 
     write({ remove: 'event', id });
     router.replace('/builds');
   };
+  const basis = useBasis(id);
+  const fixingsOf = useFixings();
+  const noteOf = (pieceId: string, { form }: PieceRecord['design']) => {
+    const moved = basis && fixingsOf ? movedIn(fixingsOf(pieceId), basis).length : 0;
+    return moved === 0 ? FORM_WORDS[form].title : `${FORM_WORDS[form].title} · ${counted(moved, 'fixed target')} moved`;
+  };
   const problem = openingProblem(event, now);
   const { opensAt, client } = event;
   return (
@@ -114,7 +123,7 @@ function Shown({ event: stored, pieces, studio }: { event: EventRecord; pieces: 
               key={pieceId}
               href={`/builds/${pieceId}`}
               title={copies > 1 ? `${copies} × ${name}` : name}
-              note={FORM_WORDS[design.form].title}
+              note={noteOf(pieceId, design)}
             >
               <PieceStill id={pieceId} design={design} size={56} />
             </RowLink>

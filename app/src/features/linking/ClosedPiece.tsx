@@ -110,7 +110,7 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
       }
       second={
         <>
-          {size ? <TargetCard size={size} basis={basis} /> : null}
+          {size ? <TargetCard piece={piece} size={size} basis={basis} /> : null}
           {view && at !== null && pulled ? (
             <PullCard
               offMm={offMm}

@@ -31,7 +31,7 @@ export function HangingCards(props: HangingCardsProps) {
   const size = sizes?.find(({ key }) => key === (chosen ?? 'part-1'));
   return (
     <>
-      {size ? <TargetCard size={size} basis={basis} /> : null}
+      {size ? <TargetCard piece={piece} size={size} basis={basis} /> : null}
       {sizes ? <SizesCard sizes={sizes} basis={basis} chosen={size?.key ?? null} onChoose={onChoose} /> : null}
       <RepeatCard
         title="Made of"

@@ -132,7 +132,7 @@ export function RingPiece(shown: ShownPiece<DesignOf<'ring'>>) {
       }
       second={
         <>
-          {size ? <TargetCard size={size} basis={basis} /> : null}
+          {size ? <TargetCard piece={piece} size={size} basis={basis} /> : null}
           <RepeatCard
             title="Rings, from the lowest up"
             more="Set a ring on top"

@@ -1,9 +1,10 @@
-import { circumferenceMm, type TargetCaution } from '@leggero/core';
+import type { PieceRecord } from '@leggero/contract';
+import { circumferenceMm } from '@leggero/core';
 import { View } from 'react-native';
 
+import { useFixings } from '@/data/records';
 import { useTrade } from '@/data/trade';
 import { bestHole } from '@/views/holes';
-import { viewModel } from '@/views/modelView';
 import { Card } from '@/ui/Card';
 import { LengthFigure } from '../LengthFigure';
 import { Tool } from '@/ui/Tool';
@@ -11,10 +12,13 @@ import { Words } from '@/ui/Words';
 import { doseText, doseUnit, ORIGIN_WORDS } from '@/wording/trade';
 
 import type { PieceSize } from './sizes';
-import { modelOf, nominalOf } from './material';
+import { nominalOf } from './material';
+import { FixedTarget } from './FixedTarget';
+import { fixingOf, targetFor } from './sizeTarget';
 import type { PieceBasis } from './useBasis';
 
 interface TargetCardProps {
+  piece: PieceRecord;
   size: PieceSize;
   basis: PieceBasis;
   /** Linked work closes only with round bodies; layers of a column bear a little more. */
@@ -22,16 +26,17 @@ interface TargetCardProps {
 }
 
 /** What one size is filled to, and how to hit it. */
-export function TargetCard({ size, basis, shape = 'linked' }: TargetCardProps) {
+export function TargetCard({ piece, size, basis, shape = 'linked' }: TargetCardProps) {
   const trade = useTrade();
   const { lengths, sizers } = basis;
   const { toleranceMm } = size;
   const nominalMm = nominalOf(size.part, basis);
   const found = targetFor(size, basis);
   // Another room or some hours make it another width than the one wanted where it is shown.
-  const widthMm = basis.venue && found ? found.fillMm : size.widthMm;
+  const fixed = fixingOf(size, useFixings()?.(piece.id) ?? []);
+  const widthMm = fixed?.fillMm ?? (basis.venue && found ? found.fillMm : size.widthMm);
   const hole = bestHole(sizers, { targetMm: widthMm, toleranceMm, nominalMm }, trade);
-  const dose = found?.dose ?? null;
+  const dose = fixed ? fixed.dose : (found?.dose ?? null);
   const kind = found?.kind ?? 'hand';
   return (
     <Card title={size.title}>
@@ -72,6 +77,7 @@ export function TargetCard({ size, basis, shape = 'linked' }: TargetCardProps) {
           note={lengths.unit === 'in' ? 'inches' : 'cm'}
         />
       </View>
+      {found ? <FixedTarget piece={piece} size={size} fixed={fixed} now={found} basis={basis} /> : null}
       {found?.heldMm ? (
         <Words look="error" role="alert" className="mt-2">
           {`This balloon is held at ${lengths.text(found.heldMm)}: wider it is no longer round, and the piece ` +
@@ -85,50 +91,4 @@ export function TargetCard({ size, basis, shape = 'linked' }: TargetCardProps) {
       ) : null}
     </Card>
   );
-}
-
-interface Found {
-  origin: keyof typeof ORIGIN_WORDS;
-  dose: number | null;
-  kind: 'hand' | 'timed' | 'twin';
-  /** What it is filled to where it is made, mm. */
-  fillMm: number;
-  /** Where its own limits hold it below what the piece wants, mm. */
-  heldMm: number | null;
-  cautions: TargetCaution[];
-}
-
-/** The size as a target of its balloon, the balloon's own limits held; of a pair those of both. */
-function targetFor(size: PieceSize, basis: PieceBasis): Found | null {
-  const model = modelOf(size.part, basis);
-  if (!model) return null;
-  const { knowledge, studio, venue } = basis;
-  const { governingMm } = viewModel({ model, knowledge, studio, tiers: [] });
-  const fraction = size.widthMm / governingMm;
-  const { key: id, title: name } = size;
-  const tier = {
-    id,
-    name,
-    fraction,
-    leastFraction: fraction,
-    mostFraction: fraction,
-    // Linked work asks for round bodies: an oval turns the next one.
-    shape: 'round' as const,
-    purpose: '',
-    position: 0,
-  };
-  const view = viewModel({ model, knowledge, studio, tiers: [tier], venue });
-  const target = view.targets[0]?.target;
-  if (!target) return null;
-  const { widthMm: fillMm, showing, origin, dose, cautions } = target;
-  const shownMm = venue ? showing.widthMm : fillMm;
-  return {
-    origin,
-    dose: dose?.dose ?? null,
-    kind: view.curve?.inflator ?? 'hand',
-    fillMm,
-    // A fill on a step may be shown half a step narrower than was asked.
-    heldMm: shownMm < size.widthMm - studio.stepMm * (venue ? 0.75 : 0.5) ? fillMm : null,
-    cautions,
-  };
 }

@@ -1,4 +1,5 @@
 import { EVENT_STATES, type PieceDesign, type StackRecord } from '@leggero/contract';
+import { ORIGINS } from '@leggero/core';
 import { sql } from 'drizzle-orm';
 import {
   boolean,
@@ -14,7 +15,8 @@ import {
   varchar,
 } from 'drizzle-orm/mysql-core';
 
-import { demo, document, id, instant, lengthMm } from './columns';
+import { demo, document, dose, id, instant, lengthMm, owned } from './columns';
+import { models } from './shelf';
 import { studioId } from './studio';
 
 const tempC = (name: string) => decimal(name, { precision: 5, scale: 2, mode: 'number' });
@@ -79,5 +81,25 @@ export const pieces = mysqlTable(
     unique('pieces_scope').on(t.id, t.studioId),
     index('pieces_list').on(t.studioId, t.createdAt),
     check('pieces_design', sql`json_valid(design)`),
+  ],
+);
+
+export const fixings = mysqlTable(
+  'fixings',
+  {
+    id: id(),
+    studioId: studioId(),
+    pieceId: char('piece_id', { length: 36 }).notNull(),
+    modelId: char('model_id', { length: 36 }).notNull(),
+    wantedMm: lengthMm('wanted_mm').notNull(),
+    fillMm: lengthMm('fill_mm').notNull(),
+    dose: dose('dose'),
+    origin: mysqlEnum('origin', ORIGINS).notNull(),
+    fixedAt: instant('fixed_at').notNull(),
+  },
+  (t) => [
+    owned('fixings_piece', [t.pieceId, t.studioId], [pieces.id, pieces.studioId], 'cascade'),
+    owned('fixings_model', [t.modelId, t.studioId], [models.id, models.studioId], 'cascade'),
+    index('fixings_list').on(t.studioId, t.fixedAt),
   ],
 );
