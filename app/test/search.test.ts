@@ -2,7 +2,7 @@ import { readdirSync } from 'node:fs';
 import path from 'node:path';
 
 import type { ModelRecord, PieceRecord, PumpRecord, SizerRecord } from '@leggero/contract';
-import { MODEL_DEFAULTS } from '@leggero/contract';
+import { EVENT_DEFAULTS, MODEL_DEFAULTS } from '@leggero/contract';
 
 import { searchOver, wordsOf, type Findable, type Hit } from '@/wording/search';
 import { PAGES } from '@/wording/pages';
@@ -44,6 +44,13 @@ const STUDIO: Findable = {
     { id: 'twin', name: 'Gale', kind: 'twin' },
   ] as unknown as PumpRecord[],
   studies: [],
+  events: [
+    {
+      ...EVENT_DEFAULTS,
+      ...{ id: '00000000-0000-4000-8000-000000009901', name: 'Harbour opening', client: 'Quayside Trust' },
+      ...{ daysStanding: 1, createdAt: '2026-11-20T10:00:00.000Z', demo: false },
+    },
+  ],
   pieces: [
     { id: 'kelp', name: 'Kelp between the tanks', design: { form: 'swag', repeat: [] } },
     { id: 'columns', name: 'A pair of quads', design: { form: 'ring', rings: [] } },
@@ -79,6 +86,7 @@ describe('the search finds', () => {
     ['inflator', 'pump', 'hand'],
     ['festoon', 'piece', 'kelp'],
     ['backdrop', 'piece', 'jelly'],
+    ['quayside', 'event', '00000000-0000-4000-8000-000000009901'],
     ['cluster of four', 'piece', 'columns'],
     ['duplet', 'page', '/shelf/pair'],
     ['double stuffing', 'page', '/shelf/pair'],
@@ -114,9 +122,13 @@ describe('the search finds', () => {
 });
 
 describe('the search finds nothing', () => {
-  it.each(['', '   ', '🎈', '¿?', 'of the', "'; --", 'xyzzy', 'fennimore xyzzy'])('for %j', async (text) => {
+  it.each(['🎈', '¿?', 'of the', "'; --", 'xyzzy', 'fennimore xyzzy'])('for %j', async (text) => {
     expect(await found(text)).toEqual([]);
   });
+});
+
+it.each(['', '   '])('before anything is sought it knows every page: %j', async (text) => {
+  expect((await found(text)).map(({ href }) => href)).toEqual(PAGES.map(({ href }) => href));
 });
 
 it('takes what looks like a command for words', async () => {

@@ -23,7 +23,7 @@ describe('the search page', () => {
   it('lists every page before anything is typed', async () => {
     show(<SearchPage />);
     await field();
-    expect(titles()).toEqual(['Pages and tools']);
+    await waitFor(() => expect(titles()).toEqual(['Pages and tools']));
     expect(found().getByRole('link', { name: /Make a sizer/ })).toBeTruthy();
   });
 

@@ -1,6 +1,7 @@
 import { isWidthKind } from '@leggero/core';
 import type { Href } from 'expo-router';
 import type { LucideIcon } from 'lucide-react-native';
+import CalendarDays from 'lucide-react-native/icons/calendar-days';
 import ClipboardList from 'lucide-react-native/icons/clipboard-list';
 import Ruler from 'lucide-react-native/icons/ruler';
 import Wind from 'lucide-react-native/icons/wind';
@@ -19,7 +20,7 @@ import { PLACE_ICONS } from './placeIcons';
 const SIZE = 44;
 /** A page looks like the place it belongs to; one of no place like the shelf. */
 const OF_PLACE: Readonly<Record<string, LucideIcon>> = PLACE_ICONS;
-const ICONS = { sizer: Ruler, pump: Wind, study: ClipboardList };
+const ICONS = { sizer: Ruler, pump: Wind, study: ClipboardList, event: CalendarDays };
 /** Something that was found: a small picture of it, its name, what it is. */
 export function HitRow({ hit }: { hit: Hit }) {
   return (

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 
-import { useModels, usePieces, usePumps, useShelf, useSizers, useStudies, useStudio } from '@/data/records';
+import { useEvents, useModels, usePieces, usePumps, useShelf, useSizers, useStudies, useStudio } from '@/data/records';
 import type { Search } from '@/wording/search';
 
 /** The search over everything, made anew as records change; undefined until it is made, of code that comes for it. */
@@ -12,18 +12,19 @@ export function useSearch(): Search | undefined {
   const pumps = usePumps().data;
   const studies = useStudies().data;
   const pieces = usePieces().data;
+  const events = useEvents().data;
   const unit = useStudio().data?.unit;
   const [search, setSearch] = useState<Search>();
   useEffect(() => {
-    if (!models || !sizers || !pumps || !studies || !pieces || !unit) return undefined;
+    if (!models || !sizers || !pumps || !studies || !pieces || !events || !unit) return undefined;
     let current = true;
     void import('@/wording/search')
-      .then(({ searchOver }) => searchOver({ models, sizers, pumps, studies, pieces }, unit))
+      .then(({ searchOver }) => searchOver({ models, sizers, pumps, studies, pieces, events }, unit))
       .then((made) => current && setSearch(() => made));
     return () => {
       current = false;
     };
-  }, [models, sizers, pumps, studies, pieces, unit]);
+  }, [models, sizers, pumps, studies, pieces, events, unit]);
   return search;
 }
 

@@ -1,10 +1,12 @@
-import type { ModelRecord, PieceRecord, PumpRecord, SizerRecord, StudyRecord } from '@leggero/contract';
+import type { EventRecord, ModelRecord, PieceRecord, PumpRecord, SizerRecord, StudyRecord } from '@leggero/contract';
 import { isWidthKind, MM_PER_INCH, parseLength, type LengthUnit } from '@leggero/core';
 import MiniSearch from 'minisearch';
 
 import { modelName } from '@/views/modelView';
 
-import { BALLOON_TOOLS, ONE_SIZER_TOOLS, pageHit, PAGES, PUMP_TOOLS, type ThingTool } from './pages';
+import { BALLOON_TOOLS, ONE_SIZER_TOOLS, PUMP_TOOLS, type ThingTool } from './thingTools';
+import { pageHit, PAGES } from './pages';
+import { momentText } from './day';
 import { FORM_WORDS } from './pieces';
 import { SYNONYMS } from './synonyms';
 import { counted, DECOR_WORDS, FINISH_WORDS, INFLATOR_WORDS, KIND_WORDS } from './trade';
@@ -16,13 +18,14 @@ export interface Findable {
   pumps: readonly PumpRecord[];
   studies: readonly StudyRecord[];
   pieces: readonly PieceRecord[];
+  events: readonly EventRecord[];
 }
 
 /** Something that was found, with the record it is about. */
 export type Hit = { id: string; href: string; title: string; note: string } & (
   | { kind: 'balloon'; model: ModelRecord }
   | { kind: 'sizer'; sizer: SizerRecord }
-  | { kind: 'pump' | 'study' | 'page' }
+  | { kind: 'pump' | 'study' | 'event' | 'page' }
   // What can be done, and with what; of nothing yet where only a width is named.
   | { kind: 'tool'; of: Hit | null }
   | { kind: 'piece'; piece: PieceRecord }
@@ -85,7 +88,7 @@ function alsoCalled(text: string): string {
     .join(' ');
 }
 
-function entriesOf({ models, sizers, pumps, studies, pieces }: Findable): Entry[] {
+function entriesOf({ models, sizers, pumps, studies, pieces, events }: Findable): Entry[] {
   return [
     ...models.map((model): Entry => {
       const { id, colourName, finish, kind, decor, outerId, nominalMm } = model;
@@ -140,11 +143,20 @@ function entriesOf({ models, sizers, pumps, studies, pieces }: Findable): Entry[
         words: `${title} ${note}`,
       };
     }),
+    ...events.map(({ id, name, client, place, opensAt }): Entry => {
+      const note = [opensAt === null ? 'event' : momentText(opensAt), place].filter((part) => part !== '').join(' · ');
+      return {
+        hit: { kind: 'event', id, href: `/builds/events/${id}`, title: name, note },
+        words: `${client} event build job`,
+      };
+    }),
     ...PAGES.map((page): Entry => ({ hit: pageHit(page), words: page.called })),
   ];
 }
 
-/** Answers what a text finds, the best first; nothing for a text without words. */
+const ALL_PAGES = PAGES.map(pageHit);
+
+/** Answers what a text finds, the best first: every page before anything is sought, nothing for a text without words. */
 export type Search = (text: string) => Hit[];
 
 /**
@@ -181,6 +193,7 @@ export async function searchOver(records: Findable, unit: LengthUnit): Promise<S
   );
   const found = (words: readonly string[]) => index.search(words.join(' ')).map(({ id }) => entries[Number(id)]!.hit);
   return (text) => {
+    if (text.trim() === '') return ALL_PAGES;
     const words = wordsOf(text);
     if (words.length === 0) return [];
     const tools = toolHits(words, found, entries);

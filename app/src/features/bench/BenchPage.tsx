@@ -22,6 +22,7 @@ import { needText } from '@/wording/calibration';
 import { capital, listed } from '@/wording/trade';
 
 import { LineUp } from './LineUp';
+import { NextEvent } from './NextEvent';
 
 /** Today's bench: what is worth calibrating first, and why. */
 export function BenchPage() {
@@ -74,6 +75,7 @@ function Shown({ knowledge, tiers, studio }: ShownProps) {
       <SearchLink />
       <View className={wide ? 'flex-row items-start gap-5' : 'gap-3'}>
         <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+          <NextEvent />
           <FirstStepsCard />
           <Words look="heading" level={2}>
             Worth calibrating first

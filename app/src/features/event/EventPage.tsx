@@ -97,7 +97,7 @@ function Shown({ event: stored, pieces, studio }: { event: EventRecord; pieces: 
       <View role="status">
         <Words look="strong">
           {[opensAt === null ? null : `Opens ${awayText(opensAt, now)}`, client || null].filter(Boolean).join(' · ') ||
-            'Give it a day, and the Bench counts down to it'}
+            'Give it a day, and the Bench shows how far off it is'}
         </Words>
         <Words look="quiet">{conditionsText(event, event.workroomTempC ?? studio.workroomTempC)}</Words>
       </View>

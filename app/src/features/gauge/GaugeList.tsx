@@ -11,7 +11,7 @@ import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
 import { Empty, Failed, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
-import { GAUGE_TOOLS, SIZER_TOOLS } from '@/wording/pages';
+import { GAUGE_TOOLS, SIZER_TOOLS } from '@/wording/gaugeTools';
 import { counted, INFLATOR_WORDS } from '@/wording/trade';
 
 import { HoleRow } from '@/parts/HoleRow';

@@ -2,7 +2,7 @@ import type { ModelDetail } from '@leggero/contract';
 import { View } from 'react-native';
 
 import { RowLink } from '@/ui/RowLink';
-import { BALLOON_TOOLS } from '@/wording/pages';
+import { BALLOON_TOOLS } from '@/wording/thingTools';
 import { DECOR_WORDS, FINISH_WORDS } from '@/wording/trade';
 
 /** What else there is to know of a balloon: how it is stuffed or what it pairs with, its finish, its likes. */

@@ -13,7 +13,6 @@ import { useArrows } from '@/ui/useArrows';
 import { useKeys } from '@/ui/useKeys';
 import { Words } from '@/ui/Words';
 import type { Hit } from '@/wording/search';
-import { pageHit, PAGES } from '@/wording/pages';
 
 const GROUPS: Record<Hit['kind'], string> = {
   tool: 'What you can do',
@@ -21,7 +20,8 @@ const GROUPS: Record<Hit['kind'], string> = {
   sizer: 'Gauges',
   pump: 'Gauges',
   study: 'Gauges',
-  piece: 'Pieces',
+  event: 'Events and pieces',
+  piece: 'Events and pieces',
   page: 'Pages and tools',
 };
 /** Of one group, before more are asked for. */
@@ -47,7 +47,7 @@ export function SearchPage() {
   }, [sought, q]);
 
   const typed = sought.trim() !== '';
-  const hits = typed ? search?.(sought) : ALL_PAGES;
+  const hits = search?.(sought);
   const openFirst = () => {
     const first = typed ? hits?.[0] : undefined;
     if (!first) return;
@@ -80,8 +80,6 @@ export function SearchPage() {
     </Page>
   );
 }
-
-const ALL_PAGES = PAGES.map(pageHit);
 
 /** By group, in the order of the best of each. */
 function groupsOf(hits: readonly Hit[]): [string, Hit[]][] {

@@ -9,7 +9,7 @@ import { Button } from '@/ui/Button';
 import { Field, Labelled } from '@/ui/Field';
 import { ToggleChips } from '@/ui/PickChips';
 import { RowLink } from '@/ui/RowLink';
-import { SIZER_TOOLS } from '@/wording/pages';
+import { SIZER_TOOLS } from '@/wording/gaugeTools';
 import { counted } from '@/wording/trade';
 
 import type { StepProps } from './StartPage';

@@ -5,11 +5,13 @@ import { View } from 'react-native';
 import { bestHole } from '@/views/holes';
 import { newId, nowUtc } from '@/device/id';
 import { write } from '@/data/outbox';
+import { useFixings } from '@/data/records';
 import { useTrade } from '@/data/trade';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 
+import { fillOf } from './sizeTarget';
 import type { PieceSize } from './sizes';
 import { modelOf, nominalOf } from './material';
 import type { PieceBasis } from './useBasis';
@@ -26,6 +28,7 @@ const MOST_IN_CHECK = 1000;
 /** Every balloon of a piece is checked, not a sample: a run with one part for each size. */
 export function CheckCard({ piece, sizes, basis }: CheckCardProps) {
   const trade = useTrade();
+  const fixings = useFixings()?.(piece.id) ?? [];
   const known = sizes.filter(({ part, count }) => modelOf(part, basis) && count > 0);
   const inOrder = [...piece.checks].sort(
     (a, b) => a.startedAt.localeCompare(b.startedAt) || (a.place ?? 0) - (b.place ?? 0),
@@ -36,10 +39,12 @@ export function CheckCard({ piece, sizes, basis }: CheckCardProps) {
     const startedAt = nowUtc();
     const runId = newId();
     const checks = known.map((size, place) => {
+      // Checked where it is made, before the venue and the hours change it.
+      const targetMm = fillOf(size, fixings, basis);
       const hole = bestHole(
         basis.sizers,
         {
-          targetMm: size.widthMm,
+          targetMm,
           toleranceMm: size.toleranceMm,
           nominalMm: nominalOf(size.part, basis),
         },
@@ -52,7 +57,7 @@ export function CheckCard({ piece, sizes, basis }: CheckCardProps) {
           id: newId(),
           modelId: size.part.modelId!,
           tierName: size.title,
-          targetMm: size.widthMm,
+          targetMm,
           toleranceMm: size.toleranceMm,
           size: Math.min(MOST_IN_CHECK, size.count),
           holeId,

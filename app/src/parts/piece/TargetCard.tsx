@@ -14,7 +14,7 @@ import { doseText, doseUnit, ORIGIN_WORDS } from '@/wording/trade';
 import type { PieceSize } from './sizes';
 import { nominalOf } from './material';
 import { FixedTarget } from './FixedTarget';
-import { fixingOf, targetFor } from './sizeTarget';
+import { fillOf, fixingOf, targetFor } from './sizeTarget';
 import type { PieceBasis } from './useBasis';
 
 interface TargetCardProps {
@@ -33,8 +33,9 @@ export function TargetCard({ piece, size, basis, shape = 'linked' }: TargetCardP
   const nominalMm = nominalOf(size.part, basis);
   const found = targetFor(size, basis);
   // Another room or some hours make it another width than the one wanted where it is shown.
-  const fixed = fixingOf(size, useFixings()?.(piece.id) ?? []);
-  const widthMm = fixed?.fillMm ?? (basis.venue && found ? found.fillMm : size.widthMm);
+  const fixings = useFixings()?.(piece.id) ?? [];
+  const fixed = fixingOf(size, fixings);
+  const widthMm = fillOf(size, fixings, basis);
   const hole = bestHole(sizers, { targetMm: widthMm, toleranceMm, nominalMm }, trade);
   const dose = fixed ? fixed.dose : (found?.dose ?? null);
   const kind = found?.kind ?? 'hand';

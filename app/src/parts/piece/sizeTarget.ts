@@ -70,6 +70,17 @@ export function fixingOf(
   return fixings.find(({ modelId, wantedMm }) => modelId === part.modelId && Math.abs(wantedMm - widthMm) < ALIKE_MM);
 }
 
+/** What a size is filled to where it is made, mm: as it is fixed, as its event's rooms and hours want it, or as drawn. */
+export function fillOf(
+  size: Pick<PieceSize, 'key' | 'title' | 'part' | 'widthMm'>,
+  fixings: readonly FixingRecord[],
+  basis: TargetBasis,
+): number {
+  const fixed = fixingOf(size, fixings);
+  if (fixed) return fixed.fillMm;
+  return (basis.venue && targetFor(size, basis)?.fillMm) || size.widthMm;
+}
+
 /** Whether readings, or conditions, have moved a target since it was fixed: by half a step, or in its dose. */
 export function hasMoved(
   fixing: Pick<FixingRecord, 'fillMm' | 'dose'>,

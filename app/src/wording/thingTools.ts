@@ -1,0 +1,59 @@
+/** What can be done with one thing, as its pages offer it. */
+export interface ThingTool {
+  title: string;
+  /** The words that ask for it. */
+  called: string;
+  hrefOf: (id: string) => string;
+}
+
+/** With a balloon that has a width. */
+export const BALLOON_TOOLS = {
+  check: { title: 'Check a batch', called: 'check checking batch sample control', hrefOf: (id) => `/shelf/${id}` },
+  read: {
+    title: 'Add a reading',
+    called: 'add reading readings calibrate calibration measure',
+    hrefOf: (id) => `/shelf/${id}/reading`,
+  },
+  hold: {
+    title: 'Test how long it holds',
+    called: 'hold holds holding last lasts float overnight deflate deflating',
+    hrefOf: (id) => `/shelf/${id}/hold`,
+  },
+  stuff: { title: 'Stuff it', called: 'stuff stuffing pair double inside', hrefOf: (id) => `/shelf/pair?outer=${id}` },
+  compare: {
+    title: 'Compare it',
+    called: 'compare comparing substitute replace instead',
+    hrefOf: (id) => `/shelf/compare?a=${id}`,
+  },
+  translate: {
+    title: 'Translate a recipe for it',
+    called: 'translate convert recipe',
+    hrefOf: (id) => `/gauges/translate?model=${id}`,
+  },
+  print: { title: 'Print its targets', called: 'print sheet pdf paper', hrefOf: (id) => `/shelf/sheet?model=${id}` },
+  finish: { title: 'Colour and shine', called: 'colour color shine pale', hrefOf: (id) => `/shelf/${id}/finish` },
+  change: {
+    title: 'Change its details',
+    called: 'change edit rename delete remove',
+    hrefOf: (id) => `/shelf/${id}/edit`,
+  },
+} as const satisfies Record<string, ThingTool>;
+
+/** With a sizer. */
+export const ONE_SIZER_TOOLS = {
+  check: { title: 'Check this sizer', called: 'check checking measure', hrefOf: (id) => `/gauges/sizers/${id}/check` },
+  squeeze: {
+    title: 'Learn its squeeze',
+    called: 'learn squeeze soft',
+    hrefOf: (id) => `/gauges/sizers/${id}/squeeze`,
+  },
+} as const satisfies Record<string, ThingTool>;
+
+/** With a pump. */
+export const PUMP_TOOLS = {
+  translate: {
+    title: 'Translate its doses',
+    called: 'translate convert recipe strokes',
+    hrefOf: (id) => `/gauges/translate?from=${id}`,
+  },
+} as const satisfies Record<string, ThingTool>;
