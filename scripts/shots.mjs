@@ -20,7 +20,6 @@ await run(async () => {
   const eleven = models.find(({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279);
   const fresh = models.find(({ line, nominalMm }) => line === 'Fennimore Mirror' && Math.round(nominalMm) === 279);
   const [check] = (await (await fetch(`${url}/api/models/${eleven.id}`)).json()).checks;
-  const ofKind = (wanted) => models.find(({ kind }) => kind === wanted).id;
   const pieces = await (await fetch(`${url}/api/pieces`)).json();
   const pieceOf = (form) => pieces.find(({ design }) => design.form === form).id;
   const [owner] = await (await fetch(`${url}/api/people`)).json();
@@ -35,17 +34,17 @@ await run(async () => {
     ['reading-phone', `/shelf/${fresh.id}/reading`, PHONE],
     ['check-phone', `${model}/check/${half}`, PHONE],
     ['basket-phone', `/builds/${pieceOf('basket')}`, PHONE],
-    ['hold-phone', `${model}/hold`, PHONE],
     ['builds-phone', '/builds', PHONE],
     ['gauges-phone', '/gauges', PHONE],
     ['model-wide', `${model}?temp=33&alt=0&hours=12&wraps=2`, WIDE],
-    ['search-phone', '/search?q=satin%20blue', PHONE],
     ['holes-wide', '/gauges/holes', WIDE],
     ['make-wide', '/gauges/make', WIDE],
     ['eye-phone', `/gauges/eye/${eyeCheck.id}`, PHONE],
     ['pair-wide', '/shelf/pair', WIDE],
     ['numbers-phone', '/studio/numbers?of=shape', PHONE],
-    ['modelling-phone', `/shelf/${ofKind('modelling')}?for=shapes`, PHONE],
+    ['event-wide', `/builds/events/${pieces[0].eventId}`, WIDE],
+    ['column-phone', `/builds/${pieceOf('column')}`, PHONE],
+    ['taper-wide', `/builds/${pieceOf('taper')}`, WIDE],
     ['curtain-wide', `/builds/${pieceOf('curtain')}`, WIDE],
   ];
   mkdirSync(FOLDER, { recursive: true });

@@ -93,7 +93,7 @@ function Shown({ event: stored, pieces, studio }: { event: EventRecord; pieces: 
       subtitle={whenAndWhere(event) || 'Not dated yet'}
       back={wide ? undefined : '/builds'}
     >
-      <EventPicture pieces={pieces} ceilingMm={event.ceilingMm} text={lengths.long} height={wide ? 360 : 280} />
+      <EventPicture pieces={pieces} ceilingMm={event.ceilingMm} text={lengths.long} most={wide ? 380 : 280} />
       <View role="status">
         <Words look="strong">
           {[opensAt === null ? null : `Opens ${awayText(opensAt, now)}`, client || null].filter(Boolean).join(' · ') ||

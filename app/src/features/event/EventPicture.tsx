@@ -14,7 +14,8 @@ interface EventPictureProps {
   pieces: readonly PieceRecord[];
   ceilingMm: number | null;
   text: (mm: number) => string;
-  height: number;
+  /** As high as it may be, px. */
+  most: number;
 }
 
 /** A piece where it stands among the others: of several of one, half to the left and half to the right. */
@@ -24,27 +25,29 @@ interface Standing {
 }
 
 /** Between neighbours, and at the ends, mm. */
-const APART_MM = 300;
+const APART_MM = 180;
 const PERSON_WIDE_MM = 430;
 /** Below the floor, for names; above the highest, px. */
 const FOOT_PX = 46;
 const HEAD_PX = 22;
 /** No piece narrower than its name, px. */
-const LEAST_PX = 72;
-/** The share of its height that a wide row may be shrunk to. */
-const LEAST_SHRUNK = 0.7;
+const LEAST_PX = 64;
+/** The share of its height that a wide row may be shrunk to so that it is seen at once: on a phone it is drawn along. */
+const LEAST_SHRUNK = { phone: 0.75, wide: 0.5 };
+const WIDE_PX = 600;
+const SHRINK = 0.98;
 /** Copies of one piece that are drawn. */
 const MOST_COPIES = 4;
 /** Until a piece is drawn it takes so much room, mm. */
 const UNDRAWN: Omit<DrawnStill, 'picture'> = { wideMm: 600, highMm: 600, footMm: 0 };
 
 /** The pieces of an event side by side to one scale, someone among them, below the ceiling. A tap opens one. */
-export function EventPicture({ pieces, ceilingMm, text, height }: EventPictureProps) {
+export function EventPicture({ pieces, ceilingMm, text, most }: EventPictureProps) {
   const palette = usePalette();
   const [width, setWidth] = useState(0);
   const [sizes, setSizes] = useState<ReadonlyMap<string, DrawnStill>>(new Map());
   const sizeOf = (piece: PieceRecord) => sizes.get(piece.id) ?? UNDRAWN;
-  const { placed, wide, scale, personAt } = arranged(pieces, sizeOf, { width, height, ceilingMm });
+  const { placed, wide, scale, personAt, height } = arranged(pieces, sizeOf, { width, most, ceilingMm });
   const floor = height - FOOT_PX;
   return (
     <View
@@ -105,17 +108,23 @@ export function EventPicture({ pieces, ceilingMm, text, height }: EventPicturePr
 function arranged(
   pieces: readonly PieceRecord[],
   sizeOf: (piece: PieceRecord) => Omit<DrawnStill, 'picture'>,
-  { width, height, ceilingMm }: { width: number; height: number; ceilingMm: number | null },
+  { width, most, ceilingMm }: { width: number; most: number; ceilingMm: number | null },
 ) {
   const row = inARow(pieces);
   const tops = pieces.map(sizeOf).map(({ footMm, highMm }) => footMm + highMm);
-  const high = (height - FOOT_PX - HEAD_PX) / Math.max(PERSON_MM, ceilingMm ?? 0, ...tops);
-  const wideMm = row.reduce((sum, { piece }) => sum + sizeOf(piece).wideMm + APART_MM, PERSON_WIDE_MM + APART_MM);
+  const topMm = Math.max(PERSON_MM, ceilingMm ?? 0, ...tops);
+  const high = (most - FOOT_PX - HEAD_PX) / topMm;
+  const roomsAt = (scale: number) =>
+    row.map(({ piece }) => Math.max(LEAST_PX, (sizeOf(piece).wideMm + APART_MM) * scale));
+  const neededAt = (scale: number) =>
+    roomsAt(scale).reduce((sum, room) => sum + room, (PERSON_WIDE_MM + APART_MM) * scale);
   // A little smaller all of it is seen at once; much smaller nothing would be seen.
-  const scale = Math.min(high, Math.max(LEAST_SHRUNK * high, width / wideMm));
-  const rooms = row.map(({ piece }) => Math.max(LEAST_PX, (sizeOf(piece).wideMm + APART_MM) * scale));
+  const least = LEAST_SHRUNK[width < WIDE_PX ? 'phone' : 'wide'] * high;
+  let scale = high;
+  while (scale > least && neededAt(scale) > width) scale *= SHRINK;
+  const rooms = roomsAt(scale);
   const personPx = (PERSON_WIDE_MM + APART_MM) * scale;
-  const needed = rooms.reduce((sum, room) => sum + room, personPx);
+  const needed = neededAt(scale);
   const wide = Math.max(width, needed);
   // What is left is shared, so that the row stands in the middle.
   const spare = (wide - needed) / (row.length + 1);
@@ -127,7 +136,7 @@ function arranged(
   });
   const placed = row.map((standing, i) => ({ ...standing, left: lefts[i]!, room: rooms[i]! + spare }));
   const personAt = (lefts[before] ?? wide / 2 + (personPx + spare) / 2) - (personPx + spare) / 2;
-  return { placed, wide, scale, personAt };
+  return { placed, wide, scale, personAt, height: topMm * scale + FOOT_PX + HEAD_PX };
 }
 
 /** Of two columns one stands at either end. */
