@@ -70,6 +70,9 @@ describe('a new event', () => {
     expect(screen.getByText(/^It opened .* ago and is still planned: is it up\?$/)).toBeTruthy();
     fireEvent.change(screen.getByLabelText('Opens'), { target: { value: '2037-12-05T10:00' } });
     expect(screen.queryByText(/^It opened/)).toBeNull();
+    // A year typed digit by digit is none yet.
+    fireEvent.change(screen.getByLabelText('Opens'), { target: { value: '0002-12-05T10:00' } });
+    expect(screen.getByText('A day from 1900 to 2199.')).toBeTruthy();
     await click('Plan it');
     const opensAt = new Date('2037-12-05T10:00').toISOString();
     expect(lastDone()).toMatchObject({ put: 'event', row: { name: 'Low Tide', opensAt, state: 'planned' } });
@@ -98,6 +101,9 @@ describe('an event', () => {
     expect(screen.getByText('A name of 1 to 80 characters.')).toBeTruthy();
     await new Promise((resolve) => setTimeout(resolve, 500));
     expect(done()).toEqual([]);
+    // What else is changed meanwhile is kept, and alone.
+    await click('Up', 'radio');
+    await waitFor(() => expect(lastDone()).toEqual({ change: 'event', id: EVENT_ID, by: { state: 'up' } }));
     await userEvent.type(name, 'Spring tide');
     await waitFor(() =>
       expect(lastDone()).toMatchObject({ change: 'event', id: EVENT_ID, by: { name: 'Spring tide' } }),

@@ -304,6 +304,13 @@ describe('a column', () => {
     );
   });
 
+  it('finds the size under a topper that larger balloons would let fall through', () => {
+    const topper = { kind: 'balloon', widthMm: 150 } as const;
+    const sixes: ColumnAsked = { ...column, count: 6, layers: 9, widthMm: 60, open: 'height', topper };
+    const { heightMm } = value(solveColumn({ column: sixes, stepMm }));
+    expect(value(solveColumn({ column: { ...sixes, open: 'size', heightMm }, stepMm })).exactMm).toBeCloseTo(60, 3);
+  });
+
   it('takes the whole number of layers that is nearest', () => {
     const { layers, offMm } = value(solveColumn({ column, stepMm }));
     for (const other of [layers - 1, layers + 1]) {

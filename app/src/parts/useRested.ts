@@ -5,7 +5,7 @@ const REST_MS = 400;
 
 /**
  * A record as it is being changed: the page follows at once, what was changed is kept once the hand rests, and when the
- * page is left.
+ * page is left. Only what was changed since is kept: what another device says of the rest stays.
  */
 export function useRested<Value extends object>(
   stored: Value,
@@ -20,16 +20,19 @@ export function useRested<Value extends object>(
   // By hand: the effects below run anew whenever it is another, so who it is is part of what they do.
   const settle = useCallback(() => {
     if (!waiting.current) return;
-    latest.current(waiting.current);
+    const by = waiting.current;
     waiting.current = null;
+    latest.current(by);
   }, []);
   useEffect(() => {
     if (changed === null) return;
-    waiting.current = changed;
     const timer = setTimeout(settle, REST_MS);
     return () => clearTimeout(timer);
   }, [changed, settle]);
   useEffect(() => settle, [settle]);
-  const change = useCallback((by: Partial<Value>) => setChanged((before) => ({ ...before, ...by })), []);
+  const change = useCallback((by: Partial<Value>) => {
+    waiting.current = { ...waiting.current, ...by };
+    setChanged((before) => ({ ...before, ...by }));
+  }, []);
   return [{ ...stored, ...changed }, change];
 }

@@ -1,3 +1,5 @@
+import { useState } from 'react';
+
 import { Labelled } from './Field';
 
 interface MomentFieldProps {
@@ -9,23 +11,45 @@ interface MomentFieldProps {
   onChange: (moment: string | null) => void;
 }
 
-/** A day and an hour of this place, by the browser's own field for them. */
-export function MomentField({ label, value, onChange, ...labelled }: MomentFieldProps) {
+/** A year that somebody still types digit by digit is none yet. */
+const YEARS = { least: 1900, most: 2199 };
+
+/**
+ * A day and an hour of this place, by the browser's own field for them. What cannot be used stays in the field with the
+ * reason below and changes nothing.
+ */
+export function MomentField({ label, value, error, onChange, ...labelled }: MomentFieldProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const wrong = typed !== null && typed !== '' && momentOf(typed) === null;
+  const said = wrong ? `A day from ${YEARS.least} to ${YEARS.most}.` : error;
+  const type = (text: string) => {
+    setTyped(text);
+    const moment = momentOf(text);
+    if (text === '' || moment !== null) onChange(moment);
+  };
   return (
-    <Labelled label={label} {...labelled}>
+    <Labelled label={label} error={said} {...labelled}>
       <input
         type="datetime-local"
         aria-label={label}
-        aria-invalid={labelled.error !== undefined}
-        value={value === null ? '' : localText(value)}
-        onChange={({ target }) => onChange(target.value === '' ? null : new Date(target.value).toISOString())}
+        aria-invalid={said !== undefined}
+        value={typed ?? (value === null ? '' : localText(value))}
+        onChange={({ target }) => type(target.value)}
+        onBlur={() => wrong || setTyped(null)}
         className={
           'box-border min-h-[48px] w-full rounded-card border bg-surface px-3 font-body text-[16px] text-ink ' +
-          `${labelled.error ? 'border-out' : 'border-line'}`
+          `${said ? 'border-out' : 'border-line'}`
         }
       />
     </Labelled>
   );
+}
+
+/** The moment that a text of the field means; null where it is none that a record may have. */
+function momentOf(text: string): string | null {
+  const at = new Date(text);
+  const year = at.getFullYear();
+  return year >= YEARS.least && year <= YEARS.most ? at.toISOString() : null;
 }
 
 /** "2026-12-05T18:00" of the place where the page is open. */

@@ -96,7 +96,7 @@ export function buildProblemText(
     case 'bad-every':
       return 'One layer or more.';
     case 'bad-width':
-      return 'A width above nothing.';
+      return 'A width that a balloon can have, above nothing.';
     default:
       return 'A length above nothing, please.';
   }

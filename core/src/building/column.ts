@@ -95,9 +95,9 @@ export function solveColumn({
       : made;
   }
   if (!(heightMm > 0 && heightMm <= MOST_HEIGHT_MM)) return badHeight(0);
-  const as = (widthMm: number, layers = column.layers) => columnOf(column, layers, widthMm, standing);
   // Any width serves to begin with: where size is open, the one given may be none.
-  const begun = open === 'layers' ? layersFor(column, standing) : as(BEGIN_MM);
+  const begun =
+    open === 'layers' ? layersFor(column, standing) : columnOf(bare(column), column.layers, BEGIN_MM, standing);
   if (!begun.ok) return begun;
   const exact = widthFor(column, begun.value, standing);
   if (!exact.ok) return exact;
@@ -106,11 +106,15 @@ export function solveColumn({
   const widthMm = roundToStep({ mm: exactMm, step: stepMm });
   if (!(widthMm >= leastMm - 1e-6 && widthMm <= mostMm + 1e-6))
     return problem('outside-useful', { field: 'widthMm', detail: { leastMm, mostMm, widthMm: exactMm } });
-  const made = as(widthMm);
+  const made = columnOf(column, column.layers, widthMm, standing);
   return made.ok ? ok(planOf(column, made.value, { exactMm, askedMm: heightMm }, trade)) : made;
 }
 
 const BEGIN_MM = 250;
+
+/** Without a topper that might find no hold on whatever width is begun with. */
+const bare = (column: ColumnAsked): ColumnAsked =>
+  column.topper?.kind === 'balloon' ? { ...column, topper: null } : column;
 
 interface Standing {
   packing: number;

@@ -1,4 +1,4 @@
-import { EVENT_STATES, type EventRecord, type PieceRecord, type Studio } from '@leggero/contract';
+import { EVENT_STATES, NOUNS, type EventRecord, type PieceRecord, type Studio } from '@leggero/contract';
 import { router } from 'expo-router';
 import Copy from 'lucide-react-native/icons/copy';
 import Plus from 'lucide-react-native/icons/plus';
@@ -54,12 +54,12 @@ export function EventPage({ eventId }: { eventId: string }) {
   );
 }
 
-/** A field that may not be left empty is kept only while it is not. */
-const isWhole = ({ name, client, place, notes }: Partial<EventRecord>) =>
-  (name === undefined || (name.trim() !== '' && name.trim().length <= 80)) &&
-  (client ?? '').trim().length <= 80 &&
-  (place ?? '').trim().length <= 120 &&
-  (notes ?? '').trim().length <= 2000;
+/** What of a change can be kept: a name that is none, or words that are too many, wait until they are put right. */
+function keepable(by: Partial<EventRecord>): Partial<EventRecord> {
+  const { change } = NOUNS.event;
+  const possible = change.filter((field) => field in by && NOUNS.event.row.shape[field].safeParse(by[field]).success);
+  return Object.fromEntries(possible.map((field) => [field, by[field]]));
+}
 
 function Shown({ event: stored, pieces, studio }: { event: EventRecord; pieces: PieceRecord[]; studio: Studio }) {
   const wide = useWide();
@@ -67,7 +67,8 @@ function Shown({ event: stored, pieces, studio }: { event: EventRecord; pieces: 
   const [now] = useState(Date.now);
   const { id } = stored;
   const [event, change] = useRested(stored, (by) => {
-    if (isWhole(by)) write({ change: 'event', id, by });
+    const kept = keepable(by);
+    if (Object.keys(kept).length > 0) write({ change: 'event', id, by: kept });
   });
   const draw = () => router.navigate(`/builds/new?event=${id}`);
   const copy = () => {

@@ -31,7 +31,7 @@ const PERSON_WIDE_MM = 430;
 const FOOT_PX = 46;
 const HEAD_PX = 22;
 /** No piece narrower than its name, px. */
-const LEAST_PX = 64;
+const LEAST_PX = 70;
 /** The share of its height that a wide row may be shrunk to so that it is seen at once: on a phone it is drawn along. */
 const LEAST_SHRUNK = { phone: 0.75, wide: 0.5 };
 const WIDE_PX = 600;

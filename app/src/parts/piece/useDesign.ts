@@ -1,4 +1,5 @@
 import type { PieceDesign, PieceRecord } from '@leggero/contract';
+import { useRef } from 'react';
 
 import { write } from '@/data/outbox';
 
@@ -9,5 +10,10 @@ export function useDesign<Design extends PieceDesign>(
   { id }: PieceRecord,
   design: Design,
 ): [Design, (by: Partial<Design>) => void] {
-  return useRested(design, (by) => write({ change: 'piece', id, by: { design: { ...design, ...by } } }));
+  // What was kept a moment ago may not have come back as a record yet.
+  const kept = useRef<Partial<Design>>({});
+  return useRested(design, (by) => {
+    kept.current = { ...kept.current, ...by };
+    write({ change: 'piece', id, by: { design: { ...design, ...kept.current } } });
+  });
 }

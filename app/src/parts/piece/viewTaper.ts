@@ -15,7 +15,7 @@ import { modelOf, packingOf, type Material } from './material';
 /** A layer of a taper: its width, and the nominal size it is made from. */
 export interface TaperLayer {
   widthMm: number;
-  /** Of the shelf; null where none there suits. */
+  /** Of the shelf; null where none there suits, of one of its colours. */
   nominalMm: number | null;
 }
 
@@ -81,7 +81,11 @@ export function viewTaper(
       ...found.value,
       plan,
       stack,
-      layers: widthsMm.map((widthMm) => ({ widthMm, nominalMm: chosen(0, widthMm)?.nominalMm ?? null })),
+      layers: widthsMm.map((widthMm, layer) => {
+        // One colour of a layer that is not there in such a size is enough.
+        const nominals = found.value.map[layer]!.map((colour) => chosen(colour, widthMm)?.nominalMm ?? null);
+        return { widthMm, nominalMm: nominals.includes(null) ? null : nominals[0]! };
+      }),
       heightMm: standMm + stack.heightMm + (topper?.kind === 'figure' ? topper.heightMm : 0),
     },
   };
