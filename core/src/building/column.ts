@@ -100,9 +100,13 @@ export function solveColumn({
     open === 'layers' ? layersFor(column, standing) : columnOf(bare(column), column.layers, BEGIN_MM, standing);
   if (!begun.ok) return begun;
   const exact = widthFor(column, begun.value, standing);
+  if (open === 'layers') {
+    // Where no width lands, as under some toppers, the whole layers stand nearest all the same.
+    const exactMm = exact.ok ? exact.value : column.widthMm;
+    return ok(planOf(column, begun.value, { exactMm, askedMm: heightMm }, trade));
+  }
   if (!exact.ok) return exact;
   const exactMm = exact.value;
-  if (open === 'layers') return ok(planOf(column, begun.value, { exactMm, askedMm: heightMm }, trade));
   const widthMm = roundToStep({ mm: exactMm, step: stepMm });
   if (!(widthMm >= leastMm - 1e-6 && widthMm <= mostMm + 1e-6))
     return problem('outside-useful', { field: 'widthMm', detail: { leastMm, mostMm, widthMm: exactMm } });

@@ -5,12 +5,12 @@ import { MmField } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Labelled } from '@/ui/Field';
 import { NumberField } from '@/ui/NumberField';
-import { PickChips } from '@/ui/PickChips';
 import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
-import { LAYER_WORDS, OPEN_WORDS } from '@/wording/building';
+import { OPEN_WORDS } from '@/wording/building';
 
-import { recoloured, type ColumnDesign } from './colouring';
+import type { ColumnDesign } from './colouring';
+import { CountChoice, RoomFields } from './LayerFields';
 import { TopperFields } from './TopperFields';
 
 interface ColumnFieldsProps {
@@ -28,17 +28,10 @@ const HELD = [
 
 /** What a column is asked for: two of height, layers and size; what stands below and above. */
 export function ColumnFields({ design, basis, wrong, change }: ColumnFieldsProps) {
-  const { count, open, layers, widthMm, heightMm, standMm, topper, heldBy, ceilingMm, colours } = design;
+  const { open, layers, widthMm, heightMm, topper, heldBy, colours } = design;
   return (
     <View className="gap-4">
-      <Labelled label="In a layer">
-        <PickChips
-          label="In a layer"
-          options={LAYER_COUNTS.map((each) => ({ value: String(each), title: LAYER_WORDS[each]!.many }))}
-          value={String(count)}
-          onChange={(value) => change(recoloured(design, { count: Number(value) }))}
-        />
-      </Labelled>
+      <CountChoice design={design} counts={LAYER_COUNTS} change={change} />
       <Labelled label="Work out">
         <Segmented
           label="Work out"
@@ -87,26 +80,7 @@ export function ColumnFields({ design, basis, wrong, change }: ColumnFieldsProps
           {wrong('widthMm')}
         </Words>
       ) : null}
-      <View className="flex-row flex-wrap gap-3">
-        <MmField
-          label="Plate and base"
-          hint="Below the lowest layer."
-          value={standMm}
-          width
-          basis={basis}
-          error={wrong('standMm')}
-          onChange={(mm) => change({ standMm: mm })}
-        />
-        {basis.event ? null : (
-          <MmField
-            label="Ceiling"
-            hint="Of the room; an event has its own."
-            value={ceilingMm ?? 0}
-            basis={basis}
-            onChange={(mm) => change({ ceilingMm: mm > 0 ? mm : null })}
-          />
-        )}
-      </View>
+      <RoomFields room={design} basis={basis} error={wrong('standMm')} change={change} />
       <Labelled label="Held">
         <Segmented label="Held" options={HELD} value={heldBy} onChange={(value) => change({ heldBy: value })} />
       </Labelled>

@@ -1,12 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { Cautions } from '@/parts/Cautions';
-import { CheckCard } from '@/parts/piece/CheckCard';
 import type { ColumnBalloon } from '@/parts/piece/colouring';
-import { modelOf } from '@/parts/piece/material';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
-import { SizesCard } from '@/parts/piece/SizesCard';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { TargetCard } from '@/parts/piece/TargetCard';
 import { usePiece } from '@/parts/piece/usePiece';
@@ -17,13 +13,11 @@ import { Words } from '@/ui/Words';
 import { buildProblemText, columnSteps, heldText, layersText, roomTexts } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
-import { ColoursCard } from './ColoursCard';
+import { ColourCards, namesOf } from './ColourCards';
 import { ColumnFields } from './ColumnFields';
 import { ColumnPicture } from './ColumnPicture';
 import type { ColumnDesign } from './colouring';
-import { MapCard } from './MapCard';
 import { PackingCard } from './PackingCard';
-import { TyingCard } from './TyingCard';
 
 /** A column to a height, to a number of layers or of a size: drawn to scale, coloured, and what is to be tied for it. */
 export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
@@ -32,11 +26,6 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
   const { text, fine, unit } = basis.lengths;
   const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
-  const hexOf = (colour: number) => design.colours[colour]!.colourHex;
-  const nameOf = (colour: number) => {
-    const part = design.colours[colour];
-    return (part && modelOf(part, basis)?.colourName) ?? `colour ${colour + 1}`;
-  };
   const ceilingMm = basis.event ? basis.event.ceilingMm : design.ceilingMm;
   return (
     <PieceLayout
@@ -83,32 +72,25 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
       second={
         <>
           {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
-          <ColoursCard
+          <ColourCards
+            piece={piece}
             design={design}
             basis={basis}
-            notices={view?.notices ?? []}
-            nameOf={nameOf}
-            error={wrong('pattern.order') ?? wrong('pattern.every')}
+            view={view}
+            chosen={size?.key ?? null}
+            onChoose={setTapped}
+            wrong={wrong}
             change={change}
-          />
-          {view ? (
-            <>
-              <MapCard design={design} map={view.map} nameOf={nameOf} change={change} />
-              <TyingCard tying={view.tying} count={design.count} hexOf={hexOf} nameOf={nameOf} />
-              <SizesCard
-                sizes={view.sizes}
-                basis={basis}
-                chosen={size?.key ?? null}
-                onChoose={(key) => setTapped(view.balloons.find((balloon) => balloon.key === key) ?? null)}
-              />
-              <Card title="Building order">
-                <Steps steps={columnSteps(design, view.plan, view.tying, { text, nameOf })} />
-              </Card>
-              <PackingCard stack={view.plan.stack} topped={design.topper?.kind === 'balloon'} basis={basis} />
-              <CheckCard piece={piece} sizes={view.sizes} basis={basis} />
-            </>
-          ) : null}
-          <Cautions names={['heights', 'latex', 'choking']} />
+          >
+            {view ? (
+              <>
+                <Card title="Building order">
+                  <Steps steps={columnSteps(design, view.plan, view.tying, { text, nameOf: namesOf(design, basis) })} />
+                </Card>
+                <PackingCard stack={view.plan.stack} topped={design.topper?.kind === 'balloon'} basis={basis} />
+              </>
+            ) : null}
+          </ColourCards>
         </>
       }
     />

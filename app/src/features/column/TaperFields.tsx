@@ -10,9 +10,10 @@ import { Labelled } from '@/ui/Field';
 import { PickChips } from '@/ui/PickChips';
 import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
-import { LAYER_WORDS, pointTitle, SILHOUETTE_WORDS } from '@/wording/building';
+import { pointTitle, SILHOUETTE_WORDS } from '@/wording/building';
 
-import { recoloured, type TaperDesign } from './colouring';
+import type { TaperDesign } from './colouring';
+import { CountChoice, RoomFields } from './LayerFields';
 import { profileOf, SILHOUETTE_NAMES, silhouetteOf, withPoint } from './silhouettes';
 import { TopperFields } from './TopperFields';
 
@@ -34,21 +35,14 @@ const STEPS_MM: Record<LengthUnit, readonly number[]> = {
 
 /** What a taper is asked for: its silhouette, the pole it covers, the steps of its sizes. */
 export function TaperFields({ design, basis, wrong, change }: TaperFieldsProps) {
-  const { count, profile, poleMm, standMm, stepMm, topper, colours, ceilingMm } = design;
+  const { profile, poleMm, stepMm, topper, colours } = design;
   const widest = Math.max(...profile.map(({ widthMm }) => widthMm));
   const steps = STEPS_MM[basis.lengths.unit].map((mm) => ({ value: String(mm), mm, title: basis.lengths.fine(mm) }));
   const put = (at: number, widthMm: number) =>
     change({ profile: profile.map((point, i) => (i === at ? { ...point, widthMm } : point)) });
   return (
     <View className="gap-4">
-      <Labelled label="In a layer">
-        <PickChips
-          label="In a layer"
-          options={COUNTS.map((each) => ({ value: String(each), title: LAYER_WORDS[each]!.many }))}
-          value={String(count)}
-          onChange={(value) => change(recoloured(design, { count: Number(value) }))}
-        />
-      </Labelled>
+      <CountChoice design={design} counts={COUNTS} change={change} />
       <Labelled label="Silhouette">
         <PickChips
           label="Silhouette"
@@ -77,31 +71,14 @@ export function TaperFields({ design, basis, wrong, change }: TaperFieldsProps) 
           </Words>
         ) : null}
       </View>
-      <View className="flex-row flex-wrap gap-3">
-        <MmField
-          label="Pole, from the floor"
-          value={poleMm}
-          basis={basis}
-          error={wrong('heightMm')}
-          onChange={(mm) => change({ poleMm: mm })}
-        />
-        <MmField
-          label="Plate and base"
-          value={standMm}
-          width
-          basis={basis}
-          onChange={(mm) => change({ standMm: mm })}
-        />
-        {basis.event ? null : (
-          <MmField
-            label="Ceiling"
-            hint="Of the room; an event has its own."
-            value={ceilingMm ?? 0}
-            basis={basis}
-            onChange={(mm) => change({ ceilingMm: mm > 0 ? mm : null })}
-          />
-        )}
-      </View>
+      <MmField
+        label="Pole, from the floor"
+        value={poleMm}
+        basis={basis}
+        error={wrong('heightMm')}
+        onChange={(mm) => change({ poleMm: mm })}
+      />
+      <RoomFields room={design} basis={basis} change={change} />
       <Labelled label="Sizes in steps of" error={wrong('stepMm')}>
         <Segmented
           label="Sizes in steps of"

@@ -3,12 +3,8 @@ import { ringRadiusMm } from '@leggero/core/building';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { Cautions } from '@/parts/Cautions';
-import { CheckCard } from '@/parts/piece/CheckCard';
 import type { ColumnBalloon } from '@/parts/piece/colouring';
-import { modelOf } from '@/parts/piece/material';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
-import { SizesCard } from '@/parts/piece/SizesCard';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { TargetCard } from '@/parts/piece/TargetCard';
 import { usePiece } from '@/parts/piece/usePiece';
@@ -17,14 +13,12 @@ import { Words } from '@/ui/Words';
 import { buildProblemText, layersText, roomTexts, taperText } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
-import { ColoursCard } from './ColoursCard';
+import { ColourCards } from './ColourCards';
 import { ColumnPicture } from './ColumnPicture';
 import type { TaperDesign } from './colouring';
 import { LayersCard } from './LayersCard';
-import { MapCard } from './MapCard';
 import { PackingCard } from './PackingCard';
 import { TaperFields } from './TaperFields';
-import { TyingCard } from './TyingCard';
 
 /** A taper along a silhouette that can be dragged, on a pole it covers: every layer on a step, from which balloon each. */
 export function TaperPiece(shown: ShownPiece<TaperDesign>) {
@@ -35,10 +29,6 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
   const { profile, poleMm, standMm, count, colours, stepMm } = design;
   const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   const hexOf = (colour: number) => colours[colour]!.colourHex;
-  const nameOf = (colour: number) => {
-    const part = colours[colour];
-    return (part && modelOf(part, basis)?.colourName) ?? `colour ${colour + 1}`;
-  };
   const ceilingMm = basis.event ? basis.event.ceilingMm : design.ceilingMm;
   // Outwards a ring reaches so many of its balloons' widths.
   const reach = ringRadiusMm({ count, widthMm: 1 }) + 0.5;
@@ -109,29 +99,18 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
           {view ? (
             <LayersCard layers={view.layers} lengths={basis.lengths} hexOf={(layer) => hexOf(view.map[layer]![0]!)} />
           ) : null}
-          <ColoursCard
+          <ColourCards
+            piece={piece}
             design={design}
             basis={basis}
-            notices={view?.notices ?? []}
-            nameOf={nameOf}
-            error={wrong('pattern.order') ?? wrong('pattern.every')}
+            view={view}
+            chosen={size?.key ?? null}
+            onChoose={setTapped}
+            wrong={wrong}
             change={change}
-          />
-          {view ? (
-            <>
-              <MapCard design={design} map={view.map} nameOf={nameOf} change={change} />
-              <TyingCard tying={view.tying} count={count} hexOf={hexOf} nameOf={nameOf} />
-              <SizesCard
-                sizes={view.sizes}
-                basis={basis}
-                chosen={size?.key ?? null}
-                onChoose={(key) => setTapped(view.balloons.find((balloon) => balloon.key === key) ?? null)}
-              />
-              <PackingCard stack={view.plan.stack} topped={false} basis={basis} />
-              <CheckCard piece={piece} sizes={view.sizes} basis={basis} />
-            </>
-          ) : null}
-          <Cautions names={['heights', 'latex', 'choking']} />
+          >
+            {view ? <PackingCard stack={view.plan.stack} topped={false} basis={basis} /> : null}
+          </ColourCards>
         </>
       }
     />
