@@ -28,7 +28,9 @@ const LEAST_DAYS_LEFT = 30;
  * belong together, or is not valid now.
  */
 export async function givenCertificate(files: { cert: string; key: string }, now: Date): Promise<Certificate> {
-  const [cert, key] = await Promise.all([readAs('TLS_CERT', files.cert), readAs('TLS_KEY', files.key)]);
+  // One after the other: of two that cannot be read the certificate is told first, at every start.
+  const cert = await readAs('TLS_CERT', files.cert);
+  const key = await readAs('TLS_KEY', files.key);
   const shown = parsed(cert);
   if (!shown) throw new CertificateRefusal(`TLS_CERT is "${files.cert}", which holds no certificate.`);
   const belongs = isKeyOf(shown, key);
