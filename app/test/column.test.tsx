@@ -186,6 +186,8 @@ describe('a column of an event', () => {
     // Width goes with the cube root of the temperature: 24 degrees more are 2.6 % wider.
     expect(await screen.findByRole('status', { name: /fill to 8¾ in/ })).toBeTruthy();
     expect(screen.getByText(/^so that it is 9 in at the opening$/)).toBeTruthy();
+    // The list of sizes says the same: nobody fills by the drawing.
+    expect(screen.getByText('9 in as drawn')).toBeTruthy();
   });
 });
 

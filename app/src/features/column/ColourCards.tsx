@@ -60,6 +60,7 @@ export function ColourCards(props: ColourCardsProps) {
             nameOf={nameOf}
           />
           <SizesCard
+            piece={piece}
             sizes={view.sizes}
             basis={basis}
             chosen={chosen}

@@ -122,7 +122,7 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
           ) : null}
           {view ? (
             <>
-              <SizesCard sizes={view.sizes} basis={basis} chosen={key} onChoose={choose} />
+              <SizesCard piece={piece} sizes={view.sizes} basis={basis} chosen={key} onChoose={choose} />
               <Words look="quiet">{snapText(view.snapped)}</Words>
               <ToleranceCard closing={view.closing} form={form} />
               <StepsCard

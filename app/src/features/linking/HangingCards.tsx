@@ -32,7 +32,9 @@ export function HangingCards(props: HangingCardsProps) {
   return (
     <>
       {size ? <TargetCard piece={piece} size={size} basis={basis} /> : null}
-      {sizes ? <SizesCard sizes={sizes} basis={basis} chosen={size?.key ?? null} onChoose={onChoose} /> : null}
+      {sizes ? (
+        <SizesCard piece={piece} sizes={sizes} basis={basis} chosen={size?.key ?? null} onChoose={onChoose} />
+      ) : null}
       <RepeatCard
         title="Made of"
         more="Alternate with another"

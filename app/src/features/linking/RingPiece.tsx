@@ -141,7 +141,9 @@ export function RingPiece(shown: ShownPiece<DesignOf<'ring'>>) {
             error={problem?.field?.startsWith('rings') ? error : undefined}
             onChange={(to) => change({ rings: to })}
           />
-          {view ? <SizesCard sizes={view.sizes} basis={basis} chosen={size?.key ?? null} onChoose={setChosen} /> : null}
+          {view ? (
+            <SizesCard piece={piece} sizes={view.sizes} basis={basis} chosen={size?.key ?? null} onChoose={setChosen} />
+          ) : null}
           {view ? <ToleranceCard closing={view.closing} form="ring" /> : null}
           <JointCard part={rings[0]!} basis={basis} />
           {view ? <CheckCard piece={piece} sizes={view.sizes} basis={basis} /> : null}

@@ -11,7 +11,7 @@ import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 
-import { fillOf } from './sizeTarget';
+import { fillsOf } from './sizeTarget';
 import type { PieceSize } from './sizes';
 import { modelOf, nominalOf } from './material';
 import type { PieceBasis } from './useBasis';
@@ -38,9 +38,10 @@ export function CheckCard({ piece, sizes, basis }: CheckCardProps) {
   const start = () => {
     const startedAt = nowUtc();
     const runId = newId();
+    // Checked where they are made, before the venue and the hours change them.
+    const fills = fillsOf(known, fixings, basis);
     const checks = known.map((size, place) => {
-      // Checked where it is made, before the venue and the hours change it.
-      const targetMm = fillOf(size, fixings, basis);
+      const targetMm = fills.get(size.key)!;
       const hole = bestHole(
         basis.sizers,
         {

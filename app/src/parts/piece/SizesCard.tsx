@@ -1,7 +1,9 @@
+import type { PieceRecord } from '@leggero/contract';
 import { alikeSizes } from '@leggero/core/linking';
 import { Pressable, View } from 'react-native';
 import Svg, { Circle } from 'react-native-svg';
 
+import { useFixings } from '@/data/records';
 import { useTrade } from '@/data/trade';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
@@ -9,6 +11,7 @@ import { modelName } from '@/views/modelView';
 import { closingText } from '@/wording/linking';
 import { listed } from '@/wording/trade';
 
+import { fillsOf } from './sizeTarget';
 import type { PieceSize } from './sizes';
 import { modelOf } from './material';
 import type { PieceBasis } from './useBasis';
@@ -20,15 +23,18 @@ function partName(part: PieceSize['part'], basis: PieceBasis): string {
 }
 
 interface SizesCardProps {
+  piece: PieceRecord;
   sizes: readonly PieceSize[];
   basis: PieceBasis;
   chosen: string | null;
   onChoose: (key: string) => void;
 }
 
-/** The sizes of a piece: how many of each, how it closes, and what looks like it. A tap asks for its target. */
-export function SizesCard({ sizes, basis, chosen, onChoose }: SizesCardProps) {
+/** The sizes of a piece as they are filled: how many of each, how it closes, and what looks like it. A tap asks for its target. */
+export function SizesCard({ piece, sizes, basis, chosen, onChoose }: SizesCardProps) {
   const trade = useTrade();
+  const fixings = useFixings()?.(piece.id) ?? [];
+  const fills = fillsOf(sizes, fixings, basis);
   const { text, fine } = basis.lengths;
   const alike = alikeSizes(sizes, trade);
   const titleOf = (key: string) => sizes.find((size) => size.key === key)?.title ?? key;
@@ -36,6 +42,7 @@ export function SizesCard({ sizes, basis, chosen, onChoose }: SizesCardProps) {
     <Card title="Sizes">
       <View className="gap-1">
         {sizes.map((size) => {
+          const fillMm = fills.get(size.key)!;
           const like = alike
             .filter(({ first, second }) => first === size.key || second === size.key)
             .map(({ first, second }) => titleOf(first === size.key ? second : first).toLowerCase());
@@ -63,11 +70,14 @@ export function SizesCard({ sizes, basis, chosen, onChoose }: SizesCardProps) {
                     {closingText(size.snap, size.snap.around, fine)}
                   </Words>
                 ) : null}
+                {text(fillMm) === text(size.widthMm) ? null : (
+                  <Words look="quiet">{`${text(size.widthMm)} as drawn`}</Words>
+                )}
                 {like.length > 0 ? <Words look="quiet">{`Looks like ${listed(like)}: keep apart`}</Words> : null}
               </View>
               <Words look="quiet">{`${size.count} ×`}</Words>
               <Words look="figure" className="text-[22px] leading-7">
-                {text(size.widthMm)}
+                {text(fillMm)}
               </Words>
             </Pressable>
           );

@@ -14,7 +14,7 @@ import { doseText, doseUnit, ORIGIN_WORDS } from '@/wording/trade';
 import type { PieceSize } from './sizes';
 import { nominalOf } from './material';
 import { FixedTarget } from './FixedTarget';
-import { fillOf, fixingOf, targetFor } from './sizeTarget';
+import { fillsOf, fixingOf, targetFor } from './sizeTarget';
 import type { PieceBasis } from './useBasis';
 
 interface TargetCardProps {
@@ -35,7 +35,7 @@ export function TargetCard({ piece, size, basis, shape = 'linked' }: TargetCardP
   // Another room or some hours make it another width than the one wanted where it is shown.
   const fixings = useFixings()?.(piece.id) ?? [];
   const fixed = fixingOf(size, fixings);
-  const widthMm = fillOf(size, fixings, basis);
+  const widthMm = fillsOf([size], fixings, basis).get(size.key)!;
   const hole = bestHole(sizers, { targetMm: widthMm, toleranceMm, nominalMm }, trade);
   const dose = fixed ? fixed.dose : (found?.dose ?? null);
   const kind = found?.kind ?? 'hand';

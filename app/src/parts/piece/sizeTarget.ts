@@ -21,42 +21,49 @@ export interface SizeTarget {
 
 type TargetBasis = Pick<PieceBasis, 'knowledge' | 'studio' | 'venue'>;
 
-/** The size as a target of its balloon, the balloon's own limits held; of a pair those of both. */
-export function targetFor(
-  size: Pick<PieceSize, 'key' | 'title' | 'part' | 'widthMm'>,
-  basis: TargetBasis,
-): SizeTarget | null {
-  const model = modelOf(size.part, basis);
-  if (!model) return null;
+type SizeAsked = Pick<PieceSize, 'key' | 'title' | 'part' | 'widthMm'>;
+
+/**
+ * Sizes as targets of their balloons, by their keys, the balloons' own limits held; of a pair those of both. Those of a
+ * balloon that is not on the shelf have none.
+ */
+export function targetsFor(sizes: readonly SizeAsked[], basis: TargetBasis): ReadonlyMap<string, SizeTarget> {
   const { knowledge, studio, venue } = basis;
-  const { governingMm } = viewModel({ model, knowledge, studio, tiers: [] });
-  const fraction = size.widthMm / governingMm;
-  const { key: id, title: name } = size;
-  const tier = {
-    id,
-    name,
-    fraction,
-    leastFraction: fraction,
-    mostFraction: fraction,
-    // Linked work asks for round bodies: an oval turns the next one.
-    shape: 'round' as const,
-    purpose: '',
-    position: 0,
-  };
-  const view = viewModel({ model, knowledge, studio, tiers: [tier], venue });
-  const target = view.targets[0]?.target;
-  if (!target) return null;
-  const { widthMm: fillMm, showing, origin, dose, cautions } = target;
-  const shownMm = venue ? showing.widthMm : fillMm;
-  return {
-    origin,
-    dose: dose?.dose ?? null,
-    kind: view.curve?.inflator ?? 'hand',
-    fillMm,
-    // A fill on a step may be shown half a step narrower than was asked.
-    heldMm: shownMm < size.widthMm - studio.stepMm * (venue ? 0.75 : 0.5) ? fillMm : null,
-    cautions,
-  };
+  const found = new Map<string, SizeTarget>();
+  for (const modelId of new Set(sizes.map(({ part }) => part.modelId))) {
+    const own = sizes.filter(({ part }) => part.modelId === modelId);
+    const model = modelOf(own[0]!.part, basis);
+    if (!model) continue;
+    // Each balloon is looked up once, however many sizes are made of it.
+    const { governingMm } = viewModel({ model, knowledge, studio, tiers: [] });
+    const tiers = own.map(({ key: id, title: name, widthMm }) => {
+      const fraction = widthMm / governingMm;
+      // Linked work asks for round bodies: an oval turns the next one.
+      const shape = 'round' as const;
+      return { id, name, fraction, leastFraction: fraction, mostFraction: fraction, shape, purpose: '', position: 0 };
+    });
+    const view = viewModel({ model, knowledge, studio, tiers, venue });
+    for (const { tier, target } of view.targets) {
+      const { widthMm: fillMm, showing, origin, dose, cautions } = target;
+      const wantedMm = tier.fraction * governingMm;
+      const shownMm = venue ? showing.widthMm : fillMm;
+      found.set(tier.id, {
+        origin,
+        dose: dose?.dose ?? null,
+        kind: view.curve?.inflator ?? 'hand',
+        fillMm,
+        // A fill on a step may be shown half a step narrower than was asked.
+        heldMm: shownMm < wantedMm - studio.stepMm * (venue ? 0.75 : 0.5) ? fillMm : null,
+        cautions,
+      });
+    }
+  }
+  return found;
+}
+
+/** One size as a target of its balloon; null where that is not on the shelf. */
+export function targetFor(size: SizeAsked, basis: TargetBasis): SizeTarget | null {
+  return targetsFor([size], basis).get(size.key) ?? null;
 }
 
 /** Widths nearer than this are asked for alike, mm. */
@@ -70,15 +77,19 @@ export function fixingOf(
   return fixings.find(({ modelId, wantedMm }) => modelId === part.modelId && Math.abs(wantedMm - widthMm) < ALIKE_MM);
 }
 
-/** What a size is filled to where it is made, mm: as it is fixed, as its event's rooms and hours want it, or as drawn. */
-export function fillOf(
-  size: Pick<PieceSize, 'key' | 'title' | 'part' | 'widthMm'>,
+/** What sizes are filled to where they are made, mm: as fixed, as the event's rooms and hours want it, or as drawn. */
+export function fillsOf(
+  sizes: readonly SizeAsked[],
   fixings: readonly FixingRecord[],
   basis: TargetBasis,
-): number {
-  const fixed = fixingOf(size, fixings);
-  if (fixed) return fixed.fillMm;
-  return (basis.venue && targetFor(size, basis)?.fillMm) || size.widthMm;
+): ReadonlyMap<string, number> {
+  const targets = basis.venue ? targetsFor(sizes, basis) : null;
+  return new Map(
+    sizes.map((size) => {
+      const fixed = fixingOf(size, fixings)?.fillMm;
+      return [size.key, fixed ?? targets?.get(size.key)?.fillMm ?? size.widthMm];
+    }),
+  );
 }
 
 /** Whether readings, or conditions, have moved a target since it was fixed: by half a step, or in its dose. */
@@ -92,12 +103,15 @@ export function hasMoved(
 
 /** The targets that a piece keeps and that would be others by now. */
 export function movedIn(fixings: readonly FixingRecord[], basis: TargetBasis): FixingRecord[] {
-  return fixings.filter((fixing, i) => {
-    const { modelId, wantedMm: widthMm } = fixing;
+  const asked = fixings.map(({ id: key, modelId, wantedMm: widthMm }) => {
     const part = { modelId, colourHex: '', finish: 'matte' } as const;
+    return { key, title: '', part, widthMm };
+  });
+  const targets = targetsFor(asked, basis);
+  return fixings.filter((fixing, i) => {
     // An older one for the same no longer counts.
-    if (fixingOf({ part, widthMm }, fixings.slice(0, i))) return false;
-    const now = targetFor({ key: fixing.id, title: '', part, widthMm }, basis);
-    return now !== null && hasMoved(fixing, now, basis);
+    if (fixingOf(asked[i]!, fixings) !== fixing) return false;
+    const now = targets.get(fixing.id);
+    return now !== undefined && hasMoved(fixing, now, basis);
   });
 }
