@@ -162,6 +162,7 @@ describe('a piece', () => {
     await click('More: of this piece');
     expect(lastDone()).toEqual({ change: 'piece', id: id(11), by: { copies: 2 } });
     expect(await screen.findByText('2 × Piece 1')).toBeTruthy();
+    expect(screen.getByText('Everything here is for one of the 2 that are made.')).toBeTruthy();
     await click('Copy this piece');
     expect(lastDone()).toMatchObject({
       put: 'piece',

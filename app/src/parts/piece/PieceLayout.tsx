@@ -15,6 +15,7 @@ import { Page } from '@/ui/Page';
 import { PickChips } from '@/ui/PickChips';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
+import { Words } from '@/ui/Words';
 import { FORM_WORDS } from '@/wording/pieces';
 
 import { copyOfPiece } from './copies';
@@ -40,6 +41,7 @@ export function PieceLayout({ piece, subtitle, first, second }: PieceLayoutProps
       back={eventId ? `/builds/events/${eventId}` : wide ? undefined : '/builds'}
       aside={<Button title="More" look="plain" onPress={() => setNaming(true)} />}
     >
+      {copies > 1 ? <Words look="strong">{`Everything here is for one of the ${copies} that are made.`}</Words> : null}
       <View className={wide ? 'flex-row items-start gap-6' : 'gap-4'}>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>{first}</View>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>{second}</View>
