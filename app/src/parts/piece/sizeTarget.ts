@@ -27,7 +27,7 @@ type SizeAsked = Pick<PieceSize, 'key' | 'title' | 'part' | 'widthMm'>;
  * Sizes as targets of their balloons, by their keys, the balloons' own limits held; of a pair those of both. Those of a
  * balloon that is not on the shelf have none.
  */
-export function targetsFor(sizes: readonly SizeAsked[], basis: TargetBasis): ReadonlyMap<string, SizeTarget> {
+function targetsFor(sizes: readonly SizeAsked[], basis: TargetBasis): ReadonlyMap<string, SizeTarget> {
   const { knowledge, studio, venue } = basis;
   const found = new Map<string, SizeTarget>();
   for (const modelId of new Set(sizes.map(({ part }) => part.modelId))) {
