@@ -1,4 +1,4 @@
-import { MOST_DOSE } from '@leggero/core';
+import { COLDEST_C, HIGHEST_ALTITUDE_M, LOWEST_ALTITUDE_M, MOST_DOSE, WARMEST_C } from '@leggero/core';
 import { z } from 'zod';
 
 /** Ids are UUIDs made where the record is made, so that a repeated request is the same request. */
@@ -30,6 +30,10 @@ export const lengthMmSchema = storedLength().positive().max(5000);
 
 /** A hall is under 100 m. */
 export const MOST_BUILD_MM = 99_999;
+
+/** How warm a place is where latex is worked or shown, and how high above the sea. */
+export const tempCSchema = storedNumber(2).min(COLDEST_C).max(WARMEST_C);
+export const altitudeMSchema = storedNumber(2).min(LOWEST_ALTITUDE_M).max(HIGHEST_ALTITUDE_M);
 
 /** Strokes or seconds. */
 export const doseSchema = storedNumber(DOSE_PLACES).positive().max(MOST_DOSE);

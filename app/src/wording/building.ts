@@ -1,5 +1,5 @@
 import type { DesignOf, EventRecord } from '@leggero/contract';
-import type { ColumnOpen, PatternKind, Problem } from '@leggero/core';
+import { MM_PER_INCH, type ColumnOpen, type PatternKind, type Problem } from '@leggero/core';
 import type {
   ColourMapProblemCode,
   ColumnPlan,
@@ -262,7 +262,7 @@ export function taperText({ offMm, scale }: TaperPlan, { text, fine }: { text: W
 /** Less of a pole than this nobody sees. */
 const SHOWS_MM = 12;
 /** Small ones that hide what is left of a pole: 5 in at 4 to 4½ (common practice). */
-const SMALL_ROW_MM = 4.25 * 25.4;
+const SMALL_ROW_MM = 4.25 * MM_PER_INCH;
 
 /** How high layers stand, where that is from, and what it leaves open for a piece whose touching rise is known. */
 export function packingText({ packing, interval, stacks }: LearnedPacking, touchingMm: number, fine: Write): string {

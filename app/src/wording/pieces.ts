@@ -1,4 +1,4 @@
-import type { PieceForm } from '@leggero/contract';
+import type { PieceForm, PieceRecord } from '@leggero/contract';
 
 /** What a form of piece is called, and what it is good for. */
 export const FORM_WORDS: Record<PieceForm, { title: string; note: string }> = {
@@ -14,6 +14,11 @@ export const FORM_WORDS: Record<PieceForm, { title: string; note: string }> = {
   ball: { title: 'Ball', note: 'Two domes from one equator' },
   wreath: { title: 'Wreath', note: 'Rings around each other, flat' },
 };
+
+/** What a piece is called, and how many of it are made: "2 × Kelp columns". */
+export function pieceTitle({ name, copies }: Pick<PieceRecord, 'name' | 'copies'>): string {
+  return copies > 1 ? `${copies} × ${name}` : name;
+}
 
 /** What a size of a piece is called. */
 export function layerTitle(key: string, form: PieceForm): string {

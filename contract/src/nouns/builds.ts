@@ -1,16 +1,8 @@
-import {
-  COLDEST_C,
-  HIGHEST_ALTITUDE_M,
-  LOWEST_ALTITUDE_M,
-  MOST_HOURS_BEFORE,
-  MOST_IN_LAYER,
-  MOST_LAYERS,
-  ORIGINS,
-  WARMEST_C,
-} from '@leggero/core';
+import { MOST_HOURS_BEFORE, MOST_IN_LAYER, MOST_LAYERS, ORIGINS } from '@leggero/core';
 import { z } from 'zod';
 
 import {
+  altitudeMSchema,
   demoSchema,
   doseSchema,
   idSchema,
@@ -20,6 +12,7 @@ import {
   nameSchema,
   storedLength,
   storedNumber,
+  tempCSchema,
 } from '../common';
 import { pieceDesignSchema } from '../design';
 import { noun, to } from '../noun';
@@ -49,7 +42,6 @@ export const EVENT_DEFAULTS = {
 } as const;
 
 const sizeMmSchema = storedLength().positive().max(MOST_BUILD_MM).nullable();
-const tempSchema = storedNumber(2).min(COLDEST_C).max(WARMEST_C).nullable();
 
 /** A build as it is sold: for whom, where, when and how long, and what its place allows. */
 export const event = noun({
@@ -65,14 +57,10 @@ export const event = noun({
     /** How long it stands, days. */
     daysStanding: z.int().min(0).max(365),
     /** Where its balloons are made; null as the studio's workroom is. */
-    workroomTempC: tempSchema.default(EVENT_DEFAULTS.workroomTempC),
+    workroomTempC: tempCSchema.nullable().default(EVENT_DEFAULTS.workroomTempC),
     /** Where they are shown; null as it is in the workroom. */
-    venueTempC: tempSchema.default(EVENT_DEFAULTS.venueTempC),
-    venueAltitudeM: storedNumber(2)
-      .min(LOWEST_ALTITUDE_M)
-      .max(HIGHEST_ALTITUDE_M)
-      .nullable()
-      .default(EVENT_DEFAULTS.venueAltitudeM),
+    venueTempC: tempCSchema.nullable().default(EVENT_DEFAULTS.venueTempC),
+    venueAltitudeM: altitudeMSchema.nullable().default(EVENT_DEFAULTS.venueAltitudeM),
     /** Hours from the knot to the opening, and turns of the neck. */
     hoursBefore: storedNumber(1).min(0).max(MOST_HOURS_BEFORE).default(EVENT_DEFAULTS.hoursBefore),
     wraps: z.union([z.literal(1), z.literal(2)]).default(EVENT_DEFAULTS.wraps),

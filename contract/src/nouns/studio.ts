@@ -1,7 +1,16 @@
-import { COLDEST_C, HIGHEST_ALTITUDE_M, LOWEST_ALTITUDE_M, TIER_SHAPES, WARMEST_C } from '@leggero/core';
+import { TIER_SHAPES } from '@leggero/core';
 import { z } from 'zod';
 
-import { demoSchema, fractionSchema, idSchema, nameSchema, storedLength, storedNumber } from '../common';
+import {
+  altitudeMSchema,
+  demoSchema,
+  fractionSchema,
+  idSchema,
+  nameSchema,
+  storedLength,
+  storedNumber,
+  tempCSchema,
+} from '../common';
 import { noun } from '../noun';
 
 /** How a studio shows lengths, and how long its pieces usually stand. There is one, made at the first start. */
@@ -16,8 +25,8 @@ export const studio = noun({
     stepMm: storedLength().min(0.5).max(13),
     daysStanding: z.int().min(0).max(365),
     /** Where balloons are made. */
-    workroomTempC: storedNumber(2).min(COLDEST_C).max(WARMEST_C),
-    workroomAltitudeM: storedNumber(2).min(LOWEST_ALTITUDE_M).max(HIGHEST_ALTITUDE_M),
+    workroomTempC: tempCSchema,
+    workroomAltitudeM: altitudeMSchema,
   }),
   change: ['name', 'unit', 'stepMm', 'daysStanding', 'workroomTempC', 'workroomAltitudeM'],
   order: ['name'],

@@ -14,7 +14,7 @@ import { Empty, Failed, Loading } from '@/ui/States';
 import { useKeys } from '@/ui/useKeys';
 import { Words } from '@/ui/Words';
 import { STATE_WORDS, whenAndWhere } from '@/wording/events';
-import { FORM_WORDS } from '@/wording/pieces';
+import { FORM_WORDS, pieceTitle } from '@/wording/pieces';
 import { counted } from '@/wording/trade';
 
 const draw = () => router.navigate('/builds/new');
@@ -128,9 +128,12 @@ function EventRow({ event, pieces }: { event: EventRecord; pieces: PieceRecord[]
 function PieceRow({ piece: { id, name, design, copies, checks } }: { piece: PieceRecord }) {
   const left = checks.reduce((sum, { size, results }) => sum + Math.max(0, size - results.length), 0);
   const state = checks.length === 0 ? '' : left === 0 ? ' · all checked' : ` · ${left} to check`;
-  const title = copies > 1 ? `${copies} × ${name}` : name;
   return (
-    <RowLink href={`/builds/${id}`} title={title} note={`${FORM_WORDS[design.form].title}${state}`}>
+    <RowLink
+      href={`/builds/${id}`}
+      title={pieceTitle({ name, copies })}
+      note={`${FORM_WORDS[design.form].title}${state}`}
+    >
       <PieceStill id={id} design={design} size={64} />
     </RowLink>
   );

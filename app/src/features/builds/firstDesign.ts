@@ -17,7 +17,8 @@ export function firstDesign(
     trade = TRADE,
   }: {
     part: PiecePart;
-    /** A second colour, for what has two. */ other?: PiecePart | undefined;
+    /** A second colour, for what has two. */
+    other?: PiecePart | undefined;
     nominalMm?: number | undefined;
     stepMm: number;
     trade?: Trade;

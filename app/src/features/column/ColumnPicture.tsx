@@ -59,26 +59,24 @@ export function ColumnPicture(props: ColumnPictureProps) {
     <Picture
       label={label}
       height={height}
-      over={(width, high) => (
-        <>
-          <Hands
-            turn={turn}
-            onTurn={setTurn}
-            onTap={(x, y) => {
-              const hit = balloonAt(frameOf(props, turn, width, high), x, y);
-              if (hit) onTap(hit);
-            }}
-          />
-          {props.grips?.map((grip, i) => (
-            <GripArea
-              key={i}
-              grip={grip}
-              frame={frameOf(props, turn, width, high)}
-              onDrag={(outMm) => props.onGrip?.(i, outMm)}
+      over={(width, high) => {
+        const frame = frameOf(props, turn, width, high);
+        return (
+          <>
+            <Hands
+              turn={turn}
+              onTurn={setTurn}
+              onTap={(x, y) => {
+                const hit = balloonAt(frame, x, y);
+                if (hit) onTap(hit);
+              }}
             />
-          ))}
-        </>
-      )}
+            {props.grips?.map((grip, i) => (
+              <GripArea key={i} grip={grip} frame={frame} onDrag={(outMm) => props.onGrip?.(i, outMm)} />
+            ))}
+          </>
+        );
+      }}
     >
       {(width, high) => <Standing {...props} frame={frameOf(props, turn, width, high)} width={width} high={high} />}
     </Picture>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import type { ColumnBalloon } from '@/parts/piece/colouring';
+import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { TargetCard } from '@/parts/piece/TargetCard';
@@ -96,8 +96,6 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
     />
   );
 }
-
-const balloonsIn = ({ sizes }: ColumnView) => sizes.reduce((sum, { count }) => sum + count, 0);
 
 /** Fields that show their own problem. */
 const FIELDS = new Set(['heightMm', 'layers', 'widthMm', 'standMm', 'topper', 'pattern.order', 'pattern.every']);

@@ -3,7 +3,7 @@ import { ringRadiusMm } from '@leggero/core/building';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import type { ColumnBalloon } from '@/parts/piece/colouring';
+import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { TargetCard } from '@/parts/piece/TargetCard';
@@ -116,8 +116,6 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
     />
   );
 }
-
-const balloonsIn = ({ sizes }: TaperView) => sizes.reduce((sum, { count }) => sum + count, 0);
 
 /** Fields that show their own problem. */
 const FIELDS = new Set(['heightMm', 'profile', 'stepMm', 'topper', 'pattern.order', 'pattern.every']);

@@ -23,7 +23,7 @@ import { Empty, Failed, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { awayText } from '@/wording/day';
 import { conditionsText, openingProblem, STATE_WORDS, whenAndWhere } from '@/wording/events';
-import { FORM_WORDS } from '@/wording/pieces';
+import { FORM_WORDS, pieceTitle } from '@/wording/pieces';
 import { counted } from '@/wording/trade';
 
 import { copyOfEvent } from '@/parts/piece/copies';
@@ -123,7 +123,7 @@ function Shown({ event: stored, pieces, studio }: { event: EventRecord; pieces: 
             <RowLink
               key={pieceId}
               href={`/builds/${pieceId}`}
-              title={copies > 1 ? `${copies} × ${name}` : name}
+              title={pieceTitle({ name, copies })}
               note={noteOf(pieceId, design)}
             >
               <PieceStill id={pieceId} design={design} size={56} />

@@ -16,7 +16,7 @@ import { PickChips } from '@/ui/PickChips';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
-import { FORM_WORDS } from '@/wording/pieces';
+import { FORM_WORDS, pieceTitle } from '@/wording/pieces';
 
 import { copyOfPiece } from './copies';
 
@@ -36,7 +36,7 @@ export function PieceLayout({ piece, subtitle, first, second }: PieceLayoutProps
   const { eventId, copies } = piece;
   return (
     <Page
-      title={copies > 1 ? `${copies} × ${piece.name}` : piece.name}
+      title={pieceTitle(piece)}
       subtitle={`${FORM_WORDS[piece.design.form].title} · ${subtitle}`}
       back={eventId ? `/builds/events/${eventId}` : wide ? undefined : '/builds'}
       aside={<Button title="More" look="plain" onPress={() => setNaming(true)} />}

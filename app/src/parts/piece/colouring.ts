@@ -1,5 +1,5 @@
 import type { DesignOf, PiecePart } from '@leggero/contract';
-import { workToleranceMm } from '@leggero/core';
+import { MM_PER_INCH, workToleranceMm, type Result } from '@leggero/core';
 import {
   balloonsOf,
   colourMap,
@@ -11,7 +11,6 @@ import {
   type StackedBalloon,
   type TyingPlan,
 } from '@leggero/core/building';
-import type { Result } from '@leggero/core';
 
 import { layerTitle } from '@/wording/pieces';
 
@@ -47,7 +46,7 @@ interface SizeAsked {
 
 const TOPPER_KEY = 'topper';
 /** Layers are of 11 in balloons, where none is chosen (common practice). */
-export const LOOSE_NOMINAL_MM = 11 * 25.4;
+export const LOOSE_NOMINAL_MM = 11 * MM_PER_INCH;
 
 /** A colour as the shelf calls it, to begin a line with. */
 export function colourTitle(part: PiecePart, colour: number, basis: Material): string {
@@ -91,3 +90,6 @@ export function coloured(
     value: { balloons, map, tying: tyingOf(map), notices: noticesOf({ map, pattern }), sizes: [...sizes.values()] },
   };
 }
+
+/** Balloons of a piece, whatever their size. */
+export const balloonsIn = ({ sizes }: Pick<Coloured, 'sizes'>) => sizes.reduce((sum, { count }) => sum + count, 0);

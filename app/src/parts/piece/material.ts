@@ -1,5 +1,14 @@
 import type { ChainRecord, PiecePart, ShelfModel, StackRecord, Studio } from '@leggero/contract';
-import { MM_PER, STEP_MM, usefulWidths, workToleranceMm, type Trade, type OwnNumber, tradeWith } from '@leggero/core';
+import {
+  MM_PER,
+  normalQuantile,
+  STEP_MM,
+  usefulWidths,
+  workToleranceMm,
+  type Trade,
+  type OwnNumber,
+  tradeWith,
+} from '@leggero/core';
 import { learnPacking, type LearnedPacking } from '@leggero/core/building';
 import { jointFor, type Joint } from '@leggero/core/linking';
 
@@ -56,7 +65,7 @@ export function jointOf(part: PiecePart, basis: Material): Joint {
 export function packingOf({ stacks, knowledge: { trade } }: Pick<Material, 'stacks' | 'knowledge'>): LearnedPacking {
   const learned = learnPacking({ stacks: stacks.slice(0, MOST_STACKS), trade });
   if (stacks.length > 0 && learned.ok) return learned.value;
-  const reach = 1.96 * trade.packingSd;
+  const reach = normalQuantile(0.975) * trade.packingSd;
   return { packing: trade.packing, interval: [trade.packing - reach, trade.packing + reach], stacks: [] };
 }
 

@@ -1,5 +1,5 @@
 import type { DesignOf, PiecePart } from '@leggero/contract';
-import { chooseNominal, usefulWidths, type Problem } from '@leggero/core';
+import { chooseNominal, MM_PER_INCH, usefulWidths, type Problem } from '@leggero/core';
 import {
   fitTaper,
   stackLayers,
@@ -30,7 +30,7 @@ export type TaperView = Coloured & {
 };
 
 /** Sizes that are there in most studios, where the shelf says nothing, mm. */
-const USUAL = { leastMm: 2 * 25.4, mostMm: 16 * 25.4 };
+const USUAL = { leastMm: 2 * MM_PER_INCH, mostMm: 16 * MM_PER_INCH };
 
 /** A taper from its silhouette: its layers on steps, from which nominal each, and everything that colours bring. */
 export function viewTaper(

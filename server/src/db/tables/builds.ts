@@ -15,11 +15,9 @@ import {
   varchar,
 } from 'drizzle-orm/mysql-core';
 
-import { demo, document, dose, id, instant, lengthMm, owned } from './columns';
+import { altitudeM, demo, document, dose, id, instant, lengthMm, owned, tempC } from './columns';
 import { models } from './shelf';
 import { studioId } from './studio';
-
-const tempC = (name: string) => decimal(name, { precision: 5, scale: 2, mode: 'number' });
 
 export const events = mysqlTable(
   'events',
@@ -33,7 +31,7 @@ export const events = mysqlTable(
     daysStanding: smallint('days_standing').notNull(),
     workroomTempC: tempC('workroom_temp_c'),
     venueTempC: tempC('venue_temp_c'),
-    venueAltitudeM: decimal('venue_altitude_m', { precision: 7, scale: 2, mode: 'number' }),
+    venueAltitudeM: altitudeM('venue_altitude_m'),
     hoursBefore: decimal('hours_before', { precision: 5, scale: 1, mode: 'number' }).notNull(),
     wraps: tinyint('wraps').$type<1 | 2>().notNull(),
     outdoors: boolean('outdoors').notNull(),

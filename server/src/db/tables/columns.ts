@@ -4,6 +4,8 @@ export const id = () => char('id', { length: 36 }).primaryKey();
 /** A length that someone typed or measured, mm. */
 export const lengthMm = (name: string) => decimal(name, { precision: 9, scale: 4, mode: 'number' });
 export const dose = (name: string) => decimal(name, { precision: 7, scale: 3, mode: 'number' });
+export const tempC = (name: string) => decimal(name, { precision: 5, scale: 2, mode: 'number' });
+export const altitudeM = (name: string) => decimal(name, { precision: 7, scale: 2, mode: 'number' });
 export const share = (name: string) => decimal(name, { precision: 6, scale: 4, mode: 'number' });
 /** A moment as the contract has it, ISO 8601 in UTC, to the millisecond. */
 export const instant = customType<{ data: string; driverData: string }>({

@@ -16,7 +16,7 @@ import {
   varchar,
 } from 'drizzle-orm/mysql-core';
 
-import { demo, id, instant, lengthMm, share } from './columns';
+import { altitudeM, demo, id, instant, lengthMm, share, tempC } from './columns';
 
 export const studios = mysqlTable('studios', {
   id: id(),
@@ -24,8 +24,8 @@ export const studios = mysqlTable('studios', {
   unit: mysqlEnum('unit', ['in', 'cm']).notNull(),
   stepMm: lengthMm('step_mm').notNull(),
   daysStanding: smallint('days_standing').notNull(),
-  workroomTempC: decimal('workroom_temp_c', { precision: 5, scale: 2, mode: 'number' }).notNull().default(21),
-  workroomAltitudeM: decimal('workroom_altitude_m', { precision: 7, scale: 2, mode: 'number' }).notNull().default(0),
+  workroomTempC: tempC('workroom_temp_c').notNull().default(21),
+  workroomAltitudeM: altitudeM('workroom_altitude_m').notNull().default(0),
   demo: demo(),
   /** Counts the writes; each raises it first, so that the order of revisions is the order of commits. */
   revision: bigint('revision', { mode: 'number' }).notNull().default(0),
