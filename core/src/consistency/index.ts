@@ -1,3 +1,4 @@
 export * from './judgeBatch';
 export * from './pairMismatch';
 export * from './work';
+export * from './sizeSpread';

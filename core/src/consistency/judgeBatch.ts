@@ -135,7 +135,7 @@ export function judgeBatch({
     }
   }
 
-  const aim: Aim = { targetMm, toleranceMm, holeOffMm };
+  const aim: BatchAim = { targetMm, toleranceMm, holeOffMm };
   const sides = results.map((result) => sideOf(result, aim));
   const tooLarge = indicesWhere(sides, 'large');
   const tooSmall = indicesWhere(sides, 'small');
@@ -151,13 +151,14 @@ type Side = 'small' | 'right' | 'large';
 type Law = Pick<BatchJudgement, 'meanMm' | 'spreadMm' | 'basis'>;
 type Judged = Omit<BatchJudgement, 'verdict' | 'advice'>;
 
-interface Aim {
+/** What balloons of a batch were held to. */
+export interface BatchAim {
   targetMm: number;
   toleranceMm: number;
   holeOffMm: number;
 }
 
-function sideOf(result: CheckResult, aim: Aim): Side {
+function sideOf(result: CheckResult, aim: BatchAim): Side {
   const off = offOf(result, aim);
   // A width typed exactly at the edge is within, whatever the last bit of a conversion says.
   if (Math.abs(off) <= aim.toleranceMm + 1e-6) return 'right';
@@ -165,7 +166,7 @@ function sideOf(result: CheckResult, aim: Aim): Side {
 }
 
 /** How far a balloon is off its target, mm, as near as its result tells. */
-function offOf(result: CheckResult, { targetMm, toleranceMm, holeOffMm }: Aim): number {
+function offOf(result: CheckResult, { targetMm, toleranceMm, holeOffMm }: BatchAim): number {
   if (result.kind === 'measured') return result.widthMm - targetMm;
   if (result.kind === 'answer') {
     // An answer past the tolerance is known to lie past it, and no further.
@@ -182,7 +183,7 @@ function indicesWhere(sides: readonly Side[], side: Side): number[] {
   return sides.flatMap((value, index) => (value === side ? [index] : []));
 }
 
-function lawOf(results: readonly CheckResult[], aim: Aim): Law {
+function lawOf(results: readonly CheckResult[], aim: BatchAim): Law {
   const widths = results.flatMap((result) => (result.kind === 'measured' ? [result.widthMm] : []));
   const seen = results.map((result) => sightingOf(result, aim));
   if (results.some(({ kind }) => kind === 'between')) {
@@ -196,7 +197,8 @@ function lawOf(results: readonly CheckResult[], aim: Aim): Law {
   return lawOfAnswers(results, aim);
 }
 
-function sightingOf(result: CheckResult, { targetMm, toleranceMm, holeOffMm }: Aim): Sighting {
+/** The widths between which a result says that a balloon lies, mm. */
+export function sightingOf(result: CheckResult, { targetMm, toleranceMm, holeOffMm }: BatchAim): Sighting {
   if (result.kind === 'measured') return { low: result.widthMm, high: result.widthMm };
   if (result.kind === 'between') {
     return { low: result.stopsMm ?? -Infinity, high: result.passesMm ?? Infinity };
@@ -207,7 +209,7 @@ function sightingOf(result: CheckResult, { targetMm, toleranceMm, holeOffMm }: A
   return { low: middle - toleranceMm, high: middle + toleranceMm };
 }
 
-function lawOfAnswers(results: readonly CheckResult[], { targetMm, toleranceMm, holeOffMm }: Aim): Law {
+function lawOfAnswers(results: readonly CheckResult[], { targetMm, toleranceMm, holeOffMm }: BatchAim): Law {
   const count = (answer: HoleAnswer) =>
     results.filter((result) => result.kind === 'answer' && result.answer === answer).length;
   const small = count('falls');

@@ -1,4 +1,4 @@
-import { aspectAt, normalFrom, widthAtVolumeMm, type ShapeLaw } from '@leggero/core';
+import { aspectAt, MM_PER_INCH, normalFrom, roundToStep, widthAtVolumeMm, type ShapeLaw } from '@leggero/core';
 
 /** A balloon as physics would have it: what the demo's readings are drawn from. */
 export interface DemoBalloon {
@@ -38,6 +38,11 @@ export function measure({ balloon, dose, random }: { balloon: DemoBalloon; dose:
   const volumeL = balloon.deadVolumeL + balloon.doseVolumeL * dose * (1 + 0.006 * normalFrom(random));
   const widthMm = widthAtVolumeMm({ law, volumeL });
   const heightMm = widthMm * aspectAt({ law, widthMm }).aspect;
-  const tape = (mm: number, sdMm: number) => Math.round((mm + sdMm * normalFrom(random)) / 1.5875) * 1.5875;
+  const tape = (mm: number, sdMm: number) => byTape(mm + sdMm * normalFrom(random));
   return { widthMm: tape(widthMm, 1.2), heightMm: tape(heightMm, 1.6) };
+}
+
+/** A width as people read it from a tape, to the sixteenth of an inch, mm. */
+export function byTape(mm: number): number {
+  return roundToStep({ mm, step: MM_PER_INCH / 16 });
 }

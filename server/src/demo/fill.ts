@@ -28,7 +28,7 @@ import {
 } from '../db/tables';
 import { ensureOwner } from '../studio/store';
 import { isoAt } from './moment';
-import { measure } from './balloon';
+import { byTape, measure } from './balloon';
 import { fillPeople, fillSizers } from './gauges';
 import { fillPairs } from './pairs';
 import { fillPieces } from './pieces';
@@ -123,7 +123,10 @@ async function fillModel(tx: Transaction, options: FillModel): Promise<string> {
       })),
     );
     if (index === 0 && age === 0) {
-      await fillCheck(tx, { studioId, modelId, target: classicTarget(model, taken), random });
+      const target = classicTarget(model, taken);
+      await fillCheck(tx, { studioId, modelId, target, random });
+      // Numbers of its own: whatever is drawn after it stays as it was.
+      await fillCheck(tx, { studioId, modelId, target, random: randomFrom(SEED + 1), measured: true });
     }
   }
   for (const test of held) await fillHoldTest(tx, { ...options, modelId, test });
@@ -197,14 +200,23 @@ function classicTarget({ nominalMm }: DemoModel, taken: readonly Reading[]): Tar
   return target.value;
 }
 
+interface FillCheck {
+  studioId: string;
+  modelId: string;
+  target: Target;
+  random: () => number;
+  /** By the tape, a day before; else by answers at the hole. */
+  measured?: boolean;
+}
+
 async function fillCheck(
   tx: Transaction,
-  { studioId, modelId, target, random }: { studioId: string; modelId: string; target: Target; random: () => number },
+  { studioId, modelId, target, random, measured = false }: FillCheck,
 ): Promise<void> {
   const { widthMm: targetMm, toleranceMm } = target;
   const { size, tierName, sdMm, small } = DEMO_BATCH;
   const checkId = randomUUID();
-  const startedMs = FIRST_DAY + 6 * DAY_MS;
+  const startedMs = FIRST_DAY + (measured ? 5 : 6) * DAY_MS;
   await tx.insert(checks).values({
     id: checkId,
     studioId,
@@ -218,10 +230,12 @@ async function fillCheck(
   });
   await tx.insert(checkResults).values(
     Array.from({ length: size }, (_, position) => {
-      const offMm = position === small.at ? small.byMm : sdMm * normalFrom(random);
-      const answer: HoleAnswer = offMm > toleranceMm ? 'stops' : offMm < -toleranceMm ? 'falls' : 'passes';
+      const offMm = position === small.at && !measured ? small.byMm : sdMm * normalFrom(random);
       const takenAt = isoAt(startedMs + position * 20_000);
-      return { id: randomUUID(), studioId, checkId, position, answer, takenAt };
+      const base = { id: randomUUID(), studioId, checkId, position, takenAt };
+      if (measured) return { ...base, widthMm: byTape(targetMm + offMm) };
+      const answer: HoleAnswer = offMm > toleranceMm ? 'stops' : offMm < -toleranceMm ? 'falls' : 'passes';
+      return { ...base, answer };
     }),
   );
 }
