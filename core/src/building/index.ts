@@ -7,3 +7,4 @@ export * from './layer';
 export * from './learnPacking';
 export * from './stackLayers';
 export * from './tying';
+export * from './unevenStack';
