@@ -16,10 +16,11 @@ const TRANSFORMED = [
   'standard-navigation',
   'nativewind',
   'react-native-css-interop',
+  'three',
 ];
 
 /** What knows no JSX, or was compiled before, needs no more than types off and modules turned. */
-const PLAIN = `${path.dirname(__dirname)}/(core|contract)/src/.*\\.ts$|/react-native-web/dist/.*\\.js$`;
+const PLAIN = `${path.dirname(__dirname)}/(core|contract)/src/.*\\.ts$|/(react-native-web/dist|three/build)/.*\\.js$`;
 
 module.exports = {
   ...preset,
@@ -37,6 +38,8 @@ module.exports = {
       .replace(/dist\/cjs.*$/, 'dist/cjs/icons/$1.js'),
     // The builds for browsers: the others are modules, which this preset leaves untouched.
     '^(d3-[a-z-]+|internmap)$': '<rootDir>/../node_modules/$1/dist/$1.js',
+    // Its reckoning, which is all that runs without graphics hardware.
+    '^three$': '<rootDir>/../node_modules/three/build/three.core.js',
     '^expo-router$': '<rootDir>/test/router.tsx',
     '\\.css$': '<rootDir>/test/noStyles.js',
   },

@@ -1,4 +1,5 @@
 const path = require('node:path');
+const { buildSync } = require('esbuild');
 const { getDefaultConfig } = require('expo/metro-config');
 const { withNativeWind } = require('nativewind/metro');
 
@@ -9,10 +10,22 @@ const localesOfZod = /[\\/]locales[\\/]index(\.c?js)?$/;
 const onlyEnglish = path.resolve(__dirname, 'zod-locales.js');
 // The wrapper that tslib gives to importers has no default once Metro has turned it into a module.
 const plainTslib = require.resolve('tslib/tslib.es6.js');
+// Metro keeps all of a package: of three it is given a copy with what one file asks of it, and no more.
+const asksOfThree = path.resolve(__dirname, 'src/parts/space/three.ts');
+const someOfThree = path.resolve(__dirname, '../node_modules/.cache/leggero/three.js');
+buildSync({ entryPoints: [asksOfThree], outfile: someOfThree, bundle: true, format: 'esm', logLevel: 'error' });
+// Left to itself one half of this package comes as a module and the other not: neither then knows of the other.
+const gestures = path.dirname(require.resolve('@use-gesture/core/package.json'));
+const halvesOfGestures = {
+  '@use-gesture/core': path.join(gestures, 'dist/use-gesture-core.esm.js'),
+  '@use-gesture/core/actions': path.join(gestures, 'actions/dist/use-gesture-core-actions.esm.js'),
+};
 config.resolver.resolveRequest = (context, name, platform) => {
   if (localesOfZod.test(name) && /[\\/]zod[\\/]/.test(context.originModulePath)) {
     return { type: 'sourceFile', filePath: onlyEnglish };
   }
+  if (halvesOfGestures[name]) return { type: 'sourceFile', filePath: halvesOfGestures[name] };
+  if (name === 'three') return { type: 'sourceFile', filePath: someOfThree };
   if (name === 'tslib') return { type: 'sourceFile', filePath: plainTslib };
   return context.resolveRequest(context, name, platform);
 };

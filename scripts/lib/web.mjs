@@ -10,7 +10,14 @@ import { runCommand } from './processes.mjs';
 import { Refusal, say } from './refusal.mjs';
 
 const STAMP = path.join(WEB, '.built-from');
-const SOURCES = ['app', 'core/src', 'contract/src', 'package-lock.json'];
+const SOURCES = [
+  'app',
+  'core/src',
+  'contract/src',
+  'scripts/lib/web.mjs',
+  'scripts/lib/offline.mjs',
+  'package-lock.json',
+];
 const CORES = os.availableParallelism();
 const LEFT_OUT = new Set(['node_modules', 'dist', '.expo', 'test', 'expo-env.d.ts', 'nativewind-env.d.ts']);
 
@@ -90,8 +97,9 @@ function writeHead() {
   const folder = '_expo/static/js/web';
   const pages = readdirSync(path.join(WEB, folder))
     .filter((name) => name.endsWith('.js') && !html.includes(encodeURI(name)))
-    // What runs by itself is a worker's: fetched when it is wanted.
+    // What runs by itself is a worker's: fetched when it is wanted, as is what draws in space.
     .filter((name) => readFileSync(path.join(WEB, folder, name), 'utf8').startsWith('__d('))
+    .filter((name) => !name.startsWith('stage-'))
     .map((name) => `/${folder}/${encodeURIComponent(name)}`);
   const isAround = (address) => path.basename(address).startsWith('_layout-');
   const around = pages.filter(isAround);

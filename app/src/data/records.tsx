@@ -3,6 +3,7 @@ import type {
   EventRecord,
   StackRecord,
   FixingRecord,
+  CheckRecord,
   EyeCheckRecord,
   ModelDetail,
   ModelRecord,
@@ -32,7 +33,7 @@ import {
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { weakMapMemoize } from 'reselect';
 
-import { PIECE_NOUNS, piecesOf, STUDY_NOUNS, studiesOf } from '@/views/checks';
+import { CHECK_NOUNS, checksOf, PIECE_NOUNS, piecesOf, STUDY_NOUNS, studiesOf } from '@/views/checks';
 import { eyeChecksOf, rowsOfEyeChecks } from '@/views/eyes';
 import { SIZER_NOUNS, sizersOf } from '@/views/gauges';
 import { correctedCalibrations, holesById } from '@/views/holes';
@@ -200,6 +201,11 @@ export function useEvents(): Records<EventRecord[]> {
 /** Pieces of every event and sketches, newest first, each with its checks. */
 export function usePieces(): Records<PieceRecord[]> {
   return useView(PIECE_NOUNS, piecesOf);
+}
+
+/** Every check of a batch, newest first. */
+export function useChecks(): Records<CheckRecord[]> {
+  return useView(CHECK_NOUNS, checksOf);
 }
 
 /** The numbers of the trade that the studio has otherwise. */

@@ -11,6 +11,8 @@ interface PictureProps {
   framed?: boolean;
   /** Draws it once its width is known, px. */
   children: (width: number, height: number) => ReactNode;
+  /** What else its element is told, where keys move it. */
+  root?: object;
   /** What lies over it and answers to hands. */
   over?: ((width: number, height: number) => ReactNode) | undefined;
   /** Words below, for the eye alone. */
@@ -18,15 +20,16 @@ interface PictureProps {
 }
 
 /** A drawing as wide as its place: measured first, then drawn. */
-export function Picture({ label, height, framed = true, children, over, caption }: PictureProps) {
+export function Picture({ label, height, framed = true, children, root, over, caption }: PictureProps) {
   const [width, setWidth] = useState(0);
   const high = typeof height === 'number' ? height : height(width);
   return (
     <View
+      {...root}
       role="img"
       aria-label={label}
       onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
-      className={framed ? 'rounded-card border border-line bg-surface' : ''}
+      className={framed ? 'overflow-hidden rounded-card border border-line bg-surface' : ''}
       style={{ minHeight: high }}
     >
       {width === 0 ? null : (

@@ -20,6 +20,15 @@ export function checksOfModel(rows: CheckRows, modelId: string): CheckRecord[] {
   return inFull(rows, ofModel(rows.check).of(modelId));
 }
 
+export const CHECK_NOUNS = ['check', 'checkResult'] as const;
+
+const allChecks = listOf('check');
+
+/** Every check of the studio, newest first, of balloons and of pieces. */
+export function checksOf(rows: CheckRows): CheckRecord[] {
+  return inFull(rows, allChecks(rows.check));
+}
+
 export const PIECE_NOUNS = ['piece', 'check', 'checkResult'] as const;
 
 const pieces = listOf('piece');

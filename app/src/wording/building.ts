@@ -31,6 +31,40 @@ export function layersText(layers: number, count: number): string {
   return counted(layers, one, many.toLowerCase());
 }
 
+/** "Layer 3 of 8, 10 in: 2 kelp, 2 foam"; the topper has no colours of a layer. */
+export function layerStepText({
+  layer,
+  layers,
+  colours,
+  width,
+}: {
+  layer: number;
+  layers: number;
+  colours: readonly string[] | null;
+  width: string;
+}): string {
+  if (!colours) return `On top, ${width}`;
+  const counts = new Map<string, number>();
+  for (const name of colours) counts.set(name, (counts.get(name) ?? 0) + 1);
+  const tied = [...counts].map(([name, count]) => `${count} ${name}`).join(', ');
+  return `Layer ${layer + 1} of ${layers}, ${width}: ${tied}`;
+}
+
+/** How balloons come out here, and how high a piece of such balloons stands once; null where that is no figure. */
+export function spreadText(
+  { lean, sd, balloons, by }: { lean: number; sd: number; balloons: number; by: 'checked' | 'eye' },
+  high: string | null,
+): string {
+  const share = (of: number) => `${(100 * Math.abs(of)).toFixed(1)} %`;
+  const of = by === 'eye' ? `${balloons} sized by eye` : `${balloons} that were checked`;
+  const leaning = Math.abs(lean) < LEAST_LEAN ? 'right on the whole' : `${share(lean)} ${lean > 0 ? 'large' : 'small'}`;
+  const stands = high === null ? '' : ` Of such it stands ${high} this time.`;
+  return `Of ${of}: ${leaning}, and ${share(sd)} more or less from one to the next.${stands}`;
+}
+
+/** Less on the whole is none, as a share. */
+const LEAST_LEAN = 0.0005;
+
 export const SILHOUETTE_WORDS = {
   cone: 'Cone',
   tree: 'Tree',

@@ -15,16 +15,16 @@ import { counted } from '@/wording/trade';
 
 import { ColourCards, namesOf } from './ColourCards';
 import { ColumnFields } from './ColumnFields';
-import { ColumnPicture } from './ColumnPicture';
 import type { ColumnDesign } from './colouring';
 import { PackingCard } from './PackingCard';
+import { StackPicture } from './StackPicture';
 
 /** A column to a height, to a number of layers or of a size: drawn to scale, coloured, and what is to be tied for it. */
 export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
   const { piece, basis } = shown;
   const { design, change, view, problem, wrong } = usePiece(shown, viewColumn, buildProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
-  const { text, fine, unit } = basis.lengths;
+  const { text, fine } = basis.lengths;
   const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   const ceilingMm = basis.event ? basis.event.ceilingMm : design.ceilingMm;
   return (
@@ -37,17 +37,15 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
         <>
           {view ? (
             <>
-              <ColumnPicture
+              <StackPicture
                 label={pictureText(view, design, text)}
-                balloons={view.balloons}
-                standMm={design.standMm}
-                poleMm={design.heldBy === 'pole' ? view.plan.poleMm : null}
-                figureMm={design.topper?.kind === 'figure' ? design.topper.heightMm : 0}
-                heightMm={view.plan.heightMm}
+                design={design}
+                view={{ ...view, stack: view.plan.stack }}
+                poleMm={view.plan.poleMm}
+                heldBy={design.heldBy}
                 ceilingMm={ceilingMm}
-                unit={unit}
-                height={460}
-                stands={({ key }) => key === tapped?.key}
+                basis={basis}
+                chosen={tapped?.key ?? null}
                 onTap={setTapped}
               />
               <View role="status">

@@ -14,10 +14,10 @@ import { buildProblemText, layersText, roomTexts, taperText } from '@/wording/bu
 import { counted } from '@/wording/trade';
 
 import { ColourCards } from './ColourCards';
-import { ColumnPicture } from './ColumnPicture';
 import type { TaperDesign } from './colouring';
 import { LayersCard } from './LayersCard';
 import { PackingCard } from './PackingCard';
+import { StackPicture } from './StackPicture';
 import { TaperFields } from './TaperFields';
 
 /** A taper along a silhouette that can be dragged, on a pole it covers: every layer on a step, from which balloon each. */
@@ -25,7 +25,7 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
   const { piece, basis } = shown;
   const { design, change, view, problem, wrong } = usePiece(shown, viewTaper, buildProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
-  const { text, fine, unit } = basis.lengths;
+  const { text, fine } = basis.lengths;
   const { profile, poleMm, standMm, count, colours, stepMm } = design;
   const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   const hexOf = (colour: number) => colours[colour]!.colourHex;
@@ -52,17 +52,15 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
       }
       first={
         <>
-          <ColumnPicture
+          <StackPicture
             label={view ? pictureText(view, design, text) : 'A silhouette that no layers follow'}
-            balloons={view?.balloons ?? []}
-            standMm={standMm}
+            design={design}
+            view={view}
             poleMm={poleMm}
-            figureMm={design.topper?.kind === 'figure' ? design.topper.heightMm : 0}
-            heightMm={view?.heightMm ?? poleMm}
+            heldBy="pole"
             ceilingMm={ceilingMm}
-            unit={unit}
-            height={460}
-            stands={({ key }) => key === tapped?.key}
+            basis={basis}
+            chosen={tapped?.key ?? null}
             onTap={setTapped}
             grips={grips}
             onGrip={drag}

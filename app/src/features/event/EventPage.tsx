@@ -94,7 +94,13 @@ function Shown({ event: stored, pieces, studio }: { event: EventRecord; pieces: 
       subtitle={whenAndWhere(event) || 'Not dated yet'}
       back={wide ? undefined : '/builds'}
     >
-      <EventPicture pieces={pieces} ceilingMm={event.ceilingMm} text={lengths.long} most={wide ? 380 : 280} />
+      <EventPicture
+        label={event.name}
+        pieces={pieces}
+        ceilingMm={event.ceilingMm}
+        text={lengths.long}
+        most={wide ? 380 : 280}
+      />
       <View role="status">
         <Words look="strong">
           {[opensAt === null ? null : `Opens ${awayText(opensAt, now)}`, client || null].filter(Boolean).join(' · ') ||

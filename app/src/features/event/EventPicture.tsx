@@ -5,8 +5,9 @@ import { Image, Pressable, ScrollView, View } from 'react-native';
 import Svg, { Line, Path, Text as SvgText } from 'react-native-svg';
 
 import type { DrawnStill } from '@/data/stills';
-import { PERSON, PERSON_MM } from '@/parts/piece/person';
+import { PERSON, PERSON_MM } from '@/parts/space/person';
 import { useStill } from '@/parts/piece/useStill';
+import { FillScreen } from '@/ui/FillScreen';
 import { usePalette } from '@/ui/theme';
 import { Words } from '@/ui/Words';
 
@@ -42,7 +43,11 @@ const MOST_COPIES = 4;
 const UNDRAWN: Omit<DrawnStill, 'picture'> = { wideMm: 600, highMm: 600, footMm: 0 };
 
 /** The pieces of an event side by side to one scale, someone among them, below the ceiling. A tap opens one. */
-export function EventPicture({ pieces, ceilingMm, text, most }: EventPictureProps) {
+export function EventPicture(props: EventPictureProps & { label: string }) {
+  return <FillScreen title={props.label}>{(whole) => <Row {...props} most={whole ?? props.most} />}</FillScreen>;
+}
+
+function Row({ pieces, ceilingMm, text, most }: EventPictureProps) {
   const palette = usePalette();
   const [width, setWidth] = useState(0);
   const [sizes, setSizes] = useState<ReadonlyMap<string, DrawnStill>>(new Map());

@@ -1,5 +1,5 @@
 import { Link, router, usePathname } from 'expo-router';
-import { useState, type ReactNode } from 'react';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { Pressable, View } from 'react-native';
 
 import { useWide } from '@/ui/layout';
@@ -8,9 +8,10 @@ import { useKeys } from '@/ui/useKeys';
 import { Words } from '@/ui/Words';
 
 import { ConnectionNotice } from './ConnectionNotice';
-import { KeysSheet } from './KeysSheet';
 import { PLACES, SEARCH, type Place } from './places';
 import { VersionNotice } from './VersionNotice';
+
+const KeysSheet = lazy(async () => ({ default: (await import('./KeysSheet')).KeysSheet }));
 
 /** What stands around every page: the bottom bar on a phone, the rail when wide. */
 export function Frame({ children }: { children: ReactNode }) {
@@ -26,7 +27,11 @@ export function Frame({ children }: { children: ReactNode }) {
         <View className="flex-1">{children}</View>
       </View>
       {wide ? null : <BottomBar />}
-      <KeysSheet open={keysOpen} onClose={() => setKeysOpen(false)} />
+      {keysOpen ? (
+        <Suspense>
+          <KeysSheet open onClose={() => setKeysOpen(false)} />
+        </Suspense>
+      ) : null}
     </View>
   );
 }

@@ -9,6 +9,8 @@ const KEYS = [
   ['n', 'New: a balloon on the shelf, a reading on its page'],
   ['c', 'Check a batch, on a balloon’s page'],
   ['1  2  3', 'Stops, just passes, falls through'],
+  ['← → ↑ ↓', 'Turn a piece and tilt it, once its picture has the focus; with shift push it along'],
+  ['+  −  0', 'Nearer, farther, as at first'],
   ['u', 'Undo the last answer or reading'],
 ] as const;
 

@@ -28,6 +28,7 @@ import { LengthFigure } from '@/parts/LengthFigure';
 import { MomentField } from '@/ui/MomentField';
 import { NumberField } from '@/ui/NumberField';
 import { PickChips } from '@/ui/PickChips';
+import { FillScreen } from '@/ui/FillScreen';
 import { Picture } from '@/ui/Picture';
 import { Progress } from '@/ui/Progress';
 import { RowLink } from '@/ui/RowLink';
@@ -273,6 +274,18 @@ export const KIT: readonly KitPart[] = [
       <Picture label="A drawing as wide as its place" height={80}>
         {(width, height) => <Circle cx={width / 2} cy={height / 2} r={28} fill={HEX} />}
       </Picture>
+    ),
+  },
+  {
+    name: 'FillScreen',
+    Shown: () => (
+      <FillScreen title="A drawing for a client">
+        {(whole) => (
+          <Picture label="A drawing for a client" height={whole ?? 80} framed={whole === null}>
+            {(width, height) => <Circle cx={width / 2} cy={height / 2} r={0.35 * height} fill={HEX} />}
+          </Picture>
+        )}
+      </FillScreen>
     ),
   },
   { name: 'Progress', Shown: () => <Progress label="Importing" share={0.62} /> },

@@ -4,22 +4,21 @@ import { useState } from 'react';
 
 import { useTrade } from '@/data/trade';
 import { Cautions } from '@/parts/Cautions';
-import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
 import { formSizeText, linkProblemText, snapText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
 import { CheckCard } from '@/parts/piece/CheckCard';
 import { ClosedFields } from './ClosedFields';
-import type { Seen } from '@/parts/piece/projector';
+import type { SceneTube } from '@/parts/space/scene';
+import type { Camera } from '@/parts/space/view';
 
-import { FormPicture } from './FormPicture';
+import { FormSpace } from './FormSpace';
 import { HandleCard } from './HandleCard';
 import { JointCard } from './JointCard';
 import { PartsCard } from './PartsCard';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import { PullCard } from './PullCard';
-import { SEEN } from './RingPiece';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { SizesCard } from '@/parts/piece/SizesCard';
 import { StepsCard } from './StepsCard';
@@ -33,7 +32,6 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
   const trade = useTrade();
   const { piece, basis } = shown;
   const { design, change, view, problem } = usePiece(shown, viewClosed, linkProblemText);
-  const [seen, setSeen] = useState<Seen>('side');
   const [tapped, setTapped] = useState<number | null>(null);
   const [offMm, setOffMm] = useState(0);
   const { text } = basis.lengths;
@@ -49,15 +47,14 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
     setTapped(view?.spheres.findIndex((sphere) => sphere.key === to) ?? null);
     setOffMm(0);
   };
-  const colourOf = (each: string) => partOf(design, each).colourHex;
   const own = at === null ? [] : spheres.flatMap((sphere, i) => (sphere.key === key ? [i] : []));
   const { handle } = design;
-  const arch =
+  const arch: SceneTube | null =
     view?.handle?.ok && handle
       ? {
-          points: handleLine(view.snapped.form, view.handle.value),
+          line: handleLine(view.snapped.form, view.handle.value).map(({ xMm, yMm, zMm }) => [xMm, yMm, zMm]),
           widthMm: view.handle.value.widthMm,
-          colourHex: handle.part.colourHex,
+          hex: handle.part.colourHex,
         }
       : null;
   const { count, form } = design;
@@ -69,11 +66,14 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
         <>
           {view ? (
             <>
-              <FormPicture
+              <FormSpace
                 label={pictureText(view, design, text)}
                 spheres={spheres}
-                colourOf={colourOf}
-                seen={seen}
+                form={view.snapped.form}
+                kind={form}
+                partOf={(each) => partOf(design, each)}
+                basis={basis}
+                first={FIRST}
                 height={340}
                 chosen={own}
                 gap={pulled?.gap ?? null}
@@ -84,7 +84,6 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
                   setOffMm(0);
                 }}
               />
-              <Segmented label="Seen" options={SEEN} value={seen} onChange={setSeen} />
               <Words look="quiet">
                 {`${formSizeText(view.snapped.form, text)}. Drag it round; tap a balloon for its target.`}
               </Words>
@@ -150,6 +149,9 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
     />
   );
 }
+
+/** A handle then lies across, and the form is seen a little from above. */
+const FIRST: Camera = { turn: -0.42, tilt: 0.3, zoom: 1, push: [0, 0] };
 
 /** Fields that show their own problem. */
 const FIELDS = new Set(['baseMm', 'mouthMm', 'stepMm', 'leanDeg', 'rings', 'count']);

@@ -3,11 +3,12 @@ import { View, type GestureResponderEvent } from 'react-native';
 import { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 
 import { shade } from '@/parts/shade';
+import { FillScreen } from '@/ui/FillScreen';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 
 import { BallShades } from '@/parts/piece/BallShades';
-import { PERSON, PERSON_MM } from '@/parts/piece/person';
+import { PERSON, PERSON_MM } from '@/parts/space/person';
 import type { Dot } from '@/parts/piece/sizes';
 
 /** A level of the room, above the floor, mm. */
@@ -38,15 +39,30 @@ const MANY = 250;
 const TITLE_PX = 6.2;
 
 /** A hanging piece to scale, with floor, levels and someone beside it. */
-export function HangPicture({ label, dots, zeroMm, lines, floor, height, onDrag, onTap }: HangPictureProps) {
+export function HangPicture(props: HangPictureProps) {
+  return <FillScreen title={props.label}>{(whole) => <Hung {...props} whole={whole} />}</FillScreen>;
+}
+
+function Hung({
+  label,
+  dots,
+  zeroMm,
+  lines,
+  floor,
+  height,
+  onDrag,
+  onTap,
+  whole,
+}: HangPictureProps & { whole: number | null }) {
   const palette = usePalette();
   const box = extentOf(dots, zeroMm, lines, floor);
   const dragged = lines.find(({ drag }) => drag);
-  const high = (width: number) => Math.min(height, scaleFor(box, width) * box.highMm + 28);
+  const high = (width: number) => Math.min(whole ?? height, scaleFor(box, width) * box.highMm + 28);
   return (
     <Picture
       label={label}
       height={high}
+      framed={whole === null}
       over={(width, tall) => {
         const frame = frameOf(box, width, tall);
         return (

@@ -16,9 +16,11 @@ import { counted } from '@/wording/trade';
 
 import { CheckCard } from '@/parts/piece/CheckCard';
 import { MmField, RepeatCard } from '@/parts/piece/Fields';
-import type { Seen } from '@/parts/piece/projector';
+import { STEEL_HEX } from '@/parts/piece/scenes';
+import type { SceneDisc } from '@/parts/space/scene';
+import type { Camera } from '@/parts/space/view';
 
-import { FormPicture } from './FormPicture';
+import { FormSpace } from './FormSpace';
 import { JointCard } from './JointCard';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
@@ -30,21 +32,27 @@ import { viewRing } from '@/parts/piece/viewClosed';
 
 const FIT_WORDS: Record<RingFit, string> = { around: 'Around it', on: 'Along it', inside: 'Inside it' };
 const POT_MM = 254;
-export const SEEN = [
-  { value: 'side', title: 'From the side' },
-  { value: 'above', title: 'From above' },
-] as const;
+/** A single ring is looked at from above, rings upon rings from their side. */
+const SINGLE: Camera = { turn: -0.42, tilt: 1.15, zoom: 1, push: [0, 0] };
+const STACKED: Camera = { ...SINGLE, tilt: 0.3 };
+
+/** A pole, a pot or a hoop as a round thing in the ring, a little higher than that. */
+const thingDisc = (widthMm: number, ringMm: number): SceneDisc => ({
+  at: [0, 0, -0.6 * ringMm],
+  widthMm,
+  highMm: 1.2 * ringMm,
+  hex: STEEL_HEX,
+});
 
 /** A ring, what it fits, and rings upon it. */
 export function RingPiece(shown: ShownPiece<DesignOf<'ring'>>) {
   const { piece, basis } = shown;
   const { design, change, view, problem } = usePiece(shown, viewRing, linkProblemText);
   const [chosen, setChosen] = useState<string | null>(null);
-  const [seen, setSeen] = useState<Seen>(shown.design.rings.length > 1 ? 'side' : 'above');
   const { text, fine } = basis.lengths;
   const { rings, thing, count } = design;
   const size = view?.sizes.find(({ key }) => key === (chosen ?? 'ring-1'));
-  const colourOf = (key: string) => rings[Number(key.slice(5)) - 1]?.colourHex ?? '#999999';
+  const partOf = (key: string) => rings[Number(key.slice('ring-'.length)) - 1] ?? rings[0]!;
   const own = view?.spheres.flatMap(({ key }, i) => (key === size?.key ? [i] : [])) ?? [];
   const error = problem ? linkProblemText(problem, text) : undefined;
   return (
@@ -55,20 +63,22 @@ export function RingPiece(shown: ShownPiece<DesignOf<'ring'>>) {
         <>
           {view ? (
             <>
-              <FormPicture
+              <FormSpace
                 label={`${counted(rings.length, 'ring')} of ${count}, ${text(view.ring.outsideMm)} over everything`}
                 spheres={view.spheres}
-                colourOf={colourOf}
-                seen={seen}
+                form={view.form}
+                kind="ring"
+                partOf={partOf}
+                basis={basis}
+                first={rings.length > 1 ? STACKED : SINGLE}
                 height={300}
                 chosen={rings.length > 1 ? own : []}
                 wrong={null}
                 gap={null}
                 handle={null}
-                thingMm={rings.length === 1 && thing && seen === 'above' ? thing.diameterMm : null}
+                thing={rings.length === 1 && thing ? thingDisc(thing.diameterMm, rings[0]!.widthMm) : null}
                 onTap={(at) => setChosen(view.spheres[at]!.key)}
               />
-              <Segmented label="Seen" options={SEEN} value={seen} onChange={setSeen} />
               <View role="status">
                 <Words look="strong">{`${text(view.ring.outsideMm)} across, ${text(view.ring.insideMm)} clear inside`}</Words>
                 <Words look="quiet">

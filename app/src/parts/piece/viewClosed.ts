@@ -134,6 +134,7 @@ function handleSize(part: PiecePart, { longs }: Material) {
 /** A ring, or rings upon rings, worked out. */
 export interface RingView {
   spheres: Sphere[];
+  form: Pick<Form, 'layers' | 'ties'>;
   sizes: PieceSize[];
   closing: Closing;
   ring: Ring;
@@ -180,11 +181,13 @@ export function viewRing(
       })
     : null;
   const top = stack.value.at(-1)!;
-  const spheres = spheresOf({ layers, ties: [] });
+  const form = { layers, ties: [] };
+  const spheres = spheresOf(form);
   return {
     ok: true,
     value: {
       spheres,
+      form,
       closing,
       ring: ring.value,
       highMm: top.heightMm + (top.widthMm + first.widthMm) / 2,

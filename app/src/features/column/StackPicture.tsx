@@ -1,0 +1,165 @@
+import type { PiecePart } from '@leggero/contract';
+import type { Stack } from '@leggero/core/building';
+import { useCallback, useMemo, useRef } from 'react';
+import { View, type GestureResponderEvent } from 'react-native';
+import { G, Line, Path } from 'react-native-svg';
+
+import { packingOf } from '@/parts/piece/material';
+import type { Coloured, ColumnBalloon } from '@/parts/piece/colouring';
+import { stackScene, unevenBalloons } from '@/parts/piece/scenes';
+import type { PieceBasis } from '@/parts/piece/useBasis';
+import { useSpreads } from '@/parts/piece/useSpreads';
+import { BuiltPicture } from '@/parts/space/BuiltPicture';
+import { extentOf, type Scene, type SceneBalloon } from '@/parts/space/scene';
+import { plus, type Camera, type View as SpaceView } from '@/parts/space/view';
+import { usePalette } from '@/ui/theme';
+import { layerStepText, spreadText } from '@/wording/building';
+import { counted } from '@/wording/trade';
+
+import { namesOf } from './ColourCards';
+import type { ColumnDesign, TaperDesign } from './colouring';
+
+/** A point of the outline that can be dragged outwards and inwards. */
+export interface Grip {
+  /** Above the floor, and from the axis, mm. */
+  highMm: number;
+  outMm: number;
+}
+
+interface StackPictureProps {
+  label: string;
+  design: ColumnDesign | TaperDesign;
+  /** null while no layers follow. */
+  view: (Coloured & { stack: Stack }) | null;
+  poleMm: number;
+  heldBy: 'pole' | 'line';
+  ceilingMm: number | null;
+  basis: PieceBasis;
+  /** The size that stands out. */
+  chosen: string | null;
+  onTap: (balloon: ColumnBalloon) => void;
+  grips?: readonly Grip[];
+  onGrip?: (grip: number, outMm: number) => void;
+}
+
+const HEIGHT_PX = 460;
+/** So that a layer's balloons are told apart: two of four would hide one another. */
+const FIRST: Camera = { turn: 0.5, tilt: 0.07, zoom: 1, push: [0, 0] };
+const NO_BALLOONS: readonly ColumnBalloon[] = [];
+
+/** A piece of layers in its room, to scale. A tap asks for a balloon's target; the marks at its side are dragged. */
+export function StackPicture(props: StackPictureProps) {
+  const { label, design, view, poleMm, heldBy, ceilingMm, basis, chosen, onTap, grips = [], onGrip } = props;
+  const { models } = basis.knowledge;
+  const { text, unit } = basis.lengths;
+  const balloons = view?.balloons ?? NO_BALLOONS;
+  const sizes = view?.sizes;
+  const { standMm, topper } = design;
+  const sceneOf = useCallback(
+    (placed: readonly ColumnBalloon[]) => {
+      const parts = new Map<string, PiecePart>(sizes?.map(({ key, part }) => [key, part]));
+      const standing = { standMm, topper, poleMm, heldBy, ceilingMm, unit };
+      return stackScene(placed, ({ key }) => parts.get(key)!, models, standing);
+    },
+    [sizes, models, standMm, topper, poleMm, heldBy, ceilingMm, unit],
+  );
+  const scene = useMemo(() => sceneOf(balloons), [sceneOf, balloons]);
+  const spreads = useSpreads();
+  const outcomes = useMemo(
+    () =>
+      view
+        ? spreads.map(({ spread, ...outcome }) => ({
+            ...outcome,
+            scene: (seed: number) => {
+              const { packing } = packingOf(basis);
+              const { trade } = basis.knowledge;
+              return sceneOf(unevenBalloons(view.balloons, view.stack, { spread, seed, packing, trade }));
+            },
+            text: (made: Scene) => spreadText({ ...spread, by: outcome.value }, text(extentOf(made).highMm)),
+          }))
+        : [],
+    [spreads, view, sceneOf, basis, text],
+  );
+  const outlineOf = useCallback(
+    ({ key }: SceneBalloon) => (key === chosen ? ('chosen' as const) : ('none' as const)),
+    [chosen],
+  );
+  const nameOf = namesOf(design, basis);
+  return (
+    <BuiltPicture
+      label={label}
+      height={HEIGHT_PX}
+      scene={scene}
+      outcomes={outcomes}
+      first={FIRST}
+      stepText={(step, steps) => {
+        const first = balloons.find(({ layer }) => layer === step);
+        return layerStepText({
+          layer: step,
+          layers: steps,
+          colours: view?.map[step]?.map(nameOf) ?? null,
+          width: first ? text(first.widthMm) : '',
+        });
+      }}
+      allText={(steps) => `All ${counted(steps, 'layer')}`}
+      outlineOf={outlineOf}
+      onTap={(i) => onTap(balloons[i]!)}
+      marks={grips.length === 0 ? undefined : (space) => grips.map((grip, i) => <Mark key={i} {...{ grip, space }} />)}
+      grips={
+        grips.length === 0
+          ? undefined
+          : (space) =>
+              grips.map((grip, i) => <GripArea key={i} {...{ grip, space }} onDrag={(mm) => onGrip?.(i, mm)} />)
+      }
+    />
+  );
+}
+
+/** So far beside the outline a grip stands, and as wide as a thumb is its area, px. */
+const GRIP_OUT_PX = 14;
+const GRIP_PX = 44;
+
+interface GripProps {
+  grip: Grip;
+  space: SpaceView;
+}
+
+const placeOf = ({ grip: { highMm, outMm }, space }: GripProps) =>
+  space.project(plus([0, 0, highMm], space.right, outMm));
+
+function Mark(props: GripProps) {
+  const palette = usePalette();
+  const { x, y } = placeOf(props);
+  return (
+    <G>
+      <Line x1={x} x2={x + GRIP_OUT_PX} y1={y} y2={y} stroke={palette.pine} strokeWidth={1.5} />
+      <Path d={`M${x + GRIP_OUT_PX - 6} ${y}l6 -7l6 7l-6 7Z`} fill={palette.pine} />
+    </G>
+  );
+}
+
+/** Drags a point of the outline from side to side; by keys the same is typed beside the picture. */
+function GripArea({ onDrag, ...props }: GripProps & { onDrag: (outMm: number) => void }) {
+  const from = useRef({ pageX: 0, outMm: 0 });
+  const { x, y, scale } = placeOf(props);
+  const hands = {
+    onStartShouldSetResponder: () => true,
+    onMoveShouldSetResponder: () => true,
+    onResponderTerminationRequest: () => false,
+    onResponderGrant: ({ nativeEvent }: GestureResponderEvent) => {
+      from.current = { pageX: nativeEvent.pageX, outMm: props.grip.outMm };
+    },
+    onResponderMove: ({ nativeEvent }: GestureResponderEvent) =>
+      onDrag(Math.max(0, from.current.outMm + (nativeEvent.pageX - from.current.pageX) / scale)),
+  };
+  const place = {
+    position: 'absolute',
+    left: x + GRIP_OUT_PX - GRIP_PX / 2,
+    top: y - GRIP_PX / 2,
+    width: GRIP_PX,
+    height: GRIP_PX,
+    touchAction: 'none',
+    cursor: 'ew-resize',
+  };
+  return <View {...hands} style={place as object} />;
+}

@@ -1,0 +1,83 @@
+import type { PiecePart } from '@leggero/contract';
+import type { Form, RingGap, Sphere } from '@leggero/core/linking';
+import { useCallback, useMemo } from 'react';
+import { Line } from 'react-native-svg';
+
+import { formScene, offScene } from '@/parts/piece/scenes';
+import type { PieceBasis } from '@/parts/piece/useBasis';
+import { useSpreads } from '@/parts/piece/useSpreads';
+import { BuiltPicture } from '@/parts/space/BuiltPicture';
+import type { SceneBalloon, SceneDisc, SceneTube } from '@/parts/space/scene';
+import type { Camera, View } from '@/parts/space/view';
+import { usePalette } from '@/ui/theme';
+import { spreadText } from '@/wording/building';
+import { layerTitle } from '@/wording/pieces';
+import { counted } from '@/wording/trade';
+
+interface FormSpaceProps {
+  label: string;
+  spheres: readonly Sphere[];
+  form: Pick<Form, 'layers' | 'ties'>;
+  kind: Parameters<typeof layerTitle>[1];
+  partOf: (key: string) => PiecePart;
+  basis: PieceBasis;
+  first: Camera;
+  height: number;
+  /** Which balloons stand out, and the one that is off its size, by their places. */
+  chosen: readonly number[];
+  wrong: number | null;
+  gap: RingGap | null;
+  handle: SceneTube | null;
+  /** Something round that the ring goes with. */
+  thing?: SceneDisc | null;
+  onTap: (sphere: number) => void;
+}
+
+/** Linking work that closes on itself, in space. */
+export function FormSpace(props: FormSpaceProps) {
+  const { spheres, form, kind, partOf, basis, chosen, wrong, gap, handle, thing = null, onTap, ...picture } = props;
+  const { models } = basis.knowledge;
+  const scene = useMemo(
+    () => formScene(spheres, form, partOf, models, { tubes: handle ? [handle] : [], discs: thing ? [thing] : [] }),
+    [spheres, form, partOf, models, handle, thing],
+  );
+  const spreads = useSpreads();
+  const outcomes = useMemo(
+    () =>
+      spreads.map(({ spread, ...each }) => ({
+        ...each,
+        scene: (seed: number) => offScene(scene, spread, seed),
+        text: () => spreadText({ ...spread, by: each.value }, null),
+      })),
+    [spreads, scene],
+  );
+  const outlineOf = useCallback(
+    (_: SceneBalloon, i: number) =>
+      i === wrong ? ('wrong' as const) : chosen.includes(i) ? ('chosen' as const) : ('none' as const),
+    [wrong, chosen],
+  );
+  return (
+    <BuiltPicture
+      {...picture}
+      scene={scene}
+      outcomes={outcomes}
+      stepText={(step, steps) => {
+        const own = scene.balloons.filter((balloon) => balloon.step === step);
+        const keys = [...new Set(own.map(({ key }) => layerTitle(key, kind).toLowerCase()))].join(', ');
+        return `Step ${step + 1} of ${steps}: ${counted(own.length, 'balloon')}, ${keys}`;
+      }}
+      allText={(steps) => (steps === 1 ? counted(spheres.length, 'balloon') : `All ${counted(steps, 'step')}`)}
+      outlineOf={outlineOf}
+      onTap={onTap}
+      marks={gap ? (view) => <Gap gap={gap} view={view} /> : undefined}
+    />
+  );
+}
+
+function Gap({ gap, view }: { gap: RingGap; view: View }) {
+  const palette = usePalette();
+  const [from, to] = [gap.from, gap.to].map(({ xMm, yMm, zMm }) => view.project([xMm, yMm, zMm]));
+  return (
+    <Line x1={from!.x} y1={from!.y} x2={to!.x} y2={to!.y} stroke={palette.out} strokeWidth={4} strokeLinecap="round" />
+  );
+}

@@ -1,0 +1,121 @@
+import type { ModelRecord, PiecePart } from '@leggero/contract';
+import { factorsOff, unevenStack, type Stack } from '@leggero/core/building';
+import type { SizeSpread, Trade } from '@leggero/core';
+import type { Form, Sphere } from '@leggero/core/linking';
+
+import { partsOf } from '@/views/pairs';
+
+import type { Scene, SceneBalloon, SceneTube, Skin, Vec } from '../space/scene';
+import type { ColumnBalloon, LayeredDesign } from './colouring';
+
+/** A column's pole and its plate, mm across (common practice). */
+const POLE_MM = 22;
+const PLATE_MM = 300;
+const LINE_MM = 5;
+/** Painted metal, by day and in the evening. */
+export const STEEL_HEX = '#77706a';
+const DOWN: Vec = [0, 0, -1];
+
+/** What a part of a piece looks like: of a pair both skins. */
+function skinsOf(part: PiecePart, models: readonly ModelRecord[]): { skin: Skin; inner: Skin | null } {
+  const model = models.find(({ id }) => id === part.modelId);
+  const pair = model ? partsOf(model, models) : null;
+  const skin = ({ colourHex: hex, finish }: Pick<PiecePart, 'colourHex' | 'finish'>): Skin => ({ hex, finish });
+  return pair ? { skin: skin(pair.outer), inner: skin(pair.inner) } : { skin: skin(part), inner: null };
+}
+
+/** Where a stack stands, and what holds it. */
+interface Standing extends Pick<LayeredDesign, 'standMm' | 'topper'> {
+  poleMm: number;
+  heldBy: 'pole' | 'line';
+  ceilingMm: number | null;
+  unit: 'in' | 'cm' | 'mm';
+}
+
+/** A column or a taper in space: its layers, its pole or line, its plate, and the room around it. */
+export function stackScene(
+  balloons: readonly ColumnBalloon[],
+  partOf: (balloon: ColumnBalloon) => PiecePart,
+  models: readonly ModelRecord[],
+  { standMm, topper, poleMm, heldBy, ceilingMm, unit }: Standing,
+): Scene {
+  const skins = memoized((part: PiecePart) => skinsOf(part, models));
+  const placed = balloons.map((balloon): SceneBalloon => {
+    const { xMm, yMm, zMm, widthMm, aspect, outwards, layer, key } = balloon;
+    // Necks are tied in the middle; a balloon on top stands on its own.
+    const neck: Vec = outwards === null ? DOWN : [-Math.cos(outwards), -Math.sin(outwards), 0];
+    return { key, step: layer, at: [xMm, yMm, zMm + standMm], widthMm, aspect, neck, ...skins(partOf(balloon)) };
+  });
+  const top = Math.max(0, ...balloons.map(({ zMm, widthMm }) => standMm + zMm + widthMm / 2));
+  const pole: SceneTube = {
+    line: [
+      [0, 0, 0],
+      [0, 0, poleMm],
+    ],
+    widthMm: heldBy === 'pole' ? POLE_MM : LINE_MM,
+    hex: STEEL_HEX,
+  };
+  const highMm = topper?.kind === 'figure' ? topper.heightMm : 0;
+  return {
+    balloons: placed,
+    tubes: [pole],
+    discs: standMm > 0 ? [{ at: [0, 0, 0], widthMm: PLATE_MM, highMm: standMm, hex: STEEL_HEX }] : [],
+    outline: highMm > 0 ? { widthMm: 0.6 * highMm, fromMm: top, toMm: top + highMm } : null,
+    room: { ceilingMm, unit },
+  };
+}
+
+/** The same balloons where they come to lie in an artist's hands: the stack is laid anew of what each came out as. */
+export function unevenBalloons(
+  balloons: readonly ColumnBalloon[],
+  { layers }: Pick<Stack, 'layers'>,
+  how: { spread: SizeSpread; seed: number; packing: number; trade: Trade },
+): ColumnBalloon[] {
+  const made = unevenStack({ layers, ...how });
+  // So far off that a layer falls past the one below it is none that is drawn.
+  return made.ok ? made.value.balloons.map((balloon, i) => ({ ...balloons[i]!, ...balloon })) : [...balloons];
+}
+
+/** Linking work in space: each ring lies knot to tail, what closes it upright points to its middle. */
+export function formScene(
+  spheres: readonly Sphere[],
+  { layers, ties }: Pick<Form, 'layers' | 'ties'>,
+  skinOf: (key: string) => PiecePart,
+  models: readonly ModelRecord[],
+  more: Pick<Scene, 'tubes' | 'discs'>,
+): Scene {
+  const skins = memoized((part: PiecePart) => skinsOf(part, models));
+  // A tie goes on once the upper of the layers that it ties is there.
+  const order = [...layers.map((_, i) => i), ...ties.map(({ below, above }) => Math.max(below, above) + 0.5)];
+  const places = [...new Set(order)].sort((a, b) => a - b);
+  const balloons = spheres.map((sphere): SceneBalloon => {
+    const { layer, tie, xMm, yMm, zMm, widthMm, key } = sphere;
+    const around = Math.hypot(xMm, yMm);
+    const [x, y] = around === 0 ? [0, 0] : [xMm / around, yMm / around];
+    const linked = !tie && layers[layer]!.role === 'ring';
+    const neck: Vec = around === 0 ? DOWN : linked ? [y, -x, 0] : [-x, -y, 0];
+    return {
+      key,
+      step: places.indexOf(order[tie ? layers.length + layer : layer]!),
+      at: [xMm, yMm, zMm],
+      ...{ widthMm, aspect: 1, neck },
+      ...skins(skinOf(key)),
+    };
+  });
+  return { balloons, ...more, outline: null, room: null };
+}
+
+/** A piece whose every balloon came out a little off, each where it belongs. */
+export function offScene(scene: Scene, spread: SizeSpread, seed: number): Scene {
+  const next = factorsOff(spread, seed);
+  return { ...scene, balloons: scene.balloons.map((each) => ({ ...each, widthMm: each.widthMm * next() })) };
+}
+
+function memoized<Key, Value>(of: (key: Key) => Value): (key: Key) => Value {
+  const known = new Map<Key, Value>();
+  return (key) => {
+    const found = known.get(key) ?? of(key);
+    known.set(key, found);
+    return found;
+  };
+}

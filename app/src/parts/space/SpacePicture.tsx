@@ -1,0 +1,124 @@
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import Svg from 'react-native-svg';
+
+import { FillScreen } from '@/ui/FillScreen';
+import { Picture } from '@/ui/Picture';
+
+import type { Outline } from './balloonRows';
+import { useView, type CameraStore } from './cameraStore';
+import { balloonAt } from './balloonAt';
+import { byKey, Hands } from './Hands';
+import { Room } from './Room';
+import type { Scene, SceneBalloon } from './scene';
+import { SpaceCanvas } from './SpaceCanvas';
+import { StillSpace } from './StillSpace';
+import { usePrinting } from './usePrinting';
+import { viewOf, type Camera, type View } from './view';
+
+interface SpacePictureProps {
+  /** The same in words. */
+  label: string;
+  scene: Scene;
+  /** As high as it is on its page, px. */
+  height: number;
+  /** How it is looked at, and at first. */
+  camera: CameraStore;
+  first: Camera;
+  /** Steps that are built so far; all of them where absent. */
+  built?: number;
+  outlineOf: (balloon: SceneBalloon, i: number) => Outline;
+  onTap: (balloon: number) => void;
+  /** Drawn over it, and what of that answers to hands. */
+  marks?: ((view: View) => ReactNode) | undefined;
+  grips?: ((view: View) => ReactNode) | undefined;
+  tools?: ReactNode;
+}
+
+const OVER = { position: 'absolute', pointerEvents: 'none' } as const;
+
+/** Whether a browser can draw in space at all. */
+const HAS_SPACE = 'WebGL2RenderingContext' in globalThis;
+
+/**
+ * What is built of balloons, in space and to scale: turned by fingers, mouse and keys, tapped for a balloon's target,
+ * and over the whole screen for a client. Where there is no WebGL, and on paper, a still drawing from the same places
+ * stands in.
+ */
+export function SpacePicture({ label, height, tools, ...drawn }: SpacePictureProps) {
+  return (
+    <FillScreen title={label} height={height} tools={tools}>
+      {(whole) => <Drawn {...drawn} label={label} height={whole ?? height} whole={whole !== null} />}
+    </FillScreen>
+  );
+}
+
+function Drawn(props: Omit<SpacePictureProps, 'tools'> & { whole: boolean }) {
+  const { label, scene, height, camera, first, built = Infinity, outlineOf, onTap, marks, grips, whole } = props;
+  const printing = usePrinting();
+  const [drawing, setDrawing] = useState<boolean | null>(HAS_SPACE ? null : false);
+  const inSpace = drawing === true && !printing;
+  return (
+    <Picture
+      label={label}
+      height={height}
+      framed={!whole}
+      root={{
+        tabIndex: 0,
+        onKeyDown: (event: KeyboardEvent) => {
+          const { key, shiftKey, ctrlKey, metaKey, altKey } = event;
+          const next = ctrlKey || metaKey || altKey ? null : byKey(camera.getState(), first, key, shiftKey);
+          if (!next) return;
+          event.preventDefault();
+          camera.setState(next);
+        },
+      }}
+      over={(width, high) => (
+        <>
+          {drawing !== false && !printing ? (
+            <SpaceCanvas {...{ scene, camera, width, built, outlineOf }} height={high} onDrawing={setDrawing} />
+          ) : null}
+          {marks ? (
+            <Svg width={width} height={high} style={OVER}>
+              <Viewed {...{ scene, camera, width, high }}>{marks}</Viewed>
+            </Svg>
+          ) : null}
+          <Hands
+            camera={camera}
+            whole={whole}
+            onTap={(x, y) => {
+              const hit = balloonAt(scene, viewOf(scene, camera.getState(), width, high), x, y, built);
+              if (hit !== null) onTap(hit);
+            }}
+          />
+          {grips ? <Viewed {...{ scene, camera, width, high }}>{grips}</Viewed> : null}
+        </>
+      )}
+    >
+      {(width, high) =>
+        inSpace ? null : (
+          <Viewed {...{ scene, camera, width, high }}>
+            {(view) => (
+              <>
+                <Room scene={scene} view={view} />
+                <StillSpace {...{ scene, view, built, outlineOf }} />
+              </>
+            )}
+          </Viewed>
+        )
+      }
+    </Picture>
+  );
+}
+
+interface ViewedProps {
+  scene: Scene;
+  camera: CameraStore;
+  width: number;
+  high: number;
+  children: (view: View) => ReactNode;
+}
+
+/** What follows every move of the camera. */
+function Viewed({ scene, camera, width, high, children }: ViewedProps) {
+  return children(useView(scene, camera, width, high));
+}

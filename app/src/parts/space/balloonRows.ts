@@ -1,0 +1,73 @@
+import type { Finish } from '@leggero/core';
+
+import type { Scene, SceneBalloon, Skin, Vec } from './scene';
+
+/** How each finish is told to the graphics hardware. */
+const LOOKS: Record<Finish, number> = { matte: 0, pearl: 1, mirror: 2, clear: 3 };
+
+/** Numbers of one balloon, four by four, in the order the drawing program reads them. */
+export const ROW = ['place', 'neck', 'skin', 'inner', 'shade'] as const;
+export type RowPart = (typeof ROW)[number];
+
+/** What a balloon's outline says: nothing, that it is chosen, that it is the one that is off. */
+export type Outline = 'none' | 'chosen' | 'wrong';
+const OUTLINES: Record<Outline, number> = { none: 0, chosen: 1, wrong: 2 };
+
+/** Balloons as rows of numbers, each part in an array of its own, from the first of the scene to its last. */
+export function rowsOf(
+  { balloons }: Pick<Scene, 'balloons'>,
+  outlineOf: (balloon: SceneBalloon, i: number) => Outline,
+): Record<RowPart, Float32Array> {
+  const rows = Object.fromEntries(ROW.map((part) => [part, new Float32Array(4 * balloons.length)])) as Record<
+    RowPart,
+    Float32Array
+  >;
+  const shade = shadeOf(balloons);
+  balloons.forEach((balloon, i) => {
+    const { at, widthMm, neck, aspect, skin, inner } = balloon;
+    rows.place.set([...at, widthMm / 2], 4 * i);
+    rows.neck.set([...neck, aspect], 4 * i);
+    rows.skin.set([...linear(skin), LOOKS[skin.finish]], 4 * i);
+    // Without one inside it the finish inside is none.
+    rows.inner.set(inner ? [...linear(inner), LOOKS[inner.finish]] : [0, 0, 0, -1], 4 * i);
+    rows.shade.set([...shade[i]!, OUTLINES[outlineOf(balloon, i)]], 4 * i);
+  });
+  return rows;
+}
+
+/** Light of a colour. Source: IEC 61966-2-1 (sRGB). */
+function linear({ hex }: Skin): Vec {
+  const light = (at: number) => {
+    const share = parseInt(hex.slice(at, at + 2), 16) / 255;
+    return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4;
+  };
+  return [light(1), light(3), light(5)];
+}
+
+/** A neighbour farther away than this many times its reach takes no light. */
+const NEAR = 1.35;
+
+/**
+ * For every balloon where its neighbours stand, as one direction: the side that they shade, the longer the darker, up
+ * to 1.
+ */
+export function shadeOf(balloons: readonly Pick<SceneBalloon, 'at' | 'widthMm'>[]): Vec[] {
+  return balloons.map(({ at, widthMm }, i) => {
+    const sum: [number, number, number] = [0, 0, 0];
+    for (let j = 0; j < balloons.length; j += 1) {
+      if (j === i) continue;
+      const other = balloons[j]!;
+      const [x, y, z] = [other.at[0] - at[0], other.at[1] - at[1], other.at[2] - at[2]];
+      const away = Math.hypot(x, y, z);
+      if (away === 0 || away > (NEAR * (widthMm + other.widthMm)) / 2) continue;
+      // As much of the sky as the other covers: the solid angle of a ball, by its radius over its distance.
+      const covers = Math.min(1, (other.widthMm / 2 / away) ** 2) / away;
+      sum[0] += x * covers;
+      sum[1] += y * covers;
+      sum[2] += z * covers;
+    }
+    const long = Math.hypot(...sum);
+    const by = long > 1 ? 1 / long : 1;
+    return [sum[0] * by, sum[1] * by, sum[2] * by];
+  });
+}

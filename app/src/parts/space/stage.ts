@@ -1,0 +1,194 @@
+import type { Palette } from '@/ui/palette';
+
+import { ROW, rowsOf, type Outline, type RowPart } from './balloonRows';
+import { FRAGMENT, VERTEX } from './balloonShader';
+import type { Scene, SceneBalloon, SceneDisc, SceneTube, Vec } from './scene';
+import * as three from './three';
+import type { View } from './view';
+
+/** Sharper than this no eye sees on a balloon, and no phone draws quickly. */
+const MOST_SHARP = 2;
+const OUTLINE_PX = 2.2;
+/** Corners around a tube, and along it. */
+const ROUND = 16;
+const LONG = 96;
+
+/** A scene drawn by the graphics hardware on a canvas of its own. */
+export interface Stage {
+  /** What is drawn from now on. */
+  set(scene: Scene, outlineOf: (balloon: SceneBalloon, i: number) => Outline): void;
+  /** Colours of the outlines. */
+  paint(palette: Palette): void;
+  /** Draws it as it is looked at, with so many of its steps built. */
+  draw(view: View, built: number): void;
+  close(): void;
+}
+
+/** Opens a stage on a canvas. Throws where the browser has no WebGL 2. */
+export function openStage(canvas: HTMLCanvasElement): Stage {
+  const renderer = new three.WebGLRenderer({ canvas, alpha: true, antialias: true, powerPreference: 'low-power' });
+  const world = new three.Scene();
+  const camera = new three.PerspectiveCamera();
+  camera.matrixAutoUpdate = false;
+  camera.matrixWorldAutoUpdate = false;
+  const balloons = new Balloons();
+  const held = new three.Group();
+  // What holds a piece is lit as its balloons are: from the upper left of whoever looks.
+  const lamp = new three.DirectionalLight('#ffffff', 2);
+  world.add(balloons.mesh, held, lamp, new three.HemisphereLight('#ffffff', '#8a8278', 1.6));
+  const size = new three.Vector2();
+  return {
+    set(scene, outlineOf) {
+      balloons.set(scene, outlineOf);
+      emptied(held);
+      for (const tube of scene.tubes) held.add(tubeMesh(tube));
+      for (const disc of scene.discs) held.add(discMesh(disc));
+    },
+    paint({ ink, out }) {
+      balloons.paint(ink, out);
+    },
+    draw(view, built) {
+      const sharp = Math.min(MOST_SHARP, devicePixelRatio);
+      if (renderer.getPixelRatio() !== sharp) renderer.setPixelRatio(sharp);
+      renderer.getSize(size);
+      if (size.x !== view.width || size.y !== view.height) renderer.setSize(view.width, view.height, false);
+      aim(camera, view);
+      lamp.position.copy(vector(view.right)).multiplyScalar(-0.5);
+      lamp.position.addScaledVector(vector(view.up), 0.7).addScaledVector(vector(view.into), -0.6);
+      balloons.look(view, built);
+      renderer.render(world, camera);
+    },
+    close() {
+      emptied(held);
+      balloons.dispose();
+      renderer.dispose();
+      // Browsers keep few of them: what is not given back is missing on the next page.
+      renderer.forceContextLoss();
+    },
+  };
+}
+
+const vector = ([x, y, z]: Vec) => new three.Vector3(x, y, z);
+
+/** Puts a camera where a view's eye is, with the view's own projection. */
+function aim(camera: three.PerspectiveCamera, { eye, right, up, into, ...view }: View): void {
+  camera.matrixWorld.makeBasis(vector(right), vector(up), vector(into).negate()).setPosition(...eye);
+  camera.matrixWorldInverse.copy(camera.matrixWorld).invert();
+  const near = Math.max(1, view.distanceMm - 1.5 * view.radiusMm);
+  const [x, y] = view.middle;
+  const share = near / view.focalPx;
+  camera.projectionMatrix.makePerspective(
+    -x * share,
+    (view.width - x) * share,
+    y * share,
+    (y - view.height) * share,
+    near,
+    view.distanceMm + 1.5 * view.radiusMm,
+  );
+  camera.projectionMatrixInverse.copy(camera.projectionMatrix).invert();
+}
+
+/** Every balloon of a scene, as one mesh. */
+class Balloons {
+  private readonly geometry = new three.InstancedBufferGeometry();
+  private readonly material = new three.RawShaderMaterial({
+    glslVersion: three.GLSL3,
+    vertexShader: VERTEX,
+    fragmentShader: FRAGMENT,
+    transparent: true,
+    uniforms: {
+      ...Object.fromEntries(
+        ['eye', 'viewRight', 'viewUp', 'viewInto'].map((name) => [name, { value: new three.Vector3() }]),
+      ),
+      chosenInk: { value: new three.Color() },
+      wrongInk: { value: new three.Color() },
+      mmPerPx: { value: 1 },
+      outlinePx: { value: OUTLINE_PX },
+    },
+  });
+  readonly mesh = new three.Mesh(this.geometry, this.material);
+  private scene: Scene | null = null;
+  private rows: Record<RowPart, Float32Array> | null = null;
+  private order: number[] = [];
+
+  constructor() {
+    const corners = [-1, -1, 0, 1, -1, 0, 1, 1, 0, -1, 1, 0];
+    this.geometry.setAttribute('position', new three.BufferAttribute(new Float32Array(corners), 3));
+    this.geometry.setIndex([0, 1, 2, 0, 2, 3]);
+    // Squares are placed by the shader: the mesh itself knows no bounds.
+    this.mesh.frustumCulled = false;
+  }
+
+  set(scene: Scene, outlineOf: (balloon: SceneBalloon, i: number) => Outline): void {
+    this.scene = scene;
+    this.rows = rowsOf(scene, outlineOf);
+    this.order = scene.balloons.map((_, i) => i);
+    const known = this.geometry.getAttribute('place') as three.InstancedBufferAttribute | undefined;
+    if (known?.count === this.order.length) return;
+    // Hardware keeps room for as many as there were when they were first drawn.
+    this.geometry.dispose();
+    for (const part of ROW) {
+      const attribute = new three.InstancedBufferAttribute(new Float32Array(4 * this.order.length), 4);
+      this.geometry.setAttribute(part, attribute.setUsage(three.DynamicDrawUsage));
+    }
+  }
+
+  /** Lays the balloons from the farthest to the nearest: edges and clear skins are blended with what is behind. */
+  look({ eye, right, up, into, focalPx, distanceMm }: View, built: number): void {
+    const { scene, rows } = this;
+    if (!scene || !rows) return;
+    const depths = scene.balloons.map(({ at }) => at[0] * into[0] + at[1] * into[1] + at[2] * into[2]);
+    this.order.sort((a, b) => depths[b]! - depths[a]!);
+    const shown = this.order.filter((i) => scene.balloons[i]!.step < built);
+    for (const part of ROW) {
+      const attribute = this.geometry.getAttribute(part) as three.InstancedBufferAttribute;
+      const to = attribute.array;
+      const from = rows[part];
+      shown.forEach((i, at) => {
+        for (let k = 0; k < 4; k += 1) to[4 * at + k] = from[4 * i + k]!;
+      });
+      attribute.needsUpdate = true;
+    }
+    this.geometry.instanceCount = shown.length;
+    const { uniforms } = this.material;
+    uniforms['eye']!.value.set(...eye);
+    uniforms['viewRight']!.value.set(...right);
+    uniforms['viewUp']!.value.set(...up);
+    uniforms['viewInto']!.value.set(...into);
+    uniforms['mmPerPx']!.value = distanceMm / focalPx;
+  }
+
+  paint(chosen: string, wrong: string): void {
+    this.material.uniforms['chosenInk']!.value.set(chosen);
+    this.material.uniforms['wrongInk']!.value.set(wrong);
+  }
+
+  dispose(): void {
+    this.geometry.dispose();
+    this.material.dispose();
+  }
+}
+
+function tubeMesh({ line, widthMm, hex }: SceneTube): three.Mesh {
+  const curve = new three.CatmullRomCurve3(line.map(vector));
+  const geometry = new three.TubeGeometry(curve, line.length === 2 ? 1 : LONG, widthMm / 2, ROUND);
+  return new three.Mesh(geometry, new three.MeshLambertMaterial({ color: hex }));
+}
+
+function discMesh({ at, widthMm, highMm, hex }: SceneDisc): three.Mesh {
+  const geometry = new three.CylinderGeometry(widthMm / 2, widthMm / 2, highMm, 3 * ROUND);
+  // A cylinder of three stands along y.
+  geometry.rotateX(Math.PI / 2);
+  const mesh = new three.Mesh(geometry, new three.MeshLambertMaterial({ color: hex }));
+  mesh.position.set(at[0], at[1], at[2] + highMm / 2);
+  return mesh;
+}
+
+/** Gives back what a group's meshes hold. */
+function emptied(group: three.Group): void {
+  for (const { geometry, material } of group.children as three.Mesh<three.BufferGeometry, three.Material>[]) {
+    geometry.dispose();
+    material.dispose();
+  }
+  group.clear();
+}

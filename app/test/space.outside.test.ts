@@ -1,0 +1,184 @@
+import type { Finish } from '@leggero/core';
+import fc from 'fast-check';
+import * as three from 'three';
+
+import { rowsOf, shadeOf } from '@/parts/space/balloonRows';
+import { balloonAt, metAt } from '@/parts/space/balloonAt';
+import type { Scene, SceneBalloon, Vec } from '@/parts/space/scene';
+import { extentOf, stepsOf } from '@/parts/space/scene';
+import { held, TILT, viewOf, zoomed, ZOOM, type Camera } from '@/parts/space/view';
+
+const SIDE: Camera = { turn: 0.4, tilt: 0.2, zoom: 1, push: [0, 0] };
+const [WIDTH, HEIGHT] = [390, 460];
+
+function balloon(at: Vec, by: Partial<SceneBalloon> = {}): SceneBalloon {
+  const skin = { hex: '#d2577e', finish: 'matte' as Finish };
+  return { key: 'a', step: 0, at, widthMm: 250, aspect: 1, neck: [0, 0, -1], skin, inner: null, ...by };
+}
+const sceneOf = (balloons: readonly SceneBalloon[], room: Scene['room'] = null): Scene => ({
+  ...{ balloons, tubes: [], discs: [], outline: null, room },
+});
+
+const cameras = fc.record({
+  turn: fc.double({ min: -7, max: 7, noNaN: true }),
+  tilt: fc.double({ min: TILT.least, max: TILT.most, noNaN: true }),
+  zoom: fc.double({ min: ZOOM.least, max: ZOOM.most, noNaN: true }),
+  push: fc.tuple(fc.double({ min: -3, max: 3, noNaN: true }), fc.double({ min: -3, max: 3, noNaN: true })),
+});
+const along = fc.double({ min: -800, max: 800, noNaN: true });
+const places: fc.Arbitrary<Vec> = fc.tuple(along, along, along);
+const COLUMN = sceneOf(
+  Array.from({ length: 24 }, (_, i) => balloon([180 * Math.cos(i), 180 * Math.sin(i), 125 + 60 * i], { step: i })),
+  { ceilingMm: 2600, unit: 'in' },
+);
+
+describe('how a scene is seen', () => {
+  /** Against the camera of three, an independent implementation of central projection. */
+  it('is where a camera of three sees it', () => {
+    fc.assert(
+      fc.property(cameras, places, (camera, place) => {
+        // Straight from above three's own camera knows no upright.
+        const view = viewOf(COLUMN, held({ ...camera, tilt: Math.min(camera.tilt, 1.5) }), WIDTH, HEIGHT);
+        const other = new three.PerspectiveCamera();
+        other.up.set(0, 0, 1);
+        other.position.set(...view.eye);
+        other.lookAt(new three.Vector3(...view.eye).add(new three.Vector3(...view.into)));
+        other.updateMatrixWorld();
+        other.fov = (2 * Math.atan(HEIGHT / 2 / view.focalPx) * 180) / Math.PI;
+        other.aspect = WIDTH / HEIGHT;
+        other.updateProjectionMatrix();
+        const { x, y } = new three.Vector3(...place).project(other);
+        const seen = view.project(place);
+        expect(seen.x).toBeCloseTo(view.middle[0] + (x * WIDTH) / 2, 4);
+        expect(seen.y).toBeCloseTo(view.middle[1] - (y * HEIGHT) / 2, 4);
+      }),
+    );
+  });
+
+  it('has all of it in the picture, however it is turned', () => {
+    fc.assert(
+      fc.property(cameras, ({ turn, tilt }) => {
+        const view = viewOf(COLUMN, { turn, tilt, zoom: 1, push: [0, 0] }, WIDTH, HEIGHT);
+        for (const { at, widthMm } of COLUMN.balloons) {
+          const { x, y, scale } = view.project(at);
+          const r = (widthMm / 2) * scale;
+          expect(Math.min(x - r, y - r)).toBeGreaterThan(0);
+          expect(x + r).toBeLessThan(WIDTH);
+          expect(y + r).toBeLessThan(HEIGHT);
+        }
+      }),
+    );
+  });
+
+  it('sends a ray through the very place that is seen there', () => {
+    fc.assert(
+      fc.property(cameras, places, (camera, place) => {
+        const view = viewOf(COLUMN, held(camera), WIDTH, HEIGHT);
+        const { x, y } = view.project(place);
+        const { from, along } = view.rayAt(x, y);
+        const ray = new three.Ray(new three.Vector3(...from), new three.Vector3(...along));
+        expect(ray.distanceToPoint(new three.Vector3(...place))).toBeLessThan(1e-6);
+      }),
+    );
+  });
+
+  it('keeps what is under the fingers where it is while it is zoomed, as far as its edges let it', () => {
+    const before = held({ ...SIDE, zoom: 3, push: [0.2, -0.1] });
+    const after = zoomed(before, 1.7, [0.6, 0.4]);
+    const [one, two] = [viewOf(COLUMN, before, WIDTH, HEIGHT), viewOf(COLUMN, after, WIDTH, HEIGHT)];
+    expect(two.focalPx / one.focalPx).toBeCloseTo(1.7, 9);
+    const [p, q] = [one, two].map((view) => view.rayAt(0.6 * WIDTH, 0.4 * HEIGHT).along);
+    p!.forEach((each, i) => expect(q![i]).toBeCloseTo(each, 9));
+    expect(zoomed(after, 0.001)).toMatchObject({ zoom: 1, push: [0, 0].map(() => expect.closeTo(0, 9)) });
+  });
+
+  it('draws a far ceiling out of the picture, and a near one into it', () => {
+    const topOf = (ceilingMm: number) =>
+      viewOf(sceneOf(COLUMN.balloons, { ceilingMm, unit: 'in' }), SIDE, WIDTH, HEIGHT).project([0, 0, ceilingMm]).y;
+    expect(topOf(2000)).toBeGreaterThan(0);
+    expect(topOf(6000)).toBeLessThan(0);
+  });
+});
+
+describe('what is hit', () => {
+  const unitVecs = places
+    .filter((place) => Math.hypot(...place) > 100)
+    .map((place) => {
+      const long = Math.hypot(...place);
+      return place.map((each) => each / long) as unknown as Vec;
+    });
+
+  /** Against three: a ray in the space in which the spheroid is a ball of one. */
+  it('is a spheroid where three hits it', () => {
+    fc.assert(
+      fc.property(places, unitVecs, fc.double({ min: 0.7, max: 2, noNaN: true }), places, (at, neck, aspect, aim) => {
+        const from: Vec = [at[0] + 5000, at[1] - 2000, at[2] + 900];
+        const to = new three.Vector3(...at).addScaledVector(new three.Vector3(...aim), 0.25);
+        const along = to
+          .clone()
+          .sub(new three.Vector3(...from))
+          .normalize();
+        const half = 125;
+        const toWorld = new three.Matrix4().compose(
+          new three.Vector3(...at),
+          new three.Quaternion().setFromUnitVectors(new three.Vector3(0, 0, 1), new three.Vector3(...neck)),
+          new three.Vector3(half, half, half * aspect),
+        );
+        const ray = new three.Ray(new three.Vector3(...from), along);
+        const hit = ray
+          .clone()
+          .applyMatrix4(toWorld.clone().invert())
+          .intersectSphere(new three.Sphere(new three.Vector3(), 1), new three.Vector3());
+        const met = metAt(balloon(at, { neck, aspect }), { from, along: [along.x, along.y, along.z] });
+        if (hit === null) return met === null;
+        const place = hit.applyMatrix4(toWorld);
+        return met !== null && Math.abs(met - place.distanceTo(ray.origin)) < 1e-4;
+      }),
+    );
+  });
+
+  it('is the nearer of two, until that is not built yet', () => {
+    const scene = sceneOf([balloon([0, 400, 0]), balloon([0, -400, 0], { step: 1 })]);
+    const view = viewOf(scene, { ...SIDE, turn: 0, tilt: 0 }, WIDTH, HEIGHT);
+    expect(balloonAt(scene, view, WIDTH / 2, HEIGHT / 2)).toBe(1);
+    expect(balloonAt(scene, view, WIDTH / 2, HEIGHT / 2, 1)).toBe(0);
+    expect(balloonAt(scene, view, 3, 3)).toBeNull();
+  });
+});
+
+describe('what the graphics hardware is told', () => {
+  /** Against the colours of three: IEC 61966-2-1. */
+  it('are colours as light', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 0xffffff }), (value) => {
+        const hex = `#${value.toString(16).padStart(6, '0')}`;
+        const rows = rowsOf(sceneOf([balloon([0, 0, 0], { skin: { hex, finish: 'pearl' } })]), () => 'chosen');
+        const { r, g, b } = new three.Color(hex);
+        [r, g, b].forEach((light, i) => expect(rows.skin[i]).toBeCloseTo(light, 5));
+        expect([rows.skin[3], rows.inner[3], rows.shade[3]]).toEqual([1, -1, 1]);
+      }),
+    );
+  });
+
+  it('is where neighbours stand, and nothing of those far away', () => {
+    const [alone, right, left] = shadeOf([balloon([0, 0, 900]), balloon([0, 0, 0]), balloon([250, 0, 0])]);
+    expect(alone).toEqual([0, 0, 0]);
+    // Of a ball that touches, a quarter of what is on that side is covered.
+    expect(right).toEqual([0.25, 0, 0]);
+    expect(left).toEqual([-0.25, 0, 0]);
+  });
+});
+
+describe('a scene', () => {
+  it('reaches as far as its longest balloon, along its neck', () => {
+    const lying = sceneOf([balloon([100, 0, 0], { aspect: 1.4, neck: [-1, 0, 0] })]);
+    expect(extentOf(lying)).toEqual({ reachMm: 100 + 1.4 * 125, lowMm: -125, highMm: 125 });
+    const standing = sceneOf([balloon([0, 0, 0], { aspect: 1.4 })]);
+    expect(extentOf(standing)).toEqual({ reachMm: 125, lowMm: -1.4 * 125, highMm: 1.4 * 125 });
+    expect(extentOf(sceneOf([]))).toEqual({ reachMm: 1, lowMm: 0, highMm: 1 });
+  });
+
+  it('is built in as many steps as its last balloon says', () => {
+    expect([stepsOf(COLUMN), stepsOf(sceneOf([]))]).toEqual([24, 0]);
+  });
+});
