@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 
 import { bundle } from './lib/bundle.mjs';
-import { ensureChromium } from './lib/chromium.mjs';
+import { ensureChromium, QUIET } from './lib/chromium.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { runCommand } from './lib/processes.mjs';
@@ -15,7 +15,7 @@ await run(async () => {
   const chromium = await ensureChromium();
   await ensureWeb();
   const { code } = await runCommand(process.execPath, [await bundled(), ...process.argv.slice(2)], {
-    env: { LEGGERO_CHROMIUM: chromium, NODE_ENV: 'production' },
+    env: { LEGGERO_CHROMIUM: chromium, LEGGERO_CHROMIUM_FLAGS: JSON.stringify(QUIET), NODE_ENV: 'production' },
   });
   process.exitCode = code;
 });

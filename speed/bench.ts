@@ -42,11 +42,13 @@ export interface Bench {
 
 interface BenchOptions {
   chromium: string;
+  /** What it is started with, as for a test. */
+  flags: string[];
   smoke: boolean;
 }
 
 /** The bench of one run. `endPart` closes what a part has opened, `end` all that is left. */
-export function benchOf({ chromium, smoke }: BenchOptions) {
+export function benchOf({ chromium, flags, smoke }: BenchOptions) {
   const figures: Figure[] = [];
   const browsers: Browser[] = [];
   const fresh: (() => Promise<void>)[] = [];
@@ -64,7 +66,7 @@ export function benchOf({ chromium, smoke }: BenchOptions) {
       return world;
     },
     async blank() {
-      const browser = await puppeteer.launch({ executablePath: chromium, args: ['--no-sandbox', '--disable-gpu'] });
+      const browser = await puppeteer.launch({ executablePath: chromium, args: flags });
       browsers.push(browser);
       return browser.newPage();
     },

@@ -12,6 +12,7 @@ if (unknown.length > 0) {
 }
 const { bench, figures, endPart, end } = benchOf({
   chromium: process.env['LEGGERO_CHROMIUM'] ?? '/usr/bin/chromium',
+  flags: JSON.parse(process.env['LEGGERO_CHROMIUM_FLAGS'] ?? '["--no-sandbox"]') as string[],
   smoke: process.argv.includes('--smoke'),
 });
 

@@ -8,6 +8,7 @@ import { measureHttp, measureWrites } from './http';
 import { measureBuilds, measureCurtain, measureSnapping, measureSwags } from './linking';
 import { measureReplica } from './replica';
 import { measureSize } from './size';
+import { measureSpace } from './space';
 import { measureStore } from './store';
 import { measurePairings, measurePressure } from './stuffing';
 
@@ -35,6 +36,7 @@ export const PARTS: readonly Part[] = [
   { name: 'writes', measure: measureWrites },
   { name: 'store', measure: measureStore },
   { name: 'replica', measure: measureReplica },
+  { name: 'space', measure: measureSpace },
   { name: 'curtain', measure: measureCurtain },
   { name: 'files', measure: measureFiles },
   { name: 'size', measure: measureSize },

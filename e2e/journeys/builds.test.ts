@@ -56,22 +56,43 @@ describe('an event with its pieces, planned on a phone', () => {
     await kept('piece', (piece) => piece.name === 'Bollard' && columnOf(piece)?.painted.length === 1);
   });
 
-  it('a balloon tapped in its picture tells its target', async () => {
-    const picture = await visitor.page.waitForSelector('[role="img"][aria-label^="A column of"]');
-    await picture!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
-    // The last drawn is nearest.
-    const centres = await picture!.$$eval('circle', (all) =>
+  it('a balloon tapped in space tells its target, where the still drawing has it too', async () => {
+    const { page } = visitor;
+    const picture = (await page.waitForSelector('[role="img"][aria-label^="A column of"]'))!;
+    await picture.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    const drawnInSpace = () =>
+      page.waitForFunction(
+        (node) => node.querySelector('canvas') !== null && node.querySelector('ellipse[stroke-width]') === null,
+        {},
+        picture,
+      );
+    await drawnInSpace();
+    const said = () => page.$eval('[role="status"][aria-label*="fill to"]', (node) => node.ariaLabel);
+    const before = await said();
+    // On paper a still drawing stands in; each of its balloons is where the one in space is.
+    await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+    const balloons = await picture.$$eval('ellipse[stroke-width]', (all) =>
       all.map((each) => {
         const { x, y, width, height } = each.getBoundingClientRect();
-        return [x + width / 2, y + height / 2] as const;
+        return { x: x + width / 2, y: y + height / 2, fill: each.getAttribute('fill')! };
       }),
     );
-    const [x, y] = centres.at(-1)!;
-    await visitor.page.touchscreen.tap(x, y);
-    await visitor.page.waitForFunction(
-      () => document.querySelectorAll('[role="img"] circle[stroke-width="1.8"]').length > 0,
+    await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+    await drawnInSpace();
+    // Of either colour the last drawn is nearest: nothing is before it.
+    const [own, other] = [true, false].map((first) => balloons.findLast(({ fill }) => fill.endsWith('0)') === first)!);
+    await page.touchscreen.tap(other!.x, other!.y);
+    await page.waitForFunction(
+      (last) => document.querySelector('[role="status"][aria-label*="fill to"]')?.ariaLabel !== last,
+      {},
+      before,
     );
-    await visitor.page.waitForSelector('[role="status"][aria-label*="fill to"]');
+    await page.touchscreen.tap(own!.x, own!.y);
+    await page.waitForFunction(
+      (last) => document.querySelector('[role="status"][aria-label*="fill to"]')?.ariaLabel === last,
+      {},
+      before,
+    );
     expect(visitor.complaints).toEqual([]);
   });
 
@@ -110,6 +131,46 @@ describe('an event with its pieces, planned on a phone', () => {
     expect((await world.get<PieceRecord[]>('pieces')).filter(({ eventId }) => eventId === id)).toHaveLength(2);
     await visitor.tap('link', 'Bollard');
     await visitor.sees(/held at|at the opening/);
+    expect(visitor.complaints).toEqual([]);
+  });
+
+  it('has a taper, dragged at its foot and fitted to its pole anew', async () => {
+    const { page } = visitor;
+    await visitor.tap('button', 'Back');
+    await visitor.tap('button', 'Draw up a piece');
+    await visitor.tap('radio', 'Taper: Layers that follow a silhouette');
+    await visitor.type('Name', 'Beacon');
+    await visitor.tap('button', 'Draw it up');
+    await visitor.sees('Beacon');
+    const taperIn = async (is: (foot: number) => boolean) => {
+      const { design } = await kept('piece', ({ name, design: its }) => {
+        return name === 'Beacon' && its.form === 'taper' && is(its.profile[0]!.widthMm);
+      });
+      if (design.form !== 'taper') throw new Error('no taper');
+      return design;
+    };
+    const drawn = await taperIn(() => true);
+    const layersOf = async () => Number(/Taper · (\d+) layers/.exec(await visitor.text())![1]);
+    const before = await layersOf();
+    const picture = (await page.waitForSelector('[role="img"][aria-label^="A taper of"]'))!;
+    await picture.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    // Of the marks at its side the lowest stands at the foot.
+    const marks = await picture.$$eval('[style*="ew-resize"]', (all) =>
+      all.map((each) => {
+        const { x, y, width, height } = each.getBoundingClientRect();
+        return { x: x + width / 2, y: y + height / 2 };
+      }),
+    );
+    const foot = marks.reduce((low, mark) => (mark.y > low.y ? mark : low));
+    await page.touchscreen.touchStart(foot.x, foot.y);
+    for (const by of [-6, -12, -20]) await page.touchscreen.touchMove(foot.x + by, foot.y);
+    await page.touchscreen.touchEnd();
+    const wasMm = drawn.profile[0]!.widthMm;
+    const { poleMm } = await taperIn((widthMm) => widthMm < wasMm - 10);
+    expect(poleMm).toBe(drawn.poleMm);
+    // Smaller balloons stand lower: the same pole takes no fewer layers of them.
+    expect(await layersOf()).toBeGreaterThanOrEqual(before);
+    await visitor.sees(/Its layers cover the pole|over the pole|of pole shows/);
     expect(visitor.complaints).toEqual([]);
   });
 });
