@@ -141,6 +141,33 @@ export class Visitor {
       });
   }
 
+  /** A piece's picture once it is drawn in space. */
+  async drawnInSpace(label: string): Promise<ElementHandle<Element>> {
+    const picture = await this.page.waitForSelector(`[role="img"][aria-label^="${label}"]`, { timeout: PATIENCE_MS });
+    await picture!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    await this.page.waitForFunction(
+      (node) => node.querySelector('canvas') !== null && node.querySelector('ellipse[stroke-width]') === null,
+      { timeout: PATIENCE_MS },
+      picture!,
+    );
+    return picture!;
+  }
+
+  /** Where the balloons of a picture are, px, from the farthest to the nearest: as they are drawn on paper. */
+  async balloonsIn(label: string): Promise<{ x: number; y: number; wide: number; fill: string }[]> {
+    const picture = await this.drawnInSpace(label);
+    await this.page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+    const balloons = await picture.$$eval('ellipse[stroke-width]', (all) =>
+      all.map((each) => {
+        const { x, y, width, height } = each.getBoundingClientRect();
+        return { x: x + width / 2, y: y + height / 2, wide: width, fill: each.getAttribute('fill')! };
+      }),
+    );
+    await this.page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+    await this.drawnInSpace(label);
+    return balloons;
+  }
+
   text(): Promise<string> {
     return this.page.evaluate(() => document.body.innerText);
   }

@@ -178,7 +178,15 @@ describe('a column of an event', () => {
     expect(screen.getByText('6 in taller than the ceiling of 4 ft 6 in.')).toBeTruthy();
     expect(screen.getByText(/^Taller than the door of 4 ft 10 in: carry it leaning/)).toBeTruthy();
     expect(screen.getByText(/^Outdoors always on a pole/)).toBeTruthy();
+    expect(screen.queryByText(/wide, the/)).toBeNull();
     expect(screen.queryByRole('textbox', { name: 'Ceiling' })).toBeNull();
+  });
+
+  it('is held against how wide door and lift are', async () => {
+    // Four circles of 10 in that touch in a ring are 10 (1 + the root of 2) in over everything: 24.1 in.
+    await open({}, { doorWideMm: inch(24), liftWideMm: inch(25) });
+    expect(screen.getByText(/^2 ft ⅛ in wide, the door 2 ft: put its widest layers on inside/)).toBeTruthy();
+    expect(screen.queryByText(/the lift/)).toBeNull();
   });
 
   it('is filled for the venue: smaller for a warmer one, so that it is as wide as drawn when it opens', async () => {

@@ -1,13 +1,12 @@
+import { PIECE_DEFAULTS, type DesignOf, type EyeCheckRecord } from '@leggero/contract';
+import { TRADE, type SizeSpread } from '@leggero/core';
+import { balloonsOf, stackLayers } from '@leggero/core/building';
+import { basket, spheresOf } from '@leggero/core/linking';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
-import { PIECE_DEFAULTS, type DesignOf, type EyeCheckRecord } from '@leggero/contract';
-import { balloonsOf, stackLayers } from '@leggero/core/building';
-import type { SizeSpread } from '@leggero/core';
-import { TRADE } from '@leggero/core';
-
 import { PiecePage } from '@/chunks/PiecePage';
-import { offScene, stackScene, unevenBalloons } from '@/parts/piece/scenes';
+import { formScene, offScene, stackScene, unevenBalloons } from '@/parts/piece/scenes';
 import type { ColumnBalloon } from '@/parts/piece/colouring';
 import { extentOf } from '@/parts/space/scene';
 import { spreadOfChecks, spreadOfEye } from '@/views/spread';
@@ -114,6 +113,34 @@ describe('a piece in space, where there is no WebGL', () => {
     await userEvent.click(within(whole).getByRole('button', { name: 'Back to the page' }));
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     expect(screen.getByRole('img', { name: /^A column of/ })).toBeTruthy();
+  });
+});
+
+describe('linking work in space', () => {
+  it('lies knot to tail around a ring, and its ties point to the middle', () => {
+    const made = basket({ spokes: 6, baseMm: inch(3.5), rings: 2, stepMm: inch(1 / 8), jointMm: 5 });
+    if (!made.ok) throw new Error('no basket');
+    const { form } = made.value.snapped;
+    const spheres = spheresOf(form);
+    const { balloons } = formScene(spheres, form, () => kelp, [], { tubes: [], discs: [] });
+    balloons.forEach(({ at, neck, step }, i) => {
+      const { tie, layer, index } = spheres[i]!;
+      expect(Math.hypot(...neck)).toBeCloseTo(1, 9);
+      if (tie) {
+        // A tie goes on once both layers that it ties are there.
+        const { below, above } = form.ties[layer]!;
+        const tied = balloons.filter((_, j) => !spheres[j]!.tie && [below, above].includes(spheres[j]!.layer));
+        expect(step).toBeGreaterThan(Math.max(...tied.map((each) => each.step)));
+        return;
+      }
+      if (form.layers[layer]!.role !== 'ring') return;
+      const { count } = form.layers[layer]!;
+      const next =
+        balloons[spheres.findIndex((each) => !each.tie && each.layer === layer && each.index === (index + 1) % count)]!;
+      const chord = [0, 1, 2].map((k) => next.at[k]! - at[k]!);
+      const along = chord.reduce((sum, each, k) => sum + each * neck[k]!, 0);
+      expect(along).toBeCloseTo(Math.hypot(...chord), 6);
+    });
   });
 });
 

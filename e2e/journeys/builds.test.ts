@@ -58,27 +58,10 @@ describe('an event with its pieces, planned on a phone', () => {
 
   it('a balloon tapped in space tells its target, where the still drawing has it too', async () => {
     const { page } = visitor;
-    const picture = (await page.waitForSelector('[role="img"][aria-label^="A column of"]'))!;
-    await picture.evaluate((node) => node.scrollIntoView({ block: 'center' }));
-    const drawnInSpace = () =>
-      page.waitForFunction(
-        (node) => node.querySelector('canvas') !== null && node.querySelector('ellipse[stroke-width]') === null,
-        {},
-        picture,
-      );
-    await drawnInSpace();
+    await visitor.drawnInSpace('A column of');
     const said = () => page.$eval('[role="status"][aria-label*="fill to"]', (node) => node.ariaLabel);
     const before = await said();
-    // On paper a still drawing stands in; each of its balloons is where the one in space is.
-    await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
-    const balloons = await picture.$$eval('ellipse[stroke-width]', (all) =>
-      all.map((each) => {
-        const { x, y, width, height } = each.getBoundingClientRect();
-        return { x: x + width / 2, y: y + height / 2, fill: each.getAttribute('fill')! };
-      }),
-    );
-    await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
-    await drawnInSpace();
+    const balloons = await visitor.balloonsIn('A column of');
     // Of either colour the last drawn is nearest: nothing is before it.
     const [own, other] = [true, false].map((first) => balloons.findLast(({ fill }) => fill.endsWith('0)') === first)!);
     await page.touchscreen.tap(other!.x, other!.y);

@@ -12,9 +12,8 @@ export function ensureChromium() {
 /** Chromium without a window and without calls of its own to the outside. */
 export const QUIET = [
   '--no-sandbox',
+  '--disable-gpu',
   // Drawings in space without graphics hardware.
-  '--use-gl=angle',
-  '--use-angle=swiftshader',
   '--enable-unsafe-swiftshader',
   '--disable-quic',
   '--no-first-run',

@@ -249,7 +249,7 @@ export function roomTexts({
   text,
 }: {
   design: Pick<DesignOf<'column'>, 'heldBy' | 'topper'>;
-  plan: Pick<ColumnPlan, 'heightMm' | 'leastTopperMm'> | null;
+  plan: (Pick<ColumnPlan, 'heightMm' | 'leastTopperMm'> & { wideMm: number }) | null;
   event: EventRecord | null;
   ceilingMm: number | null;
   text: Write;
@@ -258,19 +258,23 @@ export function roomTexts({
   if (event?.outdoors && heldBy === 'line')
     said.push('Outdoors always on a pole or a post: line alone gives way in wind.');
   if (!plan) return said;
-  const { heightMm, leastTopperMm } = plan;
+  const { heightMm, wideMm, leastTopperMm } = plan;
   if (ceilingMm !== null && heightMm > ceilingMm)
     said.push(`${text(heightMm - ceilingMm)} taller than the ceiling of ${text(ceilingMm)}.`);
   const ways = [
-    ['door', event?.doorHighMm ?? null],
-    ['lift', event?.liftHighMm ?? null],
+    ['door', event?.doorHighMm ?? null, event?.doorWideMm ?? null],
+    ['lift', event?.liftHighMm ?? null, event?.liftWideMm ?? null],
   ] as const;
-  for (const [way, highMm] of ways)
+  for (const [way, highMm, throughMm] of ways) {
+    // Lying or upright, so wide it is either way.
+    if (throughMm !== null && wideMm > throughMm)
+      said.push(`${text(wideMm)} wide, the ${way} ${text(throughMm)}: put its widest layers on inside.`);
     if (highMm !== null && heightMm > highMm)
       said.push(
         `Taller than the ${way} of ${text(highMm)}: carry it leaning, or ` +
           `${topper ? 'put the topper on inside' : 'push the last layers on inside'}.`,
       );
+  }
   if (leastTopperMm !== null)
     said.push(`So small a topper looks lost on these balloons: from about ${text(leastTopperMm)} on it does not.`);
   return said;

@@ -178,6 +178,11 @@ function restOnRing(lower: Ringed, upper: Ringed): number | null {
   return highest;
 }
 
+/** How wide a stack is over everything, mm: so much room it needs wherever it goes through upright. */
+export function acrossMm({ layers }: Pick<Stack, 'layers'>): number {
+  return Math.max(...layers.map((layer) => 2 * (layer.radiusMm + halfAxes(layer).outMm)));
+}
+
 /** One balloon of a stack, in space: x to the right, y to the back, z up from the lowest point, mm. */
 export interface StackedBalloon {
   layer: number;

@@ -1,3 +1,4 @@
+import { acrossMm } from '@leggero/core/building';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -54,7 +55,13 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
               </View>
             </>
           ) : null}
-          {roomTexts({ design, plan: view?.plan ?? null, event: basis.event, ceilingMm, text }).map((words) => (
+          {roomTexts({
+            design,
+            plan: view ? { ...view.plan, wideMm: acrossMm(view.plan.stack) } : null,
+            event: basis.event,
+            ceilingMm,
+            text,
+          }).map((words) => (
             <Words key={words} look="error" role="alert">
               {words}
             </Words>

@@ -1,5 +1,5 @@
 import { roundToStep } from '@leggero/core';
-import { ringRadiusMm } from '@leggero/core/building';
+import { acrossMm, ringRadiusMm } from '@leggero/core/building';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -78,7 +78,7 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
           ) : null}
           {roomTexts({
             design: { ...design, heldBy: 'pole' },
-            plan: view ? { heightMm: view.heightMm, leastTopperMm: null } : null,
+            plan: view ? { heightMm: view.heightMm, wideMm: acrossMm(view.stack), leastTopperMm: null } : null,
             event: basis.event,
             ceilingMm,
             text,

@@ -92,8 +92,11 @@ export function formScene(
     const { layer, tie, xMm, yMm, zMm, widthMm, key } = sphere;
     const around = Math.hypot(xMm, yMm);
     const [x, y] = around === 0 ? [0, 0] : [xMm / around, yMm / around];
-    const linked = !tie && layers[layer]!.role === 'ring';
-    const neck: Vec = around === 0 ? DOWN : linked ? [y, -x, 0] : [-x, -y, 0];
+    const own = tie ? null : layers[layer]!;
+    // Knot to tail around a ring: along the chord to the next one, half a step inwards of straight on.
+    const inwards = own?.role === 'ring' ? Math.PI / own.count : Math.PI / 2;
+    const [on, off] = [Math.cos(inwards), Math.sin(inwards)];
+    const neck: Vec = around === 0 ? DOWN : [-off * x - on * y, -off * y + on * x, 0];
     return {
       key,
       step: places.indexOf(order[tie ? layers.length + layer : layer]!),
