@@ -292,11 +292,12 @@ export function useModel(id: string): Records<ModelDetail> {
 
 const asTheyAre = <Given,>(rows: Given): Given => rows;
 
-/** Whose private pages are open on this device. */
-export function useSession(): Records<Session> {
+/** Whose private pages are open on this device; only as far as that is `known` already, the server is not asked. */
+export function useSession({ known = false } = {}): Records<Session> {
   const query = useQuery({
     queryKey: KEYS.session,
     queryFn: ({ signal }) => call('readSession', { signal }),
+    enabled: !known,
   });
   return recordsOf(query, query.data);
 }

@@ -11,11 +11,11 @@ export interface NamedSpread {
   spread: KnownSpread;
 }
 
-/** How balloons come out here: as checks of batches found them, and by the eye of whoever's private pages are open. */
+/** How balloons come out here: as checks of batches found them, and by the eye of whoever's private pages were opened in this tab. */
 export function useSpreads(): NamedSpread[] {
   const checks = useChecks().data;
   const sizers = useSizers().data;
-  const personId = useSession().data?.personId ?? null;
+  const personId = useSession({ known: true }).data?.personId ?? null;
   const eyeChecks = useEyeChecks(personId ?? '', personId !== null).data;
   return useMemo(() => {
     const checked = checks && sizers ? spreadOfChecks(checks, sizers) : null;
