@@ -17,6 +17,8 @@ interface OpenOptions {
   /** The page in it, such as `/shelf`; none is opened where it is empty. */
   address: string;
   viewport: Viewport;
+  /** The browser keeps the app and fetches its pages ahead; else it saves data, and keeps none as over plain HTTP. */
+  keepsApp: boolean;
 }
 
 /** A page as a person has it: finds things by role and name, taps, reads. Remembers what the console complained of. */
@@ -26,6 +28,7 @@ export class Visitor {
   private constructor(
     readonly page: Page,
     private readonly home: string,
+    private readonly keepsApp: boolean,
   ) {
     page.on('pageerror', (error) => this.complaints.push(String(error)));
     page.on('console', (message) => {
@@ -35,19 +38,23 @@ export class Visitor {
     });
   }
 
-  static async open({ browser, home, address, viewport }: OpenOptions): Promise<Visitor> {
+  static async open({ browser, home, address, viewport, keepsApp }: OpenOptions): Promise<Visitor> {
     const context = await browser.createBrowserContext();
-    const visitor = new Visitor(await context.newPage(), home);
-    await visitor.page.setViewport(viewport);
-    if (address) await visitor.goTo(address);
+    const visitor = new Visitor(await context.newPage(), home, keepsApp);
+    await visitor.begin(viewport, address);
     return visitor;
+  }
+
+  private async begin(viewport: Viewport, address: string): Promise<void> {
+    await this.page.setViewport(viewport);
+    if (!this.keepsApp) await this.page.evaluateOnNewDocument(keepNoApp);
+    if (address) await this.goTo(address);
   }
 
   /** A second tab of the same browser, on a page. */
   async anotherTab(address: string): Promise<Visitor> {
-    const visitor = new Visitor(await this.page.browserContext().newPage(), this.home);
-    await visitor.page.setViewport(this.page.viewport());
-    await visitor.goTo(address);
+    const visitor = new Visitor(await this.page.browserContext().newPage(), this.home, this.keepsApp);
+    await visitor.begin(this.page.viewport() as Viewport, address);
     return visitor;
   }
 
@@ -205,4 +212,10 @@ export class Visitor {
   path(): string {
     return new URL(this.page.url()).pathname;
   }
+}
+
+/** In the page: most journeys need no more of the app than its page, and all of it takes a machine a second or two. */
+function keepNoApp(): void {
+  delete (Navigator.prototype as { serviceWorker?: unknown }).serviceWorker;
+  Object.defineProperty(navigator, 'connection', { value: { saveData: true } });
 }

@@ -21,13 +21,15 @@ export interface World {
 interface WorldOptions {
   /** With a database server of its own, which can be stopped. */
   alone?: boolean;
+  /** Its visitors' browsers keep the app, and fetch its pages ahead. */
+  keepsApp?: boolean;
 }
 
 /**
  * A world for the tests of one file, there before the first and ended after the last: with the demo, or with an empty
  * studio. All files share one Chromium and, unless they stop it, one database server.
  */
-export function worldOf(kind: 'demo' | 'empty', { alone = false }: WorldOptions = {}): World {
+export function worldOf(kind: 'demo' | 'empty', { alone = false, keepsApp = false }: WorldOptions = {}): World {
   let child: ChildProcess;
   let browser: Browser;
   let url = '';
@@ -51,7 +53,7 @@ export function worldOf(kind: 'demo' | 'empty', { alone = false }: WorldOptions 
       return url;
     },
     get: async <T>(route: string) => (await (await fetch(`${url}/api/${route}`)).json()) as T,
-    visit: (address, viewport) => Visitor.open({ browser, home: url, address, viewport }),
+    visit: (address, viewport) => Visitor.open({ browser, home: url, address, viewport, keepsApp }),
     tell(command) {
       const id = ++orders;
       return new Promise((resolve) => {

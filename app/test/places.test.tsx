@@ -264,7 +264,7 @@ describe('the frame', () => {
     await userEvent.click(places.getByRole('link', { name: 'Studio' }));
     expect(visited).toEqual(['/studio']);
     fireEvent.keyDown(window, { key: '?' });
-    expect(within(screen.getByRole('dialog')).getByText('Search everything')).toBeTruthy();
+    expect(within(await screen.findByRole('dialog')).getByText('Search everything')).toBeTruthy();
   });
 
   it('says calmly how much waits, and what was not taken', async () => {

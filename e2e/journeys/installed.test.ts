@@ -6,7 +6,7 @@ import { worldOf } from '../world';
 
 jest.setTimeout(240_000);
 
-const world = worldOf('demo');
+const world = worldOf('demo', { keepsApp: true });
 let model: ShelfModel;
 beforeAll(async () => {
   model = standardEleven(await world.get<ShelfModel[]>('models'));

@@ -6,7 +6,7 @@ import { worldOf } from '../world';
 
 jest.setTimeout(180_000);
 
-const world = worldOf('demo', { alone: true });
+const world = worldOf('demo', { alone: true, keepsApp: true });
 let model: ShelfModel;
 beforeAll(async () => {
   model = standardEleven(await world.get<ShelfModel[]>('models'));
