@@ -27,7 +27,7 @@ export const DESKTOP: Window = { width: 1280, height: 800 };
 export interface Bench {
   /** Only whether everything runs is asked: little of everything, and figures that say nothing. */
   smoke: boolean;
-  /** So many rounds; in a smoke two. */
+  /** So many rounds; in a smoke one. */
   rounds(full: number): number;
   report(figure: Figure): void;
   /** A demo that parts share which leave it as it is. */
@@ -55,7 +55,7 @@ export function benchOf({ chromium, flags, smoke }: BenchOptions) {
   let shared: Promise<World & { end: () => Promise<void> }> | undefined;
   const bench: Bench = {
     smoke,
-    rounds: (full) => (smoke ? Math.min(full, 2) : full),
+    rounds: (full) => (smoke ? 1 : full),
     report: (figure) => void figures.push(figure),
     world: () => (shared ??= startWorld()),
     async freshWorld() {
