@@ -92,6 +92,16 @@ describe('how a scene is seen', () => {
     expect(zoomed(after, 0.001)).toMatchObject({ zoom: 1, push: [0, 0].map(() => expect.closeTo(0, 9)) });
   });
 
+  it('has its ruler at the left edge, however near it is', () => {
+    const rulerX = (zoom: number, push: Camera['push']) => {
+      const view = viewOf(COLUMN, { ...SIDE, tilt: 0, zoom, push }, WIDTH, HEIGHT);
+      const [x, y, z] = view.right.map((each) => each * view.rulerAtMm);
+      return view.project([x!, y!, z!]).x;
+    };
+    expect(rulerX(1, [0, 0])).toBeCloseTo(48, 6);
+    expect(rulerX(4, [0.7, 0])).toBeCloseTo(48, 6);
+  });
+
   it('draws a far ceiling out of the picture, and a near one into it', () => {
     const topOf = (ceilingMm: number) =>
       viewOf(sceneOf(COLUMN.balloons, { ceilingMm, unit: 'in' }), SIDE, WIDTH, HEIGHT).project([0, 0, ceilingMm]).y;

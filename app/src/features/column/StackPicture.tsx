@@ -92,16 +92,16 @@ export function StackPicture(props: StackPictureProps) {
       scene={scene}
       outcomes={outcomes}
       first={FIRST}
-      stepText={(step, steps) => {
+      stepText={(step) => {
         const first = balloons.find(({ layer }) => layer === step);
         return layerStepText({
           layer: step,
-          layers: steps,
+          layers: view?.map.length ?? 0,
           colours: view?.map[step]?.map(nameOf) ?? null,
           width: first ? text(first.widthMm) : '',
         });
       }}
-      allText={(steps) => `All ${counted(steps, 'layer')}`}
+      allText={() => `All ${counted(view?.map.length ?? 0, 'layer')}`}
       outlineOf={outlineOf}
       onTap={(i) => onTap(balloons[i]!)}
       marks={grips.length === 0 ? undefined : (space) => grips.map((grip, i) => <Mark key={i} {...{ grip, space }} />)}

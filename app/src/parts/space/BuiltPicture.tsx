@@ -68,68 +68,70 @@ export function BuiltPicture(props: BuiltPictureProps) {
     [at, outlineOf],
   );
   return (
-    <SpacePicture
-      {...picture}
-      scene={scene}
-      camera={camera}
-      first={first}
-      built={at === null ? Infinity : at + 1}
-      outlineOf={outline}
-      onTap={onTap}
-      tools={
-        <Box className="gap-2">
-          <Box role="group" aria-label="Building order" className="min-h-[44px] flex-row items-center gap-2">
-            {steps > 1 ? (
-              <IconButton
-                label="One step back"
-                icon={ChevronLeft}
-                disabled={at === 0}
-                onPress={() => setStep(at === null ? steps - 1 : at - 1)}
-              />
-            ) : null}
-            <Words look="label" className="flex-1 text-center" aria-live="polite">
-              {at === null ? allText(steps) : stepText(at, steps)}
-            </Words>
-            {steps > 1 ? (
-              <IconButton
-                label={at === null ? 'From the first step' : 'One step on'}
-                icon={ChevronRight}
-                onPress={() => setStep(at === null ? 0 : at === steps - 1 ? null : at + 1)}
-              />
-            ) : null}
-            <IconButton
-              label={above ? 'From the side' : 'From above'}
-              icon={Rotate}
-              onPress={() => camera.setState({ tilt: above ? LEVEL : TILT.most })}
-            />
-          </Box>
-          {outcomes.length > 0 ? (
-            <Box className="flex-row items-center gap-2">
-              <Box className="flex-1">
-                <Segmented
-                  label="Seen"
-                  options={[{ value: DRAWN, title: 'As drawn' }, ...outcomes]}
-                  value={outcome ? seen : DRAWN}
-                  onChange={setSeen}
+    <>
+      <SpacePicture
+        {...picture}
+        scene={scene}
+        camera={camera}
+        first={first}
+        built={at === null ? Infinity : at + 1}
+        outlineOf={outline}
+        onTap={onTap}
+        tools={
+          <Box className="gap-2">
+            <Box role="group" aria-label="Building order" className="min-h-[44px] flex-row items-center gap-2">
+              {steps > 1 ? (
+                <IconButton
+                  label="One step back"
+                  icon={ChevronLeft}
+                  disabled={at === 0}
+                  onPress={() => setStep(at === null ? steps - 1 : at - 1)}
                 />
-              </Box>
-              {outcome ? (
-                <IconButton label="Build it once more" icon={Again} onPress={() => setSeed(seed + 1)} />
               ) : null}
+              <Words look="label" className="flex-1 text-center" aria-live="polite">
+                {at === null ? allText(steps) : stepText(at, steps)}
+              </Words>
+              {steps > 1 ? (
+                <IconButton
+                  label={at === null ? 'From the first step' : 'One step on'}
+                  icon={ChevronRight}
+                  onPress={() => setStep(at === null ? 0 : at === steps - 1 ? null : at + 1)}
+                />
+              ) : null}
+              <IconButton
+                label={above ? 'From the side' : 'From above'}
+                icon={Rotate}
+                onPress={() => camera.setState({ tilt: above ? LEVEL : TILT.most })}
+              />
             </Box>
-          ) : null}
-          {outcome ? (
-            <Words look="quiet" role="status">
-              {outcome.text(scene)}
-            </Words>
-          ) : null}
-          {outcomes.length === 0 ? (
-            <Words look="quiet">
-              Measure a batch, or test your eye: then it is also shown as it comes out in your hands.
-            </Words>
-          ) : null}
-        </Box>
-      }
-    />
+            {outcomes.length > 0 ? (
+              <Box className="flex-row items-center gap-2">
+                <Box className="flex-1">
+                  <Segmented
+                    label="Seen"
+                    options={[{ value: DRAWN, title: 'As drawn' }, ...outcomes]}
+                    value={outcome ? seen : DRAWN}
+                    onChange={setSeen}
+                  />
+                </Box>
+                {outcome ? (
+                  <IconButton label="Build it once more" icon={Again} onPress={() => setSeed(seed + 1)} />
+                ) : null}
+              </Box>
+            ) : null}
+            {outcome ? (
+              <Words look="quiet" role="status">
+                {outcome.text(scene)}
+              </Words>
+            ) : null}
+          </Box>
+        }
+      />
+      {outcomes.length === 0 ? (
+        <Words look="quiet">
+          Measure a batch, or test your eye: then it is also shown as it comes out in your hands.
+        </Words>
+      ) : null}
+    </>
   );
 }

@@ -28,7 +28,8 @@ export function Hands({ camera, onTap, whole }: HandsProps) {
   useGesture(
     {
       onDrag: ({ tap, xy, delta: [dx, dy], pinching, shiftKey, event }) => {
-        if (pinching) return;
+        // A finger that begins to scroll the page was no tap.
+        if (pinching || event.type === 'pointercancel') return;
         const { left, top, width, height } = area.current!.getBoundingClientRect();
         if (tap) return onTap(xy[0] - left, xy[1] - top);
         const { turn, tilt, push, zoom } = camera.getState();

@@ -140,7 +140,8 @@ export function viewOf(scene: Scene, camera: Camera, width: number, height: numb
   const eye = plus(centre, into, -distanceMm);
   return {
     ...{ width, height, eye, right, up, into, focalPx, middle, distanceMm, radiusMm, extent },
-    rulerAtMm: -(axis - RULER_PX - EDGE_PX + 6) / fit,
+    // Whatever is nearer, the ruler stays at the left edge.
+    rulerAtMm: (RULER_PX + EDGE_PX - 6 - middle[0]) / (fit * zoom),
     topMm: highMm,
     personAtMm: reachMm * nearer + BESIDE_MM + PERSON_HALF_MM,
     project: (place) => {
