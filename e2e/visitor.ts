@@ -8,7 +8,7 @@ export const WIDE = { width: 1280, height: 800 };
 export type Viewport = typeof PHONE | typeof WIDE;
 
 /** How long something may take to appear, ms: long, since a machine may have other work. */
-const PATIENCE_MS = 30_000;
+const PATIENCE_MS = 60_000;
 
 interface OpenOptions {
   browser: Browser;

@@ -11,9 +11,30 @@ import { ModelForm } from '@/features/shelf/ModelForm';
 import { ShelfList } from '@/features/shelf/ShelfList';
 import { StudioPage } from '@/features/studio/StudioPage';
 import { useThemeChoice } from '@/ui/theme';
+import { learn, type KnowledgeQuestion } from '@/views/knowledge';
 
 import { goTo, visited } from './router';
 import { done, lastDone, PUMP_ID, serve, show, someRecords } from './studio';
+
+/** A shelf with more readings than are learned from on the page itself. */
+function largeShelf() {
+  const records = someRecords();
+  const [first] = records.models;
+  const id = (kind: number, i: number, j = 0) =>
+    `00000000-0000-4000-8${kind}00-0000000${String(100 * i + j).padStart(5, '0')}`;
+  records.models = Array.from({ length: 9 }, (_, i) => ({
+    ...first!,
+    id: id(1, i),
+    checks: [],
+    calibrations: first!.calibrations.map((calibration) => ({
+      ...calibration,
+      id: id(2, i),
+      modelId: id(1, i),
+      readings: calibration.readings.map((each, j) => ({ ...each, id: id(3, i, j), calibrationId: id(2, i) })),
+    })),
+  }));
+  return records;
+}
 
 describe('the shelf', () => {
   beforeEach(() => goTo('/shelf'));
@@ -50,24 +71,32 @@ describe('the shelf', () => {
       postMessage = () => setTimeout(() => this.onerror?.({ message: 'no such file' }), 0);
     }
     Object.assign(globalThis, { Worker: Gone });
-    const records = someRecords();
-    const [first] = records.models;
-    const id = (kind: number, i: number, j = 0) =>
-      `00000000-0000-4000-8${kind}00-0000000${String(100 * i + j).padStart(5, '0')}`;
-    records.models = Array.from({ length: 9 }, (_, i) => ({
-      ...first!,
-      id: id(1, i),
-      checks: [],
-      calibrations: first!.calibrations.map((calibration) => ({
-        ...calibration,
-        id: id(2, i),
-        modelId: id(1, i),
-        readings: calibration.readings.map((each, j) => ({ ...each, id: id(3, i, j), calibrationId: id(2, i) })),
-      })),
-    }));
-    show(<ShelfList />, records);
+    show(<ShelfList />, largeShelf());
     expect(await screen.findByText('9 balloons')).toBeTruthy();
     expect(await screen.findAllByText('7 readings · measured')).toHaveLength(9);
+    Reflect.deleteProperty(globalThis, 'Worker');
+  });
+
+  it('asks another worker where one says nothing', async () => {
+    jest.useFakeTimers();
+    const asked: KnowledgeQuestion[] = [];
+    class Silent {
+      onmessage: ((event: { data: unknown }) => void) | null = null;
+      terminate = () => undefined;
+      postMessage = (question: KnowledgeQuestion) => {
+        asked.push(question);
+        if (asked.length === 2) this.onmessage?.({ data: { answer: learn(question) } });
+      };
+    }
+    Object.assign(globalThis, { Worker: Silent });
+    show(<ShelfList />, largeShelf());
+    await act(() => jest.advanceTimersByTimeAsync(15_000));
+    expect([asked.length, screen.queryAllByText('7 readings · measured').length]).toEqual([1, 0]);
+    await act(() => jest.advanceTimersByTimeAsync(10_000));
+    expect([asked.length, screen.getAllByText('7 readings · measured').length]).toEqual([2, 9]);
+    await act(() => jest.advanceTimersByTimeAsync(300_000));
+    expect(asked.length).toBe(2);
+    jest.useRealTimers();
     Reflect.deleteProperty(globalThis, 'Worker');
   });
 

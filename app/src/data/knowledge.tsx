@@ -44,6 +44,9 @@ export function useKnowledge(): Knowledge | null {
 /** So many readings are learned from within a frame or two, also the first time; a larger shelf is left to a worker. */
 const MOST_AT_ONCE = 60;
 
+/** A large studio is learned in a few seconds. */
+const WORKER_MS = 20_000;
+
 /** What was learned of which shelf and inflators. */
 interface LearnedOf {
   learned: Learned;
@@ -64,15 +67,31 @@ function useLearned(models: ShelfModel[] | undefined, pumps: PumpRecord[] | unde
   const stands = later !== null && later.models === models && later.pumps === pumps && standsWith(later.learned, trade);
   useEffect(() => {
     if (stands || !models || !pumps || readingsIn(models) <= MOST_AT_ONCE) return;
-    const worker = new Worker(new URL('./knowledge.worker', window.location.href));
-    const given = new AbortController();
     const question = questionOf(models, pumps, trade);
-    void ask<KnowledgeQuestion, Lesson>(worker, { question, signal: given.signal })
-      // A worker whose code is gone, since a newer version was opened in another tab: the page does it, if slower.
-      .catch(() => learn(question))
-      // Every row of a large shelf is worked out anew with it: in between, the page goes on.
-      .then((lesson) => startTransition(() => setLater({ learned: learnedOf(models, lesson), models, pumps })));
-    return () => given.abort();
+    let given: AbortController;
+    let timer: ReturnType<typeof setTimeout>;
+    const askOne = (patienceMs: number) => {
+      const worker = new Worker(new URL('./knowledge.worker', window.location.href));
+      given = new AbortController();
+      // One whose code never comes says nothing at all: another is asked, and given more time.
+      timer = setTimeout(() => {
+        given.abort();
+        askOne(2 * patienceMs);
+      }, patienceMs);
+      void ask<KnowledgeQuestion, Lesson>(worker, { question, signal: given.signal })
+        // A worker whose code is gone, since a newer version was opened in another tab: the page does it, if slower.
+        .catch(() => learn(question))
+        .then((lesson) => {
+          clearTimeout(timer);
+          // Every row of a large shelf is worked out anew with it: in between, the page goes on.
+          startTransition(() => setLater({ learned: learnedOf(models, lesson), models, pumps }));
+        });
+    };
+    askOne(WORKER_MS);
+    return () => {
+      clearTimeout(timer);
+      given.abort();
+    };
   }, [models, pumps, trade, stands]);
   return atOnce ?? (later && models && knowsMost(later.learned, models) ? later.learned : null);
 }
