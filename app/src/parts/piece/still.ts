@@ -3,7 +3,7 @@ import { handleLine } from '@leggero/core/linking';
 
 import { shade } from '../shade';
 import type { Material } from './material';
-import { FIRST_TURN, nearerHalf, projector } from './projector';
+import { nearerHalf, projected } from './projected';
 import { viewTaper } from './viewTaper';
 import { viewColumn } from './viewColumn';
 import { partOf, viewClosed, viewRing } from './viewClosed';
@@ -53,7 +53,7 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
       const { spheres, handle, snapped } = view.value;
       const balls = seen(spheres, ({ key }) => partOf(design, key).colourHex);
       if (!handle?.ok || !design.handle) return { balls, handle: null, footMm: 0 };
-      const line = handleLine(snapped.form, handle.value).map(project);
+      const line = handleLine(snapped.form, handle.value).map(projected);
       const { colourHex: hex } = design.handle.part;
       return { balls, handle: { line, near: nearerHalf(line), widthMm: handle.value.widthMm, hex }, footMm: 0 };
     }
@@ -76,8 +76,6 @@ function hanging(view: Hung, topMm: number): Still | null {
   return { balls, handle: null, footMm: Math.max(0, topMm - lowest) };
 }
 
-const project = projector('side', FIRST_TURN);
-
 interface Seen {
   xMm: number;
   yMm: number;
@@ -87,7 +85,7 @@ interface Seen {
 
 function seen<Sphere extends Seen>(spheres: readonly Sphere[], hexOf: (sphere: Sphere) => string): Ball[] {
   return spheres
-    .map((sphere) => ({ ...project(sphere), r: sphere.widthMm / 2, hex: hexOf(sphere) }))
+    .map((sphere) => ({ ...projected(sphere), r: sphere.widthMm / 2, hex: hexOf(sphere) }))
     .sort((a, b) => a.depth - b.depth)
     .map(({ x, y, r, hex }) => ({ x, y, r, hex }));
 }

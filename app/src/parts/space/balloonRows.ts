@@ -1,6 +1,6 @@
-import type { Finish } from '@leggero/core';
+import { linearOf, type Finish } from '@leggero/core';
 
-import type { Scene, SceneBalloon, Skin, Vec } from './scene';
+import type { Scene, SceneBalloon, Vec } from './scene';
 
 /** How each finish is told to the graphics hardware. */
 const LOOKS: Record<Finish, number> = { matte: 0, pearl: 1, mirror: 2, clear: 3 };
@@ -13,6 +13,9 @@ export type RowPart = (typeof ROW)[number];
 export type Outline = 'none' | 'chosen' | 'wrong';
 const OUTLINES: Record<Outline, number> = { none: 0, chosen: 1, wrong: 2 };
 
+/** Of each scene reckoned once: another outline changes no shade, and every balloon is held against every other. */
+const shades = new WeakMap<Scene['balloons'], Vec[]>();
+
 /** Balloons as rows of numbers, each part in an array of its own, from the first of the scene to its last. */
 export function rowsOf(
   { balloons }: Pick<Scene, 'balloons'>,
@@ -22,26 +25,18 @@ export function rowsOf(
     RowPart,
     Float32Array
   >;
-  const shade = shadeOf(balloons);
+  const shade = shades.get(balloons) ?? shadeOf(balloons);
+  shades.set(balloons, shade);
   balloons.forEach((balloon, i) => {
     const { at, widthMm, neck, aspect, skin, inner } = balloon;
     rows.place.set([...at, widthMm / 2], 4 * i);
     rows.neck.set([...neck, aspect], 4 * i);
-    rows.skin.set([...linear(skin), LOOKS[skin.finish]], 4 * i);
+    rows.skin.set([...linearOf(skin.hex), LOOKS[skin.finish]], 4 * i);
     // Without one inside it the finish inside is none.
-    rows.inner.set(inner ? [...linear(inner), LOOKS[inner.finish]] : [0, 0, 0, -1], 4 * i);
+    rows.inner.set(inner ? [...linearOf(inner.hex), LOOKS[inner.finish]] : [0, 0, 0, -1], 4 * i);
     rows.shade.set([...shade[i]!, OUTLINES[outlineOf(balloon, i)]], 4 * i);
   });
   return rows;
-}
-
-/** Light of a colour. Source: IEC 61966-2-1 (sRGB). */
-function linear({ hex }: Skin): Vec {
-  const light = (at: number) => {
-    const share = parseInt(hex.slice(at, at + 2), 16) / 255;
-    return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4;
-  };
-  return [light(1), light(3), light(5)];
 }
 
 /** A neighbour farther away than this many times its reach takes no light. */
