@@ -153,7 +153,7 @@ export class Visitor {
     const picture = await this.page.waitForSelector(`[role="img"][aria-label^="${label}"]`, { timeout: PATIENCE_MS });
     await picture!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
     await this.page.waitForFunction(
-      (node) => node.querySelector('canvas') !== null && node.querySelector('ellipse[stroke-width]') === null,
+      (node) => node.querySelector('canvas') !== null && node.querySelector('svg')!.childElementCount === 0,
       { timeout: PATIENCE_MS },
       picture!,
     );
@@ -162,17 +162,24 @@ export class Visitor {
 
   /** Where the balloons of a picture are, px, from the farthest to the nearest: as they are drawn on paper. */
   async balloonsIn(label: string): Promise<{ x: number; y: number; wide: number; fill: string }[]> {
+    return this.onPaper(label, (picture) =>
+      picture.$$eval('ellipse[stroke-width]', (all) =>
+        all.map((each) => {
+          const { x, y, width, height } = each.getBoundingClientRect();
+          return { x: x + width / 2, y: y + height / 2, wide: width, fill: each.getAttribute('fill')! };
+        }),
+      ),
+    );
+  }
+
+  /** Asks something of the picture of this label while it is as it would be printed. */
+  async onPaper<Answer>(label: string, of: (picture: ElementHandle<Element>) => Promise<Answer>): Promise<Answer> {
     const picture = await this.drawnInSpace(label);
     await this.page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
-    const balloons = await picture.$$eval('ellipse[stroke-width]', (all) =>
-      all.map((each) => {
-        const { x, y, width, height } = each.getBoundingClientRect();
-        return { x: x + width / 2, y: y + height / 2, wide: width, fill: each.getAttribute('fill')! };
-      }),
-    );
+    const answer = await of(picture);
     await this.page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
     await this.drawnInSpace(label);
-    return balloons;
+    return answer;
   }
 
   text(): Promise<string> {

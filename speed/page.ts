@@ -1,4 +1,4 @@
-import type { Page } from 'puppeteer-core';
+import type { ElementHandle, Page } from 'puppeteer-core';
 
 interface Watched extends Window {
   leggeroTasks: { at: number; ms: number }[];
@@ -100,6 +100,17 @@ export async function redrawsOf(page: Page, { on, drawing, rounds, act, pauseMs 
     await new Promise((resolve) => setTimeout(resolve, pauseMs));
   }
   return page.evaluate(() => (window as unknown as Watched).leggeroDraws);
+}
+
+/** The picture that this finds, once it is drawn in space and its still is gone. */
+export async function drawnInSpace(page: Page, selector: string): Promise<ElementHandle<Element>> {
+  const picture = (await page.waitForSelector(`[role="img"]${selector}`))!;
+  await page.waitForFunction(
+    (node) => node.querySelector('canvas') !== null && node.querySelector('svg')!.childElementCount === 0,
+    {},
+    picture,
+  );
+  return picture;
 }
 
 /** Taps what has this role and name. */

@@ -7,7 +7,7 @@ import type { CDPSession, Page } from 'puppeteer-core';
 
 import { DESKTOP, type Bench } from './bench';
 import { median } from './figure';
-import { longTasks, watchLongTasks } from './page';
+import { drawnInSpace, longTasks, watchLongTasks } from './page';
 import { ROOT } from './size';
 
 const FRAMES = 60;
@@ -32,13 +32,10 @@ export async function measureSpace(bench: Bench): Promise<void> {
   });
   if (!response.ok) throw new Error(`no column: ${await response.text()}`);
   const page = await bench.open(`${url}/builds/${column.id}`, DESKTOP);
-  const picture = (await page.waitForSelector('[role="img"][aria-label^="A column of 100"]'))!;
-  await page.waitForFunction(
-    (node) => node.querySelector('canvas') !== null && node.querySelector('ellipse[stroke-width]') === null,
-    {},
-    picture,
-  );
+  const picture = await drawnInSpace(page, '[aria-label^="A column of 100"]');
   await watchLongTasks(page);
+  // What is measured is turning, not opening: the page is let come to rest.
+  await longTasks(page);
   const { x, y, width, height } = (await picture.boundingBox())!;
   const since = await page.evaluate(() => performance.now());
   const frames = await scriptOfFrames(page, { x: x + width / 4, y: y + height / 2 }, bench.rounds(FRAMES));

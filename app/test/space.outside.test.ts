@@ -2,11 +2,11 @@ import type { Finish } from '@leggero/core';
 import fc from 'fast-check';
 import * as three from 'three';
 
-import { rowsOf, shadeOf } from '@/parts/space/balloonRows';
+import { looksIn, rowsOf, shadeOf } from '@/parts/space/balloonRows';
 import { balloonAt, metAt } from '@/parts/space/balloonAt';
 import type { Scene, SceneBalloon, Vec } from '@/parts/space/scene';
 import { extentOf, stepsOf } from '@/parts/space/scene';
-import { held, TILT, viewOf, zoomed, ZOOM, type Camera } from '@/parts/space/view';
+import { heightFor, held, TILT, viewOf, zoomed, ZOOM, type Camera } from '@/parts/space/view';
 
 const SIDE: Camera = { turn: 0.4, tilt: 0.2, zoom: 1, push: [0, 0] };
 const [WIDTH, HEIGHT] = [390, 460];
@@ -29,7 +29,7 @@ const along = fc.double({ min: -800, max: 800, noNaN: true });
 const places: fc.Arbitrary<Vec> = fc.tuple(along, along, along);
 const COLUMN = sceneOf(
   Array.from({ length: 24 }, (_, i) => balloon([180 * Math.cos(i), 180 * Math.sin(i), 125 + 60 * i], { step: i })),
-  { ceilingMm: 2600, unit: 'in' },
+  { ceiling: { highMm: 2600, title: '' }, unit: 'in' },
 );
 
 describe('how a scene is seen', () => {
@@ -102,9 +102,25 @@ describe('how a scene is seen', () => {
     expect(rulerX(4, [0.7, 0])).toBeCloseTo(48, 6);
   });
 
+  it('is as high as it needs to be where it is wide, and no higher than it may be', () => {
+    for (const scene of [COLUMN, sceneOf(COLUMN.balloons)]) {
+      const high = heightFor(scene, SIDE.tilt, WIDTH, 10_000);
+      const [own, taller] = [high, 2 * high].map((each) => viewOf(scene, SIDE, WIDTH, each));
+      // Any higher it would not be seen larger; a little lower it would be seen smaller.
+      expect(taller!.focalPx / own!.focalPx).toBeCloseTo(1, 2);
+      expect(viewOf(scene, SIDE, WIDTH, high - 10).focalPx).toBeLessThan(0.995 * own!.focalPx);
+      expect(heightFor(scene, SIDE.tilt, WIDTH, 120)).toBe(120);
+    }
+  });
+
   it('draws a far ceiling out of the picture, and a near one into it', () => {
     const topOf = (ceilingMm: number) =>
-      viewOf(sceneOf(COLUMN.balloons, { ceilingMm, unit: 'in' }), SIDE, WIDTH, HEIGHT).project([0, 0, ceilingMm]).y;
+      viewOf(
+        sceneOf(COLUMN.balloons, { ceiling: { highMm: ceilingMm, title: '' }, unit: 'in' }),
+        SIDE,
+        WIDTH,
+        HEIGHT,
+      ).project([0, 0, ceilingMm]).y;
     expect(topOf(2000)).toBeGreaterThan(0);
     expect(topOf(6000)).toBeLessThan(0);
   });
@@ -177,15 +193,54 @@ describe('what the graphics hardware is told', () => {
     expect(right).toEqual([0.25, 0, 0]);
     expect(left).toEqual([-0.25, 0, 0]);
   });
+
+  it('misses no neighbour, however large or small it is and wherever it lies', () => {
+    const mm = fc.integer({ min: -800, max: 800 });
+    const some = fc.array(fc.tuple(fc.tuple(mm, mm, mm), fc.double({ min: 30, max: 900, noNaN: true })), {
+      minLength: 2,
+      maxLength: 30,
+    });
+    fc.assert(
+      fc.property(some, (laid) => {
+        const balloons = laid.map(([at, widthMm]) => balloon(at, { widthMm }));
+        // Every balloon against every other.
+        const shaded = balloons.map((one, i) => {
+          const sum = new three.Vector3();
+          balloons.forEach((other, j) => {
+            const to = new three.Vector3(...other.at).sub(new three.Vector3(...one.at));
+            const away = to.length();
+            if (i === j || away === 0 || away > (1.35 * (one.widthMm + other.widthMm)) / 2) return;
+            sum.addScaledVector(to.normalize(), Math.min(1, (other.widthMm / 2 / away) ** 2));
+          });
+          return sum.clampLength(0, 1).toArray();
+        });
+        shadeOf(balloons).forEach((shade, i) =>
+          shade.forEach((part, k) => expect(part).toBeCloseTo(shaded[i]![k]!, 9)),
+        );
+      }),
+    );
+  });
+
+  it('is of which looks there are, so that nothing else is drawn for', () => {
+    const skin = (finish: Finish) => ({ hex: '#d2577e', finish });
+    expect(looksIn(sceneOf([balloon([0, 0, 0])]))).toEqual({});
+    const many = [balloon([0, 0, 0], { skin: skin('pearl') }), balloon([0, 0, 0], { inner: skin('mirror') })];
+    expect(Object.keys(looksIn(sceneOf(many)))).toEqual(['SEES_INNER', 'SEES_MIRROR', 'SEES_PEARL']);
+  });
 });
 
 describe('a scene', () => {
   it('reaches as far as its longest balloon, along its neck', () => {
     const lying = sceneOf([balloon([100, 0, 0], { aspect: 1.4, neck: [-1, 0, 0] })]);
-    expect(extentOf(lying)).toEqual({ reachMm: 100 + 1.4 * 125, lowMm: -125, highMm: 125 });
+    expect(extentOf(lying)).toMatchObject({
+      reachMm: 100 + 1.4 * 125,
+      acrossMm: 100 + 1.4 * 125,
+      lowMm: -125,
+      highMm: 125,
+    });
     const standing = sceneOf([balloon([0, 0, 0], { aspect: 1.4 })]);
-    expect(extentOf(standing)).toEqual({ reachMm: 125, lowMm: -1.4 * 125, highMm: 1.4 * 125 });
-    expect(extentOf(sceneOf([]))).toEqual({ reachMm: 1, lowMm: 0, highMm: 1 });
+    expect(extentOf(standing)).toMatchObject({ reachMm: 125, deepMm: 125, lowMm: -1.4 * 125, highMm: 1.4 * 125 });
+    expect(extentOf(sceneOf([]))).toMatchObject({ reachMm: 1, lowMm: 0, highMm: 1 });
   });
 
   it('is built in as many steps as its last balloon says', () => {

@@ -150,7 +150,7 @@ describe('how balloons come out', () => {
   const balloons = balloonsOf(stack.value).map((each): ColumnBalloon => ({ ...each, colourHex: '#3f7a4a', key: 'a' }));
   const sceneOf = (placed: readonly ColumnBalloon[], standMm = 0) =>
     stackScene(placed, () => kelp, [], {
-      ...{ standMm, topper: null, poleMm: 100, heldBy: 'pole', ceilingMm: null, unit: 'in' },
+      ...{ standMm, topper: null, poleMm: 100, heldBy: 'pole', ceiling: null, unit: 'in' },
     });
   const LARGE: SizeSpread = { lean: 0.1, sd: 0 };
 
@@ -212,7 +212,7 @@ describe('how balloons come out', () => {
   });
 
   it('is said in words', () => {
-    expect(spreadText({ lean: 0.0121, sd: 0.024, balloons: 60, by: 'checked' }, '6 ft')).toBe(
+    expect(spreadText({ lean: 0.0121, sd: 0.024, balloons: 60, by: 'checked' }, 'it stands 6 ft')).toBe(
       'Of 60 that were checked: 1.2 % large, and 2.4 % more or less from one to the next. Of such it stands 6 ft this time.',
     );
     expect(spreadText({ lean: 0, sd: 0.05, balloons: 8, by: 'eye' }, null)).toBe(

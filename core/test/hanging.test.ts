@@ -5,6 +5,7 @@ import {
   chainLength,
   chainSpreadMm,
   curtain,
+  hangChain,
   learnJoint,
   repeatLength,
   swag,
@@ -131,8 +132,15 @@ describe('swags', () => {
 
   it('takes a balloon more where the nearest number would not reach', () => {
     const wanted = value(swag({ spanMm: 1000, dropMm: 10 }));
-    const { hung } = value(swagCount({ wanted, widthMm: 127, jointMm: 5 }));
+    const { hung } = value(swagCount({ wanted, widthsMm: [127], jointMm: 5 }));
     expect(hung.lengthMm).toBeGreaterThan(1000);
+  });
+
+  it('a repeat of two sizes is counted as long as its own balloons are', () => {
+    const wanted = value(swag({ spanMm: 900, dropMm: 300 }));
+    const { count, hung } = value(swagCount({ wanted, widthsMm: [140, 60], jointMm: 5 }));
+    const large = Math.ceil(count / 2);
+    expect(hung.lengthMm).toBeCloseTo(140 * large + 60 * (count - large) + 5 * (count + 1), 6);
   });
 
   it('rows hang from the same fixings, each deeper than the one above', () => {
@@ -142,7 +150,7 @@ describe('swags', () => {
         dropMm: 300,
         rows: 3,
         rowDropMm: 150,
-        widthMm: 127,
+        widthsMm: [127],
         jointMm: 5,
       }),
     );
@@ -150,12 +158,57 @@ describe('swags', () => {
     expect(rows.map(({ bays }) => bays[0]!.hung.spanMm)).toEqual([1500, 1500, 1500].map((mm) => expect.closeTo(mm, 6)));
     expect(rows[2]!.bays[1]!.hung.dropMm).toBeGreaterThan(rows[0]!.bays[1]!.hung.dropMm + 150);
     expect(rows[0]!.balloons).toBe(rows[0]!.bays[0]!.count + rows[0]!.bays[1]!.count);
-    const one = { dropMm: 300, rowDropMm: 150, widthMm: 127, jointMm: 5 };
+    const one = { dropMm: 300, rowDropMm: 150, widthsMm: [127], jointMm: 5 };
     expect(problemOf(swagRows({ fixingsMm: [0], rows: 1, ...one }))).toMatchObject({
       code: 'too-few-fixings',
     });
     expect(problemOf(swagRows({ fixingsMm: [0, 900], rows: 0, ...one }))).toMatchObject({ code: 'bad-rows' });
     expect(problemOf(swagRows({ fixingsMm: [900, 0], rows: 1, ...one }))).toMatchObject({ code: 'bad-span' });
+  });
+});
+
+describe('balloons of a chain where they hang', () => {
+  const widths = fc.array(fc.double({ min: 60, max: 160, noNaN: true }), { minLength: 12, maxLength: 40 });
+
+  it('straight down each begins a joint below the one before', () => {
+    const hung = value(hangChain({ from: { xMm: 30, highMm: 2000 }, to: null, widthsMm: [100, 60, 80], jointMm: 4 }));
+    expect(hung.map(({ highMm }) => highMm)).toEqual([1950, 1866, 1792]);
+    expect(hung.map(({ xMm, widthMm }) => [xMm, widthMm])).toEqual([
+      [30, 100],
+      [30, 60],
+      [30, 80],
+    ]);
+  });
+
+  it('between fixings of any height, bodies keep a joint apart and the end ones are tied by it', () => {
+    fc.assert(
+      fc.property(widths, fc.double({ min: -0.4, max: 0.4, noNaN: true }), (widthsMm, lean) => {
+        const jointMm = 5;
+        const longMm = widthsMm.reduce((sum, widthMm) => sum + widthMm + jointMm, jointMm);
+        const from = { xMm: 100, highMm: 2400 };
+        const to = { xMm: 100 + 0.7 * longMm, highMm: 2400 + 0.5 * lean * longMm };
+        const hung = hangChain({ from, to, widthsMm, jointMm });
+        // Pulled so steeply that nothing hangs below the lower fixing.
+        fc.pre(hung.ok);
+        const places = [{ ...from, widthMm: 0 }, ...value(hung), { ...to, widthMm: 0 }];
+        for (let i = 1; i < places.length; i += 1) {
+          const [a, b] = [places[i - 1]!, places[i]!];
+          const along = (a.widthMm + b.widthMm) / 2 + jointMm;
+          const across = Math.hypot(a.xMm - b.xMm, a.highMm - b.highMm);
+          // A chord of a slack curve: never longer than the chain between, and little shorter.
+          expect(across).toBeLessThanOrEqual(along + 1e-6);
+          expect(across).toBeGreaterThan(0.8 * along);
+        }
+      }),
+    );
+  });
+
+  it('says where a chain does not reach', () => {
+    const asked = { from: { xMm: 0, highMm: 0 }, to: { xMm: 500, highMm: 0 }, jointMm: 5 };
+    expect(problemOf(hangChain({ ...asked, widthsMm: [100, 100] }))).toMatchObject({
+      code: 'string-too-short',
+      detail: { leastMm: 500 },
+    });
   });
 });
 

@@ -169,7 +169,7 @@ describe('a swag', () => {
 
   it('hangs in whole balloons that fill its string', () => {
     const wanted = value(swag({ spanMm: 3000, dropMm: 600 }));
-    const { count, hung, lowerMm } = value(swagCount({ wanted, widthMm: 127, jointMm: 5 }));
+    const { count, hung, lowerMm } = value(swagCount({ wanted, widthsMm: [127], jointMm: 5 }));
     expect(count * 127 + (count + 1) * 5).toBeCloseTo(hung.lengthMm, 6);
     expect(Math.abs(hung.lengthMm - wanted.lengthMm)).toBeLessThanOrEqual(132 / 2 + 1e-6);
     expect(hung.dropMm - 600).toBeCloseTo(lowerMm, 6);

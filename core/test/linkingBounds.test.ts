@@ -109,19 +109,20 @@ it('a swag', () => {
     [{ lengthMm: 480, spanMm: 400, riseMm: 300 }, refused('string-too-short', 'lengthMm', { leastMm: 500 })],
     [{ lengthMm: 1420, spanMm: 1000, riseMm: 1000 }, refused('no-drop', 'lengthMm')],
   ]);
-  const rows = { fixingsMm: [0, 900], dropMm: 200, rows: 12, rowDropMm: 40, widthMm: 100, jointMm: 4 };
+  const rows = { fixingsMm: [0, 900], dropMm: 200, rows: 12, rowDropMm: 40, widthsMm: [100], jointMm: 4 };
   check((each: Parameters<typeof swagRows>[0]) => problemOf(swagRows(each)), rows, [
     [{}, 'none'],
     [{ rows: 13 }, refused('bad-rows', 'rows')],
     [{ rows: 1.5 }, refused('bad-rows', 'rows')],
     [{ fixingsMm: [0] }, refused('too-few-fixings', 'fixingsMm')],
-    [{ widthMm: 0 }, refused('bad-length', 'widthMm')],
-    [{ jointMm: -100 }, refused('bad-length', 'widthMm')],
+    [{ widthsMm: [0] }, refused('bad-length', 'widthsMm')],
+    [{ widthsMm: [] }, refused('bad-length', 'widthsMm')],
+    [{ jointMm: -100 }, refused('bad-length', 'widthsMm')],
     [{ dropMm: 0 }, refused('no-drop', 'dropMm')],
   ]);
   // As many as reach, tied by a neck at both ends: ten of 100 and eleven necks of 4 are 1,044.
   const count = (lengthMm: number) =>
-    value(swagCount({ wanted: value(swag({ spanMm: 700, lengthMm })), widthMm: 100, jointMm: 4 })).count;
+    value(swagCount({ wanted: value(swag({ spanMm: 700, lengthMm })), widthsMm: [100], jointMm: 4 })).count;
   expect([995, 1043, 1045, 1094, 1098].map(count)).toEqual([10, 10, 10, 10, 11]);
 });
 

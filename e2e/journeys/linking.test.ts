@@ -63,10 +63,9 @@ describe('linking work, drawn up on a phone', () => {
 
   it('its hem is dragged in the picture', async () => {
     const before = (await pieceCalled('Medusa')).design;
-    const picture = await visitor.page.waitForSelector('[role="img"][aria-label^="A curtain of"]');
-    await picture!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
-    const box = (await picture!.boundingBox())!;
-    const lineY = await picture!.evaluate(
+    const picture = await visitor.drawnInSpace('A curtain of');
+    const box = (await picture.boundingBox())!;
+    const lineY = await picture.evaluate(
       (node) => node.querySelector('line[stroke-dasharray]')!.getBoundingClientRect().top,
     );
     await visitor.page.touchscreen.touchStart(box.x + 60, lineY);
@@ -159,10 +158,13 @@ describe('a curtain of 2,000 balloons, in a wide window', () => {
     });
     const visitor = await world.visit(`/builds/${id}`, WIDE);
     await visitor.sees(/2,?\d{3} balloons are work for several people and days/);
-    const bodies = await visitor.page.$$eval('[role="img"] path', (paths) =>
-      paths.reduce((sum, path) => sum + (path.getAttribute('d')?.match(/M/g)?.length ?? 0), 0),
+    // A body is a point of three strokes: its edge, its colour and its light.
+    const { label, drawn } = await visitor.onPaper('A curtain of', (picture) =>
+      picture.evaluate((node) => ({ label: node.ariaLabel!, drawn: node.outerHTML.match(/h0/g)!.length })),
     );
-    expect(bodies).toBeGreaterThan(3 * 2000);
+    const balloons = Number(/, (\d+) balloons,/.exec(label)![1]);
+    expect(balloons).toBeGreaterThan(2000);
+    expect(drawn).toBe(3 * balloons);
     expect(visitor.complaints).toEqual([]);
     await visitor.leave();
   });

@@ -50,16 +50,16 @@ export function layerStepText({
   return `Layer ${layer + 1} of ${layers}, ${width}: ${tied}`;
 }
 
-/** How balloons come out here, and how high a piece of such balloons stands once; null where that is no figure. */
+/** How balloons come out here, and how a piece of such balloons is once ("it stands 6 ft"); null where nothing is to be said. */
 export function spreadText(
   { lean, sd, balloons, by }: { lean: number; sd: number; balloons: number; by: 'checked' | 'eye' },
-  high: string | null,
+  once: string | null,
 ): string {
   const share = (of: number) => `${(100 * Math.abs(of)).toFixed(1)} %`;
   const of = by === 'eye' ? `${balloons} sized by eye` : `${balloons} that were checked`;
   const leaning = Math.abs(lean) < LEAST_LEAN ? 'right on the whole' : `${share(lean)} ${lean > 0 ? 'large' : 'small'}`;
-  const stands = high === null ? '' : ` Of such it stands ${high} this time.`;
-  return `Of ${of}: ${leaning}, and ${share(sd)} more or less from one to the next.${stands}`;
+  const made = once === null ? '' : ` Of such ${once} this time.`;
+  return `Of ${of}: ${leaning}, and ${share(sd)} more or less from one to the next.${made}`;
 }
 
 /** Less on the whole is none, as a share. */

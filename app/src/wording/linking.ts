@@ -203,3 +203,48 @@ export function fittingText({ count, widthMm, closingMm }: FittingRing, text: Wr
   const how = Math.abs(closingMm) < 0.5 ? 'exact' : `${fine(closingMm)} ${closingMm > 0 ? 'too long' : 'short'}`;
   return `${count} of ${text(widthMm)}, ${how}`;
 }
+
+/** What hangs. */
+export type HungForm = 'chain' | 'swag' | 'curtain';
+
+const HUNG_WORDS: Record<HungForm, string> = { chain: 'Chain', swag: 'Swag', curtain: 'Chain' };
+
+/** "All 12 chains". */
+export const allHungText = (form: HungForm, chains: number): string =>
+  `All ${counted(chains, HUNG_WORDS[form].toLowerCase())}`;
+
+/** "Chain 3 of 12, 1 ft 4 in from the first: 18 balloons". */
+export function hungStepText({
+  form,
+  step,
+  steps,
+  aside,
+  balloons,
+}: {
+  form: HungForm;
+  step: number;
+  steps: number;
+  /** How far from the first it hangs; null where it hangs at the same place. */
+  aside: string | null;
+  balloons: number;
+}): string {
+  const place = aside === null ? '' : `, ${aside} from the first`;
+  return `${HUNG_WORDS[form]} ${step + 1} of ${steps}${place}: ${counted(balloons, 'balloon')}`;
+}
+
+/** What is said of a hanging piece as it came out once: "it is 8 ft long". */
+export function onceHungText(
+  form: HungForm,
+  topMm: number,
+  { lowestMm, highestMm }: { lowestMm: number; highestMm: number },
+  text: (mm: number) => string,
+): string {
+  switch (form) {
+    case 'chain':
+      return `it is ${text(topMm - lowestMm)} long`;
+    case 'swag':
+      return `it hangs down to ${text(lowestMm)} above the floor`;
+    case 'curtain':
+      return `its chains end from ${text(lowestMm)} to ${text(highestMm)} above the floor`;
+  }
+}

@@ -6,6 +6,7 @@ export * from './curtain';
 export * from './form';
 export * from './formSteps';
 export * from './handle';
+export * from './hang';
 export * from './joint';
 export * from './kinds';
 export * from './oneWrong';

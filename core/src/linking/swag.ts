@@ -1,6 +1,7 @@
 import { ok, problem, type Result } from '../result';
-import { chainLength } from './chain';
+import { repeatLength } from './chain';
 import { rootWithin, settle } from '../numeric';
+import { meanOf } from '../statistics';
 
 /** A chain hanging between two fixings. */
 export interface Swag {
@@ -174,24 +175,24 @@ export interface SwagCount {
 
 /**
  * How many balloons hang in a swag, and how deep it then really is: the nearest whole number whose chain, tied by a
- * neck at both ends, still reaches.
+ * neck at both ends, still reaches. `widthsMm`: a repeat of widths along it, one where all are alike.
  */
 export function swagCount({
   wanted,
-  widthMm,
+  widthsMm,
   jointMm,
 }: {
   wanted: Swag;
-  widthMm: number;
+  widthsMm: readonly number[];
   jointMm: number;
 }): Result<SwagCount, SwagProblemCode> {
-  const pitchMm = widthMm + jointMm;
-  if (!(widthMm > 0 && pitchMm > 0)) return problem('bad-length', { field: 'widthMm' });
+  const pitchMm = meanOf(widthsMm) + jointMm;
+  if (!(widthsMm.every((widthMm) => widthMm > 0) && pitchMm > 0)) return problem('bad-length', { field: 'widthsMm' });
   const { spanMm, riseMm, dropMm, lengthMm } = wanted;
   const fewest = Math.ceil((Math.hypot(spanMm, riseMm) * (1 + 1e-9) - jointMm) / pitchMm);
   let count = Math.max(1, fewest, Math.round((lengthMm - jointMm) / pitchMm));
   for (let tries = 0; tries < 3; tries += 1, count += 1) {
-    const hung = swag({ spanMm, riseMm, lengthMm: chainLength({ count, widthMm, jointMm }) + 2 * jointMm });
+    const hung = swag({ spanMm, riseMm, lengthMm: repeatLength({ count, widthsMm, jointMm }) + 2 * jointMm });
     if (hung.ok) return ok({ count, hung: hung.value, lowerMm: hung.value.dropMm - dropMm });
   }
   return problem('no-drop', { field: 'dropMm' });
@@ -216,7 +217,7 @@ export function swagRows({
   dropMm,
   rows,
   rowDropMm,
-  widthMm,
+  widthsMm,
   jointMm,
 }: {
   /** Places along the wall, from left to right, mm. */
@@ -224,7 +225,7 @@ export function swagRows({
   dropMm: number;
   rows: number;
   rowDropMm: number;
-  widthMm: number;
+  widthsMm: readonly number[];
   jointMm: number;
 }): Result<SwagRow[], SwagRowsProblemCode> {
   if (fixingsMm.length < 2) return problem('too-few-fixings', { field: 'fixingsMm' });
@@ -235,7 +236,7 @@ export function swagRows({
     for (let i = 1; i < fixingsMm.length; i += 1) {
       const wanted = swag({ spanMm: fixingsMm[i]! - fixingsMm[i - 1]!, dropMm: dropMm + row * rowDropMm });
       if (!wanted.ok) return wanted;
-      const counted = swagCount({ wanted: wanted.value, widthMm, jointMm });
+      const counted = swagCount({ wanted: wanted.value, widthsMm, jointMm });
       if (!counted.ok) return counted;
       bays.push(counted.value);
     }

@@ -1,19 +1,20 @@
 import type { PiecePart } from '@leggero/contract';
+import type { SizeSpread } from '@leggero/core';
 import type { Stack } from '@leggero/core/building';
-import { useCallback, useMemo, useRef } from 'react';
-import { View, type GestureResponderEvent } from 'react-native';
+import { useCallback, useMemo } from 'react';
 import { G, Line, Path } from 'react-native-svg';
 
 import { packingOf } from '@/parts/piece/material';
 import type { Coloured, ColumnBalloon } from '@/parts/piece/colouring';
 import { stackScene, unevenBalloons } from '@/parts/piece/scenes';
 import type { PieceBasis } from '@/parts/piece/useBasis';
-import { useSpreads } from '@/parts/piece/useSpreads';
+import { useOutcomes } from '@/parts/piece/useOutcomes';
 import { BuiltPicture } from '@/parts/space/BuiltPicture';
+import { DragGrip, GRIP_PX } from '@/parts/space/DragGrip';
 import { extentOf, type Scene, type SceneBalloon } from '@/parts/space/scene';
 import { plus, type Camera, type View as SpaceView } from '@/parts/space/view';
 import { usePalette } from '@/ui/theme';
-import { layerStepText, spreadText } from '@/wording/building';
+import { layerStepText } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
 import { namesOf } from './ColourCards';
@@ -58,28 +59,25 @@ export function StackPicture(props: StackPictureProps) {
   const sceneOf = useCallback(
     (placed: readonly ColumnBalloon[]) => {
       const parts = new Map<string, PiecePart>(sizes?.map(({ key, part }) => [key, part]));
-      const standing = { standMm, topper, poleMm, heldBy, ceilingMm, unit };
+      const ceiling = ceilingMm === null ? null : { highMm: ceilingMm, title: text(ceilingMm) };
+      const standing = { standMm, topper, poleMm, heldBy, ceiling, unit };
       return stackScene(placed, ({ key }) => parts.get(key)!, models, standing);
     },
-    [sizes, models, standMm, topper, poleMm, heldBy, ceilingMm, unit],
+    [sizes, models, standMm, topper, poleMm, heldBy, ceilingMm, text, unit],
   );
   const scene = useMemo(() => sceneOf(balloons), [sceneOf, balloons]);
-  const spreads = useSpreads();
-  const outcomes = useMemo(
+  const made = useMemo(
     () =>
-      view
-        ? spreads.map(({ spread, ...outcome }) => ({
-            ...outcome,
-            scene: (seed: number) => {
-              const { packing } = packingOf(basis);
-              const { trade } = basis.knowledge;
-              return sceneOf(unevenBalloons(view.balloons, view.stack, { spread, seed, packing, trade }));
-            },
-            text: (made: Scene) => spreadText({ ...spread, by: outcome.value }, text(extentOf(made).highMm)),
-          }))
-        : [],
-    [spreads, view, sceneOf, basis, text],
+      view &&
+      ((spread: SizeSpread, seed: number) => {
+        const { packing } = packingOf(basis);
+        const { trade } = basis.knowledge;
+        return sceneOf(unevenBalloons(view.balloons, view.stack, { spread, seed, packing, trade }));
+      }),
+    [view, sceneOf, basis],
   );
+  const said = useCallback((scene: Scene) => `it stands ${text(extentOf(scene).highMm)}`, [text]);
+  const outcomes = useOutcomes(made, said);
   const outlineOf = useCallback(
     ({ key }: SceneBalloon) => (key === chosen ? ('chosen' as const) : ('none' as const)),
     [chosen],
@@ -115,9 +113,8 @@ export function StackPicture(props: StackPictureProps) {
   );
 }
 
-/** So far beside the outline a grip stands, and as wide as a thumb is its area, px. */
+/** So far beside the outline a grip stands, px. */
 const GRIP_OUT_PX = 14;
-const GRIP_PX = 44;
 
 interface GripProps {
   grip: Grip;
@@ -138,28 +135,13 @@ function Mark(props: GripProps) {
   );
 }
 
-/** Drags a point of the outline from side to side; by keys the same is typed beside the picture. */
 function GripArea({ onDrag, ...props }: GripProps & { onDrag: (outMm: number) => void }) {
-  const from = useRef({ pageX: 0, outMm: 0 });
   const { x, y, scale } = placeOf(props);
-  const hands = {
-    onStartShouldSetResponder: () => true,
-    onMoveShouldSetResponder: () => true,
-    onResponderTerminationRequest: () => false,
-    onResponderGrant: ({ nativeEvent }: GestureResponderEvent) => {
-      from.current = { pageX: nativeEvent.pageX, outMm: props.grip.outMm };
-    },
-    onResponderMove: ({ nativeEvent }: GestureResponderEvent) =>
-      onDrag(Math.max(0, from.current.outMm + (nativeEvent.pageX - from.current.pageX) / scale)),
-  };
   const place = {
-    position: 'absolute',
     left: x + GRIP_OUT_PX - GRIP_PX / 2,
     top: y - GRIP_PX / 2,
     width: GRIP_PX,
     height: GRIP_PX,
-    touchAction: 'none',
-    cursor: 'ew-resize',
   };
-  return <View {...hands} style={place as object} />;
+  return <DragGrip place={place} way="aside" mm={props.grip.outMm} scale={scale} onDrag={onDrag} />;
 }

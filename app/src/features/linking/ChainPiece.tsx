@@ -9,7 +9,7 @@ import { counted } from '@/wording/trade';
 import { ChainEnds } from './ChainEnds';
 import { MmField } from '@/parts/piece/Fields';
 import { HangingCards } from './HangingCards';
-import { HangPicture } from './HangPicture';
+import { HangSpace } from './HangSpace';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import { linkProblemText } from '@/wording/linking';
 
@@ -25,7 +25,6 @@ export function ChainPiece(shown: ShownPiece<DesignOf<'chain'>>) {
   const { design, change, view, wrong } = usePiece(shown, viewChain, linkProblemText);
   const [chosen, setChosen] = useState<string | null>(null);
   const { text, fine } = basis.lengths;
-  const topMm = design.roomMm ?? design.lengthMm;
   return (
     <PieceLayout
       piece={piece}
@@ -33,14 +32,16 @@ export function ChainPiece(shown: ShownPiece<DesignOf<'chain'>>) {
       first={
         <>
           {view ? (
-            <HangPicture
-              onTap={setChosen}
+            <HangSpace
               label={`A chain of ${view.balloons} balloons, ${text(view.lengthMm)} long`}
-              dots={view.dots}
-              zeroMm={topMm}
-              lines={design.roomMm === null ? [] : [{ title: text(design.roomMm), highMm: design.roomMm }]}
-              floor={design.roomMm !== null}
-              height={360}
+              form="chain"
+              view={view}
+              inRoom={design.roomMm !== null}
+              ceilingMm={design.roomMm}
+              basis={basis}
+              most={360}
+              chosen={chosen}
+              onTap={setChosen}
             />
           ) : null}
           {view ? (

@@ -14,7 +14,7 @@ import { counted } from '@/wording/trade';
 import { ChainEnds } from './ChainEnds';
 import { MmField } from '@/parts/piece/Fields';
 import { HangingCards } from './HangingCards';
-import { HangPicture } from './HangPicture';
+import { HangSpace } from './HangSpace';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import { linkProblemText } from '@/wording/linking';
 
@@ -36,10 +36,11 @@ export function CurtainPiece(shown: ShownPiece<DesignOf<'curtain'>>) {
   // While the hem is dragged the picture goes first.
   const settled = useDeferredValue(view);
   const { topMm, hemMm, ceilingMm } = design;
-  const lines = [
-    { title: `hem ${text(hemMm)}`, highMm: hemMm, drag: true },
-    ...(ceilingMm === null ? [] : [{ title: text(ceilingMm), highMm: ceilingMm }]),
-  ];
+  const hem = {
+    title: `hem ${text(hemMm)}`,
+    highMm: hemMm,
+    onDrag: (highMm: number) => change({ hemMm: Math.min(topMm, roundToStep({ mm: highMm, step: 10 })) }),
+  };
   return (
     <PieceLayout
       piece={piece}
@@ -51,18 +52,19 @@ export function CurtainPiece(shown: ShownPiece<DesignOf<'curtain'>>) {
       first={
         <>
           {view ? (
-            <HangPicture
-              onTap={setChosen}
+            <HangSpace
               label={
                 `A curtain of ${view.made.chains.length} chains, ${view.balloons} balloons, its hem ` +
                 `${text(hemMm)} above the floor`
               }
-              dots={view.dots}
-              zeroMm={0}
-              lines={lines}
-              floor
-              height={330}
-              onDrag={(highMm) => change({ hemMm: Math.min(topMm, roundToStep({ mm: highMm, step: 10 })) })}
+              form="curtain"
+              view={view}
+              ceilingMm={ceilingMm}
+              levels={[hem]}
+              basis={basis}
+              most={330}
+              chosen={chosen}
+              onTap={setChosen}
             />
           ) : null}
           {view?.cautions.map((caution) => (

@@ -1,16 +1,16 @@
 import type { PiecePart } from '@leggero/contract';
+import type { SizeSpread } from '@leggero/core';
 import type { Form, RingGap, Sphere } from '@leggero/core/linking';
 import { useCallback, useMemo } from 'react';
 import { Line } from 'react-native-svg';
 
 import { formScene, offScene } from '@/parts/piece/scenes';
 import type { PieceBasis } from '@/parts/piece/useBasis';
-import { useSpreads } from '@/parts/piece/useSpreads';
+import { useOutcomes } from '@/parts/piece/useOutcomes';
 import { BuiltPicture } from '@/parts/space/BuiltPicture';
 import type { SceneBalloon, SceneDisc, SceneTube } from '@/parts/space/scene';
 import type { Camera, View } from '@/parts/space/view';
 import { usePalette } from '@/ui/theme';
-import { spreadText } from '@/wording/building';
 import { layerTitle } from '@/wording/pieces';
 import { counted } from '@/wording/trade';
 
@@ -33,6 +33,9 @@ interface FormSpaceProps {
   onTap: (sphere: number) => void;
 }
 
+/** Each balloon stays where it belongs: no figure of the whole follows. */
+const NOTHING_SAID = () => null;
+
 /** Linking work that closes on itself, in space. */
 export function FormSpace(props: FormSpaceProps) {
   const { spheres, form, kind, partOf, basis, chosen, wrong, gap, handle, thing = null, onTap, ...picture } = props;
@@ -41,16 +44,8 @@ export function FormSpace(props: FormSpaceProps) {
     () => formScene(spheres, form, partOf, models, { tubes: handle ? [handle] : [], discs: thing ? [thing] : [] }),
     [spheres, form, partOf, models, handle, thing],
   );
-  const spreads = useSpreads();
-  const outcomes = useMemo(
-    () =>
-      spreads.map(({ spread, ...each }) => ({
-        ...each,
-        scene: (seed: number) => offScene(scene, spread, seed),
-        text: () => spreadText({ ...spread, by: each.value }, null),
-      })),
-    [spreads, scene],
-  );
+  const made = useCallback((spread: SizeSpread, seed: number) => offScene(scene, spread, seed), [scene]);
+  const outcomes = useOutcomes(made, NOTHING_SAID);
   const outlineOf = useCallback(
     (_: SceneBalloon, i: number) =>
       i === wrong ? ('wrong' as const) : chosen.includes(i) ? ('chosen' as const) : ('none' as const),

@@ -16,7 +16,7 @@ import { counted } from '@/wording/trade';
 
 import { CheckCard } from '@/parts/piece/CheckCard';
 import { MmField, RepeatCard } from '@/parts/piece/Fields';
-import { STEEL_HEX } from '@/parts/piece/scenes';
+import { STEEL_HEX } from '@/parts/piece/holds';
 import type { SceneDisc } from '@/parts/space/scene';
 import type { Camera } from '@/parts/space/view';
 

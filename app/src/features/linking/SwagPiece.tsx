@@ -14,7 +14,7 @@ import type { Lengths } from '@/views/lengths';
 import { NeckNote } from './ChainEnds';
 import { MmField } from '@/parts/piece/Fields';
 import { HangingCards } from './HangingCards';
-import { HangPicture, type RoomLine } from './HangPicture';
+import { HangSpace, type Level } from './HangSpace';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 
 import type { ShownPiece } from '@/parts/piece/shownPiece';
@@ -31,7 +31,7 @@ export function SwagPiece(shown: ShownPiece<DesignOf<'swag'>>) {
   const single = design.bays === 1 && design.rows === 1;
   const needMm = trade.headroomMm;
   const low = view !== null && design.walkedUnder && view.lowestMm < needMm;
-  const lines: RoomLine[] = [
+  const levels: Level[] = [
     { title: text(design.fixingsMm), highMm: design.fixingsMm },
     ...(view ? [{ title: text(view.lowestMm), highMm: view.lowestMm }] : []),
   ];
@@ -42,17 +42,18 @@ export function SwagPiece(shown: ShownPiece<DesignOf<'swag'>>) {
       first={
         <>
           {view ? (
-            <HangPicture
-              onTap={setChosen}
+            <HangSpace
               label={
                 `${counted(design.bays * design.rows, 'swag')} of ${view.balloons} balloons, ` +
                 `${text(view.lowestMm)} above the floor at the lowest`
               }
-              dots={view.dots}
-              zeroMm={design.fixingsMm}
-              lines={lines}
-              floor
-              height={280}
+              form="swag"
+              view={view}
+              levels={levels}
+              basis={basis}
+              most={280}
+              chosen={chosen}
+              onTap={setChosen}
             />
           ) : null}
           {low ? (

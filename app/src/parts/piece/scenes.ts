@@ -3,33 +3,20 @@ import { factorsOff, unevenStack, type Stack } from '@leggero/core/building';
 import type { SizeSpread, Trade } from '@leggero/core';
 import type { Form, Sphere } from '@leggero/core/linking';
 
-import { partsOf } from '@/views/pairs';
-
-import type { Scene, SceneBalloon, SceneTube, Skin, Vec } from '../space/scene';
+import type { Scene, SceneBalloon, SceneRoom, SceneTube, Vec } from '../space/scene';
 import type { ColumnBalloon, LayeredDesign } from './colouring';
+import { LINE_MM, STEEL_HEX } from './holds';
+import { skinsAmong } from './skins';
 
 /** A column's pole and its plate, mm across (common practice). */
 const POLE_MM = 22;
 const PLATE_MM = 300;
-const LINE_MM = 5;
-/** Painted metal, by day and in the evening. */
-export const STEEL_HEX = '#77706a';
 const DOWN: Vec = [0, 0, -1];
 
-/** What a part of a piece looks like: of a pair both skins. */
-function skinsOf(part: PiecePart, models: readonly ModelRecord[]): { skin: Skin; inner: Skin | null } {
-  const model = models.find(({ id }) => id === part.modelId);
-  const pair = model ? partsOf(model, models) : null;
-  const skin = ({ colourHex: hex, finish }: Pick<PiecePart, 'colourHex' | 'finish'>): Skin => ({ hex, finish });
-  return pair ? { skin: skin(pair.outer), inner: skin(pair.inner) } : { skin: skin(part), inner: null };
-}
-
 /** Where a stack stands, and what holds it. */
-interface Standing extends Pick<LayeredDesign, 'standMm' | 'topper'> {
+interface Standing extends Pick<LayeredDesign, 'standMm' | 'topper'>, SceneRoom {
   poleMm: number;
   heldBy: 'pole' | 'line';
-  ceilingMm: number | null;
-  unit: 'in' | 'cm' | 'mm';
 }
 
 /** A column or a taper in space: its layers, its pole or line, its plate, and the room around it. */
@@ -37,9 +24,9 @@ export function stackScene(
   balloons: readonly ColumnBalloon[],
   partOf: (balloon: ColumnBalloon) => PiecePart,
   models: readonly ModelRecord[],
-  { standMm, topper, poleMm, heldBy, ceilingMm, unit }: Standing,
+  { standMm, topper, poleMm, heldBy, ceiling, unit }: Standing,
 ): Scene {
-  const skins = memoized((part: PiecePart) => skinsOf(part, models));
+  const skins = skinsAmong(models);
   const placed = balloons.map((balloon): SceneBalloon => {
     const { xMm, yMm, zMm, widthMm, aspect, outwards, layer, key } = balloon;
     // Necks are tied in the middle; a balloon on top stands on its own.
@@ -61,7 +48,7 @@ export function stackScene(
     tubes: [pole],
     discs: standMm > 0 ? [{ at: [0, 0, 0], widthMm: PLATE_MM, highMm: standMm, hex: STEEL_HEX }] : [],
     outline: highMm > 0 ? { widthMm: 0.6 * highMm, fromMm: top, toMm: top + highMm } : null,
-    room: { ceilingMm, unit },
+    room: { ceiling, unit },
   };
 }
 
@@ -84,7 +71,7 @@ export function formScene(
   models: readonly ModelRecord[],
   more: Pick<Scene, 'tubes' | 'discs'>,
 ): Scene {
-  const skins = memoized((part: PiecePart) => skinsOf(part, models));
+  const skins = skinsAmong(models);
   // A tie goes on once the upper of the layers that it ties is there.
   const order = [...layers.map((_, i) => i), ...ties.map(({ below, above }) => Math.max(below, above) + 0.5)];
   const places = [...new Set(order)].sort((a, b) => a - b);
@@ -112,13 +99,4 @@ export function formScene(
 export function offScene(scene: Scene, spread: SizeSpread, seed: number): Scene {
   const next = factorsOff(spread, seed);
   return { ...scene, balloons: scene.balloons.map((each) => ({ ...each, widthMm: each.widthMm * next() })) };
-}
-
-function memoized<Key, Value>(of: (key: Key) => Value): (key: Key) => Value {
-  const known = new Map<Key, Value>();
-  return (key) => {
-    const found = known.get(key) ?? of(key);
-    known.set(key, found);
-    return found;
-  };
 }

@@ -12,15 +12,3 @@ export interface PieceSize {
   /** Where it was stepped: its exact width, and how it closes. */
   snap?: { exactMm: number; closingMm: number; ofGive: number; around: boolean };
 }
-
-/** A balloon of a flat piece where it hangs: x to the right, y downwards, mm. */
-export interface Dot {
-  xMm: number;
-  yMm: number;
-  widthMm: number;
-  colourHex: string;
-  /** Which size it is of. */
-  key: string;
-  /** How the chain runs there, radians; straight down where absent. */
-  slope?: number;
-}

@@ -7,7 +7,7 @@ import { nearerHalf, projected } from './projected';
 import { viewTaper } from './viewTaper';
 import { viewColumn } from './viewColumn';
 import { partOf, viewClosed, viewRing } from './viewClosed';
-import { viewChain, viewCurtain, viewSwag } from './viewHanging';
+import { lowestOf, viewChain, viewCurtain, viewSwag, type Hanging } from './viewHanging';
 
 /** A balloon as it is seen, mm: x to the right, y downwards. */
 interface Ball {
@@ -36,12 +36,11 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
         : null;
     }
     case 'chain':
-      return hanging(viewChain(design, material), design.roomMm ?? design.lengthMm);
+      return hanging(viewChain(design, material));
     case 'swag':
-      return hanging(viewSwag(design, material), design.fixingsMm);
+      return hanging(viewSwag(design, material));
     case 'curtain':
-      // Its places are from the floor up already.
-      return hanging(viewCurtain(design, material), 0);
+      return hanging(viewCurtain(design, material));
     case 'ring': {
       const view = viewRing(design, material);
       const hexOf = ({ key }: { key: string }) => design.rings[Number(key.replace('ring-', '')) - 1]!.colourHex;
@@ -60,20 +59,18 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
   }
 }
 
-type Hung =
-  { ok: false } | { ok: true; value: { dots: { xMm: number; yMm: number; widthMm: number; colourHex: string }[] } };
-
-/** What hangs from a height, its places downwards from there. */
-function hanging(view: Hung, topMm: number): Still | null {
+/** What hangs, from its chains. */
+function hanging(view: { ok: false } | { ok: true; value: Hanging }): Still | null {
   if (!view.ok) return null;
-  const balls = view.value.dots.map(({ xMm, yMm, widthMm, colourHex }) => ({
-    x: xMm,
-    y: yMm,
-    r: widthMm / 2,
-    hex: colourHex,
-  }));
-  const lowest = Math.max(...balls.map(({ y, r }) => y + r));
-  return { balls, handle: null, footMm: Math.max(0, topMm - lowest) };
+  const { chains, sizes } = view.value;
+  const hexes = new Map(sizes.map(({ key, part }) => [key, part.colourHex]));
+  const balls = chains.flatMap(({ balloons, keys }) =>
+    balloons.map(({ xMm, highMm, widthMm }, i) => ({
+      ...{ x: xMm, y: -highMm },
+      ...{ r: widthMm / 2, hex: hexes.get(keys[i]!)! },
+    })),
+  );
+  return { balls, handle: null, footMm: Math.max(0, Math.min(...chains.map(lowestOf))) };
 }
 
 interface Seen {

@@ -4,26 +4,36 @@ import {
   chainFor,
   chainSpreadMm,
   curtain,
+  hangChain,
   repeatLength,
-  swagPoint,
   swagRows,
   swag,
   swagCount,
   type ChainPlan,
   type Curtain,
   type CurtainCaution,
+  type HangingChain,
+  type HungBalloon,
   type SwagRow,
   type LinkProblemCode,
 } from '@leggero/core/linking';
 
 import { layerTitle } from '@/wording/pieces';
 
-import type { Dot, PieceSize } from './sizes';
+import type { PieceSize } from './sizes';
 import { jointOf, linkToleranceMm, nominalOf, usefulOf, type Material } from './material';
 
-/** A hanging piece worked out: its balloons where they hang, and their sizes. */
+/** One chain of a hanging piece. */
+export interface PieceChain {
+  hangs: HangingChain;
+  /** Where its balloons hang, and which size each is of. */
+  balloons: HungBalloon[];
+  keys: string[];
+}
+
+/** A hanging piece worked out: its chains where they hang, and the sizes of their balloons. */
 export interface Hanging {
-  dots: Dot[];
+  chains: PieceChain[];
   sizes: PieceSize[];
   balloons: number;
   cautions: CurtainCaution[];
@@ -62,22 +72,25 @@ function timesOf(repeat: readonly SizedPart[], counts: readonly number[]): numbe
   return times;
 }
 
-/** Balloons straight down from a place. */
-function hangFrom(
-  { xMm, yMm, count }: { xMm: number; yMm: number; count: number },
-  repeat: readonly SizedPart[],
-  jointMm: number,
-  finisher: SizedPart | null,
-): Dot[] {
-  const dots: Dot[] = [];
-  let y = yMm;
-  const hang = ({ widthMm, colourHex }: SizedPart, key: string) => {
-    dots.push({ xMm, yMm: y + widthMm / 2, widthMm, colourHex, key });
-    y += widthMm + jointMm;
-  };
-  for (let i = 0; i < count; i += 1) hang(repeat[i % repeat.length]!, `part-${(i % repeat.length) + 1}`);
-  if (finisher) hang(finisher, 'finisher');
-  return dots;
+/** How far down a chain reaches, above the floor, mm. */
+export const lowestOf = ({ balloons }: Pick<PieceChain, 'balloons'>): number =>
+  Math.min(...balloons.map(({ highMm, widthMm }) => highMm - widthMm / 2));
+
+/** So many balloons of a repeat, and what ends them, where they hang; none where they do not reach. */
+function hung(
+  { count, repeat, finisher }: { count: number; repeat: readonly SizedPart[]; finisher: SizedPart | null },
+  how: Omit<HangingChain, 'widthsMm'>,
+): PieceChain[] {
+  const places = Array.from({ length: count }, (_, i) => i % repeat.length);
+  const widthsMm = places.map((place) => repeat[place]!.widthMm);
+  const keys = places.map((place) => `part-${place + 1}`);
+  if (finisher) {
+    widthsMm.push(finisher.widthMm);
+    keys.push('finisher');
+  }
+  const hangs = { ...how, widthsMm };
+  const made = hangChain(hangs);
+  return made.ok ? [{ hangs, balloons: made.value, keys }] : [];
 }
 
 export type ChainView = Hanging & {
@@ -129,7 +142,10 @@ export function viewChain(
       lengthMm: madeMm,
       offMm: madeMm - lengthMm,
       spreadMm: chainSpreadMm({ count: plan.count, sdMm: tolerance / 2 }),
-      dots: hangFrom({ xMm: 0, yMm: 0, count: plan.count }, sized, jointMm, finisher),
+      chains: hung(
+        { count: plan.count, repeat: sized, finisher },
+        { from: { xMm: 0, highMm: roomMm ?? lengthMm }, to: null, jointMm },
+      ),
       sizes: sizesOf(sized, timesOf(sized, [plan.count]), finisher && { part: finisher, count: 1 }, basis, (key) =>
         layerTitle(key, 'chain'),
       ),
@@ -148,40 +164,34 @@ export function viewSwag(
 ): { ok: true; value: SwagView } | { ok: false; problem: Problem<LinkProblemCode> } {
   const { repeat, spanMm, bays, dropMm, riseMm, rows, rowDropMm, fixingsMm } = design;
   const jointMm = jointIn(repeat, basis);
-  const widthMm = meanOf(repeat);
+  const widthsMm = repeat.map(({ widthMm }) => widthMm);
   const fixings = Array.from({ length: bays + 1 }, (_, i) => (i * spanMm) / bays);
-  const made =
-    bays === 1 && rows === 1
-      ? oneSwag({ spanMm, dropMm, riseMm, widthMm, jointMm })
-      : swagRows({ fixingsMm: fixings, dropMm, rows, rowDropMm, widthMm, jointMm });
+  const single = bays === 1 && rows === 1;
+  const made = single
+    ? oneSwag({ spanMm, dropMm, riseMm, widthsMm, jointMm })
+    : swagRows({ fixingsMm: fixings, dropMm, rows, rowDropMm, widthsMm, jointMm });
   if (!made.ok) return made;
-  const dots = made.value.flatMap(({ bays: hung }) =>
-    hung.flatMap(({ count, hung: each }, bay) =>
-      Array.from({ length: count }, (_, i): Dot => {
-        const part = repeat[i % repeat.length]!;
-        const along = ((i + 0.5) / count) * (each.lengthMm - jointMm) + jointMm / 2;
-        const { xMm, yMm, slope } = swagPoint(each, along);
-        return {
-          xMm: xMm + fixings[bay]!,
-          yMm,
-          widthMm: part.widthMm,
-          colourHex: part.colourHex,
-          key: `part-${(i % repeat.length) + 1}`,
-          slope,
-        };
-      }),
+  const chains = made.value.flatMap(({ bays: bayed }) =>
+    bayed.flatMap(({ count }, bay) =>
+      hung(
+        { count, repeat, finisher: null },
+        {
+          from: { xMm: fixings[bay]!, highMm: fixingsMm },
+          to: { xMm: fixings[bay + 1]!, highMm: fixingsMm + (single ? riseMm : 0) },
+          jointMm,
+        },
+      ),
     ),
   );
-  const counts = made.value.flatMap(({ bays: hung }) => hung.map(({ count }) => count));
-  const deepest = Math.max(...dots.map(({ yMm, widthMm: wide }) => yMm + wide / 2));
+  const counts = made.value.flatMap(({ bays: bayed }) => bayed.map(({ count }) => count));
   const balloons = counts.reduce((sum, count) => sum + count, 0);
   return {
     ok: true,
     value: {
       rows: made.value,
-      dots,
+      chains,
       balloons,
-      lowestMm: fixingsMm - deepest,
+      lowestMm: Math.min(...chains.map(lowestOf)),
       sizes: sizesOf(repeat, timesOf(repeat, counts), null, basis, (key) => layerTitle(key, 'swag')),
       cautions: [],
     },
@@ -189,19 +199,19 @@ export function viewSwag(
 }
 
 function oneSwag({
-  widthMm,
+  widthsMm,
   jointMm,
   ...asked
 }: {
   spanMm: number;
   dropMm: number;
   riseMm: number;
-  widthMm: number;
+  widthsMm: readonly number[];
   jointMm: number;
 }) {
   const wanted = swag(asked);
   if (!wanted.ok) return wanted;
-  const counted = swagCount({ wanted: wanted.value, widthMm, jointMm });
+  const counted = swagCount({ wanted: wanted.value, widthsMm, jointMm });
   if (!counted.ok) return counted;
   const row: SwagRow = { row: 0, bays: [counted.value], balloons: counted.value.count };
   return { ok: true as const, value: [row] };
@@ -226,8 +236,8 @@ export function viewCurtain(
   });
   if (!made.ok) return made;
   const { chains, balloons, finishers, cautions } = made.value;
-  const dots = chains.flatMap(({ xMm, topMm, count }) =>
-    hangFrom({ xMm, yMm: -topMm, count }, repeat, jointMm, finisher),
+  const hanging = chains.flatMap(({ xMm, topMm, count }) =>
+    hung({ count, repeat, finisher }, { from: { xMm, highMm: topMm }, to: null, jointMm }),
   );
   const counts = timesOf(
     repeat,
@@ -237,7 +247,7 @@ export function viewCurtain(
     ok: true,
     value: {
       made: made.value,
-      dots,
+      chains: hanging,
       balloons: balloons + finishers,
       cautions,
       sizes: sizesOf(repeat, counts, finisher && { part: finisher, count: finishers }, basis, (key) =>

@@ -28,7 +28,7 @@ export interface Outcome {
 
 interface BuiltPictureProps {
   label: string;
-  height: number;
+  height: number | ((width: number) => number);
   /** As it is drawn up, and as it may come out. */
   scene: Scene;
   outcomes: readonly Outcome[];

@@ -1,9 +1,9 @@
-import { Ellipse, Line, Path, Rect, Text } from 'react-native-svg';
+import { Line, Path, Rect, Text } from 'react-native-svg';
 
 import { usePalette } from '@/ui/theme';
 
 import { PERSON } from './person';
-import { FAINT, LINE_PX, roomShapes } from './roomShapes';
+import { FAINT, LINE_PX, PATCH_PX, roomShapes } from './roomShapes';
 import type { Scene } from './scene';
 import type { View } from './view';
 
@@ -25,8 +25,10 @@ export function Room({ scene, view }: { scene: Scene; view: View }) {
           : { fill: 'none', stroke: ink, strokeWidth: LINE_PX, strokeDasharray: '4 4' };
         return <Rect key={i} {...{ x, y, width, height }} {...look} />;
       }
-      case 'oval':
-        return <Ellipse key={i} cx={shape.x} cy={shape.y} rx={shape.rx} ry={shape.ry} fill={ink} />;
+      case 'patch': {
+        const d = `M${shape.points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
+        return <Path key={i} d={d} fill={ink} stroke={ink} strokeWidth={PATCH_PX} strokeLinejoin="round" />;
+      }
       case 'text':
         return (
           <Text

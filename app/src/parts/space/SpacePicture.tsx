@@ -19,8 +19,8 @@ interface SpacePictureProps {
   /** The same in words. */
   label: string;
   scene: Scene;
-  /** As high as it is on its page, px. */
-  height: number;
+  /** As high as it is on its page, px; what it comes to may follow from the width. */
+  height: number | ((width: number) => number);
   /** How it is looked at, and at first. */
   camera: CameraStore;
   first: Camera;
@@ -46,7 +46,7 @@ const HAS_SPACE = 'WebGL2RenderingContext' in globalThis;
  */
 export function SpacePicture({ label, height, tools, ...drawn }: SpacePictureProps) {
   return (
-    <FillScreen title={label} height={height} tools={tools}>
+    <FillScreen title={label} once tools={tools}>
       {(whole) => <Drawn {...drawn} label={label} height={whole ?? height} whole={whole !== null} />}
     </FillScreen>
   );

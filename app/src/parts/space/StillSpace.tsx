@@ -1,12 +1,14 @@
 import { useId, type ReactNode } from 'react';
 import { Circle, Ellipse, G, Path } from 'react-native-svg';
 
+import type { Palette } from '@/ui/palette';
 import { usePalette } from '@/ui/theme';
 
 import { BallShades } from '../piece/BallShades';
 import { shade } from '../shade';
 import type { Outline } from './balloonRows';
-import type { Scene, SceneBalloon, SceneTube } from './scene';
+import type { Scene, SceneBalloon, SceneDisc, SceneTube } from './scene';
+import { MANY, strokesDrawn } from './stillStrokes';
 import { dot, plus, type Seen, type View } from './view';
 
 interface StillSpaceProps {
@@ -28,62 +30,81 @@ export function StillSpace({ scene, view, built, outlineOf }: StillSpaceProps) {
   const palette = usePalette();
   const id = useId().replace(/:/g, '');
   const colours = [...new Set(scene.balloons.map(({ skin }) => skin.hex))];
-  const drawn: Drawn[] = scene.balloons.flatMap((balloon, i): Drawn[] => {
-    if (balloon.step >= built) return [];
-    const { x, y, depth, scale } = view.project(balloon.at);
-    const { across, along, angle } = seenAs(balloon, view);
-    const outline = outlineOf(balloon, i);
-    const { hex, finish } = balloon.skin;
-    const body = {
-      ...{ cx: x, cy: y, rx: along * scale, ry: across * scale },
-      transform: `rotate(${angle.toFixed(1)} ${x.toFixed(1)} ${y.toFixed(1)})`,
-    };
-    const stroke = outline === 'wrong' ? palette.out : outline === 'chosen' ? palette.ink : shade(hex, -0.35);
-    return [
-      {
-        depth,
-        shape: (
-          <G key={i}>
-            <Path d={neckOf(balloon, view)} fill={shade(hex, -0.42)} />
-            <Ellipse
-              {...body}
-              fill={`url(#${id}${colours.indexOf(hex)})`}
-              fillOpacity={finish === 'clear' ? 0.55 : 1}
-              stroke={stroke}
-              strokeWidth={outline === 'none' ? 0.6 : outline === 'wrong' ? 3.5 : 1.8}
-            />
-            {balloon.inner ? (
-              <Circle cx={x} cy={y} r={0.9 * across * scale} fill={balloon.inner.hex} fillOpacity={0.6} />
-            ) : null}
-          </G>
-        ),
-      },
-    ];
-  });
-  for (const [i, tube] of scene.tubes.entries()) drawn.push(...tubeDrawn(tube, view, `tube${i}`));
-  for (const [i, { at, widthMm, highMm, hex }] of scene.discs.entries()) {
-    const [foot, head] = [view.project(at), view.project([at[0], at[1], at[2] + highMm])];
-    const rx = (widthMm / 2) * foot.scale;
-    // A circle that lies flat is as deep as the eye is above it.
-    const ry = rx * Math.abs(view.into[2]);
-    const side = `M${foot.x - rx} ${foot.y}V${head.y}H${foot.x + rx}V${foot.y}Z`;
-    drawn.push({
-      depth: foot.depth,
-      shape: (
-        <G key={`disc${i}`}>
-          <Ellipse cx={foot.x} cy={foot.y} rx={rx} ry={ry} fill={hex} />
-          <Path d={side} fill={hex} />
-          <Ellipse cx={head.x} cy={head.y} rx={rx} ry={ry} fill={shade(hex, 0.3)} stroke={hex} />
-        </G>
-      ),
+  const many = scene.balloons.length > MANY;
+  const singles = () =>
+    scene.balloons.flatMap((balloon, i): Drawn[] => {
+      const look = {
+        light: `url(#${id}${colours.indexOf(balloon.skin.hex)})`,
+        outline: outlineOf(balloon, i),
+        palette,
+      };
+      return balloon.step < built ? [balloonDrawn(balloon, view, look, String(i))] : [];
     });
-  }
+  const drawn = [
+    ...(many ? strokesDrawn(scene, view, built) : singles()),
+    ...scene.tubes.flatMap((tube, i) => tubeDrawn(tube, view, `tube${i}`)),
+    ...scene.discs.map((disc, i) => discDrawn(disc, view, `disc${i}`)),
+  ];
   return (
     <>
-      <BallShades id={id} colours={colours} />
+      {many ? null : <BallShades id={id} colours={colours} />}
       {drawn.sort((a, b) => b.depth - a.depth).map(({ shape }) => shape)}
     </>
   );
+}
+
+interface Look {
+  /** What fills it. */
+  light: string;
+  outline: Outline;
+  palette: Palette;
+}
+
+function balloonDrawn(balloon: SceneBalloon, view: View, { light, outline, palette }: Look, key: string): Drawn {
+  const { x, y, depth, scale } = view.project(balloon.at);
+  const { across, along, angle } = seenAs(balloon, view);
+  const { hex, finish } = balloon.skin;
+  const body = {
+    ...{ cx: x, cy: y, rx: along * scale, ry: across * scale },
+    transform: `rotate(${angle.toFixed(1)} ${x.toFixed(1)} ${y.toFixed(1)})`,
+  };
+  const stroke = outline === 'wrong' ? palette.out : outline === 'chosen' ? palette.ink : shade(hex, -0.35);
+  return {
+    depth,
+    shape: (
+      <G key={key}>
+        <Path d={neckOf(balloon, view)} fill={shade(hex, -0.42)} />
+        <Ellipse
+          {...body}
+          fill={light}
+          fillOpacity={finish === 'clear' ? 0.55 : 1}
+          stroke={stroke}
+          strokeWidth={outline === 'none' ? 0.6 : outline === 'wrong' ? 3.5 : 1.8}
+        />
+        {balloon.inner ? (
+          <Circle cx={x} cy={y} r={0.9 * across * scale} fill={balloon.inner.hex} fillOpacity={0.6} />
+        ) : null}
+      </G>
+    ),
+  };
+}
+
+function discDrawn({ at, widthMm, highMm, hex }: SceneDisc, view: View, key: string): Drawn {
+  const [foot, head] = [view.project(at), view.project([at[0], at[1], at[2] + highMm])];
+  const rx = (widthMm / 2) * foot.scale;
+  // A circle that lies flat is as deep as the eye is above it.
+  const ry = rx * Math.abs(view.into[2]);
+  const side = `M${foot.x - rx} ${foot.y}V${head.y}H${foot.x + rx}V${foot.y}Z`;
+  return {
+    depth: foot.depth,
+    shape: (
+      <G key={key}>
+        <Ellipse cx={foot.x} cy={foot.y} rx={rx} ry={ry} fill={hex} />
+        <Path d={side} fill={hex} />
+        <Ellipse cx={head.x} cy={head.y} rx={rx} ry={ry} fill={shade(hex, 0.3)} stroke={hex} />
+      </G>
+    ),
+  };
 }
 
 /** Half axes of a balloon's outline, mm, and how its longer line lies in the picture, degrees. */

@@ -1,30 +1,41 @@
 /*
- * A balloon is one square that faces the eye. For every point of it the ray from the eye is cut with the balloon: a
+ * A balloon is one oblong that faces the eye. For every point of it the ray from the eye is cut with the balloon: a
  * spheroid along its neck's line, the cone of its neck and the knot. Depth, light and the finish follow from where it is
  * met. Colours are reckoned as light and told as sRGB (IEC 61966-2-1).
+ *
+ * What no balloon of a scene looks like is left out of the program by its defines (SEES_PEARL, SEES_MIRROR, SEES_CLEAR,
+ * SEES_INNER): drawn without graphics hardware every branch costs, taken or not.
  */
 
-/** Places the square so that it covers its balloon and little more. */
+/** Places the oblong so that it covers its balloon, its neck and little more: every point of it costs, seen or not. */
 export const VERTEX = /* glsl */ `
 precision highp float;
 uniform mat4 projectionMatrix, viewMatrix;
 uniform vec3 eye;
-in vec3 position;
+uniform float mmPerPoint;
+in vec2 corner;
 in vec4 place, neck, skin, inner, shade;
 out vec3 toPoint;
 flat out vec4 vPlace, vNeck, vSkin, vInner, vShade;
 void main() {
   vPlace = place; vNeck = neck; vSkin = skin; vInner = inner; vShade = shade;
-  // Its knot stands out beyond its body.
-  float reach = place.w * max(1.0, neck.w + 0.3);
+  float radius = place.w, aspect = neck.w;
   vec3 to = place.xyz - eye;
   float away = length(to);
   vec3 ahead = to / away;
-  vec3 side = normalize(cross(ahead, abs(ahead.z) > 0.99 ? vec3(1.0, 0.0, 0.0) : vec3(0.0, 0.0, 1.0)));
-  vec3 over = cross(side, ahead);
-  // What is round is seen a little larger than its middle's plane.
-  float half_ = 1.04 * reach * away / sqrt(max(away * away - reach * reach, 1.0));
-  vec3 point = place.xyz + (position.x * side + position.y * over) * half_;
+  // It lies along the neck as that is seen.
+  vec3 aside = neck.xyz - ahead * dot(neck.xyz, ahead);
+  float slant = length(aside);
+  vec3 along = slant > 0.001 ? aside / slant : normalize(cross(ahead, vec3(-ahead.y, ahead.z, ahead.x)));
+  vec3 over = cross(along, ahead);
+  float body = radius * sqrt(aspect * aspect * slant * slant + 1.0 - slant * slant);
+  // Its knot stands out beyond its body.
+  float knot = radius * ((aspect + 0.2) * slant + 0.12);
+  float front = corner.x > 0.0 ? max(body, knot) : body;
+  // What is nearer than its middle's plane is seen larger; and an edge is a point wide.
+  float nearer = away / (away - radius * (aspect + 0.3));
+  vec2 reach = vec2(front, radius) * nearer + mmPerPoint;
+  vec3 point = place.xyz + corner.x * reach.x * along + corner.y * reach.y * over;
   toPoint = point - eye;
   gl_Position = projectionMatrix * viewMatrix * vec4(point, 1.0);
 }`;
@@ -33,7 +44,7 @@ export const FRAGMENT = /* glsl */ `
 precision highp float;
 uniform mat4 projectionMatrix, viewMatrix;
 uniform vec3 eye, viewRight, viewUp, viewInto, chosenInk, wrongInk;
-uniform float mmPerPx, outlinePx;
+uniform float mmPerPoint, outlinePoints;
 in vec3 toPoint;
 flat in vec4 vPlace, vNeck, vSkin, vInner, vShade;
 out vec4 colour;
@@ -74,18 +85,22 @@ vec3 lit(vec3 base, float look, vec3 n, vec3 v, vec3 worldN) {
   float soft = 0.36 + 0.34 * sky + 0.60 * wrap * wrap;
   vec3 half_ = normalize(lamp + v);
   float gleam = clamp(dot(n, half_), 0.0, 1.0);
+#ifdef SEES_MIRROR
   if (look == MIRROR) {
     vec3 seen = roomAt(reflect(-v, n));
     vec3 tint = mix(base, vec3(1.0), 0.10 + 0.55 * pow(edge, 4.0));
     return seen * tint * 1.35 + base * 0.06;
   }
+#endif
   // Latex lets a little light through: its edge glows in its own colour.
   vec3 body = base * soft + base * base * 0.10 * pow(edge, 1.5);
+#ifdef SEES_PEARL
   if (look == PEARL) {
     vec3 sheen = mix(base, vec3(1.0), 0.55);
     float window = windowAt(reflect(-v, n), 0.3);
     return body * 0.92 + sheen * (0.26 * pow(gleam, 7.0) + 0.22 * pow(edge, 2.4) + 0.30 * window);
   }
+#endif
   return body + vec3(0.05 * pow(gleam, 10.0) + 0.10 * windowAt(reflect(-v, n), 0.18));
 }
 
@@ -99,7 +114,7 @@ bool spheroid(vec3 from, vec3 along, vec3 axis, float aspect, float radius, out 
   vec3 nearest = o - w * b;
   float passes = length(nearest);
   beside = passes - radius;
-  if (passes > radius + mmPerPx) return false;
+  if (passes > radius + mmPerPoint) return false;
   float inside = max(radius * radius - passes * passes, 0.0);
   far = -b - sqrt(inside / a);
   vec3 met = o + w * far;
@@ -133,7 +148,7 @@ void main() {
   float far = 1e20, beside = 1.0;
   vec3 normal = vec3(0.0);
   bool met = spheroid(from, along, axis, aspect, radius, far, beside, normal);
-  float cover = met ? clamp(0.5 - beside / mmPerPx, 0.0, 1.0) : 0.0;
+  float cover = met ? clamp(0.5 - beside / mmPerPoint, 0.0, 1.0) : 0.0;
   float body = cover;
 
   // The neck and its knot: a cone that leaves the body, and a small ball.
@@ -161,18 +176,21 @@ void main() {
     // Unstretched latex is deeper in colour, and dull.
     light = lit(vSkin.rgb * vSkin.rgb * 0.6 + vSkin.rgb * 0.25, MATTE, n, v, normal);
     alpha = look == CLEAR ? 0.75 : 1.0;
+#ifdef SEES_INNER
   } else if (vInner.w >= 0.0) {
     // The one inside fills nearly all of it and shows through its skin; at the edge the skin is seen by itself.
     float skinHides = look == CLEAR ? 0.06 : 0.45;
     float innerFar, innerBeside; vec3 innerNormal;
     bool within = spheroid(from, along, axis, aspect, 0.93 * radius, innerFar, innerBeside, innerNormal);
-    float core = within ? clamp(0.5 - innerBeside / mmPerPx, 0.0, 1.0) : 0.0;
+    float core = within ? clamp(0.5 - innerBeside / mmPerPoint, 0.0, 1.0) : 0.0;
     vec3 over = lit(vSkin.rgb, look == CLEAR ? MATTE : look, n, v, normal);
     vec3 under = within ? lit(vInner.rgb, vInner.w, inView(innerNormal), v, innerNormal) : over;
     float shine = windowAt(reflect(-v, n), 0.1);
     vec3 rim = mix(over, vec3(1.0), 0.25);
     light = mix(rim, mix(under, over, skinHides), core) + 0.22 * shine;
     alpha = mix(0.55 + 0.4 * pow(1.0 - facing, 3.0), 1.0, core);
+#endif
+#ifdef SEES_CLEAR
   } else if (look == CLEAR) {
     float edge = pow(1.0 - facing, 2.2);
     float shine = windowAt(reflect(-v, n), 0.1);
@@ -180,6 +198,7 @@ void main() {
     float gathered = 0.22 * pow(clamp(dot(n, normalize(vec3(0.4, -0.6, 0.5))), 0.0, 1.0), 6.0);
     light = mix(vSkin.rgb, vec3(1.0), 0.18) * (0.75 + 0.25 * n.y) + 0.6 * shine + gathered;
     alpha = clamp(0.16 + 0.7 * edge + 0.5 * shine + gathered, 0.0, 1.0);
+#endif
   } else {
     light = lit(vSkin.rgb, look, n, v, normal);
   }
@@ -191,7 +210,7 @@ void main() {
     light *= mix(vec3(1.0), 0.22 + 0.45 * vSkin.rgb, dim);
   }
 
-  if (vShade.w > 0.5 && !tied && beside > -outlinePx * mmPerPx * vShade.w) {
+  if (vShade.w > 0.5 && !tied && beside > -outlinePoints * mmPerPoint * vShade.w) {
     light = vShade.w > 1.5 ? wrongInk : chosenInk;
     alpha = 1.0;
   }

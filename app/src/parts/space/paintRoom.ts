@@ -1,7 +1,7 @@
 import type { Palette } from '@/ui/palette';
 
 import { PERSON } from './person';
-import { FAINT, LINE_PX, roomShapes } from './roomShapes';
+import { FAINT, LINE_PX, PATCH_PX, roomShapes } from './roomShapes';
 import type { Scene } from './scene';
 import type { View } from './view';
 
@@ -10,12 +10,12 @@ let person: Path2D | undefined;
 /** Paints what a piece stands in, as it is drawn while a hand turns it: no element of the page changes. */
 export function paintRoom(context: CanvasRenderingContext2D, scene: Scene, view: View, palette: Palette): void {
   context.clearRect(0, 0, view.width, view.height);
-  context.lineWidth = LINE_PX;
   context.font = '11px HankenGrotesk_400Regular';
   context.textAlign = 'right';
   for (const shape of roomShapes(scene, view)) {
     context.fillStyle = context.strokeStyle = palette[shape.ink];
     context.globalAlpha = 1;
+    context.lineWidth = LINE_PX;
     context.setLineDash([]);
     switch (shape.kind) {
       case 'line':
@@ -34,10 +34,14 @@ export function paintRoom(context: CanvasRenderingContext2D, scene: Scene, view:
           context.strokeRect(shape.x, shape.y, shape.width, shape.height);
         }
         break;
-      case 'oval':
+      case 'patch':
+        context.lineWidth = PATCH_PX;
+        context.lineJoin = 'round';
         context.beginPath();
-        context.ellipse(shape.x, shape.y, shape.rx, shape.ry, 0, 0, 2 * Math.PI);
+        for (const [x, y] of shape.points) context.lineTo(x, y);
+        context.closePath();
         context.fill();
+        context.stroke();
         break;
       case 'text':
         context.fillText(shape.text, shape.x, shape.y);

@@ -7,36 +7,49 @@ import type { Scene, SceneRoom } from './scene';
 import { plus, type View } from './view';
 
 type Ink = keyof Palette;
+type Point = readonly [x: number, y: number];
 
 /** One thing that is drawn around a piece, px. */
 export type RoomShape =
   | { kind: 'line'; x1: number; y1: number; x2: number; y2: number; ink: Ink; dashed: boolean }
   | { kind: 'box'; x: number; y: number; width: number; height: number; ink: Ink; filled: boolean }
-  | { kind: 'oval'; x: number; y: number; rx: number; ry: number; ink: Ink }
+  /** What lies on the floor, round about. */
+  | { kind: 'patch'; points: readonly Point[]; ink: Ink }
   | { kind: 'text'; x: number; y: number; text: string; ink: Ink }
   /** Someone with the feet there, so many px for a mm. */
   | { kind: 'person'; x: number; y: number; wide: number; tall: number; ink: Ink };
 
-/** How thick lines are, px; how much of it is seen of what only is behind a piece. */
+/** How thick lines are, and the edge of what lies on the floor, so that it is seen from the side too, px. */
 export const LINE_PX = 1.3;
+export const PATCH_PX = 5;
+/** How much is seen of what only is behind a piece. */
 export const FAINT = { box: 0.55, person: 0.4 } as const;
 
 const FOOT_MM = INCHES_PER_FOOT * MM_PER_INCH;
 /** Of a floor its far edge behind a piece, as so many times its reach, and at least, mm. */
 const FLOOR_DEEP = 3;
 const LEAST_REACH_MM = 300;
+/** Points of a round shadow. */
+const AROUND = Array.from(
+  { length: 48 },
+  (_, i) => [Math.cos((i * Math.PI) / 24), Math.sin((i * Math.PI) / 24)] as const,
+);
 /** Figures nearer to one another than this would touch; a ruler shorter than that is none, px. */
 const FIGURE_PX = 14;
 const LEAST_RULER_PX = 40;
+/** Kept free at the upper right, where the picture is made to fill the screen, px. */
+export const CORNER_PX = 54;
 
 /** What a piece stands in: wall and floor, its shadow, the ceiling, a ruler and someone beside it, back to front. */
 export function roomShapes({ room, outline }: Pick<Scene, 'room' | 'outline'>, view: View): RoomShape[] {
   const { extent, width, height, right, into } = view;
-  const foot = view.project([0, 0, room ? 0 : extent.lowMm]);
-  const steep = Math.abs(into[2]);
   const shadow = (by: number, ink: Ink): RoomShape => {
-    const rx = by * extent.reachMm * foot.scale;
-    return { kind: 'oval', x: foot.x, y: foot.y, rx, ry: Math.max(3, rx * steep), ink };
+    const points = AROUND.map(([cos, sin]): Point => {
+      const place = [by * extent.acrossMm * cos, by * extent.deepMm * sin, room ? 0 : extent.lowMm] as const;
+      const { x, y } = view.project(place);
+      return [x, y];
+    });
+    return { kind: 'patch', points, ink };
   };
   // From below there is no floor.
   if (!room) return into[2] > 0 ? [] : [shadow(0.92, 'sunk')];
@@ -50,18 +63,21 @@ export function roomShapes({ room, outline }: Pick<Scene, 'room' | 'outline'>, v
     ...(into[2] < -0.01 ? [{ kind: 'box', ...floor, ink: 'sunk', filled: true } as const] : []),
     { kind: 'line', x1: 0, y1: edge.y, x2: width, y2: edge.y, ink: 'line', dashed: false },
     shadow(1.15, 'line'),
-    ...ceiling(room, view),
+    ...ceilingLine(room, view),
     ...ruler(room, view),
     ...(outline ? [kept(outline, view)] : []),
     { kind: 'person', x: person.x, y: person.y, wide: person.scale, tall, ink: 'quiet' },
   ];
 }
 
-function ceiling({ ceilingMm }: SceneRoom, view: View): RoomShape[] {
-  if (ceilingMm === null) return [];
-  const { y } = view.project([0, 0, ceilingMm]);
-  const ink = view.extent.highMm > ceilingMm ? 'out' : 'quiet';
-  return [{ kind: 'line', x1: 0, x2: view.width, y1: y, y2: y, ink, dashed: true }];
+function ceilingLine({ ceiling }: SceneRoom, view: View): RoomShape[] {
+  if (ceiling === null) return [];
+  const { y } = view.project([0, 0, ceiling.highMm]);
+  const ink = view.extent.highMm > ceiling.highMm ? 'out' : 'quiet';
+  return [
+    { kind: 'line', x1: 0, x2: view.width, y1: y, y2: y, ink, dashed: true },
+    { kind: 'text', x: view.width - CORNER_PX, y: y + FIGURE_PX, text: `ceiling ${ceiling.title}`, ink },
+  ];
 }
 
 /** A place that is kept for what is no balloon. */

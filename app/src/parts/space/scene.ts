@@ -44,8 +44,8 @@ export interface SceneDisc {
 
 /** Where a piece stands. */
 export interface SceneRoom {
-  /** Of the ceiling above the floor, mm; null where none is known. */
-  ceilingMm: number | null;
+  /** How high above the floor it is, mm, and that in words; null where none is known. */
+  ceiling: { highMm: number; title: string } | null;
   /** Feet, or half metres, on the ruler. */
   unit: 'in' | 'cm' | 'mm';
 }
@@ -61,9 +61,11 @@ export interface Scene {
   room: SceneRoom | null;
 }
 
-/** How far a scene reaches: from its axis to the sides, and from its lowest point to its highest, mm. */
+/** How far a scene reaches: from its axis to any side, across, to the back, and from its lowest point to its highest, mm. */
 export interface Extent {
   reachMm: number;
+  acrossMm: number;
+  deepMm: number;
   lowMm: number;
   highMm: number;
 }
@@ -78,9 +80,11 @@ export function extentOf(scene: Scene): Extent {
 }
 
 function reach({ balloons, tubes, discs, outline }: Scene): Extent {
-  const extent = { reachMm: 1, lowMm: Infinity, highMm: -Infinity };
-  const take = ([x, y, z]: Vec, acrossMm: number, upMm: number) => {
-    extent.reachMm = Math.max(extent.reachMm, Math.hypot(x, y) + acrossMm);
+  const extent = { reachMm: 1, acrossMm: 1, deepMm: 1, lowMm: Infinity, highMm: -Infinity };
+  const take = ([x, y, z]: Vec, sideMm: number, upMm: number) => {
+    extent.reachMm = Math.max(extent.reachMm, Math.hypot(x, y) + sideMm);
+    extent.acrossMm = Math.max(extent.acrossMm, Math.abs(x) + sideMm);
+    extent.deepMm = Math.max(extent.deepMm, Math.abs(y) + sideMm);
     extent.lowMm = Math.min(extent.lowMm, z - upMm);
     extent.highMm = Math.max(extent.highMm, z + upMm);
   };
@@ -99,7 +103,7 @@ function reach({ balloons, tubes, discs, outline }: Scene): Extent {
     take([0, 0, outline.fromMm], outline.widthMm / 2, 0);
     take([0, 0, outline.toMm], outline.widthMm / 2, 0);
   }
-  return extent.highMm < extent.lowMm ? { reachMm: 1, lowMm: 0, highMm: 1 } : extent;
+  return extent.highMm < extent.lowMm ? { ...extent, lowMm: 0, highMm: 1 } : extent;
 }
 
 /** How many steps a scene is built in. */

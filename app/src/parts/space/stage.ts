@@ -1,6 +1,6 @@
 import type { Palette } from '@/ui/palette';
 
-import { ROW, rowsOf, type Outline, type RowPart } from './balloonRows';
+import { looksIn, ROW, rowsOf, type Outline } from './balloonRows';
 import { FRAGMENT, VERTEX } from './balloonShader';
 import type { Scene, SceneBalloon, SceneDisc, SceneTube, Vec } from './scene';
 import * as three from './three';
@@ -26,7 +26,7 @@ export interface Stage {
 
 /** Opens a stage on a canvas. Throws where the browser has no WebGL 2. */
 export function openStage(canvas: HTMLCanvasElement): Stage {
-  const renderer = new three.WebGLRenderer({ canvas, alpha: true, antialias: true, powerPreference: 'low-power' });
+  const renderer = new three.WebGLRenderer({ canvas, context: contextOf(canvas) });
   const world = new three.Scene();
   const camera = new three.PerspectiveCamera();
   camera.matrixAutoUpdate = false;
@@ -55,7 +55,7 @@ export function openStage(canvas: HTMLCanvasElement): Stage {
       aim(camera, view);
       lamp.position.copy(vector(view.right)).multiplyScalar(-0.5);
       lamp.position.addScaledVector(vector(view.up), 0.7).addScaledVector(vector(view.into), -0.6);
-      balloons.look(view, built);
+      balloons.look(view, built, sharp);
       renderer.render(world, camera);
     },
     close() {
@@ -66,6 +66,19 @@ export function openStage(canvas: HTMLCanvasElement): Stage {
       renderer.forceContextLoss();
     },
   };
+}
+
+/**
+ * What draws on a canvas. Balloons have soft edges of their own; poles and plates are smoothed only where there is
+ * hardware for it: without, that takes a quarter of a frame's time.
+ */
+function contextOf(canvas: HTMLCanvasElement): WebGL2RenderingContext {
+  const wanted = { alpha: true, powerPreference: 'low-power' } as const;
+  const context =
+    canvas.getContext('webgl2', { ...wanted, antialias: true, failIfMajorPerformanceCaveat: true }) ??
+    canvas.getContext('webgl2', { ...wanted, antialias: false });
+  if (!context) throw new Error('no WebGL 2');
+  return context;
 }
 
 const vector = ([x, y, z]: Vec) => new three.Vector3(x, y, z);
@@ -88,74 +101,90 @@ function aim(camera: three.PerspectiveCamera, { eye, right, up, into, ...view }:
   camera.projectionMatrixInverse.copy(camera.projectionMatrix).invert();
 }
 
+/** The two triangles of an oblong, by its corners. */
+const SQUARE = [0, 1, 2, 0, 2, 3] as const;
+
+/** The corners of so many oblongs. */
+const cornersOf = (oblongs: number) =>
+  Float32Array.from({ length: 8 * oblongs }, (_, i) => [-1, -1, 1, -1, 1, 1, -1, 1][i % 8]!);
+
 /** Every balloon of a scene, as one mesh. */
 class Balloons {
-  private readonly geometry = new three.InstancedBufferGeometry();
+  private readonly geometry = new three.BufferGeometry();
   private readonly material = new three.RawShaderMaterial({
     glslVersion: three.GLSL3,
     vertexShader: VERTEX,
     fragmentShader: FRAGMENT,
     transparent: true,
+    defines: {},
     uniforms: {
       ...Object.fromEntries(
         ['eye', 'viewRight', 'viewUp', 'viewInto'].map((name) => [name, { value: new three.Vector3() }]),
       ),
       chosenInk: { value: new three.Color() },
       wrongInk: { value: new three.Color() },
-      mmPerPx: { value: 1 },
-      outlinePx: { value: OUTLINE_PX },
+      mmPerPoint: { value: 1 },
+      outlinePoints: { value: OUTLINE_PX },
     },
   });
   readonly mesh = new three.Mesh(this.geometry, this.material);
   private scene: Scene | null = null;
-  private rows: Record<RowPart, Float32Array> | null = null;
   private order: number[] = [];
 
   constructor() {
-    const corners = [-1, -1, 0, 1, -1, 0, 1, 1, 0, -1, 1, 0];
-    this.geometry.setAttribute('position', new three.BufferAttribute(new Float32Array(corners), 3));
-    this.geometry.setIndex([0, 1, 2, 0, 2, 3]);
-    // Squares are placed by the shader: the mesh itself knows no bounds.
+    // Oblongs are placed by the shader: the mesh itself knows no bounds.
     this.mesh.frustumCulled = false;
   }
 
   set(scene: Scene, outlineOf: (balloon: SceneBalloon, i: number) => Outline): void {
     this.scene = scene;
-    this.rows = rowsOf(scene, outlineOf);
+    const rows = rowsOf(scene, outlineOf);
+    const { length } = scene.balloons;
     this.order = scene.balloons.map((_, i) => i);
-    const known = this.geometry.getAttribute('place') as three.InstancedBufferAttribute | undefined;
-    if (known?.count === this.order.length) return;
+    const looks = looksIn(scene);
+    if (Object.keys(looks).join() !== Object.keys(this.material.defines).join()) {
+      this.material.defines = looks;
+      this.material.needsUpdate = true;
+    }
     // Hardware keeps room for as many as there were when they were first drawn.
-    this.geometry.dispose();
+    if (this.geometry.getAttribute('corner')?.count !== 4 * length) {
+      this.geometry.dispose();
+      this.geometry.setAttribute('corner', new three.BufferAttribute(cornersOf(length), 2));
+      this.geometry.setIndex(
+        new three.BufferAttribute(new Uint32Array(6 * length), 1).setUsage(three.DynamicDrawUsage),
+      );
+      for (const part of ROW)
+        this.geometry.setAttribute(part, new three.BufferAttribute(new Float32Array(16 * length), 4));
+    }
     for (const part of ROW) {
-      const attribute = new three.InstancedBufferAttribute(new Float32Array(4 * this.order.length), 4);
-      this.geometry.setAttribute(part, attribute.setUsage(three.DynamicDrawUsage));
+      const attribute = this.geometry.getAttribute(part) as three.BufferAttribute;
+      // Each of its four corners knows the whole balloon.
+      for (let at = 0; at < 16 * length; at += 1) attribute.array[at] = rows[part][4 * (at >> 4) + (at & 3)]!;
+      attribute.needsUpdate = true;
     }
   }
 
   /** Lays the balloons from the farthest to the nearest: edges and clear skins are blended with what is behind. */
-  look({ eye, right, up, into, focalPx, distanceMm }: View, built: number): void {
-    const { scene, rows } = this;
-    if (!scene || !rows) return;
+  look({ eye, right, up, into, focalPx, distanceMm }: View, built: number, sharp: number): void {
+    const { scene } = this;
+    if (!scene) return;
     const depths = scene.balloons.map(({ at }) => at[0] * into[0] + at[1] * into[1] + at[2] * into[2]);
     this.order.sort((a, b) => depths[b]! - depths[a]!);
-    const shown = this.order.filter((i) => scene.balloons[i]!.step < built);
-    for (const part of ROW) {
-      const attribute = this.geometry.getAttribute(part) as three.InstancedBufferAttribute;
-      const to = attribute.array;
-      const from = rows[part];
-      shown.forEach((i, at) => {
-        for (let k = 0; k < 4; k += 1) to[4 * at + k] = from[4 * i + k]!;
-      });
-      attribute.needsUpdate = true;
+    const index = this.geometry.index!;
+    let drawn = 0;
+    for (const i of this.order) {
+      if (scene.balloons[i]!.step >= built) continue;
+      for (const corner of SQUARE) index.array[drawn++] = 4 * i + corner;
     }
-    this.geometry.instanceCount = shown.length;
+    index.needsUpdate = true;
+    this.geometry.setDrawRange(0, drawn);
     const { uniforms } = this.material;
     uniforms['eye']!.value.set(...eye);
     uniforms['viewRight']!.value.set(...right);
     uniforms['viewUp']!.value.set(...up);
     uniforms['viewInto']!.value.set(...into);
-    uniforms['mmPerPx']!.value = distanceMm / focalPx;
+    uniforms['mmPerPoint']!.value = distanceMm / focalPx / sharp;
+    uniforms['outlinePoints']!.value = OUTLINE_PX * sharp;
   }
 
   paint(chosen: string, wrong: string): void {

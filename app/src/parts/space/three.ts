@@ -1,7 +1,7 @@
 /** What is used of three, and no more: the rest of it is left out of the app (`metro.config.js`). */
 export {
   BufferAttribute,
-  type BufferGeometry,
+  BufferGeometry,
   CatmullRomCurve3,
   Color,
   CylinderGeometry,
@@ -10,8 +10,6 @@ export {
   GLSL3,
   Group,
   HemisphereLight,
-  InstancedBufferAttribute,
-  InstancedBufferGeometry,
   type Material,
   Mesh,
   MeshLambertMaterial,

@@ -100,6 +100,36 @@ export const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] 
 export const plus = (a: Vec, b: Vec, by = 1): Vec => [a[0] + by * b[0], a[1] + by * b[1], a[2] + by * b[2]];
 const unit = (a: Vec): Vec => plus([0, 0, 0], a, 1 / (Math.hypot(...a) || 1));
 
+/** How much room a scene takes in a picture that is tilted so far, however it is turned. */
+function frameOf(scene: Scene, tilt: number) {
+  const extent = extentOf(scene);
+  const { room } = scene;
+  const { reachMm } = extent;
+  const lowMm = room ? Math.min(0, extent.lowMm) : extent.lowMm;
+  const tallMost = room ? Math.max(extent.highMm, PERSON_MM) : extent.highMm;
+  const ceilingMm = room?.ceiling?.highMm ?? 0;
+  const highMm = ceilingMm <= FAR_CEILING * tallMost ? Math.max(tallMost, ceilingMm) : 1.04 * tallMost;
+  const halfHighMm = (highMm - lowMm) / 2;
+  const radiusMm = Math.hypot(reachMm, halfHighMm);
+  const distanceMm = LENS * radiusMm;
+  // What is nearer than the axis looks larger by so much.
+  const nearer = distanceMm / (distanceMm - reachMm);
+  // A piece stands in the middle by itself, with a room to the left of whoever stands beside it.
+  const besideMm = room ? BESIDE_MM + 2 * PERSON_HALF_MM : 0;
+  return {
+    ...{ extent, lowMm, highMm, radiusMm, distanceMm, nearer, besideMm },
+    wideMm: 2 * reachMm * nearer + besideMm,
+    tallMm: 2 * (halfHighMm * Math.abs(Math.cos(tilt)) + reachMm * Math.abs(Math.sin(tilt))) * nearer,
+    rulerPx: room ? RULER_PX : 0,
+  };
+}
+
+/** How high a picture of this width is that a scene just fills, but no higher than `most`, px. */
+export function heightFor(scene: Scene, tilt: number, width: number, most: number): number {
+  const { wideMm, tallMm, rulerPx } = frameOf(scene, tilt);
+  return Math.min(most, Math.round(((width - 2 * EDGE_PX - rulerPx) / wideMm) * tallMm) + 2 * EDGE_PX);
+}
+
 /**
  * A scene as a camera sees it in a picture of so many px: central projection, all of the scene in the picture at zoom
  * 1 however it is turned. The drawing in space, the still one and what a tap hits are all reckoned from this.
@@ -108,30 +138,15 @@ const unit = (a: Vec): Vec => plus([0, 0, 0], a, 1 / (Math.hypot(...a) || 1));
  */
 export function viewOf(scene: Scene, camera: Camera, width: number, height: number): View {
   const { turn, tilt, zoom, push } = camera;
-  const extent = extentOf(scene);
-  const { room } = scene;
-  const lowMm = room ? Math.min(0, extent.lowMm) : extent.lowMm;
-  const tallMost = room ? Math.max(extent.highMm, PERSON_MM) : extent.highMm;
-  const ceilingMm = room?.ceilingMm ?? 0;
-  const highMm = ceilingMm <= FAR_CEILING * tallMost ? Math.max(tallMost, ceilingMm) : 1.04 * tallMost;
-  const { reachMm } = extent;
+  const frame = frameOf(scene, tilt);
+  const { extent, lowMm, highMm, radiusMm, distanceMm, nearer, besideMm, rulerPx } = frame;
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
   const [rise, ahead] = [Math.sin(tilt), Math.cos(tilt)];
   const right: Vec = [cos, -sin, 0];
   const up: Vec = [rise * sin, rise * cos, ahead];
   const into: Vec = [ahead * sin, ahead * cos, -rise];
   const centre: Vec = [0, 0, (lowMm + highMm) / 2];
-  const halfHighMm = (highMm - lowMm) / 2;
-  const radiusMm = Math.hypot(reachMm, halfHighMm);
-  const distanceMm = LENS * radiusMm;
-  // What is nearer than the axis looks larger by so much.
-  const nearer = distanceMm / (distanceMm - reachMm);
-  // A piece stands in the middle by itself, with a room to the left of whoever stands beside it.
-  const besideMm = room ? BESIDE_MM + 2 * PERSON_HALF_MM : 0;
-  const wideMm = 2 * reachMm * nearer + besideMm;
-  const rulerPx = room ? RULER_PX : 0;
-  const tallMm = 2 * (halfHighMm * Math.abs(ahead) + reachMm * Math.abs(rise)) * nearer;
-  const fits = Math.min((width - 2 * EDGE_PX - rulerPx) / wideMm, (height - 2 * EDGE_PX) / tallMm);
+  const fits = Math.min((width - 2 * EDGE_PX - rulerPx) / frame.wideMm, (height - 2 * EDGE_PX) / frame.tallMm);
   const fit = Math.max(1e-6, fits);
   const focalPx = fit * zoom * distanceMm;
   const axis = (width + rulerPx) / 2 - (besideMm / 2) * fit;
@@ -143,7 +158,7 @@ export function viewOf(scene: Scene, camera: Camera, width: number, height: numb
     // Whatever is nearer, the ruler stays at the left edge.
     rulerAtMm: (RULER_PX + EDGE_PX - 6 - middle[0]) / (fit * zoom),
     topMm: highMm,
-    personAtMm: reachMm * nearer + BESIDE_MM + PERSON_HALF_MM,
+    personAtMm: extent.reachMm * nearer + BESIDE_MM + PERSON_HALF_MM,
     project: (place) => {
       const from = plus(place, eye, -1);
       const depth = Math.max(1, dot(from, into));

@@ -1,0 +1,40 @@
+import { useRef } from 'react';
+import { View, type GestureResponderEvent, type ViewStyle } from 'react-native';
+
+/** As wide, or as high, as a thumb, px. */
+export const GRIP_PX = 44;
+
+interface DragGripProps {
+  /** Where its area lies in the picture, px. */
+  place: Pick<ViewStyle, 'left' | 'right' | 'top' | 'width' | 'height'>;
+  /** Which way it is dragged. */
+  way: 'aside' | 'up';
+  /** What it moves, mm, and px for a mm. */
+  mm: number;
+  scale: number;
+  onDrag: (mm: number) => void;
+}
+
+/** An area of a picture that drags a measure, never below 0; by keys the same is typed beside the picture. */
+export function DragGrip({ place, way, mm, scale, onDrag }: DragGripProps) {
+  const from = useRef({ pageX: 0, pageY: 0, mm: 0 });
+  const hands = {
+    onStartShouldSetResponder: () => true,
+    onMoveShouldSetResponder: () => true,
+    onResponderTerminationRequest: () => false,
+    onResponderGrant: ({ nativeEvent: { pageX, pageY } }: GestureResponderEvent) => {
+      from.current = { pageX, pageY, mm };
+    },
+    onResponderMove: ({ nativeEvent: { pageX, pageY } }: GestureResponderEvent) => {
+      const px = way === 'aside' ? pageX - from.current.pageX : from.current.pageY - pageY;
+      onDrag(Math.max(0, from.current.mm + px / scale));
+    },
+  };
+  const style = {
+    position: 'absolute',
+    ...place,
+    touchAction: 'none',
+    cursor: way === 'aside' ? 'ew-resize' : 'ns-resize',
+  };
+  return <View {...hands} style={style as object} />;
+}
