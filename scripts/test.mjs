@@ -102,10 +102,10 @@ async function jest(projects, more = []) {
   return counted(projects, file, code);
 }
 
-/** Journeys and starts wait for other processes half of their time: one more worker than there are cores. */
+/** Journeys and starts wait for other processes half of their time: two more workers than there are cores. */
 function workers(projects) {
   const cores = os.availableParallelism();
-  return projects.includes('e2e') || projects.includes('scripts') ? cores + 1 : cores;
+  return projects.includes('e2e') || projects.includes('scripts') ? cores + 2 : cores;
 }
 
 /** The project of a test file: its folder's, unless it is one of the long ones. */
