@@ -143,6 +143,41 @@ describe('a column', () => {
   });
 });
 
+describe('what a column stands on', () => {
+  it('weighs so much that a draught does not tip it, and a wider base less', async () => {
+    await open();
+    expect(
+      screen.getByText(/^At least [\d.]+ kg \(\d+ lb\) on its base: [\d.]+ L of water, or [\d.]+ L of dry sand\.$/),
+    ).toBeTruthy();
+    const kilograms = () => Number(/At least ([\d.]+) kg/.exec(screen.getByText(/^At least/).textContent!)![1]);
+    const narrow = kilograms();
+    await type('Base across', '24');
+    expect((await kept()).base).toEqual({ acrossMm: inch(24), wind: null });
+    expect(kilograms()).toBeLessThan(0.6 * narrow);
+    await click('Moderate breeze', 'radio');
+    await waitFor(() => expect(kilograms()).toBeGreaterThan(4 * narrow));
+    expect(
+      screen.getByText(/^While dust and loose paper rise, gusts reach 13 m\/s: that presses with \d+ N/),
+    ).toBeTruthy();
+    expect(screen.getByText(/ask whoever is responsible on site/)).toBeTruthy();
+  });
+
+  it('is asked for beside its field where it is nothing', async () => {
+    await open({ base: { acrossMm: 0, wind: 3 } });
+    expect(screen.getByText('On nothing any wind tips it: how wide is its base?')).toBeTruthy();
+    expect(screen.queryByText(/^At least/)).toBeNull();
+  });
+
+  it('outdoors stands in a wind', async () => {
+    await open({}, { outdoors: true });
+    expect(screen.getByRole('radio', { name: 'Moderate breeze' }).getAttribute('aria-checked')).toBe('true');
+    await click('Indoors', 'radio');
+    expect(
+      await screen.findByText('The event is outdoors: choose the strongest wind that it shall stand in.'),
+    ).toBeTruthy();
+  });
+});
+
 describe('how high a column really stands', () => {
   const layers = Array.from({ length: 8 }, () => ({ count: 4, widthMm: inch(10) }));
 

@@ -150,7 +150,7 @@ describe('how balloons come out', () => {
   const balloons = balloonsOf(stack.value).map((each): ColumnBalloon => ({ ...each, colourHex: '#3f7a4a', key: 'a' }));
   const sceneOf = (placed: readonly ColumnBalloon[], standMm = 0) =>
     stackScene(placed, () => kelp, [], {
-      ...{ standMm, topper: null, poleMm: 100, heldBy: 'pole', ceiling: null, unit: 'in' },
+      ...{ standMm, topper: null, poleMm: 100, heldBy: 'pole', baseMm: 300, ceiling: null, unit: 'in' },
     });
   const LARGE: SizeSpread = { lean: 0.1, sd: 0 };
 

@@ -1,4 +1,14 @@
-import { COLUMN_OPEN, FINISHES, FORMS, HEMS, MOST_LAYERS, PATTERN_KINDS, RING_FITS, TOP_LINES } from '@leggero/core';
+import {
+  COLUMN_OPEN,
+  FINISHES,
+  FORMS,
+  HEMS,
+  MOST_LAYERS,
+  PATTERN_KINDS,
+  RING_FITS,
+  TOP_LINES,
+  WIND_FORCES,
+} from '@leggero/core';
 import { z } from 'zod';
 
 import { hexSchema, idSchema, MOST_BUILD_MM } from './common';
@@ -128,6 +138,14 @@ const topperSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('figure'), heightMm: buildMmSchema }),
 ]);
 
+/** What a piece stands on: how wide, and in which wind. Absent until someone has asked what it must weigh. */
+const baseSchema = z.object({
+  acrossMm: z.number().min(0).max(MOST_BUILD_MM),
+  /** On the Beaufort scale; null indoors. */
+  wind: z.literal(WIND_FORCES).nullable(),
+});
+export type PieceBase = z.infer<typeof baseSchema>;
+
 const columnDesignSchema = colouringSchema.extend({
   form: z.literal('column'),
   /** Balloons in a layer. */
@@ -140,6 +158,7 @@ const columnDesignSchema = colouringSchema.extend({
   /** Plate and base below the lowest layer. */
   standMm: z.number().min(0).max(5000),
   topper: topperSchema.nullable(),
+  base: baseSchema.optional(),
   /** Held by a pole, or by line from layer to layer. */
   heldBy: z.enum(['pole', 'line']),
   /** Of the room, where it is not that of its event. */
@@ -164,6 +183,7 @@ const taperDesignSchema = colouringSchema.extend({
   /** mm between the sizes its layers may have. */
   stepMm: z.number().positive().max(50),
   topper: topperSchema.nullable(),
+  base: baseSchema.optional(),
   ceilingMm: buildMmSchema.nullable(),
 });
 

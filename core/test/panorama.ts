@@ -28,7 +28,7 @@ import {
   type ShelfCalibration,
   type Trade,
 } from '../src';
-import { fitTaper, learnPacking, solveColumn } from '../src/building';
+import { baseWeight, fitTaper, learnPacking, solveColumn } from '../src/building';
 import { nextReading, substitute } from '../src/calibration/calibrating';
 import { judgeEye } from '../src/consistency/eye';
 import { printShift, shineAdvice } from '../src/finish';
@@ -205,6 +205,9 @@ export function panoramaBeside(trade: Trade): Record<string, unknown> {
   const column = { count: 4, open: 'height', layers: 8, widthMm: inch(10), heightMm: 0, standMm: 12 } as const;
   return {
     building: [
+      // One tips, one slips.
+      baseWeight({ side: { areaM2: 1, middleMm: 1500 }, baseMm: 300, wind: 3, trade }),
+      baseWeight({ side: { areaM2: 1, middleMm: 300 }, baseMm: 900, wind: null, trade }),
       learnPacking({ stacks: [{ layers: quads, heightMm: inch(63) }], trade }),
       solveColumn({
         column: { ...column, topper: { kind: 'figure', heightMm: inch(18) } },

@@ -1,3 +1,4 @@
+export * from './baseWeight';
 export * from './colourMap';
 export * from './column';
 export * from './contact';

@@ -14,6 +14,7 @@ import { Words } from '@/ui/Words';
 import { buildProblemText, columnSteps, heldText, layersText, roomTexts } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
+import { BaseCard } from './BaseCard';
 import { ColourCards, namesOf } from './ColourCards';
 import { ColumnFields } from './ColumnFields';
 import type { ColumnDesign } from './colouring';
@@ -93,6 +94,7 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
                   <Steps steps={columnSteps(design, view.plan, view.tying, { text, nameOf: namesOf(design, basis) })} />
                 </Card>
                 <PackingCard stack={view.plan.stack} topped={design.topper?.kind === 'balloon'} basis={basis} />
+                <BaseCard design={design} stack={view.plan.stack} basis={basis} change={change} />
               </>
             ) : null}
           </ColourCards>

@@ -17,6 +17,7 @@ import { usePalette } from '@/ui/theme';
 import { layerStepText } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
+import { baseOf } from './base';
 import { namesOf } from './ColourCards';
 import type { ColumnDesign, TaperDesign } from './colouring';
 
@@ -56,14 +57,15 @@ export function StackPicture(props: StackPictureProps) {
   const balloons = view?.balloons ?? NO_BALLOONS;
   const sizes = view?.sizes;
   const { standMm, topper } = design;
+  const baseMm = baseOf(design, basis).acrossMm;
   const sceneOf = useCallback(
     (placed: readonly ColumnBalloon[]) => {
       const parts = new Map<string, PiecePart>(sizes?.map(({ key, part }) => [key, part]));
       const ceiling = ceilingMm === null ? null : { highMm: ceilingMm, title: text(ceilingMm) };
-      const standing = { standMm, topper, poleMm, heldBy, ceiling, unit };
+      const standing = { standMm, topper, baseMm, poleMm, heldBy, ceiling, unit };
       return stackScene(placed, ({ key }) => parts.get(key)!, models, standing);
     },
-    [sizes, models, standMm, topper, poleMm, heldBy, ceilingMm, text, unit],
+    [sizes, models, standMm, topper, baseMm, poleMm, heldBy, ceilingMm, text, unit],
   );
   const scene = useMemo(() => sceneOf(balloons), [sceneOf, balloons]);
   const made = useMemo(

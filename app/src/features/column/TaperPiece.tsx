@@ -13,6 +13,7 @@ import { Words } from '@/ui/Words';
 import { buildProblemText, layersText, roomTexts, taperText } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
+import { BaseCard } from './BaseCard';
 import { ColourCards } from './ColourCards';
 import type { TaperDesign } from './colouring';
 import { LayersCard } from './LayersCard';
@@ -107,7 +108,12 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
             wrong={wrong}
             change={change}
           >
-            {view ? <PackingCard stack={view.plan.stack} topped={false} basis={basis} /> : null}
+            {view ? (
+              <>
+                <PackingCard stack={view.plan.stack} topped={false} basis={basis} />
+                <BaseCard design={design} stack={view.stack} basis={basis} change={change} />
+              </>
+            ) : null}
           </ColourCards>
         </>
       }

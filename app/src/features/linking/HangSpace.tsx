@@ -86,11 +86,11 @@ export function HangSpace(props: HangSpaceProps) {
       allText={(steps) => (steps === 1 ? counted(balloons, 'balloon') : allHungText(form, steps))}
       outlineOf={outlineOf}
       onTap={(i) => onTap(scene.balloons[i]!.key)}
-      marks={(space) => levels.map((level) => <LevelLine key={level.title} level={level} space={space} />)}
+      marks={(space) => levels.map((level, i) => <LevelLine key={i} level={level} space={space} />)}
       grips={
         dragged.length === 0
           ? undefined
-          : (space) => dragged.map((level) => <LevelGrip key={level.title} level={level} space={space} />)
+          : (space) => dragged.map((level, i) => <LevelGrip key={i} level={level} space={space} />)
       }
     />
   );

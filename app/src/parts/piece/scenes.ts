@@ -8,13 +8,19 @@ import type { ColumnBalloon, LayeredDesign } from './colouring';
 import { LINE_MM, STEEL_HEX } from './holds';
 import { skinsAmong } from './skins';
 
-/** A column's pole and its plate, mm across (common practice). */
+/** A column's pole, mm across (common practice). */
 const POLE_MM = 22;
-const PLATE_MM = 300;
 const DOWN: Vec = [0, 0, -1];
+
+/** A figure on top as an oblong: how wide one of its height usually is (common practice). */
+export function figureIn(topper: LayeredDesign['topper']): { widthMm: number; heightMm: number } | null {
+  return topper?.kind === 'figure' ? { widthMm: 0.6 * topper.heightMm, heightMm: topper.heightMm } : null;
+}
 
 /** Where a stack stands, and what holds it. */
 interface Standing extends Pick<LayeredDesign, 'standMm' | 'topper'>, SceneRoom {
+  /** Across what it stands on, mm. */
+  baseMm: number;
   poleMm: number;
   heldBy: 'pole' | 'line';
 }
@@ -24,7 +30,7 @@ export function stackScene(
   balloons: readonly ColumnBalloon[],
   partOf: (balloon: ColumnBalloon) => PiecePart,
   models: readonly ModelRecord[],
-  { standMm, topper, poleMm, heldBy, ceiling, unit }: Standing,
+  { standMm, topper, baseMm, poleMm, heldBy, ceiling, unit }: Standing,
 ): Scene {
   const skins = skinsAmong(models);
   const placed = balloons.map((balloon): SceneBalloon => {
@@ -42,12 +48,12 @@ export function stackScene(
     widthMm: heldBy === 'pole' ? POLE_MM : LINE_MM,
     hex: STEEL_HEX,
   };
-  const highMm = topper?.kind === 'figure' ? topper.heightMm : 0;
+  const figure = figureIn(topper);
   return {
     balloons: placed,
     tubes: [pole],
-    discs: standMm > 0 ? [{ at: [0, 0, 0], widthMm: PLATE_MM, highMm: standMm, hex: STEEL_HEX }] : [],
-    outline: highMm > 0 ? { widthMm: 0.6 * highMm, fromMm: top, toMm: top + highMm } : null,
+    discs: standMm > 0 ? [{ at: [0, 0, 0], widthMm: baseMm, highMm: standMm, hex: STEEL_HEX }] : [],
+    outline: figure && { widthMm: figure.widthMm, fromMm: top, toMm: top + figure.heightMm },
     room: { ceiling, unit },
   };
 }

@@ -1,0 +1,85 @@
+import type { PieceBase } from '@leggero/contract';
+import { WIND_FORCES } from '@leggero/core';
+import { baseWeight, sideView, type Stack } from '@leggero/core/building';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+
+import { Cautions } from '@/parts/Cautions';
+import { MmField } from '@/parts/piece/Fields';
+import { figureIn } from '@/parts/piece/scenes';
+import type { PieceBasis } from '@/parts/piece/useBasis';
+import { Card } from '@/ui/Card';
+import { Labelled } from '@/ui/Field';
+import { PickChips } from '@/ui/PickChips';
+import { Words } from '@/ui/Words';
+import { baseReasonText, baseWeightText, WIND_WORDS } from '@/wording/baseWeight';
+
+import { baseOf } from './base';
+import type { ColumnDesign, TaperDesign } from './colouring';
+
+const INDOORS = 'indoors';
+const WINDS = [
+  { value: INDOORS, title: 'Indoors' },
+  ...WIND_FORCES.map((force) => ({ value: String(force), title: WIND_WORDS[force].title })),
+];
+
+interface BaseCardProps {
+  design: ColumnDesign | TaperDesign;
+  stack: Stack;
+  basis: PieceBasis;
+  change: (by: { base: PieceBase }) => void;
+}
+
+/** What a piece's base must weigh so that neither wind nor passers-by tip it over. */
+export function BaseCard({ design, stack, basis, change }: BaseCardProps) {
+  const { lengths, event, knowledge } = basis;
+  const { trade } = knowledge;
+  const base = baseOf(design, basis);
+  const { standMm, topper } = design;
+  const side = useMemo(() => sideView({ stack, standMm, figure: figureIn(topper) }), [stack, standMm, topper]);
+  const indoors = base.wind === null;
+  const weight = baseWeight({ side, baseMm: base.acrossMm, wind: base.wind, trade });
+  return (
+    <Card title="What it stands on">
+      <View className="gap-3">
+        <MmField
+          label="Base across"
+          hint="The shortest way: of a round plate its width."
+          value={base.acrossMm}
+          basis={basis}
+          error={weight.ok ? undefined : 'On nothing any wind tips it: how wide is its base?'}
+          onChange={(acrossMm) => change({ base: { ...base, acrossMm } })}
+        />
+        <Labelled label="Wind">
+          <PickChips
+            label="Wind"
+            options={WINDS}
+            value={base.wind === null ? INDOORS : String(base.wind)}
+            onChange={(value) =>
+              change({ base: { ...base, wind: WIND_FORCES.find((force) => String(force) === value) ?? null } })
+            }
+          />
+        </Labelled>
+        {event?.outdoors && indoors ? (
+          <Words look="error" role="alert">
+            The event is outdoors: choose the strongest wind that it shall stand in.
+          </Words>
+        ) : null}
+        {weight.ok ? (
+          <View className="gap-1">
+            <Words look="strong" role="status">
+              {baseWeightText(weight.value, lengths.unit)}
+            </Words>
+            <Words look="quiet">{baseReasonText(weight.value, { side, wind: base.wind }, lengths.text)}</Words>
+          </View>
+        ) : null}
+        <Words look="quiet">
+          {indoors
+            ? 'An estimate: what the piece itself weighs is left out. Children lean on columns.'
+            : 'An estimate, not a proof: ask whoever is responsible on site, and take it in when the wind grows.'}
+        </Words>
+        <Cautions names={['heights']} />
+      </View>
+    </Card>
+  );
+}

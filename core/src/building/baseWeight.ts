@@ -1,0 +1,119 @@
+import { ok, problem, type Result } from '../result';
+import { TRADE, type Trade } from '../trade';
+import type { WindForce } from './kinds';
+import { halfAxes } from './layer';
+import type { Stack } from './stackLayers';
+
+/** What a piece shows to the wind from the side. */
+export interface SideView {
+  /** m². */
+  areaM2: number;
+  /** How high above the floor the middle of that is, mm. */
+  middleMm: number;
+}
+
+/** Slices that a stack is cut into; more change the area by less than a thousandth. */
+const SLICES = 600;
+const MM2_PER_M2 = 1e6;
+
+/**
+ * A stack as it is seen from the side, as if it were round: at each height as wide as its widest balloon there. What
+ * wind finds between balloons is counted as if it were closed.
+ *
+ * `standMm`: how high above the floor its lowest point is. `figure`: what stands on top, as an upright oblong.
+ */
+export function sideView({
+  stack: { layers, heightMm },
+  standMm,
+  figure = null,
+}: {
+  stack: Pick<Stack, 'layers' | 'heightMm'>;
+  standMm: number;
+  figure?: { widthMm: number; heightMm: number } | null;
+}): SideView {
+  const axes = layers.map(halfAxes);
+  const sliceMm = heightMm / SLICES;
+  let [areaMm2, momentMm3] = [0, 0];
+  const take = (mm2: number, atMm: number) => {
+    areaMm2 += mm2;
+    momentMm3 += mm2 * atMm;
+  };
+  for (let i = 0; i < SLICES; i += 1) {
+    const at = (i + 0.5) * sliceMm;
+    let half = 0;
+    for (const [j, { heightMm: middle, radiusMm }] of layers.entries()) {
+      const { outMm, upMm } = axes[j]!;
+      const off = (at - middle) / upMm;
+      if (Math.abs(off) < 1) half = Math.max(half, radiusMm + outMm * Math.sqrt(1 - off * off));
+    }
+    take(2 * half * sliceMm, standMm + at);
+  }
+  if (figure) take(figure.widthMm * figure.heightMm, standMm + heightMm + figure.heightMm / 2);
+  return { areaM2: areaMm2 / MM2_PER_M2, middleMm: areaMm2 === 0 ? standMm : momentMm3 / areaMm2 };
+}
+
+/** What a base must weigh, and what it follows from. */
+export interface BaseWeight {
+  /** Of the gusts that are reckoned with, m/s, and the pressure they have, Pa. */
+  gustMs: number;
+  pressurePa: number;
+  /** On the whole piece, N, and about the floor, N m. */
+  forceN: number;
+  momentNm: number;
+  kg: number;
+  /** Whether it would slip before it tips. */
+  slips: boolean;
+  /** Of water, or of dry sand, litres. */
+  waterL: number;
+  sandL: number;
+}
+
+export type BaseWeightProblemCode = 'no-base';
+
+/** The fastest mean wind of each force, m/s. Source: Beaufort scale (WMO-No. 306, code table 1100). */
+const MOST_WIND_MS: Record<WindForce, number> = { 2: 3.3, 3: 5.4, 4: 7.9, 5: 10.7 };
+
+/** kg/m³: EN 1991-1-4, 4.5. */
+const AIR = 1.25;
+/** m/s²: ISO 80000-3. */
+const GRAVITY = 9.80665;
+
+/**
+ * How heavy a base must be so that wind neither tips a piece over its edge nor pushes it along. The wind's pressure on
+ * what is seen from the side acts at its middle; the base's weight holds against it at half its width. What the piece
+ * weighs by itself is left out.
+ *
+ * `baseMm`: across the base, the shortest way. `wind`: the strongest that it shall stand in, as fast as winds of that
+ * force are at most, with gusts `windGusts` times as fast; null indoors, where `draughtMs` stands for doors and
+ * passers-by.
+ *
+ * Problems: `no-base` (field `baseMm`).
+ *
+ * Source: pressure ρ v² / 2 and force c A q (EN 1991-1-4, 4.5 and 5.3); moments about an edge, any handbook of
+ * mechanics.
+ */
+export function baseWeight({
+  side: { areaM2, middleMm },
+  baseMm,
+  wind,
+  trade = TRADE,
+}: {
+  side: SideView;
+  baseMm: number;
+  wind: WindForce | null;
+  trade?: Trade | undefined;
+}): Result<BaseWeight, BaseWeightProblemCode> {
+  if (!(baseMm > 0 && Number.isFinite(baseMm))) return problem('no-base', { field: 'baseMm' });
+  const gustMs = wind === null ? trade.draughtMs : MOST_WIND_MS[wind] * trade.windGusts;
+  const pressurePa = (AIR * gustMs * gustMs) / 2;
+  const forceN = trade.windForce * areaM2 * pressurePa;
+  const momentNm = (forceN * middleMm) / 1000;
+  const tipsKg = momentNm / (GRAVITY * (baseMm / 2000));
+  const slipsKg = forceN / (GRAVITY * trade.baseGrip);
+  const kg = trade.baseMargin * Math.max(tipsKg, slipsKg);
+  const { sand, water } = trade.ballastDensity;
+  return ok({
+    ...{ gustMs, pressurePa, forceN, momentNm, kg },
+    ...{ slips: slipsKg > tipsKg, waterL: kg / water, sandL: kg / sand },
+  });
+}
