@@ -150,19 +150,25 @@ export class Visitor {
 
   /** A piece's picture once it is drawn in space. */
   async drawnInSpace(label: string): Promise<ElementHandle<Element>> {
-    const picture = await this.page.waitForSelector(`[role="img"][aria-label^="${label}"]`, { timeout: PATIENCE_MS });
-    await picture!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    const picture = await this.picture(label);
     await this.page.waitForFunction(
       (node) => node.querySelector('canvas') !== null && node.querySelector('svg')!.childElementCount === 0,
       { timeout: PATIENCE_MS },
-      picture!,
+      picture,
     );
+    return picture;
+  }
+
+  private async picture(label: string): Promise<ElementHandle<Element>> {
+    const picture = await this.page.waitForSelector(`[role="img"][aria-label^="${label}"]`, { timeout: PATIENCE_MS });
+    await picture!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
     return picture!;
   }
 
   /** Where the balloons of a picture are, px, from the farthest to the nearest: as they are drawn on paper. */
   async balloonsIn(label: string): Promise<{ x: number; y: number; wide: number; fill: string }[]> {
-    return this.onPaper(label, (picture) =>
+    await this.drawnInSpace(label);
+    const balloons = await this.onPaper(label, (picture) =>
       picture.$$eval('ellipse[stroke-width]', (all) =>
         all.map((each) => {
           const { x, y, width, height } = each.getBoundingClientRect();
@@ -170,15 +176,16 @@ export class Visitor {
         }),
       ),
     );
+    await this.drawnInSpace(label);
+    return balloons;
   }
 
   /** Asks something of the picture of this label while it is as it would be printed. */
   async onPaper<Answer>(label: string, of: (picture: ElementHandle<Element>) => Promise<Answer>): Promise<Answer> {
-    const picture = await this.drawnInSpace(label);
+    const picture = await this.picture(label);
     await this.page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
     const answer = await of(picture);
     await this.page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
-    await this.drawnInSpace(label);
     return answer;
   }
 

@@ -5,6 +5,7 @@ import { usePalette } from '@/ui/theme';
 
 import type { Outline } from './balloonRows';
 import type { CameraStore } from './cameraStore';
+import { hasHardware } from './hardware';
 import { paintRoom } from './paintRoom';
 import type { Scene, SceneBalloon } from './scene';
 import type { Stage } from './stage';
@@ -39,7 +40,7 @@ export function SpaceCanvas({ scene, camera, width, height, built, outlineOf, on
       ({ openStage }) => {
         if (left) return;
         try {
-          opened = openStage(element);
+          opened = openStage(element, hasHardware());
           setStage(opened);
         } catch {
           lost();

@@ -8,6 +8,7 @@ import type { Outline } from './balloonRows';
 import { useView, type CameraStore } from './cameraStore';
 import { balloonAt } from './balloonAt';
 import { byKey, Hands } from './Hands';
+import { drawsInSpace } from './hardware';
 import { Room } from './Room';
 import type { Scene, SceneBalloon } from './scene';
 import { SpaceCanvas } from './SpaceCanvas';
@@ -36,12 +37,9 @@ interface SpacePictureProps {
 
 const OVER = { position: 'absolute', pointerEvents: 'none' } as const;
 
-/** Whether a browser can draw in space at all. */
-const HAS_SPACE = 'WebGL2RenderingContext' in globalThis;
-
 /**
  * What is built of balloons, in space and to scale: turned by fingers, mouse and keys, tapped for a balloon's target,
- * and over the whole screen for a client. Where there is no WebGL, and on paper, a still drawing from the same places
+ * and over the whole screen for a client. Where that cannot be drawn, and on paper, a still drawing from the same places
  * stands in.
  */
 export function SpacePicture({ label, height, tools, ...drawn }: SpacePictureProps) {
@@ -55,8 +53,10 @@ export function SpacePicture({ label, height, tools, ...drawn }: SpacePicturePro
 function Drawn(props: Omit<SpacePictureProps, 'tools'> & { whole: boolean }) {
   const { label, scene, height, camera, first, built = Infinity, outlineOf, onTap, marks, grips, whole } = props;
   const printing = usePrinting();
-  const [drawing, setDrawing] = useState<boolean | null>(HAS_SPACE ? null : false);
-  const inSpace = drawing === true && !printing;
+  // Not known before it has tried.
+  const [drawing, setDrawing] = useState<boolean | null>(null);
+  const tries = drawing !== false && !printing && drawsInSpace(scene);
+  const inSpace = drawing === true && tries;
   return (
     <Picture
       label={label}
@@ -74,7 +74,7 @@ function Drawn(props: Omit<SpacePictureProps, 'tools'> & { whole: boolean }) {
       }}
       over={(width, high) => (
         <>
-          {drawing !== false && !printing ? (
+          {tries ? (
             <SpaceCanvas {...{ scene, camera, width, built, outlineOf }} height={high} onDrawing={setDrawing} />
           ) : null}
           {marks ? (

@@ -24,9 +24,12 @@ export interface Stage {
   close(): void;
 }
 
-/** Opens a stage on a canvas. Throws where the browser has no WebGL 2. */
-export function openStage(canvas: HTMLCanvasElement): Stage {
-  const renderer = new three.WebGLRenderer({ canvas, context: contextOf(canvas) });
+/**
+ * Opens a stage on a canvas. Balloons have soft edges of their own; poles and plates are `smooth` only where there is
+ * hardware for it: without, that takes a quarter of a frame's time. Throws where the browser has no WebGL 2.
+ */
+export function openStage(canvas: HTMLCanvasElement, smooth: boolean): Stage {
+  const renderer = new three.WebGLRenderer({ canvas, alpha: true, antialias: smooth, powerPreference: 'low-power' });
   const world = new three.Scene();
   const camera = new three.PerspectiveCamera();
   camera.matrixAutoUpdate = false;
@@ -66,19 +69,6 @@ export function openStage(canvas: HTMLCanvasElement): Stage {
       renderer.forceContextLoss();
     },
   };
-}
-
-/**
- * What draws on a canvas. Balloons have soft edges of their own; poles and plates are smoothed only where there is
- * hardware for it: without, that takes a quarter of a frame's time.
- */
-function contextOf(canvas: HTMLCanvasElement): WebGL2RenderingContext {
-  const wanted = { alpha: true, powerPreference: 'low-power' } as const;
-  const context =
-    canvas.getContext('webgl2', { ...wanted, antialias: true, failIfMajorPerformanceCaveat: true }) ??
-    canvas.getContext('webgl2', { ...wanted, antialias: false });
-  if (!context) throw new Error('no WebGL 2');
-  return context;
 }
 
 const vector = ([x, y, z]: Vec) => new three.Vector3(x, y, z);

@@ -8,7 +8,7 @@ import type { View } from './view';
 /** More than this are drawn in one stroke a colour: a page of single shapes would take too long. */
 export const MANY = 250;
 /** Of the widest balloon, how much deeper in the picture one may be and still be drawn in the same stroke. */
-const ALIKE = 0.25;
+const ALIKE = 0.5;
 /** Widths are told apart by so much, px. */
 const WIDTH_PX = 0.5;
 
