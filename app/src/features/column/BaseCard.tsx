@@ -75,7 +75,7 @@ export function BaseCard({ design, stack, basis, change }: BaseCardProps) {
         ) : null}
         <Words look="quiet">
           {indoors
-            ? 'An estimate: what the piece itself weighs is left out. Children lean on columns.'
+            ? 'An estimate for draughts alone: it does not hold a child who leans on the piece.'
             : 'An estimate, not a proof: ask whoever is responsible on site, and take it in when the wind grows.'}
         </Words>
         <Cautions names={['heights']} />

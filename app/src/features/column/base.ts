@@ -6,10 +6,10 @@ import type { ColumnDesign, TaperDesign } from './colouring';
 
 /** A usual plate, mm across (common practice). */
 const PLATE_MM = 300;
-/** The wind that a piece outdoors is at least asked about: leaves and small branches move (Beaufort scale). */
+/** Outdoors a piece stands in a moderate breeze until someone says otherwise. */
 const OUTDOORS = 4;
 
-/** What a piece stands on, and in which wind: as was said, or else a usual plate where its event is. */
+/** What a piece stands on, and in which wind; until that is said a usual plate, indoors or out as its event is. */
 export function baseOf(
   { base }: Pick<ColumnDesign | TaperDesign, 'base'>,
   { event }: Pick<PieceBasis, 'event'>,

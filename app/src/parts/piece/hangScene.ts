@@ -53,7 +53,7 @@ export function hangScene(
 const FIXING = { widthMm: 40, highMm: 8 } as const;
 const fixingAt = ([x, y, z]: Vec): SceneDisc => ({ at: [x, y, z - FIXING.highMm], ...FIXING, hex: STEEL_HEX });
 
-/** The same chains as they hang when no balloon is just of its size; where one then does not reach it is drawn as it should. */
+/** The same chains as they hang when no balloon is just of its size; one that then does not reach hangs as it should. */
 export function unevenChains(chains: readonly PieceChain[], spread: SizeSpread, seed: number): PieceChain[] {
   const next = factorsOff(spread, seed);
   return chains.map(({ hangs, balloons, keys }) => {

@@ -26,7 +26,8 @@ void main() {
   // It lies along the neck as that is seen.
   vec3 aside = neck.xyz - ahead * dot(neck.xyz, ahead);
   float slant = length(aside);
-  vec3 along = slant > 0.001 ? aside / slant : normalize(cross(ahead, vec3(-ahead.y, ahead.z, ahead.x)));
+  vec3 other = abs(ahead.z) > 0.9 ? vec3(1.0, 0.0, 0.0) : vec3(0.0, 0.0, 1.0);
+  vec3 along = slant > 0.001 ? aside / slant : normalize(cross(ahead, other));
   vec3 over = cross(along, ahead);
   float body = radius * sqrt(aspect * aspect * slant * slant + 1.0 - slant * slant);
   // Its knot stands out beyond its body.
