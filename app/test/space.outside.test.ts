@@ -5,6 +5,7 @@ import * as three from 'three';
 import { looksIn, rowsOf, shadeOf } from '@/parts/space/balloonRows';
 import { balloonAt, metAt } from '@/parts/space/balloonAt';
 import type { Scene, SceneBalloon, Vec } from '@/parts/space/scene';
+import { roomShapes } from '@/parts/space/roomShapes';
 import { extentOf, stepsOf } from '@/parts/space/scene';
 import { heightFor, held, TILT, viewOf, zoomed, ZOOM, type Camera } from '@/parts/space/view';
 
@@ -111,6 +112,14 @@ describe('how a scene is seen', () => {
       expect(viewOf(scene, SIDE, WIDTH, high - 10).focalPx).toBeLessThan(0.995 * own!.focalPx);
       expect(heightFor(scene, SIDE.tilt, WIDTH, 120)).toBe(120);
     }
+  });
+
+  it('has no ceiling seen from straight above, and one from the side', () => {
+    const lines = (tilt: number) =>
+      roomShapes(COLUMN, viewOf(COLUMN, { ...SIDE, tilt }, WIDTH, HEIGHT)).filter(
+        (shape) => shape.kind === 'line' && shape.dashed,
+      );
+    expect([lines(0).length, lines(TILT.most).length]).toEqual([1, 0]);
   });
 
   it('draws a far ceiling out of the picture, and a near one into it', () => {

@@ -9,7 +9,7 @@ import type { Hanging } from '@/parts/piece/viewHanging';
 import { BuiltPicture } from '@/parts/space/BuiltPicture';
 import { DragGrip, GRIP_PX } from '@/parts/space/DragGrip';
 import type { Scene, SceneBalloon } from '@/parts/space/scene';
-import { CORNER_PX } from '@/parts/space/roomShapes';
+import { CORNER_PX, hasLevels } from '@/parts/space/roomShapes';
 import { heightFor, type Camera, type View } from '@/parts/space/view';
 import { usePalette } from '@/ui/theme';
 import { allHungText, hungStepText, onceHungText, type HungForm } from '@/wording/linking';
@@ -101,15 +101,13 @@ interface LevelProps {
   space: View;
 }
 
-/** Seen from so steeply above there are no levels. */
-const STEEP = 0.8;
 /** Beside the ruler, and about the width of a letter, px. */
 const FROM_PX = 56;
 const LETTER_PX = 6.4;
 
 function LevelLine({ level: { title, highMm, onDrag }, space }: LevelProps) {
   const palette = usePalette();
-  if (Math.abs(space.into[2]) > STEEP) return null;
+  if (!hasLevels(space)) return null;
   const { y } = space.project([0, 0, highMm]);
   const ink = onDrag ? palette.pine : palette.quiet;
   const end = space.width - (y < CORNER_PX ? CORNER_PX : 8);
@@ -136,7 +134,7 @@ const FONT = 'HankenGrotesk_400Regular';
 
 /** A band around a level that moves it. */
 function LevelGrip({ level: { highMm, onDrag }, space }: LevelProps) {
-  if (!onDrag || Math.abs(space.into[2]) > STEEP) return null;
+  if (!onDrag || !hasLevels(space)) return null;
   const { y, scale } = space.project([0, 0, highMm]);
   const place = { left: 0, right: 0, top: y - GRIP_PX / 2, height: GRIP_PX };
   return <DragGrip place={place} way="up" mm={highMm} scale={scale * space.up[2]} onDrag={onDrag} />;

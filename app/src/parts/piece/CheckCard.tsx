@@ -82,7 +82,7 @@ export function CheckCard({ piece, sizes, basis }: CheckCardProps) {
         <Words look="quiet">
           {known.length < sizes.length
             ? 'Choose a balloon of the shelf for every size: those without one are not checked.'
-            : `Linking work is checked balloon by balloon, not by a sample: all ${total}, size by size.`}
+            : `Every one of its ${total} balloons is checked, size by size, and not a sample of them.`}
         </Words>
         {open[0] ? (
           <Button

@@ -70,8 +70,12 @@ export function roomShapes({ room, outline }: Pick<Scene, 'room' | 'outline'>, v
   ];
 }
 
+/** Seen from steeper above than this there are no levels, as the upward share of where the eye looks. */
+const STEEP = 0.8;
+export const hasLevels = ({ into }: View): boolean => Math.abs(into[2]) <= STEEP;
+
 function ceilingLine({ ceiling }: SceneRoom, view: View): RoomShape[] {
-  if (ceiling === null) return [];
+  if (ceiling === null || !hasLevels(view)) return [];
   const { y } = view.project([0, 0, ceiling.highMm]);
   const ink = view.extent.highMm > ceiling.highMm ? 'out' : 'quiet';
   return [
