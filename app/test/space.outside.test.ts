@@ -179,6 +179,16 @@ describe('what is hit', () => {
     expect(balloonAt(scene, view, WIDTH / 2, HEIGHT / 2, 1)).toBe(0);
     expect(balloonAt(scene, view, 3, 3)).toBeNull();
   });
+
+  it('is meant by a thumb just beside it, and not by one farther off', () => {
+    const small = sceneOf([balloon([-900, 0, 0], { widthMm: 60 }), balloon([900, 0, 0], { widthMm: 60 })]);
+    const view = viewOf(small, { ...SIDE, turn: 0, tilt: 0 }, WIDTH, HEIGHT);
+    const { x, y, scale } = view.project([900, 0, 0]);
+    const r = 30 * scale;
+    expect(r).toBeLessThan(8);
+    expect(balloonAt(small, view, x - r - 10, y)).toBe(1);
+    expect(balloonAt(small, view, x - r - 14, y)).toBeNull();
+  });
 });
 
 describe('what the graphics hardware is told', () => {

@@ -7,11 +7,12 @@ import { G, Line, Path } from 'react-native-svg';
 import { packingOf } from '@/parts/piece/material';
 import type { Coloured, ColumnBalloon } from '@/parts/piece/colouring';
 import { stackScene, unevenBalloons } from '@/parts/piece/scenes';
+import { sizeOutline } from '@/parts/piece/sizeOutline';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { useOutcomes } from '@/parts/piece/useOutcomes';
 import { BuiltPicture } from '@/parts/space/BuiltPicture';
 import { DragGrip, GRIP_PX } from '@/parts/space/DragGrip';
-import { extentOf, type Scene, type SceneBalloon } from '@/parts/space/scene';
+import { extentOf, type Scene } from '@/parts/space/scene';
 import { plus, type Camera, type View as SpaceView } from '@/parts/space/view';
 import { usePalette } from '@/ui/theme';
 import { layerStepText } from '@/wording/building';
@@ -80,10 +81,7 @@ export function StackPicture(props: StackPictureProps) {
   );
   const said = useCallback((scene: Scene) => `it stands ${text(extentOf(scene).highMm)}`, [text]);
   const outcomes = useOutcomes(made, said);
-  const outlineOf = useCallback(
-    ({ key }: SceneBalloon) => (key === chosen ? ('chosen' as const) : ('none' as const)),
-    [chosen],
-  );
+  const outlineOf = useMemo(() => sizeOutline(chosen), [chosen]);
   const nameOf = namesOf(design, basis);
   return (
     <BuiltPicture

@@ -7,6 +7,7 @@ import Svg, { Line, Path, Text as SvgText } from 'react-native-svg';
 import type { DrawnStill } from '@/data/stills';
 import { PERSON, PERSON_MM } from '@/parts/space/person';
 import { useStill } from '@/parts/piece/useStill';
+import { DRAWN_FONT } from '@/ui/drawnFont';
 import { FillScreen } from '@/ui/FillScreen';
 import { usePalette } from '@/ui/theme';
 import { Words } from '@/ui/Words';
@@ -81,7 +82,7 @@ function Row({ pieces, ceilingMm, text, most }: EventPictureProps) {
                     y={floor - ceilingMm * scale - 6}
                     fontSize={11}
                     fill={palette.quiet}
-                    fontFamily="HankenGrotesk_400Regular"
+                    fontFamily={DRAWN_FONT}
                   >
                     {`ceiling ${text(ceilingMm)}`}
                   </SvgText>

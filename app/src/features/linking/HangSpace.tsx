@@ -3,14 +3,16 @@ import { useCallback, useMemo } from 'react';
 import { G, Line, Text as SvgText } from 'react-native-svg';
 
 import { hangScene, unevenChains } from '@/parts/piece/hangScene';
+import { sizeOutline } from '@/parts/piece/sizeOutline';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { useOutcomes } from '@/parts/piece/useOutcomes';
 import type { Hanging } from '@/parts/piece/viewHanging';
 import { BuiltPicture } from '@/parts/space/BuiltPicture';
 import { DragGrip, GRIP_PX } from '@/parts/space/DragGrip';
-import type { Scene, SceneBalloon } from '@/parts/space/scene';
+import type { Scene } from '@/parts/space/scene';
 import { CORNER_PX, hasLevels } from '@/parts/space/roomShapes';
 import { heightFor, type Camera, type View } from '@/parts/space/view';
+import { DRAWN_FONT } from '@/ui/drawnFont';
 import { usePalette } from '@/ui/theme';
 import { allHungText, hungStepText, onceHungText, type HungForm } from '@/wording/linking';
 import { counted } from '@/wording/trade';
@@ -66,11 +68,7 @@ export function HangSpace(props: HangSpaceProps) {
   const topMm = Math.max(...chains.map(({ hangs }) => hangs.from.highMm));
   const said = useCallback((hung: Scene) => onceHungText(form, topMm, endsIn(hung), text), [form, topMm, text]);
   const outcomes = useOutcomes(made, said);
-  const outlineOf = useCallback(
-    ({ key }: SceneBalloon) => (key === chosen ? ('chosen' as const) : ('none' as const)),
-    [chosen],
-  );
-  const dragged = levels.filter(({ onDrag }) => onDrag);
+  const outlineOf = useMemo(() => sizeOutline(chosen), [chosen]);
   return (
     <BuiltPicture
       label={label}
@@ -87,11 +85,7 @@ export function HangSpace(props: HangSpaceProps) {
       outlineOf={outlineOf}
       onTap={(i) => onTap(scene.balloons[i]!.key)}
       marks={(space) => levels.map((level, i) => <LevelLine key={i} level={level} space={space} />)}
-      grips={
-        dragged.length === 0
-          ? undefined
-          : (space) => dragged.map((level, i) => <LevelGrip key={i} level={level} space={space} />)
-      }
+      grips={(space) => levels.map((level, i) => <LevelGrip key={i} level={level} space={space} />)}
     />
   );
 }
@@ -112,7 +106,7 @@ function LevelLine({ level: { title, highMm, onDrag }, space }: LevelProps) {
   const ink = onDrag ? palette.pine : palette.quiet;
   const end = space.width - (y < CORNER_PX ? CORNER_PX : 8);
   const to = end - 6 - LETTER_PX * title.length;
-  const words = { x: end, y: y + 4, fontSize: 12, textAnchor: 'end', fontFamily: FONT } as const;
+  const words = { x: end, y: y + 4, fontSize: 12, textAnchor: 'end', fontFamily: DRAWN_FONT } as const;
   return (
     <G>
       <Line
@@ -129,8 +123,6 @@ function LevelLine({ level: { title, highMm, onDrag }, space }: LevelProps) {
     </G>
   );
 }
-
-const FONT = 'HankenGrotesk_400Regular';
 
 /** A band around a level that moves it. */
 function LevelGrip({ level: { highMm, onDrag }, space }: LevelProps) {

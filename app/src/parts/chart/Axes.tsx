@@ -1,8 +1,9 @@
 import type { ScaleLinear } from 'd3-scale';
 import { G, Line, Text as SvgText, type TextProps } from 'react-native-svg';
 
+import { DRAWN_FONT } from '@/ui/drawnFont';
 import { usePalette } from '@/ui/theme';
-import { CHART_FONT, MARGIN } from './frame';
+import { MARGIN } from './frame';
 
 interface Tick {
   /** Where it stands, in the scale's own unit. */
@@ -70,7 +71,7 @@ export function wholeTicks(scale: ScaleLinear<number, number>, { unit = 1, count
 export function ChartText({ text, ...rest }: { text: string } & TextProps) {
   const palette = usePalette();
   return (
-    <SvgText fontSize={14} fontFamily={CHART_FONT} fill={palette.quiet} {...rest}>
+    <SvgText fontSize={14} fontFamily={DRAWN_FONT} fill={palette.quiet} {...rest}>
       {text}
     </SvgText>
   );

@@ -2,7 +2,6 @@ import type { ScaleLinear } from 'd3-scale';
 
 /** Room around the plot, px. */
 export const MARGIN = { top: 10, right: 12, bottom: 42, left: 40 };
-export const CHART_FONT = 'HankenGrotesk_400Regular';
 
 /** Where things lie: dose to the right, width upwards. */
 export interface ChartFrame {

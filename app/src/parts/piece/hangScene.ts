@@ -19,8 +19,8 @@ export function hangScene(
   models: readonly ModelRecord[],
   { hungFrom, room }: { hungFrom: HungFrom; room: SceneRoom | null },
 ): Scene {
-  const skinOf = skinsAmong(models);
-  const skins = new Map(sizes.map(({ key, part }) => [key, skinOf(part)]));
+  const skins = skinsAmong(models);
+  const parts = new Map(sizes.map(({ key, part }) => [key, part]));
   const all = chains.flatMap(({ balloons }) => balloons);
   const [left, right] = [
     Math.min(...all.map(({ xMm, widthMm }) => xMm - widthMm / 2)),
@@ -35,7 +35,7 @@ export function hangScene(
       const neck: Vec = [-Math.cos(slope), 0, Math.sin(slope)];
       const at: Vec = [xMm - middleMm, before * widest, highMm];
       const key = chain.keys[i]!;
-      return { key, step, at, widthMm, aspect: 1, neck, ...skins.get(key)! };
+      return { key, step, at, widthMm, aspect: 1, neck, ...skins(parts.get(key)!) };
     });
   });
   const ends = chains.flatMap(({ hangs: { from, to } }) => (to ? [from, to] : [from]));

@@ -1,5 +1,6 @@
 import { Line, Path, Rect, Text } from 'react-native-svg';
 
+import { DRAWN_FONT } from '@/ui/drawnFont';
 import { usePalette } from '@/ui/theme';
 
 import { PERSON } from './person';
@@ -31,15 +32,7 @@ export function Room({ scene, view }: { scene: Scene; view: View }) {
       }
       case 'text':
         return (
-          <Text
-            key={i}
-            x={shape.x}
-            y={shape.y}
-            fontSize={11}
-            fill={ink}
-            fontFamily="HankenGrotesk_400Regular"
-            textAnchor="end"
-          >
+          <Text key={i} x={shape.x} y={shape.y} fontSize={11} fill={ink} fontFamily={DRAWN_FONT} textAnchor="end">
             {shape.text}
           </Text>
         );

@@ -16,7 +16,13 @@ export function metAt({ at, widthMm, aspect, neck }: SceneBalloon, { from, along
   return distance > 0 ? distance : null;
 }
 
-/** The balloon that is seen at a point of the picture, by its place in the scene; null where none is. */
+/** A thumb is not exact: so far beside a balloon still means it, px. */
+const THUMB_PX = 12;
+
+/**
+ * The balloon that is seen at a point of the picture, or else the one just beside it, by its place in the scene; null
+ * where none is.
+ */
 export function balloonAt(
   { balloons }: Pick<Scene, 'balloons'>,
   view: View,
@@ -27,10 +33,14 @@ export function balloonAt(
 ): number | null {
   const ray = view.rayAt(x, y);
   let nearest: { i: number; distance: number } | null = null;
+  let beside: { i: number; px: number } | null = null;
   for (const [i, balloon] of balloons.entries()) {
     if (balloon.step >= built) continue;
     const distance = metAt(balloon, ray);
     if (distance !== null && (nearest === null || distance < nearest.distance)) nearest = { i, distance };
+    const seen = view.project(balloon.at);
+    const px = Math.hypot(seen.x - x, seen.y - y) - (balloon.widthMm / 2) * seen.scale;
+    if (px < (beside?.px ?? THUMB_PX)) beside = { i, px };
   }
-  return nearest?.i ?? null;
+  return (nearest ?? beside)?.i ?? null;
 }

@@ -1,3 +1,4 @@
+import { DRAWN_FONT } from '@/ui/drawnFont';
 import type { Palette } from '@/ui/palette';
 
 import { PERSON } from './person';
@@ -10,7 +11,7 @@ let person: Path2D | undefined;
 /** Paints what a piece stands in, as it is drawn while a hand turns it: no element of the page changes. */
 export function paintRoom(context: CanvasRenderingContext2D, scene: Scene, view: View, palette: Palette): void {
   context.clearRect(0, 0, view.width, view.height);
-  context.font = '11px HankenGrotesk_400Regular';
+  context.font = `11px ${DRAWN_FONT}`;
   context.textAlign = 'right';
   for (const shape of roomShapes(scene, view)) {
     context.fillStyle = context.strokeStyle = palette[shape.ink];
