@@ -20,6 +20,9 @@ export interface Window {
   height: number;
 }
 
+/** How long a page may take to come, or to show what is waited for: beside other work a machine is slow, not broken. */
+const PATIENCE_MS = 120_000;
+
 export const PHONE: Window = { width: 390, height: 844 };
 export const DESKTOP: Window = { width: 1280, height: 800 };
 
@@ -68,7 +71,9 @@ export function benchOf({ chromium, flags, smoke }: BenchOptions) {
     async blank() {
       const browser = await puppeteer.launch({ executablePath: chromium, args: flags });
       browsers.push(browser);
-      return browser.newPage();
+      const page = await browser.newPage();
+      page.setDefaultTimeout(PATIENCE_MS);
+      return page;
     },
     async open(address, { width, height }) {
       const page = await bench.blank();

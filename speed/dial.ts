@@ -3,7 +3,7 @@ import type { Page } from 'puppeteer-core';
 
 import { PHONE, type Bench } from './bench';
 import { median } from './figure';
-import { tapsOn } from './page';
+import { tapsOn, touch } from './page';
 
 const TAPS = 30;
 const SLOWER = 4;
@@ -34,7 +34,7 @@ export async function measureDial(bench: Bench): Promise<void> {
 async function tapDial(page: Page, rounds: number): Promise<number[]> {
   await page.emulateCPUThrottling(SLOWER);
   // The first tap loads what a page only needs then.
-  await page.tap('::-p-aria([name="Smaller: Tape around"])');
+  await touch(page, '::-p-aria([name="Smaller: Tape around"])');
   await new Promise((resolve) => setTimeout(resolve, 1000));
   return tapsOn(page, { selector: '::-p-aria([name="Larger: Tape around"])', rounds, pauseMs: PAUSE_MS });
 }

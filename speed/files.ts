@@ -29,14 +29,14 @@ export async function measureFiles(bench: Bench): Promise<void> {
     const file = path.join(folder, 'readings.csv');
     writeFileSync(file, csv(lines));
     await give(page, file);
-    await page.waitForSelector(`::-p-aria([name="Import ${lines} readings"])`, { timeout: 120_000 });
+    await page.waitForSelector(`::-p-aria([name="Import ${lines} readings"])`);
     await watchLongTasks(page);
     const ours = await timedAsync(async () => {
       await page.click(`::-p-aria([name="Import ${lines} readings"])`);
       await page.waitForSelector(`::-p-text(${lines} readings imported)`, { timeout: 300_000 });
     });
     // The shelf beside it grows by all of them.
-    await page.waitForSelector(`::-p-text(${before + BALLOONS} balloons)`, { timeout: 60_000 });
+    await page.waitForSelector(`::-p-text(${before + BALLOONS} balloons)`);
     const longest = await longTasks(page);
     bench.report({
       what: `a CSV of ${lines} lines, from the tap to its last reading`,

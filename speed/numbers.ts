@@ -20,7 +20,7 @@ const CHANGED = [
 /** A number of the trade changed on another device, until this one's shelf is drawn anew. */
 export async function measureNumber({ rounds, report }: Bench, page: Page, url: string): Promise<void> {
   await page.goto(`${url}/shelf`, { waitUntil: 'domcontentloaded' });
-  await page.waitForFunction(() => /\d readings? ·/.test(document.body.innerText), { timeout: 120_000, polling: 100 });
+  await page.waitForFunction(() => /\d readings? ·/.test(document.body.innerText), { polling: 100 });
   let longest = 0;
   for (const { what, key, values } of CHANGED) {
     const took: number[] = [];

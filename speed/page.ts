@@ -40,7 +40,7 @@ export async function tapsOn(
     }).observe({ type: 'event', durationThreshold: shortest } as PerformanceObserverInit);
   }, SHORTEST_MS);
   for (let round = 0; round < rounds; round += 1) {
-    await page.tap(selector);
+    await touch(page, selector);
     await new Promise((resolve) => setTimeout(resolve, pauseMs));
   }
   const seen = await page.evaluate(() => (window as unknown as Watched).leggeroTaps);
@@ -111,6 +111,12 @@ export async function drawnInSpace(page: Page, selector: string): Promise<Elemen
     picture,
   );
   return picture;
+}
+
+/** A finger's tap on what this finds, once it is there. */
+export async function touch(page: Page, selector: string): Promise<void> {
+  const found = await page.waitForSelector(selector);
+  await found!.tap();
 }
 
 /** Taps what has this role and name. */

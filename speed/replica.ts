@@ -10,7 +10,7 @@ import { PHONE, type Bench } from './bench';
 import { median } from './figure';
 import { grow } from './grown';
 import { measureNumber } from './numbers';
-import { longTasks, redrawsOf, tapsOn, watchLongTasksFromStart } from './page';
+import { longTasks, redrawsOf, tapsOn, touch, watchLongTasksFromStart } from './page';
 import { buildEmpty, ROOT, serve } from './size';
 
 const OFFLINE = pathToFileURL(path.join(ROOT, 'scripts/lib/offline.mjs')).href;
@@ -144,7 +144,7 @@ async function measureOffline(
 ): Promise<void> {
   const offline = async (address: string, says: string) => {
     await page.goto(address, { waitUntil: 'domcontentloaded' });
-    await page.waitForFunction(() => navigator.serviceWorker.controller !== null, { timeout: 60_000 });
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
     await page.setOfflineMode(true);
     const took = await openings(page, address, says, rounds(OPENINGS));
     await page.setOfflineMode(false);
@@ -190,7 +190,7 @@ async function measureSearch({ report }: Bench, page: Page, address: string): Pr
 async function measureTap(bench: Bench, page: Page, { check, empty }: { check: string } & Beside): Promise<void> {
   const { rounds, report } = bench;
   await page.goto(check, { waitUntil: 'domcontentloaded' });
-  await page.waitForSelector(ANSWER, { timeout: 120_000 });
+  await page.waitForSelector(ANSWER);
   await settled(page);
   const wire = await watchWire(page);
   const slowly = async (on: Page, selector: string) => {
@@ -225,11 +225,11 @@ async function measureTap(bench: Bench, page: Page, { check, empty }: { check: s
 async function measureSecondDevice({ blank, report }: Bench, page: Page, address: string): Promise<void> {
   const other = await blank();
   await other.goto(address, { waitUntil: 'domcontentloaded' });
-  await other.waitForSelector(ANSWER, { timeout: 120_000 });
+  await other.waitForSelector(ANSWER);
   await settled(other);
   const before = await other.evaluate(() => document.body.innerText);
   await page.setOfflineMode(true);
-  await page.tap(ANSWER);
+  await touch(page, ANSWER);
   await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
   const since = performance.now();
   await page.setOfflineMode(false);
