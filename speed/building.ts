@@ -1,4 +1,4 @@
-import { bandsOf, colourMap, fitTaper, solveColumn, tyingOf } from '@leggero/core/building';
+import { bandsOf, colourMap, fitTaper, simulatePiece, solveColumn, tyingOf } from '@leggero/core/building';
 
 import type { Bench } from './bench';
 import { median, timesOf } from './figure';
@@ -24,6 +24,26 @@ export function measureColumn({ report, rounds }: Bench): void {
     ours: median(timesOf(work, rounds(ROUNDS))),
     yardstick: 'the time it may take',
     theirs: 1,
+    unit: 'ms',
+    most: 1,
+  });
+}
+
+const TRIALS = 10_000;
+
+/** Columns of thirty layers of quads, every balloon off by its own draw. */
+export function measureSimulated({ report, rounds }: Bench): void {
+  const layers = Array.from({ length: 30 }, () => ({ count: 4, widthMm: inch(10) }));
+  const piece = { layers, heldBy: 'pole', fixedMm: 12 } as const;
+  const work = () => {
+    const made = simulatePiece({ piece, spread: { lean: 0, sd: 0.03 }, trials: TRIALS, seed: 1 });
+    if (!made.ok || made.value.trials !== TRIALS) throw new Error('other columns');
+  };
+  report({
+    what: 'ten thousand columns of 30 layers built at random',
+    ours: median(timesOf(work, rounds(3))),
+    yardstick: 'the time it may take',
+    theirs: 1000,
     unit: 'ms',
     most: 1,
   });

@@ -54,6 +54,7 @@ export interface ProblemDetails {
   'bad-sheet': MostMm;
   'bad-stretch': AtLeast;
   'bad-temperature': Bounds;
+  'bad-trials': Bounds;
   'bad-vents': Bounds;
   'bar-out-of-reach': LeastMm & MostMm;
   'bracket-upside-down': { stopsMm: number; passesMm: number };
@@ -93,6 +94,7 @@ export interface ProblemDetails {
   'string-too-short': LeastMm;
   'thickness-over-pitch': { pitchMm: number; thicknessMm: number };
   'tie-too-small': NearestMm & { tieMm: number; leastTieMm: number };
+  'wide-spread': AtMost;
   'too-few-colours': { given: number; needed: number };
   'too-few-layers': AtLeast;
   'too-few-balloons': AtLeast & Partial<AtMost>;

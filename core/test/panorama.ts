@@ -28,7 +28,15 @@ import {
   type ShelfCalibration,
   type Trade,
 } from '../src';
-import { baseWeight, fitTaper, learnPacking, solveColumn } from '../src/building';
+import {
+  baseWeight,
+  fitTaper,
+  learnPacking,
+  simulatePiece,
+  solveColumn,
+  spreadAllowed,
+  spreadBy,
+} from '../src/building';
 import { nextReading, substitute } from '../src/calibration/calibrating';
 import { judgeEye } from '../src/consistency/eye';
 import { printShift, shineAdvice } from '../src/finish';
@@ -202,12 +210,19 @@ export function panoramaBeside(trade: Trade): Record<string, unknown> {
     defaultHoldRate({ wraps, stuffed: true }, trade),
   ]);
   const quads = Array.from({ length: 8 }, () => ({ count: 4, widthMm: inch(10) }));
+  const two = { layers: quads.slice(0, 2), fixedMm: 0 };
+  const built = { trials: 200, seed: 1, trade };
   const column = { count: 4, open: 'height', layers: 8, widthMm: inch(10), heightMm: 0, standMm: 12 } as const;
   return {
     building: [
       // One tips, one slips.
       baseWeight({ side: { areaM2: 1, middleMm: 1500 }, baseMm: 300, wind: 3, trade }),
       baseWeight({ side: { areaM2: 1, middleMm: 300 }, baseMm: 900, wind: null, trade }),
+      ...(['pole', 'line'] as const).map((heldBy) =>
+        simulatePiece({ piece: { ...two, heldBy }, spread: spreadBy('checked', { own: {}, trade }), ...built }),
+      ),
+      spreadBy('eye', { own: {}, trade }),
+      spreadAllowed({ piece: { layers: [{ count: 1, widthMm: inch(10) }], heldBy: 'pole', fixedMm: 0 }, ...built }),
       learnPacking({ stacks: [{ layers: quads, heightMm: inch(63) }], trade }),
       solveColumn({
         column: { ...column, topper: { kind: 'figure', heightMm: inch(18) } },

@@ -1,5 +1,6 @@
 export * from './cholesky';
 export * from './controlConstants';
+export * from './distribution';
 export * from './extent';
 export * from './fRatio';
 export * from './gamma';

@@ -72,4 +72,35 @@ export const building = {
     about: 'how much heavier than what just holds a base is made',
     range: [1, 4],
   },
+  seen: {
+    title: 'What is seen on a piece',
+    unit: 'of the piece, or of a balloon',
+    origin: 'from memory',
+    about:
+      'how far a piece may be off before people see it: its height and its lean as shares of its height; a gap, an ' +
+      'opening wider than even, a balloon beside its place as shares of a balloon’s width',
+    range: [0.002, 0.5],
+    parts: {
+      height: { title: 'Height' },
+      lean: { title: 'Lean' },
+      gap: { title: 'Gap' },
+      opening: { title: 'Opening to the pole' },
+      drift: { title: 'Beside its place' },
+    },
+  },
+  builtShare: {
+    title: 'Pieces without a fault',
+    unit: 'share of the pieces',
+    origin: 'from memory',
+    about: 'how many of the pieces that are built one way must show no fault, for that way to be good enough',
+    range: [0.5, 0.99],
+  },
+  handSpread: {
+    title: 'How exact hands are',
+    unit: 'of the width',
+    origin: 'from memory',
+    about: 'standard deviation from balloon to balloon, by eye and with a sizer; learned from checks and eye tests',
+    range: [0.002, 0.25],
+    parts: { eye: { title: 'By eye' }, sizer: { title: 'With a sizer' } },
+  },
 } satisfies Record<string, ConstantWords>;
