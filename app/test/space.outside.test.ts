@@ -154,11 +154,13 @@ describe('what is hit', () => {
           .sub(new three.Vector3(...from))
           .normalize();
         const half = 125;
-        const toWorld = new three.Matrix4().compose(
-          new three.Vector3(...at),
-          new three.Quaternion().setFromUnitVectors(new three.Vector3(0, 0, 1), new three.Vector3(...neck)),
-          new three.Vector3(half, half, half * aspect),
-        );
+        // Round about its neck any two directions across will do.
+        const ahead = new three.Vector3(...neck);
+        const aside = new three.Vector3(...(Math.abs(neck[0]) < 0.7 ? [1, 0, 0] : [0, 1, 0])).cross(ahead).normalize();
+        const across = ahead.clone().cross(aside).multiplyScalar(half);
+        const toWorld = new three.Matrix4()
+          .makeBasis(aside.multiplyScalar(half), across, ahead.clone().multiplyScalar(half * aspect))
+          .setPosition(...at);
         const ray = new three.Ray(new three.Vector3(...from), along);
         const hit = ray
           .clone()

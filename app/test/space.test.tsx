@@ -155,7 +155,7 @@ describe('how balloons come out', () => {
   const LARGE: SizeSpread = { lean: 0.1, sd: 0 };
 
   it('lays a column anew of what each balloon came out as', () => {
-    const how = { seed: 1, packing: TRADE.packing, trade: TRADE };
+    const how = { seed: 1, heldBy: 'pole', packing: TRADE.packing, trade: TRADE } as const;
     const made = sceneOf(unevenBalloons(balloons, stack.value, { ...how, spread: LARGE }));
     expect(extentOf(made).highMm).toBeCloseTo(1.1 * extentOf(sceneOf(balloons)).highMm, 6);
     // Necks are tied in the middle, wherever a balloon lies.

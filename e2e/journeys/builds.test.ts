@@ -79,6 +79,23 @@ describe('an event with its pieces, planned on a phone', () => {
     expect(visitor.complaints).toEqual([]);
   });
 
+  /** Common practice: on a pole nobody notices, on line unequal balloons lean it. */
+  it('is told how exact it must be: by eye on a pole, on line by sizer while it is low, and each one checked', async () => {
+    await visitor.sees(/By eye is fine: \d+ of 100 show no fault/);
+    await visitor.tap('switch', 'One of the worst in twenty, over the drawing');
+    await visitor.sees('In outlines: one of the worst in twenty');
+    await visitor.tap('button', 'Away with it');
+    await visitor.tap('radio', 'On line');
+    await visitor.sees(/Check every one: \d+ of 100 show no fault, sized without a check \d+ of 100/);
+    await visitor.type('Height over all', '3 ft 3 in');
+    await visitor.sees('Column · 5 layers');
+    await visitor.sees(/Use the sizer: \d+ of 100 show no fault, by eye \d+ of 100/);
+    await visitor.type('Height over all', '5 ft');
+    await visitor.tap('radio', 'On a pole');
+    await visitor.sees(/By eye is fine/);
+    expect(visitor.complaints).toEqual([]);
+  });
+
   it('a target that is fixed stays where it is when a reading moves it, and says so', async () => {
     await visitor.tap('button', 'Fix this target');
     await visitor.sees('readings do not move it');

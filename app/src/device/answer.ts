@@ -1,8 +1,8 @@
-/** What a worker sends back: what was asked for, or what went wrong. */
-export type WorkerAnswer<Answer> = { answer: Answer } | { failed: string };
+/** What a worker sends back: how far it is (a share), and at last what was asked for, or what went wrong. */
+export type WorkerAnswer<Answer> = { answer: Answer } | { failed: string } | { share: number };
 
 interface Work<Question, Answer> {
-  work: (question: Question) => Answer | Promise<Answer>;
+  work: (question: Question, tell: (share: number) => void) => Answer | Promise<Answer>;
   /** What of the answer is handed over instead of copied. */
   handOver?: (answer: Answer) => Transferable[];
 }
@@ -12,7 +12,7 @@ export function answerWith<Question, Answer>({ work, handOver }: Work<Question, 
   const page = self as unknown as Worker;
   self.onmessage = async ({ data }: MessageEvent<Question>) => {
     try {
-      const answer = await work(data);
+      const answer = await work(data, (share) => page.postMessage({ share } satisfies WorkerAnswer<Answer>));
       page.postMessage({ answer } satisfies WorkerAnswer<Answer>, handOver?.(answer) ?? []);
     } catch (error) {
       page.postMessage({ failed: String(error) } satisfies WorkerAnswer<Answer>);

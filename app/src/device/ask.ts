@@ -4,6 +4,8 @@ interface Asking<Question> {
   question: Question;
   /** What of the question is handed over instead of copied. */
   handOver?: Transferable[];
+  /** Told how far the worker is, a share, where it says so. */
+  onShare?: ((share: number) => void) | undefined;
   /** Ends the worker; the promise then never settles. */
   signal?: AbortSignal;
 }
@@ -11,12 +13,13 @@ interface Asking<Question> {
 /** Asks a worker of its own one question, and ends it with the answer. Rejects with what the worker could not do. */
 export function ask<Question, Answer>(
   worker: Worker,
-  { question, handOver = [], signal }: Asking<Question>,
+  { question, handOver = [], onShare, signal }: Asking<Question>,
 ): Promise<Answer> {
   return new Promise<Answer>((resolve, reject) => {
     const end = () => worker.terminate();
     signal?.addEventListener('abort', end, { once: true });
     worker.onmessage = ({ data }: MessageEvent<WorkerAnswer<Answer>>) => {
+      if ('share' in data) return onShare?.(data.share);
       end();
       if ('answer' in data) resolve(data.answer);
       else reject(new Error(data.failed));

@@ -26,3 +26,4 @@ export const OffChart = later('OffChart', 120);
 export const PartedChart = later('PartedChart', 132);
 export const PressureChart = later('PressureChart', 190);
 export const SessionsChart = later('SessionsChart', 160);
+export const SpreadStrip = later('SpreadStrip', 34);

@@ -26,13 +26,16 @@ export function faultMeters(plan: UnevenPlan, { fixedMm, trade }: { fixedMm: num
   const { seen } = trade;
   const meanMm = widthsMm.reduce((sum, widthMm) => sum + widthMm, 0) / widthsMm.length;
   const heightMm = stack.heightMm + fixedMm;
+  // Of a low piece nobody sees so small a share as of a high one.
+  const leastMm = seen.low * meanMm;
+  const of = (laid: Laid) => laid.heightMm + fixedMm;
   const meters: FaultMeter[] = [
-    { fault: 'height', of: (laid) => laid.heightMm + fixedMm, evenMm: heightMm, seenMm: seen.height * heightMm },
+    { fault: 'height', of, evenMm: heightMm, seenMm: Math.max(leastMm, seen.height * heightMm) },
   ];
   if (heldBy === 'line' && layers.length > 1) {
     const top = layers.length - 1;
     const of = ({ xMm, yMm }: Laid) => Math.hypot(xMm[top]!, yMm[top]!);
-    meters.push({ fault: 'lean', of, evenMm: 0, seenMm: seen.lean * heightMm });
+    meters.push({ fault: 'lean', of, evenMm: 0, seenMm: Math.max(leastMm, seen.lean * heightMm) });
   }
   if (plan.contacts > 0)
     meters.push({ fault: 'gap', of: (laid) => meanMm * widestGap(plan, laid), evenMm: 0, seenMm: seen.gap * meanMm });

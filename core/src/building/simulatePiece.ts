@@ -88,14 +88,11 @@ export function simulatePiece({
   spread,
   ...options
 }: SimulateOptions & { spread: PieceSpread }): Result<PieceSimulation, SimulatePieceProblemCode> {
-  if (!(spread.sd > 0)) return problem('no-spread', { field: 'spread.sd' });
-  for (const field of ['sd', 'lean'] as const) {
-    if (!(Math.abs(spread[field]) <= MOST_SPREAD))
-      return problem('wide-spread', { field: `spread.${field}`, detail: { most: MOST_SPREAD } });
-  }
+  const possible = checkSpread(spread);
+  if (!possible.ok) return possible;
   const planned = trialsOf(options);
   if (!planned.ok) return planned;
-  const { plan, meters } = planned.value;
+  const { meters } = planned.value;
   const { found, off } = build(planned.value, spread, options);
   const { trials } = options;
   const measures = Object.fromEntries(
@@ -115,6 +112,20 @@ export function simulatePiece({
     ...{ measures, worst: worst[0] ?? null },
     poor: off.reduce((best, times, i) => (Math.abs(times - poor) < Math.abs(off[best]! - poor) ? i : best), 0),
   });
+}
+
+/**
+ * Whether balloons may come out so.
+ *
+ * Problems: `no-spread`, `wide-spread` (a quarter), with `spread.sd` or `spread.lean` as their field.
+ */
+export function checkSpread(spread: PieceSpread): Result<PieceSpread, 'no-spread' | 'wide-spread'> {
+  if (!(spread.sd > 0)) return problem('no-spread', { field: 'spread.sd' });
+  for (const field of ['sd', 'lean'] as const) {
+    if (!(Math.abs(spread[field]) <= MOST_SPREAD))
+      return problem('wide-spread', { field: `spread.${field}`, detail: { most: MOST_SPREAD } });
+  }
+  return ok(spread);
 }
 
 /** How exact balloons must be. */

@@ -3,6 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
+import { ExactCard } from '@/parts/piece/ExactCard';
+import type { GhostOf } from '@/parts/piece/ExactWays';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { TargetCard } from '@/parts/piece/TargetCard';
@@ -19,6 +21,7 @@ import { ColourCards, namesOf } from './ColourCards';
 import { ColumnFields } from './ColumnFields';
 import type { ColumnDesign } from './colouring';
 import { PackingCard } from './PackingCard';
+import { simulatedOf } from './simulated';
 import { StackPicture } from './StackPicture';
 
 /** A column to a height, to a number of layers or of a size: drawn to scale, coloured, and what is to be tied for it. */
@@ -26,6 +29,7 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
   const { piece, basis } = shown;
   const { design, change, view, problem, wrong } = usePiece(shown, viewColumn, buildProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
+  const [ghost, setGhost] = useState<GhostOf | null>(null);
   const { text, fine } = basis.lengths;
   const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   const ceilingMm = basis.event ? basis.event.ceilingMm : design.ceilingMm;
@@ -49,6 +53,8 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
                 basis={basis}
                 chosen={tapped?.key ?? null}
                 onTap={setTapped}
+                ghost={ghost}
+                onNoGhost={() => setGhost(null)}
               />
               <View role="status">
                 <Words look="strong">{figuresText(view, design, text)}</Words>
@@ -93,6 +99,13 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
                 <Card title="Building order">
                   <Steps steps={columnSteps(design, view.plan, view.tying, { text, nameOf: namesOf(design, basis) })} />
                 </Card>
+                <ExactCard
+                  piece={simulatedOf(design, view.plan.stack, design.heldBy)}
+                  copies={piece.copies}
+                  basis={basis}
+                  ghost={ghost}
+                  onGhost={setGhost}
+                />
                 <PackingCard stack={view.plan.stack} topped={design.topper?.kind === 'balloon'} basis={basis} />
                 <BaseCard design={design} stack={view.plan.stack} basis={basis} change={change} />
               </>

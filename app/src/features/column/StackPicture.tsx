@@ -1,10 +1,12 @@
 import type { PiecePart } from '@leggero/contract';
 import type { SizeSpread } from '@leggero/core';
-import type { Stack } from '@leggero/core/building';
+import type { PieceSpread, Stack } from '@leggero/core/building';
 import { useCallback, useMemo } from 'react';
+import { View } from 'react-native';
 import { G, Line, Path } from 'react-native-svg';
 
 import { packingOf } from '@/parts/piece/material';
+import type { GhostOf } from '@/parts/piece/ExactWays';
 import type { Coloured, ColumnBalloon } from '@/parts/piece/colouring';
 import { stackScene, unevenBalloons } from '@/parts/piece/scenes';
 import { sizeOutline } from '@/parts/piece/sizeOutline';
@@ -14,11 +16,15 @@ import { BuiltPicture } from '@/parts/space/BuiltPicture';
 import { DragGrip, GRIP_PX } from '@/parts/space/DragGrip';
 import { extentOf, type Scene } from '@/parts/space/scene';
 import { plus, type Camera, type View as SpaceView } from '@/parts/space/view';
+import { Button } from '@/ui/Button';
 import { usePalette } from '@/ui/theme';
+import { useShown } from '@/ui/useShown';
+import { Words } from '@/ui/Words';
 import { layerStepText } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
 import { baseOf } from './base';
+import { Ghost } from './Ghost';
 import { namesOf } from './ColourCards';
 import type { ColumnDesign, TaperDesign } from './colouring';
 
@@ -41,6 +47,9 @@ interface StackPictureProps {
   /** The size that stands out. */
   chosen: string | null;
   onTap: (balloon: ColumnBalloon) => void;
+  /** As it came out once: seen over it. */
+  ghost: GhostOf | null;
+  onNoGhost: () => void;
   grips?: readonly Grip[];
   onGrip?: (grip: number, outMm: number) => void;
 }
@@ -52,7 +61,21 @@ const NO_BALLOONS: readonly ColumnBalloon[] = [];
 
 /** A piece of layers in its room, to scale. A tap asks for a balloon's target; the marks at its side are dragged. */
 export function StackPicture(props: StackPictureProps) {
-  const { label, design, view, poleMm, heldBy, ceilingMm, basis, chosen, onTap, grips = [], onGrip } = props;
+  const {
+    label,
+    design,
+    view,
+    poleMm,
+    heldBy,
+    ceilingMm,
+    basis,
+    chosen,
+    onTap,
+    ghost,
+    onNoGhost,
+    grips = [],
+    onGrip,
+  } = props;
   const { models } = basis.knowledge;
   const { text, unit } = basis.lengths;
   const balloons = view?.balloons ?? NO_BALLOONS;
@@ -69,47 +92,72 @@ export function StackPicture(props: StackPictureProps) {
     [sizes, models, standMm, topper, baseMm, poleMm, heldBy, ceilingMm, text, unit],
   );
   const scene = useMemo(() => sceneOf(balloons), [sceneOf, balloons]);
-  const made = useMemo(
-    () =>
-      view &&
-      ((spread: SizeSpread, seed: number) => {
-        const { packing } = packingOf(basis);
-        const { trade } = basis.knowledge;
-        return sceneOf(unevenBalloons(view.balloons, view.stack, { spread, seed, packing, trade }));
-      }),
-    [view, sceneOf, basis],
+  const unevenOf = useCallback(
+    (spread: PieceSpread, seed: number) => {
+      const { packing } = packingOf(basis);
+      const { trade } = basis.knowledge;
+      return view ? unevenBalloons(view.balloons, view.stack, { spread, seed, heldBy, packing, trade }) : NO_BALLOONS;
+    },
+    [view, heldBy, basis],
   );
+  const made = useMemo(
+    () => view && ((spread: SizeSpread, seed: number) => sceneOf(unevenOf(spread, seed))),
+    [view, sceneOf, unevenOf],
+  );
+  const ghosts = useMemo(() => (ghost ? unevenOf(ghost.spread, ghost.seed) : NO_BALLOONS), [ghost, unevenOf]);
   const said = useCallback((scene: Scene) => `it stands ${text(extentOf(scene).highMm)}`, [text]);
   const outcomes = useOutcomes(made, said);
   const outlineOf = useMemo(() => sizeOutline(chosen), [chosen]);
   const nameOf = namesOf(design, basis);
+  const place = useShown(ghost !== null);
   return (
-    <BuiltPicture
-      label={label}
-      height={HEIGHT_PX}
-      scene={scene}
-      outcomes={outcomes}
-      first={FIRST}
-      stepText={(step) => {
-        const first = balloons.find(({ layer }) => layer === step);
-        return layerStepText({
-          layer: step,
-          layers: view?.map.length ?? 0,
-          colours: view?.map[step]?.map(nameOf) ?? null,
-          width: first ? text(first.widthMm) : '',
-        });
-      }}
-      allText={() => `All ${counted(view?.map.length ?? 0, 'layer')}`}
-      outlineOf={outlineOf}
-      onTap={(i) => onTap(balloons[i]!)}
-      marks={grips.length === 0 ? undefined : (space) => grips.map((grip, i) => <Mark key={i} {...{ grip, space }} />)}
-      grips={
-        grips.length === 0
-          ? undefined
-          : (space) =>
-              grips.map((grip, i) => <GripArea key={i} {...{ grip, space }} onDrag={(mm) => onGrip?.(i, mm)} />)
-      }
-    />
+    <View ref={place} className="gap-2">
+      <BuiltPicture
+        label={label}
+        height={HEIGHT_PX}
+        scene={scene}
+        outcomes={outcomes}
+        first={FIRST}
+        stepText={(step) => {
+          const first = balloons.find(({ layer }) => layer === step);
+          return layerStepText({
+            layer: step,
+            layers: view?.map.length ?? 0,
+            colours: view?.map[step]?.map(nameOf) ?? null,
+            width: first ? text(first.widthMm) : '',
+          });
+        }}
+        allText={() => `All ${counted(view?.map.length ?? 0, 'layer')}`}
+        outlineOf={outlineOf}
+        onTap={(i) => onTap(balloons[i]!)}
+        marks={
+          grips.length + ghosts.length === 0
+            ? undefined
+            : (space) => (
+                <>
+                  <Ghost balloons={ghosts} standMm={standMm} space={space} />
+                  {grips.map((grip, i) => (
+                    <Mark key={i} {...{ grip, space }} />
+                  ))}
+                </>
+              )
+        }
+        grips={
+          grips.length === 0
+            ? undefined
+            : (space) =>
+                grips.map((grip, i) => <GripArea key={i} {...{ grip, space }} onDrag={(mm) => onGrip?.(i, mm)} />)
+        }
+      />
+      {ghost ? (
+        <View className="flex-row items-center gap-3">
+          <Words look="quiet" className="flex-1">
+            In outlines: one of the worst in twenty, as it comes out.
+          </Words>
+          <Button title="Away with it" onPress={onNoGhost} />
+        </View>
+      ) : null}
+    </View>
   );
 }
 

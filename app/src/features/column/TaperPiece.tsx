@@ -4,6 +4,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
+import { ExactCard } from '@/parts/piece/ExactCard';
+import type { GhostOf } from '@/parts/piece/ExactWays';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { TargetCard } from '@/parts/piece/TargetCard';
@@ -18,6 +20,7 @@ import { ColourCards } from './ColourCards';
 import type { TaperDesign } from './colouring';
 import { LayersCard } from './LayersCard';
 import { PackingCard } from './PackingCard';
+import { simulatedOf } from './simulated';
 import { StackPicture } from './StackPicture';
 import { TaperFields } from './TaperFields';
 
@@ -26,6 +29,7 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
   const { piece, basis } = shown;
   const { design, change, view, problem, wrong } = usePiece(shown, viewTaper, buildProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
+  const [ghost, setGhost] = useState<GhostOf | null>(null);
   const { text, fine } = basis.lengths;
   const { profile, poleMm, standMm, count, colours, stepMm } = design;
   const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
@@ -63,6 +67,8 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
             basis={basis}
             chosen={tapped?.key ?? null}
             onTap={setTapped}
+            ghost={ghost}
+            onNoGhost={() => setGhost(null)}
             grips={grips}
             onGrip={drag}
           />
@@ -110,6 +116,13 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
           >
             {view ? (
               <>
+                <ExactCard
+                  piece={simulatedOf(design, view.stack, 'pole')}
+                  copies={piece.copies}
+                  basis={basis}
+                  ghost={ghost}
+                  onGhost={setGhost}
+                />
                 <PackingCard stack={view.plan.stack} topped={false} basis={basis} />
                 <BaseCard design={design} stack={view.stack} basis={basis} change={change} />
               </>

@@ -9,3 +9,4 @@ export { OffChart } from './OffChart';
 export { PartedChart } from './PartedChart';
 export { PressureChart } from './PressureChart';
 export { SessionsChart } from './SessionsChart';
+export { SpreadStrip } from './SpreadStrip';

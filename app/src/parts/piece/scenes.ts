@@ -1,5 +1,5 @@
 import type { ModelRecord, PiecePart } from '@leggero/contract';
-import { factorsOff, unevenStack, type Stack } from '@leggero/core/building';
+import { factorsOff, unevenStack, type HeldBy, type PieceSpread, type Stack } from '@leggero/core/building';
 import type { SizeSpread, Trade } from '@leggero/core';
 import type { Form, Sphere } from '@leggero/core/linking';
 
@@ -62,7 +62,7 @@ export function stackScene(
 export function unevenBalloons(
   balloons: readonly ColumnBalloon[],
   { layers }: Pick<Stack, 'layers'>,
-  how: { spread: SizeSpread; seed: number; packing: number; trade: Trade },
+  how: { spread: PieceSpread; seed: number; heldBy: HeldBy; packing: number; trade: Trade },
 ): ColumnBalloon[] {
   const made = unevenStack({ layers, ...how });
   // So far off that a layer falls past the one below it is none that is drawn.

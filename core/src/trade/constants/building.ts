@@ -77,12 +77,13 @@ export const building = {
     unit: 'of the piece, or of a balloon',
     origin: 'from memory',
     about:
-      'how far a piece may be off before people see it: its height and its lean as shares of its height; a gap, an ' +
-      'opening wider than even, a balloon beside its place as shares of a balloon’s width',
+      'how far a piece may be off before people see it: its height and its lean as shares of its height, of a low one ' +
+      'as a share of a balloon’s width; a gap, an opening wider than even, a balloon beside its place as such shares',
     range: [0.002, 0.5],
     parts: {
       height: { title: 'Height' },
       lean: { title: 'Lean' },
+      low: { title: 'Height and lean of a low piece' },
       gap: { title: 'Gap' },
       opening: { title: 'Opening to the pole' },
       drift: { title: 'Beside its place' },

@@ -1,0 +1,56 @@
+import { useEffect, useState } from 'react';
+
+import { ask } from '@/device/ask';
+
+/** How long the hand rests before a worker is asked, ms. */
+const REST_MS = 500;
+
+/** What is known of a worker's answer. */
+export interface Asked<Answer> {
+  /** null until it has answered this very question; `'failed'` when it could not. */
+  answer: Answer | 'failed' | null;
+  /** What it answered last, to whatever it was asked; null before. */
+  last: Answer | null;
+  /** How far it is, a share. */
+  share: number;
+  /** Someone has stopped it. */
+  stopped: boolean;
+  stop: () => void;
+  again: () => void;
+}
+
+/**
+ * Asks a worker once the hand rests, and anew whenever the question is another one; null asks nothing. Which question it
+ * is says its identity.
+ */
+export function useAsked<Question extends object, Answer>(
+  openWorker: () => Worker,
+  question: Question | null,
+): Asked<Answer> {
+  const [found, setFound] = useState<{ question: Question; answer: Answer | 'failed' } | null>(null);
+  const [done, setDone] = useState<{ question: Question; share: number } | null>(null);
+  const [stopped, setStopped] = useState<Question | null>(null);
+  const asks = question !== null && stopped !== question;
+  useEffect(() => {
+    if (!asks || typeof Worker === 'undefined') return;
+    const given = new AbortController();
+    const { signal } = given;
+    const timer = setTimeout(async () => {
+      const onShare = (share: number) => setDone({ question, share });
+      const asking = ask<Question, Answer>(openWorker(), { question, onShare, signal });
+      setFound({ question, answer: await asking.catch(() => 'failed' as const) });
+    }, REST_MS);
+    return () => {
+      clearTimeout(timer);
+      given.abort();
+    };
+  }, [openWorker, question, asks]);
+  return {
+    answer: found && found.question === question ? found.answer : null,
+    last: found && found.answer !== 'failed' ? found.answer : null,
+    share: done && done.question === question ? done.share : 0,
+    stopped: question !== null && stopped === question,
+    stop: () => setStopped(question),
+    again: () => setStopped(null),
+  };
+}
