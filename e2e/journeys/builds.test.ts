@@ -80,16 +80,16 @@ describe('an event with its pieces, planned on a phone', () => {
   });
 
   /** Common practice: on a pole nobody notices, on line unequal balloons lean it. */
-  it('is told how exact it must be: by eye on a pole, on line by sizer while it is low, and each one checked', async () => {
+  it('is told how exact it must be: by eye on a pole, by sizer on line, and each one checked where that is tall', async () => {
     await visitor.sees(/By eye is fine: \d+ of 100 show no fault/);
     await visitor.tap('switch', 'One of the worst in twenty, over the drawing');
     await visitor.sees('In outlines: one of the worst in twenty');
     await visitor.tap('button', 'Away with it');
     await visitor.tap('radio', 'On line');
-    await visitor.sees(/Check every one: \d+ of 100 show no fault, sized without a check \d+ of 100/);
-    await visitor.type('Height over all', '3 ft 3 in');
-    await visitor.sees('Column · 5 layers');
     await visitor.sees(/Use the sizer: \d+ of 100 show no fault, by eye \d+ of 100/);
+    await visitor.type('Height over all', '6 ft');
+    await visitor.sees('Column · 10 layers');
+    await visitor.sees(/Check every one: \d+ of 100 show no fault, sized without a check \d+ of 100/);
     await visitor.type('Height over all', '5 ft');
     await visitor.tap('radio', 'On a pole');
     await visitor.sees(/By eye is fine/);
