@@ -1,4 +1,13 @@
-import { bandsOf, colourMap, fitTaper, simulatePiece, solveColumn, tyingOf } from '@leggero/core/building';
+import {
+  bandsOf,
+  bowBalloons,
+  colourMap,
+  fitTaper,
+  simulatePiece,
+  solveBow,
+  solveColumn,
+  tyingOf,
+} from '@leggero/core/building';
 
 import type { Bench } from './bench';
 import { median, timesOf } from './figure';
@@ -44,6 +53,23 @@ export function measureSimulated({ report, rounds }: Bench): void {
     ours: median(timesOf(work, rounds(3))),
     yardstick: 'the time it may take',
     theirs: 1000,
+    unit: 'ms',
+    most: 1,
+  });
+}
+
+/** A bow of two hundred duplets, each balloon in its place. */
+export function measureBow({ report, rounds }: Bench): void {
+  const bow = { open: 'across', loop: 80, tail: 20, widthMm: inch(4), acrossMm: 1 } as const;
+  const work = () => {
+    const made = solveBow({ bow, stepMm: inch(1 / 8) });
+    if (!made.ok || bowBalloons(made.value).length !== 400) throw new Error('another bow');
+  };
+  report({
+    what: 'a bow of 200 duplets solved and laid',
+    ours: median(timesOf(work, rounds(ROUNDS))),
+    yardstick: 'the time it may take',
+    theirs: 10,
     unit: 'ms',
     most: 1,
   });

@@ -1,4 +1,5 @@
 import {
+  BOW_OPEN,
   COLUMN_OPEN,
   FINISHES,
   FORMS,
@@ -187,6 +188,35 @@ const taperDesignSchema = colouringSchema.extend({
   ceilingMm: buildMmSchema.nullable(),
 });
 
+/** Crossed duplets on a joiner, and the modelling balloon that is. */
+const duplets = {
+  /** Balloons in a layer: two. */
+  count: z.int().min(2).max(2),
+  widthMm: partMmSchema,
+  joiner: partSchema,
+};
+
+const ropeDesignSchema = colouringSchema.extend({
+  form: z.literal('rope'),
+  ...duplets,
+  /** Of its length, its duplets and their size. */
+  open: z.enum(COLUMN_OPEN),
+  layers: z.int().min(1).max(MOST_LAYERS),
+  heightMm: buildMmSchema,
+});
+
+const bowDesignSchema = colouringSchema.extend({
+  form: z.literal('bow'),
+  ...duplets,
+  open: z.enum(BOW_OPEN),
+  /** Duplets of one loop, and of one tail. */
+  loop: z.int().min(1).max(MOST_LAYERS),
+  tail: z.int().min(0).max(MOST_LAYERS),
+  acrossMm: buildMmSchema,
+  /** Its knot above the floor. */
+  knotMm: buildMmSchema,
+});
+
 /** What a piece is made to. Counts, sizes and places are worked out from it. */
 export const pieceDesignSchema = z.discriminatedUnion('form', [
   chainDesignSchema,
@@ -196,11 +226,13 @@ export const pieceDesignSchema = z.discriminatedUnion('form', [
   closedDesignSchema,
   columnDesignSchema,
   taperDesignSchema,
+  ropeDesignSchema,
+  bowDesignSchema,
 ]);
 export type PieceDesign = z.infer<typeof pieceDesignSchema>;
 export type DesignOf<Form extends PieceDesign['form']> = Extract<PieceDesign, { form: Form }>;
 export type ClosedDesign = z.infer<typeof closedDesignSchema>;
 
 /** Every form that a piece may have. */
-export const PIECE_FORMS = ['column', 'taper', 'chain', 'swag', 'curtain', 'ring', ...FORMS] as const;
+export const PIECE_FORMS = ['column', 'taper', 'rope', 'bow', 'chain', 'swag', 'curtain', 'ring', ...FORMS] as const;
 export type PieceForm = (typeof PIECE_FORMS)[number];

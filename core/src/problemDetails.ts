@@ -35,6 +35,7 @@ interface HolePlace {
 export interface ProblemDetails {
   'above-ceiling': MostMm & { ceilingMm: number };
   'above-limit': NearestMm & { limitMm: number; wouldBeMm: number; whose: 'outer' | 'inner' };
+  'bad-across': LeastMm & MostMm;
   'bad-altitude': Bounds;
   'bad-aspect': Bounds;
   'bad-bow': MostMm;
@@ -81,6 +82,7 @@ export interface ProblemDetails {
   'no-hold': { ring: number };
   'no-room': AtMost & { ring: number };
   'no-size': NearestCode;
+  'loop-too-small': AtLeast;
   'none-fits': LeastMm & MostMm & { diameterMm: number };
   'none-large-enough': { largestMm: number };
   'not-digits': NearestCode;

@@ -32,6 +32,7 @@ import {
   baseWeight,
   fitTaper,
   learnPacking,
+  ropeJoiner,
   simulatePiece,
   solveColumn,
   spreadAllowed,
@@ -222,6 +223,7 @@ export function panoramaBeside(trade: Trade): Record<string, unknown> {
         simulatePiece({ piece: { ...two, heldBy }, spread: spreadBy('checked', { own: {}, trade }), ...built }),
       ),
       spreadBy('eye', { own: {}, trade }),
+      ropeJoiner({ lengthMm: inch(73), joinerMm: inch(60), trade }),
       spreadAllowed({ piece: { layers: [{ count: 1, widthMm: inch(10) }], heldBy: 'pole', fixedMm: 0 }, ...built }),
       learnPacking({ stacks: [{ layers: quads, heightMm: inch(63) }], trade }),
       solveColumn({

@@ -134,6 +134,30 @@ describe('an event with its pieces, planned on a phone', () => {
     expect(visitor.complaints).toEqual([]);
   });
 
+  it('has a bow whose loops come from one count, by eye', async () => {
+    await visitor.tap('button', 'Back');
+    await visitor.tap('button', 'Draw up a piece');
+    await visitor.tap('radio', 'Bow: Two loops and tails of rope');
+    await visitor.type('Name', 'Rosette');
+    await visitor.tap('button', 'Draw it up');
+    await visitor.sees('Rosette');
+    await visitor.type('Width of its balloons, inches', '7.5');
+    // Common practice: 35 duplets a side, closed at the 25th, are about 8 ft across.
+    await visitor.sees('Bow · 35 duplets a side, 140 balloons');
+    await visitor.sees(/8 ft \S+ in across: 35 duplets a side at 7½ in/);
+    await visitor.sees('closes at duplet 25');
+    await visitor.sees(/Each side is strung on 3 of 260/);
+    await visitor.sees(/By eye is fine: \d+ of 100 show no fault/);
+    await visitor.tap('radio', 'Duplets');
+    await visitor.type('Over both loops', '10 ft');
+    await visitor.sees('Bow · 41 duplets a side');
+    await visitor.type('Over both loops', '2 ft');
+    await visitor.sees('So tight a loop does not bend');
+    await visitor.type('Over both loops', '10 ft');
+    await kept('piece', ({ name, design }) => name === 'Rosette' && design.form === 'bow' && design.acrossMm === 3048);
+    expect(visitor.complaints).toEqual([]);
+  });
+
   it('has a taper, dragged at its foot and fitted to its pole anew', async () => {
     const { page } = visitor;
     await visitor.tap('button', 'Back');

@@ -192,6 +192,13 @@ export function layerRuns({
   return runs;
 }
 
+/** All that is tied: "15 duplets of 2 coral; 15 duplets of 2 foam". */
+export function tiedListText({ tied }: TyingPlan, nameOf: (colour: number) => string): string {
+  return tied
+    .map(({ colours, count: many }) => `${counted(many, bundleWord(colours.length))} of ${tiedText(colours, nameOf)}`)
+    .join('; ');
+}
+
 /** How a column is built, step by step. */
 export function columnSteps(
   { count, heldBy, topper }: DesignOf<'column'>,
@@ -200,9 +207,6 @@ export function columnSteps(
   { text, nameOf }: { text: Write; nameOf: (colour: number) => string },
 ): string[] {
   const word = LAYER_WORDS[count]!.one;
-  const tied = tying.tied.map(
-    ({ colours, count: many }) => `${counted(many, bundleWord(colours.length))} of ${tiedText(colours, nameOf)}`,
-  );
   const joined =
     count > 3 ? ` Twist ${count === 5 ? 'a duplet and a triplet' : 'duplets'} together, one layer at a time.` : '';
   const held =
@@ -223,7 +227,7 @@ export function columnSteps(
     topper === null
       ? []
       : [topper.kind === 'balloon' ? 'Tie the topper down in the middle of the top layer.' : 'Set the figure on top.'];
-  return [`Tie ${tied.join('; ')}.${joined}`, ...held, ...top];
+  return [`Tie ${tiedListText(tying, nameOf)}.${joined}`, ...held, ...top];
 }
 
 /** What a column's figures leave: how far it is off, the size that lands, its pole. */

@@ -80,6 +80,7 @@ const LEAST_LEAN = 0.0005;
 
 export const FAULT_WORDS: Record<PieceFault, { title: string; about: string }> = {
   height: { title: 'Height', about: 'over all' },
+  mismatch: { title: 'Unlike loops', about: 'one longer than the other' },
   lean: { title: 'Lean', about: 'at its top, before it is straightened' },
   gap: { title: 'Widest gap', about: 'between balloons that should touch' },
   opening: { title: 'Openings to the pole', about: 'wider than even ones' },
@@ -104,8 +105,8 @@ export function measureText(
 const LEAST_MM = 0.5;
 
 /** How far two of a piece stand apart at their tops, nineteen times of twenty: a difference of two like heights. */
-export function pairText({ found: { sd } }: PieceMeasure, fine: Write): string {
-  return `Two of them differ by up to ${fine(1.96 * Math.SQRT2 * sd)} in height.`;
+export function pairText({ found: { sd } }: PieceMeasure, along: string, fine: Write): string {
+  return `Two of them differ by up to ${fine(1.96 * Math.SQRT2 * sd)} in ${along.toLowerCase()}.`;
 }
 
 /** What is wrong with what was asked. */

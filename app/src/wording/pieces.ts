@@ -4,6 +4,8 @@ import type { PieceForm, PieceRecord } from '@leggero/contract';
 export const FORM_WORDS: Record<PieceForm, { title: string; note: string }> = {
   column: { title: 'Column', note: 'Layers around a pole, in colours' },
   taper: { title: 'Taper', note: 'Layers that follow a silhouette' },
+  rope: { title: 'Rope', note: 'Crossed duplets on a joiner' },
+  bow: { title: 'Bow', note: 'Two loops and tails of rope' },
   chain: { title: 'Chain', note: 'Neck to tail, to a length' },
   swag: { title: 'Swags', note: 'Hanging between fixings' },
   curtain: { title: 'Curtain', note: 'Chains side by side, or a grid' },

@@ -1,4 +1,5 @@
 export * from './baseWeight';
+export * from './bow';
 export * from './colourMap';
 export * from './column';
 export * from './contact';
@@ -8,6 +9,7 @@ export * from './kinds';
 export * from './layer';
 export * from './learnPacking';
 export * from './pieceFaults';
+export * from './ropeJoiner';
 export * from './simulatePiece';
 export * from './sizesOff';
 export * from './stackLayers';

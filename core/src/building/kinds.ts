@@ -11,6 +11,10 @@ export const LAYER_COUNTS = [2, 3, 4, 5, 6] as const;
 export const COLUMN_OPEN = ['height', 'layers', 'size'] as const;
 export type ColumnOpen = (typeof COLUMN_OPEN)[number];
 
+/** What of a bow is worked out from the rest: how wide it is, the duplets of a loop, or the size. */
+export const BOW_OPEN = ['across', 'loop', 'size'] as const;
+export type BowOpen = (typeof BOW_OPEN)[number];
+
 /** Winds that a piece may stand in, by their force on the Beaufort scale; beyond them it is taken in. */
 export const WIND_FORCES = [2, 3, 4, 5] as const;
 export type WindForce = (typeof WIND_FORCES)[number];

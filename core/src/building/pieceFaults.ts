@@ -4,7 +4,7 @@ import { openingBetween } from './openingBetween';
 import type { UnevenPlan } from './unevenPlan';
 
 /** What of a piece can be seen to be wrong. */
-export const PIECE_FAULTS = ['height', 'lean', 'gap', 'opening', 'drift'] as const;
+export const PIECE_FAULTS = ['height', 'mismatch', 'lean', 'gap', 'opening', 'drift'] as const;
 export type PieceFault = (typeof PIECE_FAULTS)[number];
 
 /** How one fault is measured on a piece, mm. */
@@ -21,7 +21,10 @@ export interface FaultMeter {
  * What is measured on a stack, each against what the eye lets pass (`trade.seen`). Gaps, openings and drifts are taken
  * as shares of the widths of their own layers, and told as they are on balloons of the piece's mean width.
  */
-export function faultMeters(plan: UnevenPlan, { fixedMm, trade }: { fixedMm: number; trade: Trade }): FaultMeter[] {
+export function faultMeters(
+  plan: UnevenPlan,
+  { fixedMm, twin = false, trade }: { fixedMm: number; twin?: boolean | undefined; trade: Trade },
+): FaultMeter[] {
   const { layers, widthsMm, stack, heldBy } = plan;
   const { seen } = trade;
   const meanMm = widthsMm.reduce((sum, widthMm) => sum + widthMm, 0) / widthsMm.length;
@@ -29,8 +32,11 @@ export function faultMeters(plan: UnevenPlan, { fixedMm, trade }: { fixedMm: num
   // Of a low piece nobody sees so small a share as of a high one.
   const leastMm = seen.low * meanMm;
   const of = (laid: Laid) => laid.heightMm + fixedMm;
+  const seenMm = (ofMm: number) => Math.max(leastMm, seen.height * ofMm);
   const meters: FaultMeter[] = [
-    { fault: 'height', of, evenMm: heightMm, seenMm: Math.max(leastMm, seen.height * heightMm) },
+    twin
+      ? { fault: 'mismatch', of: halvesOff, evenMm: 0, seenMm: seenMm(heightMm / 2) }
+      : { fault: 'height', of, evenMm: heightMm, seenMm: seenMm(heightMm) },
   ];
   if (heldBy === 'line' && layers.length > 1) {
     const top = layers.length - 1;
@@ -53,6 +59,12 @@ export function faultMeters(plan: UnevenPlan, { fixedMm, trade }: { fixedMm: num
       seenMm: seen.drift * meanMm,
     });
   return meters;
+}
+
+/** How much longer one half of a rope is than the other, mm: each from its first duplet to its last. */
+function halvesOff({ zMm }: Laid): number {
+  const half = zMm.length / 2;
+  return Math.abs(zMm[half - 1]! - zMm[0]! - (zMm[2 * half - 1]! - zMm[half]!));
 }
 
 /** The widest gap between balloons that should touch, as a share of their layer's width. */

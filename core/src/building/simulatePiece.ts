@@ -14,6 +14,8 @@ export interface SimulatedPiece {
   heldBy: HeldBy;
   /** What stands below and above and is always alike: its stand, a figure on top, mm. */
   fixedMm: number;
+  /** Its two halves are to come out alike, as the loops of a bow are: their layers are even in number. */
+  twin?: boolean | undefined;
 }
 
 /** One thing that is measured on every piece that was built. */
@@ -52,7 +54,7 @@ export type SimulatePieceProblemCode =
   | 'bad-trials';
 
 /** A quarter off is another size of balloon. */
-export const MOST_SPREAD = 0.25;
+const MOST_SPREAD = 0.25;
 export const TRIALS = { least: 200, most: 100_000 } as const;
 /** Trials between two words on how far it is. */
 const WORD_EVERY = 500;
@@ -182,7 +184,7 @@ interface Trials {
 }
 
 function trialsOf({
-  piece: { layers, heldBy, fixedMm },
+  piece: { layers, heldBy, fixedMm, twin },
   trials,
   trade = TRADE,
   packing = trade.packing,
@@ -191,7 +193,7 @@ function trialsOf({
     return problem('bad-trials', { field: 'trials', detail: TRIALS });
   const planned = unevenPlan({ layers, heldBy, packing, trade });
   if (!planned.ok) return planned;
-  return ok({ plan: planned.value, meters: faultMeters(planned.value, { fixedMm, trade }) });
+  return ok({ plan: planned.value, meters: faultMeters(planned.value, { fixedMm, twin, trade }) });
 }
 
 /** What was found on each piece, by meter; and how many times what is just seen its worst fault is. */

@@ -13,7 +13,6 @@ export * from './oneWrong';
 export * from './problem';
 export * from './ring';
 export * from './ringStack';
-export * from './rope';
 export * from './simulateClosing';
 export * from './snapForm';
 export * from './spheres';

@@ -82,6 +82,7 @@ export const TRADE = {
   burpShare: 0.04,
   modellingRest: { length: 0.18, flatWidth: 0.35 },
   modellingPull: 2,
+  ropePull: 7,
   knotMm: 38,
   sprayMost: { wide: 10, thin: 40 },
   foilStop: 0.97,

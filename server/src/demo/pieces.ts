@@ -32,6 +32,7 @@ const MEASURED = [
 
 /** Colours that were drawn before their balloons were bought. */
 const WHITE: PiecePart = { modelId: null, colourHex: '#ece7db', finish: 'matte' };
+const ROE: PiecePart = { modelId: null, colourHex: '#e58a63', finish: 'matte' };
 const LAMP_RED: PiecePart = { modelId: null, colourHex: '#b23a2e', finish: 'matte' };
 
 /** When Tidepool Night opens: a Saturday evening. */
@@ -156,6 +157,27 @@ export async function fillPieces(fill: Fill): Promise<void> {
           { ...coral, widthMm: inch(4.75) },
         ],
         trimmed: true,
+      },
+    ],
+    [
+      'Rope of roe',
+      {
+        form: 'rope',
+        ...{ count: 2, open: 'height', layers: 30, heightMm: inch(72), widthMm: inch(4), joiner: handle },
+        colours: [small, ROE],
+        pattern: { kind: 'rings', order: [0, 1], to: 'right', every: 1 },
+        painted: [],
+      },
+    ],
+    [
+      'Bow for the ticket desk',
+      {
+        form: 'bow',
+        ...{ count: 2, open: 'across', loop: 25, tail: 10, acrossMm: inch(54), widthMm: inch(4) },
+        ...{ knotMm: inch(60), joiner: handle },
+        colours: [small, WHITE],
+        pattern: { kind: 'rings', order: [0, 0, 0, 1], to: 'right', every: 1 },
+        painted: [],
       },
     ],
     [

@@ -18,7 +18,7 @@ import { Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { FORM_WORDS } from '@/wording/pieces';
 
-import { firstDesign } from './firstDesign';
+import { firstDesign, ROUND_IN } from './firstDesign';
 import { PieceStill } from '@/parts/PieceStill';
 
 const LOOSE: PiecePart = { modelId: null, colourHex: '#d2577e', finish: 'matte' };
@@ -120,15 +120,14 @@ interface FirstBalloons {
   nominalMm?: number | undefined;
 }
 
-/** Columns are made of 11 in balloons (common practice). */
-const COLUMN_MM = 11 * MM_PER_INCH;
-
-/** What a form is first drawn up of: a column of the two balloons of its size used most, else a linking balloon. */
+/** What a form is first drawn up of: the two round balloons of its size used most, else a linking balloon. */
 function firstBalloons(form: PieceForm, models: readonly ShelfModel[]): FirstBalloons {
   const single = models.filter(({ outerId }) => outerId === null);
   if (form === 'taper') return { part: LOOSE };
-  if (form === 'column') {
-    const round = single.filter(({ kind, nominalMm }) => kind === 'round' && Math.abs(nominalMm - COLUMN_MM) < 13);
+  const inches = ROUND_IN[form];
+  if (inches !== undefined) {
+    const aboutMm = inches * MM_PER_INCH;
+    const round = single.filter(({ kind, nominalMm }) => kind === 'round' && Math.abs(nominalMm - aboutMm) < 13);
     const [model, ...rest] = [...round].sort((a, b) => b.uses - a.uses);
     if (!model) return { part: LOOSE };
     const other =

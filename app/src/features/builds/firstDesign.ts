@@ -12,7 +12,7 @@ export function firstDesign(
   {
     part,
     other,
-    nominalMm = inches(form === 'column' ? 11 : 6),
+    nominalMm = inches(ROUND_IN[form] ?? 6),
     stepMm,
     trade = TRADE,
   }: {
@@ -32,6 +32,9 @@ export function firstDesign(
       return firstColumn({ part, other, nominalMm, stepMm, trade });
     case 'taper':
       return firstTaper({ part, other });
+    case 'rope':
+    case 'bow':
+      return firstRope(form, { part, other, nominalMm, stepMm });
     case 'chain':
       return { form, lengthMm: inches(72), repeat, finisher, roomMm: inches(108), trimmed: true };
     case 'swag':
@@ -105,6 +108,29 @@ function firstTaper({ part, other = FOAM }: { part: PiecePart; other?: PiecePart
   };
 }
 
+/** What a rope is strung on: a white modelling balloon, where none is chosen. */
+const JOINER: PiecePart = { modelId: null, colourHex: '#f3f0e9', finish: 'matte' };
+
+/** Of 5 in at 4 in a rope of sixty, of 9 in at 7½ in a bow of 35 duplets a side (common practice). */
+function firstRope(
+  form: 'rope' | 'bow',
+  { part, other = FOAM, nominalMm, stepMm }: Omit<Parameters<typeof firstColumn>[0], 'trade'>,
+): PieceDesign {
+  const of = (share: number) => roundToStep({ mm: share * nominalMm, step: stepMm });
+  const colours = {
+    colours: [part, other],
+    pattern: { kind: 'rings' as const, order: [0, 1], to: 'right' as const, every: 1 },
+    painted: [],
+  };
+  const strung = { count: 2, joiner: JOINER };
+  if (form === 'rope')
+    return { form, ...strung, ...colours, open: 'height', layers: 30, heightMm: inches(72), widthMm: of(4 / 5) };
+  return {
+    ...{ form, ...strung, ...colours, widthMm: of(7.5 / 9) },
+    ...{ open: 'across', loop: 25, tail: 10, acrossMm: inches(96), knotMm: inches(84) },
+  };
+}
+
 /** A spiral of quads in two colours, six feet high: filled as most work is. */
 function firstColumn({
   part,
@@ -129,6 +155,9 @@ function firstColumn({
     painted: [],
   };
 }
+
+/** Nominal sizes of the round balloons that forms are usually made of, in (common practice). */
+export const ROUND_IN: Partial<Record<PieceForm, number>> = { column: 11, rope: 5, bow: 9 };
 
 const COUNTS = {
   basket: { count: 6, rings: 2 },

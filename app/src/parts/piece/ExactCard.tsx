@@ -21,9 +21,11 @@ interface ExactCardProps {
   /** How many of it are made. */
   copies: number;
   basis: PieceBasis;
-  /** What is seen of it over the drawing; null while nothing is. */
-  ghost: GhostOf | null;
-  onGhost: (ghost: GhostOf | null) => void;
+  /** What its height is called where it lies or hangs. */
+  along?: 'Height' | 'Length';
+  /** What is seen of it over the drawing, null while nothing is; unset where the drawing shows none. */
+  ghost?: GhostOf | null;
+  onGhost?: (ghost: GhostOf | null) => void;
 }
 
 const USUAL_TRIALS = 10_000;
@@ -31,7 +33,7 @@ const USUAL_TRIALS = 10_000;
 const FIRST_CHOSEN = 0.03;
 
 /** Must every balloon be sized? The piece built again and again by eye, by sizer, with every balloon checked. */
-export function ExactCard({ piece, copies, basis, ghost, onGhost }: ExactCardProps) {
+export function ExactCard({ piece, copies, along = 'Height', basis, ghost = null, onGhost }: ExactCardProps) {
   const { lengths } = basis;
   const meanMm = meanWidthOf(piece);
   const [chosenSd, setChosenSd] = useState(
@@ -63,7 +65,7 @@ export function ExactCard({ piece, copies, basis, ghost, onGhost }: ExactCardPro
           <ExactWays
             exact={exact}
             own={asked.own}
-            {...{ meanMm, copies, basis, ghost, onGhost }}
+            {...{ meanMm, copies, along, basis, ghost, onGhost }}
             field={
               <MmField
                 label="Nearly all within, either way"

@@ -8,13 +8,18 @@ import { SpreadStrip } from '../charts';
 import type { PieceBasis } from './useBasis';
 
 /** What the pieces came out as: each measure with how often it was how far off, over the band that nobody sees. */
-export function ExactMeasures({ simulation: { measures }, lengths }: PieceByWay & { lengths: PieceBasis['lengths'] }) {
+export function ExactMeasures({
+  simulation: { measures },
+  along,
+  lengths,
+}: PieceByWay & { along: string; lengths: PieceBasis['lengths'] }) {
   return (
     <View role="list" className="gap-2">
       {PIECE_FAULTS.map((fault) => {
         const measure = measures[fault];
         if (!measure) return null;
-        const { title, about } = FAULT_WORDS[fault];
+        const { about, ...words } = FAULT_WORDS[fault];
+        const title = fault === 'height' ? along : words.title;
         const said = measureText(fault, measure, lengths);
         return (
           <View key={fault} role="listitem">

@@ -36,19 +36,21 @@ interface ExactWaysProps {
   basis: PieceBasis;
   /** Where a spread is chosen. */
   field: ReactNode;
+  along: 'Height' | 'Length';
   ghost: GhostOf | null;
-  onGhost: (ghost: GhostOf | null) => void;
+  onGhost: ((ghost: GhostOf | null) => void) | undefined;
 }
 
 /** How many pieces show nothing by each way; of the way that is looked at what they come out as. */
-export function ExactWays({ exact, own, meanMm, copies, basis, field, ghost, onGhost }: ExactWaysProps) {
+export function ExactWays({ exact, own, meanMm, copies, along, basis, field, ghost, onGhost }: ExactWaysProps) {
   const { fine } = basis.lengths;
   const { trade } = basis.knowledge;
   const [looked, setLooked] = useState<Way | null>(null);
   const way = looked ?? exact.enough ?? 'checked';
   const byWay = way === 'chosen' ? exact.chosen : exact.ways[way];
+  const height = byWay?.simulation.measures.height;
   const show = (made: PieceByWay | null) =>
-    onGhost(made && { spread: made.spread, seed: trialSeed(EXACT_SEED, made.simulation.poor) });
+    onGhost?.(made && { spread: made.spread, seed: trialSeed(EXACT_SEED, made.simulation.poor) });
   const look = (to: Way) => {
     setLooked(to);
     if (ghost) show(to === 'chosen' ? exact.chosen : exact.ways[to]);
@@ -72,13 +74,15 @@ export function ExactWays({ exact, own, meanMm, copies, basis, field, ghost, onG
               known: own[way === 'eye' ? 'eye' : 'sizer'] !== undefined,
             })}
           </Words>
-          <ExactMeasures {...byWay} lengths={basis.lengths} />
-          {copies > 1 ? <Words>{pairText(byWay.simulation.measures.height!, fine)}</Words> : null}
-          <SwitchRow
-            label="One of the worst in twenty, over the drawing"
-            value={ghost !== null}
-            onChange={(on) => show(on ? byWay : null)}
-          />
+          <ExactMeasures {...byWay} along={along} lengths={basis.lengths} />
+          {copies > 1 && height ? <Words>{pairText(height, along, fine)}</Words> : null}
+          {onGhost ? (
+            <SwitchRow
+              label="One of the worst in twenty, over the drawing"
+              value={ghost !== null}
+              onChange={(on) => show(on ? byWay : null)}
+            />
+          ) : null}
         </>
       ) : null}
     </View>

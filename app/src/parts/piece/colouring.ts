@@ -56,7 +56,13 @@ export function colourTitle(part: PiecePart, colour: number, basis: Material): s
 
 /** Colours laid over layers: `sizeAt` says of which size the balloon of a colour in a layer is. */
 export function coloured(
-  { count, colours, pattern, painted, topper }: LayeredDesign,
+  {
+    count,
+    colours,
+    pattern,
+    painted,
+    topper,
+  }: Pick<LayeredDesign, 'count' | 'colours' | 'pattern' | 'painted' | 'topper'>,
   { stack, layers }: { stack: Stack; layers: number },
   basis: Material,
   sizeAt: (layer: number, colour: number) => SizeAsked,

@@ -4,6 +4,7 @@ import type { Material } from './material';
 import type { PieceSize } from './sizes';
 import { viewTaper } from './viewTaper';
 import { viewColumn } from './viewColumn';
+import { viewBow, viewRope } from './viewRope';
 import { viewClosed, viewRing } from './viewClosed';
 import { viewChain, viewCurtain, viewSwag } from './viewHanging';
 
@@ -22,6 +23,10 @@ function viewIn(
       return viewColumn(design, material);
     case 'taper':
       return viewTaper(design, material);
+    case 'rope':
+      return viewRope(design, material);
+    case 'bow':
+      return viewBow(design, material);
     case 'chain':
       return viewChain(design, material);
     case 'swag':

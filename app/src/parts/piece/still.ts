@@ -7,6 +7,7 @@ import { nearerHalf, projected } from './projected';
 import { viewTaper } from './viewTaper';
 import { viewColumn } from './viewColumn';
 import { partOf, viewClosed, viewRing } from './viewClosed';
+import { viewBow, viewRope } from './viewRope';
 import { lowestOf, viewChain, viewCurtain, viewSwag, type Hanging } from './viewHanging';
 
 /** A balloon as it is seen, mm: x to the right, y downwards. */
@@ -34,6 +35,13 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
       return view.ok
         ? { balls: seen(view.value.balloons, ({ colourHex }) => colourHex), handle: null, footMm: design.standMm }
         : null;
+    }
+    case 'rope':
+    case 'bow': {
+      const view = design.form === 'rope' ? viewRope(design, material) : viewBow(design, material);
+      if (!view.ok) return null;
+      const balls = seen(view.value.balloons, ({ colourHex }) => colourHex);
+      return { balls, handle: null, footMm: 'lowMm' in view.value ? Math.max(0, view.value.lowMm) : 0 };
     }
     case 'chain':
       return hanging(viewChain(design, material));

@@ -1,4 +1,4 @@
-import type { ChainRecord, ModelRecord, PieceDesign, StackRecord, Studio } from '@leggero/contract';
+import type { ChainRecord, ModelRecord, PieceDesign, PieceForm, StackRecord, Studio } from '@leggero/contract';
 import type { OwnNumber } from '@leggero/core';
 import { useEffect } from 'react';
 import { create } from 'zustand';
@@ -91,7 +91,8 @@ function materialOf(
   };
 }
 
-const isLayered = ({ form }: PieceDesign) => form === 'column' || form === 'taper';
+const LAYERED: readonly PieceForm[] = ['column', 'taper', 'rope', 'bow'];
+const isLayered = ({ form }: PieceDesign) => LAYERED.includes(form);
 
 /** Has what is wanted drawn, some at a time, once; what was kept from the last visit is looked at first. */
 async function drawWanted(): Promise<void> {

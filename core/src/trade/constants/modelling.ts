@@ -34,6 +34,13 @@ export const modelling = {
     about: 'how far an empty modelling balloon is pulled while tying or wrapping',
     range: [1, 5],
   },
+  ropePull: {
+    title: 'Pull along a rope',
+    unit: 'of its own length',
+    origin: 'common practice',
+    about: 'how far an empty modelling balloon is pulled along a rope of duplets: one 260 carries sixty at 4 in',
+    range: [2, 9],
+  },
   knotMm: {
     title: 'Knot',
     unit: 'mm',

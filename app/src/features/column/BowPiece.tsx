@@ -1,0 +1,120 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
+import { ExactCard } from '@/parts/piece/ExactCard';
+import { PieceLayout } from '@/parts/piece/PieceLayout';
+import type { ShownPiece } from '@/parts/piece/shownPiece';
+import { TargetCard } from '@/parts/piece/TargetCard';
+import { usePiece } from '@/parts/piece/usePiece';
+import { viewBow, type BowDesign, type BowView } from '@/parts/piece/viewRope';
+import { Card } from '@/ui/Card';
+import { Steps } from '@/ui/Steps';
+import { Words } from '@/ui/Words';
+import { tiedListText } from '@/wording/building';
+import { bowProblemText, bowSteps, bowStepText, bowText } from '@/wording/rope';
+import { counted } from '@/wording/trade';
+
+import { ColourCards, namesOf } from './ColourCards';
+import { JoinerCard } from './JoinerCard';
+import { BowFields } from './RopeFields';
+import { RopePicture } from './RopePicture';
+
+/** A bow: two loops and two tails of one count, across a width or of a size, hung by its knot. */
+export function BowPiece(shown: ShownPiece<BowDesign>) {
+  const { piece, basis } = shown;
+  const { design, change, view, problem, wrong } = usePiece(shown, viewBow, bowProblemText);
+  const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
+  const { text, fine } = basis.lengths;
+  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
+  const nameOf = namesOf(design, basis);
+  const said = problem && !FIELDS.has(problem.field ?? '') ? bowProblemText(problem, text) : null;
+  return (
+    <PieceLayout
+      piece={piece}
+      subtitle={
+        view
+          ? `${counted(view.plan.loop + view.plan.tail, 'duplet')} a side, ${counted(balloonsIn(view), 'balloon')}`
+          : 'cannot be worked out'
+      }
+      first={
+        <>
+          {view ? (
+            <>
+              <RopePicture
+                label={pictureText(view, text)}
+                view={view}
+                joinerHex={design.joiner.colourHex}
+                basis={basis}
+                stepText={(step) => bowStepText(step, view.plan, (duplet) => view.map[duplet]!.map(nameOf))}
+                chosen={tapped?.key ?? null}
+                onTap={setTapped}
+              />
+              <View role="status">
+                <Words look="strong">{figuresText(view, text)}</Words>
+                <Words look="quiet">{bowText(view.plan, design.open, { text, fine })}</Words>
+              </View>
+              {view.lowMm < 0 ? (
+                <Words look="error" role="alert">
+                  {`Its tails reach ${text(-view.lowMm)} below the floor: hang it higher, or shorten them.`}
+                </Words>
+              ) : null}
+            </>
+          ) : null}
+          <BowFields design={design} basis={basis} wrong={wrong} change={change} />
+          {said ? (
+            <Words look="error" role="alert">
+              {said}
+            </Words>
+          ) : null}
+        </>
+      }
+      second={
+        <>
+          {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
+          <ColourCards
+            piece={piece}
+            design={design}
+            basis={basis}
+            view={view}
+            chosen={size?.key ?? null}
+            onChoose={setTapped}
+            wrong={wrong}
+            change={change}
+          >
+            {view ? (
+              <>
+                <JoinerCard part={design.joiner} joiner={view.joiner} each="Each side" basis={basis} change={change} />
+                <Card title="Building order">
+                  <Steps steps={bowSteps(view.plan, tiedListText(view.tying, nameOf), 'a joiner of its own')} />
+                </Card>
+                <ExactCard piece={loopsOf(view)} along="Length" copies={piece.copies} basis={basis} />
+              </>
+            ) : null}
+          </ColourCards>
+        </>
+      }
+    />
+  );
+}
+
+/** Both loops, which are to come out alike. */
+function loopsOf({ plan: { loop, widthMm } }: BowView) {
+  const layers = Array.from({ length: 2 * loop }, () => ({ count: 2, widthMm }));
+  return { layers, heldBy: 'pole', fixedMm: 0, twin: true } as const;
+}
+
+/** Fields that show their own problem. */
+const FIELDS = new Set(['acrossMm', 'loop', 'tail', 'widthMm', 'pattern.order', 'pattern.every']);
+
+/** "8 ft 4 in across: 35 duplets a side at 7½ in". */
+function figuresText({ plan: { acrossMm, loop, tail, widthMm } }: BowView, text: (mm: number) => string): string {
+  return `${text(acrossMm)} across: ${counted(loop + tail, 'duplet')} a side at ${text(widthMm)}`;
+}
+
+function pictureText({ plan: { acrossMm, loop, tail, widthMm } }: BowView, text: (mm: number) => string): string {
+  return (
+    `A bow ${text(acrossMm)} across: two loops of ${counted(loop, 'duplet')} of ${text(widthMm)}, ` +
+    `two tails of ${counted(tail, 'duplet')}`
+  );
+}

@@ -1,0 +1,44 @@
+import type { PiecePart } from '@leggero/contract';
+import type { RopeJoiner } from '@leggero/core/building';
+import { View } from 'react-native';
+
+import { BalloonPick } from '@/parts/BalloonPick';
+import type { PieceBasis } from '@/parts/piece/useBasis';
+import { Card } from '@/ui/Card';
+import { Words } from '@/ui/Words';
+import { strungText } from '@/wording/rope';
+
+interface JoinerCardProps {
+  part: PiecePart;
+  joiner: RopeJoiner;
+  /** What is strung on it: the rope, each side. */
+  each: string;
+  basis: PieceBasis;
+  change: (by: { joiner: PiecePart }) => void;
+}
+
+/** Which modelling balloon a rope is strung on, how many of it, and how far it is pulled. */
+export function JoinerCard({ part, joiner, each, basis: { longs, lengths }, change }: JoinerCardProps) {
+  const model = longs.find(({ id }) => id === part.modelId);
+  return (
+    <Card title="Strung on">
+      <View className="gap-3">
+        <BalloonPick
+          label="Modelling balloon"
+          none="A 260"
+          models={longs}
+          value={model}
+          onChange={(id) => {
+            const next = longs.find((long) => long.id === id);
+            change({
+              joiner: next
+                ? { modelId: next.id, colourHex: next.colourHex, finish: next.finish }
+                : { ...part, modelId: null },
+            });
+          }}
+        />
+        <Words>{strungText(joiner, { name: model ? model.line : '260', text: lengths.text, each })}</Words>
+      </View>
+    </Card>
+  );
+}

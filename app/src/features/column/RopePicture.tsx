@@ -1,0 +1,71 @@
+import type { PiecePart } from '@leggero/contract';
+import type { PieceSpread } from '@leggero/core/building';
+import type { SizeSpread } from '@leggero/core';
+import { useCallback, useMemo } from 'react';
+
+import { sizeOutline } from '@/parts/piece/sizeOutline';
+import { offScene } from '@/parts/piece/scenes';
+import { ropeScene } from '@/parts/piece/ropeScene';
+import type { Coloured } from '@/parts/piece/colouring';
+import type { PieceBasis } from '@/parts/piece/useBasis';
+import { useOutcomes } from '@/parts/piece/useOutcomes';
+import type { RopeBalloon } from '@/parts/piece/viewRope';
+import { BuiltPicture } from '@/parts/space/BuiltPicture';
+import type { Scene } from '@/parts/space/scene';
+import { heightFor, type Camera } from '@/parts/space/view';
+import { counted } from '@/wording/trade';
+
+interface RopePictureProps {
+  label: string;
+  view: Pick<Coloured, 'sizes'> & { balloons: RopeBalloon[] };
+  /** What it is strung on. */
+  joinerHex: string;
+  basis: PieceBasis;
+  /** The same laid anew where that can be told; else each balloon keeps its place. */
+  laidAnew?: ((spread: PieceSpread, seed: number) => RopeBalloon[]) | undefined;
+  /** Of the piece as it came out once: "it is 6 ft long". */
+  said?: ((scene: Scene) => string | null) | undefined;
+  stepText: (step: number) => string;
+  chosen: string | null;
+  onTap: (balloon: RopeBalloon) => void;
+}
+
+const MOST_PX = 460;
+const FIRST: Camera = { turn: 0.2, tilt: 0.07, zoom: 1, push: [0, 0] };
+const nothing = () => null;
+
+/** Duplets along a rope, in space beside a person: a tap asks for a balloon's target. */
+export function RopePicture(props: RopePictureProps) {
+  const { label, view, joinerHex, basis, laidAnew, said = nothing, stepText, chosen, onTap } = props;
+  const { models } = basis.knowledge;
+  const { unit } = basis.lengths;
+  const { balloons, sizes } = view;
+  const sceneOf = useCallback(
+    (placed: readonly RopeBalloon[]) => {
+      const parts = new Map<string, PiecePart>(sizes.map(({ key, part }) => [key, part]));
+      return ropeScene(placed, ({ key }) => parts.get(key)!, models, { joinerHex, unit });
+    },
+    [sizes, models, joinerHex, unit],
+  );
+  const scene = useMemo(() => sceneOf(balloons), [sceneOf, balloons]);
+  const made = useMemo(
+    () => (spread: SizeSpread, seed: number) =>
+      laidAnew ? sceneOf(laidAnew(spread, seed)) : offScene(scene, spread, seed),
+    [laidAnew, sceneOf, scene],
+  );
+  const outcomes = useOutcomes(made, said);
+  const outlineOf = useMemo(() => sizeOutline(chosen), [chosen]);
+  return (
+    <BuiltPicture
+      label={label}
+      height={(width) => heightFor(scene, FIRST.tilt, width, MOST_PX)}
+      scene={scene}
+      outcomes={outcomes}
+      first={FIRST}
+      stepText={stepText}
+      allText={(steps) => `All ${counted(steps, 'duplet')}`}
+      outlineOf={outlineOf}
+      onTap={(i) => onTap(balloons[i]!)}
+    />
+  );
+}

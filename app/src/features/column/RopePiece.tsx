@@ -1,0 +1,132 @@
+import type { HeldBy, PieceSpread } from '@leggero/core/building';
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+
+import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
+import { ExactCard } from '@/parts/piece/ExactCard';
+import { packingOf } from '@/parts/piece/material';
+import { PieceLayout } from '@/parts/piece/PieceLayout';
+import { unevenBalloons } from '@/parts/piece/scenes';
+import type { ShownPiece } from '@/parts/piece/shownPiece';
+import { TargetCard } from '@/parts/piece/TargetCard';
+import { usePiece } from '@/parts/piece/usePiece';
+import { viewRope, type RopeBalloon, type RopeDesign, type RopeView } from '@/parts/piece/viewRope';
+import { extentOf } from '@/parts/space/scene';
+import { Card } from '@/ui/Card';
+import { Steps } from '@/ui/Steps';
+import { Words } from '@/ui/Words';
+import { buildProblemText, tiedListText } from '@/wording/building';
+import { dupletStepText, ropeSteps, ropeText } from '@/wording/rope';
+import { counted } from '@/wording/trade';
+
+import { ColourCards, namesOf } from './ColourCards';
+import { JoinerCard } from './JoinerCard';
+import { RopeFields } from './RopeFields';
+import { RopePicture } from './RopePicture';
+
+/** A joiner holds duplets as a pole holds layers: each square to it. */
+const HELD: HeldBy = 'pole';
+
+/** A rope of crossed duplets: its length from their count or the other way round, in colours, on its joiner. */
+export function RopePiece(shown: ShownPiece<RopeDesign>) {
+  const { piece, basis } = shown;
+  const { design, change, view, problem, wrong } = usePiece(shown, viewRope, buildProblemText);
+  const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
+  const { text, fine } = basis.lengths;
+  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
+  const nameOf = namesOf(design, basis);
+  const laidAnew = useCallback(
+    (spread: PieceSpread, seed: number): RopeBalloon[] => {
+      if (!view) return [];
+      const how = { spread, seed, heldBy: HELD, packing: packingOf(basis).packing, trade: basis.knowledge.trade };
+      return unevenBalloons(view.balloons, view.plan.stack, how).map((balloon, i) => {
+        const angle = balloon.outwards ?? 0;
+        return { ...view.balloons[i]!, ...balloon, neck: [-Math.cos(angle), -Math.sin(angle), 0] };
+      });
+    },
+    [view, basis],
+  );
+  const said = problem && !FIELDS.has(problem.field ?? '') ? buildProblemText(problem, text) : null;
+  return (
+    <PieceLayout
+      piece={piece}
+      subtitle={
+        view
+          ? `${counted(view.plan.layers, 'duplet')}, ${counted(balloonsIn(view), 'balloon')}`
+          : 'cannot be worked out'
+      }
+      first={
+        <>
+          {view ? (
+            <>
+              <RopePicture
+                label={`A rope: ${figuresText(view, text)}`}
+                view={view}
+                joinerHex={design.joiner.colourHex}
+                basis={basis}
+                laidAnew={laidAnew}
+                said={(scene) => `it is ${text(extentOf(scene).highMm)} long`}
+                stepText={(step) =>
+                  dupletStepText({ at: step, of: view.plan.layers, colours: view.map[step]!.map(nameOf) })
+                }
+                chosen={tapped?.key ?? null}
+                onTap={setTapped}
+              />
+              <View role="status">
+                <Words look="strong">{figuresText(view, text)}</Words>
+                <Words look="quiet">{ropeText(view.plan, design.open, fine)}</Words>
+              </View>
+            </>
+          ) : null}
+          <RopeFields design={design} basis={basis} wrong={wrong} change={change} />
+          {said ? (
+            <Words look="error" role="alert">
+              {said}
+            </Words>
+          ) : null}
+        </>
+      }
+      second={
+        <>
+          {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
+          <ColourCards
+            piece={piece}
+            design={design}
+            basis={basis}
+            view={view}
+            chosen={size?.key ?? null}
+            onChoose={setTapped}
+            wrong={wrong}
+            change={change}
+          >
+            {view ? (
+              <>
+                <JoinerCard part={design.joiner} joiner={view.joiner} each="The rope" basis={basis} change={change} />
+                <Card title="Building order">
+                  <Steps steps={ropeSteps(view.plan.layers, tiedListText(view.tying, nameOf), 'the joiner')} />
+                </Card>
+                <ExactCard
+                  piece={{
+                    layers: view.plan.stack.layers.map(({ count, widthMm }) => ({ count, widthMm })),
+                    ...{ heldBy: HELD, fixedMm: 0 },
+                  }}
+                  along="Length"
+                  copies={piece.copies}
+                  basis={basis}
+                />
+              </>
+            ) : null}
+          </ColourCards>
+        </>
+      }
+    />
+  );
+}
+
+/** Fields that show their own problem. */
+const FIELDS = new Set(['heightMm', 'layers', 'widthMm', 'pattern.order', 'pattern.every']);
+
+/** "6 ft 1⅝ in long: 30 duplets at 4 in". */
+function figuresText({ plan: { heightMm, layers, widthMm } }: RopeView, text: (mm: number) => string): string {
+  return `${text(heightMm)} long: ${counted(layers, 'duplet')} at ${text(widthMm)}`;
+}
