@@ -66,7 +66,7 @@ export async function viewsOf({ get }: World): Promise<[name: string, address: s
     ['new event', '/builds/events/new'],
     ['an event', `/builds/events/${pieces.find(({ eventId }) => eventId !== null)!.eventId}`],
     ...pieces
-      .filter(({ design }) => ['column', 'bow', 'basket', 'curtain', 'ring'].includes(design.form))
+      .filter(({ design }) => ['column', 'hoop', 'bow', 'basket', 'curtain', 'ring'].includes(design.form))
       .map(({ id, name }): [string, string] => [name, `/builds/${id}`]),
     ['studio', '/studio'],
     ['the numbers of the trade', '/studio/numbers'],

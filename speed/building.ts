@@ -6,6 +6,7 @@ import {
   simulatePiece,
   solveBow,
   solveColumn,
+  solveHoop,
   tyingOf,
 } from '@leggero/core/building';
 
@@ -70,6 +71,24 @@ export function measureBow({ report, rounds }: Bench): void {
     ours: median(timesOf(work, rounds(ROUNDS))),
     yardstick: 'the time it may take',
     theirs: 10,
+    unit: 'ms',
+    most: 1,
+  });
+}
+
+/** A crescent scaled until it lands between two places of its hoop. */
+export function measureCrescent({ report, rounds }: Bench): void {
+  const steps = [8, 7, 6, 5].map((inches) => ({ widthMm: inch(inches), left: 3, right: 2 }));
+  const crescent = { atDeg: 180, centreMm: inch(9), steps, between: { fromDeg: 90, toDeg: 260 } };
+  const work = () => {
+    const made = solveHoop({ hoop: { hoopMm: inch(80), count: 4, crescents: [crescent] }, stepMm: inch(1 / 8) });
+    if (!made.ok || made.value.clusters.length !== 21) throw new Error('another crescent');
+  };
+  report({
+    what: 'a crescent of 21 clusters fitted along its hoop',
+    ours: median(timesOf(work, rounds(ROUNDS))),
+    yardstick: 'the time it may take',
+    theirs: 5,
     unit: 'ms',
     most: 1,
   });

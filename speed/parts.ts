@@ -1,5 +1,5 @@
 import type { Bench } from './bench';
-import { measureBow, measureColumn, measureSimulated, measureTaper } from './building';
+import { measureBow, measureColumn, measureCrescent, measureSimulated, measureTaper } from './building';
 import { measureDial } from './dial';
 import { measureFiles } from './files';
 import { measureBrackets, measureFits } from './fits';
@@ -28,6 +28,7 @@ export const PARTS: readonly Part[] = [
   { name: 'builds', measure: measureBuilds },
   { name: 'column', measure: measureColumn },
   { name: 'taper', measure: measureTaper },
+  { name: 'crescent', measure: measureCrescent },
   { name: 'bow', measure: measureBow },
   { name: 'simulated', measure: measureSimulated },
   { name: 'tiles', measure: measureTiles },

@@ -7,7 +7,7 @@ import userEvent from '@testing-library/user-event';
 
 import { PiecePage } from '@/chunks/PiecePage';
 import type { Material } from '@/parts/piece/material';
-import { ropeScene } from '@/parts/piece/ropeScene';
+import { joinerThrough, tiedScene } from '@/parts/piece/tiedScene';
 import { viewBow, viewRope } from '@/parts/piece/viewRope';
 import { lengthsOf } from '@/views/lengths';
 import { bowProblemText, bowStepText, bowText, ropeText, strungText } from '@/wording/rope';
@@ -89,7 +89,11 @@ describe('a rope', () => {
   it('has its necks tied in the middle, and the joiner through all of them', () => {
     const view = viewRope(ROPE, material);
     if (!view.ok) throw new Error(view.problem.code);
-    const scene = ropeScene(view.value.balloons, () => roe, [], { joinerHex: '#ffffff', unit: 'in' });
+    const scene = tiedScene(view.value.balloons, () => roe, [], {
+      holds: joinerThrough(view.value.balloons, '#ffffff'),
+      ceiling: null,
+      unit: 'in',
+    });
     for (const { at, neck } of scene.balloons)
       expect(
         [at[0] + (neck[0] * inch(4)) / 2, at[1] + (neck[1] * inch(4)) / 2].map((mm) =>
@@ -152,7 +156,11 @@ describe('a bow', () => {
     // Loops stand a third of their length over the knot, tails fall below it.
     expect((highMm - inch(84)) / plan.lobeMm).toBeGreaterThan(0.35);
     expect(inch(84) - lowMm).toBeGreaterThan(plan.tailMm * 0.8);
-    const scene = ropeScene(balloons, () => roe, [], { joinerHex: '#ffffff', unit: 'in' });
+    const scene = tiedScene(balloons, () => roe, [], {
+      holds: joinerThrough(balloons, '#ffffff'),
+      ceiling: null,
+      unit: 'in',
+    });
     expect(scene.tubes.length).toBeGreaterThanOrEqual(2);
     expect(bowStepText(24, plan, () => ['roe', 'roe'])).toBe('Right side. Duplet 25 of 35: 2 roe; close the loop here');
     expect(bowStepText(35, plan, () => ['roe', 'foam'])).toBe('Left side. Duplet 1 of 35: roe and foam');

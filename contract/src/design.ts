@@ -217,6 +217,37 @@ const bowDesignSchema = colouringSchema.extend({
   knotMm: buildMmSchema,
 });
 
+/** Crescents on one hoop, and sizes beside the largest in one. */
+export const MOST_CRESCENTS = 3;
+export const MOST_STEPS = 8;
+const clustersSchema = z.int().min(0).max(30);
+
+/** Clusters of falling size to both sides of a centre; degrees are clockwise from the top of the hoop. */
+const crescentSchema = z.object({
+  atDeg: z.number().min(0).max(360),
+  centreMm: partMmSchema,
+  steps: z.array(z.object({ widthMm: partMmSchema, left: clustersSchema, right: clustersSchema })).max(MOST_STEPS),
+  /** Where it begins and ends, its sizes scaled to land there; null where they are as they are. */
+  between: z.object({ fromDeg: z.number().min(0).max(360), toDeg: z.number().min(0).max(360) }).nullable(),
+});
+
+const hoopDesignSchema = colouringSchema.extend({
+  form: z.literal('hoop'),
+  /** Balloons in a cluster. */
+  count: z.int().min(2).max(6),
+  /** Across, from the middle of its tube to the middle of it. */
+  hoopMm: buildMmSchema,
+  /** Its lowest point above the floor: so high is its stand. */
+  standMm: z.number().min(0).max(5000),
+  crescents: z.array(crescentSchema).min(1).max(MOST_CRESCENTS),
+  /** mm between the sizes of a crescent that is to land somewhere. */
+  stepMm: z.number().positive().max(50),
+  /** Larger clusters around the foot of its stand. */
+  foot: z.object({ clusters: z.int().min(1).max(12), widthMm: partMmSchema }).nullable(),
+  /** What hangs inside on lines. */
+  sign: z.object({ wideMm: buildMmSchema, highMm: buildMmSchema }).nullable(),
+});
+
 /** What a piece is made to. Counts, sizes and places are worked out from it. */
 export const pieceDesignSchema = z.discriminatedUnion('form', [
   chainDesignSchema,
@@ -228,11 +259,23 @@ export const pieceDesignSchema = z.discriminatedUnion('form', [
   taperDesignSchema,
   ropeDesignSchema,
   bowDesignSchema,
+  hoopDesignSchema,
 ]);
 export type PieceDesign = z.infer<typeof pieceDesignSchema>;
 export type DesignOf<Form extends PieceDesign['form']> = Extract<PieceDesign, { form: Form }>;
 export type ClosedDesign = z.infer<typeof closedDesignSchema>;
 
 /** Every form that a piece may have. */
-export const PIECE_FORMS = ['column', 'taper', 'rope', 'bow', 'chain', 'swag', 'curtain', 'ring', ...FORMS] as const;
+export const PIECE_FORMS = [
+  'column',
+  'taper',
+  'hoop',
+  'rope',
+  'bow',
+  'chain',
+  'swag',
+  'curtain',
+  'ring',
+  ...FORMS,
+] as const;
 export type PieceForm = (typeof PIECE_FORMS)[number];

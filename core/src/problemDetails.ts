@@ -82,6 +82,9 @@ export interface ProblemDetails {
   'no-hold': { ring: number };
   'no-room': AtMost & { ring: number };
   'no-size': NearestCode;
+  'crescents-meet': { overMm: number };
+  'hoop-too-small': LeastMm & MostMm;
+  'sign-too-large': MostMm;
   'loop-too-small': AtLeast;
   'none-fits': LeastMm & MostMm & { diameterMm: number };
   'none-large-enough': { largestMm: number };

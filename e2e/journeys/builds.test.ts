@@ -134,6 +134,34 @@ describe('an event with its pieces, planned on a phone', () => {
     expect(visitor.complaints).toEqual([]);
   });
 
+  /** Common practice: crescents are written in strokes of whoever drew them up. */
+  it('has a hoop whose crescent is read in from strokes of another pump', async () => {
+    await visitor.tap('button', 'Back');
+    await visitor.tap('button', 'Draw up a piece');
+    await visitor.tap('radio', 'Hoop: Crescents around a hoop on a stand');
+    await visitor.type('Name', 'Porthole');
+    await visitor.tap('button', 'Draw it up');
+    await visitor.sees('Porthole');
+    await visitor.sees('Hoop · 25 clusters, 100 balloons');
+    // Strokes are widths of a balloon: of the first on the shelf.
+    await visitor.tap('button', 'Any balloon: change the colour 1');
+    await (await visitor.page.waitForSelector('[role="radio"][aria-label^="Tarn Satin 11"]'))!.tap();
+    await visitor.tap('button', 'Crescent 1 from strokes');
+    await visitor.tap('radio', 'Skiff hand pump');
+    await visitor.type('From the centre outwards, in strokes', '10, 8, 6, 4, 2');
+    await visitor.sees(/With Tarn Satin 11: [^.]+\./);
+    await visitor.tap('button', 'Use these sizes');
+    await visitor.sees(/\d (s|strokes) with your own/);
+    const { design } = await kept('piece', ({ name, design: its }) => {
+      return name === 'Porthole' && its.form === 'hoop' && its.crescents[0]!.centreMm !== 9 * 25.4;
+    });
+    if (design.form !== 'hoop') throw new Error('no hoop');
+    const [{ centreMm, steps }] = design.crescents as [(typeof design.crescents)[number]];
+    // Width grows about as the cube root of the strokes.
+    expect(Math.abs(centreMm / steps[3]!.widthMm / Math.cbrt(5) - 1)).toBeLessThan(0.12);
+    expect(visitor.complaints).toEqual([]);
+  });
+
   it('has a bow whose loops come from one count, by eye', async () => {
     await visitor.tap('button', 'Back');
     await visitor.tap('button', 'Draw up a piece');

@@ -1,11 +1,12 @@
 import { BowPiece } from '@/features/column/BowPiece';
 import { ColumnPiece } from '@/features/column/ColumnPiece';
+import { HoopPiece } from '@/features/column/HoopPiece';
 import { RopePiece } from '@/features/column/RopePiece';
 import { TaperPiece } from '@/features/column/TaperPiece';
 import { LinkedPiece } from '@/features/linking/LinkedPiece';
 import { WithPiece } from '@/parts/piece/WithPiece';
 
-/** A piece by what it is: a column, a taper, a rope, a bow, or linking work. */
+/** A piece by what it is: a column, a taper, a hoop, a rope, a bow, or linking work. */
 export function PiecePage({ pieceId }: { pieceId: string }) {
   return (
     <WithPiece pieceId={pieceId}>
@@ -13,6 +14,7 @@ export function PiecePage({ pieceId }: { pieceId: string }) {
         const { design } = piece;
         if (design.form === 'column') return <ColumnPiece {...{ piece, design, basis }} />;
         if (design.form === 'taper') return <TaperPiece {...{ piece, design, basis }} />;
+        if (design.form === 'hoop') return <HoopPiece {...{ piece, design, basis }} />;
         if (design.form === 'rope') return <RopePiece {...{ piece, design, basis }} />;
         if (design.form === 'bow') return <BowPiece {...{ piece, design, basis }} />;
         return <LinkedPiece {...{ piece, design, basis }} />;

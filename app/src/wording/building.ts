@@ -44,10 +44,14 @@ export function layerStepText({
   width: string;
 }): string {
   if (!colours) return `On top, ${width}`;
+  return `Layer ${layer + 1} of ${layers}, ${width}: ${coloursText(colours)}`;
+}
+
+/** "2 kelp, 2 foam". */
+export function coloursText(names: readonly string[]): string {
   const counts = new Map<string, number>();
-  for (const name of colours) counts.set(name, (counts.get(name) ?? 0) + 1);
-  const tied = [...counts].map(([name, count]) => `${count} ${name}`).join(', ');
-  return `Layer ${layer + 1} of ${layers}, ${width}: ${tied}`;
+  for (const name of names) counts.set(name, (counts.get(name) ?? 0) + 1);
+  return [...counts].map(([name, count]) => `${count} ${name}`).join(', ');
 }
 
 /** How balloons come out here, and how a piece of such balloons is once ("it stands 6 ft"); null where nothing is to be said. */

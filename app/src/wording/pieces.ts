@@ -4,6 +4,7 @@ import type { PieceForm, PieceRecord } from '@leggero/contract';
 export const FORM_WORDS: Record<PieceForm, { title: string; note: string }> = {
   column: { title: 'Column', note: 'Layers around a pole, in colours' },
   taper: { title: 'Taper', note: 'Layers that follow a silhouette' },
+  hoop: { title: 'Hoop', note: 'Crescents around a hoop on a stand' },
   rope: { title: 'Rope', note: 'Crossed duplets on a joiner' },
   bow: { title: 'Bow', note: 'Two loops and tails of rope' },
   chain: { title: 'Chain', note: 'Neck to tail, to a length' },

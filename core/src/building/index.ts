@@ -4,6 +4,7 @@ export * from './colourMap';
 export * from './column';
 export * from './contact';
 export * from './fitTaper';
+export * from './hoop';
 export * from './howExact';
 export * from './kinds';
 export * from './layer';

@@ -3,3 +3,4 @@ export * from './joiner';
 export * from './length';
 export * from './pole';
 export * from './shapes';
+export * from './wrapFilled';

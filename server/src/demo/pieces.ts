@@ -160,6 +160,36 @@ export async function fillPieces(fill: Fill): Promise<void> {
       },
     ],
     [
+      'Hoop at the entrance',
+      {
+        form: 'hoop',
+        ...{ count: 4, hoopMm: inch(66), standMm: inch(10), stepMm: inch(1 / 4) },
+        crescents: [
+          {
+            ...{ atDeg: 195, centreMm: inch(9.25), between: null },
+            steps: [
+              { widthMm: inch(8.5), left: 2, right: 2 },
+              { widthMm: inch(7.75), left: 2, right: 2 },
+              { widthMm: inch(6.75), left: 2, right: 2 },
+              { widthMm: inch(5.5), left: 2, right: 1 },
+            ],
+          },
+          {
+            ...{ atDeg: 15, centreMm: inch(7.75), between: null },
+            steps: [
+              { widthMm: inch(6.75), left: 1, right: 1 },
+              { widthMm: inch(5.5), left: 1, right: 1 },
+            ],
+          },
+        ],
+        foot: { clusters: 2, widthMm: inch(10) },
+        sign: { wideMm: inch(22), highMm: inch(14) },
+        colours: [tide, WHITE],
+        pattern: { kind: 'spiral', order: [0, 0, 0, 1], to: 'right', every: 4 },
+        painted: [],
+      },
+    ],
+    [
       'Rope of roe',
       {
         form: 'rope',

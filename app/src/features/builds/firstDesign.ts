@@ -32,6 +32,8 @@ export function firstDesign(
       return firstColumn({ part, other, nominalMm, stepMm, trade });
     case 'taper':
       return firstTaper({ part, other });
+    case 'hoop':
+      return firstHoop({ part, other });
     case 'rope':
     case 'bow':
       return firstRope(form, { part, other, nominalMm, stepMm });
@@ -88,6 +90,29 @@ export function firstDesign(
         handle: null,
       };
   }
+}
+
+/** Sizes of a crescent by strokes 5, 4, 3, 2 and 1 of a usual pump, of balloons up to 9 in (common practice). */
+const CRESCENT_IN = [9, 8.25, 7.5, 6.5, 5] as const;
+
+/** A large crescent below and a smaller one opposite, the large one uneven by a cluster (common practice). */
+function firstHoop({ part, other = FOAM }: { part: PiecePart; other?: PiecePart | undefined }): PieceDesign {
+  const [centre, ...rest] = CRESCENT_IN.map(inches);
+  const steps = (counts: readonly (readonly [number, number])[]) =>
+    counts.map(([left, right], i) => ({ widthMm: rest[i]!, left, right }));
+  const two = [2, 2] as const;
+  const one = [1, 1] as const;
+  return {
+    form: 'hoop',
+    ...{ count: 4, hoopMm: inches(72), standMm: inches(6), stepMm: inches(1 / 4), foot: null, sign: null },
+    crescents: [
+      { atDeg: 180, centreMm: centre!, steps: steps([two, two, two, [2, 1]]), between: null },
+      { atDeg: 0, centreMm: centre!, steps: steps([one, one, one, one]), between: null },
+    ],
+    colours: [part, other],
+    pattern: { kind: 'spiral', order: [0, 0, 1, 1], to: 'right', every: 4 },
+    painted: [],
+  };
 }
 
 /** A second colour where the shelf has none: foam. */

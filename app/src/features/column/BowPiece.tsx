@@ -1,13 +1,14 @@
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 
 import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
 import { ExactCard } from '@/parts/piece/ExactCard';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
+import { joinerThrough } from '@/parts/piece/tiedScene';
 import { TargetCard } from '@/parts/piece/TargetCard';
 import { usePiece } from '@/parts/piece/usePiece';
-import { viewBow, type BowDesign, type BowView } from '@/parts/piece/viewRope';
+import { viewBow, type BowDesign, type BowView, type RopeBalloon } from '@/parts/piece/viewRope';
 import { Card } from '@/ui/Card';
 import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';
@@ -18,7 +19,7 @@ import { counted } from '@/wording/trade';
 import { ColourCards, namesOf } from './ColourCards';
 import { JoinerCard } from './JoinerCard';
 import { BowFields } from './RopeFields';
-import { RopePicture } from './RopePicture';
+import { TiedPicture } from './TiedPicture';
 
 /** A bow: two loops and two tails of one count, across a width or of a size, hung by its knot. */
 export function BowPiece(shown: ShownPiece<BowDesign>) {
@@ -28,6 +29,8 @@ export function BowPiece(shown: ShownPiece<BowDesign>) {
   const { text, fine } = basis.lengths;
   const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   const nameOf = namesOf(design, basis);
+  const { colourHex } = design.joiner;
+  const holdsOf = useCallback((placed: readonly RopeBalloon[]) => joinerThrough(placed, colourHex), [colourHex]);
   const said = problem && !FIELDS.has(problem.field ?? '') ? bowProblemText(problem, text) : null;
   return (
     <PieceLayout
@@ -41,10 +44,11 @@ export function BowPiece(shown: ShownPiece<BowDesign>) {
         <>
           {view ? (
             <>
-              <RopePicture
+              <TiedPicture
                 label={pictureText(view, text)}
                 view={view}
-                joinerHex={design.joiner.colourHex}
+                holdsOf={holdsOf}
+                each="duplet"
                 basis={basis}
                 stepText={(step) => bowStepText(step, view.plan, (duplet) => view.map[duplet]!.map(nameOf))}
                 chosen={tapped?.key ?? null}

@@ -8,6 +8,7 @@ import { packingOf } from '@/parts/piece/material';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import { unevenBalloons } from '@/parts/piece/scenes';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
+import { joinerThrough } from '@/parts/piece/tiedScene';
 import { TargetCard } from '@/parts/piece/TargetCard';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewRope, type RopeBalloon, type RopeDesign, type RopeView } from '@/parts/piece/viewRope';
@@ -22,7 +23,7 @@ import { counted } from '@/wording/trade';
 import { ColourCards, namesOf } from './ColourCards';
 import { JoinerCard } from './JoinerCard';
 import { RopeFields } from './RopeFields';
-import { RopePicture } from './RopePicture';
+import { TiedPicture } from './TiedPicture';
 
 /** A joiner holds duplets as a pole holds layers: each square to it. */
 const HELD: HeldBy = 'pole';
@@ -35,6 +36,8 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
   const { text, fine } = basis.lengths;
   const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   const nameOf = namesOf(design, basis);
+  const { colourHex } = design.joiner;
+  const holdsOf = useCallback((placed: readonly RopeBalloon[]) => joinerThrough(placed, colourHex), [colourHex]);
   const laidAnew = useCallback(
     (spread: PieceSpread, seed: number): RopeBalloon[] => {
       if (!view) return [];
@@ -59,10 +62,11 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
         <>
           {view ? (
             <>
-              <RopePicture
+              <TiedPicture
                 label={`A rope: ${figuresText(view, text)}`}
                 view={view}
-                joinerHex={design.joiner.colourHex}
+                holdsOf={holdsOf}
+                each="duplet"
                 basis={basis}
                 laidAnew={laidAnew}
                 said={(scene) => `it is ${text(extentOf(scene).highMm)} long`}

@@ -1,12 +1,13 @@
 import type { PumpRecord, ShelfModel } from '@leggero/contract';
-import { translateDose, type DoseCurve } from '@leggero/core';
+import { translateDose } from '@leggero/core';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useKnowledge } from '@/data/knowledge';
 import type { Knowledge } from '@/views/knowledge';
-import { estimateWith, modelName } from '@/views/modelView';
+import { modelName } from '@/views/modelView';
+import { curveWith, MOST_DOSES, readDoses } from '@/views/recipe';
 import { BalloonChoice } from '@/parts/BalloonChoice';
 import { Field, Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
@@ -19,7 +20,6 @@ import { doseUnit } from '@/wording/trade';
 import { RecipePicture, type RecipeStep } from './RecipePicture';
 
 const FIRST_RECIPE = '5, 4, 3, 2, 1';
-const MOST_STEPS = 12;
 
 /** A recipe written for one inflator becomes widths, and another inflator's doses. */
 export function TranslatePage() {
@@ -53,7 +53,7 @@ export function TranslatePage() {
           value={typed}
           onChangeText={setTyped}
           error={
-            doses ? undefined : `Write up to ${MOST_STEPS} doses above 0 with commas between them, such as 5, 4, 3½, 2.`
+            doses ? undefined : `Write up to ${MOST_DOSES} doses above 0 with commas between them, such as 5, 4, 3½, 2.`
           }
         />
         {steps ? (
@@ -98,21 +98,6 @@ function choose({ models, pumps }: Knowledge, modelId?: string, from?: string, t
   const source = pumps.find(({ id }) => id === from) ?? used ?? pumps[0];
   const target = pumps.find(({ id }) => id === to) ?? pumps.find(({ id }) => id !== source?.id) ?? source;
   return model && source && target ? { model, source, target } : null;
-}
-
-/** Doses as people write them; null when one cannot be read. */
-function readDoses(text: string): number[] | null {
-  const parts = text.split(/[,;]\s*|\s+/).filter(Boolean);
-  const doses = parts.map((part) => Number(part.replace('½', '.5').replace('¼', '.25').replace('¾', '.75')));
-  const usable = doses.length > 0 && doses.length <= MOST_STEPS && doses.every((dose) => dose > 0 && dose <= 200);
-  return usable ? doses : null;
-}
-
-/** The balloon's curve with an inflator: its own calibration with it, or an estimate. */
-function curveWith(knowledge: Knowledge, model: ShelfModel, pump: PumpRecord): DoseCurve | null {
-  const own = model.calibrations.find(({ pumpId }) => pumpId === pump.id);
-  const fit = own && knowledge.shelf.outcomes.get(own.id)?.fit;
-  return fit ?? estimateWith(model, pump, knowledge);
 }
 
 function curvesOf(

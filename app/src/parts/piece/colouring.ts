@@ -1,13 +1,11 @@
 import type { DesignOf, PiecePart } from '@leggero/contract';
 import { MM_PER_INCH, workToleranceMm, type Result } from '@leggero/core';
 import {
-  balloonsOf,
   colourMap,
   noticesOf,
   tyingOf,
   type ColourMapProblemCode,
   type MapNotice,
-  type Stack,
   type StackedBalloon,
   type TyingPlan,
 } from '@leggero/core/building';
@@ -54,7 +52,7 @@ export function colourTitle(part: PiecePart, colour: number, basis: Material): s
   return name === undefined ? layerTitle(`colour-${colour + 1}`, 'column') : name[0]!.toUpperCase() + name.slice(1);
 }
 
-/** Colours laid over layers: `sizeAt` says of which size the balloon of a colour in a layer is. */
+/** Colours laid over the balloons of layers: `sizeAt` says of which size the balloon of a colour in a layer is. */
 export function coloured(
   {
     count,
@@ -63,7 +61,7 @@ export function coloured(
     painted,
     topper,
   }: Pick<LayeredDesign, 'count' | 'colours' | 'pattern' | 'painted' | 'topper'>,
-  { stack, layers }: { stack: Stack; layers: number },
+  { balloons: placed, layers }: { balloons: readonly StackedBalloon[]; layers: number },
   basis: Material,
   sizeAt: (layer: number, colour: number) => SizeAsked,
 ): Result<Coloured, ColourMapProblemCode> {
@@ -83,7 +81,7 @@ export function coloured(
     }
     return key;
   };
-  const balloons = balloonsOf(stack).map((balloon): ColumnBalloon => {
+  const balloons = placed.map((balloon): ColumnBalloon => {
     const colour = map[balloon.layer]?.[balloon.place];
     if (colour !== undefined)
       return { ...balloon, colourHex: colours[colour]!.colourHex, key: one(sizeAt(balloon.layer, colour)) };

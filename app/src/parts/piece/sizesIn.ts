@@ -4,6 +4,7 @@ import type { Material } from './material';
 import type { PieceSize } from './sizes';
 import { viewTaper } from './viewTaper';
 import { viewColumn } from './viewColumn';
+import { viewHoop } from './viewHoop';
 import { viewBow, viewRope } from './viewRope';
 import { viewClosed, viewRing } from './viewClosed';
 import { viewChain, viewCurtain, viewSwag } from './viewHanging';
@@ -27,6 +28,8 @@ function viewIn(
       return viewRope(design, material);
     case 'bow':
       return viewBow(design, material);
+    case 'hoop':
+      return viewHoop(design, material);
     case 'chain':
       return viewChain(design, material);
     case 'swag':

@@ -7,6 +7,8 @@ import { nearerHalf, projected } from './projected';
 import { viewTaper } from './viewTaper';
 import { viewColumn } from './viewColumn';
 import { partOf, viewClosed, viewRing } from './viewClosed';
+import { STEEL_HEX } from './holds';
+import { hoopLine, HOOP_TUBE_MM, viewHoop } from './viewHoop';
 import { viewBow, viewRope } from './viewRope';
 import { lowestOf, viewChain, viewCurtain, viewSwag, type Hanging } from './viewHanging';
 
@@ -42,6 +44,13 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
       if (!view.ok) return null;
       const balls = seen(view.value.balloons, ({ colourHex }) => colourHex);
       return { balls, handle: null, footMm: 'lowMm' in view.value ? Math.max(0, view.value.lowMm) : 0 };
+    }
+    case 'hoop': {
+      const view = viewHoop(design, material);
+      if (!view.ok) return null;
+      const balls = seen(view.value.balloons, ({ colourHex }) => colourHex);
+      const line = hoopLine(design).map(projected);
+      return { balls, handle: { line, near: [], widthMm: HOOP_TUBE_MM, hex: STEEL_HEX }, footMm: 0 };
     }
     case 'chain':
       return hanging(viewChain(design, material));

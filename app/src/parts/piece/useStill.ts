@@ -74,12 +74,12 @@ function materialOf(
   },
 ): PlainMaterial {
   const named = new Set([...JSON.stringify(design).matchAll(NAMED)].map(([, id]) => id));
-  // A taper looks for each of its sizes among all that the shelf has of its colours.
+  const chooses = CHOOSING.includes(design.form);
   const own = models
-    .filter(({ id, kind }) => named.has(id) || (design.form === 'taper' && kind === 'round'))
+    .filter(({ id, kind }) => named.has(id) || (chooses && kind === 'round'))
     .map(({ id, nominalMm, lengthMm, kind, finish, colourName, outerId }) => {
       const sold = { id, nominalMm, lengthMm, kind };
-      return design.form === 'taper' ? { ...sold, finish, colourName, outerId } : sold;
+      return chooses ? { ...sold, finish, colourName, outerId } : sold;
     });
   return {
     knowledge: { models: own.filter(({ kind }) => kind !== 'modelling') },
@@ -91,7 +91,9 @@ function materialOf(
   };
 }
 
-const LAYERED: readonly PieceForm[] = ['column', 'taper', 'rope', 'bow'];
+const LAYERED: readonly PieceForm[] = ['column', 'taper', 'hoop', 'rope', 'bow'];
+/** Those that look for each of their sizes among all that the shelf has of their colours. */
+const CHOOSING: readonly PieceForm[] = ['taper', 'hoop'];
 const isLayered = ({ form }: PieceDesign) => LAYERED.includes(form);
 
 /** Has what is wanted drawn, some at a time, once; what was kept from the last visit is looked at first. */

@@ -1,6 +1,7 @@
 import type { DesignOf } from '@leggero/contract';
 import { usefulWidths, type Problem } from '@leggero/core';
 import {
+  balloonsOf,
   solveColumn,
   type ColourMapProblemCode,
   type ColumnPlan,
@@ -34,7 +35,7 @@ export function viewColumn(
   });
   if (!made.ok) return made;
   const plan = made.value;
-  const found = coloured(design, plan, basis, (_, colour) => ({
+  const found = coloured(design, { balloons: balloonsOf(plan.stack), layers: plan.layers }, basis, (_, colour) => ({
     key: `colour-${colour + 1}`,
     title: colourTitle(colours[colour]!, colour, basis),
     part: colours[colour]!,

@@ -1,6 +1,7 @@
 import type { DesignOf } from '@leggero/contract';
 import { MM_PER_INCH, usefulWidths, type Problem } from '@leggero/core';
 import {
+  balloonsOf,
   bowBalloons,
   ropeJoiner,
   solveBow,
@@ -120,7 +121,7 @@ function onRope(design: RopeDesign | BowDesign, layers: number, widthMm: number,
   });
   if (!stacked.ok) return stacked;
   const { colours } = design;
-  return coloured({ ...design, topper: null }, { stack: stacked.value, layers }, basis, (_, colour) => ({
+  return coloured({ ...design, topper: null }, { balloons: balloonsOf(stacked.value), layers }, basis, (_, colour) => ({
     key: `colour-${colour + 1}`,
     title: colourTitle(colours[colour]!, colour, basis),
     part: colours[colour]!,

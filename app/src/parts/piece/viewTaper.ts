@@ -1,6 +1,7 @@
 import type { DesignOf, PiecePart } from '@leggero/contract';
 import { chooseNominal, MM_PER_INCH, usefulWidths, type Problem } from '@leggero/core';
 import {
+  balloonsOf,
   fitTaper,
   stackLayers,
   type ColourMapProblemCode,
@@ -55,25 +56,10 @@ export function viewTaper(
   const stacked = stackLayers({ layers: [...widthsMm.map((widthMm) => ({ count, widthMm })), ...top], packing, trade });
   if (!stacked.ok) return { ok: false, problem: { ...stacked.problem, field: 'topper' } as typeof stacked.problem };
   const stack = stacked.value;
-  const chosen = (colour: number, widthMm: number) => {
-    const found = chooseNominal({
-      widthMm,
-      daysStanding: basis.studio.daysStanding ?? 0,
-      models: shelves[colour]!,
-      trade,
-    });
-    return found.ok ? found.value.suited[0]?.model : undefined;
-  };
-  const found = coloured(design, { stack, layers: widthsMm.length }, basis, (layer, colour) => {
-    const [part, widthMm] = [colours[colour]!, widthsMm[layer]!];
-    const model = chosen(colour, widthMm);
-    return {
-      key: `layer-${widthMm.toFixed(2)}-${colour + 1}`,
-      title: colourTitle(part, colour, basis),
-      part: part.modelId === null || !model ? part : { ...part, modelId: model.id },
-      widthMm,
-    };
-  });
+  const chosen = modelFor(shelves, basis);
+  const found = coloured(design, { balloons: balloonsOf(stack), layers: widthsMm.length }, basis, (layer, colour) =>
+    sizeOf({ part: colours[colour]!, colour, widthMm: widthsMm[layer]! }, chosen, basis),
+  );
   if (!found.ok) return found;
   return {
     ok: true,
@@ -91,10 +77,34 @@ export function viewTaper(
   };
 }
 
-type Sold = Material['knowledge']['models'][number];
+export type Sold = Material['knowledge']['models'][number];
+
+/** From which of a colour's sizes a width is made: the smallest that suits; undefined where none does. */
+export const modelFor =
+  (shelves: readonly Sold[][], { studio, knowledge }: Material) =>
+  (colour: number, widthMm: number): Sold | undefined => {
+    const daysStanding = studio.daysStanding ?? 0;
+    const found = chooseNominal({ widthMm, daysStanding, models: shelves[colour]!, trade: knowledge.trade });
+    return found.ok ? found.value.suited[0]?.model : undefined;
+  };
+
+/** One width of one colour as a size of a piece. */
+export function sizeOf(
+  { part, colour, widthMm }: { part: PiecePart; colour: number; widthMm: number },
+  chosen: ReturnType<typeof modelFor>,
+  basis: Material,
+) {
+  const model = chosen(colour, widthMm);
+  return {
+    key: `layer-${widthMm.toFixed(2)}-${colour + 1}`,
+    title: colourTitle(part, colour, basis),
+    part: part.modelId === null || !model ? part : { ...part, modelId: model.id },
+    widthMm,
+  };
+}
 
 /** The sizes that a colour is there in: of its own name and finish; of any name, where no balloon is chosen. */
-function sizesOf(part: PiecePart, { knowledge }: Pick<Material, 'knowledge'>): Sold[] {
+export function sizesOf(part: PiecePart, { knowledge }: Pick<Material, 'knowledge'>): Sold[] {
   const model = modelOf(part, { knowledge });
   const round = knowledge.models.filter(({ kind = 'round', outerId = null }) => kind === 'round' && outerId === null);
   const ofFinish = round.filter(({ finish }) => finish === (model?.finish ?? part.finish));

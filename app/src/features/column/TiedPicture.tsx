@@ -5,27 +5,30 @@ import { useCallback, useMemo } from 'react';
 
 import { sizeOutline } from '@/parts/piece/sizeOutline';
 import { offScene } from '@/parts/piece/scenes';
-import { ropeScene } from '@/parts/piece/ropeScene';
+import { tiedScene, type Holds } from '@/parts/piece/tiedScene';
 import type { Coloured } from '@/parts/piece/colouring';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { useOutcomes } from '@/parts/piece/useOutcomes';
 import type { RopeBalloon } from '@/parts/piece/viewRope';
 import { BuiltPicture } from '@/parts/space/BuiltPicture';
-import type { Scene } from '@/parts/space/scene';
+import type { Scene, SceneRoom } from '@/parts/space/scene';
 import { heightFor, type Camera } from '@/parts/space/view';
 import { counted } from '@/wording/trade';
 
-interface RopePictureProps {
+interface TiedPictureProps {
   label: string;
   view: Pick<Coloured, 'sizes'> & { balloons: RopeBalloon[] };
-  /** What it is strung on. */
-  joinerHex: string;
+  /** What holds balloons that lie so. */
+  holdsOf: (balloons: readonly RopeBalloon[]) => Holds;
+  ceiling?: SceneRoom['ceiling'] | undefined;
   basis: PieceBasis;
   /** The same laid anew where that can be told; else each balloon keeps its place. */
   laidAnew?: ((spread: PieceSpread, seed: number) => RopeBalloon[]) | undefined;
   /** Of the piece as it came out once: "it is 6 ft long". */
   said?: ((scene: Scene) => string | null) | undefined;
   stepText: (step: number) => string;
+  /** What is put on with a step: a duplet, a cluster. */
+  each: string;
   chosen: string | null;
   onTap: (balloon: RopeBalloon) => void;
 }
@@ -34,18 +37,30 @@ const MOST_PX = 460;
 const FIRST: Camera = { turn: 0.2, tilt: 0.07, zoom: 1, push: [0, 0] };
 const nothing = () => null;
 
-/** Duplets along a rope, in space beside a person: a tap asks for a balloon's target. */
-export function RopePicture(props: RopePictureProps) {
-  const { label, view, joinerHex, basis, laidAnew, said = nothing, stepText, chosen, onTap } = props;
+/** Balloons that are tied along something, in space beside a person: a tap asks for a balloon's target. */
+export function TiedPicture(props: TiedPictureProps) {
+  const {
+    label,
+    view,
+    holdsOf,
+    ceiling = null,
+    basis,
+    laidAnew,
+    said = nothing,
+    stepText,
+    each,
+    chosen,
+    onTap,
+  } = props;
   const { models } = basis.knowledge;
   const { unit } = basis.lengths;
   const { balloons, sizes } = view;
   const sceneOf = useCallback(
     (placed: readonly RopeBalloon[]) => {
       const parts = new Map<string, PiecePart>(sizes.map(({ key, part }) => [key, part]));
-      return ropeScene(placed, ({ key }) => parts.get(key)!, models, { joinerHex, unit });
+      return tiedScene(placed, ({ key }) => parts.get(key)!, models, { holds: holdsOf(placed), ceiling, unit });
     },
-    [sizes, models, joinerHex, unit],
+    [sizes, models, holdsOf, ceiling, unit],
   );
   const scene = useMemo(() => sceneOf(balloons), [sceneOf, balloons]);
   const made = useMemo(
@@ -63,7 +78,7 @@ export function RopePicture(props: RopePictureProps) {
       outcomes={outcomes}
       first={FIRST}
       stepText={stepText}
-      allText={(steps) => `All ${counted(steps, 'duplet')}`}
+      allText={(steps) => `All ${counted(steps, each)}`}
       outlineOf={outlineOf}
       onTap={(i) => onTap(balloons[i]!)}
     />

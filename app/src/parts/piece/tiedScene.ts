@@ -9,20 +9,27 @@ const JOINER_MM = 5;
 /** Duplets farther apart than so many widths are not beside each other on the rope. */
 const BESIDE = 1.5;
 
-/** A rope, or a bow of it, in space: its balloons with their necks to the joiner, and the joiner through them. */
-export function ropeScene(
+/** What balloons are tied to. */
+export type Holds = Pick<Scene, 'tubes' | 'discs'>;
+
+/** Balloons with their necks at what holds them, in space beside a person. */
+export function tiedScene(
   balloons: readonly RopeBalloon[],
   partOf: (balloon: RopeBalloon) => PiecePart,
   models: readonly ModelRecord[],
-  { joinerHex, unit }: { joinerHex: string; unit: SceneRoom['unit'] },
+  { holds, ...room }: { holds: Holds } & SceneRoom,
 ): Scene {
   const skins = skinsAmong(models);
   const placed = balloons.map((balloon): SceneBalloon => {
     const { key, step, xMm, yMm, zMm, widthMm, aspect, neck } = balloon;
     return { key, step, at: [xMm, yMm, zMm], widthMm, aspect, neck, ...skins(partOf(balloon)) };
   });
-  const tubes = linesThrough(balloons).map((line) => ({ line, widthMm: JOINER_MM, hex: joinerHex }));
-  return { balloons: placed, tubes, discs: [], outline: null, room: { ceiling: null, unit } };
+  return { balloons: placed, ...holds, outline: null, room };
+}
+
+/** A joiner through all duplets of a rope. */
+export function joinerThrough(balloons: readonly RopeBalloon[], hex: string): Holds {
+  return { tubes: linesThrough(balloons).map((line) => ({ line, widthMm: JOINER_MM, hex })), discs: [] };
 }
 
 /** Through the middles of the duplets that lie beside each other. */
