@@ -1,4 +1,6 @@
 import {
+  ARCH_OPEN,
+  ARCH_SHAPES,
   BOW_OPEN,
   COLUMN_OPEN,
   FINISHES,
@@ -248,6 +250,23 @@ const hoopDesignSchema = colouringSchema.extend({
   sign: z.object({ wideMm: buildMmSchema, highMm: buildMmSchema }).nullable(),
 });
 
+const archDesignSchema = colouringSchema.extend({
+  form: z.literal('arch'),
+  /** Balloons in a layer. */
+  count: z.int().min(2).max(6),
+  /** On a frame, or free between two bases. */
+  shape: z.enum(ARCH_SHAPES),
+  open: z.enum(ARCH_OPEN),
+  layers: z.int().min(1).max(MOST_LAYERS),
+  widthMm: partMmSchema,
+  /** From the middle of one foot to the middle of the other. */
+  spanMm: buildMmSchema,
+  /** To the middle of the arch at its top, from where it stands. */
+  highMm: buildMmSchema,
+  /** Plates and bases below its feet. */
+  standMm: z.number().min(0).max(5000),
+});
+
 /** What a piece is made to. Counts, sizes and places are worked out from it. */
 export const pieceDesignSchema = z.discriminatedUnion('form', [
   chainDesignSchema,
@@ -260,6 +279,7 @@ export const pieceDesignSchema = z.discriminatedUnion('form', [
   ropeDesignSchema,
   bowDesignSchema,
   hoopDesignSchema,
+  archDesignSchema,
 ]);
 export type PieceDesign = z.infer<typeof pieceDesignSchema>;
 export type DesignOf<Form extends PieceDesign['form']> = Extract<PieceDesign, { form: Form }>;
@@ -269,6 +289,7 @@ export type ClosedDesign = z.infer<typeof closedDesignSchema>;
 export const PIECE_FORMS = [
   'column',
   'taper',
+  'arch',
   'hoop',
   'rope',
   'bow',

@@ -82,6 +82,8 @@ export interface ProblemDetails {
   'no-hold': { ring: number };
   'no-room': AtMost & { ring: number };
   'no-size': NearestCode;
+  'bends-too-tight': LeastMm & { radiusMm: number };
+  'feet-too-wide': MostMm;
   'crescents-meet': { overMm: number };
   'hoop-too-small': LeastMm & MostMm;
   'sign-too-large': MostMm;

@@ -162,6 +162,29 @@ describe('an event with its pieces, planned on a phone', () => {
     expect(visitor.complaints).toEqual([]);
   });
 
+  it('has an arch, its layers counted along its curve, on a frame or free', async () => {
+    await visitor.tap('button', 'Back');
+    await visitor.tap('button', 'Draw up a piece');
+    await visitor.tap('radio', 'Arch: Layers on a frame, or free');
+    await visitor.type('Name', 'Lock gate');
+    await visitor.tap('button', 'Draw it up');
+    await visitor.sees('Lock gate');
+    await visitor.type('Feet apart', '10 ft');
+    await visitor.type('Height', '5 ft');
+    await visitor.type('Width of its balloons, inches', '10');
+    // Half a circle of 5 ft is 15 ft 8 in: 26 quads of 10 in, 7⅛ in apart.
+    await visitor.sees('Arch · 26 layers, 104 balloons');
+    await visitor.sees('One passes through');
+    await visitor.tap('radio', 'Free');
+    await visitor.tap('radio', 'Height');
+    await visitor.type('Layers', '10');
+    await visitor.sees('Its feet stand wider than its layers are long');
+    await visitor.type('Layers', '30');
+    await visitor.sees('Arch · 30 layers, 120 balloons');
+    await kept('piece', ({ name, design }) => name === 'Lock gate' && design.form === 'arch' && design.layers === 30);
+    expect(visitor.complaints).toEqual([]);
+  });
+
   it('has a bow whose loops come from one count, by eye', async () => {
     await visitor.tap('button', 'Back');
     await visitor.tap('button', 'Draw up a piece');

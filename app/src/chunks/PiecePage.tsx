@@ -1,3 +1,4 @@
+import { ArchPiece } from '@/features/column/ArchPiece';
 import { BowPiece } from '@/features/column/BowPiece';
 import { ColumnPiece } from '@/features/column/ColumnPiece';
 import { HoopPiece } from '@/features/column/HoopPiece';
@@ -6,7 +7,7 @@ import { TaperPiece } from '@/features/column/TaperPiece';
 import { LinkedPiece } from '@/features/linking/LinkedPiece';
 import { WithPiece } from '@/parts/piece/WithPiece';
 
-/** A piece by what it is: a column, a taper, a hoop, a rope, a bow, or linking work. */
+/** A piece by what it is: a column, a taper, an arch, a hoop, a rope, a bow, or linking work. */
 export function PiecePage({ pieceId }: { pieceId: string }) {
   return (
     <WithPiece pieceId={pieceId}>
@@ -14,6 +15,7 @@ export function PiecePage({ pieceId }: { pieceId: string }) {
         const { design } = piece;
         if (design.form === 'column') return <ColumnPiece {...{ piece, design, basis }} />;
         if (design.form === 'taper') return <TaperPiece {...{ piece, design, basis }} />;
+        if (design.form === 'arch') return <ArchPiece {...{ piece, design, basis }} />;
         if (design.form === 'hoop') return <HoopPiece {...{ piece, design, basis }} />;
         if (design.form === 'rope') return <RopePiece {...{ piece, design, basis }} />;
         if (design.form === 'bow') return <BowPiece {...{ piece, design, basis }} />;

@@ -4,6 +4,7 @@ import type { PieceForm, PieceRecord } from '@leggero/contract';
 export const FORM_WORDS: Record<PieceForm, { title: string; note: string }> = {
   column: { title: 'Column', note: 'Layers around a pole, in colours' },
   taper: { title: 'Taper', note: 'Layers that follow a silhouette' },
+  arch: { title: 'Arch', note: 'Layers on a frame, or free' },
   hoop: { title: 'Hoop', note: 'Crescents around a hoop on a stand' },
   rope: { title: 'Rope', note: 'Crossed duplets on a joiner' },
   bow: { title: 'Bow', note: 'Two loops and tails of rope' },

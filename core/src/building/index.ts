@@ -1,3 +1,4 @@
+export * from './arch';
 export * from './baseWeight';
 export * from './bow';
 export * from './colourMap';

@@ -15,6 +15,14 @@ export type ColumnOpen = (typeof COLUMN_OPEN)[number];
 export const BOW_OPEN = ['across', 'loop', 'size'] as const;
 export type BowOpen = (typeof BOW_OPEN)[number];
 
+/** What of an arch is worked out from the rest. */
+export const ARCH_OPEN = ['layers', 'height', 'size'] as const;
+export type ArchOpen = (typeof ARCH_OPEN)[number];
+
+/** On a frame it follows half an ellipse; free it stands as a chain hangs. */
+export const ARCH_SHAPES = ['ellipse', 'catenary'] as const;
+export type ArchShape = (typeof ARCH_SHAPES)[number];
+
 /** Winds that a piece may stand in, by their force on the Beaufort scale; beyond them it is taken in. */
 export const WIND_FORCES = [2, 3, 4, 5] as const;
 export type WindForce = (typeof WIND_FORCES)[number];

@@ -32,6 +32,8 @@ export function firstDesign(
       return firstColumn({ part, other, nominalMm, stepMm, trade });
     case 'taper':
       return firstTaper({ part, other });
+    case 'arch':
+      return firstArch({ part, other, nominalMm, stepMm, trade });
     case 'hoop':
       return firstHoop({ part, other });
     case 'rope':
@@ -156,6 +158,19 @@ function firstRope(
   };
 }
 
+/** A spiral of quads over a double door. */
+function firstArch({ part, other = FOAM, nominalMm, stepMm, trade }: Parameters<typeof firstColumn>[0]): PieceDesign {
+  return {
+    form: 'arch',
+    ...{ count: 4, shape: 'ellipse', open: 'layers', layers: 30, standMm: inches(0.5) },
+    ...{ spanMm: inches(108), highMm: inches(90) },
+    widthMm: roundToStep({ mm: trade.usualFraction * nominalMm, step: stepMm }),
+    colours: [part, other],
+    pattern: { kind: 'spiral', order: [0, 0, 1, 1], to: 'right', every: 4 },
+    painted: [],
+  };
+}
+
 /** A spiral of quads in two colours, six feet high: filled as most work is. */
 function firstColumn({
   part,
@@ -182,7 +197,7 @@ function firstColumn({
 }
 
 /** Nominal sizes of the round balloons that forms are usually made of, in (common practice). */
-export const ROUND_IN: Partial<Record<PieceForm, number>> = { column: 11, rope: 5, bow: 9 };
+export const ROUND_IN: Partial<Record<PieceForm, number>> = { column: 11, arch: 11, rope: 5, bow: 9 };
 
 const COUNTS = {
   basket: { count: 6, rings: 2 },

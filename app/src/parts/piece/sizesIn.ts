@@ -4,6 +4,7 @@ import type { Material } from './material';
 import type { PieceSize } from './sizes';
 import { viewTaper } from './viewTaper';
 import { viewColumn } from './viewColumn';
+import { viewArch } from './viewArch';
 import { viewHoop } from './viewHoop';
 import { viewBow, viewRope } from './viewRope';
 import { viewClosed, viewRing } from './viewClosed';
@@ -28,6 +29,8 @@ function viewIn(
       return viewRope(design, material);
     case 'bow':
       return viewBow(design, material);
+    case 'arch':
+      return viewArch(design, material);
     case 'hoop':
       return viewHoop(design, material);
     case 'chain':

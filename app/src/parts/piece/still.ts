@@ -8,6 +8,7 @@ import { viewTaper } from './viewTaper';
 import { viewColumn } from './viewColumn';
 import { partOf, viewClosed, viewRing } from './viewClosed';
 import { STEEL_HEX } from './holds';
+import { viewArch } from './viewArch';
 import { hoopLine, HOOP_TUBE_MM, viewHoop } from './viewHoop';
 import { viewBow, viewRope } from './viewRope';
 import { lowestOf, viewChain, viewCurtain, viewSwag, type Hanging } from './viewHanging';
@@ -44,6 +45,11 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
       if (!view.ok) return null;
       const balls = seen(view.value.balloons, ({ colourHex }) => colourHex);
       return { balls, handle: null, footMm: 'lowMm' in view.value ? Math.max(0, view.value.lowMm) : 0 };
+    }
+    case 'arch': {
+      const view = viewArch(design, material);
+      if (!view.ok) return null;
+      return { balls: seen(view.value.balloons, ({ colourHex }) => colourHex), handle: null, footMm: design.standMm };
     }
     case 'hoop': {
       const view = viewHoop(design, material);

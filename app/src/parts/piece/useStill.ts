@@ -91,7 +91,7 @@ function materialOf(
   };
 }
 
-const LAYERED: readonly PieceForm[] = ['column', 'taper', 'hoop', 'rope', 'bow'];
+const LAYERED: readonly PieceForm[] = ['column', 'taper', 'arch', 'hoop', 'rope', 'bow'];
 /** Those that look for each of their sizes among all that the shelf has of their colours. */
 const CHOOSING: readonly PieceForm[] = ['taper', 'hoop'];
 const isLayered = ({ form }: PieceDesign) => LAYERED.includes(form);

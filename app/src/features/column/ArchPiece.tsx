@@ -1,0 +1,149 @@
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+
+import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
+import { ExactCard } from '@/parts/piece/ExactCard';
+import { STEEL_HEX } from '@/parts/piece/holds';
+import { PieceLayout } from '@/parts/piece/PieceLayout';
+import type { ShownPiece } from '@/parts/piece/shownPiece';
+import { TargetCard } from '@/parts/piece/TargetCard';
+import type { Holds } from '@/parts/piece/tiedScene';
+import { usePiece } from '@/parts/piece/usePiece';
+import { viewArch, type ArchDesign, type ArchView } from '@/parts/piece/viewArch';
+import type { Vec } from '@/parts/space/scene';
+import { Card } from '@/ui/Card';
+import { Steps } from '@/ui/Steps';
+import { Words } from '@/ui/Words';
+import { archProblemText, archSteps, archText, bendText } from '@/wording/arch';
+import { layersText, layerStepText, tiedListText } from '@/wording/building';
+import { counted } from '@/wording/trade';
+
+import { ArchFields } from './ArchFields';
+import { ColourCards, namesOf } from './ColourCards';
+import { TiedPicture } from './TiedPicture';
+
+/** An arch of layers, free or on a frame: to its feet and its height, with what its bend asks of its inner side. */
+export function ArchPiece(shown: ShownPiece<ArchDesign>) {
+  const { piece, basis } = shown;
+  const { design, change, view, problem, wrong } = usePiece(shown, viewArch, archProblemText);
+  const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
+  const { text, fine } = basis.lengths;
+  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
+  const nameOf = namesOf(design, basis);
+  const holdsOf = useCallback((): Holds => (view ? archHolds(design, view) : NOTHING), [design, view]);
+  const ceilingMm = basis.event?.ceilingMm ?? null;
+  const said = problem && !FIELDS.has(problem.field ?? '') ? archProblemText(problem, text) : null;
+  return (
+    <PieceLayout
+      piece={piece}
+      subtitle={
+        view ? `${counted(view.plan.layers, 'layer')}, ${counted(balloonsIn(view), 'balloon')}` : 'cannot be worked out'
+      }
+      first={
+        <>
+          {view ? (
+            <>
+              <TiedPicture
+                label={`An arch: ${figuresText(view, design, text)}`}
+                view={view}
+                holdsOf={holdsOf}
+                each="layer"
+                basis={basis}
+                stepText={(layer) =>
+                  layerStepText({
+                    ...{ layer, layers: view.plan.layers, width: text(view.plan.widthMm) },
+                    colours: view.map[layer]!.map(nameOf),
+                  })
+                }
+                chosen={tapped?.key ?? null}
+                onTap={setTapped}
+              />
+              <View role="status">
+                <Words look="strong">{figuresText(view, design, text)}</Words>
+                <Words look="quiet">{archText(view.plan, design, { text, fine })}</Words>
+                <Words look="quiet">{bendText(view.plan, text)}</Words>
+              </View>
+              {ceilingMm !== null && view.highMm > ceilingMm ? (
+                <Words look="error" role="alert">
+                  {`${text(view.highMm - ceilingMm)} taller than the ceiling of ${text(ceilingMm)}.`}
+                </Words>
+              ) : null}
+              {basis.event?.outdoors && design.shape === 'catenary' ? (
+                <Words look="error" role="alert">
+                  Outdoors always on a frame: a free arch gives way in wind.
+                </Words>
+              ) : null}
+            </>
+          ) : null}
+          <ArchFields design={design} basis={basis} wrong={wrong} change={change} />
+          {said ? (
+            <Words look="error" role="alert">
+              {said}
+            </Words>
+          ) : null}
+        </>
+      }
+      second={
+        <>
+          {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
+          <ColourCards
+            piece={piece}
+            design={design}
+            basis={basis}
+            view={view}
+            chosen={size?.key ?? null}
+            onChoose={setTapped}
+            wrong={wrong}
+            change={change}
+          >
+            {view ? (
+              <>
+                <Card title="Building order">
+                  <Steps steps={archSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
+                </Card>
+                <ExactCard
+                  piece={{
+                    layers: view.plan.stack.map(({ count, widthMm }) => ({ count, widthMm })),
+                    ...{ heldBy: 'pole', fixedMm: 0 },
+                  }}
+                  along="Length"
+                  copies={piece.copies}
+                  basis={basis}
+                />
+              </>
+            ) : null}
+          </ColourCards>
+        </>
+      }
+    />
+  );
+}
+
+const NOTHING: Holds = { tubes: [], discs: [] };
+/** A frame's tube, and a line through a free arch, mm (common practice); a plate below each foot. */
+const FRAME_MM = 20;
+const LINE_MM = 3;
+const PLATE_MM = 300;
+const FIELDS = new Set(['spanMm', 'highMm', 'layers', 'widthMm', 'pattern.order', 'pattern.every']);
+
+/** The frame, or the line, through the middles of all layers, and a plate below each foot. */
+function archHolds({ shape, spanMm, standMm }: ArchDesign, { plan }: ArchView): Holds {
+  const feet = [-spanMm / 2, spanMm / 2];
+  const line = [
+    [feet[0]!, 0, standMm],
+    ...plan.places.map(({ xMm, zMm }): Vec => [xMm, 0, standMm + zMm]),
+    [feet[1]!, 0, standMm],
+  ] as Vec[];
+  return {
+    tubes: [{ line, widthMm: shape === 'ellipse' ? FRAME_MM : LINE_MM, hex: STEEL_HEX }],
+    discs:
+      standMm > 0
+        ? feet.map((x) => ({ at: [x, 0, 0] as Vec, widthMm: PLATE_MM, highMm: standMm, hex: STEEL_HEX }))
+        : [],
+  };
+}
+
+/** "7 ft 8 in high, 8 ft between its feet: 34 quads at 10 in". */
+function figuresText({ highMm, plan }: ArchView, { spanMm, count }: ArchDesign, text: (mm: number) => string): string {
+  return `${text(highMm)} high, ${text(spanMm)} between its feet: ${layersText(plan.layers, count)} at ${text(plan.widthMm)}`;
+}

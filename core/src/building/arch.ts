@@ -1,0 +1,252 @@
+import { swag, swagPoint } from '../linking/swag';
+import { rootWithin } from '../numeric';
+import { ok, problem, type Result } from '../result';
+import { TRADE, type Trade } from '../trade';
+import { roundToStep } from '../units';
+import { MOST_LAYERS, type ArchOpen, type ArchShape } from './kinds';
+import { ringRadiusMm } from './layer';
+import { stackLayers, type StackedLayer, type StackLayersProblemCode } from './stackLayers';
+
+/** An arch as it is asked for; of its layers, its height and its size whichever is `open` is worked out. */
+export interface ArchAsked {
+  shape: ArchShape;
+  open: ArchOpen;
+  /** Balloons in a layer. */
+  count: number;
+  layers: number;
+  widthMm: number;
+  /** From the middle of one foot to the middle of the other, mm. */
+  spanMm: number;
+  /** From the floor to the middle of the arch at its top, mm. */
+  highMm: number;
+}
+
+/** A place on an arch, from the middle between its feet: to the right and up, mm; where it goes there, from level. */
+export interface ArchPlace {
+  xMm: number;
+  zMm: number;
+  angle: number;
+}
+
+/** An arch worked out. */
+export interface ArchPlan {
+  layers: number;
+  /** On the sizer's steps, mm. */
+  widthMm: number;
+  /** The one width with which its layers are just as long as the curve, mm. */
+  exactMm: number;
+  highMm: number;
+  /** Along the middle of the arch, from floor to floor; and how far its layers are off that, mm (above 0: too long). */
+  curveMm: number;
+  offMm: number;
+  /** The layers as they would stand, from the left foot. */
+  stack: StackedLayer[];
+  /** Where each is. */
+  places: ArchPlace[];
+  /** The radius it bends with where it bends most, mm, and how far round the arch that is: 0 at the feet, 1 at the top. */
+  tightestMm: number;
+  tightestAt: number;
+  /** What one passes through, mm. */
+  clearHighMm: number;
+  clearWideMm: number;
+  /** How much shorter its inner side is there than its middle, along the rings of centres, a share. */
+  inner: number;
+  /** Latex takes that up by itself. */
+  takenUp: boolean;
+  /** Else: what its inner balloons are made smaller to there, and its outer ones larger, on steps, mm. */
+  innerMm: number;
+  outerMm: number;
+  balloons: number;
+}
+
+export type ArchProblemCode =
+  | StackLayersProblemCode
+  | 'bad-step'
+  | 'bad-span'
+  | 'bad-height'
+  /** The feet stand wider than its layers are long: `mostMm`. */
+  | 'feet-too-wide'
+  /** It bends more tightly than it is thick: `leastMm` of radius, `radiusMm` there is. */
+  | 'bends-too-tight';
+
+const MOST_MM = 30_000;
+const WIDTHS = { leastMm: 20, mostMm: 2000 } as const;
+/** Pieces in which a curve is measured: its length is then known to a millionth. */
+const PIECES = 600;
+
+/**
+ * An arch of layers along a curve: a framed one on half an ellipse, a free one on the catenary that stands as a chain
+ * hangs. Layers follow each other along the middle as those of a column do (`stackLayers`). On the inner side there is
+ * less room than in the middle, by the share of the ring of centres over the radius; where that is more than latex gives
+ * anyway, the packing, inner balloons are to be smaller and outer ones larger.
+ *
+ * `open`: `layers` from span, height and size; `height` from layers, span and size; `size` from the others.
+ *
+ * Problems: those of `stackLayers`; `bad-step`, `bad-span`, `bad-height`, `feet-too-wide`, `bends-too-tight`.
+ *
+ * Source: arcs of an ellipse (Simpson's rule) and of a catenary (`swag`), any handbook of geometry.
+ */
+export function solveArch({
+  arch,
+  stepMm,
+  trade = TRADE,
+  packing = trade.packing,
+}: {
+  arch: ArchAsked;
+  stepMm: number;
+  packing?: number | undefined;
+  trade?: Trade | undefined;
+}): Result<ArchPlan, ArchProblemCode> {
+  const { shape, open, count, spanMm } = arch;
+  if (!(stepMm > 0 && Number.isFinite(stepMm))) return problem('bad-step', { field: 'stepMm' });
+  if (!(spanMm > 0 && spanMm <= MOST_MM)) return problem('bad-span', { field: 'spanMm' });
+  if (open !== 'height' && !(arch.highMm > 0 && arch.highMm <= MOST_MM)) return badHeight(0);
+  const stackOf = (layers: number, widthMm: number) =>
+    stackLayers({ layers: Array.from({ length: layers }, () => ({ count, widthMm })), packing, trade });
+  // Two layers of any width say how all stand.
+  const two = stackOf(2, open === 'size' ? WIDTHS.mostMm : arch.widthMm);
+  if (!two.ok) return own(two.problem);
+  const each = two.value.layers[1]!.riseMm / two.value.layers[0]!.widthMm;
+  const lengthOf = (layers: number, widthMm: number) => widthMm * ((layers - 1) * each + 1);
+  let { layers, widthMm, highMm } = arch;
+  if (open === 'layers') {
+    const curve = curveOf(shape, spanMm, highMm);
+    layers = Math.max(1, Math.round((curve.lengthMm / widthMm - 1) / each) + 1);
+  }
+  if (!(Number.isInteger(layers) && layers >= 1)) return problem('no-layers', { field: 'layers' });
+  if (layers > MOST_LAYERS)
+    return problem('too-many-layers', {
+      field: open === 'layers' ? 'highMm' : 'layers',
+      detail: { most: MOST_LAYERS },
+    });
+  if (open === 'size')
+    widthMm = roundToStep({ mm: curveOf(shape, spanMm, highMm).lengthMm / lengthOf(layers, 1), step: stepMm });
+  if (!(widthMm > 0)) return problem('bad-width', { field: 'widthMm' });
+  if (open === 'height') {
+    const lengthMm = lengthOf(layers, widthMm);
+    // A flat ellipse is as long as its span, a steep one twice its height.
+    if (!(lengthMm > spanMm * FLATTEST))
+      return problem('feet-too-wide', { field: 'spanMm', detail: { mostMm: lengthMm / FLATTEST } });
+    const of = (high: number) => curveOf(shape, spanMm, high).lengthMm - lengthMm;
+    highMm = rootWithin({ of, low: spanMm * LOWEST, high: lengthMm, within: 1e-6 });
+    if (highMm > MOST_MM) return badHeight(MOST_MM);
+  }
+  const made = stackOf(layers, widthMm);
+  if (!made.ok) return own(made.problem);
+  const curve = curveOf(shape, spanMm, highMm);
+  const ringMm = ringRadiusMm({ count, widthMm });
+  const reachMm = ringMm + widthMm / 2;
+  const { tightestMm, tightestAt } = tightestOf(shape, spanMm, highMm);
+  if (tightestMm < reachMm)
+    return problem('bends-too-tight', {
+      field: open === 'height' ? 'spanMm' : 'highMm',
+      detail: { leastMm: reachMm, radiusMm: tightestMm },
+    });
+  const stackMm = made.value.heightMm;
+  // What is left over, or missing, is shared along the whole curve.
+  const spread = curve.lengthMm / stackMm;
+  const inner = ringMm / tightestMm;
+  const onStep = (mm: number) => roundToStep({ mm, step: stepMm });
+  return ok({
+    ...{ layers, widthMm, exactMm: curve.lengthMm / lengthOf(layers, 1), highMm },
+    ...{ curveMm: curve.lengthMm, offMm: stackMm - curve.lengthMm, stack: made.value.layers },
+    places: made.value.layers.map(({ heightMm }) => curve.at(heightMm * spread)),
+    ...{ tightestMm, tightestAt, clearHighMm: highMm - reachMm, clearWideMm: spanMm - 2 * reachMm },
+    ...{ inner, takenUp: inner <= 1 - packing + 1e-9 },
+    ...{ innerMm: onStep(widthMm * (1 - inner / 2)), outerMm: onStep(widthMm * (1 + inner / 2)) },
+    balloons: made.value.balloons,
+  });
+}
+
+/** An arch lower than such shares of its span is none; its length is then so much of it. */
+const LOWEST = 0.05;
+const FLATTEST = 1.01;
+
+const badHeight = (leastMm: number) => problem('bad-height', { field: 'highMm', detail: { leastMm, mostMm: MOST_MM } });
+
+/** All layers are one, so what is wrong with one is wrong with its field. */
+function own(refused: { code: StackLayersProblemCode; field?: string | undefined }): { ok: false; problem: never } {
+  const { field, ...rest } = refused;
+  return { ok: false, problem: { ...rest, field: field?.replace(/^layers\.\d+\./, '') } as never };
+}
+
+interface Curve {
+  lengthMm: number;
+  /** So far along it from the left foot. */
+  at: (alongMm: number) => ArchPlace;
+}
+
+function curveOf(shape: ArchShape, spanMm: number, highMm: number): Curve {
+  return shape === 'ellipse' ? ellipse(spanMm / 2, highMm) : standing(spanMm, highMm);
+}
+
+/** Half an ellipse, measured in pieces of its own angle by Simpson's rule. */
+function ellipse(a: number, b: number): Curve {
+  const speed = (t: number) => Math.hypot(a * Math.sin(t), b * Math.cos(t));
+  const step = Math.PI / PIECES;
+  const along = new Float64Array(PIECES + 1);
+  for (let i = 0; i < PIECES; i += 1)
+    along[i + 1] = along[i]! + (step / 6) * (speed(i * step) + 4 * speed((i + 0.5) * step) + speed((i + 1) * step));
+  const at = (alongMm: number): ArchPlace => {
+    let [low, high] = [0, PIECES];
+    while (high - low > 1) {
+      const middle = (low + high) >> 1;
+      if (along[middle]! <= alongMm) low = middle;
+      else high = middle;
+    }
+    const t = (low + (alongMm - along[low]!) / (along[high]! - along[low]!)) * step;
+    return { xMm: -a * Math.cos(t), zMm: b * Math.sin(t), angle: Math.atan2(b * Math.cos(t), a * Math.sin(t)) };
+  };
+  return { lengthMm: along[PIECES]!, at };
+}
+
+/** A chain turned upside down. */
+function standing(spanMm: number, highMm: number): Curve {
+  const made = swag({ spanMm, dropMm: highMm });
+  if (!made.ok) return { lengthMm: spanMm, at: (alongMm) => ({ xMm: alongMm - spanMm / 2, zMm: 0, angle: 0 }) };
+  const at = (alongMm: number): ArchPlace => {
+    const { xMm, yMm, slope } = swagPoint(made.value, alongMm);
+    return { xMm: xMm - spanMm / 2, zMm: yMm, angle: slope };
+  };
+  return { lengthMm: made.value.lengthMm, at };
+}
+
+/** Where a curve bends most: an ellipse at its top or at its feet, a catenary at its top with its parameter. */
+function tightestOf(shape: ArchShape, spanMm: number, highMm: number): { tightestMm: number; tightestAt: number } {
+  if (shape === 'catenary') {
+    const made = swag({ spanMm, dropMm: highMm });
+    return { tightestMm: made.ok ? made.value.aMm : Infinity, tightestAt: 1 };
+  }
+  const a = spanMm / 2;
+  const [top, foot] = [(a * a) / highMm, (highMm * highMm) / a];
+  return top <= foot ? { tightestMm: top, tightestAt: 1 } : { tightestMm: foot, tightestAt: 0 };
+}
+
+/** One balloon of an arch, mm: x to the right, y to the back, z up from the floor. */
+export interface ArchBalloon {
+  layer: number;
+  place: number;
+  xMm: number;
+  yMm: number;
+  zMm: number;
+  /** From its middle to its neck, of length 1. */
+  neck: readonly [x: number, y: number, z: number];
+}
+
+/** Every balloon of an arch where it lies, its neck at the middle of the curve. */
+export function archBalloons({ stack, places }: Pick<ArchPlan, 'stack' | 'places'>): ArchBalloon[] {
+  return stack.flatMap(({ count, radiusMm, turn }, layer) => {
+    const { xMm, zMm, angle } = places[layer]!;
+    // Outwards from the arch: a quarter turn to the left of where it goes.
+    const [aside, up] = [-Math.sin(angle), Math.cos(angle)];
+    return Array.from({ length: count }, (_, place): ArchBalloon => {
+      const around = turn + (2 * Math.PI * place) / count;
+      const [out, back] = [Math.cos(around), Math.sin(around)];
+      return {
+        ...{ layer, place },
+        ...{ xMm: xMm + radiusMm * out * aside, yMm: radiusMm * back, zMm: zMm + radiusMm * out * up },
+        neck: [-out * aside, -back, -out * up],
+      };
+    });
+  });
+}
