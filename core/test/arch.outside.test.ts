@@ -101,6 +101,9 @@ describe('an arch of layers', () => {
     expect(wide.takenUp).toBe(wide.inner <= 1 - TRADE.packing);
     const tight = arch({ spanMm: inch(48), highMm: inch(30), widthMm: inch(9) });
     expect(tight.takenUp).toBe(false);
+    // What is left once the inner balloons are smaller is what latex takes up.
+    const left = tight.inner - (1 - tight.innerMm / inch(9));
+    expect(Math.abs(left - (1 - TRADE.packing))).toBeLessThan(1 / 8 / 9);
     expect(tight.innerMm).toBeLessThan(inch(9));
     expect(tight.outerMm - inch(9)).toBeCloseTo(inch(9) - tight.innerMm, 6);
   });

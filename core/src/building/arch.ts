@@ -53,7 +53,7 @@ export interface ArchPlan {
   inner: number;
   /** Latex takes that up by itself. */
   takenUp: boolean;
-  /** Else: what its inner balloons are made smaller to there, and its outer ones larger, on steps, mm. */
+  /** Its inner balloons there, and its outer ones, so that latex takes up the rest; on steps, mm. */
   innerMm: number;
   outerMm: number;
   balloons: number;
@@ -146,14 +146,16 @@ export function solveArch({
   // What is left over, or missing, is shared along the whole curve.
   const spread = curve.lengthMm / stackMm;
   const inner = ringMm / tightestMm;
+  // Sizes take up what latex leaves.
+  const left = Math.max(0, inner - (1 - packing));
   const onStep = (mm: number) => roundToStep({ mm, step: stepMm });
   return ok({
     ...{ layers, widthMm, exactMm: curve.lengthMm / lengthOf(layers, 1), highMm },
     ...{ curveMm: curve.lengthMm, offMm: stackMm - curve.lengthMm, stack: made.value.layers },
     places: made.value.layers.map(({ heightMm }) => curve.at(heightMm * spread)),
     ...{ tightestMm, tightestAt, clearHighMm: highMm - reachMm, clearWideMm: spanMm - 2 * reachMm },
-    ...{ inner, takenUp: inner <= 1 - packing + 1e-9 },
-    ...{ innerMm: onStep(widthMm * (1 - inner / 2)), outerMm: onStep(widthMm * (1 + inner / 2)) },
+    ...{ inner, takenUp: left < 1e-9 },
+    ...{ innerMm: onStep(widthMm * (1 - left)), outerMm: onStep(widthMm * (1 + left)) },
     balloons: made.value.balloons,
   });
 }
