@@ -267,6 +267,28 @@ const archDesignSchema = colouringSchema.extend({
   standMm: z.number().min(0).max(5000),
 });
 
+/** Figures and signs on one plinth. */
+export const MOST_STANDING = 6;
+
+const plinthDesignSchema = colouringSchema.extend({
+  form: z.literal('plinth'),
+  /** Balloons in a cluster. */
+  count: z.int().min(2).max(6),
+  clusters: z.int().min(1).max(30),
+  widthMm: partMmSchema,
+  /** Of the small clusters between each two; null without them. */
+  smallMm: partMmSchema.nullable(),
+  /** At each end, kg. */
+  weightKg: z.number().min(0).max(100),
+  standing: z
+    .array(z.object({ wideMm: buildMmSchema, highMm: buildMmSchema, kg: z.number().min(0).max(100) }))
+    .max(MOST_STANDING),
+  /** On the Beaufort scale; null indoors. */
+  wind: z.literal(WIND_FORCES).nullable(),
+  /** A round board that is covered with half a foil. */
+  board: z.object({ acrossMm: buildMmSchema }).nullable(),
+});
+
 /** What a piece is made to. Counts, sizes and places are worked out from it. */
 export const pieceDesignSchema = z.discriminatedUnion('form', [
   chainDesignSchema,
@@ -280,6 +302,7 @@ export const pieceDesignSchema = z.discriminatedUnion('form', [
   bowDesignSchema,
   hoopDesignSchema,
   archDesignSchema,
+  plinthDesignSchema,
 ]);
 export type PieceDesign = z.infer<typeof pieceDesignSchema>;
 export type DesignOf<Form extends PieceDesign['form']> = Extract<PieceDesign, { form: Form }>;
@@ -293,6 +316,7 @@ export const PIECE_FORMS = [
   'hoop',
   'rope',
   'bow',
+  'plinth',
   'chain',
   'swag',
   'curtain',

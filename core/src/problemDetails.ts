@@ -97,6 +97,7 @@ export interface ProblemDetails {
   overlaps: { name: string };
   'pole-too-thin': LeastMm;
   'sheet-too-small': { leastWidthMm: number; leastHeightMm: number };
+  'standing-too-wide': MostMm;
   'steps-too-coarse': { differenceMm: number };
   'string-too-short': LeastMm;
   'thickness-over-pitch': { pitchMm: number; thicknessMm: number };

@@ -30,6 +30,7 @@ import {
 } from '../src';
 import {
   baseWeight,
+  coverBoard,
   fitTaper,
   learnPacking,
   ropeJoiner,
@@ -223,6 +224,7 @@ export function panoramaBeside(trade: Trade): Record<string, unknown> {
         simulatePiece({ piece: { ...two, heldBy }, spread: spreadBy('checked', { own: {}, trade }), ...built }),
       ),
       spreadBy('eye', { own: {}, trade }),
+      coverBoard({ acrossMm: inch(16), trade }),
       ropeJoiner({ lengthMm: inch(73), joinerMm: inch(60), trade }),
       spreadAllowed({ piece: { layers: [{ count: 1, widthMm: inch(10) }], heldBy: 'pole', fixedMm: 0 }, ...built }),
       learnPacking({ stacks: [{ layers: quads, heightMm: inch(63) }], trade }),

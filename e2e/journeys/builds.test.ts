@@ -185,6 +185,22 @@ describe('an event with its pieces, planned on a phone', () => {
     expect(visitor.complaints).toEqual([]);
   });
 
+  it('has a plinth whose weights hold what stands on it', async () => {
+    await visitor.tap('button', 'Back');
+    await visitor.tap('button', 'Draw up a piece');
+    await visitor.tap('radio', 'Plinth: A row of clusters for figures');
+    await visitor.type('Name', 'Quay');
+    await visitor.tap('button', 'Draw it up');
+    await visitor.sees('Plinth · 5 clusters, 20 balloons');
+    await visitor.sees(/At least \d+\.\d kg \(\d+\.\d lb\) at each end/);
+    await visitor.type('Figure 1, kg', '9');
+    await visitor.sees('Lighter than what stands on it: 4.5 kg');
+    await visitor.type('At each end, kg', '6');
+    await visitor.page.waitForFunction(() => !document.body.innerText.includes('Lighter than what stands on it'));
+    await kept('piece', ({ name, design }) => name === 'Quay' && design.form === 'plinth' && design.weightKg === 6);
+    expect(visitor.complaints).toEqual([]);
+  });
+
   it('has a bow whose loops come from one count, by eye', async () => {
     await visitor.tap('button', 'Back');
     await visitor.tap('button', 'Draw up a piece');

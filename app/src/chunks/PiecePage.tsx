@@ -2,12 +2,13 @@ import { ArchPiece } from '@/features/column/ArchPiece';
 import { BowPiece } from '@/features/column/BowPiece';
 import { ColumnPiece } from '@/features/column/ColumnPiece';
 import { HoopPiece } from '@/features/column/HoopPiece';
+import { PlinthPiece } from '@/features/column/PlinthPiece';
 import { RopePiece } from '@/features/column/RopePiece';
 import { TaperPiece } from '@/features/column/TaperPiece';
 import { LinkedPiece } from '@/features/linking/LinkedPiece';
 import { WithPiece } from '@/parts/piece/WithPiece';
 
-/** A piece by what it is: a column, a taper, an arch, a hoop, a rope, a bow, or linking work. */
+/** A piece by what it is: a column, a taper, an arch, a hoop, a rope, a bow, a plinth, or linking work. */
 export function PiecePage({ pieceId }: { pieceId: string }) {
   return (
     <WithPiece pieceId={pieceId}>
@@ -17,6 +18,7 @@ export function PiecePage({ pieceId }: { pieceId: string }) {
         if (design.form === 'taper') return <TaperPiece {...{ piece, design, basis }} />;
         if (design.form === 'arch') return <ArchPiece {...{ piece, design, basis }} />;
         if (design.form === 'hoop') return <HoopPiece {...{ piece, design, basis }} />;
+        if (design.form === 'plinth') return <PlinthPiece {...{ piece, design, basis }} />;
         if (design.form === 'rope') return <RopePiece {...{ piece, design, basis }} />;
         if (design.form === 'bow') return <BowPiece {...{ piece, design, basis }} />;
         return <LinkedPiece {...{ piece, design, basis }} />;

@@ -46,7 +46,8 @@ export function bendText({ inner, takenUp, innerMm, outerMm, tightestAt, tightes
   const bends = `${where} it bends most, with a radius of ${text(tightestMm)}: its inner side is ${share} shorter than its middle`;
   return takenUp
     ? `${bends}, which latex takes up: all balloons of one size.`
-    : `${bends}, more than latex takes up: with inner balloons of ${text(innerMm)} and outer ones of ${text(outerMm)} there it takes up the rest.`;
+    : `${bends}, more than latex takes up: ` +
+        `with inner balloons of ${text(innerMm)} and outer ones of ${text(outerMm)} there it takes up the rest.`;
 }
 
 /** How an arch is built. */

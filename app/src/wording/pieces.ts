@@ -8,6 +8,7 @@ export const FORM_WORDS: Record<PieceForm, { title: string; note: string }> = {
   hoop: { title: 'Hoop', note: 'Crescents around a hoop on a stand' },
   rope: { title: 'Rope', note: 'Crossed duplets on a joiner' },
   bow: { title: 'Bow', note: 'Two loops and tails of rope' },
+  plinth: { title: 'Plinth', note: 'A row of clusters for figures' },
   chain: { title: 'Chain', note: 'Neck to tail, to a length' },
   swag: { title: 'Swags', note: 'Hanging between fixings' },
   curtain: { title: 'Curtain', note: 'Chains side by side, or a grid' },

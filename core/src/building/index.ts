@@ -11,6 +11,7 @@ export * from './kinds';
 export * from './layer';
 export * from './learnPacking';
 export * from './pieceFaults';
+export * from './plinth';
 export * from './ropeJoiner';
 export * from './simulatePiece';
 export * from './sizesOff';

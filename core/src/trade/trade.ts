@@ -101,6 +101,7 @@ export const TRADE = {
   draughtMs: 3,
   baseGrip: 0.4,
   baseMargin: 1.5,
+  boardFoldMm: 38,
   seen: { height: 0.02, lean: 0.02, low: 0.1, gap: 0.03, opening: 0.08, drift: 0.15 },
   builtShare: 0.9,
   handSpread: { eye: 0.05, sizer: 0.015 },

@@ -123,7 +123,7 @@ interface FirstBalloons {
 /** What a form is first drawn up of: the two round balloons of its size used most, else a linking balloon. */
 function firstBalloons(form: PieceForm, models: readonly ShelfModel[]): FirstBalloons {
   const single = models.filter(({ outerId }) => outerId === null);
-  if (form === 'taper' || form === 'hoop') return { part: LOOSE };
+  if (form === 'taper' || form === 'hoop' || form === 'plinth') return { part: LOOSE };
   const inches = ROUND_IN[form];
   if (inches !== undefined) {
     const aboutMm = inches * MM_PER_INCH;

@@ -34,6 +34,8 @@ export function firstDesign(
       return firstTaper({ part, other });
     case 'arch':
       return firstArch({ part, other, nominalMm, stepMm, trade });
+    case 'plinth':
+      return firstPlinth({ part, other });
     case 'hoop':
       return firstHoop({ part, other });
     case 'rope':
@@ -155,6 +157,18 @@ function firstRope(
   return {
     ...{ form, ...strung, ...colours, widthMm: of(7.5 / 9) },
     ...{ open: 'across', loop: 25, tail: 10, acrossMm: inches(96), knotMm: inches(84) },
+  };
+}
+
+/** Three quads of 9 in with quads of 4 in between them, a weight at each end (common practice). */
+function firstPlinth({ part, other = FOAM }: { part: PiecePart; other?: PiecePart | undefined }): PieceDesign {
+  return {
+    form: 'plinth',
+    ...{ count: 4, clusters: 3, widthMm: inches(9), smallMm: inches(4), weightKg: 1, wind: null, board: null },
+    standing: [{ wideMm: inches(18), highMm: inches(30), kg: 0.1 }],
+    colours: [part, other],
+    pattern: { kind: 'rings', order: [0, 1], to: 'right', every: 1 },
+    painted: [],
   };
 }
 

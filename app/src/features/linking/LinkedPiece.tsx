@@ -9,7 +9,10 @@ import { RingPiece } from './RingPiece';
 import { SwagPiece } from './SwagPiece';
 
 /** The forms of linking work. */
-export type LinkedDesign = Exclude<PieceDesign, { form: 'column' | 'taper' | 'arch' | 'hoop' | 'rope' | 'bow' }>;
+export type LinkedDesign = Exclude<
+  PieceDesign,
+  { form: 'column' | 'taper' | 'arch' | 'hoop' | 'rope' | 'bow' | 'plinth' }
+>;
 
 /** A piece of linking work, designed by its figures and drawn to scale. */
 export function LinkedPiece({ piece, design, basis }: ShownPiece<LinkedDesign>) {

@@ -5,6 +5,7 @@ import type { PieceSize } from './sizes';
 import { viewTaper } from './viewTaper';
 import { viewColumn } from './viewColumn';
 import { viewArch } from './viewArch';
+import { viewPlinth } from './viewPlinth';
 import { viewHoop } from './viewHoop';
 import { viewBow, viewRope } from './viewRope';
 import { viewClosed, viewRing } from './viewClosed';
@@ -31,6 +32,8 @@ function viewIn(
       return viewBow(design, material);
     case 'arch':
       return viewArch(design, material);
+    case 'plinth':
+      return viewPlinth(design, material);
     case 'hoop':
       return viewHoop(design, material);
     case 'chain':

@@ -9,6 +9,7 @@ import { viewColumn } from './viewColumn';
 import { partOf, viewClosed, viewRing } from './viewClosed';
 import { STEEL_HEX } from './holds';
 import { viewArch } from './viewArch';
+import { viewPlinth } from './viewPlinth';
 import { hoopLine, HOOP_TUBE_MM, viewHoop } from './viewHoop';
 import { viewBow, viewRope } from './viewRope';
 import { lowestOf, viewChain, viewCurtain, viewSwag, type Hanging } from './viewHanging';
@@ -50,6 +51,11 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
       const view = viewArch(design, material);
       if (!view.ok) return null;
       return { balls: seen(view.value.balloons, ({ colourHex }) => colourHex), handle: null, footMm: design.standMm };
+    }
+    case 'plinth': {
+      const view = viewPlinth(design, material);
+      if (!view.ok) return null;
+      return { balls: seen(view.value.balloons, ({ colourHex }) => colourHex), handle: null, footMm: 0 };
     }
     case 'hoop': {
       const view = viewHoop(design, material);

@@ -91,9 +91,9 @@ function materialOf(
   };
 }
 
-const LAYERED: readonly PieceForm[] = ['column', 'taper', 'arch', 'hoop', 'rope', 'bow'];
+const LAYERED: readonly PieceForm[] = ['column', 'taper', 'arch', 'hoop', 'rope', 'bow', 'plinth'];
 /** Those that look for each of their sizes among all that the shelf has of their colours. */
-const CHOOSING: readonly PieceForm[] = ['taper', 'hoop'];
+const CHOOSING: readonly PieceForm[] = ['taper', 'hoop', 'plinth'];
 const isLayered = ({ form }: PieceDesign) => LAYERED.includes(form);
 
 /** Has what is wanted drawn, some at a time, once; what was kept from the last visit is looked at first. */

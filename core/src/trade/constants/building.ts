@@ -72,6 +72,13 @@ export const building = {
     about: 'how much heavier than what just holds a base is made',
     range: [1, 4],
   },
+  boardFoldMm: {
+    title: 'Fold under a board',
+    unit: 'mm',
+    origin: 'from memory',
+    about: 'how much of half a foil is turned under a round board on every side',
+    range: [10, 120],
+  },
   seen: {
     title: 'What is seen on a piece',
     unit: 'of the piece, or of a balloon',

@@ -1,0 +1,138 @@
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+
+import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
+import { ExactCard } from '@/parts/piece/ExactCard';
+import { STEEL_HEX } from '@/parts/piece/holds';
+import { PieceLayout } from '@/parts/piece/PieceLayout';
+import type { ShownPiece } from '@/parts/piece/shownPiece';
+import { TargetCard } from '@/parts/piece/TargetCard';
+import type { Holds } from '@/parts/piece/tiedScene';
+import { usePiece } from '@/parts/piece/usePiece';
+import { viewPlinth, type PlinthDesign, type PlinthView } from '@/parts/piece/viewPlinth';
+import type { SceneTube, Vec } from '@/parts/space/scene';
+import { Card } from '@/ui/Card';
+import { Steps } from '@/ui/Steps';
+import { Words } from '@/ui/Words';
+import { layerStepText, tiedListText } from '@/wording/building';
+import { plinthProblemText, plinthSteps } from '@/wording/plinth';
+import { counted } from '@/wording/trade';
+
+import { ColourCards, namesOf } from './ColourCards';
+import { BoardCard, PlinthFields, WeightsCard } from './PlinthFields';
+import { TiedPicture } from './TiedPicture';
+
+/** A plinth: a row of clusters with small ones between them, weights at its ends, and figures that stand on it. */
+export function PlinthPiece(shown: ShownPiece<PlinthDesign>) {
+  const { piece, basis } = shown;
+  const { design, change, view, problem, wrong } = usePiece(shown, viewPlinth, plinthProblemText);
+  const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
+  const { text } = basis.lengths;
+  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
+  const nameOf = namesOf(design, basis);
+  const holdsOf = useCallback((): Holds => (view ? plinthHolds(design, view) : NOTHING), [design, view]);
+  const said = problem && !FIELDS.has(problem.field ?? '') ? plinthProblemText(problem, text) : null;
+  return (
+    <PieceLayout
+      piece={piece}
+      subtitle={
+        view
+          ? `${counted(view.plan.layers.length, 'cluster')}, ${counted(balloonsIn(view), 'balloon')}`
+          : 'cannot be worked out'
+      }
+      first={
+        <>
+          {view ? (
+            <>
+              <TiedPicture
+                label={`A plinth ${figuresText(view, text)}, with ${counted(design.standing.length, 'figure')}`}
+                view={view}
+                holdsOf={holdsOf}
+                each="cluster"
+                basis={basis}
+                stepText={(layer) =>
+                  layerStepText({
+                    ...{ layer, layers: view.plan.layers.length, width: text(view.plan.layers[layer]!.widthMm) },
+                    colours: view.map[layer]!.map(nameOf),
+                  })
+                }
+                chosen={tapped?.key ?? null}
+                onTap={setTapped}
+              />
+              <View role="status">
+                <Words look="strong">{figuresText(view, text)}</Words>
+              </View>
+            </>
+          ) : null}
+          <PlinthFields design={design} basis={basis} wrong={wrong} change={change} />
+          {said ? (
+            <Words look="error" role="alert">
+              {said}
+            </Words>
+          ) : null}
+          <WeightsCard design={design} view={view} basis={basis} wrong={wrong} change={change} />
+          <BoardCard design={design} basis={basis} change={change} />
+        </>
+      }
+      second={
+        <>
+          {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
+          <ColourCards
+            piece={piece}
+            design={design}
+            basis={basis}
+            view={view}
+            chosen={size?.key ?? null}
+            onChoose={setTapped}
+            wrong={wrong}
+            change={change}
+          >
+            {view ? (
+              <>
+                <Card title="Building order">
+                  <Steps steps={plinthSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
+                </Card>
+                <ExactCard
+                  piece={{
+                    layers: view.plan.layers.map(({ count, widthMm }) => ({ count, widthMm })),
+                    ...{ heldBy: 'pole', fixedMm: 0 },
+                  }}
+                  along="Length"
+                  copies={piece.copies}
+                  basis={basis}
+                />
+              </>
+            ) : null}
+          </ColourCards>
+        </>
+      }
+    />
+  );
+}
+
+const NOTHING: Holds = { tubes: [], discs: [] };
+const FIELDS = new Set(['widthMm', 'smallMm', 'standing', 'weightKg', 'pattern.order', 'pattern.every']);
+/** The edge of a figure as it is drawn, mm, and its corners. */
+const EDGE_MM = 8;
+const ROUND = 40;
+
+/** What stands on a plinth, in outlines side by side: figures keep their place. */
+function plinthHolds({ standing }: PlinthDesign, { plan: { highMm } }: PlinthView): Holds {
+  const wideMm = standing.reduce((sum, each) => sum + each.wideMm, 0);
+  const tubes = standing.map((figure, i): SceneTube => {
+    const before = standing.slice(0, i).reduce((sum, each) => sum + each.wideMm, 0);
+    const middle = before + figure.wideMm / 2 - wideMm / 2;
+    const line = Array.from({ length: ROUND + 1 }, (_, at): Vec => {
+      const angle = (2 * Math.PI * at) / ROUND;
+      const up = highMm + (figure.highMm / 2) * (1 - Math.cos(angle));
+      return [middle + (figure.wideMm / 2) * Math.sin(angle), 0, up];
+    });
+    return { line, widthMm: EDGE_MM, hex: STEEL_HEX };
+  });
+  return { tubes, discs: [] };
+}
+
+/** "2 ft long, 1 ft 6 in high and deep". */
+function figuresText({ plan: { longMm, highMm } }: PlinthView, text: (mm: number) => string): string {
+  return `${text(longMm)} long, ${text(highMm)} high and deep`;
+}
