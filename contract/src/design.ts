@@ -246,6 +246,7 @@ const hoopDesignSchema = colouringSchema.extend({
   stepMm: z.number().positive().max(50),
   /** Larger clusters around the foot of its stand. */
   foot: z.object({ clusters: z.int().min(1).max(12), widthMm: partMmSchema }).nullable(),
+  base: baseSchema.optional(),
   /** What hangs inside on lines. */
   sign: z.object({ wideMm: buildMmSchema, highMm: buildMmSchema }).nullable(),
 });
@@ -265,6 +266,7 @@ const archDesignSchema = colouringSchema.extend({
   highMm: buildMmSchema,
   /** Plates and bases below its feet. */
   standMm: z.number().min(0).max(5000),
+  base: baseSchema.optional(),
 });
 
 /** Figures and signs on one plinth. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 
 import { TRADE, WIND_FORCES } from '../src';
-import { baseWeight, sideView, stackLayers, type SideView } from '../src/building';
+import { baseWeight, sideOfBalls, sideView, stackLayers, type SideView } from '../src/building';
 import { inch, problemOf, value } from './results';
 
 const DOOR: SideView = { areaM2: 1, middleMm: 1000 };
@@ -25,6 +25,23 @@ describe('wind', () => {
       const { gustMs } = value(baseWeight({ side: DOOR, baseMm: 400, wind }));
       expect(Math.abs(gustMs / TRADE.windGusts - 0.836 * (wind + 0.5) ** 1.5)).toBeLessThan(0.1);
     }
+  });
+});
+
+describe('what balls show to the wind', () => {
+  /** Elementary geometry: a disc; two apart; two of one width half over each other show 2 - (2/3 - sqrt 3 / 2 pi) of one. */
+  it('is what any of them covers, once', () => {
+    const ball = (xMm: number, zMm: number) => ({ xMm, zMm, widthMm: 400 });
+    const disc = Math.PI * 0.2 ** 2;
+    const one = sideOfBalls([ball(50, 700)]);
+    expect(one.areaM2 / disc).toBeCloseTo(1, 2);
+    expect(one.middleMm / 700).toBeCloseTo(1, 2);
+    const apart = sideOfBalls([ball(0, 300), ball(900, 1300)]);
+    expect(apart.areaM2 / disc).toBeCloseTo(2, 1);
+    expect(apart.middleMm / 800).toBeCloseTo(1, 2);
+    const over = sideOfBalls([ball(0, 200), ball(0, 200), ball(200, 200)]);
+    expect(over.areaM2 / disc).toBeCloseTo(2 - (2 / 3 - Math.sqrt(3) / (2 * Math.PI)), 2);
+    expect(sideOfBalls([])).toEqual({ areaM2: 0, middleMm: 0 });
   });
 });
 

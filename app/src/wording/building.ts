@@ -234,6 +234,18 @@ export function columnSteps(
   return [`Tie ${tiedListText(tying, nameOf)}.${joined}`, ...held, ...top];
 }
 
+/** How a taper is built. */
+export function taperSteps({ count }: DesignOf<'taper'>, layers: number, tied: string): string[] {
+  const word = LAYER_WORDS[count]!.one;
+  return [
+    `Tie ${tied}; keep the ${word}s of each layer together, in the order of the list above.`,
+    'Stand the pole and fix its plate.',
+    `Push the widest ${word} on from above with its necks around the pole, and wrap one neck twice around it.`,
+    `Go on from the foot up, ${layers} layers in all, each turned by half a step so that it rests in the creases; press it down.`,
+    'Wrap the topmost layer twice around the pole as well.',
+  ];
+}
+
 /** What a column's figures leave: how far it is off, the size that lands, its pole. */
 export function heldText(
   { open, heldBy }: DesignOf<'column'>,

@@ -1,3 +1,4 @@
+import { sideOfBalls } from '@leggero/core/building';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 
@@ -11,14 +12,14 @@ import type { Holds } from '@/parts/piece/tiedScene';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewArch, type ArchDesign, type ArchView } from '@/parts/piece/viewArch';
 import type { Vec } from '@/parts/space/scene';
-import { Card } from '@/ui/Card';
-import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';
 import { archProblemText, archSteps, archText, bendText } from '@/wording/arch';
 import { layersText, layerStepText, tiedListText } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
 import { ArchFields } from './ArchFields';
+import { OrderCard } from './OrderCard';
+import { BaseCard } from './BaseCard';
 import { ColourCards, namesOf } from './ColourCards';
 import { TiedPicture } from './TiedPicture';
 
@@ -98,9 +99,8 @@ export function ArchPiece(shown: ShownPiece<ArchDesign>) {
           >
             {view ? (
               <>
-                <Card title="Building order">
-                  <Steps steps={archSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
-                </Card>
+                <OrderCard form="arch" steps={archSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
+                <BaseCard design={design} side={sideOfBalls(view.balloons)} feet={2} basis={basis} change={change} />
                 <ExactCard
                   piece={{
                     layers: view.plan.stack.map(({ count, widthMm }) => ({ count, widthMm })),

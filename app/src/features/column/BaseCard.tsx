@@ -1,12 +1,10 @@
 import type { PieceBase } from '@leggero/contract';
 import { WIND_FORCES } from '@leggero/core';
-import { baseWeight, sideView, type Stack } from '@leggero/core/building';
-import { useMemo } from 'react';
+import { baseWeight, type SideView } from '@leggero/core/building';
 import { View } from 'react-native';
 
 import { Cautions } from '@/parts/Cautions';
 import { MmField } from '@/parts/piece/Fields';
-import { figureIn } from '@/parts/piece/scenes';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Card } from '@/ui/Card';
 import { Labelled } from '@/ui/Field';
@@ -15,7 +13,6 @@ import { Words } from '@/ui/Words';
 import { baseReasonText, baseWeightText, WIND_WORDS } from '@/wording/baseWeight';
 
 import { baseOf } from './base';
-import type { ColumnDesign, TaperDesign } from './colouring';
 
 const INDOORS = 'indoors';
 const WINDS = [
@@ -24,19 +21,20 @@ const WINDS = [
 ];
 
 interface BaseCardProps {
-  design: ColumnDesign | TaperDesign;
-  stack: Stack;
+  design: { base?: PieceBase | undefined };
+  /** What it shows to the wind. */
+  side: SideView;
+  /** What stands on two feet shares it between them. */
+  feet?: 1 | 2;
   basis: PieceBasis;
   change: (by: { base: PieceBase }) => void;
 }
 
 /** What a piece's base must weigh so that neither wind nor passers-by tip it over. */
-export function BaseCard({ design, stack, basis, change }: BaseCardProps) {
+export function BaseCard({ design, side, feet = 1, basis, change }: BaseCardProps) {
   const { lengths, event, knowledge } = basis;
   const { trade } = knowledge;
   const base = baseOf(design, basis);
-  const { standMm, topper } = design;
-  const side = useMemo(() => sideView({ stack, standMm, figure: figureIn(topper) }), [stack, standMm, topper]);
   const indoors = base.wind === null;
   const weight = baseWeight({ side, baseMm: base.acrossMm, wind: base.wind, trade });
   return (
@@ -70,6 +68,7 @@ export function BaseCard({ design, stack, basis, change }: BaseCardProps) {
             <Words look="strong" role="status">
               {baseWeightText(weight.value, lengths.unit)}
             </Words>
+            {feet === 2 ? <Words>Half of that at each foot.</Words> : null}
             <Words look="quiet">{baseReasonText(weight.value, { side, wind: base.wind }, lengths.text)}</Words>
           </View>
         ) : null}

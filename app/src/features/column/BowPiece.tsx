@@ -9,8 +9,6 @@ import { joinerThrough } from '@/parts/piece/tiedScene';
 import { TargetCard } from '@/parts/piece/TargetCard';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewBow, type BowDesign, type BowView, type RopeBalloon } from '@/parts/piece/viewRope';
-import { Card } from '@/ui/Card';
-import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';
 import { tiedListText } from '@/wording/building';
 import { bowProblemText, bowSteps, bowStepText, bowText } from '@/wording/rope';
@@ -18,6 +16,7 @@ import { counted } from '@/wording/trade';
 
 import { ColourCards, namesOf } from './ColourCards';
 import { JoinerCard } from './JoinerCard';
+import { OrderCard } from './OrderCard';
 import { BowFields } from './RopeFields';
 import { TiedPicture } from './TiedPicture';
 
@@ -89,9 +88,10 @@ export function BowPiece(shown: ShownPiece<BowDesign>) {
             {view ? (
               <>
                 <JoinerCard part={design.joiner} joiner={view.joiner} each="Each side" basis={basis} change={change} />
-                <Card title="Building order">
-                  <Steps steps={bowSteps(view.plan, tiedListText(view.tying, nameOf), 'a joiner of its own')} />
-                </Card>
+                <OrderCard
+                  form="bow"
+                  steps={bowSteps(view.plan, tiedListText(view.tying, nameOf), 'a joiner of its own')}
+                />
                 <ExactCard piece={loopsOf(view)} along="Length" copies={piece.copies} basis={basis} />
               </>
             ) : null}

@@ -10,8 +10,6 @@ import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { TargetCard } from '@/parts/piece/TargetCard';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewColumn, type ColumnView } from '@/parts/piece/viewColumn';
-import { Card } from '@/ui/Card';
-import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';
 import { buildProblemText, columnSteps, heldText, layersText, roomTexts } from '@/wording/building';
 import { counted } from '@/wording/trade';
@@ -20,8 +18,9 @@ import { BaseCard } from './BaseCard';
 import { ColourCards, namesOf } from './ColourCards';
 import { ColumnFields } from './ColumnFields';
 import type { ColumnDesign } from './colouring';
+import { OrderCard } from './OrderCard';
 import { PackingCard } from './PackingCard';
-import { simulatedOf } from './simulated';
+import { sideOf, simulatedOf } from './simulated';
 import { StackPicture } from './StackPicture';
 
 /** A column to a height, to a number of layers or of a size: drawn to scale, coloured, and what is to be tied for it. */
@@ -96,9 +95,10 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
           >
             {view ? (
               <>
-                <Card title="Building order">
-                  <Steps steps={columnSteps(design, view.plan, view.tying, { text, nameOf: namesOf(design, basis) })} />
-                </Card>
+                <OrderCard
+                  form="column"
+                  steps={columnSteps(design, view.plan, view.tying, { text, nameOf: namesOf(design, basis) })}
+                />
                 <ExactCard
                   piece={simulatedOf(design, view.plan.stack, design.heldBy)}
                   copies={piece.copies}
@@ -107,7 +107,7 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
                   onGhost={setGhost}
                 />
                 <PackingCard stack={view.plan.stack} topped={design.topper?.kind === 'balloon'} basis={basis} />
-                <BaseCard design={design} stack={view.plan.stack} basis={basis} change={change} />
+                <BaseCard design={design} side={sideOf(design, view.plan.stack)} basis={basis} change={change} />
               </>
             ) : null}
           </ColourCards>

@@ -1,4 +1,4 @@
-import type { SimulatedPiece } from '@leggero/core/building';
+import { sideOfBalls, type SimulatedPiece } from '@leggero/core/building';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 
@@ -10,15 +10,15 @@ import { TargetCard } from '@/parts/piece/TargetCard';
 import type { Holds } from '@/parts/piece/tiedScene';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewHoop, type HoopDesign, type HoopView } from '@/parts/piece/viewHoop';
-import { Card } from '@/ui/Card';
-import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';
 import { coloursText, tiedListText } from '@/wording/building';
 import { clusterStepText, hoopProblemText, hoopSteps, hoopText } from '@/wording/hoop';
 import { counted } from '@/wording/trade';
 
+import { BaseCard } from './BaseCard';
 import { ColourCards, namesOf } from './ColourCards';
 import { CrescentCards, HoopFields } from './HoopFields';
+import { OrderCard } from './OrderCard';
 import { hoopHolds } from './hoopHolds';
 import { TiedPicture } from './TiedPicture';
 
@@ -90,14 +90,14 @@ export function HoopPiece(shown: ShownPiece<HoopDesign>) {
           >
             {view ? (
               <>
-                <Card title="Building order">
-                  <Steps
-                    steps={hoopSteps(view.plan, tiedListText(view.tying, nameOf), {
-                      foot: design.foot?.clusters ?? 0,
-                      sign: design.sign !== null,
-                    })}
-                  />
-                </Card>
+                <OrderCard
+                  form="hoop"
+                  steps={hoopSteps(view.plan, tiedListText(view.tying, nameOf), {
+                    foot: design.foot?.clusters ?? 0,
+                    sign: design.sign !== null,
+                  })}
+                />
+                <BaseCard design={design} side={sideOfBalls(view.balloons)} basis={basis} change={change} />
                 <ExactCard piece={largestOf(view)} along="Length" copies={piece.copies} basis={basis} />
               </>
             ) : null}

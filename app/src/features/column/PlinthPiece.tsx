@@ -11,8 +11,6 @@ import type { Holds } from '@/parts/piece/tiedScene';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewPlinth, type PlinthDesign, type PlinthView } from '@/parts/piece/viewPlinth';
 import type { SceneTube, Vec } from '@/parts/space/scene';
-import { Card } from '@/ui/Card';
-import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';
 import { layerStepText, tiedListText } from '@/wording/building';
 import { plinthProblemText, plinthSteps } from '@/wording/plinth';
@@ -20,6 +18,7 @@ import { counted } from '@/wording/trade';
 
 import { ColourCards, namesOf } from './ColourCards';
 import { BoardCard, PlinthFields, WeightsCard } from './PlinthFields';
+import { OrderCard } from './OrderCard';
 import { TiedPicture } from './TiedPicture';
 
 /** A plinth: a row of clusters with small ones between them, weights at its ends, and figures that stand on it. */
@@ -89,9 +88,7 @@ export function PlinthPiece(shown: ShownPiece<PlinthDesign>) {
           >
             {view ? (
               <>
-                <Card title="Building order">
-                  <Steps steps={plinthSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
-                </Card>
+                <OrderCard form="plinth" steps={plinthSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
                 <ExactCard
                   piece={{
                     layers: view.plan.layers.map(({ count, widthMm }) => ({ count, widthMm })),

@@ -13,8 +13,6 @@ import { TargetCard } from '@/parts/piece/TargetCard';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewRope, type RopeBalloon, type RopeDesign, type RopeView } from '@/parts/piece/viewRope';
 import { extentOf } from '@/parts/space/scene';
-import { Card } from '@/ui/Card';
-import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';
 import { buildProblemText, tiedListText } from '@/wording/building';
 import { dupletStepText, ropeSteps, ropeText } from '@/wording/rope';
@@ -22,6 +20,7 @@ import { counted } from '@/wording/trade';
 
 import { ColourCards, namesOf } from './ColourCards';
 import { JoinerCard } from './JoinerCard';
+import { OrderCard } from './OrderCard';
 import { RopeFields } from './RopeFields';
 import { TiedPicture } from './TiedPicture';
 
@@ -106,9 +105,10 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
             {view ? (
               <>
                 <JoinerCard part={design.joiner} joiner={view.joiner} each="The rope" basis={basis} change={change} />
-                <Card title="Building order">
-                  <Steps steps={ropeSteps(view.plan.layers, tiedListText(view.tying, nameOf), 'the joiner')} />
-                </Card>
+                <OrderCard
+                  form="rope"
+                  steps={ropeSteps(view.plan.layers, tiedListText(view.tying, nameOf), 'the joiner')}
+                />
                 <ExactCard
                   piece={{
                     layers: view.plan.stack.layers.map(({ count, widthMm }) => ({ count, widthMm })),

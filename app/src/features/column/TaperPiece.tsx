@@ -12,15 +12,16 @@ import { TargetCard } from '@/parts/piece/TargetCard';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewTaper, type TaperView } from '@/parts/piece/viewTaper';
 import { Words } from '@/ui/Words';
-import { buildProblemText, layersText, roomTexts, taperText } from '@/wording/building';
+import { buildProblemText, layersText, roomTexts, taperSteps, taperText, tiedListText } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
 import { BaseCard } from './BaseCard';
-import { ColourCards } from './ColourCards';
+import { ColourCards, namesOf } from './ColourCards';
 import type { TaperDesign } from './colouring';
 import { LayersCard } from './LayersCard';
+import { OrderCard } from './OrderCard';
 import { PackingCard } from './PackingCard';
-import { simulatedOf } from './simulated';
+import { sideOf, simulatedOf } from './simulated';
 import { StackPicture } from './StackPicture';
 import { TaperFields } from './TaperFields';
 
@@ -33,6 +34,7 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
   const { text, fine } = basis.lengths;
   const { profile, poleMm, standMm, count, colours, stepMm } = design;
   const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
+  const nameOf = namesOf(design, basis);
   const hexOf = (colour: number) => colours[colour]!.colourHex;
   const ceilingMm = basis.event ? basis.event.ceilingMm : design.ceilingMm;
   // Outwards a ring reaches so many of its balloons' widths.
@@ -116,6 +118,10 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
           >
             {view ? (
               <>
+                <OrderCard
+                  form="taper"
+                  steps={taperSteps(design, view.layers.length, tiedListText(view.tying, nameOf))}
+                />
                 <ExactCard
                   piece={simulatedOf(design, view.stack, 'pole')}
                   copies={piece.copies}
@@ -124,7 +130,7 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
                   onGhost={setGhost}
                 />
                 <PackingCard stack={view.plan.stack} topped={false} basis={basis} />
-                <BaseCard design={design} stack={view.stack} basis={basis} change={change} />
+                <BaseCard design={design} side={sideOf(design, view.stack)} basis={basis} change={change} />
               </>
             ) : null}
           </ColourCards>

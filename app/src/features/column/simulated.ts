@@ -1,4 +1,4 @@
-import type { HeldBy, SimulatedPiece, Stack } from '@leggero/core/building';
+import { sideView, type HeldBy, type SideView, type SimulatedPiece, type Stack } from '@leggero/core/building';
 
 import { figureIn } from '@/parts/piece/scenes';
 
@@ -15,4 +15,9 @@ export function simulatedOf(
     heldBy,
     fixedMm: standMm + (figureIn(topper)?.heightMm ?? 0),
   };
+}
+
+/** What a piece of layers shows to the wind, its figure with it. */
+export function sideOf({ standMm, topper }: ColumnDesign | TaperDesign, stack: Stack): SideView {
+  return sideView({ stack, standMm, figure: figureIn(topper) });
 }
