@@ -37,13 +37,13 @@ await run(async () => {
     ['builds-phone', '/builds', PHONE],
     ['gauges-phone', '/gauges', PHONE],
     ['model-wide', `${model}?temp=33&alt=0&hours=12&wraps=2`, WIDE],
-    ['holes-wide', '/gauges/holes', WIDE],
     ['make-wide', '/gauges/make', WIDE],
     ['eye-phone', `/gauges/eye/${eyeCheck.id}`, PHONE],
     ['pair-wide', '/shelf/pair', WIDE],
-    ['numbers-phone', '/studio/numbers?of=shape', PHONE],
     ['event-wide', `/builds/events/${pieces[0].eventId}`, WIDE],
     ['column-phone', `/builds/${pieceOf('column')}`, PHONE],
+    ['exact-phone', `/builds/${pieceOf('column')}`, PHONE],
+    ['hoop-wide', `/builds/${pieceOf('hoop')}`, WIDE],
     ['taper-wide', `/builds/${pieceOf('taper')}`, WIDE],
     ['curtain-wide', `/builds/${pieceOf('curtain')}`, WIDE],
   ];
@@ -59,6 +59,7 @@ await run(async () => {
     await page.goto(`${url}${address}`, { waitUntil: 'domcontentloaded' });
     await settled(page);
     await page.evaluate(() => document.fonts.ready);
+    if (name.startsWith('exact')) await scrollTo(page, '[role=radio][aria-label^="By eye"]');
     await new Promise((resolve) => setTimeout(resolve, 500));
     await page.screenshot({ path: path.join(FOLDER, `${name}.png`) });
     await page.close();
@@ -77,6 +78,12 @@ function settled(page) {
       document.querySelector('#detail')?.innerText.trim() !== '' &&
       document.querySelector('[aria-busy=true]') === null,
   );
+}
+
+/** Brings what is found into sight, once it is there. */
+async function scrollTo(page, selector) {
+  const found = await page.waitForSelector(selector);
+  await found.evaluate((node) => node.closest('[role=radiogroup]').scrollIntoView({ block: 'center' }));
 }
 
 /** The owner's session, and the newest check of that eye alone. */
