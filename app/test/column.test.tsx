@@ -5,7 +5,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { PiecePage } from '@/chunks/PiecePage';
-import { patternOf, paintedAt, recoloured } from '@/features/column/colouring';
+import { patternOf, paintedAt, recoloured } from '@/features/building/colouring';
 import { buildProblemText, mapNoticeText, turningText } from '@/wording/building';
 import { lengthsOf } from '@/views/lengths';
 

@@ -5,8 +5,8 @@ import userEvent from '@testing-library/user-event';
 import Svg from 'react-native-svg';
 
 import { PiecePage } from '@/chunks/PiecePage';
-import { Ghost } from '@/features/column/Ghost';
-import { simulatedOf } from '@/features/column/simulated';
+import { Ghost } from '@/features/building/Ghost';
+import { simulatedOf } from '@/features/building/simulated';
 import type { ExactQuestion } from '@/parts/piece/useExact';
 import type { Scene } from '@/parts/space/scene';
 import { viewOf } from '@/parts/space/view';

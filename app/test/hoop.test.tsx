@@ -4,7 +4,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { PiecePage } from '@/chunks/PiecePage';
-import { hoopHolds } from '@/features/column/hoopHolds';
+import { hoopHolds } from '@/features/building/hoopHolds';
 import type { Material } from '@/parts/piece/material';
 import { viewHoop } from '@/parts/piece/viewHoop';
 import { lengthsOf } from '@/views/lengths';

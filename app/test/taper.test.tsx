@@ -4,7 +4,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { PiecePage } from '@/chunks/PiecePage';
-import { profileOf, SILHOUETTE_NAMES, silhouetteOf, withPoint } from '@/features/column/silhouettes';
+import { profileOf, SILHOUETTE_NAMES, silhouetteOf, withPoint } from '@/features/building/silhouettes';
 import type { Material } from '@/parts/piece/material';
 import { viewTaper } from '@/parts/piece/viewTaper';
 import { lengthsOf } from '@/views/lengths';

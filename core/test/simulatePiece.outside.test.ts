@@ -213,6 +213,18 @@ describe('pieces that are built again and again', () => {
     expect(Math.abs(measures.height!.found.mean / even - 1)).toBeLessThan(0.01);
   });
 
+  /** As three rings straight upon each other, whatever small ones lie between: closed form as above, each rise a mean. */
+  it('rest on the next large layer where small ones lie between', () => {
+    const [w, sd, p] = [inch(9), 0.02, TRADE.packing];
+    const layers = [9, 4, 9, 4, 9].map((inches) => ({ count: 4, widthMm: inch(inches) }));
+    const piece: SimulatedPiece = { layers, heldBy: 'pole', fixedMm: 0 };
+    const { found, evenMm } = built(piece, sd, { trials: 2500 }).measures.height!;
+    expect(evenMm).toBeCloseTo(w + 2 * p * w, 6);
+    const closed = ((sd * w) / 2) * Math.sqrt(2 * ((1 + p) / 2) ** 2 + p ** 2);
+    expect(Math.abs(found.sd / closed - 1)).toBeLessThan(0.042);
+    expect(Math.abs(found.mean / evenMm - 1)).toBeLessThan(0.002);
+  });
+
   it('are refused with what is wrong', () => {
     const asked = { piece: column(3), spread: { lean: 0, sd: 0.02 }, trials: 1000, seed: 1 };
     const refused = (more: Partial<typeof asked>) => problemOf(simulatePiece({ ...asked, ...more }));

@@ -1,10 +1,10 @@
-import { ArchPiece } from '@/features/column/ArchPiece';
-import { BowPiece } from '@/features/column/BowPiece';
-import { ColumnPiece } from '@/features/column/ColumnPiece';
-import { HoopPiece } from '@/features/column/HoopPiece';
-import { PlinthPiece } from '@/features/column/PlinthPiece';
-import { RopePiece } from '@/features/column/RopePiece';
-import { TaperPiece } from '@/features/column/TaperPiece';
+import { ArchPiece } from '@/features/building/ArchPiece';
+import { BowPiece } from '@/features/building/BowPiece';
+import { ColumnPiece } from '@/features/building/ColumnPiece';
+import { HoopPiece } from '@/features/building/HoopPiece';
+import { PlinthPiece } from '@/features/building/PlinthPiece';
+import { RopePiece } from '@/features/building/RopePiece';
+import { TaperPiece } from '@/features/building/TaperPiece';
 import { LinkedPiece } from '@/features/linking/LinkedPiece';
 import { WithPiece } from '@/parts/piece/WithPiece';
 

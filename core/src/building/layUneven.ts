@@ -40,7 +40,7 @@ export function roomFor({ widthsMm, layers, contacts }: UnevenPlan): Laid {
 
 /**
  * Lays a stack of the widths in `laid`. Balloons of a layer lie on one circle and touch their neighbours. Every contact
- * with the layer below is an equally soft spring, so a layer comes to rest in the middle of the heights at which its
+ * with the layer that bears it is an equally soft spring, so a layer comes to rest in the middle of the heights at which its
  * contacts would just touch, softened by `packing`; on a line it also takes their slope, and what stands on it leans by
  * all slopes below. A pole keeps every layer level.
  *
@@ -58,14 +58,15 @@ export function layUneven({ layers, packing, heldBy }: UnevenPlan, laid: Laid): 
     if (i === 0) {
       xMm[0] = yMm[0] = zMm[0] = fallX[0] = fallY[0] = 0;
     } else {
-      const riseMm = restOn(layer, layers[i - 1]!, i, laid, packing);
-      // A layer rises along the normal of the one below, and then tilts by its own contacts.
-      const x = fallX[i - 1]!;
-      const y = fallY[i - 1]!;
+      const s = layer.rests;
+      const riseMm = restOn(layer, layers[s]!, i, laid, packing);
+      // A layer rises along the normal of the one that bears it, and then tilts by its own contacts.
+      const x = fallX[s]!;
+      const y = fallY[s]!;
       const along = riseMm / Math.sqrt(1 + x * x + y * y);
-      xMm[i] = xMm[i - 1]! + x * along;
-      yMm[i] = yMm[i - 1]! + y * along;
-      zMm[i] = zMm[i - 1]! + along;
+      xMm[i] = xMm[s]! + x * along;
+      yMm[i] = yMm[s]! + y * along;
+      zMm[i] = zMm[s]! + along;
       fallX[i] = heldBy === 'line' ? x - laid.slopeX : 0;
       fallY[i] = heldBy === 'line' ? y - laid.slopeY : 0;
     }
@@ -92,15 +93,15 @@ function layCircle({ first, count, turn, farther }: PlannedLayer, i: number, lai
   for (let k = first; k < first + count; k += 1) angles[k]! += shift;
 }
 
-/** How far above the layer below the next one comes to rest, mm; writes its gaps, and how its contacts slope. */
+/** How far above the layer that bears it one comes to rest, mm; writes its gaps, and how its contacts slope. */
 function restOn(layer: PlannedLayer, below: PlannedLayer, i: number, laid: Laid, packing: number): number {
   const { uppers, lowers, higher, cosines, sines, slopes, firstContact } = layer;
   const { widthsMm, angles, radiiMm, gapsMm, levels } = laid;
   const contacts = uppers.length;
   laid.slopeX = laid.slopeY = 0;
   // What only rests on layers farther down rises as its own size does.
-  if (contacts === 0) return layer.riseMm * (laid.meansMm[i]! / layer.widthMm);
-  const r1 = radiiMm[i - 1]! / below.farther;
+  if (contacts === 0) return layer.aboveMm * (laid.meansMm[i]! / layer.widthMm);
+  const r1 = radiiMm[layer.rests]! / below.farther;
   const r2 = radiiMm[i]! / layer.farther;
   let sum = 0;
   let x = 0;

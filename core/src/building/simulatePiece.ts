@@ -140,6 +140,8 @@ export interface SpreadAllowed {
 
 /** Spreads are looked at until they are this near, as a share of the one found. */
 const NEAR = 0.01;
+/** Narrower than this no balloons come out. */
+const LEAST_SPREAD = 1e-4;
 
 /**
  * The other way round: how far balloons may be off, from one to the next, so that `share` of the pieces show no fault.
@@ -170,7 +172,7 @@ export function spreadAllowed({
   if (holds(MOST_SPREAD)) return ok({ sd: MOST_SPREAD, any: true });
   if (!holds(0)) return ok({ sd: 0, any: false });
   let [low, high] = [0, MOST_SPREAD];
-  while (high - low > NEAR * high) {
+  while (high - low > NEAR * high && high > LEAST_SPREAD) {
     const middle = (low + high) / 2;
     if (holds(middle)) low = middle;
     else high = middle;

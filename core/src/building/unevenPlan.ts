@@ -18,7 +18,13 @@ export interface PlannedLayer extends StackedLayer {
   first: number;
   /** How much farther out its balloons lie than balls of their width. */
   farther: number;
-  /** Where it meets the layer below: balloons of both by their index among all, a pair a contact. */
+  /** The layer that it rests on, which is not the one below where that is small; -1 of the lowest. */
+  rests: number;
+  /** How far above the one below it would stand if nothing gave, mm. */
+  touchingMm: number;
+  /** How far above that it stands while nothing is off, mm. */
+  aboveMm: number;
+  /** Where it meets that layer: balloons of both by their index among all, a pair a contact. */
   uppers: Int32Array;
   lowers: Int32Array;
   /** The index of its first contact among all. */
@@ -67,7 +73,7 @@ export function unevenPlan({
   const planned: PlannedLayer[] = [];
   let [first, contacts] = [0, 0];
   for (const layer of made.value.layers) {
-    const next = planLayer(layer, planned.at(-1), { first, firstContact: contacts, packing });
+    const next = planLayer(layer, planned, { first, firstContact: contacts, packing });
     planned.push(next);
     first += layer.count;
     contacts += next.uppers.length;
@@ -83,20 +89,23 @@ const roundRadiusMm = ({ count, widthMm }: Layer) => ringRadiusMm({ count, width
 
 function planLayer(
   layer: StackedLayer,
-  below: PlannedLayer | undefined,
+  planned: readonly PlannedLayer[],
   { first, firstContact, packing }: { first: number; firstContact: number; packing: number },
 ): PlannedLayer {
   const roundMm = roundRadiusMm(layer);
-  const meets = below ? contactsOf(layer, below) : [];
+  const { rests, meets } = restOf(layer, planned);
+  const below = planned[rests];
+  const aboveMm = below ? layer.heightMm - below.heightMm : 0;
   const directions = meets.map(({ upper }) => layer.turn + (2 * Math.PI * upper) / layer.count);
   const [cosines, sines] = [centred(directions.map(Math.cos)), centred(directions.map(Math.sin))];
   return {
     ...layer,
-    ...{ first, firstContact },
+    ...{ first, firstContact, rests, aboveMm },
+    touchingMm: layer.riseMm / packing,
     farther: roundMm > 0 ? layer.radiusMm / roundMm : 1,
     uppers: Int32Array.from(meets, ({ upper }) => first + upper),
     lowers: Int32Array.from(meets, ({ lower }) => below!.first + lower),
-    higher: Float64Array.from(meets, ({ restMm }) => layer.riseMm / packing / restMm),
+    higher: Float64Array.from(meets, ({ restMm }) => aboveMm / packing / restMm),
     cosines: Float64Array.from(cosines),
     sines: Float64Array.from(sines),
     slopes: layer.count > 1 ? slopesOf(cosines, sines) : [0, 0, 0],
@@ -112,7 +121,29 @@ interface Meeting {
   restMm: number;
 }
 
-/** The balloons of the layer below that each balloon of a layer rests on, as balls. */
+/** The layer that bears another, as balls: the one below, or one farther down that reaches higher past a small one. */
+function restOf(layer: StackedLayer, planned: readonly PlannedLayer[]): { rests: number; meets: Meeting[] } {
+  let best: { rests: number; meets: Meeting[]; highMm: number } = {
+    rests: planned.length - 1,
+    meets: [],
+    highMm: -Infinity,
+  };
+  // While nothing gives, as far down as its own balloons reach.
+  let downMm = 0;
+  for (let j = planned.length - 1; j >= 0 && j >= planned.length - MOST_DOWN; j -= 1) {
+    const meets = contactsOf(layer, planned[j]!);
+    const highMm = most(meets.map(({ restMm }) => restMm)) - downMm;
+    if (highMm > best.highMm + NEARER_MM) best = { rests: j, meets, highMm };
+    downMm += planned[j]!.touchingMm;
+  }
+  return best;
+}
+
+/** Layers farther down than this bear nothing; and one that bears as high as another does not count before it, mm. */
+const MOST_DOWN = 3;
+const NEARER_MM = 1e-6;
+
+/** The balloons of a lower layer that each balloon of a layer rests on, as balls. */
 function contactsOf(layer: StackedLayer, below: StackedLayer): Meeting[] {
   const [r1, r2] = [roundRadiusMm(below), roundRadiusMm(layer)];
   const apartMm = (below.widthMm + layer.widthMm) / 2;
