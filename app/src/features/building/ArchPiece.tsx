@@ -7,7 +7,6 @@ import { ExactCard } from '@/parts/piece/ExactCard';
 import { STEEL_HEX } from '@/parts/piece/holds';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
-import { TargetCard } from '@/parts/piece/TargetCard';
 import type { Holds } from '@/parts/piece/tiedScene';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewArch, type ArchDesign, type ArchView } from '@/parts/piece/viewArch';
@@ -29,7 +28,6 @@ export function ArchPiece(shown: ShownPiece<ArchDesign>) {
   const { design, change, view, problem, wrong } = usePiece(shown, viewArch, archProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
   const { text, fine } = basis.lengths;
-  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   const nameOf = namesOf(design, basis);
   const holdsOf = useCallback((): Holds => (view ? archHolds(design, view) : NOTHING), [design, view]);
   const ceilingMm = basis.event?.ceilingMm ?? null;
@@ -85,35 +83,32 @@ export function ArchPiece(shown: ShownPiece<ArchDesign>) {
         </>
       }
       second={
-        <>
-          {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
-          <ColourCards
-            piece={piece}
-            design={design}
-            basis={basis}
-            view={view}
-            chosen={size?.key ?? null}
-            onChoose={setTapped}
-            wrong={wrong}
-            change={change}
-          >
-            {view ? (
-              <>
-                <OrderCard form="arch" steps={archSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
-                <BaseCard design={design} side={sideOfBalls(view.balloons)} feet={2} basis={basis} change={change} />
-                <ExactCard
-                  piece={{
-                    layers: view.plan.stack.map(({ count, widthMm }) => ({ count, widthMm })),
-                    ...{ heldBy: 'pole', fixedMm: 0 },
-                  }}
-                  along="Length"
-                  copies={piece.copies}
-                  basis={basis}
-                />
-              </>
-            ) : null}
-          </ColourCards>
-        </>
+        <ColourCards
+          piece={piece}
+          design={design}
+          basis={basis}
+          view={view}
+          tapped={tapped}
+          onTap={setTapped}
+          wrong={wrong}
+          change={change}
+        >
+          {view ? (
+            <>
+              <OrderCard form="arch" steps={archSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
+              <BaseCard design={design} side={sideOfBalls(view.balloons)} feet={2} basis={basis} change={change} />
+              <ExactCard
+                piece={{
+                  layers: view.plan.stack.map(({ count, widthMm }) => ({ count, widthMm })),
+                  ...{ heldBy: 'pole', fixedMm: 0 },
+                }}
+                along="Length"
+                copies={piece.copies}
+                basis={basis}
+              />
+            </>
+          ) : null}
+        </ColourCards>
       }
     />
   );

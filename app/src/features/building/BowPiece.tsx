@@ -6,7 +6,6 @@ import { ExactCard } from '@/parts/piece/ExactCard';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { joinerThrough } from '@/parts/piece/tiedScene';
-import { TargetCard } from '@/parts/piece/TargetCard';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewBow, type BowDesign, type BowView, type RopeBalloon } from '@/parts/piece/viewRope';
 import { Words } from '@/ui/Words';
@@ -26,7 +25,6 @@ export function BowPiece(shown: ShownPiece<BowDesign>) {
   const { design, change, view, problem, wrong } = usePiece(shown, viewBow, bowProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
   const { text, fine } = basis.lengths;
-  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   const nameOf = namesOf(design, basis);
   const { colourHex } = design.joiner;
   const holdsOf = useCallback((placed: readonly RopeBalloon[]) => joinerThrough(placed, colourHex), [colourHex]);
@@ -73,30 +71,27 @@ export function BowPiece(shown: ShownPiece<BowDesign>) {
         </>
       }
       second={
-        <>
-          {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
-          <ColourCards
-            piece={piece}
-            design={design}
-            basis={basis}
-            view={view}
-            chosen={size?.key ?? null}
-            onChoose={setTapped}
-            wrong={wrong}
-            change={change}
-          >
-            {view ? (
-              <>
-                <JoinerCard part={design.joiner} joiner={view.joiner} each="Each side" basis={basis} change={change} />
-                <OrderCard
-                  form="bow"
-                  steps={bowSteps(view.plan, tiedListText(view.tying, nameOf), 'a joiner of its own')}
-                />
-                <ExactCard piece={loopsOf(view)} along="Length" copies={piece.copies} basis={basis} />
-              </>
-            ) : null}
-          </ColourCards>
-        </>
+        <ColourCards
+          piece={piece}
+          design={design}
+          basis={basis}
+          view={view}
+          tapped={tapped}
+          onTap={setTapped}
+          wrong={wrong}
+          change={change}
+        >
+          {view ? (
+            <>
+              <JoinerCard part={design.joiner} joiner={view.joiner} each="Each side" basis={basis} change={change} />
+              <OrderCard
+                form="bow"
+                steps={bowSteps(view.plan, tiedListText(view.tying, nameOf), 'a joiner of its own')}
+              />
+              <ExactCard piece={loopsOf(view)} along="Length" copies={piece.copies} basis={basis} />
+            </>
+          ) : null}
+        </ColourCards>
       }
     />
   );

@@ -6,6 +6,7 @@ import { CheckCard } from '@/parts/piece/CheckCard';
 import type { Coloured, ColumnBalloon } from '@/parts/piece/colouring';
 import { modelOf } from '@/parts/piece/material';
 import { SizesCard } from '@/parts/piece/SizesCard';
+import { TargetCard } from '@/parts/piece/TargetCard';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 
 import { ColoursCard } from './ColoursCard';
@@ -27,21 +28,26 @@ interface ColourCardsProps {
   basis: PieceBasis;
   /** null while the piece cannot be worked out. */
   view: Coloured | null;
-  /** The size whose target is shown. */
-  chosen: string | null;
-  onChoose: (balloon: ColumnBalloon | null) => void;
+  /** The balloon whose size's target is shown; the first size's where none was tapped. */
+  tapped: ColumnBalloon | null;
+  onTap: (balloon: ColumnBalloon | null) => void;
   wrong: (field: string) => string | undefined;
   change: (by: Partial<Colouring>) => void;
+  /** What stands between that target and the colours. */
+  between?: ReactNode;
   /** What follows from the layers themselves. */
   children: ReactNode;
 }
 
-/** What follows from the colours of any piece of layers: the map, what to tie, the sizes, their check. */
+/** What follows from any piece of layers: a size's target, the colours, the map, what to tie, the sizes, their check. */
 export function ColourCards(props: ColourCardsProps) {
-  const { piece, design, basis, view, chosen, onChoose, wrong, change, children } = props;
+  const { piece, design, basis, view, tapped, onTap, wrong, change, between, children } = props;
   const nameOf = namesOf(design, basis);
+  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   return (
     <>
+      {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
+      {between}
       <ColoursCard
         design={design}
         basis={basis}
@@ -52,10 +58,11 @@ export function ColourCards(props: ColourCardsProps) {
       />
       {view ? (
         <>
-          <MapCard design={design} map={view.map} nameOf={nameOf} change={change} />
+          <MapCard design={design} form={piece.design.form} map={view.map} nameOf={nameOf} change={change} />
           <TyingCard
             tying={view.tying}
             count={design.count}
+            form={piece.design.form}
             hexOf={(colour) => design.colours[colour]!.colourHex}
             nameOf={nameOf}
           />
@@ -63,8 +70,8 @@ export function ColourCards(props: ColourCardsProps) {
             piece={piece}
             sizes={view.sizes}
             basis={basis}
-            chosen={chosen}
-            onChoose={(key) => onChoose(view.balloons.find((balloon) => balloon.key === key) ?? null)}
+            chosen={size?.key ?? null}
+            onChoose={(key) => onTap(view.balloons.find((balloon) => balloon.key === key) ?? null)}
           />
           {children}
           <CheckCard piece={piece} sizes={view.sizes} basis={basis} />

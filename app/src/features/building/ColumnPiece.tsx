@@ -7,7 +7,6 @@ import { ExactCard } from '@/parts/piece/ExactCard';
 import type { GhostOf } from '@/parts/piece/ExactWays';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
-import { TargetCard } from '@/parts/piece/TargetCard';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewColumn, type ColumnView } from '@/parts/piece/viewColumn';
 import { Words } from '@/ui/Words';
@@ -30,7 +29,6 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
   const [ghost, setGhost] = useState<GhostOf | null>(null);
   const { text, fine } = basis.lengths;
-  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   const ceilingMm = basis.event ? basis.event.ceilingMm : design.ceilingMm;
   return (
     <PieceLayout
@@ -81,37 +79,34 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
         </>
       }
       second={
-        <>
-          {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
-          <ColourCards
-            piece={piece}
-            design={design}
-            basis={basis}
-            view={view}
-            chosen={size?.key ?? null}
-            onChoose={setTapped}
-            wrong={wrong}
-            change={change}
-          >
-            {view ? (
-              <>
-                <OrderCard
-                  form="column"
-                  steps={columnSteps(design, view.plan, view.tying, { text, nameOf: namesOf(design, basis) })}
-                />
-                <ExactCard
-                  piece={simulatedOf(design, view.plan.stack, design.heldBy)}
-                  copies={piece.copies}
-                  basis={basis}
-                  ghost={ghost}
-                  onGhost={setGhost}
-                />
-                <PackingCard stack={view.plan.stack} topped={design.topper?.kind === 'balloon'} basis={basis} />
-                <BaseCard design={design} side={sideOf(design, view.plan.stack)} basis={basis} change={change} />
-              </>
-            ) : null}
-          </ColourCards>
-        </>
+        <ColourCards
+          piece={piece}
+          design={design}
+          basis={basis}
+          view={view}
+          tapped={tapped}
+          onTap={setTapped}
+          wrong={wrong}
+          change={change}
+        >
+          {view ? (
+            <>
+              <OrderCard
+                form="column"
+                steps={columnSteps(design, view.plan, view.tying, { text, nameOf: namesOf(design, basis) })}
+              />
+              <ExactCard
+                piece={simulatedOf(design, view.plan.stack, design.heldBy)}
+                copies={piece.copies}
+                basis={basis}
+                ghost={ghost}
+                onGhost={setGhost}
+              />
+              <PackingCard stack={view.plan.stack} topped={design.topper?.kind === 'balloon'} basis={basis} />
+              <BaseCard design={design} side={sideOf(design, view.plan.stack)} basis={basis} change={change} />
+            </>
+          ) : null}
+        </ColourCards>
       }
     />
   );

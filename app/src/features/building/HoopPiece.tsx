@@ -6,7 +6,6 @@ import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
 import { ExactCard } from '@/parts/piece/ExactCard';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
-import { TargetCard } from '@/parts/piece/TargetCard';
 import type { Holds } from '@/parts/piece/tiedScene';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewHoop, type HoopDesign, type HoopView } from '@/parts/piece/viewHoop';
@@ -28,7 +27,6 @@ export function HoopPiece(shown: ShownPiece<HoopDesign>) {
   const { design, change, view, problem, wrong } = usePiece(shown, viewHoop, hoopProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
   const { text } = basis.lengths;
-  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   const nameOf = namesOf(design, basis);
   const holdsOf = useCallback((): Holds => (view ? hoopHolds(design, view) : NOTHING), [design, view]);
   const ceilingMm = basis.event?.ceilingMm ?? null;
@@ -76,33 +74,30 @@ export function HoopPiece(shown: ShownPiece<HoopDesign>) {
         </>
       }
       second={
-        <>
-          {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
-          <ColourCards
-            piece={piece}
-            design={design}
-            basis={basis}
-            view={view}
-            chosen={size?.key ?? null}
-            onChoose={setTapped}
-            wrong={wrong}
-            change={change}
-          >
-            {view ? (
-              <>
-                <OrderCard
-                  form="hoop"
-                  steps={hoopSteps(view.plan, tiedListText(view.tying, nameOf), {
-                    foot: design.foot?.clusters ?? 0,
-                    sign: design.sign !== null,
-                  })}
-                />
-                <BaseCard design={design} side={sideOfBalls(view.balloons)} basis={basis} change={change} />
-                <ExactCard piece={largestOf(view)} along="Length" copies={piece.copies} basis={basis} />
-              </>
-            ) : null}
-          </ColourCards>
-        </>
+        <ColourCards
+          piece={piece}
+          design={design}
+          basis={basis}
+          view={view}
+          tapped={tapped}
+          onTap={setTapped}
+          wrong={wrong}
+          change={change}
+        >
+          {view ? (
+            <>
+              <OrderCard
+                form="hoop"
+                steps={hoopSteps(view.plan, tiedListText(view.tying, nameOf), {
+                  foot: design.foot?.clusters ?? 0,
+                  sign: design.sign !== null,
+                })}
+              />
+              <BaseCard design={design} side={sideOfBalls(view.balloons)} basis={basis} change={change} />
+              <ExactCard piece={largestOf(view)} along="Length" copies={piece.copies} basis={basis} />
+            </>
+          ) : null}
+        </ColourCards>
       }
     />
   );

@@ -1,3 +1,4 @@
+import type { PieceForm } from '@leggero/contract';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
@@ -5,6 +6,7 @@ import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { chosenBox } from '@/ui/chosen';
 import { Words } from '@/ui/Words';
+import { rolledWords } from '@/wording/pieces';
 import { counted } from '@/wording/trade';
 
 import { ColourMap, Swatch } from './ColourMap';
@@ -12,13 +14,14 @@ import { paintedAt, type Colouring } from './colouring';
 
 interface MapCardProps {
   design: Colouring;
+  form: PieceForm;
   map: readonly (readonly number[])[];
   nameOf: (colour: number) => string;
   change: (by: Partial<Colouring>) => void;
 }
 
 /** The layers rolled out, to be painted balloon by balloon. */
-export function MapCard({ design, map, nameOf, change }: MapCardProps) {
+export function MapCard({ design, form, map, nameOf, change }: MapCardProps) {
   const { colours, painted } = design;
   const [chosen, setBrush] = useState(0);
   const brush = Math.min(chosen, colours.length - 1);
@@ -26,7 +29,7 @@ export function MapCard({ design, map, nameOf, change }: MapCardProps) {
   return (
     <Card title="Rolled out">
       <View className="gap-3">
-        <Words look="quiet">The foot is below. Choose a colour and tap balloons to paint them.</Words>
+        <Words look="quiet">{`${rolledWords(form).first} below. Choose a colour and tap balloons to paint them.`}</Words>
         <View role="radiogroup" aria-label="Paint with" className="flex-row flex-wrap gap-2">
           {colours.map((part, colour) => (
             <Pressable

@@ -6,7 +6,6 @@ import { ExactCard } from '@/parts/piece/ExactCard';
 import { STEEL_HEX } from '@/parts/piece/holds';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
-import { TargetCard } from '@/parts/piece/TargetCard';
 import type { Holds } from '@/parts/piece/tiedScene';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewPlinth, type PlinthDesign, type PlinthView } from '@/parts/piece/viewPlinth';
@@ -27,7 +26,6 @@ export function PlinthPiece(shown: ShownPiece<PlinthDesign>) {
   const { design, change, view, problem, wrong } = usePiece(shown, viewPlinth, plinthProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
   const { text } = basis.lengths;
-  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   const nameOf = namesOf(design, basis);
   const holdsOf = useCallback((): Holds => (view ? plinthHolds(design, view) : NOTHING), [design, view]);
   const said = problem && !FIELDS.has(problem.field ?? '') ? plinthProblemText(problem, text) : null;
@@ -74,34 +72,31 @@ export function PlinthPiece(shown: ShownPiece<PlinthDesign>) {
         </>
       }
       second={
-        <>
-          {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
-          <ColourCards
-            piece={piece}
-            design={design}
-            basis={basis}
-            view={view}
-            chosen={size?.key ?? null}
-            onChoose={setTapped}
-            wrong={wrong}
-            change={change}
-          >
-            {view ? (
-              <>
-                <OrderCard form="plinth" steps={plinthSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
-                <ExactCard
-                  piece={{
-                    layers: view.plan.layers.map(({ count, widthMm }) => ({ count, widthMm })),
-                    ...{ heldBy: 'pole', fixedMm: 0 },
-                  }}
-                  along="Length"
-                  copies={piece.copies}
-                  basis={basis}
-                />
-              </>
-            ) : null}
-          </ColourCards>
-        </>
+        <ColourCards
+          piece={piece}
+          design={design}
+          basis={basis}
+          view={view}
+          tapped={tapped}
+          onTap={setTapped}
+          wrong={wrong}
+          change={change}
+        >
+          {view ? (
+            <>
+              <OrderCard form="plinth" steps={plinthSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
+              <ExactCard
+                piece={{
+                  layers: view.plan.layers.map(({ count, widthMm }) => ({ count, widthMm })),
+                  ...{ heldBy: 'pole', fixedMm: 0 },
+                }}
+                along="Length"
+                copies={piece.copies}
+                basis={basis}
+              />
+            </>
+          ) : null}
+        </ColourCards>
       }
     />
   );

@@ -9,7 +9,6 @@ import { PieceLayout } from '@/parts/piece/PieceLayout';
 import { unevenBalloons } from '@/parts/piece/scenes';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { joinerThrough } from '@/parts/piece/tiedScene';
-import { TargetCard } from '@/parts/piece/TargetCard';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewRope, type RopeBalloon, type RopeDesign, type RopeView } from '@/parts/piece/viewRope';
 import { extentOf } from '@/parts/space/scene';
@@ -33,7 +32,6 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
   const { design, change, view, problem, wrong } = usePiece(shown, viewRope, buildProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
   const { text, fine } = basis.lengths;
-  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   const nameOf = namesOf(design, basis);
   const { colourHex } = design.joiner;
   const holdsOf = useCallback((placed: readonly RopeBalloon[]) => joinerThrough(placed, colourHex), [colourHex]);
@@ -90,38 +88,35 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
         </>
       }
       second={
-        <>
-          {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
-          <ColourCards
-            piece={piece}
-            design={design}
-            basis={basis}
-            view={view}
-            chosen={size?.key ?? null}
-            onChoose={setTapped}
-            wrong={wrong}
-            change={change}
-          >
-            {view ? (
-              <>
-                <JoinerCard part={design.joiner} joiner={view.joiner} each="The rope" basis={basis} change={change} />
-                <OrderCard
-                  form="rope"
-                  steps={ropeSteps(view.plan.layers, tiedListText(view.tying, nameOf), 'the joiner')}
-                />
-                <ExactCard
-                  piece={{
-                    layers: view.plan.stack.layers.map(({ count, widthMm }) => ({ count, widthMm })),
-                    ...{ heldBy: HELD, fixedMm: 0 },
-                  }}
-                  along="Length"
-                  copies={piece.copies}
-                  basis={basis}
-                />
-              </>
-            ) : null}
-          </ColourCards>
-        </>
+        <ColourCards
+          piece={piece}
+          design={design}
+          basis={basis}
+          view={view}
+          tapped={tapped}
+          onTap={setTapped}
+          wrong={wrong}
+          change={change}
+        >
+          {view ? (
+            <>
+              <JoinerCard part={design.joiner} joiner={view.joiner} each="The rope" basis={basis} change={change} />
+              <OrderCard
+                form="rope"
+                steps={ropeSteps(view.plan.layers, tiedListText(view.tying, nameOf), 'the joiner')}
+              />
+              <ExactCard
+                piece={{
+                  layers: view.plan.stack.layers.map(({ count, widthMm }) => ({ count, widthMm })),
+                  ...{ heldBy: HELD, fixedMm: 0 },
+                }}
+                along="Length"
+                copies={piece.copies}
+                basis={basis}
+              />
+            </>
+          ) : null}
+        </ColourCards>
       }
     />
   );

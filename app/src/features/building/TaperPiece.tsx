@@ -8,7 +8,6 @@ import { ExactCard } from '@/parts/piece/ExactCard';
 import type { GhostOf } from '@/parts/piece/ExactWays';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
-import { TargetCard } from '@/parts/piece/TargetCard';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewTaper, type TaperView } from '@/parts/piece/viewTaper';
 import { Words } from '@/ui/Words';
@@ -33,7 +32,6 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
   const [ghost, setGhost] = useState<GhostOf | null>(null);
   const { text, fine } = basis.lengths;
   const { profile, poleMm, standMm, count, colours, stepMm } = design;
-  const size = view?.sizes.find(({ key }) => key === tapped?.key) ?? view?.sizes[0];
   const nameOf = namesOf(design, basis);
   const hexOf = (colour: number) => colours[colour]!.colourHex;
   const ceilingMm = basis.event ? basis.event.ceilingMm : design.ceilingMm;
@@ -101,40 +99,39 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
         </>
       }
       second={
-        <>
-          {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
+        <ColourCards
+          piece={piece}
+          design={design}
+          basis={basis}
+          view={view}
+          between={
+            view ? (
+              <LayersCard layers={view.layers} lengths={basis.lengths} hexOf={(layer) => hexOf(view.map[layer]![0]!)} />
+            ) : null
+          }
+          tapped={tapped}
+          onTap={setTapped}
+          wrong={wrong}
+          change={change}
+        >
           {view ? (
-            <LayersCard layers={view.layers} lengths={basis.lengths} hexOf={(layer) => hexOf(view.map[layer]![0]!)} />
+            <>
+              <OrderCard
+                form="taper"
+                steps={taperSteps(design, view.layers.length, tiedListText(view.tying, nameOf))}
+              />
+              <ExactCard
+                piece={simulatedOf(design, view.stack, 'pole')}
+                copies={piece.copies}
+                basis={basis}
+                ghost={ghost}
+                onGhost={setGhost}
+              />
+              <PackingCard stack={view.plan.stack} topped={false} basis={basis} />
+              <BaseCard design={design} side={sideOf(design, view.stack)} basis={basis} change={change} />
+            </>
           ) : null}
-          <ColourCards
-            piece={piece}
-            design={design}
-            basis={basis}
-            view={view}
-            chosen={size?.key ?? null}
-            onChoose={setTapped}
-            wrong={wrong}
-            change={change}
-          >
-            {view ? (
-              <>
-                <OrderCard
-                  form="taper"
-                  steps={taperSteps(design, view.layers.length, tiedListText(view.tying, nameOf))}
-                />
-                <ExactCard
-                  piece={simulatedOf(design, view.stack, 'pole')}
-                  copies={piece.copies}
-                  basis={basis}
-                  ghost={ghost}
-                  onGhost={setGhost}
-                />
-                <PackingCard stack={view.plan.stack} topped={false} basis={basis} />
-                <BaseCard design={design} side={sideOf(design, view.stack)} basis={basis} change={change} />
-              </>
-            ) : null}
-          </ColourCards>
-        </>
+        </ColourCards>
       }
     />
   );

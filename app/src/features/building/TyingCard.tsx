@@ -1,8 +1,10 @@
+import type { PieceForm } from '@leggero/contract';
 import { View } from 'react-native';
 
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 import { bundleWord, layerRuns, LAYER_WORDS, tiedText, turningText } from '@/wording/building';
+import { rolledWords } from '@/wording/pieces';
 import type { TyingPlan } from '@leggero/core/building';
 
 import { Bundle } from './ColourMap';
@@ -10,12 +12,13 @@ import { Bundle } from './ColourMap';
 interface TyingCardProps {
   tying: TyingPlan;
   count: number;
+  form: PieceForm;
   hexOf: (colour: number) => string;
   nameOf: (colour: number) => string;
 }
 
 /** Which colours are tied together and how often, and what each layer is made of and how it is turned. */
-export function TyingCard({ tying, count, hexOf, nameOf }: TyingCardProps) {
+export function TyingCard({ tying, count, form, hexOf, nameOf }: TyingCardProps) {
   const { tied, least } = tying;
   const runs = layerRuns(tying);
   return (
@@ -34,7 +37,7 @@ export function TyingCard({ tying, count, hexOf, nameOf }: TyingCardProps) {
         {least ? null : <Words look="quiet">So many colours: there may be a way with fewer kinds than these.</Words>}
       </View>
       <View className="mt-3 gap-3 border-t border-line pt-3">
-        <Words look="heading">{`${LAYER_WORDS[count]!.many}, from the foot up`}</Words>
+        <Words look="heading">{`${LAYER_WORDS[count]!.many}, ${rolledWords(form).from}`}</Words>
         {runs.map(({ from, to, parts, turning }) => (
           <View key={from} className="flex-row items-center gap-3">
             <Words look="label" className="w-16 tabular-nums">
@@ -46,7 +49,7 @@ export function TyingCard({ tying, count, hexOf, nameOf }: TyingCardProps) {
               ))}
             </View>
             <Words look="quiet" className="flex-1">
-              {turning === null ? 'the lowest' : `turned ${turningText(turning)}`}
+              {turning === null ? 'the first' : `turned ${turningText(turning)}`}
             </Words>
           </View>
         ))}
