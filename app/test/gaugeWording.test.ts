@@ -1,4 +1,5 @@
-import { pairMismatch, samplingPlan, widthCost } from '@leggero/core';
+import { pairMismatch, widthCost } from '@leggero/core';
+import { samplingPlan } from '@leggero/core/samplingPlan';
 import { judgeEye, sizingStudy } from '@leggero/core/eye';
 import { sizerGeometry, type SizerGeometryOptions } from '@leggero/core/template';
 

@@ -15,7 +15,6 @@ export * from './person';
 export * from './piece';
 export * from './problem';
 export * from './pump';
-export * from './readingFile';
 export * from './routes';
 export { changedSince } from './layeredMap';
 export * from './rows';

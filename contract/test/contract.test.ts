@@ -2,13 +2,13 @@ import {
   CHANGES,
   MAKES,
   coreReading,
-  importProgressSchema,
   modelLabel,
   pathOf,
   readCalibrationFile,
   ROUTES,
   sizerCreateSchema,
 } from '../src';
+import { importProgressSchema } from '../src/readingFile';
 
 const id = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a';
 const reading = {

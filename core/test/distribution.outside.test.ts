@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { mean, sampleStandardDeviation } from 'simple-statistics';
 
-import { distributionOf, quantile } from '../src/statistics';
+import { distributionOf, quantile } from '../src/building';
 
 const values = fc.array(fc.double({ min: -1e3, max: 1e3, noNaN: true }), { minLength: 2, maxLength: 60 });
 

@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 
-import { wrapFilled } from '../src/modelling';
-import { hangSign, hoopBalloons, solveHoop, stackLayers, type Crescent, type HoopAsked } from '../src/building';
+import {
+  hangSign,
+  hoopBalloons,
+  solveHoop,
+  stackLayers,
+  wrapFilled,
+  type Crescent,
+  type HoopAsked,
+} from '../src/building';
 import { inch, problemOf, value } from './results';
 
 /** Widths of strokes of one pump: as the cube root of the air (common practice), five strokes some 5 in. */

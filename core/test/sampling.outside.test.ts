@@ -1,6 +1,8 @@
 import jstat from 'jstat';
 
-import { acceptedShare, controlConstants, fQuantile, fTail, samplingPlan, type QualityLimit } from '../src';
+import { acceptedShare, samplingPlan, type QualityLimit } from '../src/gauge/samplingPlan';
+import { controlConstants } from '../src/statistics/controlConstants';
+import { fQuantile, fTail } from '../src/statistics/fRatio';
 
 /**
  * MIL-STD-105E (1989), table I (letters of the general levels) and table II-A (single plans, normal inspection);

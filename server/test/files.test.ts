@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 
-import type { CalibrationFile, ImportReport, ModelDetail, ShelfModel } from '@leggero/contract';
+import type { CalibrationFile, ModelDetail, ShelfModel } from '@leggero/contract';
+import type { ImportReport } from '@leggero/contract/readingFile';
 import Papa from 'papaparse';
 
 import { linesOfImport, calibration, model, promised, pump, reading, serviceForTests, strangerOf } from './service';

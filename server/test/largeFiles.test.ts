@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 
-import type { ImportReport } from '@leggero/contract';
+import type { ImportReport } from '@leggero/contract/readingFile';
 import { sql } from 'drizzle-orm';
 
 import { calibration, linesOfImport, model, pump, reading, serviceForTests } from './service';

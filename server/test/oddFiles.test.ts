@@ -1,4 +1,5 @@
-import type { ImportReport, ShelfModel } from '@leggero/contract';
+import type { ShelfModel } from '@leggero/contract';
+import type { ImportReport } from '@leggero/contract/readingFile';
 
 import { linesOfImport, serviceForTests } from './service';
 

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 
-import { MODEL_DEFAULTS, READING_FILE_PATHS, type ModelRecord, type ShelfModel } from '@leggero/contract';
+import { MODEL_DEFAULTS, type ModelRecord, type ShelfModel } from '@leggero/contract';
+import { READING_FILE_PATHS } from '@leggero/contract/readingFile';
 
 import { calibration, model, promised, pump, reading, serviceForTests, strangerOf } from './service';
 

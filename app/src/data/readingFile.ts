@@ -1,4 +1,9 @@
-import { importProgressSchema, READING_FILE_PATHS, type FileEncoding, type ImportReport } from '@leggero/contract';
+import {
+  importProgressSchema,
+  type FileEncoding,
+  type ImportReport,
+  READING_FILE_PATHS,
+} from '@leggero/contract/readingFile';
 
 import { ApiError, readProblem } from './client';
 

@@ -1,13 +1,5 @@
-import type {
-  BatchAdvice,
-  BatchJudgement,
-  BatchLaw,
-  BatchLawProblem,
-  InspectionLevel,
-  PairMismatch,
-  SamplingPlan,
-  Verdict,
-} from '@leggero/core';
+import type { BatchAdvice, BatchJudgement, BatchLaw, BatchLawProblem, PairMismatch, Verdict } from '@leggero/core';
+import type { InspectionLevel, SamplingPlan } from '@leggero/core/samplingPlan';
 
 import type { LotView } from '@/views/checkView';
 import type { Tone } from '@/ui/Chip';

@@ -1,4 +1,4 @@
-import type { DesignOf, EventRecord } from '@leggero/contract';
+import type { DesignOf, EventRecord, PieceForm } from '@leggero/contract';
 import { MM_PER_INCH, type ColumnOpen, type PatternKind, type Problem } from '@leggero/core';
 import type {
   ColourMapProblemCode,
@@ -24,6 +24,20 @@ export const LAYER_WORDS: Record<number, { one: string; many: string }> = {
   5: { one: 'quint', many: 'Quints' },
   6: { one: 'six', many: 'Sixes' },
 };
+
+/** Where the rows of a piece rolled out begin, and which way they go. */
+const ROLLED: Partial<Record<PieceForm, { first: string; from: string }>> = {
+  arch: { first: 'The left foot is', from: 'from the left foot on' },
+  hoop: { first: 'Each crescent begins', from: 'clockwise' },
+  rope: { first: 'The first duplet is', from: 'from the first on' },
+  bow: { first: 'The knot is', from: 'from the knot on, both sides alike' },
+  plinth: { first: 'The left end is', from: 'from left to right' },
+};
+
+/** "The foot is" below, "from the foot up". */
+export function rolledWords(form: PieceForm): { first: string; from: string } {
+  return ROLLED[form] ?? { first: 'The foot is', from: 'from the foot up' };
+}
 
 /** "8 quads". */
 export function layersText(layers: number, count: number): string {

@@ -1,4 +1,5 @@
-import { FILE_ENCODINGS, type CalibrationFileProblem, type FileEncoding } from '@leggero/contract';
+import { type CalibrationFileProblem } from '@leggero/contract';
+import { type FileEncoding, FILE_ENCODINGS } from '@leggero/contract/readingFile';
 
 /** What an import is doing. */
 export const IMPORT_PHASES = {

@@ -20,20 +20,6 @@ export const FORM_WORDS: Record<PieceForm, { title: string; note: string }> = {
   wreath: { title: 'Wreath', note: 'Rings around each other, flat' },
 };
 
-/** Where the rows of a piece rolled out begin, and which way they go. */
-const ROLLED: Partial<Record<PieceForm, { first: string; from: string }>> = {
-  arch: { first: 'The left foot is', from: 'from the left foot on' },
-  hoop: { first: 'Each crescent begins', from: 'clockwise' },
-  rope: { first: 'The first duplet is', from: 'from the first on' },
-  bow: { first: 'The knot is', from: 'from the knot on, both sides alike' },
-  plinth: { first: 'The left end is', from: 'from left to right' },
-};
-
-/** "The foot is" below, "from the foot up". */
-export function rolledWords(form: PieceForm): { first: string; from: string } {
-  return ROLLED[form] ?? { first: 'The foot is', from: 'from the foot up' };
-}
-
 /** What a piece is called, and how many of it are made: "2 × Kelp columns". */
 export function pieceTitle({ name, copies }: Pick<PieceRecord, 'name' | 'copies'>): string {
   return copies > 1 ? `${copies} × ${name}` : name;

@@ -1,5 +1,5 @@
 import { ok, problem, type Result } from '../result';
-import { distributionOf, quantile, type Distribution } from '../statistics';
+import { distributionOf, quantile, type Distribution } from './distribution';
 import { TRADE, type Trade } from '../trade';
 import type { Layer } from './layer';
 import { layUneven, roomFor } from './layUneven';

@@ -1,8 +1,6 @@
 import { ok, problem, type Result } from '../result';
 import {
   chiSquareQuantile,
-  controlConstants,
-  fTail,
   leastSquares,
   meanInterval,
   meanOf,
@@ -14,6 +12,8 @@ import {
   t95,
   type Ranged,
 } from '../statistics';
+import { controlConstants } from '../statistics/controlConstants';
+import { fTail } from '../statistics/fRatio';
 import { TRADE, type Trade } from '../trade';
 import { KINDS_OF_WORK, workToleranceMm, type KindOfWork } from './work';
 

@@ -1,5 +1,6 @@
 import { ok, problem, type Result } from '../result';
-import { fTail, meanOf, sdInterval, type Ranged } from '../statistics';
+import { meanOf, sdInterval, type Ranged } from '../statistics';
+import { fTail } from '../statistics/fRatio';
 
 /** A line of the analysis of variance. */
 export interface VarianceLine {

@@ -2,5 +2,4 @@ export * from './chooseHole';
 export * from './goNoGo';
 export * from './hole';
 export * from './printedScale';
-export * from './samplingPlan';
 export * from './squeeze';

@@ -1,6 +1,7 @@
 import { ok, problem, type Result } from '../result';
 import { TRADE, type Trade } from '../trade';
 import type { ModellingSize } from './code';
+import { helixLengthMm } from './helix';
 
 /** A pole wrapped with empty modelling balloons. */
 export interface PoleCover {
@@ -27,24 +28,6 @@ export type PoleProblemCode =
   | 'bad-overlap';
 
 const MOST_OVERLAP = 0.8;
-
-/**
- * Length of a helix of `turns` turns on a cylinder `diameterMm` across, `pitchMm` along for each turn: turns x
- * sqrt((pi D)^2 + pitch^2).
- *
- * Source: any handbook of geometry (cylindrical helix).
- */
-export function helixLengthMm({
-  diameterMm,
-  pitchMm,
-  turns,
-}: {
-  diameterMm: number;
-  pitchMm: number;
-  turns: number;
-}): number {
-  return turns * Math.hypot(Math.PI * diameterMm, pitchMm);
-}
 
 /**
  * How many empty modelling balloons wrap a pole, the air bubble pressed flat and each turn overlapping the last by a

@@ -1,4 +1,5 @@
-import { modelLabel, type ImportReport } from '@leggero/contract';
+import { modelLabel } from '@leggero/contract';
+import { type ImportReport } from '@leggero/contract/readingFile';
 
 import type { MySqlTable } from 'drizzle-orm/mysql-core';
 

@@ -1,4 +1,4 @@
-import type { FileEncoding, ImportReport, LineProblem } from '@leggero/contract';
+import type { FileEncoding, ImportReport, LineProblem } from '@leggero/contract/readingFile';
 import { MM_PER_INCH } from '@leggero/core';
 import Papa from 'papaparse';
 

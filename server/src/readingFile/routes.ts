@@ -1,4 +1,5 @@
-import { FILE_ENCODINGS, idSchema, READING_FILE_PATHS, type ImportProgress } from '@leggero/contract';
+import { idSchema } from '@leggero/contract';
+import { type ImportProgress, FILE_ENCODINGS, READING_FILE_PATHS } from '@leggero/contract/readingFile';
 import express, { type Request, type Response, type Router } from 'express';
 import { z } from 'zod';
 

@@ -6,7 +6,7 @@ import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { chosenBox } from '@/ui/chosen';
 import { Words } from '@/ui/Words';
-import { rolledWords } from '@/wording/pieces';
+import { rolledWords } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
 import { ColourMap, Swatch } from './ColourMap';

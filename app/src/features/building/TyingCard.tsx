@@ -3,8 +3,7 @@ import { View } from 'react-native';
 
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
-import { bundleWord, layerRuns, LAYER_WORDS, tiedText, turningText } from '@/wording/building';
-import { rolledWords } from '@/wording/pieces';
+import { bundleWord, layerRuns, LAYER_WORDS, rolledWords, tiedText, turningText } from '@/wording/building';
 import type { TyingPlan } from '@leggero/core/building';
 
 import { Bundle } from './ColourMap';

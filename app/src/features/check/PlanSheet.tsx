@@ -1,4 +1,10 @@
-import { INSPECTION_LEVELS, QUALITY_LIMITS, acceptedShare, samplingPlan, type InspectionLevel } from '@leggero/core';
+import {
+  INSPECTION_LEVELS,
+  QUALITY_LIMITS,
+  acceptedShare,
+  samplingPlan,
+  type InspectionLevel,
+} from '@leggero/core/samplingPlan';
 import { useState } from 'react';
 import { View } from 'react-native';
 

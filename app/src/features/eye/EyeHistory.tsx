@@ -1,5 +1,5 @@
 import type { EyeCheckRecord, PersonRecord } from '@leggero/contract';
-import { controlConstants } from '@leggero/core';
+import { controlConstants } from '@leggero/core/eye';
 import { Link } from 'expo-router';
 import { Pressable, View } from 'react-native';
 

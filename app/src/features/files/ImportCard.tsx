@@ -1,4 +1,4 @@
-import type { FileEncoding, ImportReport } from '@leggero/contract';
+import type { FileEncoding, ImportReport } from '@leggero/contract/readingFile';
 import { useState } from 'react';
 import { View } from 'react-native';
 

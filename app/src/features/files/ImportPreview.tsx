@@ -1,4 +1,4 @@
-import type { ImportReport } from '@leggero/contract';
+import type { ImportReport } from '@leggero/contract/readingFile';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';

@@ -6,13 +6,13 @@ import {
   hoopBalloons,
   solveHoop,
   stackLayers,
+  wrapFilled,
   type ColourMapProblemCode,
   type HoopPlan,
   type HoopProblemCode,
   type HungSign,
   type StackedBalloon,
 } from '@leggero/core/building';
-import { wrapFilled } from '@leggero/core/modelling';
 
 import { coloured, type Coloured } from './colouring';
 import { packingOf, type Material } from './material';

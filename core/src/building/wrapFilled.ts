@@ -1,6 +1,6 @@
 import { ok, problem, type Result } from '../result';
-import type { ModellingSize } from './code';
-import { helixLengthMm } from './pole';
+import type { ModellingSize } from '../modelling/code';
+import { helixLengthMm } from '../modelling/helix';
 
 /** Filled modelling balloons wound around a tube. */
 export interface FilledCover {
