@@ -79,7 +79,7 @@ const retype = async (name: string, text: string) => {
   await userEvent.clear(field);
   await userEvent.type(field, text);
 };
-const answer = (text: RegExp) => screen.findByText(text, {}, { timeout: 4000 });
+const answer = (text: RegExp) => screen.findByText(text);
 
 describe('how exact a column must be', () => {
   /** Common practice: on a pole customers never notice; on line unequal balloons lean it. */
@@ -149,8 +149,8 @@ describe('how exact a column must be', () => {
     await answer(/^By eye is fine/);
     await click(/^As chosen/, 'radio');
     await retype('Nearly all within, either way, inches', '2');
-    await waitFor(() => expect(Builder.asked.at(-1)!.chosen!.sd).toBeCloseTo(0.1, 6), { timeout: 3000 });
-    await screen.findByRole('radio', { name: /^As chosen: \d\d? of 100$/ }, { timeout: 4000 });
+    await waitFor(() => expect(Builder.asked.at(-1)!.chosen!.sd).toBeCloseTo(0.1, 6));
+    await screen.findByRole('radio', { name: /^As chosen: \d\d? of 100$/ });
     await retype('Nearly all within, either way, inches', '6');
     expect(screen.getByText(/^Up to 50 % of a balloon either way/)).toBeTruthy();
     await retype('Nearly all within, either way, inches', '0');
@@ -170,9 +170,7 @@ describe('how exact a column must be', () => {
   it('says how far it is, can be stopped, and begun again', async () => {
     Builder.silent = true;
     await open();
-    await waitFor(() => expect(screen.getByRole('progressbar').getAttribute('aria-valuenow')).toBe('50'), {
-      timeout: 3000,
-    });
+    await waitFor(() => expect(screen.getByRole('progressbar').getAttribute('aria-valuenow')).toBe('50'));
     const before = Builder.ended;
     await click('Stop');
     expect(Builder.ended).toBe(before + 1);
@@ -182,15 +180,11 @@ describe('how exact a column must be', () => {
   });
 
   it('says so when the worker cannot', async () => {
-    Builder.silent = true;
-    await open();
-    await screen.findByRole('progressbar');
     class Broken extends Builder {
       override postMessage = () => setTimeout(() => this.onmessage?.({ data: { failed: 'gone' } }), 0);
     }
     Object.assign(globalThis, { Worker: Broken });
-    await click('Stop');
-    await click('Build them after all');
+    await open();
     await answer(/^It could not be worked out here/);
   });
 });

@@ -20,10 +20,10 @@ const CLOSED = {
 
 describe('a design', () => {
   it('is told apart by its form, and there are no others', () => {
-    expect(PIECE_FORMS).toHaveLength(11);
-    for (const form of PIECE_FORMS.slice(6))
+    expect(PIECE_FORMS).toHaveLength(16);
+    for (const form of PIECE_FORMS.slice(11))
       expect(pieceDesignSchema.parse({ form, ...CLOSED })).toMatchObject({ form });
-    expect(pieceDesignSchema.safeParse({ form: 'arch', ...CLOSED }).success).toBe(false);
+    expect(pieceDesignSchema.safeParse({ form: 'tent', ...CLOSED }).success).toBe(false);
     expect(paths(pieceDesignSchema.safeParse({ form: 'chain', ...CLOSED }))).toContain('lengthMm');
   });
 
@@ -38,6 +38,41 @@ describe('a design', () => {
       'count',
     ]);
     expect(paths(pieceDesignSchema.safeParse({ form: 'ring', count: 6, rings: [], thing: null }))).toEqual(['rings']);
+  });
+
+  it('of layers along something refuses what none has, by its field', () => {
+    const colouring = {
+      colours: [part],
+      pattern: { kind: 'rings', order: [0], to: 'right', every: 1 },
+      painted: [],
+    };
+    const rope = {
+      ...{ form: 'rope', count: 2, open: 'height', layers: 30, heightMm: 1800, widthMm: 101.6, joiner: part },
+      ...colouring,
+    };
+    expect(pieceDesignSchema.parse(rope)).toEqual(rope);
+    expect(paths(pieceDesignSchema.safeParse({ ...rope, count: 3, layers: 0 }))).toEqual(['count', 'layers']);
+    const crescent = { atDeg: 180, centreMm: 230, steps: [{ widthMm: 200, left: 2, right: 1 }], between: null };
+    const hoop = {
+      ...{
+        form: 'hoop',
+        count: 4,
+        hoopMm: 1600,
+        standMm: 100,
+        crescents: [crescent],
+        stepMm: 6.35,
+        foot: null,
+        sign: null,
+      },
+      ...colouring,
+    };
+    expect(pieceDesignSchema.parse(hoop)).toEqual(hoop);
+    const wrong = { ...crescent, atDeg: 400, steps: [{ widthMm: 200, left: -1, right: 1 }] };
+    expect(paths(pieceDesignSchema.safeParse({ ...hoop, crescents: [wrong] }))).toEqual([
+      'crescents.0.atDeg',
+      'crescents.0.steps.0.left',
+    ]);
+    expect(paths(pieceDesignSchema.safeParse({ ...hoop, crescents: [] }))).toEqual(['crescents']);
   });
 
   it('is changed only where a change says so', () => {

@@ -224,7 +224,7 @@ export function panoramaBeside(trade: Trade): Record<string, unknown> {
         simulatePiece({ piece: { ...two, heldBy }, spread: spreadBy('checked', { own: {}, trade }), ...built }),
       ),
       spreadBy('eye', { own: {}, trade }),
-      coverBoard({ acrossMm: inch(16), trade }),
+      coverBoard({ acrossMm: inch(14), trade }),
       ropeJoiner({ lengthMm: inch(73), joinerMm: inch(60), trade }),
       spreadAllowed({ piece: { layers: [{ count: 1, widthMm: inch(10) }], heldBy: 'pole', fixedMm: 0 }, ...built }),
       learnPacking({ stacks: [{ layers: quads, heightMm: inch(63) }], trade }),

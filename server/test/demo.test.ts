@@ -45,6 +45,9 @@ describe('the demo', () => {
       'basket',
       'curtain',
       'swag',
+      'hoop',
+      'rope',
+      'bow',
       'ball',
       'ring',
     ]);
