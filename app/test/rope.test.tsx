@@ -108,7 +108,9 @@ describe('a rope', () => {
     const view = viewRope({ ...ROPE, joiner: { ...foam, modelId: 'long' } }, material);
     if (!view.ok) throw new Error(view.problem.code);
     expect(view.value.joiner.pieces).toBe(2);
-    expect(strungText(view.value.joiner, { name: '130', text, each: 'The rope' })).toMatch(/2 of 130, knotted/);
+    expect(strungText(view.value.joiner, { name: '130', text, each: 'The rope', mostPull: 7 })).toMatch(
+      /2 of 130, knotted/,
+    );
   });
 
   it('tells what its steps leave', () => {

@@ -49,12 +49,12 @@ export function bowText(
 /** What it is strung on: "one 260, pulled to 6.8 times its length". */
 export function strungText(
   { pieces, pull, restMm }: RopeJoiner,
-  { name, text, each }: { name: string; text: Write; each: string },
+  { name, text, each, mostPull }: { name: string; text: Write; each: string; mostPull: number },
 ): string {
   const many = pieces === 1 ? `one ${name}` : `${pieces} of ${name}, knotted one to the next`;
   return (
     `${each} is strung on ${many}: ${pull.toFixed(1)} times its empty length of ${text(restMm)}. ` +
-    (pieces > 1 ? 'So long a rope is more than one carries.' : 'More than about seven times and it tears.')
+    (pieces > 1 ? 'So long a rope is more than one carries.' : `More than about ${mostPull} times and it tears.`)
   );
 }
 

@@ -18,7 +18,7 @@ interface JoinerCardProps {
 }
 
 /** Which modelling balloon a rope is strung on, how many of it, and how far it is pulled. */
-export function JoinerCard({ part, joiner, each, basis: { longs, lengths }, change }: JoinerCardProps) {
+export function JoinerCard({ part, joiner, each, basis: { longs, lengths, knowledge }, change }: JoinerCardProps) {
   const model = longs.find(({ id }) => id === part.modelId);
   return (
     <Card title="Strung on">
@@ -37,7 +37,12 @@ export function JoinerCard({ part, joiner, each, basis: { longs, lengths }, chan
             });
           }}
         />
-        <Words>{strungText(joiner, { name: model ? model.line : '260', text: lengths.text, each })}</Words>
+        <Words>
+          {strungText(joiner, {
+            ...{ name: model ? model.line : '260', text: lengths.text, each },
+            mostPull: knowledge.trade.ropePull,
+          })}
+        </Words>
       </View>
     </Card>
   );
