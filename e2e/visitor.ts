@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 import path from 'node:path';
 
-import type { Browser, ElementHandle, Page } from 'puppeteer-core';
+import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core';
 
 export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true, deviceScaleFactor: 1 };
 export const WIDE = { width: 1280, height: 800 };
@@ -9,6 +9,13 @@ export type Viewport = typeof PHONE | typeof WIDE;
 
 /** How long something may take to appear, ms: long, since a machine may have other work. */
 const PATIENCE_MS = 60_000;
+
+/** A new page that waits for whatever it is asked to as long as a busy machine takes. */
+async function patientPage(context: BrowserContext): Promise<Page> {
+  const page = await context.newPage();
+  page.setDefaultTimeout(PATIENCE_MS);
+  return page;
+}
 
 interface OpenOptions {
   browser: Browser;
@@ -40,7 +47,7 @@ export class Visitor {
 
   static async open({ browser, home, address, viewport, keepsApp }: OpenOptions): Promise<Visitor> {
     const context = await browser.createBrowserContext();
-    const visitor = new Visitor(await context.newPage(), home, keepsApp);
+    const visitor = new Visitor(await patientPage(context), home, keepsApp);
     await visitor.begin(viewport, address);
     return visitor;
   }
@@ -53,7 +60,7 @@ export class Visitor {
 
   /** A second tab of the same browser, on a page. */
   async anotherTab(address: string): Promise<Visitor> {
-    const visitor = new Visitor(await this.page.browserContext().newPage(), this.home, this.keepsApp);
+    const visitor = new Visitor(await patientPage(this.page.browserContext()), this.home, this.keepsApp);
     await visitor.begin(this.page.viewport() as Viewport, address);
     return visitor;
   }
@@ -126,7 +133,7 @@ export class Visitor {
 
   /** Clicks on the first thing that shows this text. */
   async tapText(text: string): Promise<void> {
-    const found = await this.page.waitForSelector(`::-p-text(${text})`, { visible: true, timeout: PATIENCE_MS });
+    const found = await this.page.waitForSelector(`::-p-text(${text})`, { visible: true });
     if (!found) throw new Error(`nothing says ${text}`);
     await found.evaluate((node) => node.scrollIntoView({ block: 'center' }));
     await found.click();
@@ -160,7 +167,7 @@ export class Visitor {
   }
 
   private async picture(label: string): Promise<ElementHandle<Element>> {
-    const picture = await this.page.waitForSelector(`[role="img"][aria-label^="${label}"]`, { timeout: PATIENCE_MS });
+    const picture = await this.page.waitForSelector(`[role="img"][aria-label^="${label}"]`);
     await picture!.evaluate((node) => node.scrollIntoView({ block: 'center' }));
     return picture!;
   }
