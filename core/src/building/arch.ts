@@ -6,6 +6,7 @@ import { roundToStep } from '../units';
 import { MOST_LAYERS, type ArchOpen, type ArchShape } from './kinds';
 import { ringRadiusMm } from './layer';
 import { stackLayers, type StackedLayer, type StackLayersProblemCode } from './stackLayers';
+import { tiedRing, type TiedPlace } from './tiedRing';
 
 /** An arch as it is asked for; of its layers, its height and its size whichever is `open` is worked out. */
 export interface ArchAsked {
@@ -109,18 +110,15 @@ export function solveArch({
   const each = two.value.layers[1]!.riseMm / two.value.layers[0]!.widthMm;
   const lengthOf = (layers: number, widthMm: number) => widthMm * ((layers - 1) * each + 1);
   let { layers, widthMm, highMm } = arch;
-  if (open === 'layers') {
-    const curve = curveOf(shape, spanMm, highMm);
-    layers = Math.max(1, Math.round((curve.lengthMm / widthMm - 1) / each) + 1);
-  }
+  let curve = curveOf(shape, spanMm, highMm);
+  if (open === 'layers') layers = Math.max(1, Math.round((curve.lengthMm / widthMm - 1) / each) + 1);
   if (!(Number.isInteger(layers) && layers >= 1)) return problem('no-layers', { field: 'layers' });
   if (layers > MOST_LAYERS)
     return problem('too-many-layers', {
       field: open === 'layers' ? 'highMm' : 'layers',
       detail: { most: MOST_LAYERS },
     });
-  if (open === 'size')
-    widthMm = roundToStep({ mm: curveOf(shape, spanMm, highMm).lengthMm / lengthOf(layers, 1), step: stepMm });
+  if (open === 'size') widthMm = roundToStep({ mm: curve.lengthMm / lengthOf(layers, 1), step: stepMm });
   if (!(widthMm > 0)) return problem('bad-width', { field: 'widthMm' });
   if (open === 'height') {
     const lengthMm = lengthOf(layers, widthMm);
@@ -130,13 +128,13 @@ export function solveArch({
     const of = (high: number) => curveOf(shape, spanMm, high).lengthMm - lengthMm;
     highMm = rootWithin({ of, low: spanMm * LOWEST, high: lengthMm, within: 1e-6 });
     if (highMm > MOST_MM) return badHeight(MOST_MM);
+    curve = curveOf(shape, spanMm, highMm);
   }
   const made = stackOf(layers, widthMm);
   if (!made.ok) return own(made.problem);
-  const curve = curveOf(shape, spanMm, highMm);
   const ringMm = ringRadiusMm({ count, widthMm });
   const reachMm = ringMm + widthMm / 2;
-  const { tightestMm, tightestAt } = tightestOf(shape, spanMm, highMm);
+  const { tightestMm, tightestAt } = curve;
   if (tightestMm < reachMm)
     return problem('bends-too-tight', {
       field: open === 'height' ? 'spanMm' : 'highMm',
@@ -176,6 +174,9 @@ interface Curve {
   lengthMm: number;
   /** So far along it from the left foot. */
   at: (alongMm: number) => ArchPlace;
+  /** Its radius where it bends most, mm, and where that is: 0 at the feet, 1 at the top. */
+  tightestMm: number;
+  tightestAt: number;
 }
 
 function curveOf(shape: ArchShape, spanMm: number, highMm: number): Curve {
@@ -199,40 +200,27 @@ function ellipse(a: number, b: number): Curve {
     const t = (low + (alongMm - along[low]!) / (along[high]! - along[low]!)) * step;
     return { xMm: -a * Math.cos(t), zMm: b * Math.sin(t), angle: Math.atan2(b * Math.cos(t), a * Math.sin(t)) };
   };
-  return { lengthMm: along[PIECES]!, at };
+  const [top, foot] = [(a * a) / b, (b * b) / a];
+  return { lengthMm: along[PIECES]!, at, tightestMm: Math.min(top, foot), tightestAt: top <= foot ? 1 : 0 };
 }
 
-/** A chain turned upside down. */
+/** A chain turned upside down: it bends most at its top, with its parameter. So low that no chain hangs so, it is level. */
 function standing(spanMm: number, highMm: number): Curve {
   const made = swag({ spanMm, dropMm: highMm });
-  if (!made.ok) return { lengthMm: spanMm, at: (alongMm) => ({ xMm: alongMm - spanMm / 2, zMm: 0, angle: 0 }) };
+  if (!made.ok) {
+    const at = (alongMm: number): ArchPlace => ({ xMm: alongMm - spanMm / 2, zMm: 0, angle: 0 });
+    return { lengthMm: spanMm, at, tightestMm: Infinity, tightestAt: 1 };
+  }
   const at = (alongMm: number): ArchPlace => {
     const { xMm, yMm, slope } = swagPoint(made.value, alongMm);
     return { xMm: xMm - spanMm / 2, zMm: yMm, angle: slope };
   };
-  return { lengthMm: made.value.lengthMm, at };
+  return { lengthMm: made.value.lengthMm, at, tightestMm: made.value.aMm, tightestAt: 1 };
 }
 
-/** Where a curve bends most: an ellipse at its top or at its feet, a catenary at its top with its parameter. */
-function tightestOf(shape: ArchShape, spanMm: number, highMm: number): { tightestMm: number; tightestAt: number } {
-  if (shape === 'catenary') {
-    const made = swag({ spanMm, dropMm: highMm });
-    return { tightestMm: made.ok ? made.value.aMm : Infinity, tightestAt: 1 };
-  }
-  const a = spanMm / 2;
-  const [top, foot] = [(a * a) / highMm, (highMm * highMm) / a];
-  return top <= foot ? { tightestMm: top, tightestAt: 1 } : { tightestMm: foot, tightestAt: 0 };
-}
-
-/** One balloon of an arch, mm: x to the right, y to the back, z up from the floor. */
-export interface ArchBalloon {
+/** One balloon of an arch, z up from the floor. */
+export interface ArchBalloon extends TiedPlace {
   layer: number;
-  place: number;
-  xMm: number;
-  yMm: number;
-  zMm: number;
-  /** From its middle to its neck, of length 1. */
-  neck: readonly [x: number, y: number, z: number];
 }
 
 /** Every balloon of an arch where it lies, its neck at the middle of the curve. */
@@ -240,15 +228,7 @@ export function archBalloons({ stack, places }: Pick<ArchPlan, 'stack' | 'places
   return stack.flatMap(({ count, radiusMm, turn }, layer) => {
     const { xMm, zMm, angle } = places[layer]!;
     // Outwards from the arch: a quarter turn to the left of where it goes.
-    const [aside, up] = [-Math.sin(angle), Math.cos(angle)];
-    return Array.from({ length: count }, (_, place): ArchBalloon => {
-      const around = turn + (2 * Math.PI * place) / count;
-      const [out, back] = [Math.cos(around), Math.sin(around)];
-      return {
-        ...{ layer, place },
-        ...{ xMm: xMm + radiusMm * out * aside, yMm: radiusMm * back, zMm: zMm + radiusMm * out * up },
-        neck: [-out * aside, -back, -out * up],
-      };
-    });
+    const out = [-Math.sin(angle), Math.cos(angle)] as const;
+    return tiedRing({ count, turn, radiusMm, at: [xMm, zMm], out }).map((each) => ({ layer, ...each }));
   });
 }

@@ -67,22 +67,26 @@ export function sideOfBalls(balls: readonly { xMm: number; zMm: number; widthMm:
   const high = Math.max(...balls.map(({ zMm, widthMm }) => zMm + widthMm / 2));
   const cellMm = Math.max(right - left, high - low) / GRID;
   if (!(cellMm > 0)) return { areaM2: 0, middleMm: 0 };
-  const covered = new Set<number>();
+  const covered = new Uint8Array(ROW * ROW);
   for (const { xMm, zMm, widthMm } of balls) {
     const half = widthMm / 2;
     for (let row = Math.floor((zMm - half - low) / cellMm); row * cellMm < zMm + half - low; row += 1) {
       const z = low + (row + 0.5) * cellMm;
       const reach = Math.sqrt(Math.max(0, half * half - (z - zMm) ** 2));
       const last = Math.ceil((xMm + reach - left) / cellMm - 0.5);
-      for (let at = Math.ceil((xMm - reach - left) / cellMm - 0.5); at < last; at += 1) covered.add(row * ROW + at);
+      for (let at = Math.ceil((xMm - reach - left) / cellMm - 0.5); at < last; at += 1) covered[row * ROW + at] = 1;
     }
   }
-  let rows = 0;
-  for (const cell of covered) rows += Math.floor(cell / ROW) + 0.5;
-  return { areaM2: (covered.size * cellMm * cellMm) / MM2_PER_M2, middleMm: low + (rows / covered.size) * cellMm };
+  let [cells, rows] = [0, 0];
+  covered.forEach((is, cell) => {
+    cells += is;
+    rows += is * (Math.floor(cell / ROW) + 0.5);
+  });
+  return { areaM2: (cells * cellMm * cellMm) / MM2_PER_M2, middleMm: low + (rows / cells) * cellMm };
 }
 
-const ROW = 1024;
+/** Cells from one row of the grid to the next: its edges may be counted too. */
+const ROW = GRID + 2;
 
 /** What a base must weigh, and what it follows from. */
 export interface BaseWeight {

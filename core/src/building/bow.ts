@@ -3,6 +3,7 @@ import { TRADE, type Trade } from '../trade';
 import { roundToStep } from '../units';
 import { MOST_LAYERS, type BowOpen } from './kinds';
 import { stackLayers, type StackLayersProblemCode } from './stackLayers';
+import type { TiedPlace } from './tiedRing';
 
 /** What a bow is asked for with; whichever of width across, duplets of a loop and size is `open` is worked out. */
 export interface BowAsked {
@@ -143,17 +144,11 @@ function riseOf(
 
 const CROSSED = { count: 2 } as const;
 
-/** One balloon of a bow: x to the right of the knot, y to the back, z up from it, mm. */
-export interface BowBalloon {
+/** One balloon of a bow, from its knot. */
+export interface BowBalloon extends TiedPlace {
   side: 'right' | 'left';
-  /** Its duplet along the rope from the knot, loop first, and its place in it. */
+  /** Its duplet along the rope from the knot, loop first. */
   duplet: number;
-  place: number;
-  xMm: number;
-  yMm: number;
-  zMm: number;
-  /** From its middle to its neck, of length 1. */
-  neck: readonly [x: number, y: number, z: number];
 }
 
 /** Tails hang so many widths in front of the loops, and turn down round a circle of so many. */

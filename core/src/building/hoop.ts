@@ -3,6 +3,7 @@ import { TRADE, type Trade } from '../trade';
 import { roundToStep } from '../units';
 import { halfAxes, ringRadiusMm } from './layer';
 import { stackLayers, type StackedLayer, type StackLayersProblemCode } from './stackLayers';
+import { tiedRing, type TiedPlace } from './tiedRing';
 
 /** Clusters of one size to both sides of a crescent's centre, left and right as one looks at it. */
 export interface CrescentStep {
@@ -237,17 +238,11 @@ function bareParts(plans: readonly CrescentPlan[], radiusMm: number): Result<Bar
   return ok(bare);
 }
 
-/** One balloon on a hoop: x to the right, y to the back, z up from the middle of the hoop, mm. */
-export interface HoopBalloon {
+/** One balloon on a hoop, from the middle of the hoop. */
+export interface HoopBalloon extends TiedPlace {
   /** Its cluster, by index among all. */
   cluster: number;
-  place: number;
   widthMm: number;
-  xMm: number;
-  yMm: number;
-  zMm: number;
-  /** From its middle to its neck, of length 1. */
-  neck: readonly [x: number, y: number, z: number];
 }
 
 /** Every balloon of a hoop where it lies, its neck at the tube. */
@@ -256,19 +251,11 @@ export function hoopBalloons(
   { clusters }: HoopPlan,
 ): HoopBalloon[] {
   return clusters.flatMap(({ widthMm, atDeg, turn }, cluster) => {
-    const at = (atDeg * Math.PI) / 180;
-    const [out, up] = [Math.sin(at), Math.cos(at)];
-    const ringMm = ringRadiusMm({ count, widthMm });
-    return Array.from({ length: count }, (_, place): HoopBalloon => {
-      const around = turn + (2 * Math.PI * place) / count;
-      const [along, back] = [Math.cos(around), Math.sin(around)];
-      const fromMm = hoopMm / 2 + ringMm * along;
-      return {
-        ...{ cluster, place, widthMm },
-        ...{ xMm: fromMm * out, yMm: ringMm * back, zMm: fromMm * up },
-        neck: [-along * out, -back, -along * up],
-      };
-    });
+    const angle = (atDeg * Math.PI) / 180;
+    const out = [Math.sin(angle), Math.cos(angle)] as const;
+    const at = [(hoopMm / 2) * out[0], (hoopMm / 2) * out[1]] as const;
+    const radiusMm = ringRadiusMm({ count, widthMm });
+    return tiedRing({ count, turn, radiusMm, at, out }).map((each) => ({ cluster, widthMm, ...each }));
   });
 }
 

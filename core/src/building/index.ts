@@ -17,6 +17,7 @@ export * from './ropeJoiner';
 export * from './simulatePiece';
 export * from './sizesOff';
 export * from './stackLayers';
+export type { TiedPlace } from './tiedRing';
 export * from './touchingRing';
 export * from './tying';
 export * from './unevenPlan';

@@ -1,5 +1,5 @@
 import { layRing } from './touchingRing';
-import { upShare, type PlannedLayer, type UnevenPlan } from './unevenPlan';
+import type { PlannedLayer, UnevenPlan } from './unevenPlan';
 
 /** A stack as it came out; laid anew in the same arrays each time. */
 export interface Laid {
@@ -70,7 +70,7 @@ export function layUneven({ layers, packing, heldBy }: UnevenPlan, laid: Laid): 
       fallX[i] = heldBy === 'line' ? x - laid.slopeX : 0;
       fallY[i] = heldBy === 'line' ? y - laid.slopeY : 0;
     }
-    const upMm = upShare(layer) * meansMm[i]!;
+    const upMm = layer.upShare * meansMm[i]!;
     if (zMm[i]! - upMm < lowMm) lowMm = zMm[i]! - upMm;
     if (zMm[i]! + upMm > highMm) highMm = zMm[i]! + upMm;
   }

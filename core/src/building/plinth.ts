@@ -4,6 +4,7 @@ import { baseWeight, type BaseWeight, type SideView } from './baseWeight';
 import type { WindForce } from './kinds';
 import { ringRadiusMm } from './layer';
 import { stackLayers, type StackedLayer, type StackLayersProblemCode } from './stackLayers';
+import { tiedRing, type TiedPlace } from './tiedRing';
 
 /** A figure or a sign on a plinth. */
 export interface Standing {
@@ -121,16 +122,10 @@ function sideOf(longMm: number, highMm: number, standing: readonly Standing[]): 
   return { areaM2: area / MM2_PER_M2, middleMm: moment / area };
 }
 
-/** One balloon of a plinth, mm: x along the row from its middle, y to the back, z up from the floor. */
-export interface PlinthBalloon {
+/** One balloon of a plinth: x along the row from its middle, z up from the floor. */
+export interface PlinthBalloon extends TiedPlace {
   layer: number;
-  place: number;
   widthMm: number;
-  xMm: number;
-  yMm: number;
-  zMm: number;
-  /** From its middle to its neck, of length 1. */
-  neck: readonly [x: number, y: number, z: number];
 }
 
 /** Every balloon of a plinth where it lies, its neck at the middle of the row. */
@@ -139,19 +134,15 @@ export function plinthBalloons({
   longMm,
   highMm,
 }: Pick<PlinthPlan, 'layers' | 'longMm' | 'highMm'>): PlinthBalloon[] {
-  return layers.flatMap(({ count, widthMm, heightMm, radiusMm, turn }, layer) =>
-    Array.from({ length: count }, (_, place): PlinthBalloon => {
-      // The first cluster lies on two of its balloons.
-      const around = turn + Math.PI / count + (2 * Math.PI * place) / count;
-      const [up, back] = [-Math.cos(around), Math.sin(around)];
-      return {
-        ...{ layer, place, widthMm },
-        ...{ xMm: heightMm - longMm / 2, yMm: radiusMm * back, zMm: highMm / 2 + radiusMm * up },
-        neck: [0, -back, -up],
-      };
-    }),
-  );
+  return layers.flatMap(({ count, widthMm, heightMm, radiusMm, turn: own }, layer) => {
+    // The first cluster lies on two of its balloons.
+    const turn = own + Math.PI / count;
+    const at = [heightMm - longMm / 2, highMm / 2] as const;
+    return tiedRing({ count, turn, radiusMm, at, out: DOWN }).map((each) => ({ layer, widthMm, ...each }));
+  });
 }
+
+const DOWN = [0, -1] as const;
 
 /** A round board with half a foil balloon over it. */
 export interface BoardCover {

@@ -18,6 +18,8 @@ export interface PlannedLayer extends StackedLayer {
   first: number;
   /** How much farther out its balloons lie than balls of their width. */
   farther: number;
+  /** How much of their width its balloons reach up from their middles. */
+  upShare: number;
   /** The layer that it rests on, which is not the one below where that is small; -1 of the lowest. */
   rests: number;
   /** How far above the one below it would stand if nothing gave, mm. */
@@ -101,6 +103,7 @@ function planLayer(
   return {
     ...layer,
     ...{ first, firstContact, rests, aboveMm },
+    upShare: halfAxes(layer).upMm / layer.widthMm,
     touchingMm: layer.riseMm / packing,
     farther: roundMm > 0 ? layer.radiusMm / roundMm : 1,
     uppers: Int32Array.from(meets, ({ upper }) => first + upper),
@@ -189,6 +192,3 @@ function openingsOf(meets: readonly Meeting[], countBelow: number, firstContact:
     ),
   );
 }
-
-/** How much of its width a layer's balloons reach up from their centres. */
-export const upShare = (layer: Layer): number => halfAxes(layer).upMm / layer.widthMm;
