@@ -1,16 +1,14 @@
-import { ARCH_OPEN, ARCH_SHAPES, LAYER_COUNTS, MOST_LAYERS } from '@leggero/core';
+import { ARCH_SHAPES, LAYER_COUNTS, MOST_LAYERS } from '@leggero/core';
 import { View } from 'react-native';
 
 import { MmField } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import type { ArchDesign } from '@/parts/piece/viewArch';
 import { Labelled } from '@/ui/Field';
-import { NumberField } from '@/ui/NumberField';
 import { Segmented } from '@/ui/Segmented';
-import { Words } from '@/ui/Words';
 import { ARCH_OPEN_WORDS, ARCH_SHAPE_WORDS } from '@/wording/arch';
 
-import { CountChoice } from './LayerFields';
+import { CountChoice, CountField, Unfitting, WidthField, WorkOut } from './LayerFields';
 
 interface ArchFieldsProps {
   design: ArchDesign;
@@ -33,14 +31,7 @@ export function ArchFields({ design, basis, wrong, change }: ArchFieldsProps) {
         />
       </Labelled>
       <CountChoice design={design} counts={LAYER_COUNTS} change={change} />
-      <Labelled label="Work out">
-        <Segmented
-          label="Work out"
-          options={ARCH_OPEN.map((value) => ({ value, title: ARCH_OPEN_WORDS[value] }))}
-          value={open}
-          onChange={(value) => change({ open: value })}
-        />
-      </Labelled>
+      <WorkOut words={ARCH_OPEN_WORDS} value={open} onChange={(value) => change({ open: value })} />
       <View className="flex-row flex-wrap gap-3">
         <MmField
           label="Feet apart"
@@ -61,25 +52,15 @@ export function ArchFields({ design, basis, wrong, change }: ArchFieldsProps) {
           />
         )}
         {open === 'layers' ? null : (
-          <View className="min-w-[130px] flex-1">
-            <NumberField
-              label="Layers"
-              value={layers}
-              range={{ least: 1, most: MOST_LAYERS, error: `1 to ${MOST_LAYERS} layers.` }}
-              onChange={(next) => change({ layers: Math.round(next) })}
-            />
-          </View>
-        )}
-        {open === 'size' ? null : (
-          <MmField
-            label="Width of its balloons"
-            value={widthMm}
-            width
-            basis={basis}
-            error={wrong('widthMm')}
-            onChange={(mm) => change({ widthMm: mm })}
+          <CountField
+            label="Layers"
+            value={layers}
+            most={MOST_LAYERS}
+            of="layers"
+            onChange={(many) => change({ layers: many })}
           />
         )}
+        {open === 'size' ? null : <WidthField {...{ widthMm, basis, wrong, change }} />}
         <MmField
           label="Plates and bases"
           hint="Below its feet."
@@ -88,11 +69,7 @@ export function ArchFields({ design, basis, wrong, change }: ArchFieldsProps) {
           onChange={(mm) => change({ standMm: mm })}
         />
       </View>
-      {wrong('layers') ? (
-        <Words look="error" role="alert">
-          {wrong('layers')}
-        </Words>
-      ) : null}
+      <Unfitting error={wrong('layers')} />
     </View>
   );
 }

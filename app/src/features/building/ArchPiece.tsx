@@ -17,9 +17,10 @@ import { layersText, layerStepText, tiedListText } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
 import { ArchFields } from './ArchFields';
-import { OrderCard } from './OrderCard';
 import { BaseCard } from './BaseCard';
 import { ColourCards, namesOf } from './ColourCards';
+import { OrderCard } from './OrderCard';
+import { simulatedRow } from './simulated';
 import { TiedPicture } from './TiedPicture';
 
 /** An arch of layers, free or on a frame: to its feet and its height, with what its bend asks of its inner side. */
@@ -97,15 +98,7 @@ export function ArchPiece(shown: ShownPiece<ArchDesign>) {
             <>
               <OrderCard form="arch" steps={archSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
               <BaseCard design={design} side={sideOfBalls(view.balloons)} feet={2} basis={basis} change={change} />
-              <ExactCard
-                piece={{
-                  layers: view.plan.stack.map(({ count, widthMm }) => ({ count, widthMm })),
-                  ...{ heldBy: 'pole', fixedMm: 0 },
-                }}
-                along="Length"
-                copies={piece.copies}
-                basis={basis}
-              />
+              <ExactCard piece={simulatedRow(view.plan.stack)} along="Length" copies={piece.copies} basis={basis} />
             </>
           ) : null}
         </ColourCards>

@@ -5,9 +5,10 @@ import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
 import { ExactCard } from '@/parts/piece/ExactCard';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
+import type { TiedBalloon } from '@/parts/piece/tied';
 import { joinerThrough } from '@/parts/piece/tiedScene';
 import { usePiece } from '@/parts/piece/usePiece';
-import { viewBow, type BowDesign, type BowView, type RopeBalloon } from '@/parts/piece/viewRope';
+import { viewBow, type BowDesign, type BowView } from '@/parts/piece/viewRope';
 import { Words } from '@/ui/Words';
 import { tiedListText } from '@/wording/building';
 import { bowProblemText, bowSteps, bowStepText, bowText } from '@/wording/rope';
@@ -27,7 +28,7 @@ export function BowPiece(shown: ShownPiece<BowDesign>) {
   const { text, fine } = basis.lengths;
   const nameOf = namesOf(design, basis);
   const { colourHex } = design.joiner;
-  const holdsOf = useCallback((placed: readonly RopeBalloon[]) => joinerThrough(placed, colourHex), [colourHex]);
+  const holdsOf = useCallback((placed: readonly TiedBalloon[]) => joinerThrough(placed, colourHex), [colourHex]);
   const said = problem && !FIELDS.has(problem.field ?? '') ? bowProblemText(problem, text) : null;
   return (
     <PieceLayout

@@ -19,6 +19,7 @@ import { ColourCards, namesOf } from './ColourCards';
 import { CrescentCards, HoopFields } from './HoopFields';
 import { OrderCard } from './OrderCard';
 import { hoopHolds } from './hoopHolds';
+import { simulatedRow } from './simulated';
 import { TiedPicture } from './TiedPicture';
 
 /** A hoop with crescents: where each begins and ends, in widths and in strokes, what stays bare, and its sign. */
@@ -110,7 +111,7 @@ const clustersIn = ({ map }: HoopView): number => map.length;
 /** Its longest crescent, which shows what is off before any other. */
 function largestOf({ plan: { crescents } }: HoopView): SimulatedPiece {
   const { layers } = crescents.reduce((longest, each) => (each.arcMm > longest.arcMm ? each : longest));
-  return { layers: layers.map(({ count, widthMm }) => ({ count, widthMm })), heldBy: 'pole', fixedMm: 0 };
+  return simulatedRow(layers);
 }
 
 function pictureText(view: HoopView, { hoopMm, crescents }: HoopDesign, text: (mm: number) => string): string {

@@ -3,7 +3,10 @@ import { View } from 'react-native';
 import { MmField } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Labelled } from '@/ui/Field';
+import { NumberField } from '@/ui/NumberField';
 import { PickChips } from '@/ui/PickChips';
+import { Segmented } from '@/ui/Segmented';
+import { Words } from '@/ui/Words';
 import { LAYER_WORDS } from '@/wording/building';
 
 import { recoloured, type Colouring } from './colouring';
@@ -25,6 +28,79 @@ export function CountChoice({ design, counts, change }: CountChoiceProps) {
         onChange={(value) => change(recoloured(design, { count: Number(value) }))}
       />
     </Labelled>
+  );
+}
+
+/** Which of a piece's figures is worked out from the others. */
+export function WorkOut<Value extends string>({
+  words,
+  value,
+  onChange,
+}: {
+  words: Readonly<Record<Value, string>>;
+  value: Value;
+  onChange: (value: Value) => void;
+}) {
+  const options = (Object.keys(words) as Value[]).map((each) => ({ value: each, title: words[each] }));
+  return (
+    <Labelled label="Work out">
+      <Segmented label="Work out" {...{ options, value, onChange }} />
+    </Labelled>
+  );
+}
+
+interface CountFieldProps {
+  label: string;
+  value: number;
+  least?: number;
+  most: number;
+  /** What is counted: "layers". */
+  of: string;
+  error?: string | undefined;
+  onChange: (count: number) => void;
+}
+
+/** How many there are: whole ones. */
+export function CountField({ label, value, least = 1, most, of, error, onChange }: CountFieldProps) {
+  return (
+    <View className="min-w-[130px] flex-1">
+      <NumberField
+        label={label}
+        value={value}
+        range={{ least, most, error: error ?? `${least} to ${most} ${of}.` }}
+        onChange={(next) => onChange(Math.round(next))}
+      />
+    </View>
+  );
+}
+
+interface WidthFieldProps {
+  widthMm: number;
+  basis: PieceBasis;
+  wrong: (field: string) => string | undefined;
+  change: (by: { widthMm: number }) => void;
+}
+
+/** The one width of a piece's balloons. */
+export function WidthField({ widthMm, basis, wrong, change }: WidthFieldProps) {
+  return (
+    <MmField
+      label="Width of its balloons"
+      value={widthMm}
+      width
+      basis={basis}
+      error={wrong('widthMm')}
+      onChange={(mm) => change({ widthMm: mm })}
+    />
+  );
+}
+
+/** What is wrong with what is worked out, where no field of it is. */
+export function Unfitting({ error }: { error: string | undefined }) {
+  return error === undefined ? null : (
+    <Words look="error" role="alert">
+      {error}
+    </Words>
   );
 }
 

@@ -1,5 +1,5 @@
 import { MOST_STANDING } from '@leggero/contract';
-import { LAYER_COUNTS, MM_PER_INCH, WIND_FORCES } from '@leggero/core';
+import { LAYER_COUNTS, MM_PER_INCH } from '@leggero/core';
 import { coverBoard } from '@leggero/core/building';
 import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
@@ -10,15 +10,13 @@ import type { PieceBasis } from '@/parts/piece/useBasis';
 import type { PlinthDesign, PlinthView } from '@/parts/piece/viewPlinth';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
-import { Labelled } from '@/ui/Field';
 import { NumberField } from '@/ui/NumberField';
-import { PickChips } from '@/ui/PickChips';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
-import { WIND_WORDS } from '@/wording/baseWeight';
 import { boardText, tooLightText, weightsText } from '@/wording/plinth';
 
-import { CountChoice } from './LayerFields';
+import { CountChoice, CountField, WidthField } from './LayerFields';
+import { WindCaution, WindChoice } from './WindChoice';
 
 interface PlinthFieldsProps {
   design: PlinthDesign;
@@ -43,22 +41,14 @@ export function PlinthFields({ design, basis, wrong, change }: PlinthFieldsProps
     <View className="gap-4">
       <CountChoice design={design} counts={LAYER_COUNTS} change={change} />
       <View className="flex-row flex-wrap gap-3">
-        <View className="min-w-[130px] flex-1">
-          <NumberField
-            label="Clusters in the row"
-            value={clusters}
-            range={{ least: 1, most: MOST_CLUSTERS, error: `1 to ${MOST_CLUSTERS} clusters.` }}
-            onChange={(many) => change({ clusters: Math.round(many) })}
-          />
-        </View>
-        <MmField
-          label="Width of its balloons"
-          value={widthMm}
-          width
-          basis={basis}
-          error={wrong('widthMm')}
-          onChange={(mm) => change({ widthMm: mm })}
+        <CountField
+          label="Clusters in the row"
+          value={clusters}
+          most={MOST_CLUSTERS}
+          of="clusters"
+          onChange={(many) => change({ clusters: many })}
         />
+        <WidthField {...{ widthMm, basis, wrong, change }} />
       </View>
       <SwitchRow
         label="Small clusters between them"
@@ -120,12 +110,6 @@ export function PlinthFields({ design, basis, wrong, change }: PlinthFieldsProps
   );
 }
 
-const INDOORS = 'indoors';
-const WINDS = [
-  { value: INDOORS, title: 'Indoors' },
-  ...WIND_FORCES.map((force) => ({ value: String(force), title: WIND_WORDS[force].title })),
-];
-
 /** The weights at a plinth's ends: what they are, and what they must be. */
 export function WeightsCard({ design, view, basis, wrong, change }: PlinthFieldsProps & { view: PlinthView | null }) {
   const { weightKg, wind } = design;
@@ -145,29 +129,13 @@ export function WeightsCard({ design, view, basis, wrong, change }: PlinthFields
             {light}
           </Words>
         ) : null}
-        <Labelled label="Wind">
-          <PickChips
-            label="Wind"
-            options={WINDS}
-            value={wind === null ? INDOORS : String(wind)}
-            onChange={(value) => change({ wind: WIND_FORCES.find((force) => String(force) === value) ?? null })}
-          />
-        </Labelled>
-        {basis.event?.outdoors && wind === null ? (
-          <Words look="error" role="alert">
-            The event is outdoors: choose the strongest wind that it shall stand in.
-          </Words>
-        ) : null}
+        <WindChoice wind={wind} basis={basis} onChange={(to) => change({ wind: to })} />
         {view ? (
           <Words look="strong" role="status">
             {weightsText(view.plan, unit)}
           </Words>
         ) : null}
-        <Words look="quiet">
-          {wind === null
-            ? 'An estimate for draughts alone: it does not hold a child who leans on the piece.'
-            : 'An estimate, not a proof: ask whoever is responsible on site, and take it in when the wind grows.'}
-        </Words>
+        <WindCaution wind={wind} />
       </View>
     </Card>
   );

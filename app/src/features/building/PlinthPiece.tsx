@@ -18,6 +18,7 @@ import { counted } from '@/wording/trade';
 import { ColourCards, namesOf } from './ColourCards';
 import { BoardCard, PlinthFields, WeightsCard } from './PlinthFields';
 import { OrderCard } from './OrderCard';
+import { simulatedRow } from './simulated';
 import { TiedPicture } from './TiedPicture';
 
 /** A plinth: a row of clusters with small ones between them, weights at its ends, and figures that stand on it. */
@@ -85,15 +86,7 @@ export function PlinthPiece(shown: ShownPiece<PlinthDesign>) {
           {view ? (
             <>
               <OrderCard form="plinth" steps={plinthSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
-              <ExactCard
-                piece={{
-                  layers: view.plan.layers.map(({ count, widthMm }) => ({ count, widthMm })),
-                  ...{ heldBy: 'pole', fixedMm: 0 },
-                }}
-                along="Length"
-                copies={piece.copies}
-                basis={basis}
-              />
+              <ExactCard piece={simulatedRow(view.plan.layers)} along="Length" copies={piece.copies} basis={basis} />
             </>
           ) : null}
         </ColourCards>

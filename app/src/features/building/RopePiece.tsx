@@ -8,9 +8,10 @@ import { packingOf } from '@/parts/piece/material';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import { unevenBalloons } from '@/parts/piece/scenes';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
+import type { TiedBalloon } from '@/parts/piece/tied';
 import { joinerThrough } from '@/parts/piece/tiedScene';
 import { usePiece } from '@/parts/piece/usePiece';
-import { viewRope, type RopeBalloon, type RopeDesign, type RopeView } from '@/parts/piece/viewRope';
+import { viewRope, type RopeDesign, type RopeView } from '@/parts/piece/viewRope';
 import { extentOf } from '@/parts/space/scene';
 import { Words } from '@/ui/Words';
 import { buildProblemText, tiedListText } from '@/wording/building';
@@ -21,6 +22,7 @@ import { ColourCards, namesOf } from './ColourCards';
 import { JoinerCard } from './JoinerCard';
 import { OrderCard } from './OrderCard';
 import { RopeFields } from './RopeFields';
+import { simulatedRow } from './simulated';
 import { TiedPicture } from './TiedPicture';
 
 /** A joiner holds duplets as a pole holds layers: each square to it. */
@@ -34,9 +36,9 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
   const { text, fine } = basis.lengths;
   const nameOf = namesOf(design, basis);
   const { colourHex } = design.joiner;
-  const holdsOf = useCallback((placed: readonly RopeBalloon[]) => joinerThrough(placed, colourHex), [colourHex]);
+  const holdsOf = useCallback((placed: readonly TiedBalloon[]) => joinerThrough(placed, colourHex), [colourHex]);
   const laidAnew = useCallback(
-    (spread: PieceSpread, seed: number): RopeBalloon[] => {
+    (spread: PieceSpread, seed: number): TiedBalloon[] => {
       if (!view) return [];
       const how = { spread, seed, heldBy: HELD, packing: packingOf(basis).packing, trade: basis.knowledge.trade };
       return unevenBalloons(view.balloons, view.plan.stack, how).map((balloon, i) => {
@@ -106,10 +108,7 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
                 steps={ropeSteps(view.plan.layers, tiedListText(view.tying, nameOf), 'the joiner')}
               />
               <ExactCard
-                piece={{
-                  layers: view.plan.stack.layers.map(({ count, widthMm }) => ({ count, widthMm })),
-                  ...{ heldBy: HELD, fixedMm: 0 },
-                }}
+                piece={simulatedRow(view.plan.stack.layers)}
                 along="Length"
                 copies={piece.copies}
                 basis={basis}

@@ -9,7 +9,7 @@ import { tiedScene, type Holds } from '@/parts/piece/tiedScene';
 import type { Coloured } from '@/parts/piece/colouring';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { useOutcomes } from '@/parts/piece/useOutcomes';
-import type { RopeBalloon } from '@/parts/piece/viewRope';
+import type { TiedBalloon } from '@/parts/piece/tied';
 import { BuiltPicture } from '@/parts/space/BuiltPicture';
 import type { Scene, SceneRoom } from '@/parts/space/scene';
 import { heightFor, type Camera } from '@/parts/space/view';
@@ -17,20 +17,20 @@ import { counted } from '@/wording/trade';
 
 interface TiedPictureProps {
   label: string;
-  view: Pick<Coloured, 'sizes'> & { balloons: RopeBalloon[] };
+  view: Pick<Coloured, 'sizes'> & { balloons: TiedBalloon[] };
   /** What holds balloons that lie so. */
-  holdsOf: (balloons: readonly RopeBalloon[]) => Holds;
+  holdsOf: (balloons: readonly TiedBalloon[]) => Holds;
   ceiling?: SceneRoom['ceiling'] | undefined;
   basis: PieceBasis;
   /** The same laid anew where that can be told; else each balloon keeps its place. */
-  laidAnew?: ((spread: PieceSpread, seed: number) => RopeBalloon[]) | undefined;
+  laidAnew?: ((spread: PieceSpread, seed: number) => TiedBalloon[]) | undefined;
   /** Of the piece as it came out once: "it is 6 ft long". */
   said?: ((scene: Scene) => string | null) | undefined;
   stepText: (step: number) => string;
   /** What is put on with a step: a duplet, a cluster. */
   each: string;
   chosen: string | null;
-  onTap: (balloon: RopeBalloon) => void;
+  onTap: (balloon: TiedBalloon) => void;
 }
 
 const MOST_PX = 460;
@@ -56,7 +56,7 @@ export function TiedPicture(props: TiedPictureProps) {
   const { unit } = basis.lengths;
   const { balloons, sizes } = view;
   const sceneOf = useCallback(
-    (placed: readonly RopeBalloon[]) => {
+    (placed: readonly TiedBalloon[]) => {
       const parts = new Map<string, PiecePart>(sizes.map(({ key, part }) => [key, part]));
       return tiedScene(placed, ({ key }) => parts.get(key)!, models, { holds: holdsOf(placed), ceiling, unit });
     },

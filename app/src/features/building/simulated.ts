@@ -1,4 +1,11 @@
-import { sideView, type HeldBy, type SideView, type SimulatedPiece, type Stack } from '@leggero/core/building';
+import {
+  sideView,
+  type HeldBy,
+  type Layer,
+  type SideView,
+  type SimulatedPiece,
+  type Stack,
+} from '@leggero/core/building';
 
 import { figureIn } from '@/parts/piece/scenes';
 
@@ -15,6 +22,11 @@ export function simulatedOf(
     heldBy,
     fixedMm: standMm + (figureIn(topper)?.heightMm ?? 0),
   };
+}
+
+/** Layers along something that holds each square to it, as a pole does. */
+export function simulatedRow(layers: readonly Layer[]): SimulatedPiece {
+  return { layers: layers.map(({ count, widthMm }) => ({ count, widthMm })), heldBy: 'pole', fixedMm: 0 };
 }
 
 /** What a piece of layers shows to the wind, its figure with it. */

@@ -1,5 +1,5 @@
 import type { DesignOf, PiecePart } from '@leggero/contract';
-import { MM_PER_INCH, workToleranceMm, type Result } from '@leggero/core';
+import { MM_PER_INCH, usefulWidths, workToleranceMm, type Result } from '@leggero/core';
 import {
   colourMap,
   noticesOf,
@@ -12,7 +12,7 @@ import {
 
 import { layerTitle } from '@/wording/pieces';
 
-import { modelOf, type Material } from './material';
+import { modelOf, packingOf, type Material } from './material';
 import type { PieceSize } from './sizes';
 
 /** A piece of layers in colours. */
@@ -35,7 +35,7 @@ export interface Coloured {
 }
 
 /** One size of a layered piece before it is counted. */
-interface SizeAsked {
+export interface SizeAsked {
   key: string;
   title: string;
   part: PiecePart;
@@ -44,7 +44,7 @@ interface SizeAsked {
 
 const TOPPER_KEY = 'topper';
 /** Layers are of 11 in balloons, where none is chosen (common practice). */
-export const LOOSE_NOMINAL_MM = 11 * MM_PER_INCH;
+const LOOSE_NOMINAL_MM = 11 * MM_PER_INCH;
 
 /** A colour as the shelf calls it, to begin a line with. */
 export function colourTitle(part: PiecePart, colour: number, basis: Material): string {
@@ -92,6 +92,29 @@ export function coloured(
   return {
     ok: true,
     value: { balloons, map, tying: tyingOf(map), notices: noticesOf({ map, pattern }), sizes: [...sizes.values()] },
+  };
+}
+
+/** A size a colour, all of one width. */
+export const colourSize =
+  (colours: readonly PiecePart[], widthMm: number, basis: Material) =>
+  (_layer: number, colour: number): SizeAsked => ({
+    key: `colour-${colour + 1}`,
+    title: colourTitle(colours[colour]!, colour, basis),
+    part: colours[colour]!,
+    widthMm,
+  });
+
+/** What the balloons of its colours are all useful in, and how the studio builds. */
+export function givenBy({ colours }: Pick<LayeredDesign, 'colours'>, basis: Material) {
+  const { trade } = basis.knowledge;
+  const useful = colours
+    .map((part) => modelOf(part, basis)?.nominalMm ?? LOOSE_NOMINAL_MM)
+    .map((nominalMm) => usefulWidths({ nominalMm, trade }));
+  return {
+    ...{ stepMm: basis.studio.stepMm, packing: packingOf(basis).packing, trade },
+    leastMm: Math.max(...useful.map(({ leastMm }) => leastMm)),
+    mostMm: Math.min(...useful.map(({ mostMm }) => mostMm)),
   };
 }
 

@@ -11,6 +11,7 @@ import {
 } from '@leggero/core';
 import { learnPacking, type LearnedPacking } from '@leggero/core/building';
 import { jointFor, type Joint } from '@leggero/core/linking';
+import type { ModellingSize } from '@leggero/core/modelling';
 
 /** What the balloons of a piece are worked out from beside its own design. */
 export interface Material {
@@ -83,6 +84,12 @@ export function usefulOf(
 /** How far a balloon of linking work may be off where nothing closes, mm either way. */
 export function linkToleranceMm(nominalMm: number, { knowledge }: Pick<Material, 'knowledge'>): number {
   return workToleranceMm({ work: 'linking', nominalMm, trade: knowledge.trade });
+}
+
+/** A modelling balloon by its size; a 260 where none is chosen, or its length is not known (common practice). */
+export function longOf(model: Material['longs'][number] | undefined): ModellingSize {
+  if (!model?.lengthMm) return { code: '260', widthMm: 2 * MM_PER.in, lengthMm: 60 * MM_PER.in };
+  return { code: '', widthMm: model.nominalMm, lengthMm: model.lengthMm };
 }
 
 /** The least that a check can tell, mm. */

@@ -2,7 +2,7 @@ import type { ModelRecord, PiecePart } from '@leggero/contract';
 
 import type { Scene, SceneBalloon, SceneRoom, Vec } from '../space/scene';
 import { skinsAmong } from './skins';
-import type { RopeBalloon } from './viewRope';
+import type { TiedBalloon } from './tied';
 
 /** An empty modelling balloon pulled long, mm across (from memory). */
 const JOINER_MM = 5;
@@ -14,8 +14,8 @@ export type Holds = Pick<Scene, 'tubes' | 'discs'>;
 
 /** Balloons with their necks at what holds them, in space beside a person. */
 export function tiedScene(
-  balloons: readonly RopeBalloon[],
-  partOf: (balloon: RopeBalloon) => PiecePart,
+  balloons: readonly TiedBalloon[],
+  partOf: (balloon: TiedBalloon) => PiecePart,
   models: readonly ModelRecord[],
   { holds, ...room }: { holds: Holds } & SceneRoom,
 ): Scene {
@@ -28,12 +28,12 @@ export function tiedScene(
 }
 
 /** A joiner through all duplets of a rope. */
-export function joinerThrough(balloons: readonly RopeBalloon[], hex: string): Holds {
+export function joinerThrough(balloons: readonly TiedBalloon[], hex: string): Holds {
   return { tubes: linesThrough(balloons).map((line) => ({ line, widthMm: JOINER_MM, hex })), discs: [] };
 }
 
 /** Through the middles of the duplets that lie beside each other. */
-function linesThrough(balloons: readonly RopeBalloon[]): Vec[][] {
+function linesThrough(balloons: readonly TiedBalloon[]): Vec[][] {
   const middles = new Map<number, { sum: Vec; widthMm: number; count: number }>();
   for (const { step, xMm, yMm, zMm, widthMm } of balloons) {
     const { sum, count } = middles.get(step) ?? { sum: [0, 0, 0] as Vec, count: 0 };

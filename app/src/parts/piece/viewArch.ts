@@ -8,15 +8,14 @@ import {
   type ColourMapProblemCode,
 } from '@leggero/core/building';
 
-import { coloured, colourTitle, type Coloured } from './colouring';
+import { colourSize } from './colouring';
 import { packingOf, type Material } from './material';
-import type { RopeBalloon } from './viewRope';
+import { colouredTied, type TiedColours } from './tied';
 
 export type ArchDesign = DesignOf<'arch'>;
 
 /** An arch worked out. */
-export type ArchView = Omit<Coloured, 'balloons'> & {
-  balloons: RopeBalloon[];
+export type ArchView = TiedColours & {
   plan: ArchPlan;
   /** Over everything, from the floor, mm. */
   highMm: number;
@@ -36,20 +35,11 @@ export function viewArch(
   });
   if (!made.ok) return made;
   const plan = made.value;
-  const placed = archBalloons(plan);
-  const all = placed.map(({ neck: _, ...at }) => {
-    return { ...at, widthMm: plan.widthMm, aspect: 1, outwards: null, zMm: standMm + at.zMm };
-  });
-  const found = coloured({ ...design, topper: null }, { balloons: all, layers: plan.layers }, basis, (_, colour) => ({
-    key: `colour-${colour + 1}`,
-    title: colourTitle(colours[colour]!, colour, basis),
-    part: colours[colour]!,
-    widthMm: plan.widthMm,
-  }));
+  const placed = archBalloons(plan).map((each) => ({ ...each, widthMm: plan.widthMm, zMm: standMm + each.zMm }));
+  const sizeAt = colourSize(colours, plan.widthMm, basis);
+  const found = colouredTied(design, { placed, layers: plan.layers }, basis, sizeAt);
   if (!found.ok) return found;
-  const balloons = found.value.balloons.map((balloon, i): RopeBalloon => {
-    return { ...balloon, neck: placed[i]!.neck, step: balloon.layer };
-  });
+  const { balloons } = found.value;
   const highest = Math.max(...balloons.map(({ zMm }) => zMm)) + plan.widthMm / 2;
-  return { ok: true, value: { ...found.value, balloons, plan, highMm: highest } };
+  return { ok: true, value: { ...found.value, plan, highMm: highest } };
 }

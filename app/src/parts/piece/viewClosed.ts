@@ -29,7 +29,7 @@ import {
 import { layerTitle } from '@/wording/pieces';
 
 import type { PieceSize } from './sizes';
-import { FINEST_MM, jointOf, linkToleranceMm, modelOf, nominalOf, type Material } from './material';
+import { FINEST_MM, jointOf, linkToleranceMm, longOf, modelOf, nominalOf, type Material } from './material';
 
 /** A closed form worked out. */
 export interface ClosedView {
@@ -102,7 +102,7 @@ export function viewClosed(
         ? handleFor({
             spanMm: handleSpanMm(snapped.form),
             riseMm: handle.riseMm,
-            size: handleSize(handle.part, basis),
+            size: longOf(basis.longs.find(({ id }) => id === handle.part.modelId)),
             trade,
           })
         : null,
@@ -121,14 +121,6 @@ function leastTieMm(design: ClosedDesign, basis: Material): number {
   const part = design.parts['ties-1'];
   const nominalMm = (part && modelOf(part, basis)?.nominalMm) ?? TIE_NOMINAL_MM;
   return usefulWidths({ nominalMm, trade: basis.knowledge.trade }).leastMm;
-}
-
-/** A 260 where no modelling balloon is chosen. */
-const LONG = { code: '260', widthMm: 2 * MM_PER.in, lengthMm: 60 * MM_PER.in };
-
-function handleSize(part: PiecePart, { longs }: Material) {
-  const model = longs.find(({ id }) => id === part.modelId);
-  return model?.lengthMm ? { code: '', widthMm: model.nominalMm, lengthMm: model.lengthMm } : LONG;
 }
 
 /** A ring, or rings upon rings, worked out. */

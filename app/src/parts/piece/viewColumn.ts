@@ -1,5 +1,5 @@
 import type { DesignOf } from '@leggero/contract';
-import { usefulWidths, type Problem } from '@leggero/core';
+import type { Problem } from '@leggero/core';
 import {
   balloonsOf,
   solveColumn,
@@ -8,8 +8,8 @@ import {
   type ColumnProblemCode,
 } from '@leggero/core/building';
 
-import { coloured, colourTitle, LOOSE_NOMINAL_MM, type Coloured } from './colouring';
-import { modelOf, packingOf, type Material } from './material';
+import { coloured, colourSize, givenBy, type Coloured } from './colouring';
+import type { Material } from './material';
 
 /** A column worked out. */
 export type ColumnView = Coloured & { plan: ColumnPlan };
@@ -20,26 +20,14 @@ export function viewColumn(
   basis: Material,
 ): { ok: true; value: ColumnView } | { ok: false; problem: Problem<ColumnProblemCode | ColourMapProblemCode> } {
   const { count, open, layers, widthMm, heightMm, standMm, topper, colours } = design;
-  const { trade } = basis.knowledge;
-  const useful = colours
-    .map((part) => modelOf(part, basis)?.nominalMm ?? LOOSE_NOMINAL_MM)
-    .map((nominalMm) => usefulWidths({ nominalMm, trade }));
   const top = topper?.kind === 'balloon' ? ({ kind: 'balloon', widthMm: topper.part.widthMm } as const) : topper;
   const made = solveColumn({
     column: { count, open, layers, widthMm, heightMm, standMm, topper: top },
-    stepMm: basis.studio.stepMm,
-    packing: packingOf(basis).packing,
-    leastMm: Math.max(...useful.map(({ leastMm }) => leastMm)),
-    mostMm: Math.min(...useful.map(({ mostMm }) => mostMm)),
-    trade,
+    ...givenBy(design, basis),
   });
   if (!made.ok) return made;
   const plan = made.value;
-  const found = coloured(design, { balloons: balloonsOf(plan.stack), layers: plan.layers }, basis, (_, colour) => ({
-    key: `colour-${colour + 1}`,
-    title: colourTitle(colours[colour]!, colour, basis),
-    part: colours[colour]!,
-    widthMm: plan.widthMm,
-  }));
+  const sizeAt = colourSize(colours, plan.widthMm, basis);
+  const found = coloured(design, { balloons: balloonsOf(plan.stack), layers: plan.layers }, basis, sizeAt);
   return found.ok ? { ok: true, value: { ...found.value, plan } } : found;
 }

@@ -1,5 +1,5 @@
 import type { DesignOf } from '@leggero/contract';
-import { MM_PER_INCH, type Problem, type Result } from '@leggero/core';
+import type { Problem, Result } from '@leggero/core';
 import {
   balloonsOf,
   hangSign,
@@ -11,19 +11,16 @@ import {
   type HoopPlan,
   type HoopProblemCode,
   type HungSign,
-  type StackedBalloon,
 } from '@leggero/core/building';
 
-import { coloured, type Coloured } from './colouring';
-import { packingOf, type Material } from './material';
-import type { RopeBalloon } from './viewRope';
+import { longOf, packingOf, type Material } from './material';
+import { colouredTied, type TiedColours, type Uncoloured } from './tied';
 import { modelFor, sizeOf, sizesOf } from './viewTaper';
 
 export type HoopDesign = DesignOf<'hoop'>;
 
 /** A hoop worked out. */
-export type HoopView = Omit<Coloured, 'balloons'> & {
-  balloons: RopeBalloon[];
+export type HoopView = TiedColours & {
   plan: HoopPlan;
   /** Half-filled modelling balloons that cover what is bare; null where nothing is. */
   wraps: number | null;
@@ -61,33 +58,24 @@ export function viewHoop(
   const placed = hoopBalloons({ hoopMm, count }, plan);
   const middleMm = standMm + hoopMm / 2;
   const all = [
-    ...placed.map(({ cluster, neck, ...at }) => ({
-      ...at,
-      layer: cluster,
-      aspect: 1,
-      outwards: null,
-      neck,
-      zMm: middleMm + at.zMm,
-    })),
+    ...placed.map(({ cluster, ...each }): Uncoloured => ({ ...each, layer: cluster, zMm: middleMm + each.zMm })),
     ...footed.value.map((each) => ({ ...each, layer: plan.clusters.length + each.layer })),
   ];
-  const found = coloured(
-    { ...design, topper: null },
-    { balloons: all, layers: widths.length },
+  const steps = buildingOrder(plan);
+  const found = colouredTied(
+    design,
+    { placed: all, layers: widths.length },
     basis,
     (layer, colour) => sizeOf({ part: colours[colour]!, colour, widthMm: widths[layer]! }, chosen, basis),
+    (layer) => steps[layer] ?? layer,
   );
   if (!found.ok) return found;
-  const steps = buildingOrder(plan);
-  const balloons = found.value.balloons.map((balloon, i): RopeBalloon => {
-    return { ...balloon, neck: all[i]!.neck, step: steps[balloon.layer] ?? balloon.layer };
-  });
+  const { balloons } = found.value;
   return {
     ok: true,
     value: {
       ...found.value,
       sizes: [...found.value.sizes].sort((a, b) => b.widthMm - a.widthMm),
-      balloons,
       plan,
       wraps: plan.bareMm > 0 ? wrapsFor(plan.bareMm, basis) : null,
       sign: sign && hangSign({ sign, hoopMm, balloons: placed }),
@@ -116,23 +104,20 @@ function buildingOrder({ clusters }: HoopPlan): number[] {
   return steps;
 }
 
-type FootBalloon = StackedBalloon & Pick<RopeBalloon, 'neck'>;
-
 /** Clusters in a row at the foot of the stand, each a ring that lies on the floor. */
 function footOf(
   { count, foot }: HoopDesign,
   trade: Material['knowledge']['trade'],
-): Result<FootBalloon[], HoopProblemCode> {
+): Result<Uncoloured[], HoopProblemCode> {
   if (!foot) return { ok: true, value: [] };
   const ring = stackLayers({ layers: [{ count, widthMm: foot.widthMm }], trade });
   if (!ring.ok) return { ok: false, problem: { ...ring.problem, field: 'foot' } as typeof ring.problem };
   const lying = balloonsOf(ring.value);
   const value = Array.from({ length: foot.clusters }, (_, layer) => {
     const asideMm = (layer - (foot.clusters - 1) / 2) * FOOT_APART * foot.widthMm;
-    return lying.map((balloon): FootBalloon => {
-      const angle = balloon.outwards ?? 0;
-      const neck = [-Math.cos(angle), -Math.sin(angle), 0] as const;
-      return { ...balloon, layer, xMm: balloon.xMm + asideMm, outwards: null, neck };
+    return lying.map(({ outwards, ...balloon }): Uncoloured => {
+      const angle = outwards ?? 0;
+      return { ...balloon, layer, xMm: balloon.xMm + asideMm, neck: [-Math.cos(angle), -Math.sin(angle), 0] };
     });
   }).flat();
   return { ok: true, value };
@@ -140,12 +125,7 @@ function footOf(
 
 /** Half-filled ones of the first modelling balloon on the shelf, of a 260 where there is none. */
 function wrapsFor(lengthMm: number, { longs }: Material): number | null {
-  const own = longs.find(({ lengthMm: long }) => long !== null);
-  const size = {
-    code: '',
-    widthMm: own?.nominalMm ?? 2 * MM_PER_INCH,
-    lengthMm: own?.lengthMm ?? 60 * MM_PER_INCH,
-  };
+  const size = longOf(longs.find(({ lengthMm: long }) => long !== null));
   const cover = wrapFilled({ size, diameterMm: HOOP_TUBE_MM, lengthMm });
   return cover.ok ? cover.value.balloons : null;
 }

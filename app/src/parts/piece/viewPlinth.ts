@@ -8,15 +8,14 @@ import {
   type PlinthProblemCode,
 } from '@leggero/core/building';
 
-import { coloured, type Coloured } from './colouring';
 import { packingOf, type Material } from './material';
-import type { RopeBalloon } from './viewRope';
+import { colouredTied, type TiedColours } from './tied';
 import { modelFor, sizeOf, sizesOf } from './viewTaper';
 
 export type PlinthDesign = DesignOf<'plinth'>;
 
 /** A plinth worked out. */
-export type PlinthView = Omit<Coloured, 'balloons'> & { balloons: RopeBalloon[]; plan: PlinthPlan };
+export type PlinthView = TiedColours & { plan: PlinthPlan };
 
 /** A plinth from its figures, its clusters from left to right. */
 export function viewPlinth(
@@ -35,16 +34,11 @@ export function viewPlinth(
     colours.map((part) => sizesOf(part, basis)),
     basis,
   );
-  const placed = plinthBalloons(plan);
-  const all = placed.map(({ neck: _, ...at }) => ({ ...at, aspect: 1, outwards: null }));
   const layers = plan.layers.length;
-  const found = coloured({ ...design, topper: null }, { balloons: all, layers }, basis, (layer, colour) =>
+  const found = colouredTied(design, { placed: plinthBalloons(plan), layers }, basis, (layer, colour) =>
     sizeOf({ part: colours[colour]!, colour, widthMm: plan.layers[layer]!.widthMm }, chosen, basis),
   );
   if (!found.ok) return found;
-  const balloons = found.value.balloons.map((balloon, i): RopeBalloon => {
-    return { ...balloon, neck: placed[i]!.neck, step: balloon.layer };
-  });
   const sizes = [...found.value.sizes].sort((a, b) => b.widthMm - a.widthMm);
-  return { ok: true, value: { ...found.value, sizes, balloons, plan } };
+  return { ok: true, value: { ...found.value, sizes, plan } };
 }

@@ -1,12 +1,11 @@
 import type { DesignOf } from '@leggero/contract';
-import { MM_PER_INCH, usefulWidths, type Problem } from '@leggero/core';
+import type { Problem } from '@leggero/core';
 import {
   balloonsOf,
   bowBalloons,
   ropeJoiner,
   solveBow,
   solveColumn,
-  stackLayers,
   type BowPlan,
   type BowProblemCode,
   type ColourMapProblemCode,
@@ -15,22 +14,14 @@ import {
   type RopeJoiner,
 } from '@leggero/core/building';
 
-import { coloured, colourTitle, LOOSE_NOMINAL_MM, type Coloured, type ColumnBalloon } from './colouring';
-import { modelOf, packingOf, type Material } from './material';
+import { colourSize, givenBy } from './colouring';
+import { longOf, type Material } from './material';
+import { colouredTied, type TiedBalloon, type TiedColours, type Uncoloured } from './tied';
 
 export type RopeDesign = DesignOf<'rope'>;
 export type BowDesign = DesignOf<'bow'>;
 
-/** A balloon of a rope, with where its neck is tied. */
-export interface RopeBalloon extends ColumnBalloon {
-  /** From its middle, of length 1. */
-  neck: readonly [x: number, y: number, z: number];
-  /** Its place in the building order. */
-  step: number;
-}
-
-interface OnRope extends Coloured {
-  balloons: RopeBalloon[];
+interface OnRope extends TiedColours {
   /** What it is strung on: of a bow each side. */
   joiner: RopeJoiner;
 }
@@ -41,9 +32,6 @@ export type RopeView = OnRope & { plan: ColumnPlan };
 export type BowView = OnRope & { plan: BowPlan; highMm: number; lowMm: number };
 
 type Viewed<Value, Code extends string> = { ok: true; value: Value } | { ok: false; problem: Problem<Code> };
-
-/** A modelling balloon where none is chosen: a 260 (common practice). */
-const LOOSE_JOINER_MM = 60 * MM_PER_INCH;
 
 /** A rope from its figures, from its lower end up. */
 export function viewRope(
@@ -57,14 +45,14 @@ export function viewRope(
   });
   if (!made.ok) return made;
   const plan = made.value;
-  const found = onRope(design, plan.layers, plan.widthMm, basis);
-  if (!found.ok) return found;
-  const balloons = found.value.balloons.map((balloon): RopeBalloon => {
-    const { outwards, layer } = balloon;
-    const neck = [-Math.cos(outwards ?? 0), -Math.sin(outwards ?? 0), 0] as const;
-    return { ...balloon, neck, step: layer };
+  const placed = balloonsOf(plan.stack).map(({ outwards, ...at }): Uncoloured => {
+    const angle = outwards ?? 0;
+    return { ...at, neck: [-Math.cos(angle), -Math.sin(angle), 0] };
   });
-  return { ok: true, value: { ...found.value, balloons, plan, joiner: joinerOf(design, plan.heightMm, basis) } };
+  const sizeAt = colourSize(design.colours, plan.widthMm, basis);
+  const found = colouredTied(design, { placed, layers: plan.layers }, basis, sizeAt);
+  if (!found.ok) return found;
+  return { ok: true, value: { ...found.value, plan, joiner: joinerOf(design, plan.heightMm, basis) } };
 }
 
 /** A bow from its figures: both sides in the same colours. */
@@ -74,13 +62,17 @@ export function viewBow(design: BowDesign, basis: Material): Viewed<BowView, Bow
   if (!made.ok) return made;
   const plan = made.value;
   const each = plan.loop + plan.tail;
-  const found = onRope(design, each, plan.widthMm, basis);
+  const all = bowBalloons(plan);
+  const placed = all
+    .filter(({ side }) => side === 'right')
+    .map(({ duplet, ...at }): Uncoloured => ({ ...at, layer: duplet, widthMm: plan.widthMm }));
+  const sizeAt = colourSize(design.colours, plan.widthMm, basis);
+  const found = colouredTied(design, { placed, layers: each }, basis, sizeAt);
   if (!found.ok) return found;
-  const { balloons: side, sizes, tying, ...rest } = found.value;
-  const balloons = bowBalloons(plan).map(({ side: which, duplet, place, xMm, yMm, zMm, neck }): RopeBalloon => {
-    const like = side[2 * duplet + place]!;
-    const step = which === 'right' ? duplet : each + duplet;
-    return { ...like, xMm, yMm, zMm: knotMm + zMm, outwards: null, neck, step };
+  const { balloons: right, sizes, tying, ...rest } = found.value;
+  const balloons = all.map(({ side, duplet, place, xMm, yMm, zMm, neck }): TiedBalloon => {
+    const like = right[2 * duplet + place]!;
+    return { ...like, xMm, yMm, zMm: knotMm + zMm, neck, step: side === 'right' ? duplet : each + duplet };
   });
   const heights = balloons.map(({ zMm }) => zMm);
   return {
@@ -98,39 +90,8 @@ export function viewBow(design: BowDesign, basis: Material): Viewed<BowView, Bow
   };
 }
 
-/** What its balloons are useful in, and how the studio builds. */
-function givenBy({ colours }: RopeDesign | BowDesign, basis: Material) {
-  const { trade } = basis.knowledge;
-  const useful = colours
-    .map((part) => modelOf(part, basis)?.nominalMm ?? LOOSE_NOMINAL_MM)
-    .map((nominalMm) => usefulWidths({ nominalMm, trade }));
-  return {
-    ...{ stepMm: basis.studio.stepMm, packing: packingOf(basis).packing, trade },
-    leastMm: Math.max(...useful.map(({ leastMm }) => leastMm)),
-    mostMm: Math.min(...useful.map(({ mostMm }) => mostMm)),
-  };
-}
-
-/** So many duplets upon each other, in their colours. */
-function onRope(design: RopeDesign | BowDesign, layers: number, widthMm: number, basis: Material) {
-  const { packing, trade } = givenBy(design, basis);
-  const stacked = stackLayers({
-    layers: Array.from({ length: layers }, () => ({ count: 2, widthMm })),
-    packing,
-    trade,
-  });
-  if (!stacked.ok) return stacked;
-  const { colours } = design;
-  return coloured({ ...design, topper: null }, { balloons: balloonsOf(stacked.value), layers }, basis, (_, colour) => ({
-    key: `colour-${colour + 1}`,
-    title: colourTitle(colours[colour]!, colour, basis),
-    part: colours[colour]!,
-    widthMm,
-  }));
-}
-
 function joinerOf({ joiner }: RopeDesign | BowDesign, lengthMm: number, { longs, knowledge }: Material): RopeJoiner {
-  const joinerMm = longs.find(({ id }) => id === joiner.modelId)?.lengthMm ?? LOOSE_JOINER_MM;
+  const { lengthMm: joinerMm } = longOf(longs.find(({ id }) => id === joiner.modelId));
   const made = ropeJoiner({ lengthMm, joinerMm, trade: knowledge.trade });
   if (!made.ok) throw new Error('a rope has a length');
   return made.value;
