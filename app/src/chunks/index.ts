@@ -9,7 +9,6 @@ import { lazy } from 'react';
 const balloon = () => import('./balloon');
 const forms = () => import('./forms');
 const numbers = () => import('./numbers');
-const stuffing = () => import('./stuffing');
 const workshop = () => import('./workshop');
 
 export const CheckPage = lazy(async () => ({ default: (await balloon()).CheckPage }));
@@ -50,8 +49,8 @@ export const SearchPage = lazy(async () => ({ default: (await workshop()).Search
 
 export const NumbersPage = lazy(async () => ({ default: (await numbers()).NumbersPage }));
 
-export const BubblePage = lazy(async () => ({ default: (await stuffing()).BubblePage }));
-export const FoilPage = lazy(async () => ({ default: (await stuffing()).FoilPage }));
-export const OrbPage = lazy(async () => ({ default: (await stuffing()).OrbPage }));
-export const PairPage = lazy(async () => ({ default: (await stuffing()).PairPage }));
-export const StuffingPage = lazy(async () => ({ default: (await stuffing()).StuffingPage }));
+export const BubblePage = lazy(async () => ({ default: (await workshop()).BubblePage }));
+export const FoilPage = lazy(async () => ({ default: (await workshop()).FoilPage }));
+export const OrbPage = lazy(async () => ({ default: (await workshop()).OrbPage }));
+export const PairPage = lazy(async () => ({ default: (await workshop()).PairPage }));
+export const StuffingPage = lazy(async () => ({ default: (await workshop()).StuffingPage }));
