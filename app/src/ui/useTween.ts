@@ -1,12 +1,9 @@
 import { useLayoutEffect, useRef, useState } from 'react';
 
-const DURATION_MS = 280;
+import { glide, reducedMotion } from './glide';
+
 /** A change of less than this share moves a large drawing by a pixel or two: gliding there shows nothing and costs frames. */
 const WORTH_GLIDING = 0.02;
-
-function reducedMotion(): boolean {
-  return typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches;
-}
 
 /**
  * Numbers that glide to their new values together; they jump where motion is unwelcome, where it would not be seen, and
@@ -36,14 +33,7 @@ export function useTween<const Targets extends readonly number[]>(
       setBetween(values as readonly number[] as Targets);
     };
     show(0);
-    const start = performance.now();
-    let frame = requestAnimationFrame(function next(now) {
-      const part = Math.min(1, Math.max(0, (now - start) / DURATION_MS));
-      if (part === 1) return arrive();
-      show(1 - (1 - part) ** 3);
-      frame = requestAnimationFrame(next);
-    });
-    return () => cancelAnimationFrame(frame);
+    return glide(show, arrive);
   }, [wanted, small]);
   return between ?? targets;
 }

@@ -75,6 +75,7 @@ export function BuiltPicture(props: BuiltPictureProps) {
         camera={camera}
         first={first}
         built={at === null ? Infinity : at + 1}
+        facingStep={at}
         outlineOf={outline}
         onTap={onTap}
         tools={

@@ -1,12 +1,14 @@
-import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useEffect, useEffectEvent, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import Svg from 'react-native-svg';
 
 import { FillScreen } from '@/ui/FillScreen';
+import { glide, reducedMotion } from '@/ui/glide';
 import { Picture } from '@/ui/Picture';
 
 import type { Outline } from './balloonRows';
 import { useView, type CameraStore } from './cameraStore';
 import { balloonAt } from './balloonAt';
+import { between, facing } from './facing';
 import { byKey, Hands } from './Hands';
 import { drawsInSpace } from './hardware';
 import { Room } from './Room';
@@ -32,6 +34,8 @@ interface SpacePictureProps {
   /** Drawn over it, and what of that answers to hands. */
   marks?: ((view: View) => ReactNode) | undefined;
   grips?: ((view: View) => ReactNode) | undefined;
+  /** The step that is built now: it is turned to. null while all of it is seen. */
+  facingStep?: number | null;
   tools?: ReactNode;
 }
 
@@ -52,6 +56,7 @@ export function SpacePicture({ label, height, tools, ...drawn }: SpacePicturePro
 
 function Drawn(props: Omit<SpacePictureProps, 'tools'> & { whole: boolean }) {
   const { label, scene, height, camera, first, built = Infinity, outlineOf, onTap, marks, grips, whole } = props;
+  const { facingStep = null } = props;
   const printing = usePrinting();
   // Not known before it has tried.
   const [drawing, setDrawing] = useState<boolean | null>(null);
@@ -77,6 +82,7 @@ function Drawn(props: Omit<SpacePictureProps, 'tools'> & { whole: boolean }) {
           {tries ? (
             <SpaceCanvas {...{ scene, camera, width, built, outlineOf }} height={high} onDrawing={setDrawing} />
           ) : null}
+          <Facing {...{ scene, camera, first, width, high }} step={facingStep} glides={inSpace} />
           {marks ? (
             <Svg width={width} height={high} style={OVER}>
               <Viewed {...{ scene, camera, width, high }}>{marks}</Viewed>
@@ -108,6 +114,33 @@ function Drawn(props: Omit<SpacePictureProps, 'tools'> & { whole: boolean }) {
       }
     </Picture>
   );
+}
+
+interface FacingProps {
+  scene: Scene;
+  camera: CameraStore;
+  first: Camera;
+  step: number | null;
+  width: number;
+  high: number;
+  /** Whether it can be drawn many times a second. */
+  glides: boolean;
+}
+
+/** Turns a piece to the step that is built, and back as it was at first once all of it is seen. */
+function Facing({ scene, camera, first, step, width, high, glides }: FacingProps) {
+  const turned = useRef(false);
+  const turn = useEffectEvent(() => {
+    if (step === null && !turned.current) return undefined;
+    turned.current = step !== null;
+    const from = camera.getState();
+    const to = step === null ? first : facing(scene, step, first, width, high);
+    const arrive = () => camera.setState(to);
+    if (!glides || reducedMotion()) return arrive();
+    return glide((share) => camera.setState(between(from, to, share)), arrive);
+  });
+  useEffect(() => turn(), [step]);
+  return null;
 }
 
 interface ViewedProps {

@@ -98,7 +98,12 @@ export interface View {
 
 export const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 export const plus = (a: Vec, b: Vec, by = 1): Vec => [a[0] + by * b[0], a[1] + by * b[1], a[2] + by * b[2]];
-const unit = (a: Vec): Vec => plus([0, 0, 0], a, 1 / (Math.hypot(...a) || 1));
+export const unit = (a: Vec): Vec => plus([0, 0, 0], a, 1 / (Math.hypot(...a) || 1));
+export const cross = (a: Vec, b: Vec): Vec => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
 
 /** How much room a scene takes in a picture that is tilted so far, however it is turned. */
 function frameOf(scene: Scene, tilt: number) {
