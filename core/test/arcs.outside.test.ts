@@ -1,0 +1,124 @@
+import { svgPathProperties } from 'svg-path-properties';
+
+import { bowBalloons, LEMNISCATE, solveArch, solveBow, solveHoop } from '../src/building';
+import { inch, value } from './results';
+
+type Point = readonly [x: number, y: number];
+
+/** As long as a library that measures drawings finds a path: to some hundred-thousandths. */
+const lengthOf = (path: string) => new svgPathProperties(path).getTotalLength();
+
+/** A curve as a drawing has it: cubic pieces with its own directions at their ends. */
+function drawn(at: (t: number) => Point, from: number, to: number, pieces: number): string {
+  const step = (to - from) / pieces;
+  const slope = (t: number): Point => {
+    const [[a, b], [c, d]] = [at(t - 1e-5), at(t + 1e-5)];
+    return [((c - a) / 2e-5) * (step / 3), ((d - b) / 2e-5) * (step / 3)];
+  };
+  let path = `M ${at(from).join(' ')}`;
+  for (let i = 0; i < pieces; i += 1) {
+    const [t, next] = [from + i * step, from + (i + 1) * step];
+    const [[x, y], [dx, dy], [u, v], [du, dv]] = [at(t), slope(t), at(next), slope(next)];
+    path += ` C ${x + dx} ${y + dy} ${u - du} ${v - dv} ${u} ${v}`;
+  }
+  return path;
+}
+
+describe('arcs, measured by a library for drawings', () => {
+  it.each([
+    [96, 84],
+    [120, 60],
+    [60, 110],
+    [140, 40],
+  ])('of a frame %d in wide and %d in high', (spanIn, highIn) => {
+    const [a, b] = [inch(spanIn) / 2, inch(highIn)];
+    const { curveMm } = value(
+      solveArch({
+        arch: { shape: 'ellipse', open: 'layers', count: 2, layers: 1, widthMm: inch(4), spanMm: 2 * a, highMm: b },
+        stepMm: inch(1 / 8),
+      }),
+    );
+    expect(curveMm / lengthOf(`M ${-a} 0 A ${a} ${b} 0 0 1 ${a} 0`)).toBeCloseTo(1, 4);
+  });
+
+  it.each([
+    [96, 84],
+    [120, 50],
+    [72, 100],
+  ])('of a free arch with feet %d in apart and %d in high', (spanIn, highIn) => {
+    const { curveMm, tightestMm } = value(
+      solveArch({
+        arch: {
+          ...{ shape: 'catenary', open: 'layers', count: 2, layers: 1 },
+          ...{ widthMm: inch(4), spanMm: inch(spanIn), highMm: inch(highIn) },
+        },
+        stepMm: inch(1 / 8),
+      }),
+    );
+    // A chain that is as high between these feet, found by halving.
+    const half = inch(spanIn) / 2;
+    let [low, high] = [inch(1), inch(400)];
+    while (high - low > 1e-9) {
+      const a = (low + high) / 2;
+      if (a * (Math.cosh(half / a) - 1) > inch(highIn)) low = a;
+      else high = a;
+    }
+    expect(tightestMm / low).toBeCloseTo(1, 4);
+    const chain = drawn((x) => [x, low * Math.cosh(x / low)], -half, half, 200);
+    expect(curveMm / lengthOf(chain)).toBeCloseTo(1, 4);
+  });
+
+  it('of a crescent along its hoop', () => {
+    const plan = value(
+      solveHoop({
+        hoop: {
+          ...{ hoopMm: inch(72), count: 4 },
+          crescents: [
+            {
+              ...{ atDeg: 200, centreMm: inch(11), between: null },
+              steps: [
+                { widthMm: inch(9), left: 2, right: 2 },
+                { widthMm: inch(6), left: 1, right: 3 },
+              ],
+            },
+          ],
+        },
+        stepMm: inch(1 / 8),
+      }),
+    );
+    const [{ fromDeg, toDeg, arcMm }] = plan.crescents as [(typeof plan.crescents)[number]];
+    const r = inch(36);
+    const on = (degrees: number) =>
+      `${r * Math.sin((degrees * Math.PI) / 180)} ${-r * Math.cos((degrees * Math.PI) / 180)}`;
+    const arc = (from: number, to: number) => `M ${on(from)} A ${r} ${r} 0 ${to - from > 180 ? 1 : 0} 1 ${on(to)}`;
+    expect(arcMm / lengthOf(arc(fromDeg, toDeg))).toBeCloseTo(1, 4);
+    const bare = plan.bare.reduce((sum, part) => sum + lengthOf(arc(part.fromDeg, part.toDeg)), 0);
+    expect(plan.bareMm / bare).toBeCloseTo(1, 4);
+    expect((arcMm + plan.bareMm) / lengthOf(`${arc(0, 180)} ${arc(180, 360)}`)).toBeCloseTo(1, 4);
+  });
+
+  it('of the loops of a bow', () => {
+    const plan = value(
+      solveBow({
+        bow: { open: 'across', loop: 25, tail: 0, widthMm: inch(7.5), acrossMm: 1 },
+        stepMm: inch(1 / 8),
+      }),
+    );
+    const lobe = (t: number): Point => {
+      const x = (plan.lobeMm * Math.cos(t)) / (1 + Math.sin(t) ** 2);
+      return [x, x * Math.sin(t)];
+    };
+    const measured = lengthOf(drawn(lobe, -Math.PI / 2, Math.PI / 2, 200));
+    expect(plan.loopMm / measured).toBeCloseTo(1, 4);
+    expect(LEMNISCATE / (measured / plan.lobeMm)).toBeCloseTo(1, 4);
+    // Each of its duplets is as far along that drawing as its count says.
+    const right = bowBalloons(plan).filter(({ side }) => side === 'right');
+    const path = new svgPathProperties(drawn(lobe, -Math.PI / 2, Math.PI / 2, 200));
+    for (let duplet = 0; duplet < plan.loop; duplet += 1) {
+      const [one, other] = right.filter((each) => each.duplet === duplet);
+      const { x, y } = path.getPointAtLength((duplet + 0.5) * plan.riseMm);
+      expect((one!.xMm + other!.xMm) / 2).toBeCloseTo(x, 0);
+      expect((one!.zMm + other!.zMm) / 2).toBeCloseTo(y, 0);
+    }
+  });
+});
