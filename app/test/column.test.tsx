@@ -6,6 +6,7 @@ import userEvent from '@testing-library/user-event';
 
 import { PiecePage } from '@/chunks/PiecePage';
 import { patternOf, paintedAt, recoloured } from '@/features/building/colouring';
+import { figureIn, onTop, sprayTubes } from '@/parts/piece/toppers';
 import { buildProblemText, mapNoticeText, turningText } from '@/wording/building';
 import { lengthsOf } from '@/views/lengths';
 
@@ -141,6 +142,38 @@ describe('a column', () => {
     expect(screen.getByText(/^So small a topper looks lost on these balloons: from about 2 ft 3¼ in on/)).toBeTruthy();
     expect((await kept()).topper).toMatchObject({ kind: 'balloon', part: { widthMm: inch(18) } });
   });
+
+  /** Common practice: forty of the 260. */
+  it('has a spray of forty modelling balloons, which is as high as it says and tied as the last step', async () => {
+    await open();
+    await click('Spray', 'radio');
+    expect((await kept()).topper).toMatchObject({ kind: 'spray', count: 40, heightMm: inch(30) });
+    expect(screen.getByText(/^7 ft 6 in high: 8 quads at 10 in/)).toBeTruthy();
+    expect(
+      screen.getByText(/^Tie 40 modelling balloons together by their ends .* ceiling is low or rough\.$/),
+    ).toBeTruthy();
+    await type('How many', '200');
+    expect(screen.getByText('1 to 120 modelling balloons.')).toBeTruthy();
+    await type('Height of the spray', '1 ft');
+    expect(screen.getByText(/^So small a topper looks lost/)).toBeTruthy();
+  });
+
+  it('fans a spray out over the pole, no strand longer than it is high, and shows the wind no more than it is wide', () => {
+    const spray = { kind: 'spray', part: kelp, count: 40, heightMm: 800 } as const;
+    const tubes = sprayTubes(spray, 1500);
+    expect(tubes).toHaveLength(40);
+    for (const { line } of tubes) {
+      const [[, , from], [x, y, z]] = [line[0]!, line[1]!];
+      expect(from).toBe(1500);
+      expect(Math.hypot(x, y, z - 1500)).toBeCloseTo(800, 6);
+      expect(z).toBeGreaterThanOrEqual(1900);
+    }
+    const wide = Math.max(...tubes.map(({ line }) => Math.hypot(line[1]![0], line[1]![1])));
+    const seen = figureIn(spray)!;
+    expect(seen.widthMm).toBeLessThanOrEqual(2 * wide * 1.02);
+    expect(figureIn({ ...spray, count: 10 })!.widthMm).toBeLessThan(seen.widthMm);
+    expect(onTop(spray)).toEqual({ kind: 'figure', heightMm: 800 });
+  });
 });
 
 describe('what a column stands on', () => {
@@ -220,7 +253,9 @@ describe('a column of an event', () => {
   it('is held against how wide door and lift are', async () => {
     // Four circles of 10 in that touch in a ring are 10 (1 + the root of 2) in over everything: 24.1 in.
     await open({}, { doorWideMm: inch(24), liftWideMm: inch(25) });
-    expect(screen.getByText(/^2 ft ⅛ in wide, the door 2 ft: put its widest layers on inside/)).toBeTruthy();
+    expect(
+      screen.getByText('2 ft ⅛ in across, 5 ft high; the door is 2 ft wide: put its widest layers on inside.'),
+    ).toBeTruthy();
     expect(screen.queryByText(/the lift/)).toBeNull();
   });
 

@@ -129,12 +129,14 @@ describe('how exact a column must be', () => {
       seed: 3,
     });
     if (!made.ok) throw new Error(made.problem.code);
-    const balloons = made.value.balloons.map((each) => ({ ...each, key: 'a', colourHex: '#3f7a4a' }));
+    const balloons = made.value.balloons.map(({ xMm, yMm, zMm, widthMm, outwards }) => {
+      return { at: [xMm, yMm, zMm] as const, widthMm, out: [Math.cos(outwards!), Math.sin(outwards!), 0] as const };
+    });
     const scene: Scene = { balloons: [], tubes: [], discs: [], outline: null, room: null };
     const space = viewOf(scene, { turn: 0.5, tilt: 0, zoom: 1, push: [0, 0] }, 390, 460);
     const { container } = render(
       <Svg>
-        <Ghost balloons={balloons} standMm={0} space={space} />
+        <Ghost balloons={balloons} space={space} />
       </Svg>,
     );
     const radii = [...container.querySelectorAll('circle')].map((circle) => Number(circle.getAttribute('r')));

@@ -73,6 +73,14 @@ describe('a taper worked out', () => {
     expect(lost).toMatchObject({ ok: false, problem: { code: 'no-hold', field: 'topper' } });
   });
 
+  it('has a topper look lost by the layer that it stands on, not by its foot', () => {
+    const top = worked().layers.at(-1)!.widthMm;
+    const leastFor = (heightMm: number) => worked({ topper: { kind: 'figure', heightMm } }).leastTopperMm;
+    expect(leastFor(2.5 * top)! / top).toBeCloseTo(30 / 11, 9);
+    expect(leastFor(2.8 * top)).toBeNull();
+    expect(worked().leastTopperMm).toBeNull();
+  });
+
   it('that no balloon of its colour reaches says so', () => {
     expect(viewTaper(TAPER, material([model(11, 5)]))).toMatchObject({
       ok: false,

@@ -135,10 +135,19 @@ const colouringSchema = z.object({
     .max(MOST_PAINTED),
 });
 
-/** What stands on top: a balloon on the topmost layer, or a figure or spray of a height of its own. */
+/** Modelling balloons of one spray. */
+export const MOST_SPRAYED = 120;
+
+/** What stands on top: a balloon on the topmost layer, or a figure or a spray of modelling balloons of its own height. */
 const topperSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('balloon'), part: sizedPartSchema }),
   z.object({ kind: z.literal('figure'), heightMm: buildMmSchema }),
+  z.object({
+    kind: z.literal('spray'),
+    part: partSchema,
+    count: z.int().min(1).max(MOST_SPRAYED),
+    heightMm: buildMmSchema,
+  }),
 ]);
 
 /** What a piece stands on: how wide, and in which wind. Absent until someone has asked what it must weigh. */

@@ -1,4 +1,4 @@
-import type { DesignOf, EventRecord, PieceForm } from '@leggero/contract';
+import type { DesignOf, PieceForm } from '@leggero/contract';
 import { MM_PER_INCH, type ColumnOpen, type PatternKind, type Problem } from '@leggero/core';
 import type {
   ColourMapProblemCode,
@@ -241,15 +241,26 @@ export function columnSteps(
             'opposite one another, only to the layer below, and draw it tight.',
           'Straighten it from the foot up before the line is knotted.',
         ];
-  const top =
-    topper === null
-      ? []
-      : [topper.kind === 'balloon' ? 'Tie the topper down in the middle of the top layer.' : 'Set the figure on top.'];
+  const top = topper === null ? [] : [topperStep(topper)];
   return [`Tie ${tiedListText(tying, nameOf)}.${joined}`, ...held, ...top];
 }
 
+function topperStep(topper: NonNullable<DesignOf<'column'>['topper']>): string {
+  switch (topper.kind) {
+    case 'balloon':
+      return 'Tie the topper down in the middle of the top layer.';
+    case 'figure':
+      return 'Set the figure on top.';
+    case 'spray':
+      return (
+        `Tie ${counted(topper.count, 'modelling balloon')} together by their ends and fix them to the head of the pole; ` +
+        'let some air out of them where the ceiling is low or rough.'
+      );
+  }
+}
+
 /** How a taper is built. */
-export function taperSteps({ count }: DesignOf<'taper'>, layers: number, tied: string): string[] {
+export function taperSteps({ count, topper }: DesignOf<'taper'>, layers: number, tied: string): string[] {
   const word = LAYER_WORDS[count]!.one;
   return [
     `Tie ${tied}; keep the ${word}s of each layer together, in the order of the list above.`,
@@ -257,6 +268,7 @@ export function taperSteps({ count }: DesignOf<'taper'>, layers: number, tied: s
     `Push the widest ${word} on from above with its necks around the pole, and wrap one neck twice around it.`,
     `Go on from the foot up, ${layers} layers in all, each turned by half a step so that it rests in the creases; press it down.`,
     'Wrap the topmost layer twice around the pole as well.',
+    ...(topper === null ? [] : [topperStep(topper)]),
   ];
 }
 
@@ -272,46 +284,6 @@ export function heldText(
       : `${fine(Math.abs(offMm))} ${offMm > 0 ? 'higher' : 'lower'} than asked` +
         (Math.abs(exactMm - widthMm) < 0.5 ? '. ' : `; at ${fine(exactMm)} it would land. `);
   return `${lands}${heldBy === 'pole' ? `Pole: ${text(poleMm)}, to the middle of the topmost layer.` : 'Held by line, without a pole.'}`;
-}
-
-/** What the room, the way there and the weather say against a column. */
-export function roomTexts({
-  design: { heldBy, topper },
-  plan,
-  event,
-  ceilingMm,
-  text,
-}: {
-  design: Pick<DesignOf<'column'>, 'heldBy' | 'topper'>;
-  plan: (Pick<ColumnPlan, 'heightMm' | 'leastTopperMm'> & { wideMm: number }) | null;
-  event: EventRecord | null;
-  ceilingMm: number | null;
-  text: Write;
-}): string[] {
-  const said: string[] = [];
-  if (event?.outdoors && heldBy === 'line')
-    said.push('Outdoors always on a pole or a post: line alone gives way in wind.');
-  if (!plan) return said;
-  const { heightMm, wideMm, leastTopperMm } = plan;
-  if (ceilingMm !== null && heightMm > ceilingMm)
-    said.push(`${text(heightMm - ceilingMm)} taller than the ceiling of ${text(ceilingMm)}.`);
-  const ways = [
-    ['door', event?.doorHighMm ?? null, event?.doorWideMm ?? null],
-    ['lift', event?.liftHighMm ?? null, event?.liftWideMm ?? null],
-  ] as const;
-  for (const [way, highMm, throughMm] of ways) {
-    // Lying or upright, so wide it is either way.
-    if (throughMm !== null && wideMm > throughMm)
-      said.push(`${text(wideMm)} wide, the ${way} ${text(throughMm)}: put its widest layers on inside.`);
-    if (highMm !== null && heightMm > highMm)
-      said.push(
-        `Taller than the ${way} of ${text(highMm)}: carry it leaning, or ` +
-          `${topper ? 'put the topper on inside' : 'push the last layers on inside'}.`,
-      );
-  }
-  if (leastTopperMm !== null)
-    said.push(`So small a topper looks lost on these balloons: from about ${text(leastTopperMm)} on it does not.`);
-  return said;
 }
 
 /** What the steps of a taper leave: how near it comes to its pole, and how even its sizes are. */

@@ -5,10 +5,7 @@ import { roundToStep } from '../units';
 import type { Layer } from './layer';
 import { MOST_LAYERS, type ColumnOpen } from './kinds';
 import { stackLayers, type Stack, type StackLayersProblemCode } from './stackLayers';
-
-/** What stands on a column: a balloon that rests on the topmost layer, or a figure or a spray of a height of its own. */
-export type Topper =
-  { kind: 'balloon'; widthMm: number; aspect?: number | undefined } | { kind: 'figure'; heightMm: number };
+import { leastTopperMm, type Topper } from './topper';
 
 /** What a column is asked for with; whichever of height, layers and size is `open` is worked out. */
 export interface ColumnAsked {
@@ -228,13 +225,11 @@ function planOf(
   { exactMm, askedMm }: { exactMm: number; askedMm: number },
   trade: Trade,
 ): ColumnPlan {
-  const topperMm = topper === null ? null : topper.kind === 'balloon' ? topper.widthMm : topper.heightMm;
-  const leastTopperMm = trade.topperShare * widthMm;
   return {
     ...{ layers, widthMm, exactMm, stack, heightMm },
     offMm: heightMm - askedMm,
     balloons: stack.balloons - (topper?.kind === 'balloon' ? 1 : 0),
     poleMm: standMm + stack.layers[layers - 1]!.heightMm,
-    leastTopperMm: topperMm !== null && topperMm < leastTopperMm ? leastTopperMm : null,
+    leastTopperMm: leastTopperMm({ topper, widthMm, trade }),
   };
 }

@@ -1,5 +1,5 @@
 import { sideOfBalls } from '@leggero/core/building';
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 
 import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
@@ -18,20 +18,24 @@ import { counted } from '@/wording/trade';
 
 import { ArchFields } from './ArchFields';
 import { BaseCard } from './BaseCard';
+import { boxOf } from './boxOf';
 import { ColourCards, namesOf } from './ColourCards';
 import { OrderCard } from './OrderCard';
+import { RoomNotes } from './RoomNotes';
 import { simulatedRow } from './simulated';
 import { TiedPicture } from './TiedPicture';
+import { rowOf, useGhost, type SimulatedRows } from './useGhost';
 
 /** An arch of layers, free or on a frame: to its feet and its height, with what its bend asks of its inner side. */
 export function ArchPiece(shown: ShownPiece<ArchDesign>) {
   const { piece, basis } = shown;
   const { design, change, view, problem, wrong } = usePiece(shown, viewArch, archProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
+  const simulated = useMemo(() => view && simulatedRows(view), [view]);
+  const { ghost, setGhost, ghosts, laidAnew } = useGhost(view?.balloons, simulated, basis);
   const { text, fine } = basis.lengths;
   const nameOf = namesOf(design, basis);
   const holdsOf = useCallback((): Holds => (view ? archHolds(design, view) : NOTHING), [design, view]);
-  const ceilingMm = basis.event?.ceilingMm ?? null;
   const said = problem && !FIELDS.has(problem.field ?? '') ? archProblemText(problem, text) : null;
   return (
     <PieceLayout
@@ -57,22 +61,26 @@ export function ArchPiece(shown: ShownPiece<ArchDesign>) {
                 }
                 chosen={tapped?.key ?? null}
                 onTap={setTapped}
+                laidAnew={laidAnew}
+                ghosts={ghosts}
+                onNoGhost={() => setGhost(null)}
               />
               <View role="status">
                 <Words look="strong">{figuresText(view, design, text)}</Words>
                 <Words look="quiet">{archText(view.plan, design, { text, fine })}</Words>
                 <Words look="quiet">{bendText(view.plan, text)}</Words>
               </View>
-              {ceilingMm !== null && view.highMm > ceilingMm ? (
-                <Words look="error" role="alert">
-                  {`${text(view.highMm - ceilingMm)} taller than the ceiling of ${text(ceilingMm)}.`}
-                </Words>
-              ) : null}
-              {basis.event?.outdoors && design.shape === 'catenary' ? (
-                <Words look="error" role="alert">
-                  Outdoors always on a frame: a free arch gives way in wind.
-                </Words>
-              ) : null}
+              <RoomNotes
+                form="arch"
+                box={boxOf(view.balloons)}
+                topMm={view.highMm}
+                also={[
+                  basis.event?.outdoors && design.shape === 'catenary'
+                    ? 'Outdoors always on a frame: a free arch gives way in wind.'
+                    : null,
+                ]}
+                basis={basis}
+              />
             </>
           ) : null}
           <ArchFields design={design} basis={basis} wrong={wrong} change={change} />
@@ -98,7 +106,14 @@ export function ArchPiece(shown: ShownPiece<ArchDesign>) {
             <>
               <OrderCard form="arch" steps={archSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
               <BaseCard design={design} side={sideOfBalls(view.balloons)} feet={2} basis={basis} change={change} />
-              <ExactCard piece={simulatedRow(view.plan.stack)} along="Length" copies={piece.copies} basis={basis} />
+              <ExactCard
+                piece={simulated!.piece}
+                along="Length"
+                copies={piece.copies}
+                basis={basis}
+                ghost={ghost}
+                onGhost={setGhost}
+              />
             </>
           ) : null}
         </ColourCards>
@@ -130,6 +145,12 @@ function archHolds({ shape, spanMm, standMm }: ArchDesign, { plan }: ArchView): 
         : [],
   };
 }
+
+/** All its layers, pushed on from the left foot. */
+const simulatedRows = ({ plan, balloons }: ArchView): SimulatedRows => ({
+  piece: simulatedRow(plan.stack),
+  rows: [rowOf(balloons, 0)],
+});
 
 /** "7 ft 8 in high, 8 ft between its feet: 34 quads at 10 in". */
 function figuresText({ highMm, plan }: ArchView, { spanMm, count }: ArchDesign, text: (mm: number) => string): string {

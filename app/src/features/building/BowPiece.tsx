@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 
 import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
@@ -14,17 +14,22 @@ import { tiedListText } from '@/wording/building';
 import { bowProblemText, bowSteps, bowStepText, bowText } from '@/wording/rope';
 import { counted } from '@/wording/trade';
 
+import { boxOf } from './boxOf';
 import { ColourCards, namesOf } from './ColourCards';
 import { JoinerCard } from './JoinerCard';
 import { OrderCard } from './OrderCard';
 import { BowFields } from './RopeFields';
+import { RoomNotes } from './RoomNotes';
 import { TiedPicture } from './TiedPicture';
+import { rowOf, useGhost, type SimulatedRows } from './useGhost';
 
 /** A bow: two loops and two tails of one count, across a width or of a size, hung by its knot. */
 export function BowPiece(shown: ShownPiece<BowDesign>) {
   const { piece, basis } = shown;
   const { design, change, view, problem, wrong } = usePiece(shown, viewBow, bowProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
+  const simulated = useMemo(() => view && simulatedRows(view), [view]);
+  const { ghost, setGhost, ghosts } = useGhost(view?.balloons, simulated, basis);
   const { text, fine } = basis.lengths;
   const nameOf = namesOf(design, basis);
   const { colourHex } = design.joiner;
@@ -51,16 +56,24 @@ export function BowPiece(shown: ShownPiece<BowDesign>) {
                 stepText={(step) => bowStepText(step, view.plan, (duplet) => view.map[duplet]!.map(nameOf))}
                 chosen={tapped?.key ?? null}
                 onTap={setTapped}
+                ghosts={ghosts}
+                onNoGhost={() => setGhost(null)}
               />
               <View role="status">
                 <Words look="strong">{figuresText(view, text)}</Words>
                 <Words look="quiet">{bowText(view.plan, design.open, { text, fine })}</Words>
               </View>
-              {view.lowMm < 0 ? (
-                <Words look="error" role="alert">
-                  {`Its tails reach ${text(-view.lowMm)} below the floor: hang it higher, or shorten them.`}
-                </Words>
-              ) : null}
+              <RoomNotes
+                form="bow"
+                box={boxOf(view.balloons)}
+                topMm={view.highMm}
+                also={[
+                  view.lowMm < 0
+                    ? `Its tails reach ${text(-view.lowMm)} below the floor: hang it higher, or shorten them.`
+                    : null,
+                ]}
+                basis={basis}
+              />
             </>
           ) : null}
           <BowFields design={design} basis={basis} wrong={wrong} change={change} />
@@ -89,7 +102,14 @@ export function BowPiece(shown: ShownPiece<BowDesign>) {
                 form="bow"
                 steps={bowSteps(view.plan, tiedListText(view.tying, nameOf), 'a joiner of its own')}
               />
-              <ExactCard piece={loopsOf(view)} along="Length" copies={piece.copies} basis={basis} />
+              <ExactCard
+                piece={simulated!.piece}
+                along="Length"
+                copies={piece.copies}
+                basis={basis}
+                ghost={ghost}
+                onGhost={setGhost}
+              />
             </>
           ) : null}
         </ColourCards>
@@ -98,10 +118,15 @@ export function BowPiece(shown: ShownPiece<BowDesign>) {
   );
 }
 
-/** Both loops, which are to come out alike. */
-function loopsOf({ plan: { loop, widthMm } }: BowView) {
+/** Both loops, which are to come out alike, each from the knot on. */
+function simulatedRows({ plan: { loop, tail, widthMm }, balloons }: BowView): SimulatedRows {
   const layers = Array.from({ length: 2 * loop }, () => ({ count: 2, widthMm }));
-  return { layers, heldBy: 'pole', fixedMm: 0, twin: true } as const;
+  const loopFrom = (first: number) =>
+    rowOf(balloons, 0, ({ step }) => (step >= first && step < first + loop ? step - first : -1));
+  return {
+    piece: { layers, heldBy: 'pole', fixedMm: 0, twin: true },
+    rows: [loopFrom(0), { ...loopFrom(loop + tail), from: loop }],
+  };
 }
 
 /** Fields that show their own problem. */

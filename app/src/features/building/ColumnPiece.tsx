@@ -1,4 +1,3 @@
-import { acrossMm } from '@leggero/core/building';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -10,7 +9,7 @@ import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewColumn, type ColumnView } from '@/parts/piece/viewColumn';
 import { Words } from '@/ui/Words';
-import { buildProblemText, columnSteps, heldText, layersText, roomTexts } from '@/wording/building';
+import { buildProblemText, columnSteps, heldText, layersText } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
 import { BaseCard } from './BaseCard';
@@ -19,7 +18,8 @@ import { ColumnFields } from './ColumnFields';
 import type { ColumnDesign } from './colouring';
 import { OrderCard } from './OrderCard';
 import { PackingCard } from './PackingCard';
-import { sideOf, simulatedOf } from './simulated';
+import { RoomNotes } from './RoomNotes';
+import { sideOf, simulatedOf, standingBox } from './simulated';
 import { StackPicture } from './StackPicture';
 
 /** A column to a height, to a number of layers or of a size: drawn to scale, coloured, and what is to be tied for it. */
@@ -59,17 +59,19 @@ export function ColumnPiece(shown: ShownPiece<ColumnDesign>) {
               </View>
             </>
           ) : null}
-          {roomTexts({
-            design,
-            plan: view ? { ...view.plan, wideMm: acrossMm(view.plan.stack) } : null,
-            event: basis.event,
-            ceilingMm,
-            text,
-          }).map((words) => (
-            <Words key={words} look="error" role="alert">
-              {words}
-            </Words>
-          ))}
+          <RoomNotes
+            form="column"
+            box={view && standingBox(view.plan.stack, view.plan.heightMm)}
+            ceilingMm={design.ceilingMm}
+            topped={design.topper !== null}
+            leastTopperMm={view?.plan.leastTopperMm ?? null}
+            also={[
+              basis.event?.outdoors && design.heldBy === 'line'
+                ? 'Outdoors always on a pole or a post: line alone gives way in wind.'
+                : null,
+            ]}
+            basis={basis}
+          />
           <ColumnFields design={design} basis={basis} wrong={wrong} change={change} />
           {problem && !FIELDS.has(problem.field ?? '') ? (
             <Words look="error" role="alert">

@@ -1,30 +1,34 @@
 import { Circle, G } from 'react-native-svg';
+import { View } from 'react-native';
 
-import type { ColumnBalloon } from '@/parts/piece/colouring';
-import { dot, type View } from '@/parts/space/view';
+import type { Vec } from '@/parts/space/scene';
+import { dot, type View as SpaceView } from '@/parts/space/view';
+import { Button } from '@/ui/Button';
 import { usePalette } from '@/ui/theme';
+import { Words } from '@/ui/Words';
 
-interface GhostProps {
-  balloons: readonly ColumnBalloon[];
-  standMm: number;
-  space: View;
+/** A balloon as it came out. */
+export interface GhostBalloon {
+  at: Vec;
+  widthMm: number;
+  /** Away from what it is tied to; null for one that stands by itself. */
+  out: Vec | null;
 }
 
 /** Balloons that lie behind their middle by more than this share are hidden by those in front. */
 const BEHIND = 0.3;
 
 /** A piece as it came out, in outlines over the drawing: those at its front. */
-export function Ghost({ balloons, standMm, space }: GhostProps) {
+export function Ghost({ balloons, space }: { balloons: readonly GhostBalloon[]; space: SpaceView }) {
   const palette = usePalette();
   return (
     <G opacity={0.9}>
-      {balloons.map(({ layer, place, xMm, yMm, zMm, widthMm, outwards }) => {
-        if (outwards !== null && dot([Math.cos(outwards), Math.sin(outwards), 0], space.into) > BEHIND) return null;
-        const { x, y, scale } = space.project([xMm, yMm, standMm + zMm]);
-        const key = `${layer} ${place}`;
+      {balloons.map(({ at, widthMm, out }, i) => {
+        if (out !== null && dot(out, space.into) > BEHIND) return null;
+        const { x, y, scale } = space.project(at);
         return (
           <Circle
-            key={key}
+            key={i}
             cx={x}
             cy={y}
             r={(scale * widthMm) / 2}
@@ -35,5 +39,17 @@ export function Ghost({ balloons, standMm, space }: GhostProps) {
         );
       })}
     </G>
+  );
+}
+
+/** What the outlines are, and how they go away. */
+export function GhostNote({ onAway }: { onAway: () => void }) {
+  return (
+    <View className="flex-row items-center gap-3">
+      <Words look="quiet" className="flex-1">
+        In outlines: one of the worst in twenty, as it comes out.
+      </Words>
+      <Button title="Away with it" onPress={onAway} />
+    </View>
   );
 }

@@ -1,11 +1,12 @@
-import { sideOfBalls, type SimulatedPiece } from '@leggero/core/building';
-import { useCallback, useState } from 'react';
+import { sideOfBalls, type Box } from '@leggero/core/building';
+import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 
 import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
 import { ExactCard } from '@/parts/piece/ExactCard';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
+import type { TiedBalloon } from '@/parts/piece/tied';
 import type { Holds } from '@/parts/piece/tiedScene';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewHoop, type HoopDesign, type HoopView } from '@/parts/piece/viewHoop';
@@ -15,22 +16,26 @@ import { clusterStepText, hoopProblemText, hoopSteps, hoopText } from '@/wording
 import { counted } from '@/wording/trade';
 
 import { BaseCard } from './BaseCard';
+import { boxOf } from './boxOf';
 import { ColourCards, namesOf } from './ColourCards';
 import { CrescentCards, HoopFields } from './HoopFields';
 import { OrderCard } from './OrderCard';
+import { RoomNotes } from './RoomNotes';
 import { hoopHolds } from './hoopHolds';
 import { simulatedRow } from './simulated';
 import { TiedPicture } from './TiedPicture';
+import { rowOf, useGhost, type SimulatedRows } from './useGhost';
 
 /** A hoop with crescents: where each begins and ends, in widths and in strokes, what stays bare, and its sign. */
 export function HoopPiece(shown: ShownPiece<HoopDesign>) {
   const { piece, basis } = shown;
   const { design, change, view, problem, wrong } = usePiece(shown, viewHoop, hoopProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
+  const simulated = useMemo(() => view && simulatedRows(view), [view]);
+  const { ghost, setGhost, ghosts } = useGhost(view?.balloons, simulated, basis);
   const { text } = basis.lengths;
   const nameOf = namesOf(design, basis);
   const holdsOf = useCallback((): Holds => (view ? hoopHolds(design, view) : NOTHING), [design, view]);
-  const ceilingMm = basis.event?.ceilingMm ?? null;
   const said = problem && !problem.field?.startsWith('crescents') && problem.field !== 'hoopMm';
   return (
     <PieceLayout
@@ -53,16 +58,14 @@ export function HoopPiece(shown: ShownPiece<HoopDesign>) {
                 stepText={(step) => stepText(view, step, nameOf, text)}
                 chosen={tapped?.key ?? null}
                 onTap={setTapped}
+                ghosts={ghosts}
+                onNoGhost={() => setGhost(null)}
               />
               <View role="status">
                 <Words look="strong">{`${text(view.highMm)} high, ${counted(clustersIn(view), 'cluster')}`}</Words>
                 <Words look="quiet">{hoopText(view.plan, view.wraps, text)}</Words>
               </View>
-              {ceilingMm !== null && view.highMm > ceilingMm ? (
-                <Words look="error" role="alert">
-                  {`${text(view.highMm - ceilingMm)} taller than the ceiling of ${text(ceilingMm)}.`}
-                </Words>
-              ) : null}
+              <RoomNotes form="hoop" box={hoopBox(design, view)} topMm={view.highMm} basis={basis} />
             </>
           ) : null}
           {said ? (
@@ -95,7 +98,14 @@ export function HoopPiece(shown: ShownPiece<HoopDesign>) {
                 })}
               />
               <BaseCard design={design} side={sideOfBalls(view.balloons)} basis={basis} change={change} />
-              <ExactCard piece={largestOf(view)} along="Length" copies={piece.copies} basis={basis} />
+              <ExactCard
+                piece={simulated!.piece}
+                along="Length"
+                copies={piece.copies}
+                basis={basis}
+                ghost={ghost}
+                onGhost={setGhost}
+              />
             </>
           ) : null}
         </ColourCards>
@@ -106,12 +116,30 @@ export function HoopPiece(shown: ShownPiece<HoopDesign>) {
 
 const NOTHING: Holds = { tubes: [], discs: [] };
 
+/** Without its stand and what lies at its foot; where its balloons are few the hoop itself reaches farther. */
+function hoopBox({ hoopMm }: HoopDesign, { balloons, plan }: HoopView): Box {
+  const { wideMm, deepMm, highMm } = boxOf(balloons.filter(({ layer }) => layer < plan.clusters.length));
+  return { wideMm: Math.max(wideMm, hoopMm), deepMm, highMm: Math.max(highMm, hoopMm) };
+}
+
 const clustersIn = ({ map }: HoopView): number => map.length;
 
-/** Its longest crescent, which shows what is off before any other. */
-function largestOf({ plan: { crescents } }: HoopView): SimulatedPiece {
-  const { layers } = crescents.reduce((longest, each) => (each.arcMm > longest.arcMm ? each : longest));
-  return simulatedRow(layers);
+/** Its longest crescent, which shows what is off before any other: built from its centre outwards. */
+function simulatedRows({ plan: { crescents, clusters }, balloons }: HoopView): SimulatedRows {
+  const longest = crescents.reduce((far, each, i) => (each.arcMm > crescents[far]!.arcMm ? i : far), 0);
+  const first = clusters.findIndex(({ crescent }) => crescent === longest);
+  const own = clusters.filter(({ crescent }) => crescent === longest);
+  const layerOf = ({ layer }: TiedBalloon) => (clusters[layer]?.crescent === longest ? layer - first : -1);
+  return {
+    piece: simulatedRow(crescents[longest]!.layers),
+    rows: [
+      rowOf(
+        balloons,
+        own.findIndex(({ place }) => place === 0),
+        layerOf,
+      ),
+    ],
+  };
 }
 
 function pictureText(view: HoopView, { hoopMm, crescents }: HoopDesign, text: (mm: number) => string): string {

@@ -2,7 +2,7 @@ import type { PiecePart } from '@leggero/contract';
 import type { RopeJoiner } from '@leggero/core/building';
 import { View } from 'react-native';
 
-import { BalloonPick } from '@/parts/BalloonPick';
+import { LongPick } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
@@ -18,25 +18,13 @@ interface JoinerCardProps {
 }
 
 /** Which modelling balloon a rope is strung on, how many of it, and how far it is pulled. */
-export function JoinerCard({ part, joiner, each, basis: { longs, lengths, knowledge }, change }: JoinerCardProps) {
+export function JoinerCard({ part, joiner, each, basis, change }: JoinerCardProps) {
+  const { longs, lengths, knowledge } = basis;
   const model = longs.find(({ id }) => id === part.modelId);
   return (
     <Card title="Strung on">
       <View className="gap-3">
-        <BalloonPick
-          label="Modelling balloon"
-          none="A 260"
-          models={longs}
-          value={model}
-          onChange={(id) => {
-            const next = longs.find((long) => long.id === id);
-            change({
-              joiner: next
-                ? { modelId: next.id, colourHex: next.colourHex, finish: next.finish }
-                : { ...part, modelId: null },
-            });
-          }}
-        />
+        <LongPick label="Modelling balloon" part={part} basis={basis} onChange={(joiner) => change({ joiner })} />
         <Words>
           {strungText(joiner, {
             ...{ name: model ? model.line : '260', text: lengths.text, each },

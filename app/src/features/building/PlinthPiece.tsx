@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 
 import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
@@ -17,15 +17,20 @@ import { counted } from '@/wording/trade';
 
 import { ColourCards, namesOf } from './ColourCards';
 import { BoardCard, PlinthFields, WeightsCard } from './PlinthFields';
+import { boxOf } from './boxOf';
 import { OrderCard } from './OrderCard';
+import { RoomNotes } from './RoomNotes';
 import { simulatedRow } from './simulated';
 import { TiedPicture } from './TiedPicture';
+import { rowOf, useGhost, type SimulatedRows } from './useGhost';
 
 /** A plinth: a row of clusters with small ones between them, weights at its ends, and figures that stand on it. */
 export function PlinthPiece(shown: ShownPiece<PlinthDesign>) {
   const { piece, basis } = shown;
   const { design, change, view, problem, wrong } = usePiece(shown, viewPlinth, plinthProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
+  const simulated = useMemo(() => view && simulatedRows(view), [view]);
+  const { ghost, setGhost, ghosts, laidAnew } = useGhost(view?.balloons, simulated, basis);
   const { text } = basis.lengths;
   const nameOf = namesOf(design, basis);
   const holdsOf = useCallback((): Holds => (view ? plinthHolds(design, view) : NOTHING), [design, view]);
@@ -56,10 +61,14 @@ export function PlinthPiece(shown: ShownPiece<PlinthDesign>) {
                 }
                 chosen={tapped?.key ?? null}
                 onTap={setTapped}
+                laidAnew={laidAnew}
+                ghosts={ghosts}
+                onNoGhost={() => setGhost(null)}
               />
               <View role="status">
                 <Words look="strong">{figuresText(view, text)}</Words>
               </View>
+              <RoomNotes form="plinth" box={boxOf(view.balloons)} topMm={topOf(design, view)} basis={basis} />
             </>
           ) : null}
           <PlinthFields design={design} basis={basis} wrong={wrong} change={change} />
@@ -86,7 +95,14 @@ export function PlinthPiece(shown: ShownPiece<PlinthDesign>) {
           {view ? (
             <>
               <OrderCard form="plinth" steps={plinthSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
-              <ExactCard piece={simulatedRow(view.plan.layers)} along="Length" copies={piece.copies} basis={basis} />
+              <ExactCard
+                piece={simulated!.piece}
+                along="Length"
+                copies={piece.copies}
+                basis={basis}
+                ghost={ghost}
+                onGhost={setGhost}
+              />
             </>
           ) : null}
         </ColourCards>
@@ -116,6 +132,16 @@ function plinthHolds({ standing }: PlinthDesign, { plan: { highMm } }: PlinthVie
   });
   return { tubes, discs: [] };
 }
+
+/** All its clusters, pushed together from the middle of the row. */
+const simulatedRows = ({ plan: { layers }, balloons }: PlinthView): SimulatedRows => ({
+  piece: simulatedRow(layers),
+  rows: [rowOf(balloons, Math.floor(layers.length / 2))],
+});
+
+/** What stands on it with it, mm. */
+const topOf = ({ standing }: PlinthDesign, { plan }: PlinthView): number =>
+  plan.highMm + Math.max(0, ...standing.map(({ highMm }) => highMm));
 
 /** "2 ft long, 1 ft 6 in high and deep". */
 function figuresText({ plan: { longMm, highMm } }: PlinthView, text: (mm: number) => string): string {

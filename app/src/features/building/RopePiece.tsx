@@ -1,12 +1,9 @@
-import type { HeldBy, PieceSpread } from '@leggero/core/building';
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 
 import { balloonsIn, type ColumnBalloon } from '@/parts/piece/colouring';
 import { ExactCard } from '@/parts/piece/ExactCard';
-import { packingOf } from '@/parts/piece/material';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
-import { unevenBalloons } from '@/parts/piece/scenes';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import type { TiedBalloon } from '@/parts/piece/tied';
 import { joinerThrough } from '@/parts/piece/tiedScene';
@@ -24,30 +21,20 @@ import { OrderCard } from './OrderCard';
 import { RopeFields } from './RopeFields';
 import { simulatedRow } from './simulated';
 import { TiedPicture } from './TiedPicture';
-
-/** A joiner holds duplets as a pole holds layers: each square to it. */
-const HELD: HeldBy = 'pole';
+import { rowOf, useGhost, type SimulatedRows } from './useGhost';
 
 /** A rope of crossed duplets: its length from their count or the other way round, in colours, on its joiner. */
 export function RopePiece(shown: ShownPiece<RopeDesign>) {
   const { piece, basis } = shown;
   const { design, change, view, problem, wrong } = usePiece(shown, viewRope, buildProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
+  const simulated = useMemo(() => view && simulatedRows(view), [view]);
+  const { ghost, setGhost, ghosts, laidAnew } = useGhost(view?.balloons, simulated, basis);
   const { text, fine } = basis.lengths;
   const nameOf = namesOf(design, basis);
+  const ceilingMm = basis.event?.ceilingMm ?? null;
   const { colourHex } = design.joiner;
   const holdsOf = useCallback((placed: readonly TiedBalloon[]) => joinerThrough(placed, colourHex), [colourHex]);
-  const laidAnew = useCallback(
-    (spread: PieceSpread, seed: number): TiedBalloon[] => {
-      if (!view) return [];
-      const how = { spread, seed, heldBy: HELD, packing: packingOf(basis).packing, trade: basis.knowledge.trade };
-      return unevenBalloons(view.balloons, view.plan.stack, how).map((balloon, i) => {
-        const angle = balloon.outwards ?? 0;
-        return { ...view.balloons[i]!, ...balloon, neck: [-Math.cos(angle), -Math.sin(angle), 0] };
-      });
-    },
-    [view, basis],
-  );
   const said = problem && !FIELDS.has(problem.field ?? '') ? buildProblemText(problem, text) : null;
   return (
     <PieceLayout
@@ -74,11 +61,18 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
                 }
                 chosen={tapped?.key ?? null}
                 onTap={setTapped}
+                ghosts={ghosts}
+                onNoGhost={() => setGhost(null)}
               />
               <View role="status">
                 <Words look="strong">{figuresText(view, text)}</Words>
                 <Words look="quiet">{ropeText(view.plan, design.open, fine)}</Words>
               </View>
+              {ceilingMm !== null && view.plan.heightMm > ceilingMm ? (
+                <Words look="error" role="alert">
+                  {`Hung straight down it is ${text(view.plan.heightMm - ceilingMm)} longer than the room is high.`}
+                </Words>
+              ) : null}
             </>
           ) : null}
           <RopeFields design={design} basis={basis} wrong={wrong} change={change} />
@@ -108,10 +102,12 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
                 steps={ropeSteps(view.plan.layers, tiedListText(view.tying, nameOf), 'the joiner')}
               />
               <ExactCard
-                piece={simulatedRow(view.plan.stack.layers)}
+                piece={simulated!.piece}
                 along="Length"
                 copies={piece.copies}
                 basis={basis}
+                ghost={ghost}
+                onGhost={setGhost}
               />
             </>
           ) : null}
@@ -123,6 +119,12 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
 
 /** Fields that show their own problem. */
 const FIELDS = new Set(['heightMm', 'layers', 'widthMm', 'pattern.order', 'pattern.every']);
+
+/** All its duplets, from its lower end up. */
+const simulatedRows = ({ plan, balloons }: RopeView): SimulatedRows => ({
+  piece: simulatedRow(plan.stack.layers),
+  rows: [rowOf(balloons, 0)],
+});
 
 /** "6 ft 1⅝ in long: 30 duplets at 4 in". */
 function figuresText({ plan: { heightMm, layers, widthMm } }: RopeView, text: (mm: number) => string): string {

@@ -16,15 +16,13 @@ import { BuiltPicture } from '@/parts/space/BuiltPicture';
 import { DragGrip, GRIP_PX } from '@/parts/space/DragGrip';
 import { extentOf, type Scene } from '@/parts/space/scene';
 import { plus, type Camera, type View as SpaceView } from '@/parts/space/view';
-import { Button } from '@/ui/Button';
 import { usePalette } from '@/ui/theme';
 import { useShown } from '@/ui/useShown';
-import { Words } from '@/ui/Words';
 import { layerStepText } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
 import { baseOf } from './base';
-import { Ghost } from './Ghost';
+import { Ghost, GhostNote, type GhostBalloon } from './Ghost';
 import { namesOf } from './ColourCards';
 import type { ColumnDesign, TaperDesign } from './colouring';
 
@@ -104,7 +102,10 @@ export function StackPicture(props: StackPictureProps) {
     () => view && ((spread: SizeSpread, seed: number) => sceneOf(unevenOf(spread, seed))),
     [view, sceneOf, unevenOf],
   );
-  const ghosts = useMemo(() => (ghost ? unevenOf(ghost.spread, ghost.seed) : NO_BALLOONS), [ghost, unevenOf]);
+  const ghosts = useMemo(
+    () => (ghost ? unevenOf(ghost.spread, ghost.seed).map((balloon) => ghostOf(balloon, standMm)) : []),
+    [ghost, unevenOf, standMm],
+  );
   const said = useCallback((scene: Scene) => `it stands ${text(extentOf(scene).highMm)}`, [text]);
   const outcomes = useOutcomes(made, said);
   const outlineOf = useMemo(() => sizeOutline(chosen), [chosen]);
@@ -135,7 +136,7 @@ export function StackPicture(props: StackPictureProps) {
             ? undefined
             : (space) => (
                 <>
-                  <Ghost balloons={ghosts} standMm={standMm} space={space} />
+                  <Ghost balloons={ghosts} space={space} />
                   {grips.map((grip, i) => (
                     <Mark key={i} {...{ grip, space }} />
                   ))}
@@ -149,16 +150,14 @@ export function StackPicture(props: StackPictureProps) {
                 grips.map((grip, i) => <GripArea key={i} {...{ grip, space }} onDrag={(mm) => onGrip?.(i, mm)} />)
         }
       />
-      {ghost ? (
-        <View className="flex-row items-center gap-3">
-          <Words look="quiet" className="flex-1">
-            In outlines: one of the worst in twenty, as it comes out.
-          </Words>
-          <Button title="Away with it" onPress={onNoGhost} />
-        </View>
-      ) : null}
+      {ghost ? <GhostNote onAway={onNoGhost} /> : null}
     </View>
   );
+}
+
+function ghostOf({ xMm, yMm, zMm, widthMm, outwards }: ColumnBalloon, standMm: number): GhostBalloon {
+  const out = outwards === null ? null : ([Math.cos(outwards), Math.sin(outwards), 0] as const);
+  return { at: [xMm, yMm, standMm + zMm], widthMm, out };
 }
 
 /** So far beside the outline a grip stands, px. */

@@ -1,5 +1,5 @@
 import { roundToStep } from '@leggero/core';
-import { acrossMm, ringRadiusMm } from '@leggero/core/building';
+import { ringRadiusMm } from '@leggero/core/building';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -11,7 +11,7 @@ import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { usePiece } from '@/parts/piece/usePiece';
 import { viewTaper, type TaperView } from '@/parts/piece/viewTaper';
 import { Words } from '@/ui/Words';
-import { buildProblemText, layersText, roomTexts, taperSteps, taperText, tiedListText } from '@/wording/building';
+import { buildProblemText, layersText, taperSteps, taperText, tiedListText } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
 import { BaseCard } from './BaseCard';
@@ -20,7 +20,8 @@ import type { TaperDesign } from './colouring';
 import { LayersCard } from './LayersCard';
 import { OrderCard } from './OrderCard';
 import { PackingCard } from './PackingCard';
-import { sideOf, simulatedOf } from './simulated';
+import { RoomNotes } from './RoomNotes';
+import { sideOf, simulatedOf, standingBox } from './simulated';
 import { StackPicture } from './StackPicture';
 import { TaperFields } from './TaperFields';
 
@@ -83,17 +84,14 @@ export function TaperPiece(shown: ShownPiece<TaperDesign>) {
               {said}
             </Words>
           ) : null}
-          {roomTexts({
-            design: { ...design, heldBy: 'pole' },
-            plan: view ? { heightMm: view.heightMm, wideMm: acrossMm(view.stack), leastTopperMm: null } : null,
-            event: basis.event,
-            ceilingMm,
-            text,
-          }).map((words) => (
-            <Words key={words} look="error" role="alert">
-              {words}
-            </Words>
-          ))}
+          <RoomNotes
+            form="taper"
+            box={view && standingBox(view.stack, view.heightMm)}
+            ceilingMm={design.ceilingMm}
+            topped={design.topper !== null}
+            leastTopperMm={view?.leastTopperMm ?? null}
+            basis={basis}
+          />
           <Words look="quiet">Drag the green marks at its side, or type the widths.</Words>
           <TaperFields design={design} basis={basis} wrong={wrong} change={change} />
         </>

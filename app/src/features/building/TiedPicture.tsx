@@ -2,6 +2,7 @@ import type { PiecePart } from '@leggero/contract';
 import type { PieceSpread } from '@leggero/core/building';
 import type { SizeSpread } from '@leggero/core';
 import { useCallback, useMemo } from 'react';
+import { View } from 'react-native';
 
 import { sizeOutline } from '@/parts/piece/sizeOutline';
 import { offScene } from '@/parts/piece/scenes';
@@ -13,7 +14,10 @@ import type { TiedBalloon } from '@/parts/piece/tied';
 import { BuiltPicture } from '@/parts/space/BuiltPicture';
 import type { Scene, SceneRoom } from '@/parts/space/scene';
 import { heightFor, type Camera } from '@/parts/space/view';
+import { useShown } from '@/ui/useShown';
 import { counted } from '@/wording/trade';
+
+import { Ghost, GhostNote, type GhostBalloon } from './Ghost';
 
 interface TiedPictureProps {
   label: string;
@@ -31,11 +35,18 @@ interface TiedPictureProps {
   each: string;
   chosen: string | null;
   onTap: (balloon: TiedBalloon) => void;
+  /** As some of it came out once: seen over it. */
+  ghosts: readonly TiedBalloon[];
+  onNoGhost: () => void;
 }
 
 const MOST_PX = 460;
 const FIRST: Camera = { turn: 0.2, tilt: 0.07, zoom: 1, push: [0, 0] };
 const nothing = () => null;
+
+function ghostOf({ xMm, yMm, zMm, widthMm, neck: [x, y, z] }: TiedBalloon): GhostBalloon {
+  return { at: [xMm, yMm, zMm], widthMm, out: [-x, -y, -z] };
+}
 
 /** Balloons that are tied along something, in space beside a person: a tap asks for a balloon's target. */
 export function TiedPicture(props: TiedPictureProps) {
@@ -51,6 +62,8 @@ export function TiedPicture(props: TiedPictureProps) {
     each,
     chosen,
     onTap,
+    ghosts,
+    onNoGhost,
   } = props;
   const { models } = basis.knowledge;
   const { unit } = basis.lengths;
@@ -70,17 +83,23 @@ export function TiedPicture(props: TiedPictureProps) {
   );
   const outcomes = useOutcomes(made, said);
   const outlineOf = useMemo(() => sizeOutline(chosen), [chosen]);
+  const shown = useMemo(() => ghosts.map(ghostOf), [ghosts]);
+  const place = useShown(shown.length > 0);
   return (
-    <BuiltPicture
-      label={label}
-      height={(width) => heightFor(scene, FIRST.tilt, width, MOST_PX)}
-      scene={scene}
-      outcomes={outcomes}
-      first={FIRST}
-      stepText={stepText}
-      allText={(steps) => `All ${counted(steps, each)}`}
-      outlineOf={outlineOf}
-      onTap={(i) => onTap(balloons[i]!)}
-    />
+    <View ref={place} className="gap-2">
+      <BuiltPicture
+        label={label}
+        height={(width) => heightFor(scene, FIRST.tilt, width, MOST_PX)}
+        scene={scene}
+        outcomes={outcomes}
+        first={FIRST}
+        stepText={stepText}
+        allText={(steps) => `All ${counted(steps, each)}`}
+        outlineOf={outlineOf}
+        onTap={(i) => onTap(balloons[i]!)}
+        marks={shown.length > 0 ? (space) => <Ghost balloons={shown} space={space} /> : undefined}
+      />
+      {shown.length > 0 ? <GhostNote onAway={onNoGhost} /> : null}
+    </View>
   );
 }

@@ -1,42 +1,51 @@
-import type { PiecePart } from '@leggero/contract';
+import { MOST_SPRAYED, type PiecePart } from '@leggero/contract';
 import { MM_PER_INCH } from '@leggero/core';
+import { sprayOf } from '@leggero/core/building';
 import { View } from 'react-native';
 
-import { MmField, PartPick } from '@/parts/piece/Fields';
+import { LongPick, MmField, PartPick } from '@/parts/piece/Fields';
+import { longOf } from '@/parts/piece/material';
+import type { KeptTopper } from '@/parts/piece/toppers';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Labelled } from '@/ui/Field';
 import { Segmented } from '@/ui/Segmented';
 
-import type { ColumnDesign } from './colouring';
-
-type Topper = ColumnDesign['topper'];
+import { CountField } from './LayerFields';
 
 interface TopperFieldsProps {
-  topper: Topper;
+  topper: KeptTopper;
   /** How a new one looks until its balloon is chosen. */
   loose: PiecePart;
   basis: PieceBasis;
   error: string | undefined;
-  onChange: (topper: Topper) => void;
+  onChange: (topper: KeptTopper) => void;
 }
 
 const TOPPERS = [
   { value: 'none', title: 'None' },
   { value: 'balloon', title: 'Balloon' },
   { value: 'figure', title: 'Figure' },
+  { value: 'spray', title: 'Spray' },
 ] as const;
 
 /** On an 11 in column a topper of 30 in does not look lost (common practice). */
 const TOPPER_MM = 30 * MM_PER_INCH;
 
-function topperOf(kind: (typeof TOPPERS)[number]['value'], part: PiecePart): Topper {
-  if (kind === 'none') return null;
-  return kind === 'figure'
-    ? { kind, heightMm: TOPPER_MM }
-    : { kind, part: { ...part, modelId: null, widthMm: TOPPER_MM } };
+function topperOf(kind: (typeof TOPPERS)[number]['value'], part: PiecePart): KeptTopper {
+  const loose = { ...part, modelId: null };
+  switch (kind) {
+    case 'none':
+      return null;
+    case 'balloon':
+      return { kind, part: { ...loose, widthMm: TOPPER_MM } };
+    case 'figure':
+      return { kind, heightMm: TOPPER_MM };
+    case 'spray':
+      return { kind, part: loose, count: sprayOf(longOf(undefined).widthMm), heightMm: TOPPER_MM };
+  }
 }
 
-/** What stands on top of a piece: nothing, a balloon, or a figure. */
+/** What stands on top of a piece: nothing, a balloon, a figure, or a spray of modelling balloons. */
 export function TopperFields({ topper, loose, basis, error, onChange }: TopperFieldsProps) {
   return (
     <>
@@ -76,6 +85,35 @@ export function TopperFields({ topper, loose, basis, error, onChange }: TopperFi
           error={error}
           onChange={(mm) => onChange({ kind: 'figure', heightMm: mm })}
         />
+      ) : null}
+      {topper?.kind === 'spray' ? (
+        <View className="gap-3">
+          <LongPick
+            label="Modelling balloons"
+            part={topper.part}
+            basis={basis}
+            onChange={(part) => {
+              const { widthMm } = longOf(basis.longs.find(({ id }) => id === part.modelId));
+              onChange({ ...topper, part, count: sprayOf(widthMm) });
+            }}
+          />
+          <View className="flex-row flex-wrap gap-3">
+            <CountField
+              label="How many"
+              of="modelling balloons"
+              value={topper.count}
+              most={MOST_SPRAYED}
+              onChange={(count) => onChange({ ...topper, count })}
+            />
+            <MmField
+              label="Height of the spray"
+              value={topper.heightMm}
+              basis={basis}
+              error={error}
+              onChange={(mm) => onChange({ ...topper, heightMm: mm })}
+            />
+          </View>
+        </View>
       ) : null}
     </>
   );

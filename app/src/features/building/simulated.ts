@@ -1,5 +1,7 @@
 import {
+  acrossMm,
   sideView,
+  type Box,
   type HeldBy,
   type Layer,
   type SideView,
@@ -7,7 +9,7 @@ import {
   type Stack,
 } from '@leggero/core/building';
 
-import { figureIn } from '@/parts/piece/scenes';
+import { figureIn } from '@/parts/piece/toppers';
 
 import type { ColumnDesign, TaperDesign } from './colouring';
 
@@ -27,6 +29,12 @@ export function simulatedOf(
 /** Layers along something that holds each square to it, as a pole does. */
 export function simulatedRow(layers: readonly Layer[]): SimulatedPiece {
   return { layers: layers.map(({ count, widthMm }) => ({ count, widthMm })), heldBy: 'pole', fixedMm: 0 };
+}
+
+/** How much room a stack takes as it stands, its plate and what is on top of it with it. */
+export function standingBox(stack: Stack, highMm: number): Box {
+  const wideMm = acrossMm(stack);
+  return { wideMm, deepMm: wideMm, highMm };
 }
 
 /** What a piece of layers shows to the wind, its figure with it. */

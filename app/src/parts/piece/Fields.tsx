@@ -44,6 +44,24 @@ export function PartPick<Part extends PiecePart>({ label, part, basis, onChange 
   );
 }
 
+/** Which modelling balloon of the shelf a part is made of; a 260 where none is chosen. */
+export function LongPick({ label, part, basis: { longs }, onChange }: PartPickProps<PiecePart>) {
+  return (
+    <BalloonPick
+      label={label}
+      none="A 260"
+      models={longs}
+      value={longs.find(({ id }) => id === part.modelId)}
+      onChange={(id) => {
+        const next = longs.find((long) => long.id === id);
+        onChange(
+          next ? { modelId: next.id, colourHex: next.colourHex, finish: next.finish } : { ...part, modelId: null },
+        );
+      }}
+    />
+  );
+}
+
 interface MmFieldProps {
   label: string;
   hint?: string;

@@ -7,15 +7,11 @@ import type { Scene, SceneBalloon, SceneRoom, SceneTube, Vec } from '../space/sc
 import type { ColumnBalloon, LayeredDesign } from './colouring';
 import { LINE_MM, STEEL_HEX } from './holds';
 import { skinsAmong } from './skins';
+import { figureIn, sprayTubes } from './toppers';
 
 /** A column's pole, mm across (common practice). */
 const POLE_MM = 22;
 const DOWN: Vec = [0, 0, -1];
-
-/** A figure on top as an oblong: how wide one of its height usually is (common practice). */
-export function figureIn(topper: LayeredDesign['topper']): { widthMm: number; heightMm: number } | null {
-  return topper?.kind === 'figure' ? { widthMm: 0.6 * topper.heightMm, heightMm: topper.heightMm } : null;
-}
 
 /** Where a stack stands, and what holds it. */
 interface Standing extends Pick<LayeredDesign, 'standMm' | 'topper'>, SceneRoom {
@@ -49,20 +45,31 @@ export function stackScene(
     hex: STEEL_HEX,
   };
   const figure = figureIn(topper);
+  const spray = topper?.kind === 'spray' ? sprayTubes(topper, top) : [];
   return {
     balloons: placed,
-    tubes: [pole],
+    tubes: [pole, ...spray],
     discs: standMm > 0 ? [{ at: [0, 0, 0], widthMm: baseMm, highMm: standMm, hex: STEEL_HEX }] : [],
-    outline: figure && { widthMm: figure.widthMm, fromMm: top, toMm: top + figure.heightMm },
+    outline:
+      figure && spray.length === 0 ? { widthMm: figure.widthMm, fromMm: top, toMm: top + figure.heightMm } : null,
     room: { ceiling, unit },
   };
+}
+
+/** One time that layers are laid of what each balloon came out as. */
+export interface UnevenHow {
+  spread: PieceSpread;
+  seed: number;
+  heldBy: HeldBy;
+  packing: number;
+  trade: Trade;
 }
 
 /** The same balloons where they come to lie in an artist's hands: the stack is laid anew of what each came out as. */
 export function unevenBalloons(
   balloons: readonly ColumnBalloon[],
   { layers }: Pick<Stack, 'layers'>,
-  how: { spread: PieceSpread; seed: number; heldBy: HeldBy; packing: number; trade: Trade },
+  how: UnevenHow,
 ): ColumnBalloon[] {
   const made = unevenStack({ layers, ...how });
   // So far off that a layer falls past the one below it is none that is drawn.

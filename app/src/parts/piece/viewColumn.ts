@@ -10,6 +10,7 @@ import {
 
 import { coloured, colourSize, givenBy, type Coloured } from './colouring';
 import type { Material } from './material';
+import { onTop } from './toppers';
 
 /** A column worked out. */
 export type ColumnView = Coloured & { plan: ColumnPlan };
@@ -20,9 +21,8 @@ export function viewColumn(
   basis: Material,
 ): { ok: true; value: ColumnView } | { ok: false; problem: Problem<ColumnProblemCode | ColourMapProblemCode> } {
   const { count, open, layers, widthMm, heightMm, standMm, topper, colours } = design;
-  const top = topper?.kind === 'balloon' ? ({ kind: 'balloon', widthMm: topper.part.widthMm } as const) : topper;
   const made = solveColumn({
-    column: { count, open, layers, widthMm, heightMm, standMm, topper: top },
+    column: { count, open, layers, widthMm, heightMm, standMm, topper: onTop(topper) },
     ...givenBy(design, basis),
   });
   if (!made.ok) return made;

@@ -3,6 +3,7 @@ import { chooseNominal, MM_PER_INCH, usefulWidths, type Problem } from '@leggero
 import {
   balloonsOf,
   fitTaper,
+  leastTopperMm,
   stackLayers,
   type ColourMapProblemCode,
   type Stack,
@@ -12,6 +13,7 @@ import {
 
 import { coloured, colourTitle, type Coloured } from './colouring';
 import { modelOf, packingOf, type Material } from './material';
+import { onTop } from './toppers';
 
 /** A layer of a taper: its width, and the nominal size it is made from. */
 export interface TaperLayer {
@@ -28,6 +30,8 @@ export type TaperView = Coloured & {
   layers: TaperLayer[];
   /** Over all, from the floor, mm. */
   heightMm: number;
+  /** The topper where it looks lost on the topmost layer: the least that does not, mm. */
+  leastTopperMm: number | null;
 };
 
 /** Sizes that are there in most studios, where the shelf says nothing, mm. */
@@ -52,8 +56,13 @@ export function viewTaper(
   if (!made.ok) return made;
   const plan = made.value;
   const { widthsMm } = plan;
-  const top = topper?.kind === 'balloon' ? [{ count: 1, widthMm: topper.part.widthMm }] : [];
-  const stacked = stackLayers({ layers: [...widthsMm.map((widthMm) => ({ count, widthMm })), ...top], packing, trade });
+  const top = onTop(topper);
+  const crown = top?.kind === 'balloon' ? [{ count: 1, widthMm: top.widthMm }] : [];
+  const stacked = stackLayers({
+    layers: [...widthsMm.map((widthMm) => ({ count, widthMm })), ...crown],
+    packing,
+    trade,
+  });
   if (!stacked.ok) return { ok: false, problem: { ...stacked.problem, field: 'topper' } as typeof stacked.problem };
   const stack = stacked.value;
   const chosen = modelFor(shelves, basis);
@@ -72,7 +81,8 @@ export function viewTaper(
         const nominals = found.value.map[layer]!.map((colour) => chosen(colour, widthMm)?.nominalMm ?? null);
         return { widthMm, nominalMm: nominals.includes(null) ? null : nominals[0]! };
       }),
-      heightMm: standMm + stack.heightMm + (topper?.kind === 'figure' ? topper.heightMm : 0),
+      heightMm: standMm + stack.heightMm + (top?.kind === 'figure' ? top.heightMm : 0),
+      leastTopperMm: leastTopperMm({ topper: top, widthMm: widthsMm.at(-1)!, trade }),
     },
   };
 }
