@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 
-import type { DesignOf, PieceRecord } from '@leggero/contract';
+import type { DesignOf, PieceDesign, PieceRecord } from '@leggero/contract';
 import type { CDPSession, Page } from 'puppeteer-core';
 
 import { DESKTOP, type Bench } from './bench';
@@ -20,22 +20,23 @@ export async function measureSpace(bench: Bench): Promise<void> {
   const { url } = await bench.freshWorld();
   const pieces = (await (await fetch(`${url}/api/pieces`)).json()) as PieceRecord[];
   const column = pieces.find(({ design }) => design.form === 'column')!;
-  const design = {
+  const redraw = async (design: PieceDesign) => {
+    const response = await fetch(`${url}/api/pieces/${column.id}`, {
+      method: 'PATCH',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ design }),
+    });
+    if (!response.ok) throw new Error(`no ${design.form}: ${await response.text()}`);
+  };
+  await redraw({
     ...(column.design as DesignOf<'column'>),
     ...{ count: IN_LAYER, open: 'height', layers: LAYERS, widthMm: inch(5), topper: null, painted: [] },
     pattern: { kind: 'rings', order: [0, 1], to: 'right', every: 1 },
-  };
-  const response = await fetch(`${url}/api/pieces/${column.id}`, {
-    method: 'PATCH',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ design }),
   });
-  if (!response.ok) throw new Error(`no column: ${await response.text()}`);
   const page = await bench.open(`${url}/builds/${column.id}`, DESKTOP);
   const picture = await drawnInSpace(page, '[aria-label^="A column of 100"]');
   await watchLongTasks(page);
-  // What is measured is turning, not opening: the page is let come to rest.
-  await longTasks(page);
+  await atRest(page);
   const { x, y, width, height } = (await picture.boundingBox())!;
   const since = await page.evaluate(() => performance.now());
   const frames = await scriptOfFrames(page, { x: x + width / 4, y: y + height / 2 }, bench.rounds(FRAMES));
@@ -62,6 +63,50 @@ export async function measureSpace(bench: Bench): Promise<void> {
     unit: 'KB',
     most: 1,
   });
+  await page.close();
+  const { colours } = column.design as DesignOf<'column'>;
+  await redraw({ ...ARCH, colours });
+  for (const form of ['arch', 'hoop', 'rope', 'bow'] as const) {
+    const { id } = form === 'arch' ? column : pieces.find(({ design }) => design.form === form)!;
+    await measureTurning(bench, `${url}/builds/${id}`, form);
+  }
+  await redraw({ ...PLINTH, colours });
+  await measureTurning(bench, `${url}/builds/${column.id}`, 'plinth');
+}
+
+const RINGS: DesignOf<'column'>['pattern'] = { kind: 'rings', order: [0], to: 'right', every: 1 };
+/** Over a wide gate, of small balloons: 400 of them. */
+const ARCH = {
+  ...{ form: 'arch', count: 4, shape: 'ellipse', open: 'layers', layers: 1, widthMm: inch(5) },
+  ...{ spanMm: inch(160), highMm: inch(100), standMm: 0, pattern: RINGS, painted: [] },
+} satisfies Omit<DesignOf<'arch'>, 'colours'>;
+const PLINTH = {
+  ...{ form: 'plinth', count: 4, clusters: 12, widthMm: inch(9), smallMm: inch(4), weightKg: 5, standing: [] },
+  ...{ wind: null, board: null, pattern: RINGS, painted: [] },
+} satisfies Omit<DesignOf<'plinth'>, 'colours'>;
+
+/** Another drawing turned by hand, which is to go as a column does. */
+async function measureTurning(bench: Bench, url: string, form: PieceDesign['form']): Promise<void> {
+  const page = await bench.open(url, DESKTOP);
+  const picture = await drawnInSpace(page, `[aria-label^="A ${form}"], [aria-label^="An ${form}"]`);
+  await watchLongTasks(page);
+  await atRest(page);
+  const { x, y, width, height } = (await picture.boundingBox())!;
+  const frames = await scriptOfFrames(page, { x: x + width / 4, y: y + height / 2 }, bench.rounds(FRAMES));
+  await page.close();
+  bench.report({
+    what: `a drawing of ${form === 'arch' ? 'an' : 'a'} ${form} turned by hand, script a frame (median of ${frames.length})`,
+    ours: median(frames),
+    yardstick: 'the script a frame may take',
+    theirs: 4,
+    ...{ unit: 'ms', most: 1 },
+  });
+}
+
+/** What is measured is turning, not opening: nothing loads any more, and no worker builds the piece again and again. */
+async function atRest(page: Page): Promise<void> {
+  await page.waitForFunction(() => document.querySelector('[role="progressbar"]') === null, { timeout: 120_000 });
+  await longTasks(page);
 }
 
 /** What the page's script takes from one move of a hand to the frame that shows it, ms. */
