@@ -150,10 +150,10 @@ describe('a column', () => {
     expect((await kept()).topper).toMatchObject({ kind: 'spray', count: 40, heightMm: inch(30) });
     expect(screen.getByText(/^7 ft 6 in high: 8 quads at 10 in/)).toBeTruthy();
     expect(
-      screen.getByText(/^Tie 40 modelling balloons together by their ends .* ceiling is low or rough\.$/),
+      screen.getByText(/^Twist 40 modelling balloons together at their middles .* ceiling is low or rough\.$/),
     ).toBeTruthy();
     await type('How many', '200');
-    expect(screen.getByText('1 to 120 modelling balloons.')).toBeTruthy();
+    expect(screen.getByText('1 to 40 modelling balloons.')).toBeTruthy();
     await type('Height of the spray', '1 ft');
     expect(screen.getByText(/^So small a topper looks lost/)).toBeTruthy();
   });
@@ -161,7 +161,7 @@ describe('a column', () => {
   it('fans a spray out over the pole, no strand longer than it is high, and shows the wind no more than it is wide', () => {
     const spray = { kind: 'spray', part: kelp, count: 40, heightMm: 800 } as const;
     const tubes = sprayTubes(spray, 1500);
-    expect(tubes).toHaveLength(40);
+    expect(tubes).toHaveLength(80);
     for (const { line } of tubes) {
       const [[, , from], [x, y, z]] = [line[0]!, line[1]!];
       expect(from).toBe(1500);

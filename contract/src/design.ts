@@ -136,7 +136,7 @@ const colouringSchema = z.object({
 });
 
 /** Modelling balloons of one spray. */
-export const MOST_SPRAYED = 120;
+const MOST_SPRAYED = 120;
 
 /** What stands on top: a balloon on the topmost layer, or a figure or a spray of modelling balloons of its own height. */
 const topperSchema = z.discriminatedUnion('kind', [

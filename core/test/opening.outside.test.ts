@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 
 import { TRADE } from '../src';
-import { leastTopperMm, passage, sprayOf } from '../src/building';
+import { leastTopperMm, passage } from '../src/building';
 import { inch } from './results';
 
 /** Turned to every angle: whether a rectangle lies in an upright one at any of them. */
@@ -60,13 +60,5 @@ describe('a topper', () => {
     expect(leastTopperMm({ topper: null, widthMm })).toBeNull();
     const trade = { ...TRADE, topperShare: 1 };
     expect(leastTopperMm({ topper: { kind: 'balloon', widthMm: inch(18) }, widthMm, trade })).toBeNull();
-  });
-
-  /** Common practice: forty of the 260 or ten of the 350. */
-  it('that is a spray is made of forty thin ones or of ten thick ones', () => {
-    expect(sprayOf(inch(2))).toBe(40);
-    expect(sprayOf(inch(3))).toBe(10);
-    expect(sprayOf(inch(6))).toBe(10);
-    expect(sprayOf(inch(1))).toBe(40);
   });
 });

@@ -253,7 +253,7 @@ function topperStep(topper: NonNullable<DesignOf<'column'>['topper']>): string {
       return 'Set the figure on top.';
     case 'spray':
       return (
-        `Tie ${counted(topper.count, 'modelling balloon')} together by their ends and fix them to the head of the pole; ` +
+        `Twist ${counted(topper.count, 'modelling balloon')} together at their middles and fix them to the head of the pole; ` +
         'let some air out of them where the ceiling is low or rough.'
       );
   }

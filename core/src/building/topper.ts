@@ -24,15 +24,3 @@ export function leastTopperMm({
   const leastMm = trade.topperShare * widthMm;
   return (topper.kind === 'balloon' ? topper.widthMm : topper.heightMm) < leastMm ? leastMm : null;
 }
-
-/** Modelling balloons of a spray by the nominal width they are sold as, inches (common practice). */
-const SPRAYS = [
-  { widthIn: 2, many: 40 },
-  { widthIn: 3, many: 10 },
-] as const;
-const MM_PER_IN = 25.4;
-
-/** How many modelling balloons make a full spray: forty of the 260, ten of the 350 and of wider ones (common practice). */
-export function sprayOf(widthMm: number): number {
-  return SPRAYS.findLast(({ widthIn }) => widthMm >= widthIn * MM_PER_IN - 1e-6)?.many ?? SPRAYS[0].many;
-}

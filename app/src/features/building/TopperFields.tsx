@@ -1,6 +1,6 @@
-import { MOST_SPRAYED, type PiecePart } from '@leggero/contract';
+import type { PiecePart } from '@leggero/contract';
 import { MM_PER_INCH } from '@leggero/core';
-import { sprayOf } from '@leggero/core/building';
+import { mostInSpray } from '@leggero/core/modelling';
 import { View } from 'react-native';
 
 import { LongPick, MmField, PartPick } from '@/parts/piece/Fields';
@@ -31,7 +31,7 @@ const TOPPERS = [
 /** On an 11 in column a topper of 30 in does not look lost (common practice). */
 const TOPPER_MM = 30 * MM_PER_INCH;
 
-function topperOf(kind: (typeof TOPPERS)[number]['value'], part: PiecePart): KeptTopper {
+function topperOf(kind: (typeof TOPPERS)[number]['value'], part: PiecePart, { knowledge }: PieceBasis): KeptTopper {
   const loose = { ...part, modelId: null };
   switch (kind) {
     case 'none':
@@ -41,9 +41,13 @@ function topperOf(kind: (typeof TOPPERS)[number]['value'], part: PiecePart): Kep
     case 'figure':
       return { kind, heightMm: TOPPER_MM };
     case 'spray':
-      return { kind, part: loose, count: sprayOf(longOf(undefined).widthMm), heightMm: TOPPER_MM };
+      return { kind, part: loose, count: mostInSpray(longOf(undefined), knowledge.trade), heightMm: TOPPER_MM };
   }
 }
+
+/** How many of a modelling balloon twist together at their middles. */
+const mostOf = ({ modelId }: PiecePart, { longs, knowledge }: PieceBasis) =>
+  mostInSpray(longOf(longs.find(({ id }) => id === modelId)), knowledge.trade);
 
 /** What stands on top of a piece: nothing, a balloon, a figure, or a spray of modelling balloons. */
 export function TopperFields({ topper, loose, basis, error, onChange }: TopperFieldsProps) {
@@ -54,7 +58,7 @@ export function TopperFields({ topper, loose, basis, error, onChange }: TopperFi
           label="On top"
           options={TOPPERS}
           value={topper?.kind ?? 'none'}
-          onChange={(kind) => onChange(topperOf(kind, loose))}
+          onChange={(kind) => onChange(topperOf(kind, loose, basis))}
         />
       </Labelled>
       {topper?.kind === 'balloon' ? (
@@ -93,8 +97,7 @@ export function TopperFields({ topper, loose, basis, error, onChange }: TopperFi
             part={topper.part}
             basis={basis}
             onChange={(part) => {
-              const { widthMm } = longOf(basis.longs.find(({ id }) => id === part.modelId));
-              onChange({ ...topper, part, count: sprayOf(widthMm) });
+              onChange({ ...topper, part, count: mostOf(part, basis) });
             }}
           />
           <View className="flex-row flex-wrap gap-3">
@@ -102,7 +105,7 @@ export function TopperFields({ topper, loose, basis, error, onChange }: TopperFi
               label="How many"
               of="modelling balloons"
               value={topper.count}
-              most={MOST_SPRAYED}
+              most={mostOf(topper.part, basis)}
               onChange={(count) => onChange({ ...topper, count })}
             />
             <MmField
