@@ -42,7 +42,9 @@ export interface ProblemDetails {
   'bad-bracket': LeastMm & MostMm;
   'bad-bridge': LeastMm;
   'bad-count': AtLeast & Partial<AtMost>;
+  'bad-holes': Bounds;
   'bad-hours-before': AtMost;
+  'bad-first-hole': Bounds;
   'bad-height': LeastMm & MostMm;
   'bad-lean': Bounds;
   'bad-overlap': Bounds;
@@ -74,6 +76,8 @@ export interface ProblemDetails {
   'latex-too-large': NearestMm & { sphereMm: number };
   'latex-too-small': NearestMm & { neededMm: number };
   'leave-one-out': { given: number };
+  'line-too-long': MostMm;
+  'line-too-short': LeastMm;
   'longer-than-balloon': MostMm;
   'longer-than-full': MostMm;
   'longer-than-room': MostMm;
@@ -108,6 +112,9 @@ export interface ProblemDetails {
   'too-few-balloons': AtLeast & Partial<AtMost>;
   'too-few-pairs': AtLeast;
   'too-few-people': AtLeast;
+  'too-few-points': AtLeast;
+  'too-many-clusters': AtMost;
+  'too-many-in-cluster': AtMost;
   'too-few-repeats': AtLeast;
   'too-large': MostMm;
   'too-many': AtMost;

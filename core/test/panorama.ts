@@ -39,6 +39,7 @@ import {
   spreadAllowed,
   spreadBy,
 } from '../src/building';
+import { packGarland } from '../src/garland';
 import { nextReading, substitute } from '../src/calibration/calibrating';
 import { judgeEye } from '../src/consistency/eye';
 import { printShift, shineAdvice } from '../src/finish';
@@ -189,6 +190,8 @@ export function panoramaOfShelf(trade: Trade): Record<string, unknown> {
   };
 }
 
+const LINE = { lengthMm: 1000, read: (alongMm: number, out: Float64Array) => out.set([alongMm, 0, 0, 1, 0, 0]) };
+
 /** What is made without any. */
 export function panoramaBeside(trade: Trade): Record<string, unknown> {
   const long260 = { code: '260', widthMm: inch(2), lengthMm: inch(60) };
@@ -216,6 +219,10 @@ export function panoramaBeside(trade: Trade): Record<string, unknown> {
   const built = { trials: 200, seed: 1, trade };
   const column = { count: 4, open: 'height', layers: 8, widthMm: inch(10), heightMm: 0, standMm: 12 } as const;
   return {
+    garland: packGarland({
+      clusters: Array.from({ length: 3 }, () => [{ nominalMm: inch(11), widthMm: inch(9), count: 4 }]),
+      ...{ line: LINE, seed: 1, trade },
+    }),
     building: [
       // One tips, one slips.
       baseWeight({ side: { areaM2: 1, middleMm: 1500 }, baseMm: 300, wind: 3, trade }),

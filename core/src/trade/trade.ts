@@ -105,6 +105,8 @@ export const TRADE = {
   seen: { height: 0.02, lean: 0.02, low: 0.1, gap: 0.03, opening: 0.08, drift: 0.15 },
   builtShare: 0.9,
   handSpread: { eye: 0.05, sizer: 0.015 },
+  garlandPress: 0.014,
+  garlandNeck: 0.2,
   linkJoint: 0.04,
   linkJointSd: 0.02,
   practisedBasket: { spokes: 3.5, firstRing: 3.75, upperRing: 4.25, ties: 2.5 },

@@ -111,4 +111,19 @@ export const building = {
     range: [0.002, 0.25],
     parts: { eye: { title: 'By eye' }, sizer: { title: 'With a sizer' } },
   },
+  garlandPress: {
+    title: 'Pressed together in a garland',
+    unit: 'of the width',
+    origin: 'common practice',
+    about:
+      'how much nearer than their widths balloons of a garland lie: a cluster of two at 10 and two at 7½ in makes a foot',
+    range: [0, 0.3],
+  },
+  garlandNeck: {
+    title: 'Neck in a cluster',
+    unit: 'of half the width',
+    origin: 'from memory',
+    about: 'how far from a balloon the knot is that its cluster is tied at, along its neck',
+    range: [0, 0.6],
+  },
 } satisfies Record<string, ConstantWords>;

@@ -1,0 +1,5 @@
+export * from './cluster';
+export * from './knotLine';
+export * from './packGarland';
+export * from './relax';
+export * from './strip';

@@ -1,0 +1,200 @@
+import type { KnotLine } from './knotLine';
+import { neighboursOf, type Neighbours } from './neighbours';
+
+/** Flat: a direction of length 1 into the room, and how far from the origin along it, mm. */
+export interface Wall {
+  into: readonly [x: number, y: number, z: number];
+  atMm: number;
+}
+
+/** Spheres that are relaxed, and what they are tied to. */
+export interface Relaxing {
+  /** Three figures a sphere, mm; changed where they lie. */
+  at: Float64Array;
+  /** From the middle of each to where another begins to press on it, mm. */
+  reachMm: Float64Array;
+  /** The knot of each; -1 where it is tied to none. */
+  knot?: Int32Array | undefined;
+  /** How far from its knot the middle of each may be, mm. */
+  tetherMm?: Float64Array | undefined;
+  /** Where each knot is along `line`, mm; changed where they slide. */
+  alongMm?: Float64Array | undefined;
+  line?: KnotLine | undefined;
+  /** So many of the first spheres, and of the first knots, stay where they are. */
+  held?: number | undefined;
+  heldKnots?: number | undefined;
+}
+
+export interface RelaxHow {
+  /** Done once no two press into one another by more than this share of how far apart they belong. */
+  within: number;
+  mostSteps: number;
+  /** Draws the last knot back, and the first one on where none is held, as a share of a contact pressed by its reach. */
+  pull?: number | undefined;
+  /** Downwards on each, the same share. */
+  weight?: number | undefined;
+  walls?: readonly Wall[] | undefined;
+}
+
+export interface Relaxed {
+  steps: number;
+  /** The most that two still press into one another, of how far apart they belong. */
+  worst: number;
+}
+
+/** The fast inertial relaxation engine's own figures, and its longest step for springs and masses of 1. */
+const FIRE = { wait: 8, faster: 1.1, slower: 0.5, alpha: 0.15, fade: 0.99, first: 0.1, most: 0.4 } as const;
+/** Lists of neighbours hold until something has moved by half of this share of the mean reach. */
+const SKIN = 0.3;
+/** A neck gives more easily than balloons that press: its spring beside theirs. */
+const NECK = 0.2;
+/** Of the greatest force that is there at rest, what is left is nothing. */
+const AT_REST = 1e-4;
+
+/**
+ * Lets spheres come to rest: where two are nearer than they reach they push apart in proportion, what is tied is held at
+ * its knot, knots slide along their line where something draws on them. Every spring is 1, as is every mass.
+ *
+ * Source: Bitzek et al., Physical Review Letters 97, 170201 (2006): FIRE.
+ */
+export function relax(spheres: Relaxing, { within, mostSteps, pull = 0, weight = 0, walls = [] }: RelaxHow): Relaxed {
+  const { at, reachMm, knot, tetherMm, alongMm, line, held = 0, heldKnots = 0 } = spheres;
+  const { abs, sqrt } = Math;
+  const n = reachMm.length;
+  const knots = alongMm?.length ?? 0;
+  const slides = pull !== 0 && knots > heldKnots;
+  const meanMm = reachMm.reduce((sum, reach) => sum + reach, 0) / Math.max(1, n);
+  const skinMm = SKIN * meanMm;
+  const size = 3 * n + knots;
+  const [v, f] = [new Float64Array(size), new Float64Array(size)];
+  const place = new Float64Array(6);
+  const places = new Float64Array(6 * knots);
+  const readKnots = () => {
+    for (let k = 0; k < knots; k += 1) {
+      line!.read(alongMm![k]!, place);
+      places.set(place, 6 * k);
+    }
+  };
+  readKnots();
+  let near: Neighbours = neighboursOf(at, reachMm, skinMm);
+  let listed = at.slice();
+  const forces = (): number => {
+    f.fill(0);
+    let worst = 0;
+    const { starts, others } = near;
+    for (let i = 0; i < n; i += 1) {
+      const a = 3 * i;
+      const [x, y, z, reach] = [at[a]!, at[a + 1]!, at[a + 2]!, reachMm[i]!];
+      let [fx, fy, fz] = [0, 0, -weight * meanMm];
+      for (let slot = starts[i]!; slot < starts[i + 1]!; slot += 1) {
+        const b = 3 * others[slot]!;
+        const [dx, dy, dz] = [at[b]! - x, at[b + 1]! - y, at[b + 2]! - z];
+        const apart = reach + reachMm[others[slot]!]!;
+        const square = dx * dx + dy * dy + dz * dz;
+        if (square >= apart * apart) continue;
+        const d = sqrt(square) || 1e-9;
+        const over = apart - d;
+        if (over > worst * apart) worst = over / apart;
+        const by = over / d;
+        fx -= by * dx;
+        fy -= by * dy;
+        fz -= by * dz;
+        f[b]! += by * dx;
+        f[b + 1]! += by * dy;
+        f[b + 2]! += by * dz;
+      }
+      for (const { into, atMm } of walls) {
+        const over = reach - (into[0] * x + into[1] * y + into[2] * z - atMm);
+        if (over <= 0) continue;
+        if (over > worst * reach) worst = over / reach;
+        fx += over * into[0];
+        fy += over * into[1];
+        fz += over * into[2];
+      }
+      const k = knot ? knot[i]! : -1;
+      if (k >= 0) {
+        const p = 6 * k;
+        const [dx, dy, dz] = [x - places[p]!, y - places[p + 1]!, z - places[p + 2]!];
+        const d = sqrt(dx * dx + dy * dy + dz * dz);
+        const long = d - tetherMm![i]!;
+        if (long > 0) {
+          const by = (NECK * long) / d;
+          fx -= by * dx;
+          fy -= by * dy;
+          fz -= by * dz;
+          if (slides) f[3 * n + k]! += by * (dx * places[p + 3]! + dy * places[p + 4]! + dz * places[p + 5]!);
+        }
+      }
+      f[a]! += fx;
+      f[a + 1]! += fy;
+      f[a + 2]! += fz;
+    }
+    if (slides) {
+      if (heldKnots === 0) f[3 * n]! += pull * meanMm;
+      f[3 * n + knots - 1]! -= pull * meanMm;
+      f.fill(0, 3 * n, 3 * n + heldKnots);
+    }
+    f.fill(0, 0, 3 * held);
+    return worst;
+  };
+  let worst = forces();
+  let [dt, alpha, since]: [number, number, number] = [FIRE.first, FIRE.alpha, 0];
+  const still = AT_REST * meanMm;
+  let step = 0;
+  for (; step < mostSteps; step += 1) {
+    let [power, vv, ff, moved] = [0, 0, 0, 0];
+    for (let i = 0; i < size; i += 1) {
+      power += f[i]! * v[i]!;
+      vv += v[i]! * v[i]!;
+      ff += f[i]! * f[i]!;
+    }
+    if (!slides && weight === 0 ? worst <= within : ff <= still * still * size) break;
+    if (power > 0) {
+      const mix = alpha * sqrt(vv / (ff || 1));
+      for (let i = 0; i < size; i += 1) v[i] = (1 - alpha) * v[i]! + mix * f[i]!;
+      since += 1;
+      if (since > FIRE.wait) {
+        dt = Math.min(FIRE.most, dt * FIRE.faster);
+        alpha *= FIRE.fade;
+      }
+    } else {
+      v.fill(0);
+      dt *= FIRE.slower;
+      alpha = FIRE.alpha;
+      since = 0;
+    }
+    for (let i = 0; i < size; i += 1) v[i]! += dt * f[i]!;
+    for (let i = 0; i < 3 * n; i += 1) {
+      at[i]! += dt * v[i]!;
+      const off = abs(at[i]! - listed[i]!);
+      if (off > moved) moved = off;
+    }
+    if (slides) {
+      for (let k = 0; k < knots; k += 1) alongMm![k]! += dt * v[3 * n + k]!;
+      readKnots();
+    }
+    // Along one axis it may be less than along all three.
+    if (moved * 1.7321 > skinMm / 2) {
+      near = neighboursOf(at, reachMm, skinMm);
+      listed = at.slice();
+    }
+    worst = forces();
+  }
+  return { steps: step, worst };
+}
+
+/** How near two must be to touch: to a hundredth of how far apart they belong. */
+const TOUCHES = 1.01;
+
+/** Pairs that touch. */
+export function contactsIn(at: Float64Array, reachMm: Float64Array): number {
+  const { starts, others } = neighboursOf(at, reachMm, (TOUCHES - 1) * 2 * reachMm.reduce((a, b) => Math.max(a, b), 0));
+  let contacts = 0;
+  for (let i = 0; i < reachMm.length; i += 1)
+    for (let slot = starts[i]!; slot < starts[i + 1]!; slot += 1) {
+      const j = others[slot]!;
+      const d = Math.hypot(at[3 * j]! - at[3 * i]!, at[3 * j + 1]! - at[3 * i + 1]!, at[3 * j + 2]! - at[3 * i + 2]!);
+      if (d < TOUCHES * (reachMm[i]! + reachMm[j]!)) contacts += 1;
+    }
+  return contacts;
+}
