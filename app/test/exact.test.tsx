@@ -5,7 +5,7 @@ import userEvent from '@testing-library/user-event';
 import Svg from 'react-native-svg';
 
 import { PiecePage } from '@/chunks/PiecePage';
-import { Ghost } from '@/features/building/Ghost';
+import { Ghost } from '@/parts/piece/Ghost';
 import { simulatedOf } from '@/features/building/simulated';
 import type { ExactQuestion } from '@/parts/piece/useExact';
 import type { Scene } from '@/parts/space/scene';

@@ -1,6 +1,6 @@
 import { EVENT_DEFAULTS, type EventRecord } from '@leggero/contract';
 
-import { boxOf } from '@/features/building/boxOf';
+import { boxOf } from '@/parts/piece/boxOf';
 import { lengthsOf } from '@/views/lengths';
 import { roomTexts } from '@/wording/room';
 

@@ -5,7 +5,9 @@ import {
   COLUMN_OPEN,
   FINISHES,
   FORMS,
+  GARLAND_PATHS,
   HEMS,
+  MOST_CLUSTERS,
   MOST_LAYERS,
   PATTERN_KINDS,
   RING_FITS,
@@ -300,6 +302,38 @@ const plinthDesignSchema = colouringSchema.extend({
   board: z.object({ acrossMm: buildMmSchema }).nullable(),
 });
 
+/** Kinds of cluster in one garland, sizes in one kind, and clusters of one kind in a row. */
+export const MOST_KINDS = 6;
+export const MOST_SIZES = 4;
+export const MOST_IN_ROW = 12;
+
+const garlandDesignSchema = z.object({
+  form: z.literal('garland'),
+  path: z.object({
+    kind: z.enum(GARLAND_PATHS),
+    wideMm: buildMmSchema,
+    highMm: buildMmSchema,
+    /** Between its fixings, where it hangs. */
+    dropMm: z.number().min(0).max(MOST_BUILD_MM),
+  }),
+  /** Along it, each so many times in a row, begun anew until all clusters are on. */
+  kinds: z
+    .array(
+      z.object({
+        inRow: z.int().min(1).max(MOST_IN_ROW),
+        balloons: z
+          .array(sizedPartSchema.extend({ count: z.int().min(0).max(12) }))
+          .min(1)
+          .max(MOST_SIZES),
+      }),
+    )
+    .min(1)
+    .max(MOST_KINDS),
+  clusters: z.int().min(1).max(MOST_CLUSTERS),
+  /** How its clusters happen to be turned. */
+  seed: z.int().min(1).max(9999),
+});
+
 /** What a piece is made to. Counts, sizes and places are worked out from it. */
 export const pieceDesignSchema = z.discriminatedUnion('form', [
   chainDesignSchema,
@@ -314,6 +348,7 @@ export const pieceDesignSchema = z.discriminatedUnion('form', [
   hoopDesignSchema,
   archDesignSchema,
   plinthDesignSchema,
+  garlandDesignSchema,
 ]);
 export type PieceDesign = z.infer<typeof pieceDesignSchema>;
 export type DesignOf<Form extends PieceDesign['form']> = Extract<PieceDesign, { form: Form }>;
@@ -328,6 +363,7 @@ export const PIECE_FORMS = [
   'rope',
   'bow',
   'plinth',
+  'garland',
   'chain',
   'swag',
   'curtain',

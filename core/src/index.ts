@@ -6,6 +6,7 @@ export * from './consistency';
 export * from './environment';
 export * from './gauge';
 export * from './inflator';
+export * from './garland/kinds';
 export * from './linking/kinds';
 export * from './result';
 export * from './statistics';

@@ -87,6 +87,7 @@ export interface ProblemDetails {
   'no-room': AtMost & { ring: number };
   'no-size': NearestCode;
   'bends-too-tight': LeastMm & { radiusMm: number };
+  'drop-too-deep': MostMm;
   'feet-too-wide': MostMm;
   'crescents-meet': { overMm: number };
   'hoop-too-small': LeastMm & MostMm;

@@ -1,6 +1,7 @@
 import { svgPathProperties } from 'svg-path-properties';
 
 import { bowBalloons, LEMNISCATE, solveArch, solveBow, solveHoop } from '../src/building';
+import { garlandPath, knotLine, type GarlandPathKind } from '../src/garland';
 import { inch, value } from './results';
 
 type Point = readonly [x: number, y: number];
@@ -120,5 +121,29 @@ describe('arcs, measured by a library for drawings', () => {
       expect((one!.xMm + other!.xMm) / 2).toBeCloseTo(x, 0);
       expect((one!.zMm + other!.zMm) / 2).toBeCloseTo(y, 0);
     }
+  });
+
+  it('of the paths of garlands, drawn from place to place', () => {
+    const [wideMm, highMm, dropMm] = [inch(120), inch(90), inch(30)];
+    const pathMm = (kind: GarlandPathKind) => {
+      const points = value(garlandPath({ kind, wideMm, highMm, dropMm }));
+      return value(knotLine(points)).lengthMm;
+    };
+    const half = wideMm / 2;
+    expect(pathMm('arch') / lengthOf(`M ${-half} 0 A ${half} ${highMm} 0 0 1 ${half} 0`)).toBeCloseTo(1, 3);
+    expect(pathMm('half-arch') / lengthOf(`M 0 0 A ${wideMm} ${highMm} 0 0 1 ${wideMm} ${-highMm}`)).toBeCloseTo(1, 3);
+    // A chain with such a drop, found by halving.
+    let [low, high] = [inch(1), inch(4000)];
+    while (high - low > 1e-9) {
+      const a = (low + high) / 2;
+      if (a * (Math.cosh(half / a) - 1) > dropMm) low = a;
+      else high = a;
+    }
+    const chain = drawn((x) => [x, low * Math.cosh(x / low)], -half, half, 100);
+    expect(pathMm('droop') / lengthOf(chain)).toBeCloseTo(1, 3);
+    const hung = value(garlandPath({ kind: 'droop', wideMm, highMm, dropMm }));
+    expect(Math.min(...hung.map(([, , z]) => z))).toBeCloseTo(highMm - dropMm, 6);
+    expect(pathMm('corner')).toBeCloseTo(wideMm + highMm, 9);
+    expect(pathMm('straight')).toBeCloseTo(wideMm, 9);
   });
 });

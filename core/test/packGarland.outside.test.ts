@@ -117,10 +117,10 @@ describe('a garland that is packed', () => {
     expect(asked([])).toMatchObject({ code: 'no-clusters' });
     expect(asked([[part(11, 10, 0)]])).toMatchObject({ code: 'no-clusters' });
     expect(asked([[part(11, NaN, 4)]])).toMatchObject({ code: 'bad-width' });
-    expect(asked(clustersOf([QUAD], 1201))).toMatchObject({ code: 'too-many-clusters' });
-    expect(asked(clustersOf([[part(5, 4, 12)]], 600))).toMatchObject({
+    expect(asked(clustersOf([QUAD], 401))).toMatchObject({ code: 'too-many-clusters' });
+    expect(asked(clustersOf([[part(5, 4, 12)]], 400))).toMatchObject({
       code: 'too-many-balloons',
-      detail: { most: 6000, balloons: 7200 },
+      detail: { most: 4000, balloons: 4800 },
     });
     const line = (...points: [number, number, number][]) => problemOf(knotLine(points));
     expect(line([0, 0, 0])).toMatchObject({ code: 'too-few-points' });

@@ -39,7 +39,7 @@ describe('linking work, drawn up on a phone', () => {
 
   it('a curtain for a span and a height: its chains and its counts', async () => {
     await visitor.tap('link', 'Builds');
-    await visitor.sees('1 event, 10 pieces');
+    await visitor.sees('1 event, 11 pieces');
     // Each shows as a picture of itself, which was drawn on this device.
     await visitor.page.waitForFunction(
       () => [...document.querySelectorAll('img')].filter(({ naturalWidth }) => naturalWidth === 288).length === 6,

@@ -46,6 +46,7 @@ describe('the demo', () => {
       'curtain',
       'swag',
       'hoop',
+      'garland',
       'rope',
       'bow',
       'ball',

@@ -9,6 +9,7 @@ export const FORM_WORDS: Record<PieceForm, { title: string; note: string }> = {
   rope: { title: 'Rope', note: 'Crossed duplets on a joiner' },
   bow: { title: 'Bow', note: 'Two loops and tails of rope' },
   plinth: { title: 'Plinth', note: 'A row of clusters for figures' },
+  garland: { title: 'Garland', note: 'Clusters along a path, packed in space' },
   chain: { title: 'Chain', note: 'Neck to tail, to a length' },
   swag: { title: 'Swags', note: 'Hanging between fixings' },
   curtain: { title: 'Curtain', note: 'Chains side by side, or a grid' },

@@ -27,6 +27,11 @@ export const PITFALLS: Partial<Record<PieceForm, readonly string[]>> = {
     'Loops counted by eye differ: count duplets, and hold both sides beside each other before they are closed.',
     'Tails that fall straight from the knot cover the loops: tie their start to the side.',
   ],
+  garland: [
+    'Equal sizes make a lumpy rope: some smaller, some larger in every cluster.',
+    'Necks pulled tight into a strip or a line cut it: put them in, and leave them.',
+    'A garland moved once its decorators are glued on loses them: hang it first.',
+  ],
   plinth: [
     'Weights tied to a balloon rub and burst it: tie them between knot and neck of the modelling balloon.',
     'Figures that are not braced to one another turn away in the first draught.',

@@ -4,7 +4,7 @@ import { passage, type Box } from '@leggero/core/building';
 type Write = (mm: number) => string;
 
 /** Pieces that stand in a room and are carried into it whole. */
-export type StandingForm = Extract<PieceForm, 'column' | 'taper' | 'arch' | 'hoop' | 'bow' | 'plinth'>;
+export type StandingForm = Extract<PieceForm, 'column' | 'taper' | 'arch' | 'hoop' | 'bow' | 'plinth' | 'garland'>;
 
 /** What is left for the room where a piece does not go through a door. */
 const INSIDE: Record<StandingForm, string> = {
@@ -14,6 +14,7 @@ const INSIDE: Record<StandingForm, string> = {
   hoop: 'put its crescents on inside',
   bow: 'tie its loops together inside',
   plinth: 'string it inside',
+  garland: 'join its parts inside',
 };
 
 interface Around {

@@ -1,5 +1,6 @@
 import { ok, problem, type Result } from '../result';
 import { MM_PER_INCH } from '../units';
+import { MOST_CLUSTERS } from './kinds';
 
 /** Balloons of one size in a cluster. */
 export interface ClusterPart {
@@ -16,7 +17,6 @@ export type ClusterProblemCode =
   /** No kind of cluster, or a rhythm that names one there is none of. */
   'no-clusters' | 'too-many-clusters' | 'bad-count' | 'bad-width' | 'too-many-in-cluster';
 
-export const MOST_CLUSTERS = 1200;
 /** More are not tied at one knot. */
 const MOST_IN_CLUSTER = 12;
 

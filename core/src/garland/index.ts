@@ -1,4 +1,6 @@
 export * from './cluster';
+export * from './garlandPath';
+export * from './kinds';
 export * from './knotLine';
 export * from './packGarland';
 export * from './relax';

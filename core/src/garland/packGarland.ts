@@ -1,7 +1,8 @@
 import { ok, problem, type Result } from '../result';
 import { randomFrom } from '../statistics';
 import { TRADE, type Trade } from '../trade';
-import { balloonsOfKind, MOST_CLUSTERS, type ClusterKind } from './cluster';
+import { balloonsOfKind, type ClusterKind } from './cluster';
+import { MOST_CLUSTERS } from './kinds';
 import type { KnotLine, Place } from './knotLine';
 import { contactsIn, relax, type Wall } from './relax';
 
@@ -33,7 +34,8 @@ export interface PackedGarland {
 
 export type PackGarlandProblemCode = 'no-clusters' | 'too-many-clusters' | 'too-many-balloons' | 'bad-width';
 
-const MOST_PACKED = 6000;
+/** More than so many are packed for too long. */
+const MOST_PACKED = 4000;
 
 /** Clusters that still turn while the next is pushed on, and those before them that it may touch. */
 const LOOSE = 3;

@@ -190,6 +190,38 @@ export async function fillPieces(fill: Fill): Promise<void> {
       },
     ],
     [
+      'Kelp garland',
+      {
+        form: 'garland',
+        path: { kind: 'half-arch', wideMm: inch(84), highMm: inch(94), dropMm: 0 },
+        kinds: [
+          {
+            inRow: 2,
+            balloons: [
+              { ...kelp, widthMm: inch(10), count: 2 },
+              { ...kelp, widthMm: inch(7.5), count: 2 },
+            ],
+          },
+          {
+            inRow: 1,
+            balloons: [
+              { ...tide, widthMm: inch(10), count: 2 },
+              { ...kelp, widthMm: inch(7.5), count: 1 },
+              { ...WHITE, widthMm: inch(16), count: 1 },
+            ],
+          },
+          {
+            inRow: 2,
+            balloons: [
+              { ...tide, widthMm: inch(10), count: 2 },
+              { ...tide, widthMm: inch(7.5), count: 2 },
+            ],
+          },
+        ],
+        ...{ clusters: 12, seed: 7 },
+      },
+    ],
+    [
       'Rope of roe',
       {
         form: 'rope',

@@ -1,14 +1,14 @@
 import { ARCH_SHAPES, LAYER_COUNTS, MOST_LAYERS } from '@leggero/core';
 import { View } from 'react-native';
 
-import { MmField } from '@/parts/piece/Fields';
+import { CountField, MmField } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import type { ArchDesign } from '@/parts/piece/viewArch';
 import { Labelled } from '@/ui/Field';
 import { Segmented } from '@/ui/Segmented';
 import { ARCH_OPEN_WORDS, ARCH_SHAPE_WORDS } from '@/wording/arch';
 
-import { CountChoice, CountField, Unfitting, WidthField, WorkOut } from './LayerFields';
+import { CountChoice, Unfitting, WidthField, WorkOut } from './LayerFields';
 
 interface ArchFieldsProps {
   design: ArchDesign;

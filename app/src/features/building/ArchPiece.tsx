@@ -18,12 +18,12 @@ import { counted } from '@/wording/trade';
 
 import { ArchFields } from './ArchFields';
 import { BaseCard } from './BaseCard';
-import { boxOf } from './boxOf';
+import { boxOf } from '@/parts/piece/boxOf';
 import { ColourCards, namesOf } from './ColourCards';
-import { OrderCard } from './OrderCard';
-import { RoomNotes } from './RoomNotes';
+import { OrderCard } from '@/parts/piece/OrderCard';
+import { RoomNotes } from '@/parts/piece/RoomNotes';
 import { simulatedRow } from './simulated';
-import { TiedPicture } from './TiedPicture';
+import { TiedPicture } from '@/parts/piece/TiedPicture';
 import { rowOf, useGhost, type SimulatedRows } from './useGhost';
 
 /** An arch of layers, free or on a frame: to its feet and its height, with what its bend asks of its inner side. */

@@ -14,13 +14,13 @@ import { tiedListText } from '@/wording/building';
 import { bowProblemText, bowSteps, bowStepText, bowText } from '@/wording/rope';
 import { counted } from '@/wording/trade';
 
-import { boxOf } from './boxOf';
+import { boxOf } from '@/parts/piece/boxOf';
 import { ColourCards, namesOf } from './ColourCards';
 import { JoinerCard } from './JoinerCard';
-import { OrderCard } from './OrderCard';
+import { OrderCard } from '@/parts/piece/OrderCard';
 import { BowFields } from './RopeFields';
-import { RoomNotes } from './RoomNotes';
-import { TiedPicture } from './TiedPicture';
+import { RoomNotes } from '@/parts/piece/RoomNotes';
+import { TiedPicture } from '@/parts/piece/TiedPicture';
 import { rowOf, useGhost, type SimulatedRows } from './useGhost';
 
 /** A bow: two loops and two tails of one count, across a width or of a size, hung by its knot. */

@@ -1,14 +1,14 @@
 import { LAYER_COUNTS, MOST_LAYERS } from '@leggero/core';
 import { View } from 'react-native';
 
-import { MmField } from '@/parts/piece/Fields';
+import { CountField, MmField } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Labelled } from '@/ui/Field';
 import { Segmented } from '@/ui/Segmented';
 import { OPEN_WORDS } from '@/wording/building';
 
 import type { ColumnDesign } from './colouring';
-import { CountChoice, CountField, RoomFields, Unfitting, WidthField, WorkOut } from './LayerFields';
+import { CountChoice, RoomFields, Unfitting, WidthField, WorkOut } from './LayerFields';
 import { TopperFields } from './TopperFields';
 
 interface ColumnFieldsProps {

@@ -16,9 +16,9 @@ import { BaseCard } from './BaseCard';
 import { ColourCards, namesOf } from './ColourCards';
 import { ColumnFields } from './ColumnFields';
 import type { ColumnDesign } from './colouring';
-import { OrderCard } from './OrderCard';
+import { OrderCard } from '@/parts/piece/OrderCard';
 import { PackingCard } from './PackingCard';
-import { RoomNotes } from './RoomNotes';
+import { RoomNotes } from '@/parts/piece/RoomNotes';
 import { sideOf, simulatedOf, standingBox } from './simulated';
 import { StackPicture } from './StackPicture';
 

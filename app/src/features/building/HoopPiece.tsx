@@ -16,14 +16,14 @@ import { clusterStepText, hoopProblemText, hoopSteps, hoopText } from '@/wording
 import { counted } from '@/wording/trade';
 
 import { BaseCard } from './BaseCard';
-import { boxOf } from './boxOf';
+import { boxOf } from '@/parts/piece/boxOf';
 import { ColourCards, namesOf } from './ColourCards';
 import { CrescentCards, HoopFields } from './HoopFields';
-import { OrderCard } from './OrderCard';
-import { RoomNotes } from './RoomNotes';
+import { OrderCard } from '@/parts/piece/OrderCard';
+import { RoomNotes } from '@/parts/piece/RoomNotes';
 import { hoopHolds } from './hoopHolds';
 import { simulatedRow } from './simulated';
-import { TiedPicture } from './TiedPicture';
+import { TiedPicture } from '@/parts/piece/TiedPicture';
 import { rowOf, useGhost, type SimulatedRows } from './useGhost';
 
 /** A hoop with crescents: where each begins and ends, in widths and in strokes, what stays bare, and its sign. */

@@ -3,7 +3,6 @@ import { View } from 'react-native';
 import { MmField } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Labelled } from '@/ui/Field';
-import { NumberField } from '@/ui/NumberField';
 import { PickChips } from '@/ui/PickChips';
 import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
@@ -46,31 +45,6 @@ export function WorkOut<Value extends string>({
     <Labelled label="Work out">
       <Segmented label="Work out" {...{ options, value, onChange }} />
     </Labelled>
-  );
-}
-
-interface CountFieldProps {
-  label: string;
-  value: number;
-  least?: number;
-  most: number;
-  /** What is counted: "layers". */
-  of: string;
-  error?: string | undefined;
-  onChange: (count: number) => void;
-}
-
-/** How many there are: whole ones. */
-export function CountField({ label, value, least = 1, most, of, error, onChange }: CountFieldProps) {
-  return (
-    <View className="min-w-[130px] flex-1">
-      <NumberField
-        label={label}
-        value={value}
-        range={{ least, most, error: error ?? `${least} to ${most} ${of}.` }}
-        onChange={(next) => onChange(Math.round(next))}
-      />
-    </View>
   );
 }
 

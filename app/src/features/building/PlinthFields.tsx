@@ -5,7 +5,7 @@ import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
 import { View } from 'react-native';
 
-import { MmField } from '@/parts/piece/Fields';
+import { CountField, MmField } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import type { PlinthDesign, PlinthView } from '@/parts/piece/viewPlinth';
 import { Button, IconButton } from '@/ui/Button';
@@ -15,7 +15,7 @@ import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
 import { boardText, tooLightText, weightsText } from '@/wording/plinth';
 
-import { CountChoice, CountField, WidthField } from './LayerFields';
+import { CountChoice, WidthField } from './LayerFields';
 import { WindCaution, WindChoice } from './WindChoice';
 
 interface PlinthFieldsProps {

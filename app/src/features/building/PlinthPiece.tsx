@@ -17,11 +17,11 @@ import { counted } from '@/wording/trade';
 
 import { ColourCards, namesOf } from './ColourCards';
 import { BoardCard, PlinthFields, WeightsCard } from './PlinthFields';
-import { boxOf } from './boxOf';
-import { OrderCard } from './OrderCard';
-import { RoomNotes } from './RoomNotes';
+import { boxOf } from '@/parts/piece/boxOf';
+import { OrderCard } from '@/parts/piece/OrderCard';
+import { RoomNotes } from '@/parts/piece/RoomNotes';
 import { simulatedRow } from './simulated';
-import { TiedPicture } from './TiedPicture';
+import { TiedPicture } from '@/parts/piece/TiedPicture';
 import { rowOf, useGhost, type SimulatedRows } from './useGhost';
 
 /** A plinth: a row of clusters with small ones between them, weights at its ends, and figures that stand on it. */

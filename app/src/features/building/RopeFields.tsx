@@ -1,12 +1,12 @@
 import { MOST_LAYERS } from '@leggero/core';
 import { View } from 'react-native';
 
-import { MmField } from '@/parts/piece/Fields';
+import { CountField, MmField } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import type { BowDesign, RopeDesign } from '@/parts/piece/viewRope';
 import { BOW_OPEN_WORDS, ROPE_OPEN_WORDS } from '@/wording/rope';
 
-import { CountField, Unfitting, WidthField, WorkOut } from './LayerFields';
+import { Unfitting, WidthField, WorkOut } from './LayerFields';
 
 interface FieldsProps<Design> {
   design: Design;

@@ -17,10 +17,10 @@ import { counted } from '@/wording/trade';
 
 import { ColourCards, namesOf } from './ColourCards';
 import { JoinerCard } from './JoinerCard';
-import { OrderCard } from './OrderCard';
+import { OrderCard } from '@/parts/piece/OrderCard';
 import { RopeFields } from './RopeFields';
 import { simulatedRow } from './simulated';
-import { TiedPicture } from './TiedPicture';
+import { TiedPicture } from '@/parts/piece/TiedPicture';
 import { rowOf, useGhost, type SimulatedRows } from './useGhost';
 
 /** A rope of crossed duplets: its length from their count or the other way round, in colours, on its joiner. */

@@ -22,7 +22,7 @@ import { layerStepText } from '@/wording/building';
 import { counted } from '@/wording/trade';
 
 import { baseOf } from './base';
-import { Ghost, GhostNote, type GhostBalloon } from './Ghost';
+import { Ghost, GhostNote, type GhostBalloon } from '@/parts/piece/Ghost';
 import { namesOf } from './ColourCards';
 import type { ColumnDesign, TaperDesign } from './colouring';
 

@@ -3,14 +3,12 @@ import { MM_PER_INCH } from '@leggero/core';
 import { mostInSpray } from '@leggero/core/modelling';
 import { View } from 'react-native';
 
-import { LongPick, MmField, PartPick } from '@/parts/piece/Fields';
+import { CountField, LongPick, MmField, PartPick } from '@/parts/piece/Fields';
 import { longOf } from '@/parts/piece/material';
 import type { KeptTopper } from '@/parts/piece/toppers';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Labelled } from '@/ui/Field';
 import { Segmented } from '@/ui/Segmented';
-
-import { CountField } from './LayerFields';
 
 interface TopperFieldsProps {
   topper: KeptTopper;

@@ -36,6 +36,8 @@ export function firstDesign(
       return firstArch({ part, other, nominalMm, stepMm, trade });
     case 'plinth':
       return firstPlinth({ part, other });
+    case 'garland':
+      return firstGarland({ part, other });
     case 'hoop':
       return firstHoop({ part, other });
     case 'rope':
@@ -172,6 +174,24 @@ function firstPlinth({ part, other = FOAM }: { part: PiecePart; other?: PiecePar
   };
 }
 
+/** Twelve clusters of four in two colours, each second one with a large balloon: some twelve feet (common practice). */
+function firstGarland({ part, other = FOAM }: { part: PiecePart; other?: PiecePart | undefined }): PieceDesign {
+  const kind = (of: PiecePart, large: boolean) => ({
+    inRow: 1,
+    balloons: [
+      { ...of, widthMm: inches(10), count: 2 },
+      { ...of, widthMm: inches(7.5), count: large ? 1 : 2 },
+      ...(large ? [{ ...of, modelId: null, widthMm: inches(16), count: 1 }] : []),
+    ],
+  });
+  return {
+    form: 'garland',
+    path: { kind: 'droop', wideMm: inches(132), highMm: inches(96), dropMm: inches(30) },
+    ...{ clusters: 12, seed: 1 },
+    kinds: [kind(part, true), kind(part, false), kind(other, true), kind(other, false)],
+  };
+}
+
 /** A spiral of quads over a double door. */
 function firstArch({ part, other = FOAM, nominalMm, stepMm, trade }: Parameters<typeof firstColumn>[0]): PieceDesign {
   return {
@@ -211,7 +231,7 @@ function firstColumn({
 }
 
 /** Nominal sizes of the round balloons that forms are usually made of, in (common practice). */
-export const ROUND_IN: Partial<Record<PieceForm, number>> = { column: 11, arch: 11, rope: 5, bow: 9 };
+export const ROUND_IN: Partial<Record<PieceForm, number>> = { column: 11, arch: 11, garland: 11, rope: 5, bow: 9 };
 
 const COUNTS = {
   basket: { count: 6, rings: 2 },

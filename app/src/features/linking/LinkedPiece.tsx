@@ -11,7 +11,7 @@ import { SwagPiece } from './SwagPiece';
 /** The forms of linking work. */
 export type LinkedDesign = Exclude<
   PieceDesign,
-  { form: 'column' | 'taper' | 'arch' | 'hoop' | 'rope' | 'bow' | 'plinth' }
+  { form: 'column' | 'taper' | 'arch' | 'hoop' | 'rope' | 'bow' | 'plinth' | 'garland' }
 >;
 
 /** A piece of linking work, designed by its figures and drawn to scale. */

@@ -6,6 +6,7 @@ import { View } from 'react-native';
 import { BalloonPick } from '../BalloonPick';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
+import { NumberField } from '@/ui/NumberField';
 import { LengthField } from '../LengthField';
 
 import { modelOf } from './material';
@@ -83,6 +84,31 @@ export function MmField({ value, basis, width = false, onChange, ...field }: MmF
         lengths={basis.lengths}
         long={!width}
         onChange={(mm) => mm !== null && onChange(mm)}
+      />
+    </View>
+  );
+}
+
+interface CountFieldProps {
+  label: string;
+  value: number;
+  least?: number;
+  most: number;
+  /** What is counted: "layers". */
+  of: string;
+  error?: string | undefined;
+  onChange: (count: number) => void;
+}
+
+/** How many there are: whole ones. */
+export function CountField({ label, value, least = 1, most, of, error, onChange }: CountFieldProps) {
+  return (
+    <View className="min-w-[130px] flex-1">
+      <NumberField
+        label={label}
+        value={value}
+        range={{ least, most, error: error ?? `${least} to ${most} ${of}.` }}
+        onChange={(next) => onChange(Math.round(next))}
       />
     </View>
   );

@@ -6,6 +6,7 @@ import { viewTaper } from './viewTaper';
 import { viewColumn } from './viewColumn';
 import { viewArch } from './viewArch';
 import { viewPlinth } from './viewPlinth';
+import { viewGarland } from './viewGarland';
 import { viewHoop } from './viewHoop';
 import { viewBow, viewRope } from './viewRope';
 import { viewClosed, viewRing } from './viewClosed';
@@ -36,6 +37,8 @@ function viewIn(
       return viewPlinth(design, material);
     case 'hoop':
       return viewHoop(design, material);
+    case 'garland':
+      return viewGarland(design, material);
     case 'chain':
       return viewChain(design, material);
     case 'swag':

@@ -9,6 +9,8 @@ import { viewColumn } from './viewColumn';
 import { partOf, viewClosed, viewRing } from './viewClosed';
 import { STEEL_HEX } from './holds';
 import { viewArch } from './viewArch';
+import { packed } from './packing';
+import { garlandBalloons, viewGarland, type GarlandDesign } from './viewGarland';
 import { viewPlinth } from './viewPlinth';
 import { hoopLine, HOOP_TUBE_MM, viewHoop } from './viewHoop';
 import { viewBow, viewRope } from './viewRope';
@@ -64,6 +66,8 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
       const line = hoopLine(design).map(projected);
       return { balls, handle: { line, near: [], widthMm: HOOP_TUBE_MM, hex: STEEL_HEX }, footMm: 0 };
     }
+    case 'garland':
+      return garlandStill(design, material);
     case 'chain':
       return hanging(viewChain(design, material));
     case 'swag':
@@ -86,6 +90,15 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
       return { balls, handle: { line, near: nearerHalf(line), widthMm: handle.value.widthMm, hex }, footMm: 0 };
     }
   }
+}
+
+function garlandStill(design: GarlandDesign, material: Material): Still | null {
+  const view = viewGarland(design, material);
+  if (!view.ok) return null;
+  const made = packed({ ...view.value, seed: design.seed, trade: material.knowledge.trade });
+  if (!made.ok) return null;
+  const balls = seen(garlandBalloons(design, made.value), ({ colourHex }) => colourHex);
+  return { balls, handle: null, footMm: Math.max(0, Math.min(...balls.map(({ y, r }) => -y - r))) };
 }
 
 /** What hangs, from its chains. */

@@ -1,6 +1,6 @@
 import type { Box } from '@leggero/core/building';
 
-import type { PieceBasis } from '@/parts/piece/useBasis';
+import type { PieceBasis } from './useBasis';
 import { Words } from '@/ui/Words';
 import { roomTexts, topperTexts, type StandingForm } from '@/wording/room';
 

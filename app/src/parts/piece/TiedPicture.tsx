@@ -4,16 +4,16 @@ import type { SizeSpread } from '@leggero/core';
 import { useCallback, useMemo } from 'react';
 import { View } from 'react-native';
 
-import { sizeOutline } from '@/parts/piece/sizeOutline';
-import { offScene } from '@/parts/piece/scenes';
-import { tiedScene, type Holds } from '@/parts/piece/tiedScene';
-import type { Coloured } from '@/parts/piece/colouring';
-import type { PieceBasis } from '@/parts/piece/useBasis';
-import { useOutcomes } from '@/parts/piece/useOutcomes';
-import type { TiedBalloon } from '@/parts/piece/tied';
-import { BuiltPicture } from '@/parts/space/BuiltPicture';
-import type { Scene, SceneRoom } from '@/parts/space/scene';
-import { heightFor, type Camera } from '@/parts/space/view';
+import { sizeOutline } from './sizeOutline';
+import { offScene } from './scenes';
+import { tiedScene, type Holds } from './tiedScene';
+import type { Coloured } from './colouring';
+import type { PieceBasis } from './useBasis';
+import { useOutcomes } from './useOutcomes';
+import type { TiedBalloon } from './tied';
+import { BuiltPicture } from '../space/BuiltPicture';
+import type { Scene, SceneRoom } from '../space/scene';
+import { heightFor, type Camera } from '../space/view';
 import { useShown } from '@/ui/useShown';
 import { counted } from '@/wording/trade';
 

@@ -1,0 +1,114 @@
+import type { DesignOf } from '@leggero/contract';
+import { MM_PER_INCH, workToleranceMm, type Problem } from '@leggero/core';
+import {
+  clustersInRhythm,
+  footRuleMm,
+  garlandPath,
+  knotLine,
+  type ClusterKind,
+  type ClusterProblemCode,
+  type GarlandPathProblemCode,
+  type KnotLineProblemCode,
+  type PackedGarland,
+  type Place,
+  type Wall,
+} from '@leggero/core/garland';
+
+import { colourTitle } from './colouring';
+import { modelOf, type Material } from './material';
+import type { PieceSize } from './sizes';
+import type { TiedBalloon } from './tied';
+
+export type GarlandDesign = DesignOf<'garland'>;
+
+/** A garland before it is packed. */
+export interface GarlandView {
+  clusters: ClusterKind[];
+  /** Where it runs, and how long that is, mm. */
+  points: Place[];
+  pathMm: number;
+  walls: Wall[];
+  sizes: PieceSize[];
+  balloons: number;
+  /** What the trade says its clusters cover, mm; null where it says nothing of one of them. */
+  ruleMm: number | null;
+}
+
+export type GarlandProblemCode = ClusterProblemCode | GarlandPathProblemCode | KnotLineProblemCode;
+
+/** How wide balloons of a garland are made of what they are sold as, where none is chosen (common practice). */
+const USUAL_SHARE = 0.85;
+const FLOOR: Wall = { into: [0, 0, 1], atMm: 0 };
+
+/** A garland from its figures: which clusters follow each other, where they run, how many balloons of what. */
+export function viewGarland(
+  { path, kinds, clusters: many }: GarlandDesign,
+  basis: Material,
+): { ok: true; value: GarlandView } | { ok: false; problem: Problem<GarlandProblemCode> } {
+  const nominal = (part: GarlandDesign['kinds'][number]['balloons'][number]) =>
+    modelOf(part, basis)?.nominalMm ?? Math.round(part.widthMm / USUAL_SHARE / MM_PER_INCH) * MM_PER_INCH;
+  const found = clustersInRhythm({
+    kinds: kinds.map(({ balloons }) => balloons.map((part) => ({ ...part, nominalMm: nominal(part) }))),
+    rhythm: rhythmOf(kinds),
+    clusters: many,
+  });
+  if (!found.ok) return found;
+  const points = garlandPath(path);
+  if (!points.ok) return points;
+  const line = knotLine(points.value);
+  if (!line.ok) return line;
+  const rhythm = rhythmOf(kinds);
+  const times = kinds.map((_, kind) => found.value.filter((_, at) => rhythm[at % rhythm.length] === kind).length);
+  const { trade } = basis.knowledge;
+  const sizes = kinds.flatMap(({ balloons }, kind) =>
+    balloons.map((part, i): PieceSize => {
+      const { modelId, colourHex, finish, widthMm, count } = part;
+      return {
+        key: sizeKey(kind, i),
+        title: `Cluster ${kind + 1}, ${colourTitle(part, i, basis).toLowerCase()}`,
+        count: count * times[kind]!,
+        widthMm,
+        part: { modelId, colourHex, finish },
+        toleranceMm: workToleranceMm({ work: 'garland', nominalMm: nominal(part), trade }),
+      };
+    }),
+  );
+  const rules = found.value.map(footRuleMm);
+  return {
+    ok: true,
+    value: {
+      clusters: found.value,
+      points: points.value,
+      pathMm: line.value.lengthMm,
+      walls: [FLOOR],
+      sizes: sizes.filter(({ count }) => count > 0),
+      balloons: sizes.reduce((sum, { count }) => sum + count, 0),
+      ruleMm: rules.includes(null) ? null : rules.reduce<number>((sum, mm) => sum + mm!, 0),
+    },
+  };
+}
+
+const sizeKey = (kind: number, balloon: number) => `cluster-${kind + 1}-${balloon + 1}`;
+
+const rhythmOf = (kinds: GarlandDesign['kinds']): number[] =>
+  kinds.flatMap(({ inRow }, kind) => Array<number>(inRow).fill(kind));
+
+/** Every balloon of a packed garland with its colour, a cluster a step. */
+export function garlandBalloons({ kinds }: Pick<GarlandDesign, 'kinds'>, { balloons }: PackedGarland): TiedBalloon[] {
+  const rhythm = rhythmOf(kinds);
+  const inKind = kinds.map((kind) =>
+    kind.balloons.flatMap((part, i) => Array.from({ length: part.count }, () => ({ part, i }))),
+  );
+  return balloons.flatMap(({ cluster, place, widthMm, xMm, yMm, zMm, neck }): TiedBalloon[] => {
+    const kind = rhythm[cluster % rhythm.length]!;
+    const own = inKind[kind]![place];
+    if (!own) return [];
+    const { colourHex } = own.part;
+    return [
+      {
+        ...{ layer: cluster, place, xMm, yMm, zMm, widthMm, aspect: 1, outwards: null, neck, step: cluster },
+        ...{ colourHex, key: sizeKey(kind, own.i) },
+      },
+    ];
+  });
+}

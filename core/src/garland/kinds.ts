@@ -1,0 +1,6 @@
+/** Where a garland runs: level, hanging between its ends, over a gate, up and over, up and along. */
+export const GARLAND_PATHS = ['straight', 'droop', 'arch', 'half-arch', 'corner'] as const;
+export type GarlandPathKind = (typeof GARLAND_PATHS)[number];
+
+/** Clusters of one garland. */
+export const MOST_CLUSTERS = 400;
