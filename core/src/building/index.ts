@@ -20,6 +20,7 @@ export * from './sizesOff';
 export * from './stackLayers';
 export type { TiedPlace } from './tiedRing';
 export * from './topper';
+export { mostInSpray } from '../modelling/spray';
 export * from './touchingRing';
 export * from './tying';
 export * from './unevenPlan';

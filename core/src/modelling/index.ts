@@ -4,3 +4,4 @@ export * from './joiner';
 export * from './length';
 export * from './pole';
 export * from './shapes';
+export * from './spray';

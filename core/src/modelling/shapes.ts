@@ -2,6 +2,7 @@ import { ok, problem, type Result } from '../result';
 import { TRADE, type Trade } from '../trade';
 import { tailFor } from './length';
 import type { ModellingSize } from './code';
+import { mostInSpray } from './spray';
 
 export type ShapeProblemCode =
   | 'bad-length'
@@ -122,15 +123,6 @@ export function sprayOf({
   if (count > most) return problem('too-many', { field: 'count', detail: { most } });
   const { fillMm } = oneTwist(size, trade);
   return ok({ balloons: count, rays: 2 * count, rayMm: fillMm / 2, acrossMm: fillMm });
-}
-
-/** Up to two inches and a half across they go like the thin ones. */
-const THIN_MM = 63.5;
-
-/** How many of a size twist together at their middles. */
-export function mostInSpray({ widthMm }: Pick<ModellingSize, 'widthMm'>, trade: Trade = TRADE): number {
-  const { wide, thin } = trade.sprayMost;
-  return widthMm <= THIN_MM ? thin : wide;
 }
 
 /** A curl: wound around something, filled, and slipped off. */

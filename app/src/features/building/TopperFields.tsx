@@ -1,6 +1,6 @@
 import type { PiecePart } from '@leggero/contract';
 import { MM_PER_INCH } from '@leggero/core';
-import { mostInSpray } from '@leggero/core/modelling';
+import { mostInSpray } from '@leggero/core/building';
 import { View } from 'react-native';
 
 import { CountField, LongPick, MmField, PartPick } from '@/parts/piece/Fields';
