@@ -3,6 +3,7 @@ import { measureBow, measureColumn, measureCrescent, measureSimulated, measureTa
 import { measureDial } from './dial';
 import { measureFiles } from './files';
 import { measureBrackets, measureFits } from './fits';
+import { measureGarland } from './garland';
 import { measureBox, measureGoNoGo, measureTiles } from './gauges';
 import { measureHttp, measureWrites } from './http';
 import { measureBuilds, measureCurtain, measureSnapping, measureSwags } from './linking';
@@ -31,6 +32,7 @@ export const PARTS: readonly Part[] = [
   { name: 'crescent', measure: measureCrescent },
   { name: 'bow', measure: measureBow },
   { name: 'simulated', measure: measureSimulated },
+  { name: 'garland', measure: measureGarland },
   { name: 'tiles', measure: measureTiles },
   { name: 'box', measure: measureBox },
   { name: 'pressure', measure: measurePressure },

@@ -33,7 +33,9 @@ export function neighboursOf(at: Float64Array, reachMm: Float64Array, skinMm: nu
         for (let slot = from; slot < to; slot += 1) {
           const j = order[slot]!;
           if (j <= i) continue;
-          const [dx, dy, dz] = [at[3 * j]! - x, at[3 * j + 1]! - y, at[3 * j + 2]! - z];
+          const dx = at[3 * j]! - x;
+          const dy = at[3 * j + 1]! - y;
+          const dz = at[3 * j + 2]! - z;
           const far = reach + reachMm[j]!;
           if (dx * dx + dy * dy + dz * dz < far * far) {
             near[many] = j;

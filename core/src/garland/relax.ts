@@ -45,7 +45,7 @@ export interface Relaxed {
 /** The fast inertial relaxation engine's own figures, and its longest step for springs and masses of 1. */
 const FIRE = { wait: 8, faster: 1.1, slower: 0.5, alpha: 0.15, fade: 0.99, first: 0.1, most: 0.4 } as const;
 /** Lists of neighbours hold until something has moved by half of this share of the mean reach. */
-const SKIN = 0.3;
+const SKIN = 0.5;
 /** A neck gives more easily than balloons that press: its spring beside theirs. */
 const NECK = 0.2;
 /** Of the greatest force that is there at rest, what is left is nothing. */
@@ -82,14 +82,23 @@ export function relax(spheres: Relaxing, { within, mostSteps, pull = 0, weight =
     f.fill(0);
     let worst = 0;
     const { starts, others } = near;
+    // Figures by themselves, not in pairs and threes: this is where all the time goes.
     for (let i = 0; i < n; i += 1) {
       const a = 3 * i;
-      const [x, y, z, reach] = [at[a]!, at[a + 1]!, at[a + 2]!, reachMm[i]!];
-      let [fx, fy, fz] = [0, 0, -weight * meanMm];
+      const x = at[a]!;
+      const y = at[a + 1]!;
+      const z = at[a + 2]!;
+      const reach = reachMm[i]!;
+      let fx = 0;
+      let fy = 0;
+      let fz = -weight * meanMm;
       for (let slot = starts[i]!; slot < starts[i + 1]!; slot += 1) {
-        const b = 3 * others[slot]!;
-        const [dx, dy, dz] = [at[b]! - x, at[b + 1]! - y, at[b + 2]! - z];
-        const apart = reach + reachMm[others[slot]!]!;
+        const j = others[slot]!;
+        const b = 3 * j;
+        const dx = at[b]! - x;
+        const dy = at[b + 1]! - y;
+        const dz = at[b + 2]! - z;
+        const apart = reach + reachMm[j]!;
         const square = dx * dx + dy * dy + dz * dz;
         if (square >= apart * apart) continue;
         const d = sqrt(square) || 1e-9;
@@ -114,7 +123,9 @@ export function relax(spheres: Relaxing, { within, mostSteps, pull = 0, weight =
       const k = knot ? knot[i]! : -1;
       if (k >= 0) {
         const p = 6 * k;
-        const [dx, dy, dz] = [x - places[p]!, y - places[p + 1]!, z - places[p + 2]!];
+        const dx = x - places[p]!;
+        const dy = y - places[p + 1]!;
+        const dz = z - places[p + 2]!;
         const d = sqrt(dx * dx + dy * dy + dz * dz);
         const long = d - tetherMm![i]!;
         if (long > 0) {
