@@ -55,6 +55,11 @@ export function neighboursOf(at: Float64Array, reachMm: Float64Array, skinMm: nu
   return { starts, others };
 }
 
+/** Spheres in an order in which those that lie near each other follow each other: their figures are then near too. */
+export function orderInSpace(at: Float64Array, reachMm: Float64Array): Int32Array {
+  return cellsOf(at, 2 * reachMm.reduce((most, reach) => Math.max(most, reach), 0)).order;
+}
+
 /** No more cells than so many for each sphere: where they lie far apart the cells are larger. */
 const CELLS_EACH = 8;
 

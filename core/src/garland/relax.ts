@@ -1,5 +1,5 @@
 import type { KnotLine } from './knotLine';
-import { neighboursOf, type Neighbours } from './neighbours';
+import { neighboursOf, orderInSpace, type Neighbours } from './neighbours';
 
 /** Flat: a direction of length 1 into the room, and how far from the origin along it, mm. */
 export interface Wall {
@@ -57,7 +57,26 @@ const AT_REST = 1e-4;
  *
  * Source: Bitzek et al., Physical Review Letters 97, 170201 (2006): FIRE.
  */
-export function relax(spheres: Relaxing, { within, mostSteps, pull = 0, weight = 0, walls = [] }: RelaxHow): Relaxed {
+export function relax(spheres: Relaxing, how: RelaxHow): Relaxed {
+  const { at, reachMm, knot, tetherMm, held = 0 } = spheres;
+  if (reachMm.length < SORTED_FROM || held > 0) return relaxed(spheres, how);
+  const order = orderInSpace(at, reachMm);
+  const sorted = {
+    ...spheres,
+    at: Float64Array.from({ length: at.length }, (_, i) => at[3 * order[Math.floor(i / 3)]! + (i % 3)]!),
+    reachMm: Float64Array.from(order, (i) => reachMm[i]!),
+    knot: knot && Int32Array.from(order, (i) => knot[i]!),
+    tetherMm: tetherMm && Float64Array.from(order, (i) => tetherMm[i]!),
+  };
+  const done = relaxed(sorted, how);
+  order.forEach((i, slot) => at.set(sorted.at.subarray(3 * slot, 3 * slot + 3), 3 * i));
+  return done;
+}
+
+/** From so many on they are worked on in the order in which they lie. */
+const SORTED_FROM = 2000;
+
+function relaxed(spheres: Relaxing, { within, mostSteps, pull = 0, weight = 0, walls = [] }: RelaxHow): Relaxed {
   const { at, reachMm, knot, tetherMm, alongMm, line, held = 0, heldKnots = 0 } = spheres;
   const { abs, sqrt } = Math;
   const n = reachMm.length;
