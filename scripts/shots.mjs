@@ -45,7 +45,7 @@ await run(async () => {
     ['exact-phone', `/builds/${pieceOf('column')}`, PHONE],
     ['hoop-wide', `/builds/${pieceOf('hoop')}`, WIDE],
     ['taper-wide', `/builds/${pieceOf('taper')}`, WIDE],
-    ['curtain-wide', `/builds/${pieceOf('curtain')}`, WIDE],
+    ['garland-wide', `/builds/${pieceOf('garland')}`, WIDE],
   ];
   mkdirSync(FOLDER, { recursive: true });
   const browser = await launchChromium();
@@ -59,6 +59,7 @@ await run(async () => {
     await page.goto(`${url}${address}`, { waitUntil: 'domcontentloaded' });
     await settled(page);
     await page.evaluate(() => document.fonts.ready);
+    if (name.startsWith('garland')) await page.waitForSelector('::-p-text(By the rule of the trade)');
     if (name.startsWith('exact')) await scrollTo(page, '[role=radio][aria-label^="By eye"]');
     await new Promise((resolve) => setTimeout(resolve, 500));
     await page.screenshot({ path: path.join(FOLDER, `${name}.png`) });

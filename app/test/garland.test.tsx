@@ -7,9 +7,9 @@ import { PiecePage } from '@/chunks/PiecePage';
 import type { Material } from '@/parts/piece/material';
 import { packed } from '@/parts/piece/packing';
 import { stillOf } from '@/parts/piece/still';
-import { garlandBalloons, viewGarland } from '@/parts/piece/viewGarland';
+import { garlandBalloons, nestsFor, viewGarland } from '@/parts/piece/viewGarland';
 import { lengthsOf } from '@/views/lengths';
-import { coverText, fillingClusters, garlandProblemText, garlandSteps, ruleText } from '@/wording/garland';
+import { coverText, fillingClusters, garlandProblemText, garlandSteps, hollowsText, ruleText } from '@/wording/garland';
 
 import { lastDone, MODEL_ID, show, someRecords } from './studio';
 
@@ -37,7 +37,7 @@ const GARLAND: DesignOf<'garland'> = {
       ],
     },
   ],
-  ...{ clusters: 6, seed: 1 },
+  ...{ clusters: 6, decorators: null, seed: 1 },
 };
 const material: Material = {
   ...{ knowledge: { models: [], trade: TRADE }, studio: { stepMm: inch(1 / 8) }, chains: [], stacks: [], longs: [] },
@@ -145,6 +145,37 @@ describe('a garland', () => {
   });
 });
 
+describe('decorators', () => {
+  const decorators = { ...foam, widthMm: inch(4), count: 5 };
+
+  it('nest in the widest hollows, pressing into none of its balloons, as the last step', () => {
+    const pack = made();
+    const placed = garlandBalloons({ ...GARLAND, decorators }, pack);
+    const small = placed.filter(({ key }) => key === 'decorators');
+    expect(small).toHaveLength(5);
+    expect(new Set(small.map(({ step }) => step))).toEqual(new Set([6]));
+    const base = placed.filter(({ key }) => key !== 'decorators');
+    for (const { xMm, yMm, zMm, widthMm } of small) {
+      const free = base.map((each) => {
+        const belong = (each.widthMm + widthMm) / 2;
+        return Math.hypot(each.xMm - xMm, each.yMm - yMm, each.zMm - zMm) / belong;
+      });
+      // It touches three of them.
+      expect(free.filter((share) => Math.abs(share - 1) < 1e-6)).toHaveLength(3);
+      expect(Math.min(...free)).toBeGreaterThan(0.9);
+    }
+    expect(nestsFor(pack, inch(4)).length).toBeGreaterThan(nestsFor(pack, inch(6)).length);
+    expect(worked({ decorators }).sizes.at(-1)).toMatchObject({ key: 'decorators', count: 5, widthMm: inch(4) });
+  });
+
+  it('are said in words', () => {
+    expect(hollowsText(12, { widthMm: inch(4), widestMm: inch(4.5) }, text)).toBe(
+      '12 hollows take a balloon of 4 in; the widest is 4½ in.',
+    );
+    expect(hollowsText(0, { widthMm: inch(4), widestMm: null }, text)).toMatch(/no hollow/);
+  });
+});
+
 describe('the page of a garland', () => {
   beforeAll(() => Object.assign(globalThis, { Worker: PackingWorker }));
   afterAll(() => Reflect.deleteProperty(globalThis, 'Worker'));
@@ -159,6 +190,19 @@ describe('the page of a garland', () => {
     ).toBeTruthy();
     await click(/^Take (9|10) clusters: they fill the path$/);
     await kept(({ clusters }) => clusters === 9 || clusters === 10);
+  });
+
+  it('puts a decorator in every hollow that takes one', async () => {
+    await open();
+    await click('Decorators in its hollows', 'switch');
+    await kept(({ decorators }) => decorators !== null);
+    expect(
+      await screen.findByText(/^\d+ hollows take a balloon of 4 in; the widest is /, {}, { timeout: 5000 }),
+    ).toBeTruthy();
+    await click(/^Put one in each: \d+$/);
+    const many = Number(/\d+/.exec(screen.getByText(/hollows take a balloon of 4 in/).textContent!)![0]);
+    await kept(({ decorators }) => decorators!.count === many);
+    expect(screen.getByText(`Garland · 6 clusters, ${24 + many} balloons`)).toBeTruthy();
   });
 
   it('has kinds of cluster put in and taken out, and their balloons counted', async () => {

@@ -306,6 +306,7 @@ const plinthDesignSchema = colouringSchema.extend({
 export const MOST_KINDS = 6;
 export const MOST_SIZES = 4;
 export const MOST_IN_ROW = 12;
+export const MOST_DECORATORS = 1000;
 
 const garlandDesignSchema = z.object({
   form: z.literal('garland'),
@@ -330,6 +331,8 @@ const garlandDesignSchema = z.object({
     .min(1)
     .max(MOST_KINDS),
   clusters: z.int().min(1).max(MOST_CLUSTERS),
+  /** Small ones in the hollows between its balloons, the widest hollows first. */
+  decorators: sizedPartSchema.extend({ count: z.int().min(1).max(MOST_DECORATORS) }).nullable(),
   /** How its clusters happen to be turned. */
   seed: z.int().min(1).max(9999),
 });

@@ -91,8 +91,19 @@ export function ruleText(ruleMm: number | null, lengthMm: number, text: Write): 
   return `By the rule of the trade such clusters cover ${text(ruleMm)}: ${beside}.`;
 }
 
+/** What the hollows of a garland take: "26 hollows take a 4 in balloon; the widest is 4½ in." */
+export function hollowsText(
+  nests: number,
+  { widthMm, widestMm }: { widthMm: number; widestMm: number | null },
+  text: Write,
+): string {
+  if (widestMm === null) return 'It has no hollow that a small balloon nests in.';
+  return `${counted(nests, 'hollow')} ${nests === 1 ? 'takes' : 'take'} a balloon of ${text(widthMm)}; the widest is ${text(widestMm)}.`;
+}
+
 /** One cluster in words: "Cluster 3 of 12: 4 balloons". */
 export function clusterStepText(step: number, clusters: number, balloons: number): string {
+  if (step === clusters) return `${counted(balloons, 'decorator')}, the widest hollows first`;
   return `Cluster ${step + 1} of ${clusters}: ${counted(balloons, 'balloon')}`;
 }
 

@@ -5,3 +5,4 @@ export * from './knotLine';
 export * from './packGarland';
 export * from './relax';
 export * from './strip';
+export * from './gaps';

@@ -219,6 +219,7 @@ export async function fillPieces(fill: Fill): Promise<void> {
           },
         ],
         ...{ clusters: 12, seed: 7 },
+        decorators: { ...small, widthMm: inch(3.75), count: 24 },
       },
     ],
     [

@@ -187,7 +187,7 @@ function firstGarland({ part, other = FOAM }: { part: PiecePart; other?: PiecePa
   return {
     form: 'garland',
     path: { kind: 'droop', wideMm: inches(132), highMm: inches(96), dropMm: inches(30) },
-    ...{ clusters: 12, seed: 1 },
+    ...{ clusters: 12, decorators: null, seed: 1 },
     kinds: [kind(part, true), kind(part, false), kind(other, true), kind(other, false)],
   };
 }

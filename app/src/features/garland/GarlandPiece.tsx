@@ -1,3 +1,4 @@
+import type { Box } from '@leggero/core/building';
 import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 
@@ -11,6 +12,7 @@ import { RoomNotes } from '@/parts/piece/RoomNotes';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { SizesCard } from '@/parts/piece/SizesCard';
 import { TargetCard } from '@/parts/piece/TargetCard';
+import type { TiedBalloon } from '@/parts/piece/tied';
 import type { Holds } from '@/parts/piece/tiedScene';
 import { TiedPicture } from '@/parts/piece/TiedPicture';
 import { usePacked } from '@/parts/piece/usePacked';
@@ -29,6 +31,7 @@ import {
 } from '@/wording/garland';
 import { counted } from '@/wording/trade';
 
+import { DecoratorCard } from './DecoratorCard';
 import { GarlandFields } from './GarlandFields';
 import { KindCards } from './KindCards';
 
@@ -40,8 +43,11 @@ export function GarlandPiece(shown: ShownPiece<GarlandDesign>) {
   const { text } = basis.lengths;
   const { last, answer, share, stopped, stop, again } = usePacked(view, design.seed);
   const packed = last?.ok ? last.value : null;
-  const { kinds } = design;
-  const balloons = useMemo(() => (packed ? garlandBalloons({ kinds }, packed) : []), [packed, kinds]);
+  const { kinds, decorators } = design;
+  const balloons = useMemo(
+    () => (packed ? garlandBalloons({ kinds, decorators }, packed) : []),
+    [packed, kinds, decorators],
+  );
   const holdsOf = useCallback((): Holds => holdsAlong(view), [view]);
   const size = view?.sizes.find(({ key }) => key === chosen) ?? view?.sizes[0];
   const covered = view && packed && { lengthMm: packed.lengthMm, pathMm: view.pathMm, clusters: packed.knotsMm.length };
@@ -63,7 +69,7 @@ export function GarlandPiece(shown: ShownPiece<GarlandDesign>) {
                 label={`A garland of ${counted(view.clusters.length, 'cluster')}${covered ? `, ${text(covered.lengthMm)} long` : ''}`}
                 view={{ balloons, sizes: view.sizes }}
                 holdsOf={holdsOf}
-                each="cluster"
+                each={decorators ? 'step' : 'cluster'}
                 basis={basis}
                 stepText={(step) =>
                   clusterStepText(
@@ -93,7 +99,7 @@ export function GarlandPiece(shown: ShownPiece<GarlandDesign>) {
               )}
               <RoomNotes
                 form="garland"
-                box={balloons.length > 0 ? boxOf(balloons) : null}
+                box={balloons.length > 0 ? carriedBox(balloons) : null}
                 topMm={Math.max(0, ...balloons.map(({ zMm, widthMm }) => zMm + widthMm / 2))}
                 basis={basis}
               />
@@ -116,6 +122,7 @@ export function GarlandPiece(shown: ShownPiece<GarlandDesign>) {
         <>
           {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
           <KindCards design={design} basis={basis} wrong={wrong} change={change} />
+          <DecoratorCard design={design} packed={packed} basis={basis} change={change} />
           {view ? (
             <>
               <SizesCard
@@ -134,6 +141,12 @@ export function GarlandPiece(shown: ShownPiece<GarlandDesign>) {
       }
     />
   );
+}
+
+/** It bends: what is carried lengthwise through a door is as wide and as high as it is thick. */
+function carriedBox(balloons: readonly TiedBalloon[]): Box {
+  const { deepMm } = boxOf(balloons);
+  return { wideMm: deepMm, deepMm, highMm: deepMm };
 }
 
 const NONE: never[] = [];

@@ -1,8 +1,10 @@
-import type { Result, Trade } from '@leggero/core';
+import { MM_PER_INCH, type Result, type Trade } from '@leggero/core';
 import {
+  gapsOf,
   knotLine,
   packGarland,
   type ClusterKind,
+  type Gap,
   type KnotLineProblemCode,
   type PackedGarland,
   type PackGarlandProblemCode,
@@ -19,7 +21,12 @@ export interface PackQuestion {
   trade: Trade;
 }
 
-export type PackAnswer = Result<PackedGarland, PackGarlandProblemCode | KnotLineProblemCode>;
+/** A garland at rest, and the hollows on its outside. */
+export type PackedWithGaps = PackedGarland & { gaps: Gap[] };
+export type PackAnswer = Result<PackedWithGaps, PackGarlandProblemCode | KnotLineProblemCode>;
+
+/** Hollows that decorators nest in are so wide: of the smallest that is filled, to a large 5 in. */
+const GAPS = { leastMm: 1.5 * MM_PER_INCH, mostMm: 6 * MM_PER_INCH };
 
 /** A garland packed along a line through places; how far it is, is told now and then. */
 export function packed(
@@ -29,5 +36,6 @@ export function packed(
   const line = knotLine(points);
   if (!line.ok) return line;
   const onDone = (many: number) => tell(many / clusters.length);
-  return packGarland({ clusters, line: line.value, walls, seed, trade, onDone });
+  const made = packGarland({ clusters, line: line.value, walls, seed, trade, onDone });
+  return made.ok ? { ok: true, value: { ...made.value, gaps: gapsOf(made.value, GAPS) } } : made;
 }

@@ -5,17 +5,19 @@ import {
   footRuleMm,
   garlandPath,
   knotLine,
+  nestIn,
   type ClusterKind,
+  type Gap,
   type ClusterProblemCode,
   type GarlandPathProblemCode,
   type KnotLineProblemCode,
-  type PackedGarland,
   type Place,
   type Wall,
 } from '@leggero/core/garland';
 
 import { colourTitle } from './colouring';
 import { modelOf, type Material } from './material';
+import type { PackedWithGaps } from './packing';
 import type { PieceSize } from './sizes';
 import type { TiedBalloon } from './tied';
 
@@ -42,7 +44,7 @@ const FLOOR: Wall = { into: [0, 0, 1], atMm: 0 };
 
 /** A garland from its figures: which clusters follow each other, where they run, how many balloons of what. */
 export function viewGarland(
-  { path, kinds, clusters: many }: GarlandDesign,
+  { path, kinds, clusters: many, decorators }: GarlandDesign,
   basis: Material,
 ): { ok: true; value: GarlandView } | { ok: false; problem: Problem<GarlandProblemCode> } {
   const nominal = (part: GarlandDesign['kinds'][number]['balloons'][number]) =>
@@ -73,6 +75,7 @@ export function viewGarland(
       };
     }),
   );
+  if (decorators) sizes.push(decoratorSize(decorators, basis));
   const rules = found.value.map(footRuleMm);
   return {
     ok: true,
@@ -88,18 +91,41 @@ export function viewGarland(
   };
 }
 
+const DECORATORS = 'decorators';
+
+function decoratorSize(decorators: NonNullable<GarlandDesign['decorators']>, basis: Material): PieceSize {
+  const { modelId, colourHex, finish, widthMm, count } = decorators;
+  const nominalMm = modelOf(decorators, basis)?.nominalMm ?? widthMm / USUAL_SHARE;
+  return {
+    ...{ key: DECORATORS, title: 'Decorators', count, widthMm },
+    part: { modelId, colourHex, finish },
+    toleranceMm: workToleranceMm({ work: 'organic', nominalMm, trade: basis.knowledge.trade }),
+  };
+}
+
+/** A decorator nests where its hollow is at least so much of its width: in a narrower one it stands out. */
+const NESTS = 0.6;
+
+/** The hollows that a decorator of a width nests in, the widest first. */
+export const nestsFor = ({ gaps }: PackedWithGaps, widthMm: number): Gap[] =>
+  gaps.filter((gap) => gap.widthMm >= NESTS * widthMm);
+
 const sizeKey = (kind: number, balloon: number) => `cluster-${kind + 1}-${balloon + 1}`;
 
 const rhythmOf = (kinds: GarlandDesign['kinds']): number[] =>
   kinds.flatMap(({ inRow }, kind) => Array<number>(inRow).fill(kind));
 
-/** Every balloon of a packed garland with its colour, a cluster a step. */
-export function garlandBalloons({ kinds }: Pick<GarlandDesign, 'kinds'>, { balloons }: PackedGarland): TiedBalloon[] {
+/** Every balloon of a packed garland with its colour, a cluster a step; what decorates it is the last. */
+export function garlandBalloons(
+  { kinds, decorators }: Pick<GarlandDesign, 'kinds' | 'decorators'>,
+  packed: PackedWithGaps,
+): TiedBalloon[] {
+  const { balloons } = packed;
   const rhythm = rhythmOf(kinds);
   const inKind = kinds.map((kind) =>
     kind.balloons.flatMap((part, i) => Array.from({ length: part.count }, () => ({ part, i }))),
   );
-  return balloons.flatMap(({ cluster, place, widthMm, xMm, yMm, zMm, neck }): TiedBalloon[] => {
+  const base = balloons.flatMap(({ cluster, place, widthMm, xMm, yMm, zMm, neck }): TiedBalloon[] => {
     const kind = rhythm[cluster % rhythm.length]!;
     const own = inKind[kind]![place];
     if (!own) return [];
@@ -111,4 +137,36 @@ export function garlandBalloons({ kinds }: Pick<GarlandDesign, 'kinds'>, { ballo
       },
     ];
   });
+  return decorators ? [...base, ...decoratorsIn(packed, decorators)] : base;
+}
+
+function decoratorsIn(
+  packed: PackedWithGaps,
+  { widthMm, count, colourHex }: NonNullable<GarlandDesign['decorators']>,
+): TiedBalloon[] {
+  const step = packed.knotsMm.length;
+  return nestsFor(packed, widthMm)
+    .slice(0, count)
+    .flatMap((gap, place): TiedBalloon[] => {
+      const at = nestIn(packed, gap, widthMm);
+      if (!at) return [];
+      const neck = [-gap.out[0], -gap.out[1], -gap.out[2]] as const;
+      const [xMm, yMm, zMm] = at;
+      return [
+        {
+          layer: step,
+          place,
+          xMm,
+          yMm,
+          zMm,
+          widthMm,
+          aspect: 1,
+          outwards: null,
+          neck,
+          step,
+          colourHex,
+          key: DECORATORS,
+        },
+      ];
+    });
 }
