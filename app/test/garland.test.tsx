@@ -169,10 +169,13 @@ describe('decorators', () => {
   });
 
   it('are said in words', () => {
-    expect(hollowsText(12, { widthMm: inch(4), widestMm: inch(4.5) }, text)).toBe(
+    expect(hollowsText({ nests: 12, count: 12 }, { widthMm: inch(4), widestMm: inch(4.5) }, text)).toBe(
       '12 hollows take a balloon of 4 in; the widest is 4½ in.',
     );
-    expect(hollowsText(0, { widthMm: inch(4), widestMm: null }, text)).toMatch(/no hollow/);
+    expect(hollowsText({ nests: 3, count: 5 }, { widthMm: inch(4), widestMm: inch(4) }, text)).toMatch(
+      / 2 more decorators: tie them in twos and threes\.$/,
+    );
+    expect(hollowsText({ nests: 0, count: 1 }, { widthMm: inch(4), widestMm: null }, text)).toMatch(/no hollow/);
   });
 });
 
@@ -203,6 +206,15 @@ describe('the page of a garland', () => {
     const many = Number(/\d+/.exec(screen.getByText(/hollows take a balloon of 4 in/).textContent!)![0]);
     await kept(({ decorators }) => decorators!.count === many);
     expect(screen.getByText(`Garland · 6 clusters, ${24 + many} balloons`)).toBeTruthy();
+  });
+
+  it('keeps what was packed last in sight while fewer clusters are packed', async () => {
+    await open();
+    await screen.findByText(/long: 6 clusters$/, {}, { timeout: 5000 });
+    // Of its second kind there is none any more.
+    await type('Clusters', '1');
+    expect(screen.getByText('Garland · 1 cluster, 4 balloons')).toBeTruthy();
+    expect(await screen.findByText(/long: 1 cluster$/, {}, { timeout: 5000 })).toBeTruthy();
   });
 
   it('has kinds of cluster put in and taken out, and their balloons counted', async () => {

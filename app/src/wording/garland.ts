@@ -91,14 +91,18 @@ export function ruleText(ruleMm: number | null, lengthMm: number, text: Write): 
   return `By the rule of the trade such clusters cover ${text(ruleMm)}: ${beside}.`;
 }
 
-/** What the hollows of a garland take: "26 hollows take a 4 in balloon; the widest is 4½ in." */
+/** What the hollows of a garland take: "26 hollows take a balloon of 4 in; the widest is 4½ in." */
 export function hollowsText(
-  nests: number,
+  { nests, count }: { nests: number; count: number },
   { widthMm, widestMm }: { widthMm: number; widestMm: number | null },
   text: Write,
 ): string {
   if (widestMm === null) return 'It has no hollow that a small balloon nests in.';
-  return `${counted(nests, 'hollow')} ${nests === 1 ? 'takes' : 'take'} a balloon of ${text(widthMm)}; the widest is ${text(widestMm)}.`;
+  const over = count > nests ? ` ${counted(count - nests, 'more decorator')}: tie them in twos and threes.` : '';
+  return (
+    `${counted(nests, 'hollow')} ${nests === 1 ? 'takes' : 'take'} a balloon of ${text(widthMm)}; ` +
+    `the widest is ${text(widestMm)}.${over}`
+  );
 }
 
 /** One cluster in words: "Cluster 3 of 12: 4 balloons". */

@@ -66,7 +66,7 @@ export function DecoratorCard({ design: { decorators, kinds, clusters }, packed,
             {packed && nests !== null ? (
               <Words role="status">
                 {hollowsText(
-                  nests,
+                  { nests, count: decorators.count },
                   { widthMm: decorators.widthMm, widestMm: packed.gaps[0]?.widthMm ?? null },
                   basis.lengths.fine,
                 )}

@@ -44,10 +44,13 @@ export function GarlandPiece(shown: ShownPiece<GarlandDesign>) {
   const { last, answer, share, stopped, stop, again } = usePacked(view, design.seed);
   const packed = last?.ok ? last.value : null;
   const { kinds, decorators } = design;
-  const balloons = useMemo(
-    () => (packed ? garlandBalloons({ kinds, decorators }, packed) : []),
-    [packed, kinds, decorators],
-  );
+  const sizes = view?.sizes;
+  const balloons = useMemo(() => {
+    // What was packed last may have sizes that there are no more of until it is packed anew.
+    const known = new Set(sizes?.map(({ key }) => key));
+    const placed = packed ? garlandBalloons({ kinds, decorators }, packed) : [];
+    return placed.filter(({ key }) => known.has(key));
+  }, [packed, kinds, decorators, sizes]);
   const holdsOf = useCallback((): Holds => holdsAlong(view), [view]);
   const size = view?.sizes.find(({ key }) => key === chosen) ?? view?.sizes[0];
   const covered = view && packed && { lengthMm: packed.lengthMm, pathMm: view.pathMm, clusters: packed.knotsMm.length };
