@@ -1,4 +1,4 @@
-import { PIECE_DEFAULTS, type DesignOf, type EyeCheckRecord } from '@leggero/contract';
+import { PIECE_DEFAULTS, PIECE_FORMS, type DesignOf, type EyeCheckRecord } from '@leggero/contract';
 import { TRADE, type SizeSpread } from '@leggero/core';
 import { balloonsOf, stackLayers } from '@leggero/core/building';
 import { basket, spheresOf } from '@leggero/core/linking';
@@ -11,6 +11,7 @@ import type { ColumnBalloon } from '@/parts/piece/colouring';
 import { extentOf } from '@/parts/space/scene';
 import { spreadOfChecks, spreadOfEye } from '@/views/spread';
 import { spreadText } from '@/wording/building';
+import { stepHowText } from '@/wording/stepHow';
 
 import { MODEL_ID, show, someRecords } from './studio';
 
@@ -92,11 +93,19 @@ describe('a piece in space, where there is no WebGL', () => {
     await click('From the first step');
     expect(screen.getByText(/^Layer 1 of 3, 10 in: 4 /)).toBeTruthy();
     expect(ellipses(picture)).toHaveLength(4);
+    expect(screen.getByText(/this one is locked\.$/)).toBeTruthy();
+    // The drawing is turned to it: from above it is seen how it lies.
+    const [first] = ellipses(picture).map((each) => Number(each.getAttribute('ry')));
     await click('One step on');
     expect(ellipses(picture)).toHaveLength(8);
+    expect(screen.getByText(/half a step on.* makes a zigzag\.$/)).toBeTruthy();
     await click('One step on');
+    expect(screen.getByText(/the topmost is locked too\.$/)).toBeTruthy();
     await click('One step on');
     expect(screen.getByText('All 3 layers')).toBeTruthy();
+    expect(screen.queryByText(/the topmost is locked too/)).toBeNull();
+    // All of it is seen again as it was at first: smaller than one layer by itself.
+    expect(Number(ellipses(picture)[0]!.getAttribute('ry'))).toBeLessThan(first!);
     const nearest = ellipses(picture).at(-1)!;
     const [x, y] = ['cx', 'cy'].map((name) => Number(nearest.getAttribute(name)));
     const hands = picture.lastElementChild!;
@@ -219,4 +228,12 @@ describe('how balloons come out', () => {
       'Of 8 sized by eye: right on the whole, and 5.0 % more or less from one to the next.',
     );
   });
+});
+
+it('every form of piece says how its first step, its last and those between are done', () => {
+  for (const form of PIECE_FORMS) {
+    const [first, next, last] = [0, 1, 4].map((step) => stepHowText(form, step, 5));
+    expect(new Set([first, next, last]).size).toBe(3);
+    expect(stepHowText(form, 3, 5)).toBe(next);
+  }
 });

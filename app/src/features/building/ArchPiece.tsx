@@ -48,6 +48,7 @@ export function ArchPiece(shown: ShownPiece<ArchDesign>) {
           {view ? (
             <>
               <TiedPicture
+                form="arch"
                 label={`An arch: ${figuresText(view, design, text)}`}
                 view={view}
                 holdsOf={holdsOf}

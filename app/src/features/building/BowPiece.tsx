@@ -48,6 +48,7 @@ export function BowPiece(shown: ShownPiece<BowDesign>) {
           {view ? (
             <>
               <TiedPicture
+                form="bow"
                 label={pictureText(view, text)}
                 view={view}
                 holdsOf={holdsOf}

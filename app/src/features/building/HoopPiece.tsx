@@ -50,6 +50,7 @@ export function HoopPiece(shown: ShownPiece<HoopDesign>) {
           {view ? (
             <>
               <TiedPicture
+                form="hoop"
                 label={pictureText(view, design, text)}
                 view={view}
                 holdsOf={holdsOf}

@@ -48,6 +48,7 @@ export function PlinthPiece(shown: ShownPiece<PlinthDesign>) {
           {view ? (
             <>
               <TiedPicture
+                form="plinth"
                 label={`A plinth ${figuresText(view, text)}, with ${counted(design.standing.length, 'figure')}`}
                 view={view}
                 holdsOf={holdsOf}

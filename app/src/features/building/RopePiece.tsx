@@ -49,6 +49,7 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
           {view ? (
             <>
               <TiedPicture
+                form="rope"
                 label={`A rope: ${figuresText(view, text)}`}
                 view={view}
                 holdsOf={holdsOf}

@@ -19,6 +19,7 @@ import { plus, type Camera, type View as SpaceView } from '@/parts/space/view';
 import { usePalette } from '@/ui/theme';
 import { useShown } from '@/ui/useShown';
 import { layerStepText } from '@/wording/building';
+import { stepHowText } from '@/wording/stepHow';
 import { counted } from '@/wording/trade';
 
 import { baseOf } from './base';
@@ -128,6 +129,7 @@ export function StackPicture(props: StackPictureProps) {
             width: first ? text(first.widthMm) : '',
           });
         }}
+        howText={(step, steps) => stepHowText(heldBy === 'line' ? 'column-on-line' : design.form, step, steps)}
         allText={() => `All ${counted(view?.map.length ?? 0, 'layer')}`}
         outlineOf={outlineOf}
         onTap={(i) => onTap(balloons[i]!)}

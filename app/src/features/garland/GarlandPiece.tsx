@@ -69,6 +69,7 @@ export function GarlandPiece(shown: ShownPiece<GarlandDesign>) {
           {view ? (
             <>
               <TiedPicture
+                form="garland"
                 label={`A garland of ${counted(view.clusters.length, 'cluster')}${covered ? `, ${text(covered.lengthMm)} long` : ''}`}
                 view={{ balloons, sizes: view.sizes }}
                 holdsOf={holdsOf}

@@ -12,6 +12,7 @@ import type { SceneBalloon, SceneDisc, SceneTube } from '@/parts/space/scene';
 import type { Camera, View } from '@/parts/space/view';
 import { usePalette } from '@/ui/theme';
 import { layerTitle } from '@/wording/pieces';
+import { stepHowText } from '@/wording/stepHow';
 import { counted } from '@/wording/trade';
 
 interface FormSpaceProps {
@@ -61,6 +62,7 @@ export function FormSpace(props: FormSpaceProps) {
         const keys = [...new Set(own.map(({ key }) => layerTitle(key, kind).toLowerCase()))].join(', ');
         return `Step ${step + 1} of ${steps}: ${counted(own.length, 'balloon')}, ${keys}`;
       }}
+      howText={(step, steps) => stepHowText(kind, step, steps)}
       allText={(steps) => (steps === 1 ? counted(spheres.length, 'balloon') : `All ${counted(steps, 'step')}`)}
       outlineOf={outlineOf}
       onTap={onTap}

@@ -15,6 +15,7 @@ import { heightFor, type Camera, type View } from '@/parts/space/view';
 import { DRAWN_FONT } from '@/ui/drawnFont';
 import { usePalette } from '@/ui/theme';
 import { allHungText, hungStepText, onceHungText, type HungForm } from '@/wording/linking';
+import { stepHowText } from '@/wording/stepHow';
 import { counted } from '@/wording/trade';
 
 /** A level of the room, above the floor, mm. */
@@ -81,6 +82,7 @@ export function HangSpace(props: HangSpaceProps) {
         const asideMm = hangs.from.xMm - chains[0]!.hangs.from.xMm;
         return hungStepText({ form, step, steps, aside: asideMm > 0 ? text(asideMm) : null, balloons: own.length });
       }}
+      howText={(step, steps) => stepHowText(form, step, steps)}
       allText={(steps) => (steps === 1 ? counted(balloons, 'balloon') : allHungText(form, steps))}
       outlineOf={outlineOf}
       onTap={(i) => onTap(scene.balloons[i]!.key)}

@@ -1,4 +1,4 @@
-import type { PiecePart } from '@leggero/contract';
+import type { PieceForm, PiecePart } from '@leggero/contract';
 import type { PieceSpread } from '@leggero/core/building';
 import type { SizeSpread } from '@leggero/core';
 import { useCallback, useMemo } from 'react';
@@ -15,6 +15,7 @@ import { BuiltPicture } from '../space/BuiltPicture';
 import type { Scene, SceneRoom } from '../space/scene';
 import { heightFor, type Camera } from '../space/view';
 import { useShown } from '@/ui/useShown';
+import { stepHowText } from '@/wording/stepHow';
 import { counted } from '@/wording/trade';
 
 import { Ghost, GhostNote, type GhostBalloon } from './Ghost';
@@ -31,6 +32,7 @@ interface TiedPictureProps {
   /** Of the piece as it came out once: "it is 6 ft long". */
   said?: ((scene: Scene) => string | null) | undefined;
   stepText: (step: number) => string;
+  form: PieceForm;
   /** What is put on with a step: a duplet, a cluster. */
   each: string;
   chosen: string | null;
@@ -59,6 +61,7 @@ export function TiedPicture(props: TiedPictureProps) {
     laidAnew,
     said = nothing,
     stepText,
+    form,
     each,
     chosen,
     onTap,
@@ -94,6 +97,7 @@ export function TiedPicture(props: TiedPictureProps) {
         outcomes={outcomes}
         first={FIRST}
         stepText={stepText}
+        howText={(step, steps) => stepHowText(form, step, steps)}
         allText={(steps) => `All ${counted(steps, each)}`}
         outlineOf={outlineOf}
         onTap={(i) => onTap(balloons[i]!)}

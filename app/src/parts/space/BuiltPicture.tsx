@@ -35,6 +35,8 @@ interface BuiltPictureProps {
   first: Camera;
   /** One step of its building, in words: "Layer 3 of 8: 2 kelp, 2 foam". */
   stepText: (step: number, steps: number) => string;
+  /** How that step is done: how it is turned, where it is locked, what goes wrong there. */
+  howText: (step: number, steps: number) => string;
   /** All of it, in words: "All 8 layers". */
   allText: (steps: number) => string;
   /** What a balloon's outline says while the piece is seen as it is drawn up. */
@@ -51,7 +53,7 @@ const LEVEL = 0.1;
 
 /** A piece in space, step by step as it is built, and as it comes out in this artist's hands. */
 export function BuiltPicture(props: BuiltPictureProps) {
-  const { scene: drawn, outcomes, first, stepText, allText, outlineOf, onTap, ...picture } = props;
+  const { scene: drawn, outcomes, first, stepText, howText, allText, outlineOf, onTap, ...picture } = props;
   const [camera] = useState(() => cameraStore(first));
   const [step, setStep] = useState<number | null>(null);
   const [seen, setSeen] = useState(DRAWN);
@@ -105,6 +107,11 @@ export function BuiltPicture(props: BuiltPictureProps) {
                 onPress={() => camera.setState({ tilt: above ? LEVEL : TILT.most })}
               />
             </Box>
+            {at === null ? null : (
+              <Words look="quiet" className="text-center">
+                {howText(at, steps)}
+              </Words>
+            )}
             {outcomes.length > 0 ? (
               <Box className="flex-row items-center gap-2">
                 <Box className="flex-1">
