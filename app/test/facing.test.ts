@@ -1,6 +1,7 @@
 import { between, facing } from '@/parts/space/facing';
 import type { Scene, SceneBalloon, Vec } from '@/parts/space/scene';
-import { dot, viewOf, type Camera } from '@/parts/space/view';
+import { dot } from '@leggero/core/space';
+import { viewOf, type Camera } from '@/parts/space/view';
 
 const [WIDTH, HEIGHT] = [390, 460];
 const FIRST: Camera = { turn: 0.2, tilt: 0.07, zoom: 1, push: [0, 0] };

@@ -1,5 +1,4 @@
-/** A place, or a direction, mm: x to the right, y to the back, z up. */
-type Place = readonly [x: number, y: number, z: number];
+import type { Vec } from '../numeric/space';
 
 /** One balloon that is tied to something by its neck. */
 export interface TiedPlace {
@@ -9,7 +8,7 @@ export interface TiedPlace {
   yMm: number;
   zMm: number;
   /** From its middle to its neck, of length 1. */
-  neck: Place;
+  neck: Vec;
 }
 
 /**

@@ -1,3 +1,4 @@
+import { cross, dot, plus, unit } from '../numeric/space';
 import { neighboursOf } from './neighbours';
 import type { Place } from './knotLine';
 import type { PackedGarland } from './packGarland';
@@ -85,15 +86,7 @@ export function nestIn(
 type Three = readonly [Ball, Ball, Ball];
 
 const placeOf = ({ xMm, yMm, zMm }: { xMm: number; yMm: number; zMm: number }): Place => [xMm, yMm, zMm];
-const minus = (a: Place, b: Place): Place => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-const along = (a: Place, b: Place, by: number): Place => [a[0] + by * b[0], a[1] + by * b[1], a[2] + by * b[2]];
-const dot = (a: Place, b: Place): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-const cross = (a: Place, b: Place): Place => [
-  a[1] * b[2] - a[2] * b[1],
-  a[2] * b[0] - a[0] * b[2],
-  a[0] * b[1] - a[1] * b[0],
-];
-const unit = (a: Place): Place => along([0, 0, 0], a, 1 / (Math.hypot(...a) || 1));
+const minus = (a: Place, b: Place): Place => plus(a, b, -1);
 
 const isClear = (ball: Ball, other: Ball): boolean =>
   Math.hypot(...minus(ball.at, other.at)) > (1 - PRESSES) * (ball.radiusMm + other.radiusMm);
@@ -137,7 +130,7 @@ function planeOn([a, b, c]: Three, away: Place): Place | null {
   if (!flat) return null;
   const rest = 1 - dot(flat, flat);
   if (rest <= 0) return null;
-  return along(flat, normal, Math.sign(dot(normal, away) || 1) * Math.sqrt(rest));
+  return plus(flat, normal, Math.sign(dot(normal, away) || 1) * Math.sqrt(rest));
 }
 
 /** The middle of a ball of a radius that touches three, on the side of a direction; null where it does not reach them. */
@@ -149,7 +142,7 @@ function onThree([a, b, c]: Three, radiusMm: number, side: Place): Place | null 
   const rest = far[0] - dot(flat, flat);
   if (rest < 0) return null;
   const normal = unit(cross(ab, ac));
-  return along(along(a.at, flat, 1), normal, Math.sign(dot(normal, side) || 1) * Math.sqrt(rest));
+  return plus(plus(a.at, flat), normal, Math.sign(dot(normal, side) || 1) * Math.sqrt(rest));
 }
 
 /** The place in the plane of two directions with such products with them; null where they are one. */
@@ -157,7 +150,7 @@ function inPlane([u, v]: readonly [Place, Place], [p, q]: readonly [number, numb
   const [uu, uv, vv] = [dot(u, u), dot(u, v), dot(v, v)];
   const det = uu * vv - uv * uv;
   if (det < 1e-9 * uu * vv) return null;
-  return along(along([0, 0, 0], u, (p * vv - q * uv) / det), v, (q * uu - p * uv) / det);
+  return plus(plus([0, 0, 0], u, (p * vv - q * uv) / det), v, (q * uu - p * uv) / det);
 }
 
 /**

@@ -1,7 +1,8 @@
+import type { Vec } from '../numeric/space';
 import { ok, problem, type Result } from '../result';
 
-/** A place in space, mm: x to the right, y to the back, z up. */
-export type Place = readonly [x: number, y: number, z: number];
+/** A place in space, mm. */
+export type Place = Vec;
 
 /** What the knots of a garland lie along. */
 export interface KnotLine {

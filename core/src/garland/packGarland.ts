@@ -1,3 +1,4 @@
+import { cross, unit } from '../numeric/space';
 import { ok, problem, type Result } from '../result';
 import { randomFrom } from '../statistics';
 import { TRADE, type Trade } from '../trade';
@@ -190,12 +191,10 @@ function meanWidth({ widthsMm, starts }: Garland, k: number): number {
 }
 
 /** Two directions of length 1 across another. */
-function across([x, y, z]: Place): [Place, Place] {
+function across(along: Place): [Place, Place] {
   // Never along what is nearly upright.
-  const [a, b, c] = Math.abs(z) < 0.9 ? [-y, x, 0] : [0, -z, y];
-  const long = Math.hypot(a, b, c);
-  const one: Place = [a / long, b / long, c / long];
-  return [one, [y * one[2] - z * one[1], z * one[0] - x * one[2], x * one[1] - y * one[0]]];
+  const one = unit(cross(Math.abs(along[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0], along));
+  return [one, cross(along, one)];
 }
 
 /** Pushes the newest cluster against those before it; the last few turn with it, those behind them stay. */

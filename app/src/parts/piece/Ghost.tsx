@@ -2,7 +2,8 @@ import { Circle, G } from 'react-native-svg';
 import { View } from 'react-native';
 
 import type { Vec } from '../space/scene';
-import { dot, type View as SpaceView } from '../space/view';
+import { dot } from '@leggero/core/space';
+import { type View as SpaceView } from '../space/view';
 import { Button } from '@/ui/Button';
 import { usePalette } from '@/ui/theme';
 import { Words } from '@/ui/Words';

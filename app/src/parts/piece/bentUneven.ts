@@ -1,7 +1,7 @@
 import { stackLayers, unevenStack, type Layer } from '@leggero/core/building';
 
 import type { Vec } from '../space/scene';
-import { cross, dot, plus, unit } from '../space/view';
+import { cross, dot, plus, unit } from '@leggero/core/space';
 import type { UnevenHow } from './scenes';
 import type { TiedBalloon } from './tied';
 

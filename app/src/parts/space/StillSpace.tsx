@@ -9,7 +9,8 @@ import { shade } from '../shade';
 import type { Outline } from './balloonRows';
 import type { Scene, SceneBalloon, SceneDisc, SceneTube } from './scene';
 import { MANY, strokesDrawn } from './stillStrokes';
-import { dot, plus, type Seen, type View } from './view';
+import { dot, plus } from '@leggero/core/space';
+import { type Seen, type View } from './view';
 
 interface StillSpaceProps {
   scene: Scene;

@@ -1,5 +1,6 @@
 import type { Scene, SceneBalloon } from './scene';
-import { dot, plus, type Ray, type View } from './view';
+import { dot, plus } from '@leggero/core/space';
+import { type Ray, type View } from './view';
 
 /**
  * How far along a ray a balloon's skin is met; null where the ray passes it. The balloon is a spheroid about its neck's

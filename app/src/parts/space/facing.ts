@@ -1,5 +1,6 @@
 import { extentOf, type Scene, type SceneBalloon, type Vec } from './scene';
-import { cross, dot, held, plus, unit, viewOf, type Camera } from './view';
+import { cross, dot, plus, unit } from '@leggero/core/space';
+import { held, viewOf, type Camera } from './view';
 
 /** So far from straight on a ring is looked at: it is seen open, and how it lies on the one before, radians. */
 const OPEN = 0.6;

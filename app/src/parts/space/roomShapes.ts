@@ -4,7 +4,8 @@ import type { Palette } from '@/ui/palette';
 
 import { PERSON_MM } from './person';
 import type { Scene, SceneRoom } from './scene';
-import { plus, type View } from './view';
+import { plus } from '@leggero/core/space';
+import { type View } from './view';
 
 type Ink = keyof Palette;
 type Point = readonly [x: number, y: number];

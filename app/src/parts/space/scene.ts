@@ -1,7 +1,7 @@
 import type { Finish } from '@leggero/core';
+import type { Vec } from '@leggero/core/space';
 
-/** A place, or a direction, in space: x to the right, y to the back, z up; mm where it is a place. */
-export type Vec = readonly [x: number, y: number, z: number];
+export type { Vec } from '@leggero/core/space';
 
 /** What a balloon is made of, as the eye has it. */
 export interface Skin {

@@ -1,5 +1,7 @@
+import { dot, plus, unit, type Vec } from '@leggero/core/space';
+
 import { PERSON_MM } from './person';
-import { extentOf, type Extent, type Scene, type Vec } from './scene';
+import { extentOf, type Extent, type Scene } from './scene';
 
 /** How a scene is looked at. */
 export interface Camera {
@@ -95,15 +97,6 @@ export interface View {
   project: (place: Vec) => Seen;
   rayAt: (x: number, y: number) => Ray;
 }
-
-export const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-export const plus = (a: Vec, b: Vec, by = 1): Vec => [a[0] + by * b[0], a[1] + by * b[1], a[2] + by * b[2]];
-export const unit = (a: Vec): Vec => plus([0, 0, 0], a, 1 / (Math.hypot(...a) || 1));
-export const cross = (a: Vec, b: Vec): Vec => [
-  a[1] * b[2] - a[2] * b[1],
-  a[2] * b[0] - a[0] * b[2],
-  a[0] * b[1] - a[1] * b[0],
-];
 
 /** How much room a scene takes in a picture that is tilted so far, however it is turned. */
 function frameOf(scene: Scene, tilt: number) {

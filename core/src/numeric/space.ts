@@ -1,0 +1,17 @@
+/** A place, or a direction, in space: x to the right, y to the back, z up; mm where it is a place. */
+export type Vec = readonly [x: number, y: number, z: number];
+
+export const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+
+/** From a so many times along b. */
+export const plus = (a: Vec, b: Vec, by = 1): Vec => [a[0] + by * b[0], a[1] + by * b[1], a[2] + by * b[2]];
+
+/** Square to both, right-handed. */
+export const cross = (a: Vec, b: Vec): Vec => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
+
+/** The same direction, of length 1; nothing stays nothing. */
+export const unit = (a: Vec): Vec => plus([0, 0, 0], a, 1 / (Math.hypot(...a) || 1));
