@@ -32,7 +32,7 @@ export function ArchPiece(shown: ShownPiece<ArchDesign>) {
   const { design, change, view, problem, wrong } = usePiece(shown, viewArch, archProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
   const simulated = useMemo(() => view && simulatedRows(view), [view]);
-  const { ghost, setGhost, ghosts, laidAnew } = useGhost(view?.balloons, simulated, basis);
+  const { laidAnew, seen, exact } = useGhost(view?.balloons, simulated, basis);
   const { text, fine } = basis.lengths;
   const nameOf = namesOf(design, basis);
   const holdsOf = useCallback((): Holds => (view ? archHolds(design, view) : NOTHING), [design, view]);
@@ -63,8 +63,7 @@ export function ArchPiece(shown: ShownPiece<ArchDesign>) {
                 chosen={tapped?.key ?? null}
                 onTap={setTapped}
                 laidAnew={laidAnew}
-                ghosts={ghosts}
-                onNoGhost={() => setGhost(null)}
+                {...seen}
               />
               <View role="status">
                 <Words look="strong">{figuresText(view, design, text)}</Words>
@@ -107,14 +106,7 @@ export function ArchPiece(shown: ShownPiece<ArchDesign>) {
             <>
               <OrderCard form="arch" steps={archSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
               <BaseCard design={design} side={sideOfBalls(view.balloons)} feet={2} basis={basis} change={change} />
-              <ExactCard
-                piece={simulated!.piece}
-                along="Length"
-                copies={piece.copies}
-                basis={basis}
-                ghost={ghost}
-                onGhost={setGhost}
-              />
+              <ExactCard {...exact!} copies={piece.copies} basis={basis} />
             </>
           ) : null}
         </ColourCards>

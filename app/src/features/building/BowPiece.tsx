@@ -29,7 +29,7 @@ export function BowPiece(shown: ShownPiece<BowDesign>) {
   const { design, change, view, problem, wrong } = usePiece(shown, viewBow, bowProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
   const simulated = useMemo(() => view && simulatedRows(view), [view]);
-  const { ghost, setGhost, ghosts } = useGhost(view?.balloons, simulated, basis);
+  const { seen, exact } = useGhost(view?.balloons, simulated, basis);
   const { text, fine } = basis.lengths;
   const nameOf = namesOf(design, basis);
   const { colourHex } = design.joiner;
@@ -57,8 +57,7 @@ export function BowPiece(shown: ShownPiece<BowDesign>) {
                 stepText={(step) => bowStepText(step, view.plan, (duplet) => view.map[duplet]!.map(nameOf))}
                 chosen={tapped?.key ?? null}
                 onTap={setTapped}
-                ghosts={ghosts}
-                onNoGhost={() => setGhost(null)}
+                {...seen}
               />
               <View role="status">
                 <Words look="strong">{figuresText(view, text)}</Words>
@@ -103,14 +102,7 @@ export function BowPiece(shown: ShownPiece<BowDesign>) {
                 form="bow"
                 steps={bowSteps(view.plan, tiedListText(view.tying, nameOf), 'a joiner of its own')}
               />
-              <ExactCard
-                piece={simulated!.piece}
-                along="Length"
-                copies={piece.copies}
-                basis={basis}
-                ghost={ghost}
-                onGhost={setGhost}
-              />
+              <ExactCard {...exact!} copies={piece.copies} basis={basis} />
             </>
           ) : null}
         </ColourCards>

@@ -32,7 +32,7 @@ export function HoopPiece(shown: ShownPiece<HoopDesign>) {
   const { design, change, view, problem, wrong } = usePiece(shown, viewHoop, hoopProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
   const simulated = useMemo(() => view && simulatedRows(view), [view]);
-  const { ghost, setGhost, ghosts } = useGhost(view?.balloons, simulated, basis);
+  const { seen, exact } = useGhost(view?.balloons, simulated, basis);
   const { text } = basis.lengths;
   const nameOf = namesOf(design, basis);
   const holdsOf = useCallback((): Holds => (view ? hoopHolds(design, view) : NOTHING), [design, view]);
@@ -59,8 +59,7 @@ export function HoopPiece(shown: ShownPiece<HoopDesign>) {
                 stepText={(step) => stepText(view, step, nameOf, text)}
                 chosen={tapped?.key ?? null}
                 onTap={setTapped}
-                ghosts={ghosts}
-                onNoGhost={() => setGhost(null)}
+                {...seen}
               />
               <View role="status">
                 <Words look="strong">{`${text(view.highMm)} high, ${counted(clustersIn(view), 'cluster')}`}</Words>
@@ -99,14 +98,7 @@ export function HoopPiece(shown: ShownPiece<HoopDesign>) {
                 })}
               />
               <BaseCard design={design} side={sideOfBalls(view.balloons)} basis={basis} change={change} />
-              <ExactCard
-                piece={simulated!.piece}
-                along="Length"
-                copies={piece.copies}
-                basis={basis}
-                ghost={ghost}
-                onGhost={setGhost}
-              />
+              <ExactCard {...exact!} copies={piece.copies} basis={basis} />
             </>
           ) : null}
         </ColourCards>

@@ -30,7 +30,7 @@ export function PlinthPiece(shown: ShownPiece<PlinthDesign>) {
   const { design, change, view, problem, wrong } = usePiece(shown, viewPlinth, plinthProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
   const simulated = useMemo(() => view && simulatedRows(view), [view]);
-  const { ghost, setGhost, ghosts, laidAnew } = useGhost(view?.balloons, simulated, basis);
+  const { laidAnew, seen, exact } = useGhost(view?.balloons, simulated, basis);
   const { text } = basis.lengths;
   const nameOf = namesOf(design, basis);
   const holdsOf = useCallback((): Holds => (view ? plinthHolds(design, view) : NOTHING), [design, view]);
@@ -63,8 +63,7 @@ export function PlinthPiece(shown: ShownPiece<PlinthDesign>) {
                 chosen={tapped?.key ?? null}
                 onTap={setTapped}
                 laidAnew={laidAnew}
-                ghosts={ghosts}
-                onNoGhost={() => setGhost(null)}
+                {...seen}
               />
               <View role="status">
                 <Words look="strong">{figuresText(view, text)}</Words>
@@ -96,14 +95,7 @@ export function PlinthPiece(shown: ShownPiece<PlinthDesign>) {
           {view ? (
             <>
               <OrderCard form="plinth" steps={plinthSteps(view.plan, design, tiedListText(view.tying, nameOf))} />
-              <ExactCard
-                piece={simulated!.piece}
-                along="Length"
-                copies={piece.copies}
-                basis={basis}
-                ghost={ghost}
-                onGhost={setGhost}
-              />
+              <ExactCard {...exact!} copies={piece.copies} basis={basis} />
             </>
           ) : null}
         </ColourCards>

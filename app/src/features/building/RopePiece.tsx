@@ -29,7 +29,7 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
   const { design, change, view, problem, wrong } = usePiece(shown, viewRope, buildProblemText);
   const [tapped, setTapped] = useState<ColumnBalloon | null>(null);
   const simulated = useMemo(() => view && simulatedRows(view), [view]);
-  const { ghost, setGhost, ghosts, laidAnew } = useGhost(view?.balloons, simulated, basis);
+  const { laidAnew, seen, exact } = useGhost(view?.balloons, simulated, basis);
   const { text, fine } = basis.lengths;
   const nameOf = namesOf(design, basis);
   const ceilingMm = basis.event?.ceilingMm ?? null;
@@ -62,8 +62,7 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
                 }
                 chosen={tapped?.key ?? null}
                 onTap={setTapped}
-                ghosts={ghosts}
-                onNoGhost={() => setGhost(null)}
+                {...seen}
               />
               <View role="status">
                 <Words look="strong">{figuresText(view, text)}</Words>
@@ -102,14 +101,7 @@ export function RopePiece(shown: ShownPiece<RopeDesign>) {
                 form="rope"
                 steps={ropeSteps(view.plan.layers, tiedListText(view.tying, nameOf), 'the joiner')}
               />
-              <ExactCard
-                piece={simulated!.piece}
-                along="Length"
-                copies={piece.copies}
-                basis={basis}
-                ghost={ghost}
-                onGhost={setGhost}
-              />
+              <ExactCard {...exact!} copies={piece.copies} basis={basis} />
             </>
           ) : null}
         </ColourCards>

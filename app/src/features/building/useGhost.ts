@@ -31,7 +31,12 @@ export function useGhost(
     [balloons, simulated, basis],
   );
   const ghosts = useMemo(() => (ghost ? laidAnew(ghost.spread, ghost.seed) : []), [ghost, laidAnew]);
-  return { ghost, setGhost, ghosts, laidAnew };
+  return {
+    laidAnew,
+    /** For the picture, and for the card that asks how exact it must be. */
+    seen: { ghosts, onNoGhost: () => setGhost(null) },
+    exact: simulated && { piece: simulated.piece, along: 'Length' as const, ghost, onGhost: setGhost },
+  };
 }
 
 /** Balloons of one row by their layer, in the order of their places. */
