@@ -1,5 +1,6 @@
 import { PIECE_DEFAULTS, type DesignOf } from '@leggero/contract';
-import { GARLAND_PATHS, TRADE } from '@leggero/core';
+import { GARLAND_PATHS, TRADE, type GarlandPathKind } from '@leggero/core';
+import { knotLine } from '@leggero/core/garland';
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
@@ -123,7 +124,11 @@ describe('a garland', () => {
   it('runs level, hangs, stands as an arch or half of one, and goes around a corner', () => {
     const wideMm = inch(72);
     const highMm = inch(80);
-    const lengths = GARLAND_PATHS.map((kind) => worked({ path: { kind, wideMm, highMm, dropMm: inch(20) } }).pathMm);
+    const lengthOf = (kind: GarlandPathKind, high = highMm) => {
+      const line = knotLine(worked({ path: { kind, wideMm, highMm: high, dropMm: inch(20) } }).points);
+      return line.ok ? line.value.lengthMm : NaN;
+    };
+    const lengths = GARLAND_PATHS.map((kind) => lengthOf(kind));
     const [straight, droop, arch, half, corner] = lengths as [number, number, number, number, number];
     expect(straight).toBeCloseTo(wideMm, 6);
     // Any handbook of geometry: a parabola of this sag is nearly as long as the chain.
@@ -133,8 +138,7 @@ describe('a garland', () => {
     expect(half).toBeGreaterThan(Math.hypot(wideMm, highMm));
     expect(half).toBeLessThan(wideMm + highMm);
     expect(corner).toBeCloseTo(wideMm + highMm, 6);
-    const quarter = worked({ path: { kind: 'half-arch', wideMm, highMm: wideMm, dropMm: 0 } }).pathMm;
-    expect(quarter / ((Math.PI / 2) * wideMm)).toBeCloseTo(1, 3);
+    expect(lengthOf('half-arch', wideMm) / ((Math.PI / 2) * wideMm)).toBeCloseTo(1, 3);
   });
 
   it('is drawn in a list as it is packed', () => {
@@ -214,6 +218,7 @@ describe('the page of a garland', () => {
     // Of its second kind there is none any more.
     await type('Clusters', '1');
     expect(screen.getByText('Garland · 1 cluster, 4 balloons')).toBeTruthy();
+    expect(screen.getByText(/long: 6 clusters$/)).toBeTruthy();
     expect(await screen.findByText(/long: 1 cluster$/, {}, { timeout: 5000 })).toBeTruthy();
   });
 

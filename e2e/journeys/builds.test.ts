@@ -236,6 +236,7 @@ describe('an event with its pieces, planned on a phone', () => {
     await visitor.sees(/By the rule of the trade such clusters cover 12 ft: packed it is \d+ % longer/);
     await visitor.tap('radio', 'Up and along');
     await visitor.sees(/Its path is 19 ft: \d+ ft .*stay bare/);
+    await visitor.sees(/Take 1\d clusters: they fill the path/);
     const [take] = /Take 1\d clusters: they fill the path/.exec(await visitor.text())!;
     await visitor.tap('button', take);
     const { design } = await kept('piece', ({ name, design: its }) => {

@@ -53,7 +53,8 @@ export function GarlandPiece(shown: ShownPiece<GarlandDesign>) {
   }, [packed, kinds, decorators, sizes]);
   const holdsOf = useCallback((): Holds => holdsAlong(view), [view]);
   const size = view?.sizes.find(({ key }) => key === chosen) ?? view?.sizes[0];
-  const covered = view && packed && { lengthMm: packed.lengthMm, pathMm: view.pathMm, clusters: packed.knotsMm.length };
+  // Until it is packed anew, what is said is of the path and the clusters that were packed.
+  const covered = view && packed && { ...packed, clusters: packed.knotsMm.length };
   const filling = covered && answer ? fillingClusters(covered) : null;
   const refused = answer && answer !== 'failed' && !answer.ok ? answer.problem : null;
   return (
@@ -91,7 +92,7 @@ export function GarlandPiece(shown: ShownPiece<GarlandDesign>) {
                 <View role="status">
                   <Words look="strong">{`${text(covered.lengthMm)} long: ${counted(covered.clusters, 'cluster')}`}</Words>
                   <Words look="quiet">{coverText(covered, text)}</Words>
-                  <Words look="quiet">{ruleText(view.ruleMm, covered.lengthMm, text)}</Words>
+                  {answer ? <Words look="quiet">{ruleText(view.ruleMm, covered.lengthMm, text)}</Words> : null}
                 </View>
               ) : null}
               <Packing {...{ packing: answer === null, failed: answer === 'failed', share, stopped, stop, again }} />

@@ -21,8 +21,8 @@ export interface PackQuestion {
   trade: Trade;
 }
 
-/** A garland at rest, and the hollows on its outside. */
-export type PackedWithGaps = PackedGarland & { gaps: Gap[] };
+/** A garland at rest, the path it was packed along, and the hollows on its outside. */
+export type PackedWithGaps = PackedGarland & { gaps: Gap[]; pathMm: number };
 export type PackAnswer = Result<PackedWithGaps, PackGarlandProblemCode | KnotLineProblemCode>;
 
 /** Hollows that decorators nest in are so wide: of the smallest that is filled, to a large 5 in. */
@@ -37,5 +37,7 @@ export function packed(
   if (!line.ok) return line;
   const onDone = (many: number) => tell(many / clusters.length);
   const made = packGarland({ clusters, line: line.value, walls, seed, trade, onDone });
-  return made.ok ? { ok: true, value: { ...made.value, gaps: gapsOf(made.value, GAPS) } } : made;
+  return made.ok
+    ? { ok: true, value: { ...made.value, gaps: gapsOf(made.value, GAPS), pathMm: line.value.lengthMm } }
+    : made;
 }

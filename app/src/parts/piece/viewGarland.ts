@@ -26,9 +26,8 @@ export type GarlandDesign = DesignOf<'garland'>;
 /** A garland before it is packed. */
 export interface GarlandView {
   clusters: ClusterKind[];
-  /** Where it runs, and how long that is, mm. */
+  /** Where it runs. */
   points: Place[];
-  pathMm: number;
   walls: Wall[];
   sizes: PieceSize[];
   balloons: number;
@@ -82,7 +81,6 @@ export function viewGarland(
     value: {
       clusters: found.value,
       points: points.value,
-      pathMm: line.value.lengthMm,
       walls: [FLOOR],
       sizes: sizes.filter(({ count }) => count > 0),
       balloons: sizes.reduce((sum, { count }) => sum + count, 0),
