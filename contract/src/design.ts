@@ -8,6 +8,7 @@ import {
   GARLAND_PATHS,
   HEMS,
   MOST_CLUSTERS,
+  MOST_IN_CLUSTER,
   MOST_LAYERS,
   PATTERN_KINDS,
   RING_FITS,
@@ -307,6 +308,8 @@ export const MOST_KINDS = 6;
 export const MOST_SIZES = 4;
 export const MOST_IN_ROW = 12;
 export const MOST_DECORATORS = 1000;
+/** Ways that its clusters may happen to be turned. */
+export const MOST_SEED = 9999;
 
 const garlandDesignSchema = z.object({
   form: z.literal('garland'),
@@ -323,7 +326,7 @@ const garlandDesignSchema = z.object({
       z.object({
         inRow: z.int().min(1).max(MOST_IN_ROW),
         balloons: z
-          .array(sizedPartSchema.extend({ count: z.int().min(0).max(12) }))
+          .array(sizedPartSchema.extend({ count: z.int().min(0).max(MOST_IN_CLUSTER) }))
           .min(1)
           .max(MOST_SIZES),
       }),
@@ -334,7 +337,7 @@ const garlandDesignSchema = z.object({
   /** Small ones in the hollows between its balloons, the widest hollows first. */
   decorators: sizedPartSchema.extend({ count: z.int().min(1).max(MOST_DECORATORS) }).nullable(),
   /** How its clusters happen to be turned. */
-  seed: z.int().min(1).max(9999),
+  seed: z.int().min(1).max(MOST_SEED),
 });
 
 /** What a piece is made to. Counts, sizes and places are worked out from it. */

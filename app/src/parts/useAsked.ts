@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 
 import { ask } from '@/device/ask';
 
@@ -17,6 +17,12 @@ export interface Asked<Answer> {
   stopped: boolean;
   stop: () => void;
   again: () => void;
+}
+
+/** The same object for as long as its figures are: asked by hand, another one of the same figures is the same question. */
+export function useSameFigures<Figures extends object>(figures: Figures | null): Figures | null {
+  const key = JSON.stringify(figures);
+  return useMemo(() => JSON.parse(key) as Figures | null, [key]);
 }
 
 /**

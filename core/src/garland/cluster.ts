@@ -1,6 +1,6 @@
 import { ok, problem, type Result } from '../result';
 import { MM_PER_INCH } from '../units';
-import { MOST_CLUSTERS } from './kinds';
+import { MOST_CLUSTERS, MOST_IN_CLUSTER } from './kinds';
 
 /** Balloons of one size in a cluster. */
 export interface ClusterPart {
@@ -16,9 +16,6 @@ export type ClusterKind = readonly ClusterPart[];
 export type ClusterProblemCode =
   /** No kind of cluster, or a rhythm that names one there is none of. */
   'no-clusters' | 'too-many-clusters' | 'bad-count' | 'bad-width' | 'too-many-in-cluster';
-
-/** More are not tied at one knot. */
-const MOST_IN_CLUSTER = 12;
 
 /**
  * The clusters of a garland one after another: kinds in a rhythm, begun anew until there are so many.

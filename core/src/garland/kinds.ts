@@ -4,3 +4,6 @@ export type GarlandPathKind = (typeof GARLAND_PATHS)[number];
 
 /** Clusters of one garland. */
 export const MOST_CLUSTERS = 400;
+
+/** Balloons of one cluster: more are not tied at one knot. */
+export const MOST_IN_CLUSTER = 12;

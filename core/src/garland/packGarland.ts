@@ -1,4 +1,4 @@
-import { cross, unit } from '../numeric/space';
+import { cross, dot, unit } from '../numeric/space';
 import { ok, problem, type Result } from '../result';
 import { randomFrom } from '../statistics';
 import { TRADE, type Trade } from '../trade';
@@ -77,7 +77,7 @@ export function packGarland({
   seed: number;
   walls?: readonly Wall[] | undefined;
   trade?: Trade | undefined;
-  /** How many clusters are on, told now and then. */
+  /** How many clusters are on, told after each. */
   onDone?: ((clusters: number) => void) | undefined;
 }): Result<PackedGarland, PackGarlandProblemCode> {
   const checked = checkClusters(clusters);
@@ -169,17 +169,19 @@ function putOn(garland: Garland, k: number, random: () => number): void {
     for (let p = starts[Math.max(0, k - BEHIND)]!; p < from; p += 1)
       offs.forEach((off, j) => {
         const d: Place = [at[3 * p]! - x - off[0], at[3 * p + 1]! - y - off[1], at[3 * p + 2]! - z - off[2]];
-        const on = d[0] * along[0] + d[1] * along[1] + d[2] * along[2];
-        const asideSquare = d[0] * d[0] + d[1] * d[1] + d[2] * d[2] - on * on;
+        const on = dot(d, along);
+        const asideSquare = dot(d, d) - on * on;
         const apart = reachMm[from + j]! + reachMm[p]!;
         if (asideSquare < apart * apart) nearest = Math.max(nearest, on + Math.sqrt(apart * apart - asideSquare));
       });
     return nearest;
   };
   let best = turned();
+  let bestAt = touchesAt(best);
   for (let turn = 1; turn < (k === 0 ? 1 : TURNS); turn += 1) {
     const next = turned();
-    if (touchesAt(next) < touchesAt(best)) best = next;
+    const nextAt = touchesAt(next);
+    if (nextAt < bestAt) [best, bestAt] = [next, nextAt];
   }
   best.forEach((off, j) => at.set([x + off[0], y + off[1], z + off[2]], 3 * (from + j)));
 }
@@ -226,9 +228,7 @@ function resultOf(garland: Garland, clusters: readonly ClusterKind[], pressed: n
     return nominals.map((nominalMm, j): PackedBalloon => {
       const i = starts[cluster]! + j;
       const [xMm, yMm, zMm] = [at[3 * i]!, at[3 * i + 1]!, at[3 * i + 2]!];
-      const [dx, dy, dz] = [place[0]! - xMm, place[1]! - yMm, place[2]! - zMm];
-      const long = Math.hypot(dx, dy, dz) || 1;
-      const neck: Place = [dx / long, dy / long, dz / long];
+      const neck = unit([place[0]! - xMm, place[1]! - yMm, place[2]! - zMm]);
       return { cluster, place: j, nominalMm, widthMm: widthsMm[i]!, xMm, yMm, zMm, neck };
     });
   });

@@ -26,7 +26,10 @@ export interface Relaxing {
 }
 
 export interface RelaxHow {
-  /** Done once no two press into one another by more than this share of how far apart they belong. */
+  /**
+   * Done once no two press into one another by more than this share of how far apart they belong; where something draws
+   * on them or they have weight, once nothing moves them any more.
+   */
   within: number;
   mostSteps: number;
   /** Draws the last knot back, and the first one on where none is held, as a share of a contact pressed by its reach. */
@@ -53,7 +56,8 @@ const AT_REST = 1e-4;
 
 /**
  * Lets spheres come to rest: where two are nearer than they reach they push apart in proportion, what is tied is held at
- * its knot, knots slide along their line where something draws on them. Every spring is 1, as is every mass.
+ * its knot, knots slide along their line where something draws on them. Every mass is 1, as is every spring but those of
+ * necks, which are `NECK`.
  *
  * Source: Bitzek et al., Physical Review Letters 97, 170201 (2006): FIRE.
  */

@@ -1,3 +1,4 @@
+import { MOST_SEED } from '@leggero/contract';
 import { GARLAND_PATHS, MOST_CLUSTERS } from '@leggero/core';
 import Shuffle from 'lucide-react-native/icons/shuffle';
 import { View } from 'react-native';
@@ -16,8 +17,6 @@ interface GarlandFieldsProps {
   wrong: (field: string) => string | undefined;
   change: (by: Partial<GarlandDesign>) => void;
 }
-
-const MOST_SEED = 9999;
 
 /** Where a garland runs, and how many clusters it has. */
 export function GarlandFields({ design, basis, wrong, change }: GarlandFieldsProps) {

@@ -1,4 +1,5 @@
 import { MOST_IN_ROW, MOST_KINDS, MOST_SIZES } from '@leggero/contract';
+import { MOST_IN_CLUSTER } from '@leggero/core';
 import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
 import { View } from 'react-native';
@@ -19,9 +20,6 @@ interface KindCardsProps {
 
 type Kind = GarlandDesign['kinds'][number];
 type Balloon = Kind['balloons'][number];
-
-/** Of one kind more are not tied at one knot. */
-const MOST_OF_ONE = 12;
 
 /** The kinds of cluster along a garland: which balloons each has, and how many of it follow each other. */
 export function KindCards({ design: { kinds }, basis, wrong, change }: KindCardsProps) {
@@ -87,7 +85,7 @@ function KindCard({ title, kind: { balloons, inRow }, basis, wrong, onChange, on
                 label={named('Count', i)}
                 of="balloons"
                 least={0}
-                most={MOST_OF_ONE}
+                most={MOST_IN_CLUSTER}
                 value={balloon.count}
                 error={wrong(`.${i}.count`)}
                 onChange={(count) => put(i, { count })}

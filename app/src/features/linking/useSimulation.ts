@@ -2,7 +2,7 @@ import type { Closing, ClosingSimulation } from '@leggero/core/linking';
 import { useMemo } from 'react';
 
 import { useTrade } from '@/data/trade';
-import { useAsked } from '@/parts/useAsked';
+import { useAsked, useSameFigures } from '@/parts/useAsked';
 
 import type { ClosingQuestion } from './closing.worker';
 
@@ -17,11 +17,10 @@ const openWorker = () => new Worker(new URL('./closing.worker', window.location.
  */
 export function useSimulation(closing: Closing | null): ClosingSimulation | 'failed' | null {
   const trade = useTrade();
-  const key = JSON.stringify(closing);
-  // By hand: another closing of the same figures is the same question.
-  const question = useMemo((): ClosingQuestion | null => {
-    const asked = JSON.parse(key) as Closing | null;
-    return asked && { closing: asked, runs: RUNS, seed: SEED, trade };
-  }, [key, trade]);
+  const asked = useSameFigures(closing);
+  const question = useMemo(
+    (): ClosingQuestion | null => asked && { closing: asked, runs: RUNS, seed: SEED, trade },
+    [asked, trade],
+  );
   return useAsked<ClosingQuestion, ClosingSimulation>(openWorker, question).answer;
 }

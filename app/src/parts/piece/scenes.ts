@@ -44,14 +44,14 @@ export function stackScene(
     widthMm: heldBy === 'pole' ? POLE_MM : LINE_MM,
     hex: STEEL_HEX,
   };
-  const figure = figureIn(topper);
+  // A spray is drawn; a figure only keeps its place.
+  const figure = topper?.kind === 'figure' ? figureIn(topper) : null;
   const spray = topper?.kind === 'spray' ? sprayTubes(topper, top) : [];
   return {
     balloons: placed,
     tubes: [pole, ...spray],
     discs: standMm > 0 ? [{ at: [0, 0, 0], widthMm: baseMm, highMm: standMm, hex: STEEL_HEX }] : [],
-    outline:
-      figure && spray.length === 0 ? { widthMm: figure.widthMm, fromMm: top, toMm: top + figure.heightMm } : null,
+    outline: figure && { widthMm: figure.widthMm, fromMm: top, toMm: top + figure.heightMm },
     room: { ceiling, unit },
   };
 }

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 
 import { useTrade } from '@/data/trade';
 
-import { useAsked, type Asked } from '../useAsked';
+import { useAsked, useSameFigures, type Asked } from '../useAsked';
 import { useSpreads } from './useSpreads';
 
 /** What the worker is sent. */
@@ -34,14 +34,10 @@ const openWorker = () => new Worker(new URL('./exact.worker', window.location.hr
 export function useExact(asked: ExactAsked): Asked<ExactAnswer> & { own: ExactQuestion['own'] } {
   const trade = useTrade();
   const spreads = useSpreads();
-  const known = { ...asked, own: ownOf(spreads) };
-  const key = JSON.stringify(known);
-  // By hand: another piece of the same figures is the same question.
-  const question = useMemo(
-    (): ExactQuestion => ({ ...(JSON.parse(key) as typeof known), seed: EXACT_SEED, trade }),
-    [key, trade],
-  );
-  return { ...useAsked<ExactQuestion, ExactAnswer>(openWorker, question), own: known.own };
+  const own = ownOf(spreads);
+  const known = useSameFigures({ ...asked, own });
+  const question = useMemo((): ExactQuestion | null => known && { ...known, seed: EXACT_SEED, trade }, [known, trade]);
+  return { ...useAsked<ExactQuestion, ExactAnswer>(openWorker, question), own };
 }
 
 function ownOf(spreads: ReturnType<typeof useSpreads>): ExactQuestion['own'] {

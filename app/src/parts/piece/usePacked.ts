@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 
 import { useTrade } from '@/data/trade';
 
-import { useAsked, type Asked } from '../useAsked';
+import { useAsked, useSameFigures, type Asked } from '../useAsked';
 import type { PackAnswer, PackQuestion } from './packing';
 import type { GarlandView } from './viewGarland';
 
@@ -11,11 +11,7 @@ const openWorker = () => new Worker(new URL('./garland.worker', window.location.
 /** A garland as a worker packs it: anew once the hand rests. */
 export function usePacked(view: GarlandView | null, seed: number): Asked<PackAnswer> {
   const trade = useTrade();
-  const key = view && JSON.stringify({ clusters: view.clusters, points: view.points, walls: view.walls, seed });
-  // By hand: another garland of the same figures is the same question.
-  const question = useMemo(
-    (): PackQuestion | null => (key ? { ...(JSON.parse(key) as PackQuestion), trade } : null),
-    [key, trade],
-  );
+  const asked = useSameFigures(view && { clusters: view.clusters, points: view.points, walls: view.walls, seed });
+  const question = useMemo((): PackQuestion | null => asked && { ...asked, trade }, [asked, trade]);
   return useAsked<PackQuestion, PackAnswer>(openWorker, question);
 }

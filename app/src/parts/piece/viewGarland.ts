@@ -48,9 +48,10 @@ export function viewGarland(
 ): { ok: true; value: GarlandView } | { ok: false; problem: Problem<GarlandProblemCode> } {
   const nominal = (part: GarlandDesign['kinds'][number]['balloons'][number]) =>
     modelOf(part, basis)?.nominalMm ?? Math.round(part.widthMm / USUAL_SHARE / MM_PER_INCH) * MM_PER_INCH;
+  const rhythm = rhythmOf(kinds);
   const found = clustersInRhythm({
     kinds: kinds.map(({ balloons }) => balloons.map((part) => ({ ...part, nominalMm: nominal(part) }))),
-    rhythm: rhythmOf(kinds),
+    rhythm,
     clusters: many,
   });
   if (!found.ok) return found;
@@ -58,8 +59,7 @@ export function viewGarland(
   if (!points.ok) return points;
   const line = knotLine(points.value);
   if (!line.ok) return line;
-  const rhythm = rhythmOf(kinds);
-  const times = kinds.map((_, kind) => found.value.filter((_, at) => rhythm[at % rhythm.length] === kind).length);
+  const times = kinds.map((_, kind) => found.value.filter((_, at) => kindAt(rhythm, at) === kind).length);
   const { trade } = basis.knowledge;
   const sizes = kinds.flatMap(({ balloons }, kind) =>
     balloons.map((part, i): PieceSize => {
@@ -113,6 +113,9 @@ const sizeKey = (kind: number, balloon: number) => `cluster-${kind + 1}-${balloo
 const rhythmOf = (kinds: GarlandDesign['kinds']): number[] =>
   kinds.flatMap(({ inRow }, kind) => Array<number>(inRow).fill(kind));
 
+/** Which kind a cluster is of: the rhythm begins anew until all are on. */
+const kindAt = (rhythm: readonly number[], cluster: number): number => rhythm[cluster % rhythm.length]!;
+
 /** Every balloon of a packed garland with its colour, a cluster a step; what decorates it is the last. */
 export function garlandBalloons(
   { kinds, decorators }: Pick<GarlandDesign, 'kinds' | 'decorators'>,
@@ -124,7 +127,7 @@ export function garlandBalloons(
     kind.balloons.flatMap((part, i) => Array.from({ length: part.count }, () => ({ part, i }))),
   );
   const base = balloons.flatMap(({ cluster, place, widthMm, xMm, yMm, zMm, neck }): TiedBalloon[] => {
-    const kind = rhythm[cluster % rhythm.length]!;
+    const kind = kindAt(rhythm, cluster);
     const own = inKind[kind]![place];
     if (!own) return [];
     const { colourHex } = own.part;
@@ -152,18 +155,8 @@ function decoratorsIn(
       const [xMm, yMm, zMm] = at;
       return [
         {
-          layer: step,
-          place,
-          xMm,
-          yMm,
-          zMm,
-          widthMm,
-          aspect: 1,
-          outwards: null,
-          neck,
-          step,
-          colourHex,
-          key: DECORATORS,
+          ...{ layer: step, place, xMm, yMm, zMm, widthMm, aspect: 1, outwards: null, neck, step },
+          ...{ colourHex, key: DECORATORS },
         },
       ];
     });

@@ -55,8 +55,8 @@ export function SpacePicture({ label, height, tools, ...drawn }: SpacePicturePro
 }
 
 function Drawn(props: Omit<SpacePictureProps, 'tools'> & { whole: boolean }) {
-  const { label, scene, height, camera, first, built = Infinity, outlineOf, onTap, marks, grips, whole } = props;
-  const { facingStep = null } = props;
+  const { label, scene, height, camera, first, built = Infinity, facingStep = null, whole } = props;
+  const { outlineOf, onTap, marks, grips } = props;
   const printing = usePrinting();
   // Not known before it has tried.
   const [drawing, setDrawing] = useState<boolean | null>(null);
