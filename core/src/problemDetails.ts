@@ -35,6 +35,7 @@ interface HolePlace {
 export interface ProblemDetails {
   'above-ceiling': MostMm & { ceilingMm: number };
   'above-limit': NearestMm & { limitMm: number; wouldBeMm: number; whose: 'outer' | 'inner' };
+  'bad-fullness': Bounds;
   'bad-across': LeastMm & MostMm;
   'bad-altitude': Bounds;
   'bad-aspect': Bounds;

@@ -10,7 +10,7 @@ const balloon = (
   widthMm: number,
   neck: [number, number, number],
 ): PackedBalloon => ({
-  ...{ cluster: 0, place: 0, nominalMm: 279.4, widthMm, xMm, yMm, zMm, neck },
+  ...{ cluster: 0, layer: 0, place: 0, nominalMm: 279.4, widthMm, xMm, yMm, zMm, neck },
 });
 const DOWN: [number, number, number] = [0, 0, -1];
 

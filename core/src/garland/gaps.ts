@@ -1,7 +1,7 @@
 import { cross, dot, plus, unit } from '../numeric/space';
 import { neighboursOf } from './neighbours';
 import type { Place } from './knotLine';
-import type { PackedGarland } from './packGarland';
+import type { PackedGarland } from './soft';
 
 /** A sphere: its middle and its radius, mm. */
 export interface Ball {

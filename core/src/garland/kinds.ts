@@ -7,3 +7,7 @@ export const MOST_CLUSTERS = 400;
 
 /** Balloons of one cluster: more are not tied at one knot. */
 export const MOST_IN_CLUSTER = 12;
+
+/** How colours follow each other along a garland: in blocks of clusters, one into the next, all over it. */
+export const COLOUR_WAYS = ['blocks', 'fade', 'scatter'] as const;
+export type ColourWay = (typeof COLOUR_WAYS)[number];

@@ -20,6 +20,8 @@ export interface Relaxing {
   /** Where each knot is along `line`, mm; changed where they slide. */
   alongMm?: Float64Array | undefined;
   line?: KnotLine | undefined;
+  /** How far each knot lies beside its place on the line, three figures a knot, mm; on it where there are none. */
+  besideMm?: Float64Array | undefined;
   /** So many of the first spheres, and of the first knots, stay where they are. */
   held?: number | undefined;
   heldKnots?: number | undefined;
@@ -81,7 +83,7 @@ export function relax(spheres: Relaxing, how: RelaxHow): Relaxed {
 const SORTED_FROM = 2000;
 
 function relaxed(spheres: Relaxing, { within, mostSteps, pull = 0, weight = 0, walls = [] }: RelaxHow): Relaxed {
-  const { at, reachMm, knot, tetherMm, alongMm, line, held = 0, heldKnots = 0 } = spheres;
+  const { at, reachMm, knot, tetherMm, alongMm, line, besideMm, held = 0, heldKnots = 0 } = spheres;
   const { abs, sqrt } = Math;
   const n = reachMm.length;
   const knots = alongMm?.length ?? 0;
@@ -96,6 +98,7 @@ function relaxed(spheres: Relaxing, { within, mostSteps, pull = 0, weight = 0, w
     for (let k = 0; k < knots; k += 1) {
       line!.read(alongMm![k]!, place);
       places.set(place, 6 * k);
+      if (besideMm) for (let axis = 0; axis < 3; axis += 1) places[6 * k + axis]! += besideMm[3 * k + axis]!;
     }
   };
   readKnots();
