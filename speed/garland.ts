@@ -1,5 +1,15 @@
 import RAPIER from '@dimforge/rapier3d-compat';
-import { knotLine, packGarland, relax } from '@leggero/core/garland';
+import {
+  besideEachOther,
+  keptApart,
+  knotLine,
+  packGarland,
+  relax,
+  touchedUp,
+  type KnotLine,
+  type PackedGarland,
+  type Touch,
+} from '@leggero/core/garland';
 import { randomFrom } from '@leggero/core';
 
 import type { Bench } from './bench';
@@ -50,6 +60,36 @@ export async function measureGarland({ report, rounds, smoke }: Bench): Promise<
     theirs: 1000,
     ...{ unit: 'ms', most: 1 },
   });
+  const whole = line.ok ? packGarland({ clusters, line: line.value, seed: 1 }) : line;
+  if (!line.ok || !whole.ok) throw new Error('no garland');
+  const { value: garland } = whole;
+  const middle = Math.floor(clusters.length / 2);
+  const touches = [0, 1, 2, 3].map((place) => ({ cluster: middle, layer: 0, place, widthMm: 150 + 40 * place }));
+  report({
+    what: 'one cluster of it changed by hand, and all packed anew',
+    ours: median(Array.from({ length: rounds(9) }, () => timed(() => touchUp(garland, line.value, touches)))),
+    yardstick: 'what is seen to happen at once',
+    theirs: 100,
+    ...{ unit: 'ms', most: 1 },
+  });
+  const balloons = garland.balloons.map(() => ({ size: 'one' }));
+  const colours = [1, 2, 3, 4].map((share) => ({ share, print: share === 1 }));
+  const first = garland.balloons.map((_, i) => i % 4);
+  const pairs = besideEachOther(garland);
+  report({
+    what: 'its colours laid so that neighbours differ',
+    ours: median(
+      Array.from({ length: rounds(9) }, () => timed(() => keptApart({ balloons, first, colours, pairs, seed: 1 }))),
+    ),
+    yardstick: 'what a page may be held up for',
+    theirs: 50,
+    ...{ unit: 'ms', most: 1 },
+  });
+}
+
+function touchUp(...[garland, line, touches]: [PackedGarland, KnotLine, Touch[]]): void {
+  const made = touchedUp(garland, { line, touches });
+  if (!made.ok || made.value.pressed > WITHIN) throw new Error('not packed anew');
 }
 
 /** Places at random in a room that they nearly fill, m. */

@@ -1,16 +1,29 @@
 import { PIECE_DEFAULTS, type DesignOf } from '@leggero/contract';
 import { GARLAND_PATHS, TRADE, type GarlandPathKind } from '@leggero/core';
-import { knotLine } from '@leggero/core/garland';
+import { keptApart, knotLine } from '@leggero/core/garland';
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { PiecePage } from '@/chunks/PiecePage';
 import type { Material } from '@/parts/piece/material';
-import { packed } from '@/parts/piece/packing';
+import { packed, packedByHand } from '@/parts/piece/packing';
 import { stillOf } from '@/parts/piece/still';
-import { garlandBalloons, nestsFor, viewGarland } from '@/parts/piece/viewGarland';
+import { apartQuestion, colouredGarland, nestsFor, viewGarland, type ApartQuestion } from '@/parts/piece/viewGarland';
 import { lengthsOf } from '@/views/lengths';
-import { coverText, fillingClusters, garlandProblemText, garlandSteps, hollowsText, ruleText } from '@/wording/garland';
+import {
+  coverText,
+  fillingClusters,
+  fillingHoles,
+  garlandCounts,
+  garlandProblemText,
+  garlandSteps,
+  garlandStepText,
+  hollowsText,
+  printsText,
+  ruleText,
+  stripText,
+  whichText,
+} from '@/wording/garland';
 
 import { lastDone, MODEL_ID, show, someRecords } from './studio';
 
@@ -50,16 +63,24 @@ const worked = (by: Partial<DesignOf<'garland'>> = {}) => {
   return view.value;
 };
 const made = (by: Partial<DesignOf<'garland'>> = {}) => {
-  const pack = packed({ ...worked(by), seed: 1, trade: TRADE });
+  const pack = packedByHand({ ...worked(by), seed: 1, trade: TRADE });
   if (!pack.ok) throw new Error(pack.problem.code);
   return pack.value;
+};
+
+/** It in its colours. */
+const coloured = (by: Partial<DesignOf<'garland'>> = {}) => {
+  const [design, view, pack] = [{ ...GARLAND, ...by }, worked(by), made(by)];
+  const question = apartQuestion(design, view, pack);
+  return colouredGarland(design, view, pack, question && keptApart(question), material);
 };
 
 /** A worker that packs at once; the page has none here. */
 class PackingWorker {
   onmessage: ((event: { data: unknown }) => void) | null = null;
-  postMessage(question: Parameters<typeof packed>[0]) {
-    const answer = packed(question, (share) => this.onmessage?.({ data: { share } }));
+  postMessage(question: Parameters<typeof packed>[0] | ApartQuestion) {
+    const tell = (share: number) => this.onmessage?.({ data: { share } });
+    const answer = 'first' in question ? keptApart(question) : packed(question, tell);
     setTimeout(() => this.onmessage?.({ data: { answer } }), 0);
   }
   addEventListener() {}
@@ -93,7 +114,7 @@ const kept = (is: (design: DesignOf<'garland'>) => boolean) =>
 
 describe('a garland', () => {
   it('counts its clusters in their rhythm, and each size of each kind', () => {
-    const { clusters, sizes, balloons, ruleMm } = worked({ clusters: 7 });
+    const { clusters, sizes, count, ruleMm } = worked({ clusters: 7 });
     expect(clusters.map((kind) => kind.length)).toEqual([2, 2, 3, 2, 2, 3, 2]);
     expect(sizes.map(({ key, count }) => [key, count])).toEqual([
       ['cluster-1-1', 10],
@@ -102,14 +123,14 @@ describe('a garland', () => {
       ['cluster-2-2', 2],
       ['cluster-2-3', 2],
     ]);
-    expect(balloons).toBe(28);
+    expect(count).toBe(28);
     expect(ruleMm! / inch(12)).toBeCloseTo(7, 9);
     expect(worked({ kinds: [{ inRow: 1, balloons: [{ ...kelp, widthMm: inch(9), count: 5 }] }] }).ruleMm).toBeNull();
   });
 
   it('has every packed balloon in the colour and size of its place', () => {
     const pack = made();
-    const placed = garlandBalloons(GARLAND, pack);
+    const placed = coloured();
     expect(placed).toHaveLength(24);
     expect(placed.map(({ step }) => step)).toEqual(pack.balloons.map(({ cluster }) => cluster));
     const large = placed.filter(({ key }) => key === 'cluster-2-3');
@@ -149,12 +170,145 @@ describe('a garland', () => {
   });
 });
 
+describe('what is tied over it', () => {
+  it('is counted, packed and drawn as steps of its own, thickest where it was asked for', () => {
+    const fullness = [3, 1, 1, 1, 1];
+    const { over, clusters, sizes, count } = worked({ fullness, clusters: 8 });
+    expect(over.map(({ on }) => on)).toEqual([0, 0]);
+    expect(count).toBe(8 * 4 + 2 * 4);
+    const placed = coloured({ fullness, clusters: 8 });
+    expect(placed).toHaveLength(count);
+    for (const { key, count: many } of sizes) expect(placed.filter((each) => each.key === key)).toHaveLength(many);
+    const steps = placed.map(({ step }) => step);
+    expect([...new Set(steps)]).toEqual(Array.from({ length: clusters.length + 2 }, (_, i) => i));
+    const over0 = placed.filter(({ step }) => step >= 8);
+    expect(Math.max(...over0.map(({ xMm }) => xMm))).toBeLessThan(inch(-72 / 2 + 24));
+  });
+});
+
+describe('a strip', () => {
+  const strip = {
+    ...{ holes: 30, pitchMm: inch(3), first: 4 },
+    steps: [{ ...foam, widthMm: inch(16) }, null, { ...kelp, widthMm: inch(10) }, { ...kelp, widthMm: inch(10) }],
+  };
+
+  it('has its balloons in their holes, each size counted, and the rest tied over it', () => {
+    const view = worked({ strip });
+    expect(view.strip!.map(({ hole }) => hole).slice(0, 5)).toEqual([4, 6, 7, 8, 10]);
+    expect(view.left).toEqual({ before: 3, after: 0 });
+    expect(view.sizes.map(({ key, count }) => [key, count])).toEqual([
+      ['strip-1', 7],
+      ['strip-3', 7],
+      ['strip-4', 6],
+    ]);
+    expect(view.ruleMm).toBeNull();
+    const full = worked({ strip, fullness: [2, 2, 1, 1, 1] });
+    expect(full.over.length).toBeGreaterThan(1);
+    expect(Math.max(...full.over.map(({ on }) => on))).toBeLessThan(12);
+    const placed = coloured({ strip, fullness: [2, 2, 1, 1, 1] });
+    expect(placed).toHaveLength(full.count);
+  });
+
+  it('says which of its figures cannot be', () => {
+    const refused = (by: Partial<typeof strip>) => viewGarland({ ...GARLAND, strip: { ...strip, ...by } }, material);
+    expect(refused({ first: 31 })).toMatchObject({ problem: { code: 'bad-first-hole', field: 'first' } });
+    expect(refused({ steps: [] })).toMatchObject({ problem: { code: 'no-steps' } });
+  });
+});
+
+describe('colours of its own', () => {
+  const list = ['#111111', '#222222', '#333333'].map((colourHex, i) => {
+    return { ...foam, colourHex, share: i === 2 ? 1 : 2, print: i === 2 };
+  });
+  const colours = { way: 'scatter' as const, block: 2, list };
+  const beside = (placed: ReturnType<typeof coloured>, bad: (a: string, b: string) => boolean) =>
+    placed.flatMap((a, i) =>
+      placed.filter((b, j) => {
+        const d = Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm, a.zMm - b.zMm);
+        return j > i && d < (1.05 * (a.widthMm + b.widthMm)) / 2 && bad(a.colourHex, b.colourHex);
+      }),
+    ).length;
+
+  it('are as many as counted, prints never side by side', () => {
+    const { sizes, count } = worked({ colours });
+    const placed = coloured({ colours });
+    for (const { key, count: many } of sizes) expect(placed.filter((each) => each.key === key)).toHaveLength(many);
+    expect(placed).toHaveLength(count);
+    expect(beside(placed, (a, b) => a === '#333333' && b === '#333333')).toBe(0);
+  });
+
+  it('in blocks are those of two clusters each', () => {
+    const placed = coloured({ colours: { ...colours, way: 'blocks' } });
+    // Two parts of each of the first, one of the print: of three blocks each has one.
+    for (const { step, colourHex } of placed) expect(colourHex).toBe(list[Math.floor(step / 2)]!.colourHex);
+  });
+
+  it('take the balloon of each size from the shelf', () => {
+    const models = [
+      { id: MODEL_ID, nominalMm: inch(11), kind: 'round' as const, colourName: 'tide', finish: 'matte' as const },
+      { id: PIECE_ID, nominalMm: inch(18), kind: 'round' as const, colourName: 'tide', finish: 'matte' as const },
+    ];
+    const shelf: Material = { ...material, knowledge: { ...material.knowledge, models } };
+    const view = viewGarland(
+      { ...GARLAND, colours: { ...colours, list: [{ ...list[0]!, modelId: MODEL_ID }] } },
+      shelf,
+    );
+    if (!view.ok) throw new Error(view.problem.code);
+    const of = (widthMm: number) => view.value.sizes.find((size) => size.widthMm === widthMm)!.part.modelId;
+    expect([of(inch(10)), of(inch(16))]).toEqual([MODEL_ID, null]);
+    const large = GARLAND.kinds.map(({ balloons, ...kind }) => {
+      return {
+        ...kind,
+        balloons: balloons.map((part) => (part.widthMm > 300 ? { ...part, modelId: PIECE_ID } : part)),
+      };
+    });
+    const both = viewGarland(
+      { ...GARLAND, kinds: large, colours: { ...colours, list: [{ ...list[0]!, modelId: MODEL_ID }] } },
+      shelf,
+    );
+    expect(both.ok && both.value.sizes.find(({ widthMm }) => widthMm === inch(16))!.part.modelId).toBe(PIECE_ID);
+  });
+});
+
+describe('what is changed by hand', () => {
+  const at = { strip: false, cluster: 2, layer: 0, place: 0, out: false, widthMm: null, part: null };
+  const hand = [
+    { ...at, out: true },
+    { ...at, cluster: 3, widthMm: inch(12) },
+    { ...at, cluster: 4, part: { ...foam, colourHex: '#abcdef' } },
+  ];
+
+  it('is out, of another size or of another colour, counted so, and nothing else is', () => {
+    const { sizes, count } = worked({ hand });
+    expect(count).toBe(23);
+    const placed = coloured({ hand });
+    expect(placed).toHaveLength(23);
+    for (const { key, count: many } of sizes) expect(placed.filter((each) => each.key === key)).toHaveLength(many);
+    expect(placed.filter(({ widthMm }) => widthMm === inch(12)).map(({ step }) => step)).toEqual([3]);
+    expect(placed.filter(({ colourHex }) => colourHex === '#abcdef').map(({ step }) => step)).toEqual([4]);
+    expect(sizes.filter(({ title }) => title.startsWith('By hand')).map(({ count: many }) => many)).toEqual([1, 1]);
+    // Of the strip it has none, of clusters that there are not neither.
+    expect(worked({ hand: hand.map((each) => ({ ...each, strip: true })) }).count).toBe(24);
+    expect(worked({ hand: [{ ...at, cluster: 77, out: true }] }).count).toBe(24);
+  });
+
+  it('moves no more than one other among scattered colours, and all are as many as counted', () => {
+    const list = ['#111111', '#222222', '#333333'].map((colourHex) => ({ ...foam, colourHex, share: 1, print: false }));
+    const colours = { way: 'scatter' as const, block: 2, list };
+    const [before, after] = [coloured({ colours }), coloured({ colours, hand: [{ ...at, out: true }] })];
+    const { sizes } = worked({ colours, hand: [{ ...at, out: true }] });
+    for (const { key, count: many } of sizes) expect(after.filter((each) => each.key === key)).toHaveLength(many);
+    const was = new Map(before.map(({ plan, colourHex }) => [plan!.at, colourHex]));
+    expect(after.filter(({ plan, colourHex }) => was.get(plan!.at) !== colourHex).length).toBeLessThanOrEqual(1);
+  });
+});
+
 describe('decorators', () => {
   const decorators = { ...foam, widthMm: inch(4), count: 5 };
 
   it('nest in the widest hollows, pressing into none of its balloons, as the last step', () => {
     const pack = made();
-    const placed = garlandBalloons({ ...GARLAND, decorators }, pack);
+    const placed = coloured({ decorators });
     const small = placed.filter(({ key }) => key === 'decorators');
     expect(small).toHaveLength(5);
     expect(new Set(small.map(({ step }) => step))).toEqual(new Set([6]));
@@ -212,6 +366,47 @@ describe('the page of a garland', () => {
     expect(screen.getByText(`Garland · 6 clusters, ${24 + many} balloons`)).toBeTruthy();
   });
 
+  it('is made on a strip instead, made fuller by keys, coloured through, and keeps its clusters for the way back', async () => {
+    await open();
+    await click('On a strip', 'radio');
+    await kept(({ strip }) => strip?.first === 4);
+    expect(screen.getByText(/^Garland · strip of \d+ balloons, \d+ balloons$/)).toBeTruthy();
+    await click('Leave a hole');
+    await kept(({ strip }) => strip!.steps.at(-1) === null && strip!.steps.length === 7);
+    await click('Take step 2 out');
+    await kept(({ strip }) => strip!.steps.length === 6);
+    const foot = screen.getByRole('slider', { name: 'How full: Left end' });
+    foot.focus();
+    await userEvent.keyboard('{ArrowUp}{ArrowUp}{ArrowDown}{ArrowUp}');
+    await kept(({ fullness }) => fullness![0] === 1.5);
+    await click('Colours of its own', 'switch');
+    await kept(({ colours }) => colours!.way === 'scatter' && colours!.list.length === 2);
+    await click('In blocks', 'radio');
+    await type('Balloons of a block', '3');
+    await kept(({ colours }) => colours!.way === 'blocks' && colours!.block === 3);
+    await click('Take colour 1 out');
+    await kept(({ colours }) => colours!.list.length === 1);
+    await type('Parts of colour 1', '0');
+    expect(await screen.findByText('At least one colour that there is any of.')).toBeTruthy();
+    await click('Clusters', 'radio');
+    await kept(({ strip, kinds }) => strip === null && kinds.length === 2);
+  });
+
+  it('takes back what was changed by hand, the newest first', async () => {
+    const at = { strip: false, cluster: 2, layer: 0, place: 0, widthMm: null, part: null };
+    await open({
+      hand: [
+        { ...at, out: true },
+        { ...at, place: 1, out: true },
+      ],
+    });
+    expect(screen.getByText('Garland · 6 clusters, 22 balloons')).toBeTruthy();
+    expect(screen.getByText('2 balloons changed by hand.')).toBeTruthy();
+    await click('Undo');
+    await kept(({ hand }) => hand!.length === 1 && hand![0]!.place === 0);
+    expect(screen.getByText('Garland · 6 clusters, 23 balloons')).toBeTruthy();
+  });
+
   it('keeps what was packed last in sight while fewer clusters are packed', async () => {
     await open();
     await screen.findByText(/long: 6 clusters$/, {}, { timeout: 5000 });
@@ -264,10 +459,44 @@ it('words of garlands say what would work', () => {
   expect(ruleText(1000, 1000, text)).toMatch(/: as packed\.$/);
   expect(ruleText(1000, 900, text)).toMatch(/10 % shorter\.$/);
   expect(ruleText(null, 900, text)).toBe('The trade has no rule for clusters like these.');
-  expect(garlandProblemText({ code: 'too-many-balloons', detail: { most: 4000, balloons: 4800 } }, text)).toBe(
-    '4,800 balloons: up to 4,000 are packed.',
+  expect(garlandProblemText({ code: 'too-many-balloons', detail: { most: 5000, balloons: 5280 } }, text)).toBe(
+    '5,280 balloons: up to 5,000 are packed.',
   );
   expect(garlandProblemText({ code: 'line-too-long', detail: { mostMm: inch(120) } }, text)).toBe('Up to 10 ft.');
-  expect(garlandSteps(12, 'droop').join(' ')).toMatch(/12 clusters.*let it come to rest/);
-  expect(garlandSteps(12, 'corner').join(' ')).toMatch(/at the bend/);
+  const steps = (kind: GarlandPathKind, by: { strip?: object; fullness?: number[] } = {}) =>
+    garlandSteps(12, { path: { kind }, strip: null, fullness: [1, 1], ...by }).join(' ');
+  expect(steps('droop')).toMatch(/12 clusters.*let it come to rest/);
+  expect(steps('corner')).toMatch(/at the bend/);
+  expect(steps('corner')).not.toMatch(/Tie more clusters/);
+  expect(steps('corner', { strip: {}, fullness: [2, 1] })).toMatch(
+    /12 balloons into their holes.*with bands.*the strip/,
+  );
+  const tied = { clusters: 3, holes: null, over: [{ on: 0 }] };
+  expect([0, 3, 4].map((step) => garlandStepText(step, tied, 4))).toEqual([
+    'Cluster 1 of 3: 4 balloons',
+    'Over cluster 1: 4 balloons',
+    '4 decorators, the widest hollows first',
+  ]);
+  const strip = { ...tied, holes: [4, 6, 7] };
+  expect([1, 3].map((step) => garlandStepText(step, strip, 1))).toEqual([
+    'Hole 6: number 2 of 3',
+    'Over hole 4: 1 balloon',
+  ]);
+  expect(garlandCounts(tied, 16)).toBe('3 clusters and 1 over them, 16 balloons');
+  expect(garlandCounts(strip, 7)).toBe('strip of 3 balloons and 1 over it, 7 balloons');
+  const hung = { holes: 40, pitchMm: inch(3), before: 3, after: 2 };
+  expect(stripText(hung, inch(120), text)).toBe(
+    'The strip is 10 ft long; 3 holes before and 2 behind its balloons are left to hang it by.',
+  );
+  expect(stripText({ ...hung, before: 0, after: 0 }, inch(60), text)).toMatch(
+    /no hole is left to hang it by.*5 ft longer than where it runs/,
+  );
+  expect(fillingHoles({ ...hung, first: 4 }, inch(108))).toBeNull();
+  expect(fillingHoles({ ...hung, first: 4 }, inch(180))).toBe(65);
+  expect(printsText(0)).toBeNull();
+  expect(printsText(1)).toMatch(/^1 pair of prints lies side by side/);
+  const which = { cluster: 2, layer: 0, place: 1 };
+  expect(whichText(which, null)).toBe('Balloon 2 of cluster 3');
+  expect(whichText({ ...which, layer: 2 }, null)).toBe('Balloon 2 over cluster 3, layer 3');
+  expect(whichText({ ...which, place: 0 }, [{ hole: 4 }, { hole: 6 }, { hole: 7 }])).toBe('The balloon in hole 7');
 });

@@ -2,12 +2,15 @@ import {
   ARCH_OPEN,
   ARCH_SHAPES,
   BOW_OPEN,
+  COLOUR_WAYS,
   COLUMN_OPEN,
   FINISHES,
   FORMS,
+  FULLNESS,
   GARLAND_PATHS,
   HEMS,
   MOST_CLUSTERS,
+  MOST_STRIP_HOLES,
   MOST_IN_CLUSTER,
   MOST_LAYERS,
   PATTERN_KINDS,
@@ -310,6 +313,45 @@ export const MOST_IN_ROW = 12;
 export const MOST_DECORATORS = 1000;
 /** Ways that its clusters may happen to be turned. */
 export const MOST_SEED = 9999;
+/** Steps of a strip before they begin anew, and balloons that are changed by hand. */
+export const MOST_STRIP_STEPS = 12;
+export const MOST_BY_HAND = 300;
+
+/** Places along a garland at which it is said how full it is: evenly, from its beginning to its end. */
+export const FULLNESS_PLACES = 5;
+
+const garlandColoursSchema = z.object({
+  way: z.enum(COLOUR_WAYS),
+  /** Clusters of a block. */
+  block: z.int().min(1).max(MOST_IN_ROW),
+  list: z
+    .array(partSchema.extend({ share: z.int().min(0).max(100), print: z.boolean() }))
+    .min(1)
+    .max(MOST_COLOURS),
+});
+
+const stripSchema = z.object({
+  holes: z.int().min(1).max(MOST_STRIP_HOLES),
+  pitchMm: partMmSchema,
+  /** The hole that it begins at, from 1. */
+  first: z.int().min(1).max(MOST_STRIP_HOLES),
+  /** What comes into hole after hole, over and over; null leaves one free. */
+  steps: z.array(sizedPartSchema.nullable()).min(1).max(MOST_STRIP_STEPS),
+});
+
+const byHandSchema = z.object({
+  /** Of the strip, where it is made on one; else of its clusters. */
+  strip: z.boolean(),
+  /** Which balloon: of which cluster along it, along it (0) or in which layer over that, which of those tied there. */
+  cluster: z.int().min(0).max(MOST_STRIP_HOLES),
+  layer: z.int().min(0).max(MOST_CLUSTERS),
+  place: z.int().min(0).max(MOST_IN_CLUSTER),
+  /** Taken out, or made so instead; null as it would be. */
+  out: z.boolean(),
+  widthMm: partMmSchema.nullable(),
+  part: partSchema.nullable(),
+});
+export type ByHand = z.infer<typeof byHandSchema>;
 
 const garlandDesignSchema = z.object({
   form: z.literal('garland'),
@@ -334,6 +376,15 @@ const garlandDesignSchema = z.object({
     .min(1)
     .max(MOST_KINDS),
   clusters: z.int().min(1).max(MOST_CLUSTERS),
+  // What follows came later: garlands that were drawn up before are without it.
+  /** In place of clusters along the line; clusters are then tied over it. */
+  strip: stripSchema.nullable().optional(),
+  /** So many times as many balloons as along the line. */
+  fullness: z.array(z.number().min(FULLNESS.least).max(FULLNESS.most)).length(FULLNESS_PLACES).optional(),
+  /** In place of the colours of its clusters. */
+  colours: garlandColoursSchema.nullable().optional(),
+  /** What is changed by hand, the newest last. */
+  hand: z.array(byHandSchema).max(MOST_BY_HAND).optional(),
   /** Small ones in the hollows between its balloons, the widest hollows first. */
   decorators: sizedPartSchema.extend({ count: z.int().min(1).max(MOST_DECORATORS) }).nullable(),
   /** How its clusters happen to be turned. */

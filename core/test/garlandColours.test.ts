@@ -105,9 +105,14 @@ describe('neighbours', () => {
     const bySize = (colours: readonly number[]) =>
       colours.map((colour, i) => `${asked.balloons[i]!.size} ${colour}`).sort();
     expect(bySize(laid.colours)).toEqual(bySize(first));
-    const fixed = new Set([0, 1, 2, 3, 4]);
-    const held = keptApart({ balloons: asked.balloons, first, colours: kinds, pairs, fixed, seed: 1 });
-    for (const i of fixed) expect(held.colours[i]).toBe(first[i]);
+    for (const held of [[7], [0, 1, 2, 3, 4], first.map((_, i) => i)]) {
+      const made = keptApart({ balloons: asked.balloons, first, colours: kinds, pairs, held, seed: 1 });
+      for (const i of held) expect(made.colours[i]).toBe(first[i]);
+      expect(bySize(made.colours)).toEqual(bySize(first));
+      // No more is moved than one other for each.
+      const moved = made.colours.filter((colour, i) => colour !== laid.colours[i]).length;
+      expect(moved).toBeLessThanOrEqual(2 * held.length);
+    }
     expect(keptApart({ balloons: asked.balloons, first, colours: kinds, pairs, seed: 1 })).toEqual(laid);
   });
 

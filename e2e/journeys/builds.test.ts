@@ -225,32 +225,6 @@ describe('an event with its pieces, planned on a phone', () => {
     expect(visitor.complaints).toEqual([]);
   });
 
-  it('has a garland that is packed, runs around a corner and takes as many clusters as fill its path', async () => {
-    await visitor.tap('button', 'Back');
-    await visitor.tap('button', 'Draw up a piece');
-    await visitor.tap('radio', 'Garland: Clusters along a path, packed in space');
-    await visitor.type('Name', 'Weed line');
-    await visitor.tap('button', 'Draw it up');
-    await visitor.sees('Garland · 12 clusters, 48 balloons');
-    await visitor.sees(/1[23] ft \S+ in long: 12 clusters/);
-    await visitor.sees(/By the rule of the trade such clusters cover 12 ft: packed it is \d+ % longer/);
-    await visitor.tap('radio', 'Up and along');
-    await visitor.sees(/Its path is 19 ft: \d+ ft .*stay bare/);
-    await visitor.sees(/Take 1\d clusters: they fill the path/);
-    const [take] = /Take 1\d clusters: they fill the path/.exec(await visitor.text())!;
-    await visitor.tap('button', take);
-    const { design } = await kept('piece', ({ name, design: its }) => {
-      return name === 'Weed line' && its.form === 'garland' && its.clusters > 14;
-    });
-    if (design.form !== 'garland') throw new Error('no garland');
-    await visitor.sees(new RegExp(`long: ${design.clusters} clusters`));
-    await visitor.type('Count 1 of cluster 1', '3');
-    await kept('piece', ({ name, design: its }) => {
-      return name === 'Weed line' && its.form === 'garland' && its.kinds[0]!.balloons[0]!.count === 3;
-    });
-    expect(visitor.complaints).toEqual([]);
-  });
-
   it('has a taper, dragged at its foot and fitted to its pole anew', async () => {
     const { page } = visitor;
     await visitor.tap('button', 'Back');

@@ -26,12 +26,13 @@ export function useSameFigures<Figures extends object>(figures: Figures | null):
 }
 
 /**
- * Asks a worker once the hand rests, and anew whenever the question is another one; null asks nothing. Which question it
+ * Asks a worker once the hand has rested for `restMs`, and anew whenever the question is another one; null asks nothing. Which question it
  * is says its identity.
  */
 export function useAsked<Question extends object, Answer>(
   openWorker: () => Worker,
   question: Question | null,
+  restMs = REST_MS,
 ): Asked<Answer> {
   const [found, setFound] = useState<{ question: Question; answer: Answer | 'failed' } | null>(null);
   const [done, setDone] = useState<{ question: Question; share: number } | null>(null);
@@ -45,12 +46,12 @@ export function useAsked<Question extends object, Answer>(
       const onShare = (share: number) => setDone({ question, share });
       const asking = ask<Question, Answer>(openWorker(), { question, onShare, signal });
       setFound({ question, answer: await asking.catch(() => 'failed' as const) });
-    }, REST_MS);
+    }, restMs);
     return () => {
       clearTimeout(timer);
       given.abort();
     };
-  }, [openWorker, question, asks]);
+  }, [openWorker, question, asks, restMs]);
   return {
     answer: found && found.question === question ? found.answer : null,
     last: found && found.answer !== 'failed' ? found.answer : null,

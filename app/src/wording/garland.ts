@@ -1,9 +1,12 @@
-import { MOST_CLUSTERS, type GarlandPathKind, type Problem } from '@leggero/core';
+import { MOST_CLUSTERS, MOST_STRIP_HOLES, type ColourWay, type GarlandPathKind, type Problem } from '@leggero/core';
 import type {
   GarlandPathProblemCode,
   KnotLineProblemCode,
   ClusterProblemCode,
+  ColoursProblemCode,
+  FullnessProblemCode,
   PackGarlandProblemCode,
+  StripProblemCode,
 } from '@leggero/core/garland';
 
 import { counted } from './trade';
@@ -27,8 +30,29 @@ export const PATH_LENGTHS: Record<GarlandPathKind, { wide: string; high: string 
   corner: { wide: 'Along the top', high: 'Up the side' },
 };
 
+/** What the two ends of a path are called, the one that it begins at first. */
+export const PATH_ENDS: Record<GarlandPathKind, readonly [string, string]> = {
+  straight: ['Left end', 'Right end'],
+  droop: ['Left end', 'Right end'],
+  arch: ['Left foot', 'Right foot'],
+  'half-arch': ['Foot', 'Tip'],
+  corner: ['Foot', 'End'],
+};
+
+export const COLOUR_WAY_WORDS: Record<ColourWay, string> = {
+  blocks: 'In blocks',
+  fade: 'One into the next',
+  scatter: 'Scattered',
+};
+
 type GarlandProblem = Problem<
-  ClusterProblemCode | GarlandPathProblemCode | KnotLineProblemCode | PackGarlandProblemCode
+  | ClusterProblemCode
+  | ColoursProblemCode
+  | FullnessProblemCode
+  | GarlandPathProblemCode
+  | KnotLineProblemCode
+  | PackGarlandProblemCode
+  | StripProblemCode
 >;
 
 /** Why a garland cannot be planned or packed, and what would work. */
@@ -46,6 +70,24 @@ export function garlandProblemText(refused: GarlandProblem, text: Write): string
       return 'A whole number of balloons, one at least in a cluster.';
     case 'bad-width':
       return 'A width above nothing.';
+    case 'bad-holes':
+      return `${refused.detail.least} to ${refused.detail.most.toLocaleString('en')} holes.`;
+    case 'bad-pitch':
+      return 'A distance above nothing.';
+    case 'bad-first-hole':
+      return `One of its holes: ${refused.detail.least} to ${refused.detail.most}.`;
+    case 'no-steps':
+      return 'At least one balloon among its steps.';
+    case 'bad-fullness':
+      return `From ${refused.detail.least} to ${refused.detail.most} times.`;
+    case 'no-colours':
+    case 'bad-colour-share':
+      return 'At least one colour that there is any of.';
+    case 'bad-block':
+      return 'A whole number of clusters, one at least.';
+    case 'bad-places':
+    case 'over-nothing':
+      return 'Its clusters do not lie one after another.';
     case 'bad-path':
       return 'Above nothing, up to 30 m.';
     case 'drop-too-deep':
@@ -61,11 +103,17 @@ export function garlandProblemText(refused: GarlandProblem, text: Write): string
 interface Covered {
   lengthMm: number;
   pathMm: number;
+  /** Clusters along it, or balloons of its strip. */
   clusters: number;
 }
 
 /** Nearer to its path’s end than this share of a cluster it fills it. */
 const FILLS = 0.5;
+
+/** How long it came out: "12 ft long: 12 clusters". */
+export function lengthText({ lengthMm, clusters }: Covered, strip: boolean, text: Write): string {
+  return `${text(lengthMm)} long: ${strip ? `${counted(clusters, 'balloon')} in its strip` : counted(clusters, 'cluster')}`;
+}
 
 /** How a packed garland fills its path: what stays bare, or how far it goes on. */
 export function coverText({ lengthMm, pathMm, clusters }: Covered, text: Write): string {
@@ -82,6 +130,23 @@ export function fillingClusters({ lengthMm, pathMm, clusters }: Covered): number
   const many = Math.min(MOST_CLUSTERS, Math.max(1, Math.round((clusters * pathMm) / lengthMm)));
   return many === clusters ? null : many;
 }
+
+/** How many holes a strip needs to reach its path’s end, one more to hang it by; null where it has so many. */
+export function fillingHoles(
+  { holes, pitchMm, first }: { holes: number; pitchMm: number; first: number },
+  pathMm: number,
+): number | null {
+  const many = holesFor({ pitchMm, first }, pathMm);
+  return Math.abs(many - holes) < FILLS_HOLES ? null : many;
+}
+
+/** How many holes reach along a path, with one more to hang it by. */
+export function holesFor({ pitchMm, first }: { pitchMm: number; first: number }, pathMm: number): number {
+  return Math.min(MOST_STRIP_HOLES, first + Math.round(pathMm / pitchMm) + 1);
+}
+
+/** As good as filled. */
+const FILLS_HOLES = 3;
 
 /** What the trade says beside what came out. */
 export function ruleText(ruleMm: number | null, lengthMm: number, text: Write): string {
@@ -105,21 +170,103 @@ export function hollowsText(
   );
 }
 
-/** One cluster in words: "Cluster 3 of 12: 4 balloons". */
-export function clusterStepText(step: number, clusters: number, balloons: number): string {
-  if (step === clusters) return `${counted(balloons, 'decorator')}, the widest hollows first`;
+interface Tied {
+  /** What lies along it: clusters, or balloons of a strip with their holes. */
+  clusters: number;
+  holes: readonly number[] | null;
+  /** Which of those what is tied over them lies on, from 0. */
+  over: readonly { on: number }[];
+}
+
+/** One step in words: "Cluster 3 of 12: 4 balloons", "Hole 7, left", "Over cluster 2: 4 balloons". */
+export function garlandStepText(step: number, { clusters, holes, over }: Tied, balloons: number): string {
+  if (step >= clusters + over.length) return `${counted(balloons, 'decorator')}, the widest hollows first`;
+  if (step >= clusters) {
+    const { on } = over[step - clusters]!;
+    return `Over ${holes ? `hole ${holes[on]}` : `cluster ${on + 1}`}: ${counted(balloons, 'balloon')}`;
+  }
+  if (holes) return `Hole ${holes[step]}: number ${step + 1} of ${clusters}`;
   return `Cluster ${step + 1} of ${clusters}: ${counted(balloons, 'balloon')}`;
 }
 
+/** "12 clusters, 48 balloons": what a garland is made of. */
+export function garlandCounts({ clusters, holes, over }: Tied, balloons: number): string {
+  const along = holes ? `strip of ${counted(clusters, 'balloon')}` : counted(clusters, 'cluster');
+  const more = over.length > 0 ? ` and ${over.length} over ${holes ? 'it' : 'them'}` : '';
+  return `${along}${more}, ${counted(balloons, 'balloon')}`;
+}
+
+interface Strip {
+  holes: number;
+  pitchMm: number;
+  before: number;
+  after: number;
+}
+
+/** How long a strip is, and what of it stays free: "Strip 15 ft long; 3 holes before, 2 behind are left to hang it by." */
+export function stripText({ holes, pitchMm, before, after }: Strip, pathMm: number, text: Write): string {
+  const lengthMm = holes * pitchMm;
+  const free =
+    before + after === 0
+      ? 'no hole is left to hang it by: begin further on'
+      : `${counted(before, 'hole')} before and ${after} behind its balloons are left to hang it by`;
+  const over =
+    lengthMm > pathMm * 1.02
+      ? ` It is ${text(lengthMm - pathMm)} longer than where it runs: cut it or begin later.`
+      : '';
+  return `The strip is ${text(lengthMm)} long; ${free}.${over}`;
+}
+
+/** What prints side by side are said to be; null where there are none. */
+export function printsText(prints: number): string | null {
+  if (prints === 0) return null;
+  return `${counted(prints, 'pair')} of prints ${prints === 1 ? 'lies' : 'lie'} side by side: there are too many of them to keep apart.`;
+}
+
+interface Which {
+  cluster: number;
+  layer: number;
+  place: number;
+}
+
+/** Which balloon was tapped: "Balloon 2 of cluster 3", "The balloon in hole 7", "Balloon 1 over cluster 3". */
+export function whichText({ cluster, layer, place }: Which, strip: readonly { hole: number }[] | null): string {
+  const at = strip ? `hole ${strip[cluster]?.hole ?? cluster + 1}` : `cluster ${cluster + 1}`;
+  if (layer > 0) return `Balloon ${place + 1} over ${at}${layer > 1 ? `, layer ${layer + 1}` : ''}`;
+  return strip ? `The balloon in ${at}` : `Balloon ${place + 1} of ${at}`;
+}
+
+/** How many were changed by hand, for the way back. */
+export function byHandText(many: number): string {
+  return `${counted(many, 'balloon')} changed by hand.`;
+}
+
+interface Steps {
+  path: { kind: GarlandPathKind };
+  strip: object | null;
+  fullness: readonly number[];
+}
+
 /** How a garland is built. */
-export function garlandSteps(clusters: number, path: GarlandPathKind): string[] {
+export function garlandSteps(along: number, { path, strip, fullness }: Steps): string[] {
+  const full = fullness.some((each) => each > 1);
   return [
     'Fill one size after the other, the largest first; keep them apart in clean bags.',
-    `Tie ${counted(clusters, 'cluster')}: balloons of one cluster neck to neck, a small one between larger ones.`,
-    'Join cluster to cluster with a modelling balloon around two or three necks of each; turn each until it nests, and push it on.',
-    path === 'straight' || path === 'droop'
-      ? 'Hang it by line around some seven balloons at each fixing, and let it come to rest.'
-      : 'Fix it to its hooks at the foot, at the bend and at the top, line around some seven balloons at each.',
+    ...(strip
+      ? [
+          `Put ${counted(along, 'balloon')} into their holes, left and right in turn: the neck in, not pulled tight.`,
+          'It feels loose until it fills.',
+        ]
+      : [
+          `Tie ${counted(along, 'cluster')}: balloons of one cluster neck to neck, a small one between larger ones.`,
+          'Join cluster to cluster with a modelling balloon around two or three necks of each; turn each until it nests, and push it on.',
+        ]),
+    ...(full
+      ? [`Tie more clusters over ${strip ? 'it with bands' : 'these'}, the knot pushed in between its balloons.`]
+      : []),
+    path.kind === 'straight' || path.kind === 'droop'
+      ? `Hang it by ${strip ? 'its free holes' : 'line around some seven balloons'} at each fixing, and let it come to rest.`
+      : `Fix it to its hooks at the foot, the bend and the top: ${strip ? 'the strip itself' : 'line around some seven balloons'} at each.`,
     'Step back: put decorators where the wall or the line shows, more of them at the foot than at the top.',
   ];
 }

@@ -131,7 +131,7 @@ function shuffled(values: number[], random: () => number): number[] {
 const BESIDE = 1.06;
 
 /** Pairs of balloons that lie side by side, two indices a pair. */
-export function besideEachOther({ balloons }: Pick<PackedGarland, 'balloons'>): Int32Array {
+export function besideEachOther({ balloons }: Pick<PackedGarland, 'balloons'>): number[] {
   const at = Float64Array.from(balloons.flatMap(({ xMm, yMm, zMm }) => [xMm, yMm, zMm]));
   const reachMm = Float64Array.from(balloons, ({ widthMm }) => widthMm / 2);
   const widest = reachMm.reduce((most, reach) => Math.max(most, reach), 0);
@@ -143,12 +143,14 @@ export function besideEachOther({ balloons }: Pick<PackedGarland, 'balloons'>): 
       const d = Math.hypot(at[3 * j]! - at[3 * i]!, at[3 * j + 1]! - at[3 * i + 1]!, at[3 * j + 2]! - at[3 * i + 2]!);
       if (d < BESIDE * (reachMm[i]! + reachMm[j]!)) pairs.push(i, j);
     }
-  return Int32Array.from(pairs);
+  return pairs;
 }
 
 /** Two prints side by side are worse than so many pairs of one colour. */
 const PRINTS_COST = 50;
 const PASSES = 12;
+/** So often prints that still touch are put elsewhere. */
+const PARTINGS = 12;
 /** Of so many others of its size a balloon looks for one to swap with. */
 const LOOKED_AT = 48;
 
@@ -164,22 +166,23 @@ export interface KeptApart {
  * The same colours with balloons of one size swapped until as few neighbours as can be found have one colour, and no two
  * prints lie side by side: each that is beside its like is swapped with whichever other leaves least, over and over.
  *
- * `pairs`: those that lie side by side, as of `besideEachOther`. `fixed`: those that keep theirs.
+ * `pairs`: those that lie side by side, as of `besideEachOther`. `held`: those that keep their first colour all the same:
+ * each of them changes places with one other, and no more is moved.
  */
 export function keptApart({
   balloons,
   first,
   colours: kinds,
   pairs,
-  fixed = new Set(),
+  held = [],
   seed,
 }: {
   balloons: readonly Pick<Uncoloured, 'size'>[];
   /** The colour of each to begin with. */
   first: readonly number[];
   colours: readonly Pick<GarlandColour, 'print'>[];
-  pairs: Int32Array;
-  fixed?: ReadonlySet<number> | undefined;
+  pairs: readonly number[];
+  held?: readonly number[] | undefined;
   seed: number;
 }): KeptApart {
   const colours = [...first];
@@ -190,9 +193,7 @@ export function keptApart({
     near[pairs[p + 1]!]!.push(pairs[p]!);
   }
   const bySize = new Map<string, number[]>();
-  balloons.forEach(({ size }, i) => {
-    if (!fixed.has(i)) bySize.set(size, [...(bySize.get(size) ?? []), i]);
-  });
+  balloons.forEach(({ size }, i) => bySize.set(size, [...(bySize.get(size) ?? []), i]));
   const costOf = (one: number, other: number) =>
     (one === other ? 1 : 0) + (kinds[one]!.print && kinds[other]!.print ? PRINTS_COST : 0);
   // What balloon i would cost in a colour, where its neighbour `but` had another.
@@ -201,32 +202,66 @@ export function keptApart({
     for (const j of near[i]!) sum += costOf(colour, j === but ? then : colours[j]!);
     return sum;
   };
-  for (let pass = 0; pass < PASSES; pass += 1) {
-    let better = false;
+  const found = () => {
+    let [same, prints] = [0, 0];
+    for (let p = 0; p < pairs.length; p += 2) {
+      const [one, other] = [colours[pairs[p]!]!, colours[pairs[p + 1]!]!];
+      if (one === other) same += 1;
+      if (kinds[one]!.print && kinds[other]!.print) prints += 1;
+    }
+    return { same, prints };
+  };
+  const improve = () => {
+    for (let pass = 0; pass < PASSES; pass += 1) {
+      let better = false;
+      for (const own of bySize.values())
+        for (const i of own) {
+          const [mine, now] = [colours[i]!, cost(i, colours[i]!)];
+          if (now === 0) continue;
+          let [best, gain] = [-1, 1e-9];
+          const begin = Math.floor(random() * own.length);
+          for (let look = 0; look < Math.min(LOOKED_AT, own.length); look += 1) {
+            const j = own[(begin + look) % own.length]!;
+            const theirs = colours[j]!;
+            if (theirs === mine) continue;
+            const less = now + cost(j, theirs) - cost(i, theirs, j, mine) - cost(j, mine, i, theirs);
+            if (less > gain) [best, gain] = [j, less];
+          }
+          if (best < 0) continue;
+          [colours[i], colours[best]] = [colours[best]!, mine];
+          better = true;
+        }
+      if (!better) return;
+    }
+  };
+  // Those prints that no single swap parts are each put elsewhere, and all is swapped on from there.
+  const part = () => {
     for (const own of bySize.values())
       for (const i of own) {
-        const [mine, now] = [colours[i]!, cost(i, colours[i]!)];
-        if (now === 0) continue;
-        let [best, gain] = [-1, 1e-9];
-        const begin = Math.floor(random() * own.length);
-        for (let look = 0; look < Math.min(LOOKED_AT, own.length); look += 1) {
-          const j = own[(begin + look) % own.length]!;
-          const theirs = colours[j]!;
-          if (theirs === mine) continue;
-          const less = now + cost(j, theirs) - cost(i, theirs, j, mine) - cost(j, mine, i, theirs);
-          if (less > gain) [best, gain] = [j, less];
-        }
-        if (best < 0) continue;
-        [colours[i], colours[best]] = [colours[best]!, mine];
-        better = true;
+        if (!kinds[colours[i]!]!.print || cost(i, colours[i]!) < PRINTS_COST) continue;
+        const j = own[Math.floor(random() * own.length)]!;
+        [colours[i], colours[j]] = [colours[j]!, colours[i]!];
       }
-    if (!better) break;
+  };
+  improve();
+  let best = { ...found(), colours: [...colours] };
+  for (let time = 0; best.prints > 0 && time < PARTINGS; time += 1) {
+    part();
+    improve();
+    const now = found();
+    if (now.prints < best.prints || (now.prints === best.prints && now.same < best.same))
+      best = { ...now, colours: [...colours] };
   }
-  let [same, prints] = [0, 0];
-  for (let p = 0; p < pairs.length; p += 2) {
-    const [one, other] = [colours[pairs[p]!]!, colours[pairs[p + 1]!]!];
-    if (one === other) same += 1;
-    if (kinds[one]!.print && kinds[other]!.print) prints += 1;
+  best.colours.forEach((colour, i) => (colours[i] = colour));
+  const kept = new Set<number>();
+  for (const i of held) {
+    const [mine, theirs] = [colours[i]!, first[i]!];
+    kept.add(i);
+    if (mine === theirs) continue;
+    // As many of each colour as before: what is not kept yet has one of it.
+    const others = bySize.get(balloons[i]!.size)!.filter((j) => !kept.has(j) && colours[j] === theirs);
+    const best = others.reduce((least, j) => (cost(j, mine) < cost(least, mine) ? j : least));
+    [colours[i], colours[best]] = [theirs, mine];
   }
-  return { colours, same, prints };
+  return { ...found(), colours };
 }

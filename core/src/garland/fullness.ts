@@ -1,7 +1,5 @@
 import { ok, problem, type Result } from '../result';
-
-/** The least and the most that a garland is full, where 1 is what its clusters along the line make it. */
-export const FULLNESS = { least: 1, most: 3 } as const;
+import { FULLNESS } from './kinds';
 
 export type FullnessProblemCode = 'bad-fullness';
 

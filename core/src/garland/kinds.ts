@@ -11,3 +11,9 @@ export const MOST_IN_CLUSTER = 12;
 /** How colours follow each other along a garland: in blocks of clusters, one into the next, all over it. */
 export const COLOUR_WAYS = ['blocks', 'fade', 'scatter'] as const;
 export type ColourWay = (typeof COLOUR_WAYS)[number];
+
+/** The least and the most that a garland is full, where 1 is what its clusters along the line make it. */
+export const FULLNESS = { least: 1, most: 3 } as const;
+
+/** Holes of one strip. */
+export const MOST_STRIP_HOLES = 2000;

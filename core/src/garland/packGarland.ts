@@ -14,7 +14,7 @@ export type PackGarlandProblemCode =
   'no-clusters' | 'too-many-clusters' | 'too-many-balloons' | 'bad-width' | 'bad-places' | 'over-nothing';
 
 /** More than so many are packed for too long. */
-export const MOST_PACKED = 5000;
+const MOST_PACKED = 5000;
 
 /** Clusters that still turn while the next is pushed on, and those before them that it may touch. */
 const LOOSE = 3;

@@ -1,4 +1,5 @@
 import { ok, problem, type Result } from '../result';
+import { MOST_STRIP_HOLES } from './kinds';
 
 /** What comes into the next hole of a strip: a balloon, or nothing. */
 export type StripStep = { nominalMm: number; widthMm: number } | 'skip';
@@ -24,8 +25,6 @@ export interface StripPlan {
 
 export type StripProblemCode = 'bad-holes' | 'bad-pitch' | 'bad-first-hole' | 'no-steps' | 'bad-width';
 
-const MOST_HOLES = 2000;
-
 /**
  * Which balloon comes into which hole of a strip: steps over and over from the first hole that is used, each balloon on
  * the other side than the one before.
@@ -47,8 +46,8 @@ export function stripPlan({
   first: number;
   steps: readonly StripStep[];
 }): Result<StripPlan, StripProblemCode> {
-  if (!(Number.isInteger(holes) && holes >= 1 && holes <= MOST_HOLES))
-    return problem('bad-holes', { field: 'holes', detail: { least: 1, most: MOST_HOLES } });
+  if (!(Number.isInteger(holes) && holes >= 1 && holes <= MOST_STRIP_HOLES))
+    return problem('bad-holes', { field: 'holes', detail: { least: 1, most: MOST_STRIP_HOLES } });
   if (!(pitchMm > 0 && Number.isFinite(pitchMm))) return problem('bad-pitch', { field: 'pitchMm' });
   if (!(Number.isInteger(first) && first >= 1 && first <= holes))
     return problem('bad-first-hole', { field: 'first', detail: { least: 1, most: holes } });

@@ -218,8 +218,8 @@ export async function fillPieces(fill: Fill): Promise<void> {
             ],
           },
         ],
-        ...{ clusters: 12, seed: 7 },
-        decorators: { ...small, widthMm: inch(3.75), count: 24 },
+        ...{ clusters: 11, seed: 7, fullness: [3, 2, 1.5, 1.5, 2] },
+        decorators: { ...small, widthMm: inch(3.75), count: 40 },
       },
     ],
     [

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 
 import { CountField, MmField } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
-import type { GarlandDesign } from '@/parts/piece/viewGarland';
+import type { GarlandDesign } from '@/parts/piece/garlandPlan';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
 import { PickChips } from '@/ui/PickChips';
@@ -20,7 +20,7 @@ interface GarlandFieldsProps {
 
 /** Where a garland runs, and how many clusters it has. */
 export function GarlandFields({ design, basis, wrong, change }: GarlandFieldsProps) {
-  const { path, clusters, seed } = design;
+  const { path, clusters, strip, seed } = design;
   const put = (by: Partial<GarlandDesign['path']>) => change({ path: { ...path, ...by } });
   const { wide, high } = PATH_LENGTHS[path.kind];
   return (
@@ -57,17 +57,19 @@ export function GarlandFields({ design, basis, wrong, change }: GarlandFieldsPro
             onChange={(mm) => put({ dropMm: mm })}
           />
         ) : null}
-        <CountField
-          label="Clusters"
-          of="clusters"
-          value={clusters}
-          most={MOST_CLUSTERS}
-          error={wrong('clusters')}
-          onChange={(many) => change({ clusters: many })}
-        />
+        {strip ? null : (
+          <CountField
+            label="Clusters"
+            of="clusters"
+            value={clusters}
+            most={MOST_CLUSTERS}
+            error={wrong('clusters')}
+            onChange={(many) => change({ clusters: many })}
+          />
+        )}
       </View>
       <Button
-        title="Turn its clusters another way"
+        title={strip ? 'Let it fall another way' : 'Turn its clusters another way'}
         icon={Shuffle}
         onPress={() => change({ seed: (seed % MOST_SEED) + 1 })}
       />

@@ -1,3 +1,4 @@
+import type { DesignOf } from '@leggero/contract';
 import type { Box } from '@leggero/core/building';
 import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -5,8 +6,10 @@ import { View } from 'react-native';
 import { Cautions } from '@/parts/Cautions';
 import { boxOf } from '@/parts/piece/boxOf';
 import { CheckCard } from '@/parts/piece/CheckCard';
+import { nameOf, wholeGarland, type GarlandDesign } from '@/parts/piece/garlandPlan';
 import { LINE_MM, STEEL_HEX } from '@/parts/piece/holds';
 import { OrderCard } from '@/parts/piece/OrderCard';
+import type { PackedWithGaps } from '@/parts/piece/packing';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
 import { RoomNotes } from '@/parts/piece/RoomNotes';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
@@ -15,93 +18,93 @@ import { TargetCard } from '@/parts/piece/TargetCard';
 import type { TiedBalloon } from '@/parts/piece/tied';
 import type { Holds } from '@/parts/piece/tiedScene';
 import { TiedPicture } from '@/parts/piece/TiedPicture';
-import { usePacked } from '@/parts/piece/usePacked';
+import type { PieceBasis } from '@/parts/piece/useBasis';
+import { useKeptApart, usePacked } from '@/parts/piece/usePacked';
 import { usePiece } from '@/parts/piece/usePiece';
-import { garlandBalloons, viewGarland, type GarlandDesign, type GarlandView } from '@/parts/piece/viewGarland';
+import { colouredGarland, viewGarland, type GarlandBalloon, type GarlandView } from '@/parts/piece/viewGarland';
 import { Button } from '@/ui/Button';
 import { Progress } from '@/ui/Progress';
 import { Words } from '@/ui/Words';
 import {
-  clusterStepText,
   coverText,
   fillingClusters,
+  fillingHoles,
+  garlandCounts,
   garlandProblemText,
+  garlandStepText,
   garlandSteps,
+  lengthText,
   ruleText,
+  stripText,
 } from '@/wording/garland';
 import { counted } from '@/wording/trade';
 
+import { ColourCard } from './ColourCard';
 import { DecoratorCard } from './DecoratorCard';
+import { FullnessCard } from './FullnessCard';
 import { GarlandFields } from './GarlandFields';
+import { HandCard } from './HandCard';
 import { KindCards } from './KindCards';
+import { MakingCard } from './MakingCard';
 
-/** An organic garland: clusters in a rhythm along a path, packed in space, with how long it comes out. */
-export function GarlandPiece(shown: ShownPiece<GarlandDesign>) {
+/** An organic garland: what is tied along a path and over that, packed in space, with how long it comes out. */
+export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
   const { piece, basis } = shown;
-  const { design, change, view, problem, wrong } = usePiece(shown, viewGarland, garlandProblemText);
+  const { design: stored, change, view, problem, wrong } = usePiece(shown, viewGarland, garlandProblemText);
+  const design = wholeGarland(stored);
   const [chosen, setChosen] = useState<string | null>(null);
+  const [tapped, setTapped] = useState<string | null>(null);
   const { text } = basis.lengths;
   const { last, answer, share, stopped, stop, again } = usePacked(view, design.seed);
   const packed = last?.ok ? last.value : null;
-  const { kinds, decorators } = design;
-  const sizes = view?.sizes;
-  const balloons = useMemo(() => {
-    // What was packed last may have sizes that there are no more of until it is packed anew.
-    const known = new Set(sizes?.map(({ key }) => key));
-    const placed = packed ? garlandBalloons({ kinds, decorators }, packed) : [];
-    return placed.filter(({ key }) => known.has(key));
-  }, [packed, kinds, decorators, sizes]);
+  const { balloons, prints } = useColoured(stored, view, packed, basis);
   const holdsOf = useCallback((): Holds => holdsAlong(view), [view]);
   const size = view?.sizes.find(({ key }) => key === chosen) ?? view?.sizes[0];
-  // Until it is packed anew, what is said is of the path and the clusters that were packed.
-  const covered = view && packed && { ...packed, clusters: packed.knotsMm.length };
-  const filling = covered && answer ? fillingClusters(covered) : null;
+  const under = balloons.find(({ plan }) => plan !== null && nameOf(plan) === tapped);
+  const made = view && {
+    clusters: view.clusters.length,
+    holes: view.strip?.map(({ hole }) => hole) ?? null,
+    over: view.over,
+  };
   const refused = answer && answer !== 'failed' && !answer.ok ? answer.problem : null;
+  const stripSaid =
+    design.strip && view?.left && packed ? stripText({ ...design.strip, ...view.left }, packed.pathMm, text) : null;
   return (
     <PieceLayout
       piece={piece}
-      subtitle={
-        view
-          ? `${counted(view.clusters.length, 'cluster')}, ${counted(view.balloons, 'balloon')}`
-          : 'cannot be worked out'
-      }
+      subtitle={view && made ? garlandCounts(made, view.count) : 'cannot be worked out'}
       first={
         <>
-          {view ? (
+          {view && made ? (
             <>
               <TiedPicture
                 form="garland"
-                label={`A garland of ${counted(view.clusters.length, 'cluster')}${covered ? `, ${text(covered.lengthMm)} long` : ''}`}
+                label={`A garland of ${garlandCounts(made, view.count)}${packed ? `, ${text(packed.lengthMm)} long` : ''}`}
                 view={{ balloons, sizes: view.sizes }}
                 holdsOf={holdsOf}
-                each={decorators ? 'step' : 'cluster'}
+                each="step"
                 basis={basis}
                 stepText={(step) =>
-                  clusterStepText(
-                    step,
-                    view.clusters.length,
-                    balloons.filter((balloon) => balloon.step === step).length,
-                  )
+                  garlandStepText(step, made, balloons.filter((balloon) => balloon.step === step).length)
                 }
                 chosen={chosen}
-                onTap={({ key }) => setChosen(key)}
+                only={under}
+                onTap={({ key, plan }) => {
+                  setChosen(key);
+                  setTapped(plan && nameOf(plan));
+                }}
                 ghosts={NONE}
                 onNoGhost={nothing}
               />
-              {covered ? (
-                <View role="status">
-                  <Words look="strong">{`${text(covered.lengthMm)} long: ${counted(covered.clusters, 'cluster')}`}</Words>
-                  <Words look="quiet">{coverText(covered, text)}</Words>
-                  {answer ? <Words look="quiet">{ruleText(view.ruleMm, covered.lengthMm, text)}</Words> : null}
-                </View>
+              {packed ? (
+                <Covers
+                  {...{ design, packed, change, text }}
+                  ruleMm={answer ? view.ruleMm : undefined}
+                  settled={answer !== null}
+                />
               ) : null}
               <Packing {...{ packing: answer === null, failed: answer === 'failed', share, stopped, stop, again }} />
-              {filling === null ? null : (
-                <Button
-                  title={`Take ${counted(filling, 'cluster')}: they fill the path`}
-                  onPress={() => change({ clusters: filling })}
-                />
-              )}
+              <HandCard design={design} view={view} basis={basis} tapped={under?.plan ?? null} change={change} />
               <RoomNotes
                 form="garland"
                 box={balloons.length > 0 ? carriedBox(balloons) : null}
@@ -121,11 +124,18 @@ export function GarlandPiece(shown: ShownPiece<GarlandDesign>) {
             </Words>
           ) : null}
           <GarlandFields design={design} basis={basis} wrong={wrong} change={change} />
+          <FullnessCard design={design} change={change} />
         </>
       }
       second={
         <>
           {size ? <TargetCard piece={piece} size={size} basis={basis} shape="classic" /> : null}
+          <MakingCard
+            {...{ design, basis, wrong, change }}
+            pathMm={packed?.pathMm ?? design.path.wideMm}
+            said={stripSaid}
+          />
+          <ColourCard design={design} basis={basis} prints={prints} wrong={wrong} change={change} />
           <KindCards design={design} basis={basis} wrong={wrong} change={change} />
           <DecoratorCard design={design} packed={packed} basis={basis} change={change} />
           {view ? (
@@ -135,9 +145,12 @@ export function GarlandPiece(shown: ShownPiece<GarlandDesign>) {
                 sizes={view.sizes}
                 basis={basis}
                 chosen={size?.key ?? null}
-                onChoose={setChosen}
+                onChoose={(key) => {
+                  setChosen(key);
+                  setTapped(null);
+                }}
               />
-              <OrderCard form="garland" steps={garlandSteps(view.clusters.length, design.path.kind)} />
+              <OrderCard form="garland" steps={garlandSteps(view.clusters.length, design)} />
               <CheckCard piece={piece} sizes={view.sizes} basis={basis} />
             </>
           ) : null}
@@ -145,6 +158,61 @@ export function GarlandPiece(shown: ShownPiece<GarlandDesign>) {
         </>
       }
     />
+  );
+}
+
+/** A garland in its colours, as it was packed last; nothing before. */
+function useColoured(
+  design: DesignOf<'garland'>,
+  view: GarlandView | null,
+  packed: PackedWithGaps | null,
+  basis: PieceBasis,
+): { balloons: GarlandBalloon[]; prints: number } {
+  const apart = useKeptApart(design, view, packed);
+  const balloons = useMemo(
+    () => (view && packed ? colouredGarland(design, view, packed, apart, basis) : []),
+    [design, view, packed, apart, basis],
+  );
+  return { balloons, prints: apart?.prints ?? 0 };
+}
+
+interface CoversProps {
+  design: GarlandDesign;
+  packed: PackedWithGaps;
+  /** What the trade says such clusters cover; undefined while it is packed anew. */
+  ruleMm: number | null | undefined;
+  settled: boolean;
+  change: (by: Partial<GarlandDesign>) => void;
+  text: (mm: number) => string;
+}
+
+/** How long a garland came out, beside its path and beside the trade's rule, and what would fill the path. */
+function Covers({ design: { strip }, packed, ruleMm, settled, change, text }: CoversProps) {
+  const { lengthMm, pathMm, clusters } = packed;
+  // Until it is packed anew, what is said is of the path and the clusters that were packed.
+  const covered = { lengthMm, pathMm, clusters };
+  const filling = !settled || strip ? null : fillingClusters(covered);
+  const holes = settled && strip ? fillingHoles(strip, pathMm) : null;
+  return (
+    <>
+      <View role="status">
+        <Words look="strong">{lengthText(covered, strip !== null, text)}</Words>
+        <Words look="quiet">{coverText(covered, text)}</Words>
+        {ruleMm === undefined || strip ? null : <Words look="quiet">{ruleText(ruleMm, lengthMm, text)}</Words>}
+      </View>
+      {filling === null ? null : (
+        <Button
+          title={`Take ${counted(filling, 'cluster')}: they fill the path`}
+          onPress={() => change({ clusters: filling })}
+        />
+      )}
+      {strip && holes !== null ? (
+        <Button
+          title={`Take ${counted(holes, 'hole')}: they fill the path`}
+          onPress={() => change({ strip: { ...strip, holes } })}
+        />
+      ) : null}
+    </>
   );
 }
 
@@ -157,7 +225,7 @@ function carriedBox(balloons: readonly TiedBalloon[]): Box {
 const NONE: never[] = [];
 const nothing = () => {};
 /** Fields that show their own problem. */
-const SHOWN = /^(path\.|clusters$|kinds\.)/;
+const SHOWN = /^(path\.|clusters$|kinds\.|holes$|pitchMm$|first$|steps|colours\.)/;
 
 /** The line, the strip or the string that its knots lie along. */
 function holdsAlong(view: GarlandView | null): Holds {

@@ -6,7 +6,7 @@ import { View } from 'react-native';
 
 import { CountField, MmField, PartPick } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
-import type { GarlandDesign } from '@/parts/piece/viewGarland';
+import type { GarlandDesign } from '@/parts/piece/garlandPlan';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';

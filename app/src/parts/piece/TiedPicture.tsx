@@ -4,7 +4,7 @@ import type { SizeSpread } from '@leggero/core';
 import { useCallback, useMemo } from 'react';
 import { View } from 'react-native';
 
-import { sizeOutline } from './sizeOutline';
+import { onlyOutline, sizeOutline } from './sizeOutline';
 import { offScene } from './scenes';
 import { tiedScene, type Holds } from './tiedScene';
 import type { Coloured } from './colouring';
@@ -20,9 +20,9 @@ import { counted } from '@/wording/trade';
 
 import { Ghost, GhostNote, type GhostBalloon } from './Ghost';
 
-interface TiedPictureProps {
+interface TiedPictureProps<Balloon extends TiedBalloon> {
   label: string;
-  view: Pick<Coloured, 'sizes'> & { balloons: TiedBalloon[] };
+  view: Pick<Coloured, 'sizes'> & { balloons: Balloon[] };
   /** What holds balloons that lie so. */
   holdsOf: (balloons: readonly TiedBalloon[]) => Holds;
   ceiling?: SceneRoom['ceiling'] | undefined;
@@ -36,7 +36,9 @@ interface TiedPictureProps {
   /** What is put on with a step: a duplet, a cluster. */
   each: string;
   chosen: string | null;
-  onTap: (balloon: TiedBalloon) => void;
+  /** The only balloon that stands out, where one is meant and not its size. */
+  only?: Balloon | undefined;
+  onTap: (balloon: Balloon) => void;
   /** As some of it came out once: seen over it. */
   ghosts: readonly TiedBalloon[];
   onNoGhost: () => void;
@@ -51,7 +53,7 @@ function ghostOf({ xMm, yMm, zMm, widthMm, neck: [x, y, z] }: TiedBalloon): Ghos
 }
 
 /** Balloons that are tied along something, in space beside a person: a tap asks for a balloon's target. */
-export function TiedPicture(props: TiedPictureProps) {
+export function TiedPicture<Balloon extends TiedBalloon>(props: TiedPictureProps<Balloon>) {
   const {
     label,
     view,
@@ -64,6 +66,7 @@ export function TiedPicture(props: TiedPictureProps) {
     form,
     each,
     chosen,
+    only,
     onTap,
     ghosts,
     onNoGhost,
@@ -85,7 +88,10 @@ export function TiedPicture(props: TiedPictureProps) {
     [laidAnew, sceneOf, scene],
   );
   const outcomes = useOutcomes(made, said);
-  const outlineOf = useMemo(() => sizeOutline(chosen), [chosen]);
+  const outlineOf = useMemo(
+    () => (only ? onlyOutline(balloons.indexOf(only)) : sizeOutline(chosen)),
+    [only, balloons, chosen],
+  );
   const shown = useMemo(() => ghosts.map(ghostOf), [ghosts]);
   const place = useShown(shown.length > 0);
   return (

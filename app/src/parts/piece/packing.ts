@@ -1,9 +1,11 @@
-import { MM_PER_INCH, type Result, type Trade } from '@leggero/core';
+import { MM_PER_INCH, type Problem, type Result, type Trade } from '@leggero/core';
 import {
+  besideEachOther,
   gapsOf,
   knotLine,
   packGarland,
-  type ClusterKind,
+  packStrip,
+  touchedUp,
   type Gap,
   type KnotLineProblemCode,
   type PackedGarland,
@@ -12,32 +14,62 @@ import {
   type Wall,
 } from '@leggero/core/garland';
 
-/** What is packed. */
-export interface PackQuestion {
-  clusters: ClusterKind[];
+import type { GarlandPlan } from './garlandPlan';
+
+interface Along {
   points: Place[];
   walls: Wall[];
-  seed: number;
   trade: Trade;
 }
 
-/** A garland at rest, the path it was packed along, and the hollows on its outside. */
-export type PackedWithGaps = PackedGarland & { gaps: Gap[]; pathMm: number };
-export type PackAnswer = Result<PackedWithGaps, PackGarlandProblemCode | KnotLineProblemCode>;
+/** What is packed from the beginning. */
+export type PackQuestion = Along & Pick<GarlandPlan, 'clusters' | 'strip' | 'over'> & { seed: number };
+
+/** What is changed by hand in a garland that is packed. */
+export type TouchQuestion = Along & Pick<GarlandPlan, 'touches'> & { packed: PackedWithGaps };
+
+/** A garland at rest, the path it was packed along, the hollows on its outside, and who lies beside whom. */
+export interface PackedWithGaps extends PackedGarland {
+  gaps: Gap[];
+  pathMm: number;
+  /** Pairs of balloons side by side as they were packed, before anything was changed by hand. */
+  beside: readonly number[];
+}
+export type PackProblem = Problem<PackGarlandProblemCode | KnotLineProblemCode>;
+export type PackAnswer = Result<PackedWithGaps, PackProblem['code']>;
 
 /** Hollows that decorators nest in are so wide: of the smallest that is filled, to a large 5 in. */
 const GAPS = { leastMm: 1.5 * MM_PER_INCH, mostMm: 6 * MM_PER_INCH };
 
-/** A garland packed along a line through places; how far it is, is told now and then. */
-export function packed(
-  { clusters, points, walls, seed, trade }: PackQuestion,
-  tell: (share: number) => void = () => {},
-): PackAnswer {
+/** A garland packed along a line through places, or touched up; how far it is, is told now and then. */
+export function packed(question: PackQuestion | TouchQuestion, tell: (share: number) => void = () => {}): PackAnswer {
+  const { points, walls, trade } = question;
   const line = knotLine(points);
   if (!line.ok) return line;
+  const how = { line: line.value, walls, trade };
+  const { lengthMm: pathMm } = line.value;
+  const withGaps = (
+    made: Result<PackedGarland, PackGarlandProblemCode>,
+    beside: (garland: PackedGarland) => readonly number[] = besideEachOther,
+  ): PackAnswer =>
+    made.ok
+      ? { ok: true, value: { ...made.value, gaps: gapsOf(made.value, GAPS), pathMm, beside: beside(made.value) } }
+      : made;
+  if ('packed' in question) {
+    const { packed: whole, touches } = question;
+    return withGaps(touchedUp(whole, { ...how, touches }), () => whole.beside);
+  }
+  const { clusters, strip, over, seed } = question;
+  if (strip) return withGaps(packStrip({ balloons: strip, over, seed, ...how }));
   const onDone = (many: number) => tell(many / clusters.length);
-  const made = packGarland({ clusters, line: line.value, walls, seed, trade, onDone });
-  return made.ok
-    ? { ok: true, value: { ...made.value, gaps: gapsOf(made.value, GAPS), pathMm: line.value.lengthMm } }
-    : made;
+  return withGaps(packGarland({ clusters, over, seed, onDone, ...how }));
+}
+
+/** The same at once: packed, then touched up where something is changed by hand. */
+export function packedByHand(question: PackQuestion & Pick<GarlandPlan, 'touches'>): PackAnswer {
+  const { touches, ...whole } = question;
+  const made = packed(whole);
+  if (!made.ok || touches.length === 0) return made;
+  const { points, walls, trade } = whole;
+  return packed({ points, walls, trade, touches, packed: made.value });
 }

@@ -6,3 +6,9 @@ export const sizeOutline =
   (chosen: string | null) =>
   ({ key }: SceneBalloon): Outline =>
     key === chosen ? 'chosen' : 'none';
+
+/** One balloon by itself stands out. */
+export const onlyOutline =
+  (at: number) =>
+  (_: SceneBalloon, i: number): Outline =>
+    i === at ? 'chosen' : 'none';

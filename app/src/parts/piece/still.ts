@@ -1,4 +1,5 @@
-import type { PieceDesign } from '@leggero/contract';
+import type { DesignOf, PieceDesign } from '@leggero/contract';
+import { keptApart } from '@leggero/core/garland';
 import { handleLine } from '@leggero/core/linking';
 
 import { shade } from '../shade';
@@ -9,8 +10,8 @@ import { viewColumn } from './viewColumn';
 import { partOf, viewClosed, viewRing } from './viewClosed';
 import { STEEL_HEX } from './holds';
 import { viewArch } from './viewArch';
-import { packed } from './packing';
-import { garlandBalloons, viewGarland, type GarlandDesign } from './viewGarland';
+import { packedByHand } from './packing';
+import { apartQuestion, colouredGarland, viewGarland } from './viewGarland';
 import { viewPlinth } from './viewPlinth';
 import { hoopLine, HOOP_TUBE_MM, viewHoop } from './viewHoop';
 import { viewBow, viewRope } from './viewRope';
@@ -92,12 +93,14 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
   }
 }
 
-function garlandStill(design: GarlandDesign, material: Material): Still | null {
+function garlandStill(design: DesignOf<'garland'>, material: Material): Still | null {
   const view = viewGarland(design, material);
   if (!view.ok) return null;
-  const made = packed({ ...view.value, seed: design.seed, trade: material.knowledge.trade });
+  const made = packedByHand({ ...view.value, seed: design.seed, trade: material.knowledge.trade });
   if (!made.ok) return null;
-  const balls = seen(garlandBalloons(design, made.value), ({ colourHex }) => colourHex);
+  const question = apartQuestion(design, view.value, made.value);
+  const balloons = colouredGarland(design, view.value, made.value, question && keptApart(question), material);
+  const balls = seen(balloons, ({ colourHex }) => colourHex);
   return { balls, handle: null, footMm: Math.max(0, Math.min(...balls.map(({ y, r }) => -y - r))) };
 }
 

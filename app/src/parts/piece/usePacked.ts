@@ -1,17 +1,51 @@
+import type { DesignOf } from '@leggero/contract';
+import type { KeptApart } from '@leggero/core/garland';
 import { useMemo } from 'react';
 
 import { useTrade } from '@/data/trade';
 
 import { useAsked, useSameFigures, type Asked } from '../useAsked';
-import type { PackAnswer, PackQuestion } from './packing';
-import type { GarlandView } from './viewGarland';
+import type { PackAnswer, PackedWithGaps, PackQuestion, TouchQuestion } from './packing';
+import { apartQuestion, type ApartQuestion, type GarlandView } from './viewGarland';
 
 const openWorker = () => new Worker(new URL('./garland.worker', window.location.href));
+/** What is changed by hand, and colours, are seen at once. */
+const SHORT_REST_MS = 30;
 
-/** A garland as a worker packs it: anew once the hand rests. */
+/** A garland as a worker packs it: anew once the hand rests; what is changed by hand is touched up in what is packed. */
 export function usePacked(view: GarlandView | null, seed: number): Asked<PackAnswer> {
   const trade = useTrade();
-  const asked = useSameFigures(view && { clusters: view.clusters, points: view.points, walls: view.walls, seed });
+  const asked = useSameFigures(
+    view && {
+      clusters: view.clusters,
+      strip: view.strip,
+      over: view.over,
+      points: view.points,
+      walls: view.walls,
+      seed,
+    },
+  );
   const question = useMemo((): PackQuestion | null => asked && { ...asked, trade }, [asked, trade]);
-  return useAsked<PackQuestion, PackAnswer>(openWorker, question);
+  const whole = useAsked<PackQuestion, PackAnswer>(openWorker, question);
+  const touches = useSameFigures(view && view.touches);
+  const { answer } = whole;
+  const packed = answer && answer !== 'failed' && answer.ok ? answer.value : null;
+  const touched = useMemo((): TouchQuestion | null => {
+    if (!asked || !packed || !touches || touches.length === 0) return null;
+    return { points: asked.points, walls: asked.walls, trade, packed, touches };
+  }, [asked, packed, touches, trade]);
+  const byHand = useAsked<TouchQuestion, PackAnswer>(openWorker, touched, SHORT_REST_MS);
+  if (!touched) return whole;
+  return { ...whole, answer: byHand.answer, last: byHand.last ?? whole.last };
+}
+
+/** The colours of a packed garland as a worker lays them apart; as they were laid last until it has. */
+export function useKeptApart(
+  design: DesignOf<'garland'>,
+  view: GarlandView | null,
+  packed: PackedWithGaps | null,
+): KeptApart | null {
+  const question = useSameFigures(view && packed && apartQuestion(design, view, packed));
+  const { last } = useAsked<ApartQuestion, KeptApart>(openWorker, question, SHORT_REST_MS);
+  return question && last;
 }

@@ -1,14 +1,12 @@
-import type { DesignOf } from '@leggero/contract';
-import { MM_PER_INCH, workToleranceMm, type Problem } from '@leggero/core';
+import { workToleranceMm, type Problem } from '@leggero/core';
 import {
-  clustersInRhythm,
   footRuleMm,
   garlandPath,
+  type keptApart,
   knotLine,
   nestIn,
-  type ClusterKind,
   type Gap,
-  type ClusterProblemCode,
+  type KeptApart,
   type GarlandPathProblemCode,
   type KnotLineProblemCode,
   type Place,
@@ -16,76 +14,90 @@ import {
 } from '@leggero/core/garland';
 
 import { colourTitle } from './colouring';
+import {
+  inColour,
+  nameOf,
+  planGarland,
+  USUAL_SHARE,
+  wholeGarland,
+  type GarlandDesign,
+  type GarlandPlan,
+  type GarlandPlanProblemCode,
+  type PlannedBalloon,
+} from './garlandPlan';
 import { modelOf, type Material } from './material';
 import type { PackedWithGaps } from './packing';
 import type { PieceSize } from './sizes';
 import type { TiedBalloon } from './tied';
 
-export type GarlandDesign = DesignOf<'garland'>;
-
 /** A garland before it is packed. */
-export interface GarlandView {
-  clusters: ClusterKind[];
+export interface GarlandView extends GarlandPlan {
   /** Where it runs. */
   points: Place[];
   walls: Wall[];
   sizes: PieceSize[];
-  balloons: number;
-  /** What the trade says its clusters cover, mm; null where it says nothing of one of them. */
+  /** How many there are, decorators too. */
+  count: number;
+  /** What the trade says its clusters cover, mm; null where it says nothing of one of them, and of strips. */
   ruleMm: number | null;
 }
 
-export type GarlandProblemCode = ClusterProblemCode | GarlandPathProblemCode | KnotLineProblemCode;
+export type GarlandProblemCode = GarlandPlanProblemCode | GarlandPathProblemCode | KnotLineProblemCode;
 
-/** How wide balloons of a garland are made of what they are sold as, where none is chosen (common practice). */
-const USUAL_SHARE = 0.85;
 const FLOOR: Wall = { into: [0, 0, 1], atMm: 0 };
 
 /** A garland from its figures: which clusters follow each other, where they run, how many balloons of what. */
 export function viewGarland(
-  { path, kinds, clusters: many, decorators }: GarlandDesign,
+  stored: Parameters<typeof wholeGarland>[0],
   basis: Material,
 ): { ok: true; value: GarlandView } | { ok: false; problem: Problem<GarlandProblemCode> } {
-  const nominal = (part: GarlandDesign['kinds'][number]['balloons'][number]) =>
-    modelOf(part, basis)?.nominalMm ?? Math.round(part.widthMm / USUAL_SHARE / MM_PER_INCH) * MM_PER_INCH;
-  const rhythm = rhythmOf(kinds);
-  const found = clustersInRhythm({
-    kinds: kinds.map(({ balloons }) => balloons.map((part) => ({ ...part, nominalMm: nominal(part) }))),
-    rhythm,
-    clusters: many,
-  });
-  if (!found.ok) return found;
-  const points = garlandPath(path);
+  const design = wholeGarland(stored);
+  const planned = planGarland(design, basis);
+  if (!planned.ok) return planned;
+  const points = garlandPath(design.path);
   if (!points.ok) return points;
   const line = knotLine(points.value);
   if (!line.ok) return line;
-  const times = kinds.map((_, kind) => found.value.filter((_, at) => kindAt(rhythm, at) === kind).length);
-  const { trade } = basis.knowledge;
-  const sizes = kinds.flatMap(({ balloons }, kind) =>
-    balloons.map((part, i): PieceSize => {
-      const { modelId, colourHex, finish, widthMm, count } = part;
-      return {
-        key: sizeKey(kind, i),
-        title: `Cluster ${kind + 1}, ${colourTitle(part, i, basis).toLowerCase()}`,
-        count: count * times[kind]!,
-        widthMm,
-        part: { modelId, colourHex, finish },
-        toleranceMm: workToleranceMm({ work: 'garland', nominalMm: nominal(part), trade }),
-      };
-    }),
-  );
-  if (decorators) sizes.push(decoratorSize(decorators, basis));
-  const rules = found.value.map(footRuleMm);
+  const plan = planned.value;
+  const sizes = new Map<string, PieceSize>();
+  for (const balloon of plan.balloons) {
+    const key = keyOf(balloon);
+    const known = sizes.get(key);
+    if (known) known.count += 1;
+    else sizes.set(key, sizeFor(balloon, basis));
+  }
+  const all = [...sizes.values()];
+  if (design.decorators) all.push(decoratorSize(design.decorators, basis));
+  const rules = plan.strip ? [null] : plan.clusters.map(footRuleMm);
   return {
     ok: true,
     value: {
-      clusters: found.value,
+      ...plan,
       points: points.value,
       walls: [FLOOR],
-      sizes: sizes.filter(({ count }) => count > 0),
-      balloons: sizes.reduce((sum, { count }) => sum + count, 0),
+      sizes: all,
+      count: all.reduce((sum, { count }) => sum + count, 0),
       ruleMm: rules.includes(null) ? null : rules.reduce<number>((sum, mm) => sum + mm!, 0),
     },
+  };
+}
+
+/** Which size of the garland a balloon is of. */
+function keyOf({ one, colour, byHand, nominalMm, widthMm, part }: PlannedBalloon): string {
+  if (colour !== null) return `colour-${colour + 1}-${nominalMm}-${widthMm}`;
+  return byHand ? `hand-${part.modelId ?? part.colourHex}-${nominalMm}-${widthMm}` : one;
+}
+
+function sizeFor(balloon: PlannedBalloon, basis: Material): PieceSize {
+  const { one, colour, byHand, nominalMm, widthMm, part } = balloon;
+  const [kind, at, i] = one.split('-');
+  const name = colourTitle(part, colour ?? Number(i ?? at) - 1, basis);
+  const ofCluster = kind === 'strip' ? 'Strip' : `Cluster ${at}`;
+  return {
+    key: keyOf(balloon),
+    title: colour !== null ? name : `${byHand ? 'By hand' : ofCluster}, ${name.toLowerCase()}`,
+    ...{ count: 1, widthMm, part },
+    toleranceMm: workToleranceMm({ work: 'garland', nominalMm, trade: basis.knowledge.trade }),
   };
 }
 
@@ -108,54 +120,110 @@ const NESTS = 0.6;
 export const nestsFor = ({ gaps }: PackedWithGaps, widthMm: number): Gap[] =>
   gaps.filter((gap) => gap.widthMm >= NESTS * widthMm);
 
-const sizeKey = (kind: number, balloon: number) => `cluster-${kind + 1}-${balloon + 1}`;
+/** A balloon of a garland where it lies, and what it is planned as; null of a decorator. */
+export interface GarlandBalloon extends TiedBalloon {
+  plan: PlannedBalloon | null;
+}
 
-const rhythmOf = (kinds: GarlandDesign['kinds']): number[] =>
-  kinds.flatMap(({ inRow }, kind) => Array<number>(inRow).fill(kind));
-
-/** Which kind a cluster is of: the rhythm begins anew until all are on. */
-const kindAt = (rhythm: readonly number[], cluster: number): number => rhythm[cluster % rhythm.length]!;
-
-/** Every balloon of a packed garland with its colour, a cluster a step; what decorates it is the last. */
-export function garlandBalloons(
-  { kinds, decorators }: Pick<GarlandDesign, 'kinds' | 'decorators'>,
+/**
+ * Every balloon of a packed garland with its colour, a cluster a step, then what is tied over them; what decorates it is
+ * the last.
+ *
+ * `apart`: scattered colours as they were laid so that neighbours differ, by `apartQuestion`; null as they were drawn.
+ */
+export function colouredGarland(
+  stored: Parameters<typeof wholeGarland>[0],
+  view: GarlandPlan,
   packed: PackedWithGaps,
-): TiedBalloon[] {
-  const { balloons } = packed;
-  const rhythm = rhythmOf(kinds);
-  const inKind = kinds.map((kind) =>
-    kind.balloons.flatMap((part, i) => Array.from({ length: part.count }, () => ({ part, i }))),
-  );
-  const base = balloons.flatMap(({ cluster, place, widthMm, xMm, yMm, zMm, neck }): TiedBalloon[] => {
-    const kind = kindAt(rhythm, cluster);
-    const own = inKind[kind]![place];
-    if (!own) return [];
-    const { colourHex } = own.part;
+  apart: KeptApart | null,
+  basis: Material,
+): GarlandBalloon[] {
+  const design = wholeGarland(stored);
+  const planned = new Map(inColours(design, view, apart, basis).map((balloon) => [nameOf(balloon), balloon]));
+  const stepsOver = new Map<string, number>();
+  const times = new Map<number, number>();
+  view.over.forEach(({ on }, i) => {
+    times.set(on, (times.get(on) ?? 0) + 1);
+    stepsOver.set(`${on} ${times.get(on)}`, view.clusters.length + i);
+  });
+  const known = new Set(view.balloons.map(keyOf));
+  const base = packed.balloons.flatMap(({ cluster, layer, place, widthMm, xMm, yMm, zMm, neck }): GarlandBalloon[] => {
+    const plan = planned.get(nameOf({ cluster, layer, place }));
+    // What was packed last may have balloons that there are no more of until it is packed anew.
+    if (!plan || !known.has(keyOf(plan))) return [];
     return [
       {
-        ...{ layer: cluster, place, xMm, yMm, zMm, widthMm, aspect: 1, outwards: null, neck, step: cluster },
-        ...{ colourHex, key: sizeKey(kind, own.i) },
+        ...{ layer: cluster, place, xMm, yMm, zMm, widthMm, aspect: 1, outwards: null, neck, key: keyOf(plan) },
+        step: layer === 0 ? cluster : (stepsOver.get(`${cluster} ${layer}`) ?? view.clusters.length),
+        colourHex: plan.part.colourHex,
+        plan,
       },
     ];
   });
-  return decorators ? [...base, ...decoratorsIn(packed, decorators)] : base;
+  const last = view.clusters.length + view.over.length;
+  const { decorators } = design;
+  return decorators ? [...base, ...decoratorsIn(packed, decorators, last)] : base;
+}
+
+/** What is asked to lay scattered colours so that neighbours differ: what is changed by hand keeps its own. */
+export type ApartQuestion = Parameters<typeof keptApart>[0];
+
+/** The same of a garland as it was packed; null where its colours are not scattered, or what is packed is another one. */
+export function apartQuestion(
+  stored: Parameters<typeof wholeGarland>[0],
+  { tied, balloons }: Pick<GarlandPlan, 'tied' | 'balloons'>,
+  { beside }: PackedWithGaps,
+): ApartQuestion | null {
+  const { colours, seed } = wholeGarland(stored);
+  const last = beside.reduce((most, at) => Math.max(most, at), 0);
+  if (colours?.way !== 'scatter' || last >= tied.length) return null;
+  return {
+    balloons: tied,
+    first: tied.map(({ colour }) => colour!),
+    colours: colours.list.map(({ print }) => ({ print })),
+    pairs: beside,
+    held: tiedByHand(tied, balloons),
+    seed,
+  };
+}
+
+/** The balloons of a plan in the colours that they were laid in. */
+function inColours(
+  design: GarlandDesign,
+  { tied, balloons }: GarlandPlan,
+  apart: KeptApart | null,
+  basis: Material,
+): readonly PlannedBalloon[] {
+  if (!apart || apart.colours.length !== tied.length) return balloons;
+  const most = design.colours?.list.length ?? 0;
+  return balloons.map((plan) => {
+    const colour = apart.colours[plan.at]!;
+    if (plan.byHand || colour === plan.colour || colour >= most) return plan;
+    return { ...plan, colour, part: inColour(design, colour, plan.nominalMm, basis) };
+  });
+}
+
+/** Those that are taken out or made otherwise by hand: they leave what they were drawn as. */
+function tiedByHand(tied: GarlandPlan['tied'], plans: readonly PlannedBalloon[]): number[] {
+  const asTied = new Set(plans.flatMap(({ byHand, at }) => (byHand ? [] : [at])));
+  return tied.flatMap((_, at) => (asTied.has(at) ? [] : [at]));
 }
 
 function decoratorsIn(
   packed: PackedWithGaps,
   { widthMm, count, colourHex }: NonNullable<GarlandDesign['decorators']>,
-): TiedBalloon[] {
-  const step = packed.knotsMm.length;
+  step: number,
+): GarlandBalloon[] {
   return nestsFor(packed, widthMm)
     .slice(0, count)
-    .flatMap((gap, place): TiedBalloon[] => {
+    .flatMap((gap, place): GarlandBalloon[] => {
       const at = nestIn(packed, gap, widthMm);
       if (!at) return [];
       const neck = [-gap.out[0], -gap.out[1], -gap.out[2]] as const;
       const [xMm, yMm, zMm] = at;
       return [
         {
-          ...{ layer: step, place, xMm, yMm, zMm, widthMm, aspect: 1, outwards: null, neck, step },
+          ...{ layer: step, place, xMm, yMm, zMm, widthMm, aspect: 1, outwards: null, neck, step, plan: null },
           ...{ colourHex, key: DECORATORS },
         },
       ];

@@ -1,0 +1,135 @@
+import { MOST_COLOURS, MOST_IN_ROW } from '@leggero/contract';
+import { COLOUR_WAYS } from '@leggero/core';
+import Plus from 'lucide-react-native/icons/plus';
+import X from 'lucide-react-native/icons/x';
+import { View } from 'react-native';
+
+import { CountField, PartPick } from '@/parts/piece/Fields';
+import type { GarlandDesign } from '@/parts/piece/garlandPlan';
+import type { PieceBasis } from '@/parts/piece/useBasis';
+import { Button, IconButton } from '@/ui/Button';
+import { Card } from '@/ui/Card';
+import { PickChips } from '@/ui/PickChips';
+import { SwitchRow } from '@/ui/SwitchRow';
+import { Words } from '@/ui/Words';
+import { COLOUR_WAY_WORDS, printsText } from '@/wording/garland';
+
+interface ColourCardProps {
+  design: GarlandDesign;
+  basis: PieceBasis;
+  /** Pairs of prints that could not be kept apart. */
+  prints: number;
+  wrong: (field: string) => string | undefined;
+  change: (by: Partial<GarlandDesign>) => void;
+}
+
+type Colours = NonNullable<GarlandDesign['colours']>;
+
+const MOST_SHARE = 100;
+
+/** Colours that go through a whole garland in place of those of its clusters: in blocks, fading, or scattered. */
+export function ColourCard({ design, basis, prints, wrong, change }: ColourCardProps) {
+  const { colours, kinds, strip } = design;
+  const put = (by: Partial<Colours>) => colours && change({ colours: { ...colours, ...by } });
+  const putOne = (at: number, by: Partial<Colours['list'][number]>) =>
+    colours && put({ list: colours.list.map((each, i) => (i === at ? { ...each, ...by } : each)) });
+  const notice = printsText(prints);
+  const bad = colours?.list.map((_, i) => wrong(`colours.${i}.share`)).find((each) => each !== undefined);
+  return (
+    <Card title="Colours through it">
+      <View className="gap-3">
+        <SwitchRow
+          label="Colours of its own"
+          hint={colours ? 'In place of those of its clusters' : 'Each cluster has those it is made of'}
+          value={colours !== null}
+          onChange={(on) => change({ colours: on ? firstColours(kinds) : null })}
+        />
+        {colours ? (
+          <>
+            <PickChips
+              label="How colours follow each other"
+              options={COLOUR_WAYS.map((value) => ({ value, title: COLOUR_WAY_WORDS[value] }))}
+              value={colours.way}
+              onChange={(way) => put({ way })}
+            />
+            {colours.way === 'blocks' ? (
+              <CountField
+                label={strip ? 'Balloons of a block' : 'Clusters of a block'}
+                of={strip ? 'balloons' : 'clusters'}
+                most={MOST_IN_ROW}
+                value={colours.block}
+                onChange={(block) => put({ block })}
+              />
+            ) : null}
+            {colours.list.map((colour, i) => (
+              <View key={i} className="gap-2">
+                <View className="flex-row items-end gap-1">
+                  <View className="flex-1">
+                    <PartPick
+                      label={`Colour ${i + 1}`}
+                      part={colour}
+                      basis={basis}
+                      onChange={(part) => putOne(i, part)}
+                    />
+                  </View>
+                  {colours.list.length > 1 ? (
+                    <IconButton
+                      label={`Take colour ${i + 1} out`}
+                      icon={X}
+                      onPress={() => put({ list: colours.list.filter((_, at) => at !== i) })}
+                    />
+                  ) : null}
+                </View>
+                <View className="flex-row items-end gap-3">
+                  <CountField
+                    label={`Parts of colour ${i + 1}`}
+                    of="parts"
+                    least={0}
+                    most={MOST_SHARE}
+                    value={colour.share}
+                    onChange={(share) => putOne(i, { share })}
+                  />
+                  {colours.way === 'scatter' ? (
+                    <View className="min-w-[130px] flex-1">
+                      <SwitchRow
+                        label={`Print ${i + 1}`}
+                        value={colour.print}
+                        onChange={(print) => putOne(i, { print })}
+                      />
+                    </View>
+                  ) : null}
+                </View>
+              </View>
+            ))}
+            {colours.list.length < MOST_COLOURS ? (
+              <Button
+                title="Another colour"
+                icon={Plus}
+                onPress={() => put({ list: [...colours.list, { ...colours.list.at(-1)!, share: 1, print: false }] })}
+              />
+            ) : null}
+            {bad ? (
+              <Words look="error" role="alert">
+                {bad}
+              </Words>
+            ) : null}
+            {notice ? <Words role="status">{notice}</Words> : null}
+          </>
+        ) : null}
+      </View>
+    </Card>
+  );
+}
+
+/** The colours that its clusters have, each once, as much of each as of the others. */
+function firstColours(kinds: GarlandDesign['kinds']): Colours {
+  const seen = new Set<string>();
+  const list = kinds
+    .flatMap(({ balloons }) => balloons)
+    .flatMap(({ modelId, colourHex, finish }) => {
+      if (seen.has(colourHex)) return [];
+      seen.add(colourHex);
+      return [{ modelId, colourHex, finish, share: 1, print: false }];
+    });
+  return { way: 'scatter', block: 2, list: list.slice(0, MOST_COLOURS) };
+}
