@@ -11,6 +11,7 @@ import { stillOf } from '@/parts/piece/still';
 import { apartQuestion, colouredGarland, nestsFor, viewGarland, type ApartQuestion } from '@/parts/piece/viewGarland';
 import { lengthsOf } from '@/views/lengths';
 import {
+  coveredText,
   coverText,
   fillingClusters,
   fillingHoles,
@@ -19,6 +20,7 @@ import {
   garlandSteps,
   garlandStepText,
   hollowsText,
+  offWallText,
   printsText,
   ruleText,
   stripText,
@@ -149,8 +151,11 @@ describe('a garland', () => {
       const line = knotLine(worked({ path: { kind, wideMm, highMm: high, dropMm: inch(20) } }).points);
       return line.ok ? line.value.lengthMm : NaN;
     };
-    const lengths = GARLAND_PATHS.map((kind) => lengthOf(kind));
-    const [straight, droop, arch, half, corner] = lengths as [number, number, number, number, number];
+    const lengths = GARLAND_PATHS.filter((kind) => kind !== 'own').map((kind) => lengthOf(kind));
+    const [straight, droop, arch, half, corner, backdrop, hoop] = lengths as [number, ...number[]] &
+      Record<0 | 1 | 2 | 3 | 4 | 5 | 6, number>;
+    expect(backdrop).toBeCloseTo(wideMm + 2 * highMm, 6);
+    expect(hoop / (Math.PI * wideMm)).toBeCloseTo(1, 3);
     expect(straight).toBeCloseTo(wideMm, 6);
     // Any handbook of geometry: a parabola of this sag is nearly as long as the chain.
     expect(droop / (wideMm * (1 + (8 / 3) * (20 / 72) ** 2 - (32 / 5) * (20 / 72) ** 4))).toBeCloseTo(1, 1);
@@ -392,6 +397,30 @@ describe('the page of a garland', () => {
     await kept(({ strip, kinds }) => strip === null && kinds.length === 2);
   });
 
+  it('is drawn on a wall to scale, place by place, with a door kept in sight', async () => {
+    await open({ path: { ...GARLAND.path, wideMm: inch(96) } });
+    await click('As I draw it', 'radio');
+    await kept(({ path, wall }) => path.points?.length === 5 && wall?.wideMm === inch(168));
+    // Where it ran before, place by place.
+    const { points } = (lastDone() as { by: { design: DesignOf<'garland'> } }).by.design.path;
+    expect(points!.map(({ xMm, zMm }) => [Math.round(xMm / 25.4), Math.round(zMm / 25.4)])).toEqual(
+      [-48, -24, 0, 24, 48].map((x) => [x, 80]),
+    );
+    await click('Another place');
+    await kept(({ path }) => path.points?.length === 6);
+    await click('One place less');
+    await kept(({ path }) => path.points?.length === 5);
+    await click('Door');
+    await kept(({ wall }) => wall?.things.length === 1 && wall.things[0]!.leftMm === inch(66));
+    expect(await screen.findByText(/^\d+ balloons before the door: keep doors/, {}, { timeout: 5000 })).toBeTruthy();
+    await type('From the left of 1', '0 in');
+    await kept(({ wall }) => wall?.things[0]!.leftMm === 0);
+    await type('Wall, width', '7 ft');
+    expect(await screen.findByText('It leaves the wall by 6 in.')).toBeTruthy();
+    await click('Take door 1 away');
+    await kept(({ wall }) => wall?.things.length === 0);
+  });
+
   it('takes back what was changed by hand, the newest first', async () => {
     const at = { strip: false, cluster: 2, layer: 0, place: 0, widthMm: null, part: null };
     await open({
@@ -466,7 +495,7 @@ it('words of garlands say what would work', () => {
   const steps = (kind: GarlandPathKind, by: { strip?: object; fullness?: number[] } = {}) =>
     garlandSteps(12, { path: { kind }, strip: null, fullness: [1, 1], ...by }).join(' ');
   expect(steps('droop')).toMatch(/12 clusters.*let it come to rest/);
-  expect(steps('corner')).toMatch(/at the bend/);
+  expect(steps('corner')).toMatch(/the foot, the bend and the top/);
   expect(steps('corner')).not.toMatch(/Tie more clusters/);
   expect(steps('corner', { strip: {}, fullness: [2, 1] })).toMatch(
     /12 balloons into their holes.*with bands.*the strip/,
@@ -495,6 +524,15 @@ it('words of garlands say what would work', () => {
   expect(fillingHoles({ ...hung, first: 4 }, inch(180))).toBe(65);
   expect(printsText(0)).toBeNull();
   expect(printsText(1)).toMatch(/^1 pair of prints lies side by side/);
+  const door = { kind: 'door' as const, leftMm: 1000, lowMm: 0, wideMm: 900, highMm: 2000 };
+  const wall = { wideMm: 4000, highMm: 2500, things: [door, { ...door, kind: 'sofa' as const }] };
+  // Its left edge is 1 m to the left of the wall's middle.
+  const ball = (xMm: number, zMm: number) => ({ xMm, zMm, widthMm: 250 });
+  expect(coveredText([ball(-1126, 1000), ball(-500, 2126), ball(26, 500)], wall)).toBeNull();
+  expect(coveredText([ball(-1124, 1000), ball(-500, 2124)], wall)).toMatch(/^2 balloons before the door: /);
+  expect(offWallText([[-2000, 0, 2500]], wall, text)).toBeNull();
+  expect(offWallText([[0, 0, 2500 + inch(4)]], wall, text)).toBe('It leaves the wall by 4 in.');
+  expect(garlandProblemText({ code: 'path-crosses' }, text)).toMatch(/crosses itself/);
   const which = { cluster: 2, layer: 0, place: 1 };
   expect(whichText(which, null)).toBe('Balloon 2 of cluster 3');
   expect(whichText({ ...which, layer: 2 }, null)).toBe('Balloon 2 over cluster 3, layer 3');

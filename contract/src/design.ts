@@ -11,6 +11,7 @@ import {
   HEMS,
   MOST_CLUSTERS,
   MOST_STRIP_HOLES,
+  PATH_POINTS,
   MOST_IN_CLUSTER,
   MOST_LAYERS,
   PATTERN_KINDS,
@@ -339,6 +340,23 @@ const stripSchema = z.object({
   steps: z.array(sizedPartSchema.nullable()).min(1).max(MOST_STRIP_STEPS),
 });
 
+/** What stands or hangs at a wall. */
+export const WALL_THINGS = ['door', 'window', 'sofa', 'table', 'sign'] as const;
+export type WallThingKind = (typeof WALL_THINGS)[number];
+export const MOST_WALL_THINGS = 12;
+
+const offMmSchema = z.number().min(-MOST_BUILD_MM).max(MOST_BUILD_MM);
+
+const wallThingSchema = z.object({
+  kind: z.enum(WALL_THINGS),
+  /** Its left edge from the wall’s left one, and its lower one above the floor. */
+  leftMm: offMmSchema,
+  lowMm: heightSchema,
+  wideMm: buildMmSchema,
+  highMm: buildMmSchema,
+});
+export type WallThing = z.infer<typeof wallThingSchema>;
+
 const byHandSchema = z.object({
   /** Of the strip, where it is made on one; else of its clusters. */
   strip: z.boolean(),
@@ -361,6 +379,11 @@ const garlandDesignSchema = z.object({
     highMm: buildMmSchema,
     /** Between its fixings, where it hangs. */
     dropMm: z.number().min(0).max(MOST_BUILD_MM),
+    /** What it runs through where it is drawn: to the right of the wall’s middle, and above the floor. */
+    points: z
+      .array(z.object({ xMm: offMmSchema, zMm: heightSchema }))
+      .max(PATH_POINTS.most)
+      .optional(),
   }),
   /** Along it, each so many times in a row, begun anew until all clusters are on. */
   kinds: z
@@ -381,6 +404,11 @@ const garlandDesignSchema = z.object({
   strip: stripSchema.nullable().optional(),
   /** So many times as many balloons as along the line. */
   fullness: z.array(z.number().min(FULLNESS.least).max(FULLNESS.most)).length(FULLNESS_PLACES).optional(),
+  /** What it hangs before, to scale. */
+  wall: z
+    .object({ wideMm: buildMmSchema, highMm: buildMmSchema, things: z.array(wallThingSchema).max(MOST_WALL_THINGS) })
+    .nullable()
+    .optional(),
   /** In place of the colours of its clusters. */
   colours: garlandColoursSchema.nullable().optional(),
   /** What is changed by hand, the newest last. */

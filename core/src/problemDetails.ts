@@ -36,6 +36,7 @@ export interface ProblemDetails {
   'above-ceiling': MostMm & { ceilingMm: number };
   'above-limit': NearestMm & { limitMm: number; wouldBeMm: number; whose: 'outer' | 'inner' };
   'bad-fullness': Bounds;
+  'bad-points': Bounds;
   'bad-across': LeastMm & MostMm;
   'bad-altitude': Bounds;
   'bad-aspect': Bounds;

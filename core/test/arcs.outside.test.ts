@@ -2,7 +2,7 @@ import { svgPathProperties } from 'svg-path-properties';
 
 import { bowBalloons, LEMNISCATE, solveArch, solveBow, solveHoop } from '../src/building';
 import { garlandPath, knotLine, type GarlandPathKind } from '../src/garland';
-import { inch, value } from './results';
+import { inch, problemOf, value } from './results';
 
 type Point = readonly [x: number, y: number];
 
@@ -145,5 +145,48 @@ describe('arcs, measured by a library for drawings', () => {
     expect(Math.min(...hung.map(([, , z]) => z))).toBeCloseTo(highMm - dropMm, 6);
     expect(pathMm('corner')).toBeCloseTo(wideMm + highMm, 9);
     expect(pathMm('straight')).toBeCloseTo(wideMm, 9);
+    expect(pathMm('backdrop')).toBeCloseTo(wideMm + 2 * highMm, 9);
+    const ring = value(garlandPath({ kind: 'hoop', wideMm: inch(60), highMm: inch(72), dropMm: 0 }));
+    expect(value(knotLine(ring)).lengthMm / (Math.PI * inch(60))).toBeCloseTo(1, 3);
+    const heights = ring.map(([, , z]) => z);
+    expect([Math.min(...heights), Math.max(...heights)].map((mm) => mm / inch(12))).toEqual([
+      expect.closeTo(1, 6),
+      expect.closeTo(6, 6),
+    ]);
+    expect(problemOf(garlandPath({ kind: 'hoop', wideMm: inch(60), highMm: inch(59), dropMm: 0 }))).toMatchObject({
+      code: 'bad-path',
+      field: 'path.highMm',
+    });
+  });
+
+  it('of a path that is drawn: through its places, smooth, as long as a circle whose places it has', () => {
+    const drawnThrough = (...points: [number, number][]) =>
+      garlandPath({
+        ...{ kind: 'own', wideMm: 1, highMm: 1, dropMm: 0 },
+        points: points.map(([xMm, zMm]) => ({ xMm, zMm })),
+      });
+    const arc = Array.from({ length: 9 }, (_, i): [number, number] => {
+      const angle = Math.PI * (1 - i / 8);
+      return [1000 * Math.cos(angle), 1000 + 1000 * Math.sin(angle)];
+    });
+    const points = value(drawnThrough(...arc));
+    for (const [x, z] of arc)
+      expect(Math.min(...points.map((at) => Math.hypot(at[0] - x, at[2] - z)))).toBeLessThan(1e-6);
+    for (const [x, , z] of points) expect(Math.abs(Math.hypot(x, z - 1000) / 1000 - 1)).toBeLessThan(0.02);
+    expect(value(knotLine(points)).lengthMm / (Math.PI * 1000)).toBeCloseTo(1, 2);
+    const straight = value(drawnThrough([-500, 200], [0, 200], [900, 200]));
+    expect(value(knotLine(straight)).lengthMm).toBeCloseTo(1400, 6);
+    const refused = (...own: [number, number][]) => problemOf(drawnThrough(...own));
+    expect(refused([0, 0], [1000, 1000], [1000, 0], [0, 1000])).toMatchObject({ code: 'path-crosses' });
+    expect(refused([0, 0], [1000, 5], [2000, 1500], [3000, 0], [4000, 0], [5000, 1500])).toMatchObject({
+      code: 'path-crosses',
+    });
+    expect(refused([0, 100])).toMatchObject({ code: 'bad-points', detail: { least: 2, most: 12 } });
+    expect(refused([0, 100], [0, 100])).toMatchObject({ code: 'bad-points' });
+    expect(refused([0, -1], [0, 100])).toMatchObject({ code: 'bad-points' });
+    expect(refused([0, 1], [NaN, 100])).toMatchObject({ code: 'bad-points' });
+    expect(refused(...Array.from({ length: 13 }, (_, i): [number, number] => [100 * i, 100]))).toMatchObject({
+      code: 'bad-points',
+    });
   });
 });

@@ -1,3 +1,4 @@
+import type { WallThing, WallThingKind } from '@leggero/contract';
 import { MOST_CLUSTERS, MOST_STRIP_HOLES, type ColourWay, type GarlandPathKind, type Problem } from '@leggero/core';
 import type {
   GarlandPathProblemCode,
@@ -9,7 +10,7 @@ import type {
   StripProblemCode,
 } from '@leggero/core/garland';
 
-import { counted } from './trade';
+import { counted, listed } from './trade';
 
 type Write = (mm: number) => string;
 
@@ -19,6 +20,17 @@ export const PATH_WORDS: Record<GarlandPathKind, string> = {
   arch: 'Arch',
   'half-arch': 'Half an arch',
   corner: 'Up and along',
+  backdrop: 'Around a backdrop',
+  hoop: 'Around a hoop',
+  own: 'As I draw it',
+};
+
+export const THING_WORDS: Record<WallThingKind, string> = {
+  door: 'Door',
+  window: 'Window',
+  sofa: 'Sofa',
+  table: 'Table',
+  sign: 'Sign',
 };
 
 /** What the two lengths of a path are called. */
@@ -28,6 +40,9 @@ export const PATH_LENGTHS: Record<GarlandPathKind, { wide: string; high: string 
   arch: { wide: 'Between its feet', high: 'Height' },
   'half-arch': { wide: 'Width', high: 'Height' },
   corner: { wide: 'Along the top', high: 'Up the side' },
+  backdrop: { wide: 'Width of the backdrop', high: 'Its height' },
+  hoop: { wide: 'Across the hoop', high: 'Its top above the floor' },
+  own: { wide: 'Width', high: 'Height' },
 };
 
 /** What the two ends of a path are called, the one that it begins at first. */
@@ -37,6 +52,9 @@ export const PATH_ENDS: Record<GarlandPathKind, readonly [string, string]> = {
   arch: ['Left foot', 'Right foot'],
   'half-arch': ['Foot', 'Tip'],
   corner: ['Foot', 'End'],
+  backdrop: ['Left foot', 'Right foot'],
+  hoop: ['Its foot', 'Its foot again'],
+  own: ['First place', 'Last place'],
 };
 
 export const COLOUR_WAY_WORDS: Record<ColourWay, string> = {
@@ -90,6 +108,10 @@ export function garlandProblemText(refused: GarlandProblem, text: Write): string
       return 'Its clusters do not lie one after another.';
     case 'bad-path':
       return 'Above nothing, up to 30 m.';
+    case 'bad-points':
+      return `${refused.detail.least} to ${refused.detail.most} places, none below the floor.`;
+    case 'path-crosses':
+      return 'It crosses itself or the floor: move its places apart.';
     case 'drop-too-deep':
       return `It would lie on the floor: under ${text(refused.detail.mostMm)}.`;
     case 'too-few-points':
@@ -215,6 +237,45 @@ export function stripText({ holes, pitchMm, before, after }: Strip, pathMm: numb
       ? ` It is ${text(lengthMm - pathMm)} longer than where it runs: cut it or begin later.`
       : '';
   return `The strip is ${text(lengthMm)} long; ${free}.${over}`;
+}
+
+interface Wall {
+  wideMm: number;
+  highMm: number;
+  things: readonly WallThing[];
+}
+
+/** How far a path leaves its wall; null where it lies on it. */
+export function offWallText(
+  points: readonly (readonly [number, number, number])[],
+  { wideMm, highMm }: Wall,
+  text: Write,
+): string | null {
+  const offMm = Math.max(0, ...points.map(([x, , z]) => Math.max(Math.abs(x) - wideMm / 2, z - highMm)));
+  return offMm > 1 ? `It leaves the wall by ${text(offMm)}.` : null;
+}
+
+interface Ball {
+  xMm: number;
+  zMm: number;
+  widthMm: number;
+}
+
+/** Which doors and signs balloons hang before: those are to stay free. */
+export function coveredText(balloons: readonly Ball[], { wideMm, things }: Wall): string | null {
+  const covered = things
+    .filter(({ kind }) => kind === 'door' || kind === 'sign')
+    .flatMap((thing) => {
+      const { kind, leftMm, lowMm, wideMm: across, highMm } = thing;
+      const left = leftMm - wideMm / 2;
+      const before = balloons.filter(({ xMm, zMm, widthMm }) => {
+        const dx = Math.max(left - xMm, 0, xMm - left - across);
+        const dz = Math.max(lowMm - zMm, 0, zMm - lowMm - highMm);
+        return Math.hypot(dx, dz) < widthMm / 2;
+      }).length;
+      return before > 0 ? [`${counted(before, 'balloon')} before the ${kind}`] : [];
+    });
+  return covered.length > 0 ? `${listed(covered)}: keep doors and signs free, ways out above all.` : null;
 }
 
 /** What prints side by side are said to be; null where there are none. */

@@ -1,5 +1,5 @@
-/** Where a garland runs: level, hanging between its ends, over a gate, up and over, up and along. */
-export const GARLAND_PATHS = ['straight', 'droop', 'arch', 'half-arch', 'corner'] as const;
+/** Where a garland runs: level, hanging, over a gate, up and over, up and along, around a frame or a ring, as it is drawn. */
+export const GARLAND_PATHS = ['straight', 'droop', 'arch', 'half-arch', 'corner', 'backdrop', 'hoop', 'own'] as const;
 export type GarlandPathKind = (typeof GARLAND_PATHS)[number];
 
 /** Clusters of one garland. */
@@ -17,3 +17,6 @@ export const FULLNESS = { least: 1, most: 3 } as const;
 
 /** Holes of one strip. */
 export const MOST_STRIP_HOLES = 2000;
+
+/** Places of a path that is drawn. */
+export const PATH_POINTS = { least: 2, most: 12 } as const;

@@ -2,6 +2,7 @@ import { MOST_SEED } from '@leggero/contract';
 import { GARLAND_PATHS, MOST_CLUSTERS } from '@leggero/core';
 import Shuffle from 'lucide-react-native/icons/shuffle';
 import { View } from 'react-native';
+import type { Place } from '@leggero/core/garland';
 
 import { CountField, MmField } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
@@ -9,17 +10,20 @@ import type { GarlandDesign } from '@/parts/piece/garlandPlan';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
 import { PickChips } from '@/ui/PickChips';
+import { placesAlong, wallFor } from './wall';
 import { PATH_LENGTHS, PATH_WORDS } from '@/wording/garland';
 
 interface GarlandFieldsProps {
   design: GarlandDesign;
+  /** Where it runs; nothing where that cannot be. */
+  points: readonly Place[];
   basis: PieceBasis;
   wrong: (field: string) => string | undefined;
   change: (by: Partial<GarlandDesign>) => void;
 }
 
 /** Where a garland runs, and how many clusters it has. */
-export function GarlandFields({ design, basis, wrong, change }: GarlandFieldsProps) {
+export function GarlandFields({ design, points, basis, wrong, change }: GarlandFieldsProps) {
   const { path, clusters, strip, seed } = design;
   const put = (by: Partial<GarlandDesign['path']>) => change({ path: { ...path, ...by } });
   const { wide, high } = PATH_LENGTHS[path.kind];
@@ -30,24 +34,35 @@ export function GarlandFields({ design, basis, wrong, change }: GarlandFieldsPro
           label="Where it runs"
           options={GARLAND_PATHS.map((value) => ({ value, title: PATH_WORDS[value] }))}
           value={path.kind}
-          onChange={(kind) => put({ kind })}
+          onChange={(kind) => {
+            if (kind !== 'own') return put({ kind });
+            // What is drawn is drawn on a wall.
+            change({
+              path: { ...path, kind, points: path.points ?? placesAlong(points) },
+              wall: design.wall ?? { ...wallFor(points), things: [] },
+            });
+          }}
         />
       </Labelled>
       <View className="flex-row flex-wrap gap-3">
-        <MmField
-          label={wide}
-          value={path.wideMm}
-          basis={basis}
-          error={wrong('path.wideMm') ?? wrong('points')}
-          onChange={(mm) => put({ wideMm: mm })}
-        />
-        <MmField
-          label={high}
-          value={path.highMm}
-          basis={basis}
-          error={wrong('path.highMm')}
-          onChange={(mm) => put({ highMm: mm })}
-        />
+        {path.kind === 'own' ? null : (
+          <>
+            <MmField
+              label={wide}
+              value={path.wideMm}
+              basis={basis}
+              error={wrong('path.wideMm') ?? wrong('points')}
+              onChange={(mm) => put({ wideMm: mm })}
+            />
+            <MmField
+              label={high}
+              value={path.highMm}
+              basis={basis}
+              error={wrong('path.highMm')}
+              onChange={(mm) => put({ highMm: mm })}
+            />
+          </>
+        )}
         {path.kind === 'droop' ? (
           <MmField
             label="Hangs down by"

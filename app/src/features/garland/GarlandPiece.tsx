@@ -46,6 +46,7 @@ import { GarlandFields } from './GarlandFields';
 import { HandCard } from './HandCard';
 import { KindCards } from './KindCards';
 import { MakingCard } from './MakingCard';
+import { WallCard } from './WallCard';
 
 /** An organic garland: what is tied along a path and over that, packed in space, with how long it comes out. */
 export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
@@ -58,7 +59,8 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
   const { last, answer, share, stopped, stop, again } = usePacked(view, design.seed);
   const packed = last?.ok ? last.value : null;
   const { balloons, prints } = useColoured(stored, view, packed, basis);
-  const holdsOf = useCallback((): Holds => holdsAlong(view), [view]);
+  const wall = stored.wall ?? null;
+  const holdsOf = useCallback((): Holds => holdsAlong(view, wall), [view, wall]);
   const size = view?.sizes.find(({ key }) => key === chosen) ?? view?.sizes[0];
   const under = balloons.find(({ plan }) => plan !== null && nameOf(plan) === tapped);
   const made = view && {
@@ -66,6 +68,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
     holes: view.strip?.map(({ hole }) => hole) ?? null,
     over: view.over,
   };
+  const points = view?.points ?? NONE;
   const refused = answer && answer !== 'failed' && !answer.ok ? answer.problem : null;
   const stripSaid =
     design.strip && view?.left && packed ? stripText({ ...design.strip, ...view.left }, packed.pathMm, text) : null;
@@ -123,7 +126,8 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
               {garlandProblemText(problem, text)}
             </Words>
           ) : null}
-          <GarlandFields design={design} basis={basis} wrong={wrong} change={change} />
+          <GarlandFields design={design} points={points} basis={basis} wrong={wrong} change={change} />
+          <WallCard {...{ design, points, balloons, basis, wrong, change }} />
           <FullnessCard design={design} change={change} />
         </>
       }
@@ -227,9 +231,33 @@ const nothing = () => {};
 /** Fields that show their own problem. */
 const SHOWN = /^(path\.|clusters$|kinds\.|holes$|pitchMm$|first$|steps|colours\.)/;
 
-/** The line, the strip or the string that its knots lie along. */
-function holdsAlong(view: GarlandView | null): Holds {
-  return { tubes: view ? [{ line: view.points, widthMm: LINE_MM, hex: STEEL_HEX }] : [], discs: [] };
+/** Behind a garland, mm: what stands at its wall is seen there in outlines. */
+const WALL_MM = 200;
+/** How wide those are drawn, mm: to be seen across a room. */
+const OUTLINE_MM = 14;
+
+/** The line, the strip or the string that its knots lie along, and outlines of what stands behind it. */
+function holdsAlong(view: GarlandView | null, wall: GarlandDesign['wall']): Holds {
+  const line = view ? [{ line: view.points, widthMm: LINE_MM, hex: STEEL_HEX }] : [];
+  const things = (wall?.things ?? []).flatMap(({ leftMm, lowMm, wideMm, highMm }) => {
+    const [left, top] = [leftMm - wall!.wideMm / 2, lowMm + highMm];
+    const corners = [
+      [left, lowMm],
+      [left, top],
+      [left + wideMm, top],
+      [left + wideMm, lowMm],
+    ] as const;
+    // Each side by itself: a line through corners is drawn round.
+    return corners.map(([x, z], k) => {
+      const [toX, toZ] = corners[(k + 1) % corners.length]!;
+      const side = [
+        [x, WALL_MM, z],
+        [toX, WALL_MM, toZ],
+      ] as const;
+      return { line: side, widthMm: OUTLINE_MM, hex: STEEL_HEX };
+    });
+  });
+  return { tubes: [...line, ...things], discs: [] };
 }
 
 interface PackingProps {

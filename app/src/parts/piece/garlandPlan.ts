@@ -26,7 +26,13 @@ export function wholeGarland(design: StoredGarland): GarlandDesign {
   const fullness = design.fullness ?? Array<number>(FULLNESS_PLACES).fill(FULLNESS.least);
   return {
     ...design,
-    ...{ strip: design.strip ?? null, colours: design.colours ?? null, hand: design.hand ?? [], fullness },
+    ...{
+      strip: design.strip ?? null,
+      colours: design.colours ?? null,
+      hand: design.hand ?? [],
+      wall: design.wall ?? null,
+      fullness,
+    },
   };
 }
 

@@ -38,3 +38,34 @@ export function DragGrip({ place, way, mm, scale, onDrag }: DragGripProps) {
   };
   return <View {...hands} style={style as object} />;
 }
+
+interface DragPointProps {
+  /** Where its middle lies in the picture, px. */
+  left: number;
+  top: number;
+  /** How far the hand has gone since it took hold, px; `first` as it takes hold. */
+  onDrag: (by: { x: number; y: number; first: boolean }) => void;
+}
+
+/** A place of a picture that is dragged any way; by keys the same is typed beside the picture. */
+export function DragPoint({ left, top, onDrag }: DragPointProps) {
+  const from = useRef({ pageX: 0, pageY: 0 });
+  const hands = {
+    onStartShouldSetResponder: () => true,
+    onMoveShouldSetResponder: () => true,
+    onResponderTerminationRequest: () => false,
+    onResponderGrant: ({ nativeEvent: { pageX, pageY } }: GestureResponderEvent) => {
+      from.current = { pageX, pageY };
+      onDrag({ x: 0, y: 0, first: true });
+    },
+    onResponderMove: ({ nativeEvent: { pageX, pageY } }: GestureResponderEvent) =>
+      onDrag({ x: pageX - from.current.pageX, y: pageY - from.current.pageY, first: false }),
+  };
+  const style = {
+    position: 'absolute',
+    ...{ left: left - GRIP_PX / 2, top: top - GRIP_PX / 2, width: GRIP_PX, height: GRIP_PX },
+    touchAction: 'none',
+    cursor: 'move',
+  };
+  return <View {...hands} style={style as object} />;
+}
