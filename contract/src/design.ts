@@ -10,6 +10,7 @@ import {
   GARLAND_PATHS,
   HEMS,
   MOST_CLUSTERS,
+  MOST_FIXINGS,
   MOST_STRIP_HOLES,
   PATH_POINTS,
   MOST_IN_CLUSTER,
@@ -404,6 +405,11 @@ const garlandDesignSchema = z.object({
   strip: stripSchema.nullable().optional(),
   /** So many times as many balloons as along the line. */
   fullness: z.array(z.number().min(FULLNESS.least).max(FULLNESS.most)).length(FULLNESS_PLACES).optional(),
+  /** Hooks evenly along it, and what each of them holds. */
+  fixings: z
+    .object({ count: z.int().min(2).max(MOST_FIXINGS), holdsKg: z.number().min(0.01).max(1000) })
+    .nullable()
+    .optional(),
   /** What it hangs before, to scale. */
   wall: z
     .object({ wideMm: buildMmSchema, highMm: buildMmSchema, things: z.array(wallThingSchema).max(MOST_WALL_THINGS) })

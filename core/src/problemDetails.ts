@@ -35,6 +35,7 @@ interface HolePlace {
 export interface ProblemDetails {
   'above-ceiling': MostMm & { ceilingMm: number };
   'above-limit': NearestMm & { limitMm: number; wouldBeMm: number; whose: 'outer' | 'inner' };
+  'bad-fixings': Bounds;
   'bad-fullness': Bounds;
   'bad-points': Bounds;
   'bad-across': LeastMm & MostMm;

@@ -39,7 +39,7 @@ import {
   spreadAllowed,
   spreadBy,
 } from '../src/building';
-import { packGarland } from '../src/garland';
+import { hungOn, packGarland } from '../src/garland';
 import { nextReading, substitute } from '../src/calibration/calibrating';
 import { judgeEye } from '../src/consistency/eye';
 import { printShift, shineAdvice } from '../src/finish';
@@ -223,6 +223,7 @@ export function panoramaBeside(trade: Trade): Record<string, unknown> {
       clusters: Array.from({ length: 3 }, () => [{ nominalMm: inch(11), widthMm: inch(9), count: 4 }]),
       ...{ line: LINE, seed: 1, trade },
     }),
+    hung: hungOn({ line: LINE, count: 3, kg: 1, trade }),
     building: [
       // One tips, one slips.
       baseWeight({ side: { areaM2: 1, middleMm: 1500 }, baseMm: 300, wind: 3, trade }),

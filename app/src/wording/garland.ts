@@ -278,6 +278,29 @@ export function coveredText(balloons: readonly Ball[], { wideMm, things }: Wall)
   return covered.length > 0 ? `${listed(covered)}: keep doors and signs free, ways out above all.` : null;
 }
 
+interface Hung {
+  sagMm: number;
+  mostKg: number;
+  fixings: readonly object[];
+}
+
+/** Loads as they are read: "0.42 kg", "35 g". */
+const weightText = (kg: number) => (kg < 0.1 ? `${Math.round(1000 * kg)} g` : `${kg.toFixed(2)} kg`);
+
+/** What hooks carry: "It weighs 0.38 kg. 5 hooks: one carries up to 0.21 kg; between them it sags up to 4 in." */
+export function fixingsText({ sagMm, mostKg, fixings }: Hung, kg: number, text: Write): string {
+  return (
+    `It weighs ${weightText(kg)}. ${counted(fixings.length, 'hook')}: one carries up to ${weightText(mostKg)}; ` +
+    `between them it sags up to ${text(sagMm)}.`
+  );
+}
+
+/** What hooks are beyond; null where all of them hold. */
+export function overloadText({ mostKg }: Hung, holdsKg: number): string | null {
+  if (mostKg <= holdsKg) return null;
+  return `One would carry ${weightText(mostKg)} and holds ${weightText(holdsKg)}: take more hooks, or stronger ones.`;
+}
+
 /** What prints side by side are said to be; null where there are none. */
 export function printsText(prints: number): string | null {
   if (prints === 0) return null;

@@ -1,5 +1,6 @@
 export * from './cluster';
 export * from './colours';
+export * from './fixings';
 export * from './fullness';
 export * from './gaps';
 export * from './garlandPath';

@@ -20,3 +20,6 @@ export const MOST_STRIP_HOLES = 2000;
 
 /** Places of a path that is drawn. */
 export const PATH_POINTS = { least: 2, most: 12 } as const;
+
+/** Hooks of one garland. */
+export const MOST_FIXINGS = 60;

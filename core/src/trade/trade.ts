@@ -107,6 +107,7 @@ export const TRADE = {
   handSpread: { eye: 0.05, sizer: 0.015 },
   garlandPress: 0.014,
   garlandNeck: 0.2,
+  garlandGive: 0.03,
   linkJoint: 0.04,
   linkJointSd: 0.02,
   practisedBasket: { spokes: 3.5, firstRing: 3.75, upperRing: 4.25, ties: 2.5 },

@@ -1,5 +1,7 @@
 import type { DesignOf } from '@leggero/contract';
+import { MOST_FIXINGS } from '@leggero/core';
 import type { Box } from '@leggero/core/building';
+import { hungOn, knotLine, type HungGarland } from '@leggero/core/garland';
 import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 
@@ -41,6 +43,7 @@ import { counted } from '@/wording/trade';
 
 import { ColourCard } from './ColourCard';
 import { DecoratorCard } from './DecoratorCard';
+import { FixingsCard } from './FixingsCard';
 import { FullnessCard } from './FullnessCard';
 import { GarlandFields } from './GarlandFields';
 import { HandCard } from './HandCard';
@@ -127,7 +130,10 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
             </Words>
           ) : null}
           <GarlandFields design={design} points={points} basis={basis} wrong={wrong} change={change} />
-          <WallCard {...{ design, points, balloons, basis, wrong, change }} />
+          <WallCard
+            {...{ design, points, balloons, basis, wrong, change }}
+            hung={view ? hungBy(view, design, basis).hung : null}
+          />
           <FullnessCard design={design} change={change} />
         </>
       }
@@ -141,6 +147,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
           />
           <ColourCard design={design} basis={basis} prints={prints} wrong={wrong} change={change} />
           <KindCards design={design} basis={basis} wrong={wrong} change={change} />
+          {view ? <FixingsCard {...{ design, text, change }} {...hungBy(view, design, basis)} kg={view.kg} /> : null}
           <DecoratorCard design={design} packed={packed} basis={basis} change={change} />
           {view ? (
             <>
@@ -230,6 +237,31 @@ const NONE: never[] = [];
 const nothing = () => {};
 /** Fields that show their own problem. */
 const SHOWN = /^(path\.|clusters$|kinds\.|holes$|pitchMm$|first$|steps|colours\.)/;
+
+/** A hand’s breadth: a deeper sag between hooks is seen across a room (from memory). */
+const SEEN_SAG_MM = 100;
+
+/** A garland on its hooks, and how many would hold it and let it sag little; null where it has as many, or none can. */
+function hungBy(
+  { points, kg }: GarlandView,
+  { fixings }: GarlandDesign,
+  { knowledge: { trade } }: PieceBasis,
+): { hung: HungGarland | null; enough: number | null } {
+  const line = knotLine(points);
+  if (!fixings || !line.ok) return { hung: null, enough: null };
+  const on = (count: number) => {
+    const hung = hungOn({ line: line.value, count, kg, trade });
+    return hung.ok ? hung.value : null;
+  };
+  const hung = on(fixings.count);
+  let enough = 2;
+  const holds = (count: number) => {
+    const tried = on(count);
+    return tried !== null && tried.mostKg <= fixings.holdsKg && tried.sagMm <= SEEN_SAG_MM;
+  };
+  while (enough < MOST_FIXINGS && !holds(enough)) enough += 1;
+  return { hung, enough: enough > fixings.count && holds(enough) ? enough : null };
+}
 
 /** Behind a garland, mm: what stands at its wall is seen there in outlines. */
 const WALL_MM = 200;

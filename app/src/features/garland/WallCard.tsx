@@ -1,6 +1,6 @@
 import { MOST_WALL_THINGS, WALL_THINGS, type WallThing } from '@leggero/contract';
 import { MM_PER_INCH, PATH_POINTS } from '@leggero/core';
-import type { PathPoint, Place } from '@leggero/core/garland';
+import type { HungGarland, PathPoint, Place } from '@leggero/core/garland';
 import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
@@ -25,6 +25,8 @@ interface WallCardProps {
   /** Where it runs; nothing where that cannot be. */
   points: readonly Place[];
   balloons: readonly TiedBalloon[];
+  /** On its hooks; null without any. */
+  hung: HungGarland | null;
   basis: PieceBasis;
   wrong: (field: string) => string | undefined;
   change: (by: Partial<GarlandDesign>) => void;
@@ -42,7 +44,7 @@ const FIRST_THINGS: Record<WallThing['kind'], Omit<WallThing, 'kind' | 'leftMm'>
 };
 
 /** The wall that a garland hangs before, to scale, with what stands there; the places of a drawn path are dragged on it. */
-export function WallCard({ design, points, balloons, basis, wrong, change }: WallCardProps) {
+export function WallCard({ design, points, balloons, hung, basis, wrong, change }: WallCardProps) {
   const { wall, path } = design;
   const [chosen, setChosen] = useState<number | null>(null);
   const { text } = basis.lengths;
@@ -66,7 +68,7 @@ export function WallCard({ design, points, balloons, basis, wrong, change }: Wal
         )}
         {wall || path.kind === 'own' ? (
           <WallPicture
-            {...{ points, balloons, drawn }}
+            {...{ points, balloons, drawn, hung }}
             wall={{ things: [], ...shown }}
             chosen={at}
             onChoose={setChosen}

@@ -1,5 +1,5 @@
 import type { WallThing } from '@leggero/contract';
-import type { PathPoint, Place } from '@leggero/core/garland';
+import type { HungGarland, PathPoint, Place } from '@leggero/core/garland';
 import { useRef, useState } from 'react';
 import { View, type LayoutChangeEvent } from 'react-native';
 import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -14,6 +14,8 @@ interface WallPictureProps {
   wall: { wideMm: number; highMm: number; things: readonly WallThing[] };
   points: readonly Place[];
   balloons: readonly TiedBalloon[];
+  /** On its hooks, as it hangs between them; null without any. */
+  hung: HungGarland | null;
   /** The places of a drawn path, which are dragged. */
   drawn: readonly PathPoint[];
   chosen: number | null;
@@ -27,7 +29,7 @@ const STEP_MM = 5;
 const ROOM_PX = 14;
 
 /** A wall from its front, to scale: what stands there, where the garland runs, and its balloons. */
-export function WallPicture({ wall, points, balloons, drawn, chosen, onChoose, onMove }: WallPictureProps) {
+export function WallPicture({ wall, points, balloons, hung, drawn, chosen, onChoose, onMove }: WallPictureProps) {
   const palette = usePalette();
   const [wide, setWide] = useState(300);
   const from = useRef<PathPoint>({ xMm: 0, zMm: 0 });
@@ -35,6 +37,8 @@ export function WallPicture({ wall, points, balloons, drawn, chosen, onChoose, o
   const high = wall.highMm * scale + 2 * ROOM_PX;
   const x = (mm: number) => ROOM_PX + (mm + wall.wideMm / 2) * scale;
   const y = (mm: number) => high - ROOM_PX - mm * scale;
+  const through = (places: readonly Place[]) =>
+    places.map(([px, , pz], i) => `${i === 0 ? 'M' : 'L'}${x(px)} ${y(pz)}`).join('');
   const step = (mm: number) => Math.round(mm / STEP_MM) * STEP_MM;
   const nearest = [...balloons].sort((a, b) => b.yMm - a.yMm);
   return (
@@ -65,12 +69,7 @@ export function WallPicture({ wall, points, balloons, drawn, chosen, onChoose, o
             strokeWidth={1.5}
           />
         ))}
-        <Path
-          d={points.map(([px, , pz], i) => `${i === 0 ? 'M' : 'L'}${x(px)} ${y(pz)}`).join('')}
-          stroke={palette.pine}
-          strokeWidth={2}
-          fill="none"
-        />
+        <Path d={through(points)} stroke={palette.pine} strokeWidth={2} fill="none" />
         {nearest.map(({ xMm, zMm, widthMm, colourHex }, i) => (
           <Circle key={i} cx={x(xMm)} cy={y(zMm)} r={(widthMm / 2) * scale} fill={colourHex} opacity={0.55} />
         ))}
@@ -86,6 +85,12 @@ export function WallPicture({ wall, points, balloons, drawn, chosen, onChoose, o
           >
             {THING_WORDS[kind]}
           </SvgText>
+        ))}
+        {hung?.spans.map((span, i) => (
+          <Path key={i} d={through(span.hung)} stroke={palette.ink} strokeWidth={2} strokeDasharray="5 4" fill="none" />
+        ))}
+        {hung?.fixings.map(({ at: [px, , pz] }, i) => (
+          <Rect key={i} x={x(px) - 4} y={y(pz) - 4} width={8} height={8} fill={palette.ink} stroke={palette.surface} />
         ))}
         <Line x1={0} x2={wide} y1={y(0)} y2={y(0)} stroke={palette.quiet} strokeWidth={2} />
         {drawn.map(({ xMm, zMm }, i) => (

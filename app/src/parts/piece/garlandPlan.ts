@@ -31,6 +31,7 @@ export function wholeGarland(design: StoredGarland): GarlandDesign {
       colours: design.colours ?? null,
       hand: design.hand ?? [],
       wall: design.wall ?? null,
+      fixings: design.fixings ?? null,
       fullness,
     },
   };

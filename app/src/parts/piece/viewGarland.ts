@@ -12,6 +12,7 @@ import {
   type Place,
   type Wall,
 } from '@leggero/core/garland';
+import { latexMassG } from '@leggero/core/helium';
 
 import { colourTitle } from './colouring';
 import {
@@ -38,6 +39,8 @@ export interface GarlandView extends GarlandPlan {
   sizes: PieceSize[];
   /** How many there are, decorators too. */
   count: number;
+  /** What its balloons weigh, empty, kg. */
+  kg: number;
   /** What the trade says its clusters cover, mm; null where it says nothing of one of them, and of strips. */
   ruleMm: number | null;
 }
@@ -77,9 +80,20 @@ export function viewGarland(
       walls: [FLOOR],
       sizes: all,
       count: all.reduce((sum, { count }) => sum + count, 0),
+      kg: weightOf(plan, design, basis),
       ruleMm: rules.includes(null) ? null : rules.reduce<number>((sum, mm) => sum + mm!, 0),
     },
   };
+}
+
+/** What all of it weighs, kg: the air in it weighs next to nothing in air. */
+function weightOf({ balloons }: GarlandPlan, { decorators }: GarlandDesign, basis: Material): number {
+  const { trade } = basis.knowledge;
+  const grams = balloons.reduce((sum, { nominalMm }) => sum + latexMassG({ nominalMm, trade }), 0);
+  const small = decorators
+    ? decorators.count * latexMassG({ nominalMm: decoratorNominal(decorators, basis), trade })
+    : 0;
+  return (grams + small) / 1000;
 }
 
 /** Which size of the garland a balloon is of. */
@@ -103,9 +117,12 @@ function sizeFor(balloon: PlannedBalloon, basis: Material): PieceSize {
 
 const DECORATORS = 'decorators';
 
+const decoratorNominal = (decorators: NonNullable<GarlandDesign['decorators']>, basis: Material): number =>
+  modelOf(decorators, basis)?.nominalMm ?? decorators.widthMm / USUAL_SHARE;
+
 function decoratorSize(decorators: NonNullable<GarlandDesign['decorators']>, basis: Material): PieceSize {
   const { modelId, colourHex, finish, widthMm, count } = decorators;
-  const nominalMm = modelOf(decorators, basis)?.nominalMm ?? widthMm / USUAL_SHARE;
+  const nominalMm = decoratorNominal(decorators, basis);
   return {
     ...{ key: DECORATORS, title: 'Decorators', count, widthMm },
     part: { modelId, colourHex, finish },

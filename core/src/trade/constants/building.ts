@@ -126,4 +126,11 @@ export const building = {
     about: 'how far from a balloon the knot is that its cluster is tied at, along its neck',
     range: [0, 0.6],
   },
+  garlandGive: {
+    title: 'Give of a garland',
+    unit: 'of its length',
+    origin: 'from memory',
+    about: 'how much longer a garland hangs between two fixings than the way that it was measured along',
+    range: [0.001, 0.2],
+  },
 } satisfies Record<string, ConstantWords>;

@@ -1,0 +1,91 @@
+import type { GarlandPathKind } from '@leggero/core';
+
+import {
+  coveredText,
+  coverText,
+  fillingClusters,
+  fillingHoles,
+  fixingsText,
+  garlandCounts,
+  garlandProblemText,
+  garlandSteps,
+  garlandStepText,
+  offWallText,
+  overloadText,
+  printsText,
+  ruleText,
+  stripText,
+  whichText,
+} from '@/wording/garland';
+
+import { inch, text } from './garlands';
+
+it('words of garlands say what would work', () => {
+  expect(coverText({ lengthMm: inch(120), pathMm: inch(121), clusters: 10 }, text)).toBe(
+    'Its path is 10 ft 1 in: it fills it.',
+  );
+  expect(coverText({ lengthMm: inch(140), pathMm: inch(120), clusters: 10 }, text)).toMatch(
+    /goes on for 20 in beyond its end/,
+  );
+  expect(fillingClusters({ lengthMm: 1200, pathMm: 1200, clusters: 4 })).toBeNull();
+  expect(fillingClusters({ lengthMm: 1200, pathMm: 2400, clusters: 4 })).toBe(8);
+  expect(fillingClusters({ lengthMm: 1200, pathMm: 1e9, clusters: 4 })).toBe(400);
+  expect(ruleText(1000, 1000, text)).toMatch(/: as packed\.$/);
+  expect(ruleText(1000, 900, text)).toMatch(/10 % shorter\.$/);
+  expect(ruleText(null, 900, text)).toBe('The trade has no rule for clusters like these.');
+  expect(garlandProblemText({ code: 'too-many-balloons', detail: { most: 5000, balloons: 5280 } }, text)).toBe(
+    '5,280 balloons: up to 5,000 are packed.',
+  );
+  expect(garlandProblemText({ code: 'line-too-long', detail: { mostMm: inch(120) } }, text)).toBe('Up to 10 ft.');
+  const steps = (kind: GarlandPathKind, by: { strip?: object; fullness?: number[] } = {}) =>
+    garlandSteps(12, { path: { kind }, strip: null, fullness: [1, 1], ...by }).join(' ');
+  expect(steps('droop')).toMatch(/12 clusters.*let it come to rest/);
+  expect(steps('corner')).toMatch(/the foot, the bend and the top/);
+  expect(steps('corner')).not.toMatch(/Tie more clusters/);
+  expect(steps('corner', { strip: {}, fullness: [2, 1] })).toMatch(
+    /12 balloons into their holes.*with bands.*the strip/,
+  );
+  const tied = { clusters: 3, holes: null, over: [{ on: 0 }] };
+  expect([0, 3, 4].map((step) => garlandStepText(step, tied, 4))).toEqual([
+    'Cluster 1 of 3: 4 balloons',
+    'Over cluster 1: 4 balloons',
+    '4 decorators, the widest hollows first',
+  ]);
+  const strip = { ...tied, holes: [4, 6, 7] };
+  expect([1, 3].map((step) => garlandStepText(step, strip, 1))).toEqual([
+    'Hole 6: number 2 of 3',
+    'Over hole 4: 1 balloon',
+  ]);
+  expect(garlandCounts(tied, 16)).toBe('3 clusters and 1 over them, 16 balloons');
+  expect(garlandCounts(strip, 7)).toBe('strip of 3 balloons and 1 over it, 7 balloons');
+  const strung = { holes: 40, pitchMm: inch(3), before: 3, after: 2 };
+  expect(stripText(strung, inch(120), text)).toBe(
+    'The strip is 10 ft long; 3 holes before and 2 behind its balloons are left to hang it by.',
+  );
+  expect(stripText({ ...strung, before: 0, after: 0 }, inch(60), text)).toMatch(
+    /no hole is left to hang it by.*5 ft longer than where it runs/,
+  );
+  expect(fillingHoles({ ...strung, first: 4 }, inch(108))).toBeNull();
+  expect(fillingHoles({ ...strung, first: 4 }, inch(180))).toBe(65);
+  expect(printsText(0)).toBeNull();
+  expect(printsText(1)).toMatch(/^1 pair of prints lies side by side/);
+  const hung = { sagMm: inch(4), mostKg: 0.31, fixings: [{}, {}] };
+  expect(fixingsText(hung, 0.052, text)).toBe(
+    'It weighs 52 g. 2 hooks: one carries up to 0.31 kg; between them it sags up to 4 in.',
+  );
+  expect(overloadText(hung, 0.31)).toBeNull();
+  expect(overloadText(hung, 0.3)).toMatch(/^One would carry 0\.31 kg and holds 0\.30 kg/);
+  const door = { kind: 'door' as const, leftMm: 1000, lowMm: 0, wideMm: 900, highMm: 2000 };
+  const wall = { wideMm: 4000, highMm: 2500, things: [door, { ...door, kind: 'sofa' as const }] };
+  // Its left edge is 1 m to the left of the wall's middle.
+  const ball = (xMm: number, zMm: number) => ({ xMm, zMm, widthMm: 250 });
+  expect(coveredText([ball(-1126, 1000), ball(-500, 2126), ball(26, 500)], wall)).toBeNull();
+  expect(coveredText([ball(-1124, 1000), ball(-500, 2124)], wall)).toMatch(/^2 balloons before the door: /);
+  expect(offWallText([[-2000, 0, 2500]], wall, text)).toBeNull();
+  expect(offWallText([[0, 0, 2500 + inch(4)]], wall, text)).toBe('It leaves the wall by 4 in.');
+  expect(garlandProblemText({ code: 'path-crosses' }, text)).toMatch(/crosses itself/);
+  const which = { cluster: 2, layer: 0, place: 1 };
+  expect(whichText(which, null)).toBe('Balloon 2 of cluster 3');
+  expect(whichText({ ...which, layer: 2 }, null)).toBe('Balloon 2 over cluster 3, layer 3');
+  expect(whichText({ ...which, place: 0 }, [{ hole: 4 }, { hole: 6 }, { hole: 7 }])).toBe('The balloon in hole 7');
+});
