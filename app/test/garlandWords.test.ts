@@ -14,6 +14,7 @@ import {
   overloadText,
   printsText,
   ruleText,
+  seenText,
   stripText,
   whichText,
 } from '@/wording/garland';
@@ -69,6 +70,14 @@ it('words of garlands say what would work', () => {
   expect(fillingHoles({ ...strung, first: 4 }, inch(180))).toBe(65);
   expect(printsText(0)).toBeNull();
   expect(printsText(1)).toMatch(/^1 pair of prints lies side by side/);
+  const stretches = [
+    { fromMm: 0, toMm: inch(2) },
+    { fromMm: inch(9), toMm: inch(12) },
+  ];
+  const seen = (bare: typeof stretches, strip = false) => seenText({ bare, deepMm: inch(20), strip }, text);
+  expect(seen([])).toBe('20 in thick. From the front its line shows nowhere.');
+  expect(seen(stretches, true)).toMatch(/its strip shows at 2 places, in all 5 in: put/);
+  expect(seen(stretches.slice(1))).toMatch(/shows at one place 3 in: put/);
   const hung = { sagMm: inch(4), mostKg: 0.31, fixings: [{}, {}] };
   expect(fixingsText(hung, 0.052, text)).toBe(
     'It weighs 52 g. 2 hooks: one carries up to 0.31 kg; between them it sags up to 4 in.',

@@ -170,6 +170,22 @@ export function holesFor({ pitchMm, first }: { pitchMm: number; first: number },
 /** As good as filled. */
 const FILLS_HOLES = 3;
 
+interface Seen {
+  bare: readonly { fromMm: number; toMm: number }[];
+  deepMm: number;
+  strip: boolean;
+}
+
+/** What is seen of it: "20 in thick. From the front the line shows at 3 places, 7 in in all." */
+export function seenText({ bare, deepMm, strip }: Seen, text: Write): string {
+  const thick = `${text(deepMm)} thick`;
+  const what = strip ? 'strip' : 'line';
+  if (bare.length === 0) return `${thick}. From the front its ${what} shows nowhere.`;
+  const mm = bare.reduce((sum, { fromMm, toMm }) => sum + toMm - fromMm, 0);
+  const places = bare.length === 1 ? 'at one place' : `at ${bare.length} places, in all`;
+  return `${thick}. From the front its ${what} shows ${places} ${text(mm)}: put decorators there.`;
+}
+
 /** What the trade says beside what came out. */
 export function ruleText(ruleMm: number | null, lengthMm: number, text: Write): string {
   if (ruleMm === null) return 'The trade has no rule for clusters like these.';

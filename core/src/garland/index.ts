@@ -1,3 +1,4 @@
+export * from './bare';
 export * from './cluster';
 export * from './colours';
 export * from './fixings';

@@ -37,6 +37,7 @@ import {
   garlandSteps,
   lengthText,
   ruleText,
+  seenText,
   stripText,
 } from '@/wording/garland';
 import { counted } from '@/wording/trade';
@@ -72,6 +73,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
     over: view.over,
   };
   const points = view?.points ?? NONE;
+  const hooks = view ? hungBy(view, design, basis) : { hung: null, enough: null };
   const refused = answer && answer !== 'failed' && !answer.ok ? answer.problem : null;
   const stripSaid =
     design.strip && view?.left && packed ? stripText({ ...design.strip, ...view.left }, packed.pathMm, text) : null;
@@ -105,6 +107,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
               {packed ? (
                 <Covers
                   {...{ design, packed, change, text }}
+                  deepMm={balloons.length > 0 ? boxOf(balloons).deepMm : 0}
                   ruleMm={answer ? view.ruleMm : undefined}
                   settled={answer !== null}
                 />
@@ -130,10 +133,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
             </Words>
           ) : null}
           <GarlandFields design={design} points={points} basis={basis} wrong={wrong} change={change} />
-          <WallCard
-            {...{ design, points, balloons, basis, wrong, change }}
-            hung={view ? hungBy(view, design, basis).hung : null}
-          />
+          <WallCard {...{ design, points, balloons, basis, wrong, change }} hung={hooks.hung} />
           <FullnessCard design={design} change={change} />
         </>
       }
@@ -147,7 +147,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
           />
           <ColourCard design={design} basis={basis} prints={prints} wrong={wrong} change={change} />
           <KindCards design={design} basis={basis} wrong={wrong} change={change} />
-          {view ? <FixingsCard {...{ design, text, change }} {...hungBy(view, design, basis)} kg={view.kg} /> : null}
+          {view ? <FixingsCard {...{ design, text, change }} {...hooks} kg={view.kg} /> : null}
           <DecoratorCard design={design} packed={packed} basis={basis} change={change} />
           {view ? (
             <>
@@ -190,6 +190,8 @@ function useColoured(
 interface CoversProps {
   design: GarlandDesign;
   packed: PackedWithGaps;
+  /** From its front to its back. */
+  deepMm: number;
   /** What the trade says such clusters cover; undefined while it is packed anew. */
   ruleMm: number | null | undefined;
   settled: boolean;
@@ -198,8 +200,8 @@ interface CoversProps {
 }
 
 /** How long a garland came out, beside its path and beside the trade's rule, and what would fill the path. */
-function Covers({ design: { strip }, packed, ruleMm, settled, change, text }: CoversProps) {
-  const { lengthMm, pathMm, clusters } = packed;
+function Covers({ design: { strip }, packed, deepMm, ruleMm, settled, change, text }: CoversProps) {
+  const { lengthMm, pathMm, clusters, bare } = packed;
   // Until it is packed anew, what is said is of the path and the clusters that were packed.
   const covered = { lengthMm, pathMm, clusters };
   const filling = !settled || strip ? null : fillingClusters(covered);
@@ -209,6 +211,7 @@ function Covers({ design: { strip }, packed, ruleMm, settled, change, text }: Co
       <View role="status">
         <Words look="strong">{lengthText(covered, strip !== null, text)}</Words>
         <Words look="quiet">{coverText(covered, text)}</Words>
+        <Words look="quiet">{seenText({ bare, deepMm, strip: strip !== null }, text)}</Words>
         {ruleMm === undefined || strip ? null : <Words look="quiet">{ruleText(ruleMm, lengthMm, text)}</Words>}
       </View>
       {filling === null ? null : (

@@ -1,5 +1,6 @@
 import { MM_PER_INCH, type Problem, type Result, type Trade } from '@leggero/core';
 import {
+  bareAlong,
   besideEachOther,
   gapsOf,
   knotLine,
@@ -11,6 +12,7 @@ import {
   type PackedGarland,
   type PackGarlandProblemCode,
   type Place,
+  type Stretch,
   type Wall,
 } from '@leggero/core/garland';
 
@@ -32,6 +34,8 @@ export type TouchQuestion = Along & Pick<GarlandPlan, 'touches'> & { packed: Pac
 export interface PackedWithGaps extends PackedGarland {
   gaps: Gap[];
   pathMm: number;
+  /** Where what it is tied along shows from the front. */
+  bare: Stretch[];
   /** Pairs of balloons side by side as they were packed, before anything was changed by hand. */
   beside: readonly number[];
 }
@@ -53,7 +57,14 @@ export function packed(question: PackQuestion | TouchQuestion, tell: (share: num
     beside: (garland: PackedGarland) => readonly number[] = besideEachOther,
   ): PackAnswer =>
     made.ok
-      ? { ok: true, value: { ...made.value, gaps: gapsOf(made.value, GAPS), pathMm, beside: beside(made.value) } }
+      ? {
+          ok: true,
+          value: {
+            ...made.value,
+            ...{ pathMm, gaps: gapsOf(made.value, GAPS), bare: bareAlong(made.value, line.value) },
+            beside: beside(made.value),
+          },
+        }
       : made;
   if ('packed' in question) {
     const { packed: whole, touches } = question;
