@@ -142,6 +142,15 @@ describe('the page of a garland', () => {
     expect(screen.queryByText(/^One would carry/)).toBeNull();
   });
 
+  it('lets go of a beginning that was kept', async () => {
+    await open({ kept: [{ before: 2, seed: 7 }], seed: 3 });
+    expect(screen.getByText('All before cluster 3 stays as it lies; what follows is turned another way.')).toBeTruthy();
+    await click('Turn its clusters another way');
+    await kept(({ seed, kept: own }) => seed === 4 && own!.length === 1);
+    await click('Let go');
+    await kept(({ seed, kept: own }) => seed === 7 && own!.length === 0);
+  });
+
   it('takes back what was changed by hand, the newest first', async () => {
     const at = { strip: false, cluster: 2, layer: 0, place: 0, widthMm: null, part: null };
     await open({

@@ -10,6 +10,8 @@ import {
   garlandProblemText,
   garlandSteps,
   garlandStepText,
+  keptText,
+  missingText,
   offWallText,
   overloadText,
   printsText,
@@ -28,6 +30,9 @@ it('words of garlands say what would work', () => {
   expect(coverText({ lengthMm: inch(140), pathMm: inch(120), clusters: 10 }, text)).toMatch(
     /goes on for 20 in beyond its end/,
   );
+  const strip = { lengthMm: inch(125), pathMm: inch(120), clusters: 40 };
+  expect(coverText(strip, text)).toMatch(/goes on for 5 in/);
+  expect(coverText(strip, text, true)).toMatch(/it fills it/);
   expect(fillingClusters({ lengthMm: 1200, pathMm: 1200, clusters: 4 })).toBeNull();
   expect(fillingClusters({ lengthMm: 1200, pathMm: 2400, clusters: 4 })).toBe(8);
   expect(fillingClusters({ lengthMm: 1200, pathMm: 1e9, clusters: 4 })).toBe(400);
@@ -52,13 +57,13 @@ it('words of garlands say what would work', () => {
     'Over cluster 1: 4 balloons',
     '4 decorators, the widest hollows first',
   ]);
-  const strip = { ...tied, holes: [4, 6, 7] };
-  expect([1, 3].map((step) => garlandStepText(step, strip, 1))).toEqual([
+  const inHoles = { ...tied, holes: [4, 6, 7] };
+  expect([1, 3].map((step) => garlandStepText(step, inHoles, 1))).toEqual([
     'Hole 6: number 2 of 3',
     'Over hole 4: 1 balloon',
   ]);
   expect(garlandCounts(tied, 16)).toBe('3 clusters and 1 over them, 16 balloons');
-  expect(garlandCounts(strip, 7)).toBe('strip of 3 balloons and 1 over it, 7 balloons');
+  expect(garlandCounts(inHoles, 7)).toBe('strip of 3 balloons and 1 over it, 7 balloons');
   const strung = { holes: 40, pitchMm: inch(3), before: 3, after: 2 };
   expect(stripText(strung, inch(120), text)).toBe(
     'The strip is 10 ft long; 3 holes before and 2 behind its balloons are left to hang it by.',
@@ -67,9 +72,15 @@ it('words of garlands say what would work', () => {
     /no hole is left to hang it by.*5 ft longer than where it runs/,
   );
   expect(fillingHoles({ ...strung, first: 4 }, inch(108))).toBeNull();
-  expect(fillingHoles({ ...strung, first: 4 }, inch(180))).toBe(65);
+  expect(fillingHoles({ ...strung, first: 4 }, inch(180))).toBe(64);
   expect(printsText(0)).toBeNull();
   expect(printsText(1)).toMatch(/^1 pair of prints lies side by side/);
+  expect(keptText(4, false)).toBe('All before cluster 5 stays as it lies; what follows is turned another way.');
+  const missing = [
+    { colour: 'kelp green', nominalMm: inch(18) },
+    { colour: 'tide blue', nominalMm: inch(5) },
+  ];
+  expect(missingText(missing)).toMatch(/^Not on the shelf: kelp green in 18 in and tide blue in 5 in\. /);
   const stretches = [
     { fromMm: 0, toMm: inch(2) },
     { fromMm: inch(9), toMm: inch(12) },

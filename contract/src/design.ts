@@ -318,6 +318,8 @@ export const MOST_SEED = 9999;
 /** Steps of a strip before they begin anew, and balloons that are changed by hand. */
 export const MOST_STRIP_STEPS = 12;
 export const MOST_BY_HAND = 300;
+/** Beginnings that are kept, one after another. */
+export const MOST_KEPT = 12;
 
 /** Places along a garland at which it is said how full it is: evenly, from its beginning to its end. */
 export const FULLNESS_PLACES = 5;
@@ -423,6 +425,11 @@ const garlandDesignSchema = z.object({
   decorators: sizedPartSchema.extend({ count: z.int().min(1).max(MOST_DECORATORS) }).nullable(),
   /** How its clusters happen to be turned. */
   seed: z.int().min(1).max(MOST_SEED),
+  /** What is good as it lies: clusters before each of these, from 0, rising, and how those are turned. */
+  kept: z
+    .array(z.object({ before: z.int().min(1).max(MOST_STRIP_HOLES), seed: z.int().min(1).max(MOST_SEED) }))
+    .max(MOST_KEPT)
+    .optional(),
 });
 
 /** What a piece is made to. Counts, sizes and places are worked out from it. */

@@ -5,6 +5,7 @@ import {
   layersOver,
   packGarland,
   packStrip,
+  seedsOf,
   touchedUp,
   type ClusterKind,
   type PackedGarland,
@@ -110,6 +111,33 @@ describe('clusters tied over others', () => {
       expect(problemOf(packGarland({ clusters, line, seed: 1, over: [{ on, kind: QUAD }] }))).toMatchObject({
         code: 'over-nothing',
       });
+  });
+});
+
+describe('a beginning that is kept', () => {
+  it('lies as it lay, however what follows is turned', () => {
+    const [first, other] = [packed([], 1), packed([], 2)];
+    const kept = value(packGarland({ clusters, line, seed: 2, kept: [{ before: 8, seed: 1 }] }));
+    const places = ({ balloons }: PackedGarland, from: number, to: number) =>
+      balloons.filter(({ cluster }) => cluster >= from && cluster < to).map(({ xMm, yMm, zMm }) => [xMm, yMm, zMm]);
+    const far = (a: number[][], b: number[][]) =>
+      Math.max(...a.map((at, i) => Math.hypot(...at.map((mm, axis) => mm - b[i]![axis]!))));
+    // The last three make room for what follows.
+    expect(far(places(kept, 0, 5), places(first, 0, 5))).toBeLessThan(inch(0.25));
+    expect(far(places(kept, 0, 5), places(other, 0, 5))).toBeGreaterThan(inch(2));
+    expect(far(places(kept, 9, 12), places(first, 9, 12))).toBeGreaterThan(inch(2));
+  });
+
+  it('is made of several, one after another', () => {
+    const seeds = seedsOf({
+      seed: 9,
+      kept: [
+        { before: 2, seed: 1 },
+        { before: 5, seed: 2 },
+      ],
+    });
+    expect([0, 1, 2, 4, 5, 30].map(seeds)).toEqual([1, 1, 2, 2, 9, 9]);
+    expect(seedsOf({ seed: 9 })(0)).toBe(9);
   });
 });
 

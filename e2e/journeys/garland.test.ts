@@ -86,8 +86,7 @@ describe('a garland, planned on a phone', () => {
     await visitor.tap('button', 'Another colour');
     await visitor.type('Parts of colour 1', '4');
     await visitor.tap('button', `Take colour ${colours!.list.length + 1} out`);
-    const swapped = await kept((design) => design.colours?.list[0]!.share === 4);
-    expect(swapped.colours!.list).toHaveLength(colours!.list.length);
+    await kept(({ colours: its }) => its?.list[0]!.share === 4 && its.list.length === colours!.list.length);
     const before = await counted();
     await tapNearest();
     await visitor.tap('button', 'Take it out');
@@ -96,6 +95,13 @@ describe('a garland, planned on a phone', () => {
     await visitor.tap('button', 'Undo');
     await kept(({ hand }) => hand?.length === 0);
     expect(await counted()).toBe(before);
+    await tapNearest();
+    await visitor.tap('button', 'Keep what comes before it as it lies');
+    await kept((design) => design.kept?.length === 1 && design.kept[0]!.seed === design.seed);
+    await visitor.tap('button', 'Turn its clusters another way');
+    await kept((design) => design.kept?.length === 1 && design.kept[0]!.seed !== design.seed);
+    await visitor.tap('button', 'Let go');
+    await kept((design) => design.kept?.length === 0);
     expect(visitor.complaints).toEqual([]);
   });
 

@@ -1,5 +1,12 @@
 import type { WallThing, WallThingKind } from '@leggero/contract';
-import { MOST_CLUSTERS, MOST_STRIP_HOLES, type ColourWay, type GarlandPathKind, type Problem } from '@leggero/core';
+import {
+  MM_PER_INCH,
+  MOST_CLUSTERS,
+  MOST_STRIP_HOLES,
+  type ColourWay,
+  type GarlandPathKind,
+  type Problem,
+} from '@leggero/core';
 import type {
   GarlandPathProblemCode,
   KnotLineProblemCode,
@@ -131,6 +138,8 @@ interface Covered {
 
 /** Nearer to its path’s end than this share of a cluster it fills it. */
 const FILLS = 0.5;
+/** Of a strip, a foot. */
+const FOOT_MM = 12 * MM_PER_INCH;
 
 /** How long it came out: "12 ft long: 12 clusters". */
 export function lengthText({ lengthMm, clusters }: Covered, strip: boolean, text: Write): string {
@@ -138,10 +147,10 @@ export function lengthText({ lengthMm, clusters }: Covered, strip: boolean, text
 }
 
 /** How a packed garland fills its path: what stays bare, or how far it goes on. */
-export function coverText({ lengthMm, pathMm, clusters }: Covered, text: Write): string {
+export function coverText({ lengthMm, pathMm, clusters }: Covered, text: Write, strip = false): string {
   const overMm = lengthMm - pathMm;
   const path = `Its path is ${text(pathMm)}`;
-  if (Math.abs(overMm) < (FILLS * lengthMm) / clusters) return `${path}: it fills it.`;
+  if (Math.abs(overMm) < FILLS * (strip ? FOOT_MM : lengthMm / clusters)) return `${path}: it fills it.`;
   return overMm < 0
     ? `${path}: ${text(-overMm)} stay bare.`
     : `${path}: it goes on for ${text(overMm)} beyond its end.`;
@@ -153,7 +162,7 @@ export function fillingClusters({ lengthMm, pathMm, clusters }: Covered): number
   return many === clusters ? null : many;
 }
 
-/** How many holes a strip needs to reach its path’s end, one more to hang it by; null where it has so many. */
+/** How many holes a strip needs to reach its path’s end; null where it has so many. */
 export function fillingHoles(
   { holes, pitchMm, first }: { holes: number; pitchMm: number; first: number },
   pathMm: number,
@@ -162,9 +171,9 @@ export function fillingHoles(
   return Math.abs(many - holes) < FILLS_HOLES ? null : many;
 }
 
-/** How many holes reach along a path, with one more to hang it by. */
+/** How many holes reach along a path from the one that it begins at. */
 export function holesFor({ pitchMm, first }: { pitchMm: number; first: number }, pathMm: number): number {
-  return Math.min(MOST_STRIP_HOLES, first + Math.round(pathMm / pitchMm) + 1);
+  return Math.min(MOST_STRIP_HOLES, first + Math.round(pathMm / pitchMm));
 }
 
 /** As good as filled. */
@@ -317,6 +326,18 @@ export function overloadText({ mostKg }: Hung, holdsKg: number): string | null {
   return `One would carry ${weightText(mostKg)} and holds ${weightText(holdsKg)}: take more hooks, or stronger ones.`;
 }
 
+/** A colour in a size. */
+export interface MissingSize {
+  colour: string;
+  nominalMm: number;
+}
+
+/** What the shelf has not: "Not on the shelf: kelp green in 18 in, tide blue in 5 in. …" */
+export function missingText(missing: readonly MissingSize[]): string {
+  const sizes = missing.map(({ colour, nominalMm }) => `${colour} in ${Math.round(nominalMm / MM_PER_INCH)} in`);
+  return `Not on the shelf: ${listed(sizes)}. Get them, or take a colour that is there in all sizes.`;
+}
+
 /** What prints side by side are said to be; null where there are none. */
 export function printsText(prints: number): string | null {
   if (prints === 0) return null;
@@ -335,6 +356,10 @@ export function whichText({ cluster, layer, place }: Which, strip: readonly { ho
   if (layer > 0) return `Balloon ${place + 1} over ${at}${layer > 1 ? `, layer ${layer + 1}` : ''}`;
   return strip ? `The balloon in ${at}` : `Balloon ${place + 1} of ${at}`;
 }
+
+/** What is kept: "All before cluster 5 stays as it lies; what follows is turned another way." */
+export const keptText = (before: number, strip: boolean): string =>
+  `All before ${strip ? 'balloon' : 'cluster'} ${before + 1} stays as it lies; what follows is turned another way.`;
 
 /** How many were changed by hand, for the way back. */
 export function byHandText(many: number): string {

@@ -36,9 +36,17 @@ export interface Over {
   kind: ClusterKind;
 }
 
+/** A beginning of a garland that is turned by a seed of its own. */
+export interface Kept {
+  before: number;
+  seed: number;
+}
+
 interface PackHow {
   line: KnotLine;
   seed: number;
+  /** Clusters before each of these, from 0 and rising, and what lies over them, are turned by a seed of their own. */
+  kept?: readonly Kept[] | undefined;
   /** Second and third layers, in the order in which they are tied. */
   over?: readonly Over[] | undefined;
   /** What balloons do not go through, as the floor and what it hangs before. */
@@ -51,7 +59,8 @@ interface PackHow {
  * their widths and no more, each within reach of its knot by its neck, `garlandNeck` beyond its own half width. Cluster
  * after cluster is turned so that it nests, put on, and pushed against those before, the last ones turning with it; then
  * what lies over them is tied between their balloons where most room is left, and all come to rest with their knots where
- * they are. What depends on chance, the turns, follows from `seed`.
+ * they are. What depends on chance, the turns, follows from `seed`; those that are `kept` lie as with their own, but for the
+ * last few, which make room for what follows.
  *
  * Problems: `no-clusters`, `too-many-clusters`, `too-many-balloons`, `bad-width`, `over-nothing`.
  *
@@ -68,10 +77,11 @@ export function packGarland({
 }): Result<PackedGarland, PackGarlandProblemCode> {
   if (clusters.length > MOST_CLUSTERS)
     return problem('too-many-clusters', { field: 'clusters', detail: { most: MOST_CLUSTERS } });
-  const { seed, walls = [] } = how;
+  const { walls = [] } = how;
+  const seed = seedsOf(how);
   return laid(clusters, how, (garland) => {
     for (let k = 0; k < clusters.length; k += 1) {
-      putOn(garland, k, randomFrom(seed + 0x9e3779b9 * k));
+      putOn(garland, k, randomFrom(seed(k) + 0x9e3779b9 * k));
       pushOn(garland, k, walls);
       onDone?.(k + 1);
     }
@@ -98,9 +108,10 @@ export function packStrip({
   if (!balloons.every(({ alongMm }, i) => alongMm > (i === 0 ? -Infinity : balloons[i - 1]!.alongMm)))
     return problem('bad-places', { field: 'balloons' });
   const single = balloons.map(({ nominalMm, widthMm }): ClusterKind => [{ nominalMm, widthMm, count: 1 }]);
+  const seed = seedsOf(how);
   return laid(single, how, ({ at, alongMm, tetherMm, line }) =>
     balloons.forEach(({ side, alongMm: own }, i) => {
-      const random = randomFrom(how.seed + 0x9e3779b9 * i);
+      const random = randomFrom(seed(i) + 0x9e3779b9 * i);
       alongMm[i] = own;
       const { at: hole, along } = readLine(line, own);
       const [one, other] = across(along);
@@ -118,12 +129,19 @@ export function packStrip({
 /** How far balloons of a strip tip to the front or the back, radians at most. */
 const STRIP_TIPS = 0.6;
 
+/** By which seed each cluster is turned. */
+export const seedsOf =
+  ({ seed, kept = [] }: Pick<PackHow, 'seed' | 'kept'>) =>
+  (cluster: number): number =>
+    kept.find(({ before }) => cluster < before)?.seed ?? seed;
+
 /** Puts on what lies along the line by `lay`, ties the rest over it, and lets all come to rest. */
 function laid(
   clusters: readonly ClusterKind[],
-  { line, seed, over = [], walls = [], trade = TRADE }: PackHow,
+  how: PackHow,
   lay: (garland: SoftGarland) => void,
 ): Result<PackedGarland, PackGarlandProblemCode> {
+  const { line, over = [], walls = [], trade = TRADE } = how;
   const checked = checkClusters(clusters, over);
   if (!checked.ok) return checked;
   const layers = new Map<number, number>();
@@ -138,8 +156,10 @@ function laid(
     line,
     trade,
   );
+  const seed = seedsOf(how);
   lay(garland);
-  for (let k = garland.along; k < garland.bunches.length; k += 1) putOver(garland, k, seed, walls);
+  for (let k = garland.along; k < garland.bunches.length; k += 1)
+    putOver(garland, k, seed(garland.bunches[k]!.cluster), walls);
   return ok(packedOf(garland, settle(garland, walls)));
 }
 

@@ -12,13 +12,15 @@ import { Card } from '@/ui/Card';
 import { PickChips } from '@/ui/PickChips';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
-import { COLOUR_WAY_WORDS, printsText } from '@/wording/garland';
+import { COLOUR_WAY_WORDS, missingText, printsText, type MissingSize } from '@/wording/garland';
 
 interface ColourCardProps {
   design: GarlandDesign;
   basis: PieceBasis;
   /** Pairs of prints that could not be kept apart. */
   prints: number;
+  /** Sizes that the shelf has not in a colour that it has. */
+  missing: readonly MissingSize[];
   wrong: (field: string) => string | undefined;
   change: (by: Partial<GarlandDesign>) => void;
 }
@@ -28,7 +30,7 @@ type Colours = NonNullable<GarlandDesign['colours']>;
 const MOST_SHARE = 100;
 
 /** Colours that go through a whole garland in place of those of its clusters: in blocks, fading, or scattered. */
-export function ColourCard({ design, basis, prints, wrong, change }: ColourCardProps) {
+export function ColourCard({ design, basis, prints, missing, wrong, change }: ColourCardProps) {
   const { colours, kinds, strip } = design;
   const put = (by: Partial<Colours>) => colours && change({ colours: { ...colours, ...by } });
   const putOne = (at: number, by: Partial<Colours['list'][number]>) =>
@@ -113,6 +115,7 @@ export function ColourCard({ design, basis, prints, wrong, change }: ColourCardP
                 {bad}
               </Words>
             ) : null}
+            {missing.length > 0 ? <Words role="status">{missingText(missing)}</Words> : null}
             {notice ? <Words role="status">{notice}</Words> : null}
           </>
         ) : null}

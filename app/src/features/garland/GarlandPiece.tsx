@@ -10,6 +10,7 @@ import { boxOf } from '@/parts/piece/boxOf';
 import { CheckCard } from '@/parts/piece/CheckCard';
 import { nameOf, wholeGarland, type GarlandDesign } from '@/parts/piece/garlandPlan';
 import { LINE_MM, STEEL_HEX } from '@/parts/piece/holds';
+import { modelOf } from '@/parts/piece/material';
 import { OrderCard } from '@/parts/piece/OrderCard';
 import type { PackedWithGaps } from '@/parts/piece/packing';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
@@ -39,6 +40,7 @@ import {
   ruleText,
   seenText,
   stripText,
+  type MissingSize,
 } from '@/wording/garland';
 import { counted } from '@/wording/trade';
 
@@ -60,7 +62,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [tapped, setTapped] = useState<string | null>(null);
   const { text } = basis.lengths;
-  const { last, answer, share, stopped, stop, again } = usePacked(view, design.seed);
+  const { last, answer, share, stopped, stop, again } = usePacked(view);
   const packed = last?.ok ? last.value : null;
   const { balloons, prints } = useColoured(stored, view, packed, basis);
   const wall = stored.wall ?? null;
@@ -145,7 +147,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
             pathMm={packed?.pathMm ?? design.path.wideMm}
             said={stripSaid}
           />
-          <ColourCard design={design} basis={basis} prints={prints} wrong={wrong} change={change} />
+          <ColourCard {...{ design, basis, prints, wrong, change }} missing={missingOf(design, view, basis)} />
           <KindCards design={design} basis={basis} wrong={wrong} change={change} />
           {view ? <FixingsCard {...{ design, text, change }} {...hooks} kg={view.kg} /> : null}
           <DecoratorCard design={design} packed={packed} basis={basis} change={change} />
@@ -210,7 +212,7 @@ function Covers({ design: { strip }, packed, deepMm, ruleMm, settled, change, te
     <>
       <View role="status">
         <Words look="strong">{lengthText(covered, strip !== null, text)}</Words>
-        <Words look="quiet">{coverText(covered, text)}</Words>
+        <Words look="quiet">{coverText(covered, text, strip !== null)}</Words>
         <Words look="quiet">{seenText({ bare, deepMm, strip: strip !== null }, text)}</Words>
         {ruleMm === undefined || strip ? null : <Words look="quiet">{ruleText(ruleMm, lengthMm, text)}</Words>}
       </View>
@@ -240,6 +242,17 @@ const NONE: never[] = [];
 const nothing = () => {};
 /** Fields that show their own problem. */
 const SHOWN = /^(path\.|clusters$|kinds\.|holes$|pitchMm$|first$|steps|colours\.)/;
+
+/** Colours of its own that the shelf has, but not in every size that they are wanted in. */
+function missingOf({ colours }: GarlandDesign, view: GarlandView | null, basis: PieceBasis): MissingSize[] {
+  if (!colours || !view) return [];
+  const missing = view.balloons.flatMap(({ colour, part, nominalMm }) => {
+    const model = colour === null || part.modelId !== null ? undefined : modelOf(colours.list[colour]!, basis);
+    return model ? [{ colour: model.colourName, nominalMm }] : [];
+  });
+  const known = new Map(missing.map((each) => [`${each.colour} ${each.nominalMm}`, each]));
+  return [...known.values()];
+}
 
 /** A hand’s breadth: a deeper sag between hooks is seen across a room (from memory). */
 const SEEN_SAG_MM = 100;

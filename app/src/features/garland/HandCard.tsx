@@ -1,4 +1,6 @@
-import { MOST_BY_HAND, type ByHand } from '@leggero/contract';
+import { MOST_BY_HAND, MOST_KEPT, type ByHand } from '@leggero/contract';
+import { seedsOf } from '@leggero/core/garland';
+import Lock from 'lucide-react-native/icons/lock';
 import { View } from 'react-native';
 
 import { MmField, PartPick } from '@/parts/piece/Fields';
@@ -8,7 +10,7 @@ import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
-import { byHandText, whichText } from '@/wording/garland';
+import { byHandText, keptText, whichText } from '@/wording/garland';
 
 interface HandCardProps {
   design: GarlandDesign;
@@ -21,7 +23,7 @@ interface HandCardProps {
 
 /** One balloon of a garland changed by hand: another size, another colour, or out; and the way back. */
 export function HandCard({ design, view, basis, tapped, change }: HandCardProps) {
-  const { hand: all, strip } = design;
+  const { hand: all, strip, kept } = design;
   const hand = handOf(design);
   const own = tapped && hand.find((each) => nameOf(each) === nameOf(tapped));
   const put = (by: Partial<ByHand>) => {
@@ -51,6 +53,13 @@ export function HandCard({ design, view, basis, tapped, change }: HandCardProps)
               onChange={(widthMm) => put({ widthMm })}
             />
             <Button title="Take it out" onPress={() => put({ out: true })} />
+            {tapped.cluster > 0 ? (
+              <Button
+                title="Keep what comes before it as it lies"
+                icon={Lock}
+                onPress={() => change({ kept: keptBefore(tapped.cluster, design) })}
+              />
+            ) : null}
           </>
         ) : (
           <Words look="quiet">
@@ -59,8 +68,23 @@ export function HandCard({ design, view, basis, tapped, change }: HandCardProps)
               : 'Tap a balloon in the picture to change its size or colour, or to take it out.'}
           </Words>
         )}
+        {kept.length > 0 ? (
+          <UndoLine
+            sentence={keptText(kept.at(-1)!.before, strip !== null)}
+            title="Let go"
+            onUndo={() => change({ kept: [], seed: kept[0]!.seed })}
+          />
+        ) : null}
         {hand.length > 0 ? <UndoLine sentence={byHandText(hand.length)} onUndo={undo} /> : null}
       </View>
     </Card>
   );
+}
+
+/** What is kept where all before a cluster is to stay as it lies now. */
+function keptBefore(cluster: number, { kept, seed }: GarlandDesign): GarlandDesign['kept'] {
+  const last = { before: cluster, seed: seedsOf({ seed, kept })(cluster - 1) };
+  const before = kept.filter((each) => each.before < cluster);
+  // One beginning more than can be told apart takes the place of the last.
+  return [...before.slice(0, MOST_KEPT - 1), last];
 }

@@ -32,6 +32,7 @@ export function wholeGarland(design: StoredGarland): GarlandDesign {
       hand: design.hand ?? [],
       wall: design.wall ?? null,
       fixings: design.fixings ?? null,
+      kept: design.kept ?? [],
       fullness,
     },
   };

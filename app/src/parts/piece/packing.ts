@@ -16,7 +16,7 @@ import {
   type Wall,
 } from '@leggero/core/garland';
 
-import type { GarlandPlan } from './garlandPlan';
+import type { GarlandDesign, GarlandPlan } from './garlandPlan';
 
 interface Along {
   points: Place[];
@@ -25,7 +25,9 @@ interface Along {
 }
 
 /** What is packed from the beginning. */
-export type PackQuestion = Along & Pick<GarlandPlan, 'clusters' | 'strip' | 'over'> & { seed: number };
+export type PackQuestion = Along &
+  Pick<GarlandPlan, 'clusters' | 'strip' | 'over'> &
+  Pick<GarlandDesign, 'seed' | 'kept'>;
 
 /** What is changed by hand in a garland that is packed. */
 export type TouchQuestion = Along & Pick<GarlandPlan, 'touches'> & { packed: PackedWithGaps };
@@ -70,10 +72,10 @@ export function packed(question: PackQuestion | TouchQuestion, tell: (share: num
     const { packed: whole, touches } = question;
     return withGaps(touchedUp(whole, { ...how, touches }), () => whole.beside);
   }
-  const { clusters, strip, over, seed } = question;
-  if (strip) return withGaps(packStrip({ balloons: strip, over, seed, ...how }));
+  const { clusters, strip, over, seed, kept } = question;
+  if (strip) return withGaps(packStrip({ balloons: strip, over, seed, kept, ...how }));
   const onDone = (many: number) => tell(many / clusters.length);
-  return withGaps(packGarland({ clusters, over, seed, onDone, ...how }));
+  return withGaps(packGarland({ clusters, over, seed, kept, onDone, ...how }));
 }
 
 /** The same at once: packed, then touched up where something is changed by hand. */

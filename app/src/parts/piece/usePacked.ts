@@ -13,18 +13,9 @@ const openWorker = () => new Worker(new URL('./garland.worker', window.location.
 const SHORT_REST_MS = 30;
 
 /** A garland as a worker packs it: anew once the hand rests; what is changed by hand is touched up in what is packed. */
-export function usePacked(view: GarlandView | null, seed: number): Asked<PackAnswer> {
+export function usePacked(view: GarlandView | null): Asked<PackAnswer> {
   const trade = useTrade();
-  const asked = useSameFigures(
-    view && {
-      clusters: view.clusters,
-      strip: view.strip,
-      over: view.over,
-      points: view.points,
-      walls: view.walls,
-      seed,
-    },
-  );
+  const asked = useSameFigures(view && figuresOf(view));
   const question = useMemo((): PackQuestion | null => asked && { ...asked, trade }, [asked, trade]);
   const whole = useAsked<PackQuestion, PackAnswer>(openWorker, question);
   const touches = useSameFigures(view && view.touches);
@@ -37,6 +28,10 @@ export function usePacked(view: GarlandView | null, seed: number): Asked<PackAns
   const byHand = useAsked<TouchQuestion, PackAnswer>(openWorker, touched, SHORT_REST_MS);
   if (!touched) return whole;
   return { ...whole, answer: byHand.answer, last: byHand.last ?? whole.last };
+}
+
+function figuresOf({ clusters, strip, over, points, walls, seed, kept }: GarlandView): Omit<PackQuestion, 'trade'> {
+  return { clusters, strip, over, points, walls, seed, kept };
 }
 
 /** The colours of a packed garland as a worker lays them apart; as they were laid last until it has. */

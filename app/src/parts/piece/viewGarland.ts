@@ -32,7 +32,7 @@ import type { PieceSize } from './sizes';
 import type { TiedBalloon } from './tied';
 
 /** A garland before it is packed. */
-export interface GarlandView extends GarlandPlan {
+export interface GarlandView extends GarlandPlan, Pick<GarlandDesign, 'seed' | 'kept'> {
   /** Where it runs. */
   points: Place[];
   walls: Wall[];
@@ -76,6 +76,7 @@ export function viewGarland(
     ok: true,
     value: {
       ...plan,
+      ...{ seed: design.seed, kept: design.kept },
       points: points.value,
       walls: [FLOOR],
       sizes: all,
