@@ -96,8 +96,7 @@ function faded({ balloons, clusters }: ColoursAsked, shares: readonly number[]):
 
 function scattered({ balloons, seed }: ColoursAsked, shares: readonly number[]): number[] {
   const random = randomFrom(seed);
-  const places = new Map<string, number[]>();
-  balloons.forEach(({ size }, i) => places.set(size, [...(places.get(size) ?? []), i]));
+  const places = bySizeOf(balloons);
   const colours = Array<number>(balloons.length).fill(0);
   // What one size could not take of a colour, the next ones take: so the shares hold over all.
   let owed = shares.map(() => 0);
@@ -117,6 +116,17 @@ function scattered({ balloons, seed }: ColoursAsked, shares: readonly number[]):
     own.forEach((place, i) => (colours[place] = drawn[i]!));
   }
   return colours;
+}
+
+/** Which balloons are of each size. */
+function bySizeOf(balloons: readonly Pick<Uncoloured, 'size'>[]): Map<string, number[]> {
+  const bySize = new Map<string, number[]>();
+  balloons.forEach(({ size }, i) => {
+    const own = bySize.get(size);
+    if (own) own.push(i);
+    else bySize.set(size, [i]);
+  });
+  return bySize;
 }
 
 function shuffled(values: number[], random: () => number): number[] {
@@ -192,8 +202,7 @@ export function keptApart({
     near[pairs[p]!]!.push(pairs[p + 1]!);
     near[pairs[p + 1]!]!.push(pairs[p]!);
   }
-  const bySize = new Map<string, number[]>();
-  balloons.forEach(({ size }, i) => bySize.set(size, [...(bySize.get(size) ?? []), i]));
+  const bySize = bySizeOf(balloons);
   const costOf = (one: number, other: number) =>
     (one === other ? 1 : 0) + (kinds[one]!.print && kinds[other]!.print ? PRINTS_COST : 0);
   // What balloon i would cost in a colour, where its neighbour `but` had another.

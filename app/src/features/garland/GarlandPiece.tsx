@@ -1,7 +1,5 @@
 import type { DesignOf } from '@leggero/contract';
-import { MOST_FIXINGS } from '@leggero/core';
 import type { Box } from '@leggero/core/building';
-import { hungOn, knotLine, type HungGarland } from '@leggero/core/garland';
 import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 
@@ -9,8 +7,6 @@ import { Cautions } from '@/parts/Cautions';
 import { boxOf } from '@/parts/piece/boxOf';
 import { CheckCard } from '@/parts/piece/CheckCard';
 import { nameOf, wholeGarland, type GarlandDesign } from '@/parts/piece/garlandPlan';
-import { LINE_MM, STEEL_HEX } from '@/parts/piece/holds';
-import { modelOf } from '@/parts/piece/material';
 import { OrderCard } from '@/parts/piece/OrderCard';
 import type { PackedWithGaps } from '@/parts/piece/packing';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
@@ -40,18 +36,20 @@ import {
   ruleText,
   seenText,
   stripText,
-  type MissingSize,
 } from '@/wording/garland';
 import { counted } from '@/wording/trade';
 
+import { lineAndWall } from './behind';
 import { ColourCard } from './ColourCard';
 import { DecoratorCard } from './DecoratorCard';
 import { FixingsCard } from './FixingsCard';
 import { FullnessCard } from './FullnessCard';
 import { GarlandFields } from './GarlandFields';
 import { HandCard } from './HandCard';
+import { onHooks } from './hooks';
 import { KindCards } from './KindCards';
 import { MakingCard } from './MakingCard';
+import { missingOf } from './missing';
 import { WallCard } from './WallCard';
 
 /** An organic garland: what is tied along a path and over that, packed in space, with how long it comes out. */
@@ -66,7 +64,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
   const packed = last?.ok ? last.value : null;
   const { balloons, prints } = useColoured(stored, view, packed, basis);
   const wall = stored.wall ?? null;
-  const holdsOf = useCallback((): Holds => holdsAlong(view, wall), [view, wall]);
+  const holdsOf = useCallback((): Holds => lineAndWall(view, wall), [view, wall]);
   const size = view?.sizes.find(({ key }) => key === chosen) ?? view?.sizes[0];
   const under = balloons.find(({ plan }) => plan !== null && nameOf(plan) === tapped);
   const made = view && {
@@ -75,7 +73,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
     over: view.over,
   };
   const points = view?.points ?? NONE;
-  const hooks = view ? hungBy(view, design, basis) : { hung: null, enough: null };
+  const hooks = onHooks(view, design, basis);
   const refused = answer && answer !== 'failed' && !answer.ok ? answer.problem : null;
   const stripSaid =
     design.strip && view?.left && packed ? stripText({ ...design.strip, ...view.left }, packed.pathMm, text) : null;
@@ -242,71 +240,6 @@ const NONE: never[] = [];
 const nothing = () => {};
 /** Fields that show their own problem. */
 const SHOWN = /^(path\.|clusters$|kinds\.|holes$|pitchMm$|first$|steps|colours\.)/;
-
-/** Colours of its own that the shelf has, but not in every size that they are wanted in. */
-function missingOf({ colours }: GarlandDesign, view: GarlandView | null, basis: PieceBasis): MissingSize[] {
-  if (!colours || !view) return [];
-  const missing = view.balloons.flatMap(({ colour, part, nominalMm }) => {
-    const model = colour === null || part.modelId !== null ? undefined : modelOf(colours.list[colour]!, basis);
-    return model ? [{ colour: model.colourName, nominalMm }] : [];
-  });
-  const known = new Map(missing.map((each) => [`${each.colour} ${each.nominalMm}`, each]));
-  return [...known.values()];
-}
-
-/** A hand’s breadth: a deeper sag between hooks is seen across a room (from memory). */
-const SEEN_SAG_MM = 100;
-
-/** A garland on its hooks, and how many would hold it and let it sag little; null where it has as many, or none can. */
-function hungBy(
-  { points, kg }: GarlandView,
-  { fixings }: GarlandDesign,
-  { knowledge: { trade } }: PieceBasis,
-): { hung: HungGarland | null; enough: number | null } {
-  const line = knotLine(points);
-  if (!fixings || !line.ok) return { hung: null, enough: null };
-  const on = (count: number) => {
-    const hung = hungOn({ line: line.value, count, kg, trade });
-    return hung.ok ? hung.value : null;
-  };
-  const hung = on(fixings.count);
-  let enough = 2;
-  const holds = (count: number) => {
-    const tried = on(count);
-    return tried !== null && tried.mostKg <= fixings.holdsKg && tried.sagMm <= SEEN_SAG_MM;
-  };
-  while (enough < MOST_FIXINGS && !holds(enough)) enough += 1;
-  return { hung, enough: enough > fixings.count && holds(enough) ? enough : null };
-}
-
-/** Behind a garland, mm: what stands at its wall is seen there in outlines. */
-const WALL_MM = 200;
-/** How wide those are drawn, mm: to be seen across a room. */
-const OUTLINE_MM = 14;
-
-/** The line, the strip or the string that its knots lie along, and outlines of what stands behind it. */
-function holdsAlong(view: GarlandView | null, wall: GarlandDesign['wall']): Holds {
-  const line = view ? [{ line: view.points, widthMm: LINE_MM, hex: STEEL_HEX }] : [];
-  const things = (wall?.things ?? []).flatMap(({ leftMm, lowMm, wideMm, highMm }) => {
-    const [left, top] = [leftMm - wall!.wideMm / 2, lowMm + highMm];
-    const corners = [
-      [left, lowMm],
-      [left, top],
-      [left + wideMm, top],
-      [left + wideMm, lowMm],
-    ] as const;
-    // Each side by itself: a line through corners is drawn round.
-    return corners.map(([x, z], k) => {
-      const [toX, toZ] = corners[(k + 1) % corners.length]!;
-      const side = [
-        [x, WALL_MM, z],
-        [toX, WALL_MM, toZ],
-      ] as const;
-      return { line: side, widthMm: OUTLINE_MM, hex: STEEL_HEX };
-    });
-  });
-  return { tubes: [...line, ...things], discs: [] };
-}
 
 interface PackingProps {
   packing: boolean;

@@ -1,4 +1,4 @@
-import { FULLNESS_PLACES, type ByHand, type DesignOf, type PiecePart } from '@leggero/contract';
+import { FULLNESS_PLACES, type ByHand, type DesignOf, type PiecePart, type SizedPart } from '@leggero/contract';
 import { FULLNESS, MM_PER_INCH, type Result } from '@leggero/core';
 import {
   clustersInRhythm,
@@ -84,90 +84,152 @@ interface Tied {
   cluster: number;
   layer: number;
   /** Its balloons in the order in which they are tied. */
-  balloons: { part: PiecePart & { widthMm: number }; one: string }[];
+  balloons: Drawn[];
 }
+
+/** A balloon of a kind of cluster, or of a step of the strip. */
+interface Drawn {
+  part: SizedPart;
+  nominalMm: number;
+  one: string;
+}
+
+type Along = Pick<GarlandPlan, 'clusters' | 'strip' | 'left' | 'over'> & { tied: Tied[] };
 
 /** A garland from its figures: what follows what along it, what lies over that, in which colour each balloon is. */
 export function planGarland(design: GarlandDesign, basis: Material): Result<GarlandPlan, GarlandPlanProblemCode> {
-  const { kinds, strip, fullness, clusters: many } = design;
-  const hand = handOf(design);
-  const nominal = (part: PiecePart & { widthMm: number }) =>
+  const nominalOf = (part: SizedPart) =>
     modelOf(part, basis)?.nominalMm ?? Math.round(part.widthMm / USUAL_SHARE / MM_PER_INCH) * MM_PER_INCH;
-  const rhythm = kinds.flatMap(({ inRow }, kind) => Array<number>(inRow).fill(kind));
-  const core = kinds.map(({ balloons }) => balloons.map((part) => ({ ...part, nominalMm: nominal(part) })));
-  const inRhythm = (clusters: number) => clustersInRhythm({ kinds: core, rhythm, clusters });
-  const ofKind = kinds.map(({ balloons }, kind) =>
-    balloons.flatMap((part, i) => Array.from({ length: part.count }, () => ({ part, one: oneOfKind(kind, i) }))),
-  );
-  const kindAt = (k: number) => rhythm[k % rhythm.length]!;
-  const tied: Tied[] = [];
-  let plan: Pick<GarlandPlan, 'clusters' | 'strip' | 'left' | 'over'>;
-  if (strip) {
-    const steps = strip.steps.map((step) => (step ? { ...step, nominalMm: nominal(step) } : ('skip' as const)));
-    const laid = stripPlan({ ...strip, steps });
-    if (!laid.ok) return laid;
-    const { balloons, before, after, lengthMm } = laid.value;
-    const places = balloons.map((each) => ({ ...each, alongMm: (each.hole - balloons[0]!.hole) * strip.pitchMm }));
-    for (const [cluster, { hole }] of balloons.entries()) {
-      const step = (hole - strip.first) % strip.steps.length;
-      tied.push({ cluster, layer: 0, balloons: [{ part: strip.steps[step]!, one: oneOfStep(step) }] });
-    }
-    const feet = Math.max(1, Math.round(lengthMm / OVER_STRIP_MM));
-    const kindsOver = inRhythm(feet);
-    if (!kindsOver.ok) return kindsOver;
-    const layers = layersOver(fullness, feet);
-    if (!layers.ok) return layers;
-    const over = layers.value.flatMap((times, foot) => {
-      const on = Math.min(balloons.length - 1, Math.floor(((foot + 0.5) / feet) * balloons.length));
-      return Array.from({ length: times }, () => ({ on, kind: kindsOver.value[foot]!, of: kindAt(foot) }));
-    });
-    const clusters = balloons.map(({ nominalMm, widthMm }): ClusterKind => [{ nominalMm, widthMm, count: 1 }]);
-    plan = { clusters, strip: places, left: { before, after }, over: tieOver(over, ofKind, tied) };
-  } else {
-    const found = inRhythm(many);
-    if (!found.ok) return found;
-    const clusters = found.value;
-    const layers = layersOver(fullness, many);
-    if (!layers.ok) return layers;
-    clusters.forEach((_, cluster) => tied.push({ cluster, layer: 0, balloons: ofKind[kindAt(cluster)]! }));
-    const over = layers.value.flatMap((times, on) =>
-      Array.from({ length: times }, () => ({ on, kind: clusters[on]!, of: kindAt(on) })),
-    );
-    plan = { clusters, strip: null, left: null, over: tieOver(over, ofKind, tied) };
-  }
-  const drawn = tied.flatMap(({ cluster, layer, balloons }) =>
-    balloons.map(({ part, one }, place) => ({ cluster, layer, place, part, one, nominalMm: nominal(part) })),
-  );
-  const coloured = design.colours && coloursFor(design, drawn, plan.clusters.length);
+  const kinds = kindsOf(design, nominalOf);
+  const found = design.strip ? alongStrip(design, design.strip, kinds, nominalOf) : alongClusters(design, kinds);
+  if (!found.ok) return found;
+  const { tied: ties, ...along } = found.value;
+  const { colours } = design;
+  const coloured =
+    colours && coloursAlong({ ...colours, ...colourable(ties, along), colours: colours.list, seed: design.seed });
   if (coloured && !coloured.ok) return coloured;
-  const changed = new Map(hand.map((each) => [nameOf(each), each]));
-  const balloons = drawn.flatMap(({ part: sized, ...at }, i): PlannedBalloon[] => {
-    const own = changed.get(nameOf(at));
-    if (own?.out) return [];
-    const { widthMm, modelId, colourHex, finish } = sized;
-    const colour = coloured ? coloured.value[i]! : null;
-    const first = colour === null ? { modelId, colourHex, finish } : inColour(design, colour, at.nominalMm, basis);
-    return [
-      {
-        ...at,
-        part: own?.part ?? first,
+  const hand = new Map(handOf(design).map((each) => [nameOf(each), each]));
+  const tied: TiedBalloon[] = [];
+  const balloons: PlannedBalloon[] = [];
+  const touches: Touch[] = [];
+  for (const { cluster, layer, balloons: drawn } of ties)
+    drawn.forEach(({ part, nominalMm, one }, place) => {
+      const at = tied.length;
+      const colour = coloured ? coloured.value[at]! : null;
+      tied.push({ size: sizeOf(nominalMm, part.widthMm), colour });
+      const own = hand.size > 0 ? hand.get(nameOf({ cluster, layer, place })) : undefined;
+      if (own && (own.out || own.widthMm !== null))
+        touches.push({ cluster, layer, place, widthMm: own.out ? null : own.widthMm });
+      if (own?.out) return;
+      balloons.push({
+        cluster,
+        layer,
+        place,
+        nominalMm,
+        one,
+        at,
+        widthMm: own?.widthMm ?? part.widthMm,
+        part: own?.part ?? (colour === null ? plainPart(part) : inColour(design, colour, nominalMm, basis)),
         // What has a colour of its own keeps it, whatever is swapped around it.
         colour: own?.part ? null : colour,
-        widthMm: own?.widthMm ?? widthMm,
         byHand: own !== undefined,
-        at: i,
-      },
-    ];
-  });
-  const there = new Set(drawn.map(nameOf));
-  const touches = hand.flatMap(({ cluster, layer, place, out, widthMm }): Touch[] =>
-    there.has(nameOf({ cluster, layer, place })) && (out || widthMm !== null)
-      ? [{ cluster, layer, place, widthMm: out ? null : widthMm }]
-      : [],
-  );
-  const all = drawn.map((each, i) => ({ size: sizeOf(each), colour: coloured ? coloured.value[i]! : null }));
-  return { ok: true, value: { ...plan, tied: all, balloons, touches } };
+      });
+    });
+  return { ok: true, value: { ...along, tied, balloons, touches } };
 }
+
+/** Kinds of cluster in their rhythm: as they are packed, and balloon by balloon. */
+interface Kinds {
+  inRhythm: (clusters: number) => Result<ClusterKind[], ClusterProblemCode>;
+  /** The balloons of the kind that the cluster so far along is of. */
+  at: (cluster: number) => Drawn[];
+}
+
+function kindsOf({ kinds }: GarlandDesign, nominalOf: (part: SizedPart) => number): Kinds {
+  const rhythm = kinds.flatMap(({ inRow }, kind) => Array<number>(inRow).fill(kind));
+  const packed = kinds.map(({ balloons }) => balloons.map((part) => ({ ...part, nominalMm: nominalOf(part) })));
+  const drawn = packed.map((kind, k) =>
+    kind.flatMap(({ count, nominalMm, ...part }, i) => {
+      const one: Drawn = { part, nominalMm, one: `cluster-${k + 1}-${i + 1}` };
+      return Array<Drawn>(count).fill(one);
+    }),
+  );
+  return {
+    inRhythm: (clusters) => clustersInRhythm({ kinds: packed, rhythm, clusters }),
+    at: (cluster) => drawn[rhythm[cluster % rhythm.length]!]!,
+  };
+}
+
+/** Clusters one after another, and more of the same kind over each where it is fuller. */
+function alongClusters(
+  { clusters: many, fullness }: GarlandDesign,
+  kinds: Kinds,
+): Result<Along, ClusterProblemCode | FullnessProblemCode> {
+  const found = kinds.inRhythm(many);
+  if (!found.ok) return found;
+  const layers = layersOver(fullness, many);
+  if (!layers.ok) return layers;
+  const clusters = found.value;
+  const tied = clusters.map((_, cluster): Tied => ({ cluster, layer: 0, balloons: kinds.at(cluster) }));
+  const over = layers.value.flatMap((times, on) => Array<number>(times).fill(on));
+  over.forEach((on, i) => tied.push({ cluster: on, layer: layerOf(over, i), balloons: kinds.at(on) }));
+  return {
+    ok: true,
+    value: { clusters, strip: null, left: null, over: over.map((on) => ({ on, kind: clusters[on]! })), tied },
+  };
+}
+
+/** Balloons hole by hole, and clusters over them, one for each foot and each time that it is fuller. */
+function alongStrip(
+  { fullness }: GarlandDesign,
+  strip: NonNullable<GarlandDesign['strip']>,
+  kinds: Kinds,
+  nominalOf: (part: SizedPart) => number,
+): Result<Along, ClusterProblemCode | StripProblemCode | FullnessProblemCode> {
+  const steps = strip.steps.map((step) => (step ? { ...step, nominalMm: nominalOf(step) } : ('skip' as const)));
+  const laid = stripPlan({ ...strip, steps });
+  if (!laid.ok) return laid;
+  const { balloons, before, after, lengthMm } = laid.value;
+  const feet = Math.max(1, Math.round(lengthMm / OVER_STRIP_MM));
+  const found = kinds.inRhythm(feet);
+  if (!found.ok) return found;
+  const layers = layersOver(fullness, feet);
+  if (!layers.ok) return layers;
+  const tied = balloons.map(({ hole, nominalMm }, cluster): Tied => {
+    const step = (hole - strip.first) % strip.steps.length;
+    return { cluster, layer: 0, balloons: [{ part: strip.steps[step]!, nominalMm, one: `strip-${step + 1}` }] };
+  });
+  const feetOver = layers.value.flatMap((times, foot) => Array<number>(times).fill(foot));
+  const over = feetOver.map((foot) =>
+    Math.min(balloons.length - 1, Math.floor(((foot + 0.5) / feet) * balloons.length)),
+  );
+  over.forEach((on, i) => tied.push({ cluster: on, layer: layerOf(over, i), balloons: kinds.at(feetOver[i]!) }));
+  return {
+    ok: true,
+    value: {
+      clusters: balloons.map(({ nominalMm, widthMm }): ClusterKind => [{ nominalMm, widthMm, count: 1 }]),
+      strip: balloons.map((each) => ({ ...each, alongMm: (each.hole - balloons[0]!.hole) * strip.pitchMm })),
+      left: { before, after },
+      over: over.map((on, i) => ({ on, kind: found.value[feetOver[i]!]! })),
+      tied,
+    },
+  };
+}
+
+/** The how-manieth it is of those that lie over the same one. */
+const layerOf = (over: readonly number[], i: number): number =>
+  over.slice(0, i + 1).filter((on) => on === over[i]).length;
+
+/** What colours are laid over. */
+function colourable(ties: readonly Tied[], { clusters }: Pick<Along, 'clusters'>) {
+  const balloons = ties.flatMap(({ cluster, balloons: drawn }) =>
+    drawn.map(({ nominalMm, part }) => ({ cluster, size: sizeOf(nominalMm, part.widthMm) })),
+  );
+  return { balloons, clusters: clusters.length };
+}
+
+const sizeOf = (nominalMm: number, widthMm: number) => `${nominalMm} ${widthMm}`;
+const plainPart = ({ modelId, colourHex, finish }: PiecePart): PiecePart => ({ modelId, colourHex, finish });
 
 /** What is changed by hand of it as it is made now. */
 export const handOf = ({ hand, strip }: Pick<GarlandDesign, 'hand' | 'strip'>): ByHand[] =>
@@ -176,32 +238,6 @@ export const handOf = ({ hand, strip }: Pick<GarlandDesign, 'hand' | 'strip'>): 
 /** Which balloon is meant: the same words for the same one. */
 export const nameOf = ({ cluster, layer, place }: Pick<ByHand, 'cluster' | 'layer' | 'place'>) =>
   `${cluster} ${layer} ${place}`;
-
-const oneOfKind = (kind: number, balloon: number) => `cluster-${kind + 1}-${balloon + 1}`;
-const oneOfStep = (step: number) => `strip-${step + 1}`;
-
-function tieOver(over: readonly (Over & { of: number })[], ofKind: readonly Tied['balloons'][], tied: Tied[]): Over[] {
-  const layers = new Map<number, number>();
-  return over.map(({ on, kind, of }) => {
-    const layer = (layers.get(on) ?? 0) + 1;
-    layers.set(on, layer);
-    tied.push({ cluster: on, layer, balloons: ofKind[of]! });
-    return { on, kind };
-  });
-}
-
-function coloursFor(
-  { colours, seed }: GarlandDesign,
-  drawn: readonly (Pick<PlannedBalloon, 'cluster' | 'nominalMm'> & { part: { widthMm: number } })[],
-  clusters: number,
-) {
-  const { list, way, block } = colours!;
-  const balloons = drawn.map(({ cluster, ...each }) => ({ cluster, size: sizeOf(each) }));
-  return coloursAlong({ balloons, clusters, colours: list, way, block, seed });
-}
-
-const sizeOf = ({ nominalMm, part: { widthMm } }: { nominalMm: number; part: { widthMm: number } }) =>
-  `${nominalMm} ${widthMm}`;
 
 /** The balloon of the shelf in a garland’s colour and a size; the colour alone where the shelf has none. */
 export function inColour(

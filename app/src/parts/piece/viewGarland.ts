@@ -165,19 +165,31 @@ export function colouredGarland(
     stepsOver.set(`${on} ${times.get(on)}`, view.clusters.length + i);
   });
   const known = new Set(view.balloons.map(keyOf));
-  const base = packed.balloons.flatMap(({ cluster, layer, place, widthMm, xMm, yMm, zMm, neck }): GarlandBalloon[] => {
-    const plan = planned.get(nameOf({ cluster, layer, place }));
+  const base: GarlandBalloon[] = [];
+  for (const balloon of packed.balloons) {
+    const { cluster, layer, place, widthMm, xMm, yMm, zMm, neck } = balloon;
+    const plan = planned.get(nameOf(balloon));
+    const key = plan && keyOf(plan);
     // What was packed last may have balloons that there are no more of until it is packed anew.
-    if (!plan || !known.has(keyOf(plan))) return [];
-    return [
-      {
-        ...{ layer: cluster, place, xMm, yMm, zMm, widthMm, aspect: 1, outwards: null, neck, key: keyOf(plan) },
-        step: layer === 0 ? cluster : (stepsOver.get(`${cluster} ${layer}`) ?? view.clusters.length),
-        colourHex: plan.part.colourHex,
-        plan,
-      },
-    ];
-  });
+    if (!plan || !key || !known.has(key)) continue;
+    const step = layer === 0 ? cluster : (stepsOver.get(`${cluster} ${layer}`) ?? view.clusters.length);
+    const { colourHex } = plan.part;
+    base.push({
+      layer: cluster,
+      place,
+      xMm,
+      yMm,
+      zMm,
+      widthMm,
+      aspect: 1,
+      outwards: null,
+      neck,
+      key,
+      step,
+      colourHex,
+      plan,
+    });
+  }
   const last = view.clusters.length + view.over.length;
   const { decorators } = design;
   return decorators ? [...base, ...decoratorsIn(packed, decorators, last)] : base;
