@@ -61,7 +61,8 @@ await run(async () => {
     await page.evaluate(() => document.fonts.ready);
     if (name.startsWith('garland')) await page.waitForSelector('::-p-text(By the rule of the trade)');
     if (name.startsWith('exact')) await scrollTo(page, '[role=radio][aria-label^="By eye"]');
-    await new Promise((resolve) => setTimeout(resolve, 500));
+    // A garland is packed before it stands among the pieces of its event.
+    await new Promise((resolve) => setTimeout(resolve, name.startsWith('event') ? 8000 : 500));
     await page.screenshot({ path: path.join(FOLDER, `${name}.png`) });
     await page.close();
     say(`docs/screenshots/${name}.png`);
