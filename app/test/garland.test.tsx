@@ -115,6 +115,10 @@ describe('the page of a garland', () => {
     await kept(({ path }) => path.points?.length === 6);
     await click('One place less');
     await kept(({ path }) => path.points?.length === 5);
+    await click('Place 2', 'radio');
+    await type('Place 2: above the floor', '7 ft');
+    await kept(({ path }) => path.points?.[1]!.zMm === inch(84));
+    await click('Place 2', 'radio');
     await click('Door');
     await kept(({ wall }) => wall?.things.length === 1 && wall.things[0]!.leftMm === inch(66));
     expect(await screen.findByText(/^\d+ balloons before the door: keep doors/, {}, { timeout: 5000 })).toBeTruthy();

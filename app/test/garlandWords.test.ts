@@ -51,15 +51,16 @@ it('words of garlands say what would work', () => {
   expect(steps('corner', { strip: {}, fullness: [2, 1] })).toMatch(
     /12 balloons into their holes.*with bands.*the strip/,
   );
-  const tied = { clusters: 3, holes: null, over: [{ on: 0 }] };
+  const tied = { clusters: 3, strip: null, over: [{ on: 0 }] };
   expect([0, 3, 4].map((step) => garlandStepText(step, tied, 4))).toEqual([
     'Cluster 1 of 3: 4 balloons',
     'Over cluster 1: 4 balloons',
     '4 decorators, the widest hollows first',
   ]);
-  const inHoles = { ...tied, holes: [4, 6, 7] };
+  const holes = [4, 6, 7].map((hole, i) => ({ hole, side: i % 2 === 0 ? ('left' as const) : ('right' as const) }));
+  const inHoles = { ...tied, strip: holes };
   expect([1, 3].map((step) => garlandStepText(step, inHoles, 1))).toEqual([
-    'Hole 6: number 2 of 3',
+    'Hole 6, to the right: balloon 2 of 3',
     'Over hole 4: 1 balloon',
   ]);
   expect(garlandCounts(tied, 16)).toBe('3 clusters and 1 over them, 16 balloons');
@@ -104,6 +105,9 @@ it('words of garlands say what would work', () => {
   expect(offWallText([[-2000, 0, 2500]], wall, text)).toBeNull();
   expect(offWallText([[0, 0, 2500 + inch(4)]], wall, text)).toBe('It leaves the wall by 4 in.');
   expect(garlandProblemText({ code: 'path-crosses' }, text)).toMatch(/crosses itself/);
+  expect(garlandProblemText({ code: 'hoop-in-floor', detail: { leastMm: inch(60) } }, text)).toMatch(
+    /at least 5 ft\.$/,
+  );
   const which = { cluster: 2, layer: 0, place: 1 };
   expect(whichText(which, null)).toBe('Balloon 2 of cluster 3');
   expect(whichText({ ...which, layer: 2 }, null)).toBe('Balloon 2 over cluster 3, layer 3');

@@ -100,6 +100,7 @@ export interface ProblemDetails {
   'none-large-enough': { largestMm: number };
   'not-digits': NearestCode;
   'not-three-digits': NearestCode;
+  'hoop-in-floor': LeastMm;
   'outside-range': Bounds;
   'outside-useful': LeastMm & MostMm & { widthMm?: number };
   overlaps: { name: string };

@@ -154,8 +154,9 @@ describe('arcs, measured by a library for drawings', () => {
       expect.closeTo(6, 6),
     ]);
     expect(problemOf(garlandPath({ kind: 'hoop', wideMm: inch(60), highMm: inch(59), dropMm: 0 }))).toMatchObject({
-      code: 'bad-path',
+      code: 'hoop-in-floor',
       field: 'path.highMm',
+      detail: { leastMm: inch(60) },
     });
   });
 

@@ -115,6 +115,8 @@ export function garlandProblemText(refused: GarlandProblem, text: Write): string
       return 'Its clusters do not lie one after another.';
     case 'bad-path':
       return 'Above nothing, up to 30 m.';
+    case 'hoop-in-floor':
+      return `A hoop so wide reaches into the floor: at least ${text(refused.detail.leastMm)}.`;
     case 'bad-points':
       return `${refused.detail.least} to ${refused.detail.most} places, none below the floor.`;
     case 'path-crosses':
@@ -185,7 +187,7 @@ interface Seen {
   strip: boolean;
 }
 
-/** What is seen of it: "20 in thick. From the front the line shows at 3 places, 7 in in all." */
+/** What is seen of it: "20 in thick. From the front its line shows at 3 places, in all 7 in: …" */
 export function seenText({ bare, deepMm, strip }: Seen, text: Write): string {
   const thick = `${text(deepMm)} thick`;
   const what = strip ? 'strip' : 'line';
@@ -218,28 +220,28 @@ export function hollowsText(
 }
 
 interface Tied {
-  /** What lies along it: clusters, or balloons of a strip with their holes. */
+  /** What lies along it: clusters, or balloons of a strip in their holes. */
   clusters: number;
-  holes: readonly number[] | null;
+  strip: readonly { hole: number; side: 'left' | 'right' }[] | null;
   /** Which of those what is tied over them lies on, from 0. */
   over: readonly { on: number }[];
 }
 
-/** One step in words: "Cluster 3 of 12: 4 balloons", "Hole 7, left", "Over cluster 2: 4 balloons". */
-export function garlandStepText(step: number, { clusters, holes, over }: Tied, balloons: number): string {
+/** One step in words: "Cluster 3 of 12: 4 balloons", "Hole 7, to the left", "Over cluster 2: 4 balloons". */
+export function garlandStepText(step: number, { clusters, strip, over }: Tied, balloons: number): string {
   if (step >= clusters + over.length) return `${counted(balloons, 'decorator')}, the widest hollows first`;
   if (step >= clusters) {
     const { on } = over[step - clusters]!;
-    return `Over ${holes ? `hole ${holes[on]}` : `cluster ${on + 1}`}: ${counted(balloons, 'balloon')}`;
+    return `Over ${strip ? `hole ${strip[on]!.hole}` : `cluster ${on + 1}`}: ${counted(balloons, 'balloon')}`;
   }
-  if (holes) return `Hole ${holes[step]}: number ${step + 1} of ${clusters}`;
+  if (strip) return `Hole ${strip[step]!.hole}, to the ${strip[step]!.side}: balloon ${step + 1} of ${clusters}`;
   return `Cluster ${step + 1} of ${clusters}: ${counted(balloons, 'balloon')}`;
 }
 
 /** "12 clusters, 48 balloons": what a garland is made of. */
-export function garlandCounts({ clusters, holes, over }: Tied, balloons: number): string {
-  const along = holes ? `strip of ${counted(clusters, 'balloon')}` : counted(clusters, 'cluster');
-  const more = over.length > 0 ? ` and ${over.length} over ${holes ? 'it' : 'them'}` : '';
+export function garlandCounts({ clusters, strip, over }: Tied, balloons: number): string {
+  const along = strip ? `strip of ${counted(clusters, 'balloon')}` : counted(clusters, 'cluster');
+  const more = over.length > 0 ? ` and ${over.length} over ${strip ? 'it' : 'them'}` : '';
   return `${along}${more}, ${counted(balloons, 'balloon')}`;
 }
 
@@ -250,7 +252,7 @@ interface Strip {
   after: number;
 }
 
-/** How long a strip is, and what of it stays free: "Strip 15 ft long; 3 holes before, 2 behind are left to hang it by." */
+/** How long a strip is, and what of it stays free: "The strip is 15 ft long; 3 holes before and 2 behind its balloons …" */
 export function stripText({ holes, pitchMm, before, after }: Strip, pathMm: number, text: Write): string {
   const lengthMm = holes * pitchMm;
   const free =

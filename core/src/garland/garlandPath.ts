@@ -22,7 +22,7 @@ export interface PathPoint {
   zMm: number;
 }
 
-export type GarlandPathProblemCode = 'bad-path' | 'drop-too-deep' | 'bad-points' | 'path-crosses';
+export type GarlandPathProblemCode = 'bad-path' | 'drop-too-deep' | 'bad-points' | 'path-crosses' | 'hoop-in-floor';
 
 const MOST_MM = 30_000;
 /** Pieces of a bend: each some hand's breadths long. */
@@ -38,8 +38,8 @@ const ONE_MM = 1;
  * a straight rise and a level line from its top; up, along and down the edge of a backdrop; once around a ring whose top is
  * so high, from its lowest place on; a smooth line through places that are drawn.
  *
- * Problems: `bad-path` with `wideMm` or `highMm` (above 0, up to 30 m) as its field, `highMm` too where a ring would reach
- * into the floor; `drop-too-deep` (`mostMm`: to the floor) with `dropMm`; `bad-points` (2 to 12, above the floor, within
+ * Problems: `bad-path` with `wideMm` or `highMm` (above 0, up to 30 m) as its field; `hoop-in-floor` (`leastMm`: its top)
+ * with `highMm`; `drop-too-deep` (`mostMm`: to the floor) with `dropMm`; `bad-points` (2 to 12, above the floor, within
  * 30 m) and `path-crosses` (itself, or the floor) with `points`.
  *
  * Source: `swag` for the catenary; an ellipse by its angle; centripetal Catmull-Rom splines, which have no loops between
@@ -91,7 +91,7 @@ export function garlandPath(path: GarlandPath): Result<Place[], GarlandPathProbl
         [half, 0, 0],
       ]);
     case 'hoop':
-      if (highMm < wideMm) return problem('bad-path', { field: 'path.highMm' });
+      if (highMm < wideMm) return problem('hoop-in-floor', { field: 'path.highMm', detail: { leastMm: wideMm } });
       return ok(
         bend(-Math.PI / 2, (-5 * Math.PI) / 2, (angle) => {
           return [half * Math.cos(angle), 0, highMm - half + half * Math.sin(angle)];

@@ -89,12 +89,12 @@ export function packGarland({
 }
 
 /**
- * Balloons in a strip, packed along a line: each by its neck in its hole, to the left and to the right as `sides` says, then
+ * Balloons in a strip, packed along a line: each by its neck in its hole, to its side as the strip is followed, then
  * let go until they press into one another no more than in `packGarland`.
  *
  * `alongMm`: how far along each hole is, rising.
  *
- * Problems: `no-clusters`, `bad-places` (holes that do not rise, or not one for each), `too-many-balloons`, `bad-width`,
+ * Problems: `no-clusters`, `bad-places` (holes that do not rise), `too-many-balloons`, `bad-width`,
  * `over-nothing`.
  *
  * Source: as of `packGarland`.

@@ -67,11 +67,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
   const holdsOf = useCallback((): Holds => lineAndWall(view, wall), [view, wall]);
   const size = view?.sizes.find(({ key }) => key === chosen) ?? view?.sizes[0];
   const under = balloons.find(({ plan }) => plan !== null && nameOf(plan) === tapped);
-  const made = view && {
-    clusters: view.clusters.length,
-    holes: view.strip?.map(({ hole }) => hole) ?? null,
-    over: view.over,
-  };
+  const made = view && { clusters: view.clusters.length, strip: view.strip, over: view.over };
   const points = view?.points ?? NONE;
   const hooks = onHooks(view, design, basis);
   const refused = answer && answer !== 'failed' && !answer.ok ? answer.problem : null;
@@ -146,7 +142,9 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
             said={stripSaid}
           />
           <ColourCard {...{ design, basis, prints, wrong, change }} missing={missingOf(design, view, basis)} />
-          <KindCards design={design} basis={basis} wrong={wrong} change={change} />
+          {design.strip && view?.over.length === 0 ? null : (
+            <KindCards design={design} basis={basis} wrong={wrong} change={change} />
+          )}
           {view ? <FixingsCard {...{ design, text, change }} {...hooks} kg={view.kg} /> : null}
           <DecoratorCard design={design} packed={packed} basis={basis} change={change} />
           {view ? (

@@ -82,9 +82,14 @@ export function WallCard({ design, points, balloons, hung, basis, wrong, change 
                 {wrong('path.points')}
               </Words>
             ) : null}
-            {at === null ? (
-              <Words look="quiet">Drag its places; tap one to type where it is.</Words>
-            ) : (
+            <Words look="quiet">Drag its places, or choose one and type where it is.</Words>
+            <PickChips
+              label="Which place"
+              options={drawn.map((_, i) => ({ value: String(i), title: String(i + 1), heard: `Place ${i + 1}` }))}
+              value={at === null ? null : String(at)}
+              onChange={(value) => setChosen(Number(value))}
+            />
+            {at === null ? null : (
               <View className="flex-row flex-wrap gap-3">
                 <MmField
                   label={`Place ${at + 1}: from the left`}
