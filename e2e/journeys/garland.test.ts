@@ -30,10 +30,12 @@ describe('a garland, planned on a phone', () => {
   const counted = async () => Number(/, (\d+) balloons/.exec(await visitor.text())![1]);
   const inStrip = async () => Number(/strip of (\d+) balloons/.exec(await visitor.text())![1]);
 
-  /** The balloon that is drawn last is nearest: nothing is before it. */
+  /** Of the balloons on its right, far from its foot, the one that is drawn last is nearest: nothing is before it. */
   async function tapNearest(): Promise<void> {
     await visitor.drawnInSpace(PICTURE);
-    const { x, y } = (await visitor.balloonsIn(PICTURE)).at(-1)!;
+    const balloons = await visitor.balloonsIn(PICTURE);
+    const middle = balloons.reduce((sum, { x }) => sum + x / balloons.length, 0);
+    const { x, y } = balloons.findLast((balloon) => balloon.x > middle)!;
     await visitor.page.touchscreen.tap(x, y);
   }
 

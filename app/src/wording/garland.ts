@@ -343,7 +343,8 @@ export function missingText(missing: readonly MissingSize[]): string {
 /** What prints side by side are said to be; null where there are none. */
 export function printsText(prints: number): string | null {
   if (prints === 0) return null;
-  return `${counted(prints, 'pair')} of prints ${prints === 1 ? 'lies' : 'lie'} side by side: there are too many of them to keep apart.`;
+  const pairs = `${counted(prints, 'pair')} of prints ${prints === 1 ? 'lies' : 'lie'} side by side`;
+  return `${pairs}: no way was found to keep so many apart. Take fewer.`;
 }
 
 interface Which {
