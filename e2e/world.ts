@@ -25,6 +25,20 @@ interface WorldOptions {
   keepsApp?: boolean;
 }
 
+/** So often, and so long apart, is asked again what is told "try again". */
+const AGAIN = { times: 20, afterMs: 500 };
+
+/** What an address answers. A busy database is told as "try again" (503), which a page does too; else it is told whole. */
+async function answerOf(address: string): Promise<unknown> {
+  for (let time = 0; ; time += 1) {
+    const answer = await fetch(address);
+    if (answer.ok) return answer.json();
+    if (answer.status !== 503 || time === AGAIN.times)
+      throw new Error(`${address} answers ${answer.status}: ${await answer.text()}`);
+    await new Promise((resolve) => setTimeout(resolve, AGAIN.afterMs));
+  }
+}
+
 /**
  * A world for the tests of one file, there before the first and ended after the last: with the demo, or with an empty
  * studio. All files share one Chromium and, unless they stop it, one database server.
@@ -52,7 +66,7 @@ export function worldOf(kind: 'demo' | 'empty', { alone = false, keepsApp = fals
     get url() {
       return url;
     },
-    get: async <T>(route: string) => (await (await fetch(`${url}/api/${route}`)).json()) as T,
+    get: async <T>(route: string) => (await answerOf(`${url}/api/${route}`)) as T,
     visit: (address, viewport) => Visitor.open({ browser, home: url, address, viewport, keepsApp }),
     tell(command) {
       const id = ++orders;
