@@ -48,6 +48,7 @@ export function worldOf(kind: 'demo' | 'empty', { alone = false, keepsApp = fals
   let browser: Browser;
   let url = '';
   let orders = 0;
+  const visitors: Visitor[] = [];
   beforeAll(async () => {
     child = fork(path.join(__dirname, '../scripts/world.mjs'), alone ? [kind, 'alone'] : [kind], { execArgv: [] });
     const told = new Promise<{ url: string }>((resolve, reject) => {
@@ -57,6 +58,8 @@ export function worldOf(kind: 'demo' | 'empty', { alone = false, keepsApp = fals
     [browser, { url }] = await Promise.all([connect(), told]);
   });
   afterAll(async () => {
+    // Pages that are left open go on drawing and asking, beside whatever is tested next.
+    await Promise.allSettled(visitors.map((visitor) => visitor.leave()));
     await browser?.disconnect();
     const ended = new Promise((resolve) => child.once('exit', resolve));
     child.disconnect();
@@ -67,7 +70,11 @@ export function worldOf(kind: 'demo' | 'empty', { alone = false, keepsApp = fals
       return url;
     },
     get: async <T>(route: string) => (await answerOf(`${url}/api/${route}`)) as T,
-    visit: (address, viewport) => Visitor.open({ browser, home: url, address, viewport, keepsApp }),
+    async visit(address, viewport) {
+      const visitor = await Visitor.open({ browser, home: url, address, viewport, keepsApp });
+      visitors.push(visitor);
+      return visitor;
+    },
     tell(command) {
       const id = ++orders;
       return new Promise((resolve) => {
