@@ -1,6 +1,7 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import path from 'node:path';
 
+import type { Changes, NounName, RowOf } from '@leggero/contract';
 import puppeteer, { type Browser } from 'puppeteer-core';
 
 import { Visitor, type Viewport } from './visitor';
@@ -13,6 +14,8 @@ export interface World {
   readonly url: string;
   /** What a route of its API answers. */
   get<T>(route: string): Promise<T>;
+  /** The first row of a noun that is so, once the server has it. */
+  kept<N extends NounName>(noun: N, is: (row: RowOf<N>) => boolean): Promise<RowOf<N>>;
   /** Someone with a browser of their own, on a page. */
   visit(address: string, viewport: Viewport): Promise<Visitor>;
   tell(order: Order): Promise<void>;
@@ -27,6 +30,9 @@ interface WorldOptions {
 
 /** So often, and so long apart, is asked again what is told "try again". */
 const AGAIN = { times: 20, afterMs: 500 };
+
+/** So often, and so long apart, it is looked whether the server has what was done. */
+const KEPT = { times: 50, afterMs: 100 };
 
 /** What an address answers. A busy database is told as "try again" (503), which a page does too; else it is told whole. */
 async function answerOf(address: string): Promise<unknown> {
@@ -65,11 +71,21 @@ export function worldOf(kind: 'demo' | 'empty', { alone = false, keepsApp = fals
     child.disconnect();
     await ended;
   });
+  const get = async <T>(route: string) => (await answerOf(`${url}/api/${route}`)) as T;
   return {
     get url() {
       return url;
     },
-    get: async <T>(route: string) => (await answerOf(`${url}/api/${route}`)) as T,
+    get,
+    async kept(noun, is) {
+      for (let i = 0; i < KEPT.times; i += 1) {
+        const { rows } = await get<Changes>(`changes?since=&nouns=${noun}`);
+        const found = (rows[noun] as RowOf<typeof noun>[] | undefined)?.find(is);
+        if (found) return found;
+        await new Promise((resolve) => setTimeout(resolve, KEPT.afterMs));
+      }
+      throw new Error(`${noun}: not kept`);
+    },
     async visit(address, viewport) {
       const visitor = await Visitor.open({ browser, home: url, address, viewport, keepsApp });
       visitors.push(visitor);

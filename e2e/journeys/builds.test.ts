@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 
-import type { Changes, ModelDetail, NounName, PieceRecord, RowOf } from '@leggero/contract';
+import type { ModelDetail, PieceRecord } from '@leggero/contract';
 
 import { PHONE, type Visitor } from '../visitor';
 import { worldOf } from '../world';
@@ -9,16 +9,7 @@ jest.setTimeout(180_000);
 
 const world = worldOf('demo');
 
-/** Until the server has what was done. */
-async function kept<N extends NounName>(noun: N, is: (row: RowOf<N>) => boolean): Promise<RowOf<N>> {
-  for (let i = 0; i < 50; i += 1) {
-    const { rows } = await world.get<Changes>(`changes?since=&nouns=${noun}`);
-    const found = (rows[noun] as RowOf<N>[] | undefined)?.find(is);
-    if (found) return found;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Error(`${noun}: not kept`);
-}
+const { kept } = world;
 const columnOf = ({ design }: Pick<PieceRecord, 'design'>) => (design.form === 'column' ? design : null);
 
 describe('an event with its pieces, planned on a phone', () => {

@@ -1,4 +1,4 @@
-import type { Changes, DesignOf, PieceRecord } from '@leggero/contract';
+import type { DesignOf } from '@leggero/contract';
 
 import { PHONE, type Visitor } from '../visitor';
 import { worldOf } from '../world';
@@ -13,13 +13,10 @@ const PICTURE = 'A garland of';
 
 /** Until the server has the garland as it was made. */
 async function kept(is: (design: Garland) => boolean): Promise<Garland> {
-  for (let i = 0; i < 50; i += 1) {
-    const { rows } = await world.get<Changes>('changes?since=&nouns=piece');
-    const found = (rows.piece as PieceRecord[] | undefined)?.find(({ name }) => name === NAME);
-    if (found?.design.form === 'garland' && is(found.design)) return found.design;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Error('not kept');
+  const { design } = await world.kept('piece', ({ name, design: its }) => {
+    return name === NAME && its.form === 'garland' && is(its);
+  });
+  return design as Garland;
 }
 
 describe('a garland, planned on a phone', () => {

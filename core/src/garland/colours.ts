@@ -1,8 +1,8 @@
 import { ok, problem, type Result } from '../result';
 import { randomFrom } from '../statistics';
 import type { ColourWay } from './kinds';
-import { neighboursOf } from './neighbours';
-import type { PackedGarland } from './soft';
+import { pairsWithin } from './neighbours';
+import { spheresOf, type PackedGarland } from './soft';
 
 /** One colour of a garland. */
 export interface GarlandColour {
@@ -142,18 +142,8 @@ const BESIDE = 1.06;
 
 /** Pairs of balloons that lie side by side, two indices a pair. */
 export function besideEachOther({ balloons }: Pick<PackedGarland, 'balloons'>): number[] {
-  const at = Float64Array.from(balloons.flatMap(({ xMm, yMm, zMm }) => [xMm, yMm, zMm]));
-  const reachMm = Float64Array.from(balloons, ({ widthMm }) => widthMm / 2);
-  const widest = reachMm.reduce((most, reach) => Math.max(most, reach), 0);
-  const { starts, others } = neighboursOf(at, reachMm, (BESIDE - 1) * 2 * widest);
-  const pairs: number[] = [];
-  for (let i = 0; i < balloons.length; i += 1)
-    for (let slot = starts[i]!; slot < starts[i + 1]!; slot += 1) {
-      const j = others[slot]!;
-      const d = Math.hypot(at[3 * j]! - at[3 * i]!, at[3 * j + 1]! - at[3 * i + 1]!, at[3 * j + 2]! - at[3 * i + 2]!);
-      if (d < BESIDE * (reachMm[i]! + reachMm[j]!)) pairs.push(i, j);
-    }
-  return pairs;
+  const { at, reachMm } = spheresOf(balloons);
+  return pairsWithin(at, reachMm, BESIDE);
 }
 
 /** Two prints side by side are worse than so many pairs of one colour. */

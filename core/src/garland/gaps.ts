@@ -1,7 +1,7 @@
 import { cross, dot, plus, unit } from '../numeric/space';
 import { neighboursOf } from './neighbours';
 import type { Place } from './knotLine';
-import type { PackedGarland } from './soft';
+import { spheresOf, type PackedGarland } from './soft';
 
 /** A sphere: its middle and its radius, mm. */
 export interface Ball {
@@ -41,8 +41,7 @@ const HALVINGS = 14;
  * general case by trilateration, any handbook of geometry).
  */
 export function gapsOf({ balloons }: Pick<PackedGarland, 'balloons'>, { leastMm, mostMm }: GapsBetween): Gap[] {
-  const at = Float64Array.from(balloons.flatMap(({ xMm, yMm, zMm }) => [xMm, yMm, zMm]));
-  const reachMm = Float64Array.from(balloons, ({ widthMm }) => widthMm / 2);
+  const { at, reachMm } = spheresOf(balloons);
   const { starts, others } = neighboursOf(at, reachMm, mostMm / 2);
   const near = balloons.map((): number[] => []);
   for (let i = 0; i < balloons.length; i += 1)

@@ -55,6 +55,24 @@ export function neighboursOf(at: Float64Array, reachMm: Float64Array, skinMm: nu
   return { starts, others };
 }
 
+/**
+ * Pairs of spheres that are nearer than so many times how far apart they are when they touch, two indices a pair.
+ *
+ * `at`, `reachMm`: as of `neighboursOf`. `times`: 1 and above.
+ */
+export function pairsWithin(at: Float64Array, reachMm: Float64Array, times: number): number[] {
+  const farthest = 2 * reachMm.reduce((most, reach) => Math.max(most, reach), 0);
+  const { starts, others } = neighboursOf(at, reachMm, (times - 1) * farthest);
+  const pairs: number[] = [];
+  for (let i = 0; i < reachMm.length; i += 1)
+    for (let slot = starts[i]!; slot < starts[i + 1]!; slot += 1) {
+      const j = others[slot]!;
+      const d = Math.hypot(at[3 * j]! - at[3 * i]!, at[3 * j + 1]! - at[3 * i + 1]!, at[3 * j + 2]! - at[3 * i + 2]!);
+      if (d < times * (reachMm[i]! + reachMm[j]!)) pairs.push(i, j);
+    }
+  return pairs;
+}
+
 /** Spheres in an order in which those that lie near each other follow each other: their figures are then near too. */
 export function orderInSpace(at: Float64Array, reachMm: Float64Array): Int32Array {
   return cellsOf(at, 2 * reachMm.reduce((most, reach) => Math.max(most, reach), 0)).order;

@@ -36,6 +36,16 @@ export interface Over {
   kind: ClusterKind;
 }
 
+/** Which layer over its cluster each of these is, from 1: the how-manieth that is tied there. */
+export function layersOf(over: readonly Pick<Over, 'on'>[]): number[] {
+  const tied = new Map<number, number>();
+  return over.map(({ on }) => {
+    const layer = (tied.get(on) ?? 0) + 1;
+    tied.set(on, layer);
+    return layer;
+  });
+}
+
 /** A beginning of a garland that is turned by a seed of its own. */
 export interface Kept {
   before: number;
@@ -144,14 +154,11 @@ function laid(
   const { line, over = [], walls = [], trade = TRADE } = how;
   const checked = checkClusters(clusters, over);
   if (!checked.ok) return checked;
-  const layers = new Map<number, number>();
+  const layers = layersOf(over);
   const garland = softGarland(
     [
       ...clusters.map((kind, cluster): Bunch => ({ kind, cluster, layer: 0 })),
-      ...over.map(({ on, kind }): Bunch => {
-        layers.set(on, (layers.get(on) ?? 0) + 1);
-        return { kind, cluster: on, layer: layers.get(on)! };
-      }),
+      ...over.map(({ on, kind }, i): Bunch => ({ kind, cluster: on, layer: layers[i]! })),
     ],
     line,
     trade,

@@ -1,5 +1,5 @@
 import type { KnotLine } from './knotLine';
-import { neighboursOf, orderInSpace, type Neighbours } from './neighbours';
+import { neighboursOf, orderInSpace, pairsWithin, type Neighbours } from './neighbours';
 
 /** Flat: a direction of length 1 into the room, and how far from the origin along it, mm. */
 export interface Wall {
@@ -224,14 +224,5 @@ function relaxed(spheres: Relaxing, { within, mostSteps, pull = 0, weight = 0, w
 const TOUCHES = 1.01;
 
 /** Pairs that touch. */
-export function contactsIn(at: Float64Array, reachMm: Float64Array): number {
-  const { starts, others } = neighboursOf(at, reachMm, (TOUCHES - 1) * 2 * reachMm.reduce((a, b) => Math.max(a, b), 0));
-  let contacts = 0;
-  for (let i = 0; i < reachMm.length; i += 1)
-    for (let slot = starts[i]!; slot < starts[i + 1]!; slot += 1) {
-      const j = others[slot]!;
-      const d = Math.hypot(at[3 * j]! - at[3 * i]!, at[3 * j + 1]! - at[3 * i + 1]!, at[3 * j + 2]! - at[3 * i + 2]!);
-      if (d < TOUCHES * (reachMm[i]! + reachMm[j]!)) contacts += 1;
-    }
-  return contacts;
-}
+export const contactsIn = (at: Float64Array, reachMm: Float64Array): number =>
+  pairsWithin(at, reachMm, TOUCHES).length / 2;

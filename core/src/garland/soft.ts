@@ -63,6 +63,14 @@ export interface SoftGarland {
   starts: Int32Array;
 }
 
+/** Where balloons lie, three figures each, and how far each reaches where nothing presses on it, mm. */
+export function spheresOf(balloons: readonly Pick<PackedBalloon, 'xMm' | 'yMm' | 'zMm' | 'widthMm'>[]) {
+  return {
+    at: Float64Array.from(balloons.flatMap(({ xMm, yMm, zMm }) => [xMm, yMm, zMm])),
+    reachMm: Float64Array.from(balloons, ({ widthMm }) => widthMm / 2),
+  };
+}
+
 /** How far a soft balloon of a width reaches from its middle, and how far its knot may be from there, mm. */
 export function softBody(widthMm: number, { garlandPress, garlandNeck }: Trade): { reachMm: number; tetherMm: number } {
   return { reachMm: (widthMm / 2) * (1 - garlandPress), tetherMm: (widthMm / 2) * (1 + garlandNeck) };

@@ -4,7 +4,7 @@ import { TRADE, type Trade } from '../trade';
 import type { KnotLine } from './knotLine';
 import { contactsIn, type Wall } from './relax';
 import { settle } from './settle';
-import { knotPlace, softBody, type PackedBalloon, type PackedGarland } from './soft';
+import { knotPlace, softBody, spheresOf, type PackedBalloon, type PackedGarland } from './soft';
 
 /** What is done to one balloon by hand. */
 export interface Touch extends Pick<PackedBalloon, 'cluster' | 'layer' | 'place'> {
@@ -40,7 +40,7 @@ export function touchedUp(
   const bodies = balloons.map(({ widthMm }) => softBody(widthMm, trade));
   const spheres = {
     line,
-    at: Float64Array.from(balloons.flatMap(({ xMm, yMm, zMm }) => [xMm, yMm, zMm])),
+    at: spheresOf(balloons).at,
     reachMm: Float64Array.from(bodies, ({ reachMm }) => reachMm),
     tetherMm: Float64Array.from(bodies, ({ tetherMm }) => tetherMm),
     knot: Int32Array.from(balloons, (balloon) => knots.get(knotName(balloon))!),

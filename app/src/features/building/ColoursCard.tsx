@@ -2,12 +2,11 @@ import { MOST_COLOURS } from '@leggero/contract';
 import { PATTERN_KINDS } from '@leggero/core';
 import { isAround, type MapNotice } from '@leggero/core/building';
 import Plus from 'lucide-react-native/icons/plus';
-import X from 'lucide-react-native/icons/x';
 import { Pressable, View } from 'react-native';
 
-import { PartPick } from '@/parts/piece/Fields';
+import { PartPick, Removable } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
-import { Button, IconButton } from '@/ui/Button';
+import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Labelled } from '@/ui/Field';
 import { PickChips } from '@/ui/PickChips';
@@ -44,18 +43,17 @@ export function ColoursCard({ design, basis, notices, nameOf, error, change }: C
     <Card title="Colours">
       <View className="gap-4">
         {colours.map((part, i) => (
-          <View key={i} className="flex-row items-end gap-1">
-            <View className="flex-1">
-              <PartPick label={`Colour ${i + 1}`} part={part} basis={basis} onChange={(chosen) => put(i, chosen)} />
-            </View>
-            {colours.length > 1 ? (
-              <IconButton
-                label={`Take colour ${i + 1} out`}
-                icon={X}
-                onPress={() => change(recoloured(design, { colours: colours.filter((_, at) => at !== i) }))}
-              />
-            ) : null}
-          </View>
+          <Removable
+            key={i}
+            label={`Take colour ${i + 1} out`}
+            onRemove={
+              colours.length > 1
+                ? () => change(recoloured(design, { colours: colours.filter((_, at) => at !== i) }))
+                : null
+            }
+          >
+            <PartPick label={`Colour ${i + 1}`} part={part} basis={basis} onChange={(chosen) => put(i, chosen)} />
+          </Removable>
         ))}
         {colours.length < MOST_COLOURS ? (
           <Button

@@ -1,13 +1,12 @@
 import { MOST_COLOURS, MOST_IN_ROW } from '@leggero/contract';
 import { COLOUR_WAYS } from '@leggero/core';
 import Plus from 'lucide-react-native/icons/plus';
-import X from 'lucide-react-native/icons/x';
 import { View } from 'react-native';
 
-import { CountField, PartPick } from '@/parts/piece/Fields';
+import { CountField, PartPick, Removable } from '@/parts/piece/Fields';
 import type { GarlandDesign } from '@/parts/piece/garlandPlan';
 import type { PieceBasis } from '@/parts/piece/useBasis';
-import { Button, IconButton } from '@/ui/Button';
+import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { PickChips } from '@/ui/PickChips';
 import { SwitchRow } from '@/ui/SwitchRow';
@@ -65,23 +64,19 @@ export function ColourCard({ design, basis, prints, missing, wrong, change }: Co
             ) : null}
             {colours.list.map((colour, i) => (
               <View key={i} className="gap-2">
-                <View className="flex-row items-end gap-1">
-                  <View className="flex-1">
-                    <PartPick
-                      label={`Colour ${i + 1}`}
-                      part={colour}
-                      basis={basis}
-                      onChange={(part) => putOne(i, part)}
-                    />
-                  </View>
-                  {colours.list.length > 1 ? (
-                    <IconButton
-                      label={`Take colour ${i + 1} out`}
-                      icon={X}
-                      onPress={() => put({ list: colours.list.filter((_, at) => at !== i) })}
-                    />
-                  ) : null}
-                </View>
+                <Removable
+                  label={`Take colour ${i + 1} out`}
+                  onRemove={
+                    colours.list.length > 1 ? () => put({ list: colours.list.filter((_, at) => at !== i) }) : null
+                  }
+                >
+                  <PartPick
+                    label={`Colour ${i + 1}`}
+                    part={colour}
+                    basis={basis}
+                    onChange={(part) => putOne(i, part)}
+                  />
+                </Removable>
                 <View className="flex-row items-end gap-3">
                   <CountField
                     label={`Parts of colour ${i + 1}`}

@@ -1,8 +1,8 @@
 import { MOST_SEED } from '@leggero/contract';
 import { GARLAND_PATHS, MOST_CLUSTERS } from '@leggero/core';
+import type { Place } from '@leggero/core/garland';
 import Shuffle from 'lucide-react-native/icons/shuffle';
 import { View } from 'react-native';
-import type { Place } from '@leggero/core/garland';
 
 import { CountField, MmField } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
@@ -10,8 +10,9 @@ import type { GarlandDesign } from '@/parts/piece/garlandPlan';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
 import { PickChips } from '@/ui/PickChips';
-import { placesAlong, wallFor } from './wall';
 import { PATH_LENGTHS, PATH_WORDS } from '@/wording/garland';
+
+import { placesAlong, wallFor } from './wall';
 
 interface GarlandFieldsProps {
   design: GarlandDesign;

@@ -1,13 +1,12 @@
 import { MOST_IN_ROW, MOST_KINDS, MOST_SIZES } from '@leggero/contract';
 import { MOST_IN_CLUSTER } from '@leggero/core';
 import Plus from 'lucide-react-native/icons/plus';
-import X from 'lucide-react-native/icons/x';
 import { View } from 'react-native';
 
-import { CountField, MmField, PartPick } from '@/parts/piece/Fields';
+import { CountField, MmField, PartPick, Removable } from '@/parts/piece/Fields';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import type { GarlandDesign } from '@/parts/piece/garlandPlan';
-import { Button, IconButton } from '@/ui/Button';
+import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 
@@ -68,18 +67,12 @@ function KindCard({ title, kind: { balloons, inRow }, basis, wrong, onChange, on
       <View className="gap-3">
         {balloons.map((balloon, i) => (
           <View key={i} className="gap-2">
-            <View className="flex-row items-end gap-1">
-              <View className="flex-1">
-                <PartPick label={named('Balloon', i)} part={balloon} basis={basis} onChange={(part) => put(i, part)} />
-              </View>
-              {balloons.length > 1 ? (
-                <IconButton
-                  label={`Take ${named('balloon', i)} out`}
-                  icon={X}
-                  onPress={() => onChange({ balloons: balloons.filter((_, at) => at !== i) })}
-                />
-              ) : null}
-            </View>
+            <Removable
+              label={`Take ${named('balloon', i)} out`}
+              onRemove={balloons.length > 1 ? () => onChange({ balloons: balloons.filter((_, at) => at !== i) }) : null}
+            >
+              <PartPick label={named('Balloon', i)} part={balloon} basis={basis} onChange={(part) => put(i, part)} />
+            </Removable>
             <View className="flex-row gap-3">
               <CountField
                 label={named('Count', i)}

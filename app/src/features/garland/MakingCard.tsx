@@ -1,13 +1,12 @@
 import { MOST_STRIP_STEPS } from '@leggero/contract';
 import { MM_PER_INCH, MOST_STRIP_HOLES } from '@leggero/core';
 import Plus from 'lucide-react-native/icons/plus';
-import X from 'lucide-react-native/icons/x';
 import { View } from 'react-native';
 
-import { CountField, MmField, PartPick } from '@/parts/piece/Fields';
+import { CountField, MmField, PartPick, Removable } from '@/parts/piece/Fields';
 import type { GarlandDesign } from '@/parts/piece/garlandPlan';
 import type { PieceBasis } from '@/parts/piece/useBasis';
-import { Button, IconButton } from '@/ui/Button';
+import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
@@ -80,27 +79,23 @@ export function MakingCard({ design, basis, pathMm, said, wrong, change }: Makin
             {said ? <Words role="status">{said}</Words> : null}
             {strip.steps.map((step, i) => (
               <View key={i} className="gap-2">
-                <View className="flex-row items-end gap-1">
-                  <View className="flex-1">
-                    {step ? (
-                      <PartPick
-                        label={`Balloon of step ${i + 1}`}
-                        part={step}
-                        basis={basis}
-                        onChange={(part) => putStep(i, part)}
-                      />
-                    ) : (
-                      <Words look="quiet" className="pb-3">{`Step ${i + 1}: a hole left free`}</Words>
-                    )}
-                  </View>
-                  {strip.steps.length > 1 ? (
-                    <IconButton
-                      label={`Take step ${i + 1} out`}
-                      icon={X}
-                      onPress={() => put({ steps: strip.steps.filter((_, at) => at !== i) })}
+                <Removable
+                  label={`Take step ${i + 1} out`}
+                  onRemove={
+                    strip.steps.length > 1 ? () => put({ steps: strip.steps.filter((_, at) => at !== i) }) : null
+                  }
+                >
+                  {step ? (
+                    <PartPick
+                      label={`Balloon of step ${i + 1}`}
+                      part={step}
+                      basis={basis}
+                      onChange={(part) => putStep(i, part)}
                     />
-                  ) : null}
-                </View>
+                  ) : (
+                    <Words look="quiet" className="pb-3">{`Step ${i + 1}: a hole left free`}</Words>
+                  )}
+                </Removable>
                 {step ? (
                   <MmField
                     label={`Width of step ${i + 1}`}

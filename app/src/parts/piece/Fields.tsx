@@ -1,6 +1,7 @@
 import type { PiecePart, SizedPart } from '@leggero/contract';
 import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
 import { BalloonPick } from '../BalloonPick';
@@ -116,6 +117,23 @@ export function CountField({ label, value, least = 1, most, of, error, onChange 
 
 const MOST_IN_REPEAT = 6;
 
+interface RemovableProps {
+  label: string;
+  /** Takes it out; null where it is to stay. */
+  onRemove: (() => void) | null;
+  children: ReactNode;
+}
+
+/** An entry of a list, and beside it what takes it out. */
+export function Removable({ label, onRemove, children }: RemovableProps) {
+  return (
+    <View className="flex-row items-end gap-1">
+      <View className="flex-1">{children}</View>
+      {onRemove ? <IconButton label={label} icon={X} onPress={onRemove} /> : null}
+    </View>
+  );
+}
+
 interface RepeatCardProps {
   title: string;
   repeat: readonly SizedPart[];
@@ -135,23 +153,17 @@ export function RepeatCard({ title, repeat, basis, error, more, onChange }: Repe
       <View className="gap-3">
         {repeat.map((part, i) => (
           <View key={i} className="gap-2">
-            <View className="flex-row items-end gap-1">
-              <View className="flex-1">
-                <PartPick
-                  label={repeat.length > 1 ? `Balloon ${i + 1}` : 'Balloon'}
-                  part={part}
-                  basis={basis}
-                  onChange={(chosen) => change(i, chosen)}
-                />
-              </View>
-              {repeat.length > 1 ? (
-                <IconButton
-                  label={`Take balloon ${i + 1} out`}
-                  icon={X}
-                  onPress={() => onChange(repeat.filter((_, at) => at !== i))}
-                />
-              ) : null}
-            </View>
+            <Removable
+              label={`Take balloon ${i + 1} out`}
+              onRemove={repeat.length > 1 ? () => onChange(repeat.filter((_, at) => at !== i)) : null}
+            >
+              <PartPick
+                label={repeat.length > 1 ? `Balloon ${i + 1}` : 'Balloon'}
+                part={part}
+                basis={basis}
+                onChange={(chosen) => change(i, chosen)}
+              />
+            </Removable>
             <MmField
               label={repeat.length > 1 ? `Width ${i + 1}` : 'Width'}
               value={part.widthMm}

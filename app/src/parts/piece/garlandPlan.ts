@@ -3,6 +3,7 @@ import { FULLNESS, MM_PER_INCH, type Result } from '@leggero/core';
 import {
   clustersInRhythm,
   coloursAlong,
+  layersOf,
   layersOver,
   stripPlan,
   type ClusterKind,
@@ -17,7 +18,7 @@ import {
 
 import { modelOf, type Material } from './material';
 
-type StoredGarland = DesignOf<'garland'>;
+export type StoredGarland = DesignOf<'garland'>;
 
 /** A garland with all that is said of it, also where it was drawn up before some of it could be. */
 export type GarlandDesign = { [Key in keyof Required<StoredGarland>]: Exclude<StoredGarland[Key], undefined> };
@@ -171,11 +172,11 @@ function alongClusters(
   if (!layers.ok) return layers;
   const clusters = found.value;
   const tied = clusters.map((_, cluster): Tied => ({ cluster, layer: 0, balloons: kinds.at(cluster) }));
-  const over = layers.value.flatMap((times, on) => Array<number>(times).fill(on));
-  over.forEach((on, i) => tied.push({ cluster: on, layer: layerOf(over, i), balloons: kinds.at(on) }));
+  const over = layers.value.flatMap((times, on) => Array<Over>(times).fill({ on, kind: clusters[on]! }));
+  tied.push(...tiedOver(over, ({ on }) => kinds.at(on)));
   return {
     ok: true,
-    value: { clusters, strip: null, left: null, over: over.map((on) => ({ on, kind: clusters[on]! })), tied },
+    value: { clusters, strip: null, left: null, over, tied },
   };
 }
 
@@ -200,25 +201,27 @@ function alongStrip(
     return { cluster, layer: 0, balloons: [{ part: strip.steps[step]!, nominalMm, one: `strip-${step + 1}` }] };
   });
   const feetOver = layers.value.flatMap((times, foot) => Array<number>(times).fill(foot));
-  const over = feetOver.map((foot) =>
-    Math.min(balloons.length - 1, Math.floor(((foot + 0.5) / feet) * balloons.length)),
-  );
-  over.forEach((on, i) => tied.push({ cluster: on, layer: layerOf(over, i), balloons: kinds.at(feetOver[i]!) }));
+  const over = feetOver.map((foot): Over => {
+    const on = Math.min(balloons.length - 1, Math.floor(((foot + 0.5) / feet) * balloons.length));
+    return { on, kind: found.value[foot]! };
+  });
+  tied.push(...tiedOver(over, (_, i) => kinds.at(feetOver[i]!)));
   return {
     ok: true,
     value: {
       clusters: balloons.map(({ nominalMm, widthMm }): ClusterKind => [{ nominalMm, widthMm, count: 1 }]),
       strip: balloons.map((each) => ({ ...each, alongMm: (each.hole - balloons[0]!.hole) * strip.pitchMm })),
       left: { before, after },
-      over: over.map((on, i) => ({ on, kind: found.value[feetOver[i]!]! })),
+      over,
       tied,
     },
   };
 }
 
-/** The how-manieth it is of those that lie over the same one. */
-const layerOf = (over: readonly number[], i: number): number =>
-  over.slice(0, i + 1).filter((on) => on === over[i]).length;
+function tiedOver(over: readonly Over[], balloonsOf: (each: Over, i: number) => Drawn[]): Tied[] {
+  const layers = layersOf(over);
+  return over.map((each, i) => ({ cluster: each.on, layer: layers[i]!, balloons: balloonsOf(each, i) }));
+}
 
 /** What colours are laid over. */
 function colourable(ties: readonly Tied[], { clusters }: Pick<Along, 'clusters'>) {

@@ -4,6 +4,7 @@ import {
   garlandPath,
   type keptApart,
   knotLine,
+  layersOf,
   nestIn,
   type Gap,
   type KeptApart,
@@ -25,6 +26,7 @@ import {
   type GarlandPlan,
   type GarlandPlanProblemCode,
   type PlannedBalloon,
+  type StoredGarland,
 } from './garlandPlan';
 import { modelOf, type Material } from './material';
 import type { PackedWithGaps } from './packing';
@@ -51,7 +53,7 @@ const FLOOR: Wall = { into: [0, 0, 1], atMm: 0 };
 
 /** A garland from its figures: which clusters follow each other, where they run, how many balloons of what. */
 export function viewGarland(
-  stored: Parameters<typeof wholeGarland>[0],
+  stored: StoredGarland,
   basis: Material,
 ): { ok: true; value: GarlandView } | { ok: false; problem: Problem<GarlandProblemCode> } {
   const design = wholeGarland(stored);
@@ -150,7 +152,7 @@ export interface GarlandBalloon extends TiedBalloon {
  * `apart`: scattered colours as they were laid so that neighbours differ, by `apartQuestion`; null as they were drawn.
  */
 export function colouredGarland(
-  stored: Parameters<typeof wholeGarland>[0],
+  stored: StoredGarland,
   view: GarlandPlan,
   packed: PackedWithGaps,
   apart: KeptApart | null,
@@ -158,12 +160,8 @@ export function colouredGarland(
 ): GarlandBalloon[] {
   const design = wholeGarland(stored);
   const planned = new Map(inColours(design, view, apart, basis).map((balloon) => [nameOf(balloon), balloon]));
-  const stepsOver = new Map<string, number>();
-  const times = new Map<number, number>();
-  view.over.forEach(({ on }, i) => {
-    times.set(on, (times.get(on) ?? 0) + 1);
-    stepsOver.set(`${on} ${times.get(on)}`, view.clusters.length + i);
-  });
+  const layers = layersOf(view.over);
+  const stepsOver = new Map(view.over.map(({ on }, i) => [`${on} ${layers[i]!}`, view.clusters.length + i]));
   const known = new Set(view.balloons.map(keyOf));
   const base: GarlandBalloon[] = [];
   for (const balloon of packed.balloons) {
@@ -200,7 +198,7 @@ export type ApartQuestion = Parameters<typeof keptApart>[0];
 
 /** The same of a garland as it was packed; null where its colours are not scattered, or what is packed is another one. */
 export function apartQuestion(
-  stored: Parameters<typeof wholeGarland>[0],
+  stored: StoredGarland,
   { tied, balloons }: Pick<GarlandPlan, 'tied' | 'balloons'>,
   { beside }: PackedWithGaps,
 ): ApartQuestion | null {
