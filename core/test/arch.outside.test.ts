@@ -108,6 +108,18 @@ describe('an arch of layers', () => {
     expect(tight.outerMm - inch(9)).toBeCloseTo(inch(9) - tight.innerMm, 6);
   });
 
+  it('or by one size, with as few inner balloons left out as leave latex to take up the rest', () => {
+    expect(arch({ spanMm: inch(168), highMm: inch(84) }).leftOutOf).toBeNull();
+    const tight = arch({ spanMm: inch(48), highMm: inch(30), widthMm: inch(9) });
+    const over = (outOf: number) => tight.inner - 1 / outOf - (1 - TRADE.packing);
+    expect(over(tight.leftOutOf!)).toBeLessThanOrEqual(0);
+    expect(over(tight.leftOutOf! + 1)).toBeGreaterThan(0);
+    // So tight that every other layer or more would lack one: only sizes even it out.
+    const tightest = arch({ count: 8, spanMm: inch(34), highMm: inch(17), widthMm: inch(9) });
+    expect(tightest.inner - (1 - TRADE.packing)).toBeGreaterThan(1 / 2);
+    expect(tightest.leftOutOf).toBeNull();
+  });
+
   it('says what is wrong', () => {
     expect(problemOf(asked({ open: 'height', layers: 10, spanMm: inch(96) }))).toMatchObject({
       code: 'feet-too-wide',

@@ -11,6 +11,7 @@ import {
   type Layer,
   type StackedBalloon,
 } from '../src/building';
+import { keptApart } from '../src/garland';
 import { normalFrom, randomFrom, TRADE } from '../src';
 import { inch, value } from './results';
 
@@ -82,6 +83,49 @@ describe('common practice', () => {
       solveColumn({ column: { ...column, topper: { kind: 'balloon', widthMm: inch(18) } }, stepMm: inch(1 / 8) }),
     );
     expect(lost.leastTopperMm! / inch(1)).toBeCloseTo(27.3, 1);
+  });
+});
+
+describe('an organic column: clusters of three to five on a pole, larger ones at the foot, prints apart', () => {
+  const clusters: Layer[] = [
+    { count: 5, widthMm: inch(10) },
+    { count: 4, widthMm: inch(10) },
+    { count: 5, widthMm: inch(9) },
+    { count: 3, widthMm: inch(10) },
+    { count: 4, widthMm: inch(8.5) },
+    { count: 3, widthMm: inch(8) },
+    { count: 4, widthMm: inch(7.5) },
+    { count: 3, widthMm: inch(7) },
+  ];
+
+  it('stands in as many balloons as its clusters have, thinner to the eye than quads of its largest', () => {
+    const stack = value(stackLayers({ layers: clusters }));
+    expect(stack.balloons).toBe(31);
+    expect(stack.heightMm).toBeLessThan(value(stackLayers({ layers: equal(4, 8, inch(10)) })).heightMm);
+    // Each cluster goes on above the one before, and holds there: none falls through or around.
+    for (const { riseMm, radiusMm } of stack.layers.slice(1)) {
+      expect(riseMm).toBeGreaterThan(radiusMm / 2);
+      expect(riseMm).toBeLessThan(inch(10));
+    }
+  });
+
+  it('keeps its six prints from lying side by side', () => {
+    const balloons = balloonsOf(value(stackLayers({ layers: clusters })));
+    const touching = balloons.flatMap((a, i) =>
+      balloons.slice(i + 1).flatMap((b, j) => {
+        const apart = Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm, a.zMm - b.zMm);
+        return apart < ((a.widthMm + b.widthMm) / 2) * 1.02 ? [i, i + 1 + j] : [];
+      }),
+    );
+    const first = balloons.map((_, i) => (i < 6 ? 1 : 0));
+    const { prints, colours } = keptApart({
+      balloons: balloons.map(() => ({ size: 0 })),
+      ...{ first, colours: [{ print: false }, { print: true }], pairs: touching, seed: 19 },
+    });
+    expect(prints).toBe(0);
+    expect(colours.filter((each) => each === 1)).toHaveLength(6);
+    for (let p = 0; p < touching.length; p += 2)
+      expect(colours[touching[p]!]! + colours[touching[p + 1]!]!).toBeLessThan(2);
   });
 });
 

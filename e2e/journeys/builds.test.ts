@@ -166,6 +166,7 @@ describe('an event with its pieces, planned on a phone', () => {
     // Half a circle of 5 ft is 15 ft 8 in: 26 quads of 10 in, 7⅛ in apart.
     await visitor.sees('Arch · 26 layers, 104 balloons');
     await visitor.sees('One passes through');
+    await visitor.sees(/\d+ of 100 show no fault/);
     await visitor.tap('radio', 'Free');
     await visitor.tap('radio', 'Height');
     await visitor.type('Layers', '10');

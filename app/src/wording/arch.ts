@@ -40,14 +40,18 @@ export function archText(
 }
 
 /** What its bend does to its inner side, and what evens it out. */
-export function bendText({ inner, takenUp, innerMm, outerMm, tightestAt, tightestMm }: ArchPlan, text: Write): string {
+export function bendText(plan: ArchPlan, text: Write): string {
+  const { inner, takenUp, innerMm, outerMm, leftOutOf, tightestAt, tightestMm } = plan;
   const where = tightestAt > 0.5 ? 'At its top' : 'At its feet';
   const share = `${Math.round(100 * inner)} %`;
   const bends = `${where} it bends most, with a radius of ${text(tightestMm)}: its inner side is ${share} shorter than its middle`;
-  return takenUp
-    ? `${bends}, which latex takes up: all balloons of one size.`
-    : `${bends}, more than latex takes up: ` +
-        `with inner balloons of ${text(innerMm)} and outer ones of ${text(outerMm)} there it takes up the rest.`;
+  if (takenUp) return `${bends}, which latex takes up: all balloons of one size.`;
+  const counts =
+    leftOutOf === null ? '' : ` Or keep one size, and leave the inner balloon out of one layer in ${leftOutOf} there.`;
+  return (
+    `${bends}, more than latex takes up: ` +
+    `with inner balloons of ${text(innerMm)} and outer ones of ${text(outerMm)} there it takes up the rest.${counts}`
+  );
 }
 
 /** How an arch is built. */

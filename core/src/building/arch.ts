@@ -57,6 +57,11 @@ export interface ArchPlan {
   /** Its inner balloons there, and its outer ones, so that latex takes up the rest; on steps, mm. */
   innerMm: number;
   outerMm: number;
+  /**
+   * With balloons of one size the same: its inner balloon is left out of one layer in so many there; null where that is
+   * not needed, or would leave a gap beside the next one.
+   */
+  leftOutOf: number | null;
   balloons: number;
 }
 
@@ -79,7 +84,8 @@ const PIECES = 600;
  * An arch of layers along a curve: a framed one on half an ellipse, a free one on the catenary that stands as a chain
  * hangs. Layers follow each other along the middle as those of a column do (`stackLayers`). On the inner side there is
  * less room than in the middle, by the share of the ring of centres over the radius; where that is more than latex gives
- * anyway, the packing, inner balloons are to be smaller and outer ones larger.
+ * anyway, the packing, inner balloons are to be smaller and outer ones larger, or some of the inner ones left out: of a
+ * row that has a share too many, one in its reciprocal.
  *
  * `open`: `layers` from span, height and size; `height` from layers, span and size; `size` from the others.
  *
@@ -146,13 +152,15 @@ export function solveArch({
   const inner = ringMm / tightestMm;
   // Sizes take up what latex leaves.
   const left = Math.max(0, inner - (1 - packing));
+  const takenUp = left < 1e-9;
+  const outOf = takenUp ? 0 : Math.floor(1 / left);
   const onStep = (mm: number) => roundToStep({ mm, step: stepMm });
   return ok({
     ...{ layers, widthMm, exactMm: curve.lengthMm / lengthOf(layers, 1), highMm },
     ...{ curveMm: curve.lengthMm, offMm: stackMm - curve.lengthMm, stack: made.value.layers },
     places: made.value.layers.map(({ heightMm }) => curve.at(heightMm * spread)),
     ...{ tightestMm, tightestAt, clearHighMm: highMm - reachMm, clearWideMm: spanMm - 2 * reachMm },
-    ...{ inner, takenUp: left < 1e-9 },
+    ...{ inner, takenUp, leftOutOf: outOf < LEAST_BETWEEN ? null : outOf },
     ...{ innerMm: onStep(widthMm * (1 - left)), outerMm: onStep(widthMm * (1 + left)) },
     balloons: made.value.balloons,
   });
@@ -161,6 +169,9 @@ export function solveArch({
 /** An arch lower than such shares of its span is none; its length is then so much of it. */
 const LOWEST = 0.05;
 const FLATTEST = 1.01;
+
+/** Two that are left out need a layer between them, or the gap shows. */
+const LEAST_BETWEEN = 2;
 
 const badHeight = (leastMm: number) => problem('bad-height', { field: 'highMm', detail: { leastMm, mostMm: MOST_MM } });
 

@@ -44,7 +44,7 @@ export function openStage(canvas: HTMLCanvasElement, smooth: boolean): Stage {
     set(scene, outlineOf) {
       balloons.set(scene, outlineOf);
       emptied(held);
-      for (const tube of scene.tubes) held.add(tubeMesh(tube));
+      for (const tube of scene.tubes) held.add(...tubeMeshes(tube));
       for (const disc of scene.discs) held.add(discMesh(disc));
     },
     paint({ ink, out }) {
@@ -188,10 +188,16 @@ class Balloons {
   }
 }
 
-function tubeMesh({ line, widthMm, hex }: SceneTube): three.Mesh {
+/** A tube, and its middle as a line: that is seen too from where the tube is thinner than a point. */
+function tubeMeshes({ line, widthMm, hex }: SceneTube): Held[] {
   const curve = new three.CatmullRomCurve3(line.map(vector));
-  const geometry = new three.TubeGeometry(curve, line.length === 2 ? 1 : LONG, widthMm / 2, ROUND);
-  return new three.Mesh(geometry, new three.MeshLambertMaterial({ color: hex }));
+  const long = line.length === 2 ? 1 : LONG;
+  const tube = new three.TubeGeometry(curve, long, widthMm / 2, ROUND);
+  const middle = new three.BufferGeometry().setFromPoints(curve.getPoints(long));
+  return [
+    new three.Mesh(tube, new three.MeshLambertMaterial({ color: hex })),
+    new three.Line(middle, new three.LineBasicMaterial({ color: hex })),
+  ];
 }
 
 function discMesh({ at, widthMm, highMm, hex }: SceneDisc): three.Mesh {
@@ -203,9 +209,12 @@ function discMesh({ at, widthMm, highMm, hex }: SceneDisc): three.Mesh {
   return mesh;
 }
 
+/** What holds a piece, as it is drawn. */
+type Held = three.Mesh<three.BufferGeometry, three.Material> | three.Line<three.BufferGeometry, three.Material>;
+
 /** Gives back what a group's meshes hold. */
 function emptied(group: three.Group): void {
-  for (const { geometry, material } of group.children as three.Mesh<three.BufferGeometry, three.Material>[]) {
+  for (const { geometry, material } of group.children as Held[]) {
     geometry.dispose();
     material.dispose();
   }

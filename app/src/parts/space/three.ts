@@ -10,6 +10,8 @@ export {
   GLSL3,
   Group,
   HemisphereLight,
+  Line,
+  LineBasicMaterial,
   type Material,
   Mesh,
   MeshLambertMaterial,
