@@ -119,7 +119,7 @@ describe('an organic column: clusters of three to five on a pole, larger ones at
     );
     const first = balloons.map((_, i) => (i < 6 ? 1 : 0));
     const { prints, colours } = keptApart({
-      balloons: balloons.map(() => ({ size: 0 })),
+      balloons: balloons.map(() => ({ size: 'alike' })),
       ...{ first, colours: [{ print: false }, { print: true }], pairs: touching, seed: 19 },
     });
     expect(prints).toBe(0);
