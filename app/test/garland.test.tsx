@@ -1,11 +1,9 @@
-import { PIECE_DEFAULTS, type DesignOf } from '@leggero/contract';
-import { keptApart } from '@leggero/core/garland';
+import { PIECE_DEFAULTS, type DesignOf, type FinishedGarland } from '@leggero/contract';
 import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { PiecePage } from '@/chunks/PiecePage';
-import { packed } from '@/parts/piece/packing';
-import type { ApartQuestion } from '@/parts/piece/viewGarland';
+import { garlandAnswer, type GarlandQuestion } from '@/parts/piece/garlandAnswer';
 
 import { GARLAND, inch, PIECE_ID } from './garlands';
 import { lastDone, show, someRecords } from './studio';
@@ -13,17 +11,17 @@ import { lastDone, show, someRecords } from './studio';
 /** A worker that packs at once; the page has none here. */
 class PackingWorker {
   onmessage: ((event: { data: unknown }) => void) | null = null;
-  postMessage(question: Parameters<typeof packed>[0] | ApartQuestion) {
-    const tell = (share: number) => this.onmessage?.({ data: { share } });
-    const answer = 'first' in question ? keptApart(question) : packed(question, tell);
+  postMessage(question: GarlandQuestion) {
+    const answer = garlandAnswer(question, (share) => this.onmessage?.({ data: { share } }));
     setTimeout(() => this.onmessage?.({ data: { answer } }), 0);
   }
   addEventListener() {}
   terminate() {}
 }
 
-async function open(by: Partial<DesignOf<'garland'>> = {}) {
+async function open(by: Partial<DesignOf<'garland'>> = {}, finished: FinishedGarland[] = []) {
   const records = someRecords();
+  records.finished = finished;
   records.pieces = [
     {
       ...PIECE_DEFAULTS,
@@ -39,7 +37,8 @@ const type = async (name: string, words: string) => {
   await userEvent.clear(field(name));
   await userEvent.type(field(name), words);
 };
-const click = (name: string | RegExp, role = 'button') => userEvent.click(screen.getByRole(role, { name }));
+const click = (what: string | RegExp | HTMLElement, role = 'button') =>
+  userEvent.click(what instanceof HTMLElement ? what : screen.getByRole(role, { name: what }));
 const kept = (is: (design: DesignOf<'garland'>) => boolean) =>
   waitFor(() => {
     const last = lastDone();
@@ -61,6 +60,65 @@ describe('the page of a garland', () => {
     ).toBeTruthy();
     await click(/^Take (9|10) clusters: they fill the path$/);
     await kept(({ clusters }) => clusters === 9 || clusters === 10);
+  });
+
+  it('is measured once it is finished: what no such garland is as long as is refused, and its clusters are kept', async () => {
+    await open();
+    await screen.findByText(/long: 6 clusters$/, {}, { timeout: 5000 });
+    expect(screen.getByText(/^How soft balloons of a garland are is the trade’s number/)).toBeTruthy();
+    await click('Measure it once it is finished');
+    await click('Keep this measure');
+    expect(await screen.findByText('How long it is from its first balloon to its last.')).toBeTruthy();
+    await type('Length along it', '2 ft');
+    expect(
+      await screen.findByText(/^Clusters like these come out \d ft .* to \d+ ft .* long\.$/, {}, { timeout: 8000 }),
+    ).toBeTruthy();
+    await click('Keep this measure');
+    expect(lastDone()).toBeUndefined();
+    await type('Length along it', '5 ft 8 in');
+    await waitFor(() => expect(screen.queryByText(/^Clusters like these come out/)).toBeNull());
+    await click(await screen.findByRole('button', { name: 'Keep this measure' }, { timeout: 8000 }));
+    expect(lastDone()).toMatchObject({
+      put: 'finishedGarland',
+      row: {
+        ...{ clusters: 6, lengthMm: 1727.2 },
+        kinds: [
+          {
+            inRow: 2,
+            balloons: [
+              { widthMm: inch(10), count: 2 },
+              { nominalMm: 279.4, widthMm: inch(7.5), count: 2 },
+            ],
+          },
+          { inRow: 1, balloons: [{ nominalMm: 304.8, count: 2 }, { count: 1 }, { nominalMm: 482.6, count: 1 }] },
+        ],
+      },
+    });
+  });
+
+  it('is packed as soft as those that were finished, and says what they came to beside the rule', async () => {
+    const kinds = [
+      { inRow: 1, balloons: [10, 7.5].map((wide) => ({ nominalMm: inch(11), widthMm: inch(wide), count: 2 })) },
+    ];
+    const made = { kinds, clusters: 12, takenAt: '2026-11-20T10:00:00.000Z' };
+    const finished = [9.4, 9.7, 9.6].map((feet, i) => ({
+      ...made,
+      id: `${PIECE_ID.slice(0, -1)}${i}`,
+      lengthMm: inch(12 * feet),
+    }));
+    await open({ kinds: [GARLAND.kinds[0]!], clusters: 12, path: { ...GARLAND.path, wideMm: inch(144) } }, finished);
+    expect(
+      await screen.findByText(
+        /^Packed as soft as the 3 of yours that were measured: balloons press into one another by [5-8]\.\d %/,
+        {},
+        { timeout: 15_000 },
+      ),
+    ).toBeTruthy();
+    // 9.57 ft of 12 by the rule.
+    expect(screen.getByText(/^Your 3 measured garlands came to 0\.80 of that rule, here 9 ft 6\S+ in: /)).toBeTruthy();
+    const long = /^(?<feet>\d+) ft.* long: 12 clusters$/.exec(screen.getByText(/long: 12 clusters$/).textContent!);
+    expect(['9', '10']).toContain(long!.groups!['feet']);
+    expect(screen.getByRole('listitem', { name: /^As yours came out: 9 ft 6/ })).toBeTruthy();
   });
 
   it('puts a decorator in every hollow that takes one', async () => {

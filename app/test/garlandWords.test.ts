@@ -10,13 +10,16 @@ import {
   garlandProblemText,
   garlandSteps,
   garlandStepText,
+  finishedText,
   keptText,
   missingText,
   offWallText,
   overloadText,
+  ownRuleText,
   printsText,
   ruleText,
   seenText,
+  softnessText,
   stripText,
   whichText,
 } from '@/wording/garland';
@@ -39,6 +42,14 @@ it('words of garlands say what would work', () => {
   expect(ruleText(1000, 1000, text)).toMatch(/: as packed\.$/);
   expect(ruleText(1000, 900, text)).toMatch(/10 % shorter\.$/);
   expect(ruleText(null, 900, text)).toBe('The trade has no rule for clusters like these.');
+  expect(ownRuleText({ share: 0.953, garlands: 1 }, inch(120), inch(126), text)).toBe(
+    'The one of yours that was measured came to 0.95 of that rule, here 10 ft: packed it is 5 % longer.',
+  );
+  expect(softnessText({ press: 0.0312 }, 1)).toMatch(
+    /^Packed as soft as the one of yours .* by 3\.1 % of their widths\.$/,
+  );
+  expect(finishedText(0)).toMatch(/trade’s number until one of yours was measured/);
+  expect(finishedText(2)).toMatch(/^2 garlands of yours were measured/);
   expect(garlandProblemText({ code: 'too-many-balloons', detail: { most: 5000, balloons: 5280 } }, text)).toBe(
     '5,280 balloons: up to 5,000 are packed.',
   );

@@ -10,6 +10,7 @@ import type {
   ChainRecord,
   Changes,
   EventRecord,
+  FinishedGarland,
   StackRecord,
   FixingRecord,
   EyeCheckRecord,
@@ -52,6 +53,7 @@ export interface Records {
   studies: StudyRecord[];
   eyeChecks: EyeCheckRecord[];
   stacks: StackRecord[];
+  finished: FinishedGarland[];
   fixings: FixingRecord[];
   events: EventRecord[];
   pieces: PieceRecord[];
@@ -201,6 +203,7 @@ export function someRecords(): Records {
     studies: [],
     eyeChecks: [],
     stacks: [],
+    finished: [],
     fixings: [],
     events: [],
     pieces: [],
@@ -214,8 +217,22 @@ export const answer = (status: number, body: unknown) =>
 
 /** The records as the change feed tells of them. */
 export function feedOf(records: Records): Changes {
-  const { studio, tiers, pumps, sizers, models, people, studies, stacks, fixings, events, pieces, chains, constants } =
-    records;
+  const {
+    studio,
+    tiers,
+    pumps,
+    sizers,
+    models,
+    people,
+    studies,
+    stacks,
+    finished,
+    fixings,
+    events,
+    pieces,
+    chains,
+    constants,
+  } = records;
   const calibrations = models.flatMap((model) => model.calibrations);
   const holdTests = models.flatMap((model) => model.holdTests);
   const checks = new Map([...models, ...pieces].flatMap((owner) => owner.checks).map((check) => [check.id, check]));
@@ -239,6 +256,7 @@ export function feedOf(records: Records): Changes {
     chain: chains,
     constant: constants,
     stack: stacks,
+    finishedGarland: finished,
     fixing: fixings,
     event: events,
     piece: pieces.map(({ checks: _, ...piece }) => piece),

@@ -73,6 +73,7 @@ export interface ProblemDetails {
   'hole-twice': HolePlace;
   'holes-out-of-order': HolePlace;
   implausible: Bounds;
+  'implausible-length': LeastMm & MostMm;
   'impossible-length': LeastMm & MostMm;
   'inner-larger': NearestMm & { outerMm: number };
   'kerf-over-bridge': { bridgeMm: number };

@@ -39,7 +39,7 @@ import {
   spreadAllowed,
   spreadBy,
 } from '../src/building';
-import { hungOn, packGarland } from '../src/garland';
+import { hungOn, learnGarland, packGarland } from '../src/garland';
 import { nextReading, substitute } from '../src/calibration/calibrating';
 import { judgeEye } from '../src/consistency/eye';
 import { printShift, shineAdvice } from '../src/finish';
@@ -222,6 +222,15 @@ export function panoramaBeside(trade: Trade): Record<string, unknown> {
     garland: packGarland({
       clusters: Array.from({ length: 3 }, () => [{ nominalMm: inch(11), widthMm: inch(9), count: 4 }]),
       ...{ line: LINE, seed: 1, trade },
+    }),
+    learned: learnGarland({
+      garlands: [
+        {
+          clusters: Array.from({ length: 2 }, () => [{ nominalMm: inch(11), widthMm: inch(9), count: 4 }]),
+          lengthMm: inch(25),
+        },
+      ],
+      trade,
     }),
     hung: hungOn({ line: LINE, count: 3, kg: 1, trade }),
     building: [

@@ -72,7 +72,7 @@ const remove = (name: NounName, at = 0) => ({ remove: name, id: sampleId(name, a
 /** Takes away everything that samples made. */
 const clear = () =>
   send([remove('model', 0)], [remove('model', 1)], ...[0, 1, 2].map((at) => SWEPT.map((name) => remove(name, at))));
-const SWEPT = ['tier', 'sizer', 'pump', 'piece', 'event', 'stack', 'study'] as const;
+const SWEPT = ['tier', 'sizer', 'pump', 'piece', 'event', 'stack', 'finishedGarland', 'study'] as const;
 
 afterEach(clear);
 
@@ -261,7 +261,7 @@ describe('two phones at one check', () => {
 /** Writes on few ids, so that many hang on what is there, was there, or never was. */
 const WRITTEN = [
   ...['pump', 'sizer', 'hole', 'holeMeasurement', 'sizing', 'model', 'calibration', 'reading', 'holdTest'],
-  ...['chain', 'stack', 'event', 'piece', 'fixing', 'run', 'check', 'checkResult', 'study'],
+  ...['chain', 'stack', 'finishedGarland', 'event', 'piece', 'fixing', 'run', 'check', 'checkResult', 'study'],
 ] as const as readonly NounName[];
 const CHANGES: { [N in NounName]?: object } = {
   pump: { name: 'Renamed' },

@@ -51,6 +51,10 @@ export function sample<N extends NounName>(name: N, at = 0): MakeInputOf<N> {
       ...{ id, heightMm: 1524 + at, takenAt: AT },
       layers: Array.from({ length: 8 }, () => ({ count: 4, widthMm: 254 })),
     }),
+    finishedGarland: () => ({
+      ...{ id, clusters: 12, lengthMm: 3600 + at, takenAt: AT },
+      kinds: [{ inRow: 1, balloons: [{ nominalMm: 279.4, widthMm: 254, count: 4 }] }],
+    }),
     event: () => ({ id, name: `Evening ${at}`, daysStanding: at, createdAt: AT }),
     piece: () => ({
       ...{ id, name: `Piece ${at}`, eventId: of('event'), createdAt: AT },

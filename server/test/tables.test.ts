@@ -13,7 +13,16 @@ const TIED: { [N in Exclude<NounName, 'studio' | 'person'>]: Same<Kept<N>, RowOf
   ...{ tier: true, pump: true, sizer: true, hole: true, holeMeasurement: true, sizing: true, model: true },
   ...{ calibration: true, reading: true, holdTest: true, holdReading: true, target: true, chain: true, piece: true },
   ...{ check: true, checkResult: true, study: true, studyPerson: true, studyWidth: true, eyeCheck: true },
-  ...{ fixing: true, stack: true, event: true, eyeBalloon: true, run: true, note: true, constant: true },
+  ...{
+    fixing: true,
+    stack: true,
+    finishedGarland: true,
+    event: true,
+    eyeBalloon: true,
+    run: true,
+    note: true,
+    constant: true,
+  },
 };
 /** Of these the table has more than is sent. */
 const STUDIO: Same<Omit<Kept<'studio'>, 'demo' | 'revision'>, RowOf<'studio'>> = true;

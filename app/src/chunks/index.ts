@@ -8,7 +8,6 @@ import { lazy } from 'react';
  */
 const balloon = () => import('./balloon');
 const forms = () => import('./forms');
-const numbers = () => import('./numbers');
 const workshop = () => import('./workshop');
 
 export const CheckPage = lazy(async () => ({ default: (await balloon()).CheckPage }));
@@ -47,7 +46,7 @@ export const PiecePage = lazy(async () => ({ default: (await workshop()).PiecePa
 export const Elsewhere = lazy(async () => ({ default: (await workshop()).Elsewhere }));
 export const SearchPage = lazy(async () => ({ default: (await workshop()).SearchPage }));
 
-export const NumbersPage = lazy(async () => ({ default: (await numbers()).NumbersPage }));
+export const NumbersPage = lazy(async () => ({ default: (await workshop()).NumbersPage }));
 
 export const BubblePage = lazy(async () => ({ default: (await workshop()).BubblePage }));
 export const FoilPage = lazy(async () => ({ default: (await workshop()).FoilPage }));

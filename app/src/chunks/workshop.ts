@@ -8,6 +8,7 @@ export { FoilPage } from '@/features/foil/FoilPage';
 export { GaugeList } from '@/features/gauge/GaugeList';
 export { TranslatePage } from '@/features/gauge/TranslatePage';
 export { SizersComparedPage } from '@/features/holes/SizersComparedPage';
+export { NumbersPage } from '@/features/numbers/NumbersPage';
 export { SearchPage } from '@/features/search/SearchPage';
 export { SizerCheckPage } from '@/features/sizer/SizerCheckPage';
 export { SizerPage } from '@/features/sizer/SizerPage';

@@ -1,6 +1,7 @@
 import type {
   ChainRecord,
   EventRecord,
+  FinishedGarland,
   StackRecord,
   FixingRecord,
   CheckRecord,
@@ -147,12 +148,14 @@ const chainsOf = inOrder('chain');
 const modelsOf = inOrder('model');
 const eventsOf = inOrder('event');
 const stacksOf = inOrder('stack');
+const finishedOf = inOrder('finishedGarland');
 const constantsOf = inOrder('constant');
 const tradeOf = weakMapMemoize((rows: Rows['constant']): Trade => tradeWith(constantsOf({ constant: rows })));
 const studioOf = ({ studio }: Pick<Rows, 'studio'>): Studio => [...studio.values()][0]!;
 const ONLY = {
   fixing: ['fixing'],
   stack: ['stack'],
+  finished: ['finishedGarland'],
   event: ['event'],
   studio: ['studio'],
   tier: ['tier'],
@@ -191,6 +194,11 @@ export function useStudies(): Records<StudyRecord[]> {
 /** Stacks that were measured, newest first. */
 export function useStacks(): Records<StackRecord[]> {
   return useView(ONLY.stack, stacksOf);
+}
+
+/** Garlands that were measured, newest first. */
+export function useFinishedGarlands(): Records<FinishedGarland[]> {
+  return useView(ONLY.finished, finishedOf);
 }
 
 /** Events, newest first. */

@@ -32,6 +32,7 @@ const CALLED: Record<NounName, string> = {
   note: 'a note',
   chain: 'a measured chain',
   stack: 'a measured stack',
+  finishedGarland: 'a measured garland',
   event: 'an event',
   piece: 'a piece',
   fixing: 'a fixed target of a piece',

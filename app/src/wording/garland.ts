@@ -200,9 +200,37 @@ export function seenText({ bare, deepMm, strip }: Seen, text: Write): string {
 /** What the trade says beside what came out. */
 export function ruleText(ruleMm: number | null, lengthMm: number, text: Write): string {
   if (ruleMm === null) return 'The trade has no rule for clusters like these.';
-  const off = Math.round(100 * (lengthMm / ruleMm - 1));
-  const beside = off === 0 ? 'as packed' : `packed it is ${Math.abs(off)} % ${off > 0 ? 'longer' : 'shorter'}`;
-  return `By the rule of the trade such clusters cover ${text(ruleMm)}: ${beside}.`;
+  return `By the rule of the trade such clusters cover ${text(ruleMm)}: ${besideText(lengthMm, ruleMm)}.`;
+}
+
+/** How far what was packed is from what something else says. */
+function besideText(lengthMm: number, saidMm: number): string {
+  const off = Math.round(100 * (lengthMm / saidMm - 1));
+  return off === 0 ? 'as packed' : `packed it is ${Math.abs(off)} % ${off > 0 ? 'longer' : 'shorter'}`;
+}
+
+/** What a studio's own garlands came to: "Your 3 garlands came to 0.96 of that rule, here 11 ft 6 in: packed it is …" */
+export function ownRuleText(
+  { share, garlands }: { share: number; garlands: number },
+  ownMm: number,
+  lengthMm: number,
+  text: Write,
+): string {
+  const yours = garlands === 1 ? 'The one of yours that was measured' : `Your ${garlands} measured garlands`;
+  return `${yours} came to ${share.toFixed(2)} of that rule, here ${text(ownMm)}: ${besideText(lengthMm, ownMm)}.`;
+}
+
+/** What the packing has learned: "Packed as soft as your 3 garlands were: …" */
+export function softnessText({ press }: { press: number }, garlands: number): string {
+  const yours = garlands === 1 ? 'the one of yours that was measured' : `the ${garlands} of yours that were measured`;
+  return `Packed as soft as ${yours}: balloons press into one another by ${(100 * press).toFixed(1)} % of their widths.`;
+}
+
+/** What measuring one is good for. */
+export function finishedText(garlands: number): string {
+  if (garlands === 0)
+    return 'How soft balloons of a garland are is the trade’s number until one of yours was measured: the next are packed as soft as that was.';
+  return `${counted(garlands, 'garland')} of yours ${garlands === 1 ? 'was' : 'were'} measured, and this one is packed as soft. One more makes it surer.`;
 }
 
 /** What the hollows of a garland take: "26 hollows take a balloon of 4 in; the widest is 4½ in." */

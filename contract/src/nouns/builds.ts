@@ -1,4 +1,4 @@
-import { MOST_HOURS_BEFORE, MOST_IN_LAYER, MOST_LAYERS, ORIGINS } from '@leggero/core';
+import { MOST_CLUSTERS, MOST_HOURS_BEFORE, MOST_IN_CLUSTER, MOST_IN_LAYER, MOST_LAYERS, ORIGINS } from '@leggero/core';
 import { z } from 'zod';
 
 import {
@@ -14,7 +14,7 @@ import {
   storedNumber,
   tempCSchema,
 } from '../common';
-import { pieceDesignSchema } from '../design';
+import { MOST_IN_ROW, MOST_KINDS, MOST_SIZES, pieceDesignSchema } from '../design';
 import { noun, to } from '../noun';
 
 /** Where an event is on its way. */
@@ -97,6 +97,39 @@ export const stack = noun({
       .max(MOST_LAYERS),
     /** From its lowest point to its highest. */
     heightMm: storedLength().positive().max(MOST_BUILD_MM),
+    takenAt: instantSchema,
+  }),
+  order: ['-takenAt'],
+});
+
+/** A garland of clusters that was finished and measured: how soft this studio's are is learned from it. */
+export const finishedGarland = noun({
+  name: 'finishedGarland',
+  path: 'finished-garlands',
+  row: z.object({
+    id: idSchema,
+    /** Along it, each so many times in a row, begun anew until all clusters were on. */
+    kinds: z
+      .array(
+        z.object({
+          inRow: z.int().min(1).max(MOST_IN_ROW),
+          balloons: z
+            .array(
+              z.object({
+                nominalMm: lengthMmSchema,
+                widthMm: lengthMmSchema,
+                count: z.int().min(0).max(MOST_IN_CLUSTER),
+              }),
+            )
+            .min(1)
+            .max(MOST_SIZES),
+        }),
+      )
+      .min(1)
+      .max(MOST_KINDS),
+    clusters: z.int().min(2).max(MOST_CLUSTERS),
+    /** From its first balloon to its last, along it. */
+    lengthMm: storedLength().positive().max(MOST_BUILD_MM),
     takenAt: instantSchema,
   }),
   order: ['-takenAt'],

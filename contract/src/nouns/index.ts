@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 
 import { changeSchema, makeSchema, type Change, type Make, type MakeInput } from '../noun';
-import { event, fixing, piece, stack } from './builds';
+import { event, finishedGarland, fixing, piece, stack } from './builds';
 import { check, checkResult, run, study, studyPerson, studyWidth } from './checks';
 import { eyeBalloon, eyeCheck } from './eyes';
 import { hole, holeMeasurement, pump, sizer, sizing } from './gauges';
@@ -34,6 +34,7 @@ export const NOUNS = {
   chain,
   note,
   stack,
+  finishedGarland,
   event,
   piece,
   fixing,
@@ -64,6 +65,7 @@ export type RowOf<N extends NounName> = z.output<Nouns[N]['row']>;
 export type Studio = RowOf<'studio'>;
 export type FixingRecord = RowOf<'fixing'>;
 export type StackRecord = RowOf<'stack'>;
+export type FinishedGarland = RowOf<'finishedGarland'>;
 export type EventRecord = RowOf<'event'>;
 export type TierRecord = RowOf<'tier'>;
 export type AcceptedTarget = RowOf<'target'>;

@@ -7,6 +7,7 @@ export * from './gaps';
 export * from './garlandPath';
 export * from './kinds';
 export * from './knotLine';
+export * from './learnGarland';
 export * from './packGarland';
 export * from './relax';
 export * from './soft';

@@ -106,6 +106,8 @@ export const TRADE = {
   builtShare: 0.9,
   handSpread: { eye: 0.05, sizer: 0.015 },
   garlandPress: 0.014,
+  garlandPressSd: 0.02,
+  garlandSd: 0.03,
   garlandNeck: 0.2,
   garlandGive: 0.03,
   linkJoint: 0.04,

@@ -13,6 +13,7 @@ import { PieceLayout } from '@/parts/piece/PieceLayout';
 import { RoomNotes } from '@/parts/piece/RoomNotes';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { SizesCard } from '@/parts/piece/SizesCard';
+import { tiedAlong } from '@/parts/piece/softness';
 import { TargetCard } from '@/parts/piece/TargetCard';
 import type { TiedBalloon } from '@/parts/piece/tied';
 import type { Holds } from '@/parts/piece/tiedScene';
@@ -21,27 +22,17 @@ import type { PieceBasis } from '@/parts/piece/useBasis';
 import { useKeptApart, usePacked } from '@/parts/piece/usePacked';
 import { usePiece } from '@/parts/piece/usePiece';
 import { colouredGarland, viewGarland, type GarlandBalloon, type GarlandView } from '@/parts/piece/viewGarland';
+import { useSoftness } from '@/parts/piece/useSoftness';
 import { Button } from '@/ui/Button';
 import { Progress } from '@/ui/Progress';
 import { Words } from '@/ui/Words';
-import {
-  coverText,
-  fillingClusters,
-  fillingHoles,
-  garlandCounts,
-  garlandProblemText,
-  garlandStepText,
-  garlandSteps,
-  lengthText,
-  ruleText,
-  seenText,
-  stripText,
-} from '@/wording/garland';
-import { counted } from '@/wording/trade';
+import { garlandCounts, garlandProblemText, garlandStepText, garlandSteps, stripText } from '@/wording/garland';
 
 import { lineAndWall } from './behind';
 import { ColourCard } from './ColourCard';
+import { Covers } from './Covers';
 import { DecoratorCard } from './DecoratorCard';
+import { FinishedCard } from './FinishedCard';
 import { FixingsCard } from './FixingsCard';
 import { FullnessCard } from './FullnessCard';
 import { GarlandFields } from './GarlandFields';
@@ -60,7 +51,8 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [tapped, setTapped] = useState<string | null>(null);
   const { text } = basis.lengths;
-  const { last, answer, share, stopped, stop, again } = usePacked(view);
+  const softness = useSoftness();
+  const { last, answer, share, stopped, stop, again } = usePacked(view, softness.press);
   const packed = last?.ok ? last.value : null;
   const { balloons, prints } = useColoured(stored, view, packed, basis);
   const wall = stored.wall ?? null;
@@ -102,7 +94,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
               />
               {packed ? (
                 <Covers
-                  {...{ design, packed, change, text }}
+                  {...{ design, packed, softness, change, text }}
                   deepMm={balloons.length > 0 ? boxOf(balloons).deepMm : 0}
                   ruleMm={answer ? view.ruleMm : undefined}
                   settled={answer !== null}
@@ -159,6 +151,9 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
                   setTapped(null);
                 }}
               />
+              {design.strip ? null : (
+                <FinishedCard softness={softness} made={tiedAlong(design, basis)} lengths={basis.lengths} />
+              )}
               <OrderCard form="garland" steps={garlandSteps(view.clusters.length, design)} />
               <CheckCard piece={piece} sizes={view.sizes} basis={basis} />
             </>
@@ -183,49 +178,6 @@ function useColoured(
     [design, view, packed, apart, basis],
   );
   return { balloons, prints: apart?.prints ?? 0 };
-}
-
-interface CoversProps {
-  design: GarlandDesign;
-  packed: PackedWithGaps;
-  /** From its front to its back. */
-  deepMm: number;
-  /** What the trade says such clusters cover; undefined while it is packed anew. */
-  ruleMm: number | null | undefined;
-  settled: boolean;
-  change: (by: Partial<GarlandDesign>) => void;
-  text: (mm: number) => string;
-}
-
-/** How long a garland came out, beside its path and beside the trade's rule, and what would fill the path. */
-function Covers({ design: { strip }, packed, deepMm, ruleMm, settled, change, text }: CoversProps) {
-  const { lengthMm, pathMm, clusters, bare } = packed;
-  // Until it is packed anew, what is said is of the path and the clusters that were packed.
-  const covered = { lengthMm, pathMm, clusters };
-  const filling = !settled || strip ? null : fillingClusters(covered);
-  const holes = settled && strip ? fillingHoles(strip, pathMm) : null;
-  return (
-    <>
-      <View role="status">
-        <Words look="strong">{lengthText(covered, strip !== null, text)}</Words>
-        <Words look="quiet">{coverText(covered, text, strip !== null)}</Words>
-        <Words look="quiet">{seenText({ bare, deepMm, strip: strip !== null }, text)}</Words>
-        {ruleMm === undefined || strip ? null : <Words look="quiet">{ruleText(ruleMm, lengthMm, text)}</Words>}
-      </View>
-      {filling === null ? null : (
-        <Button
-          title={`Take ${counted(filling, 'cluster')}: they fill the path`}
-          onPress={() => change({ clusters: filling })}
-        />
-      )}
-      {strip && holes !== null ? (
-        <Button
-          title={`Take ${counted(holes, 'hole')}: they fill the path`}
-          onPress={() => change({ strip: { ...strip, holes } })}
-        />
-      ) : null}
-    </>
-  );
 }
 
 /** It bends: what is carried lengthwise through a door is as wide and as high as it is thick. */

@@ -97,10 +97,13 @@ interface Drawn {
 
 type Along = Pick<GarlandPlan, 'clusters' | 'strip' | 'left' | 'over'> & { tied: Tied[] };
 
+/** What a balloon of a garland is sold as, mm: by its width where none is chosen. */
+export const nominalsOf = (basis: Material) => (part: SizedPart) =>
+  modelOf(part, basis)?.nominalMm ?? Math.round(part.widthMm / USUAL_SHARE / MM_PER_INCH) * MM_PER_INCH;
+
 /** A garland from its figures: what follows what along it, what lies over that, in which colour each balloon is. */
 export function planGarland(design: GarlandDesign, basis: Material): Result<GarlandPlan, GarlandPlanProblemCode> {
-  const nominalOf = (part: SizedPart) =>
-    modelOf(part, basis)?.nominalMm ?? Math.round(part.widthMm / USUAL_SHARE / MM_PER_INCH) * MM_PER_INCH;
+  const nominalOf = nominalsOf(basis);
   const kinds = kindsOf(design, nominalOf);
   const found = design.strip ? alongStrip(design, design.strip, kinds, nominalOf) : alongClusters(design, kinds);
   if (!found.ok) return found;
@@ -146,8 +149,12 @@ interface Kinds {
   at: (cluster: number) => Drawn[];
 }
 
+/** Which kind each cluster is of, until they begin anew. */
+export const rhythmOf = (kinds: readonly { inRow: number }[]): number[] =>
+  kinds.flatMap(({ inRow }, kind) => Array<number>(inRow).fill(kind));
+
 function kindsOf({ kinds }: GarlandDesign, nominalOf: (part: SizedPart) => number): Kinds {
-  const rhythm = kinds.flatMap(({ inRow }, kind) => Array<number>(inRow).fill(kind));
+  const rhythm = rhythmOf(kinds);
   const packed = kinds.map(({ balloons }) => balloons.map((part) => ({ ...part, nominalMm: nominalOf(part) })));
   const drawn = packed.map((kind, k) =>
     kind.flatMap(({ count, nominalMm, ...part }, i) => {

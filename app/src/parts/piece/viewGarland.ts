@@ -1,6 +1,5 @@
 import { workToleranceMm, type Problem } from '@leggero/core';
 import {
-  footRuleMm,
   garlandPath,
   type keptApart,
   knotLine,
@@ -30,6 +29,7 @@ import {
 } from './garlandPlan';
 import { modelOf, type Material } from './material';
 import type { PackedWithGaps } from './packing';
+import { rulesMm } from './softness';
 import type { PieceSize } from './sizes';
 import type { TiedBalloon } from './tied';
 
@@ -73,7 +73,6 @@ export function viewGarland(
   }
   const all = [...sizes.values()];
   if (design.decorators) all.push(decoratorSize(design.decorators, basis));
-  const rules = plan.strip ? [null] : plan.clusters.map(footRuleMm);
   return {
     ok: true,
     value: {
@@ -84,7 +83,7 @@ export function viewGarland(
       sizes: all,
       count: all.reduce((sum, { count }) => sum + count, 0),
       kg: weightOf(plan, design, basis),
-      ruleMm: rules.includes(null) ? null : rules.reduce<number>((sum, mm) => sum + mm!, 0),
+      ruleMm: plan.strip ? null : rulesMm(plan.clusters),
     },
   };
 }

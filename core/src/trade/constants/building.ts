@@ -119,6 +119,20 @@ export const building = {
       'how much nearer than their widths balloons of a garland lie: a cluster of two at 10 and two at 7½ in makes a foot',
     range: [0, 0.3],
   },
+  garlandPressSd: {
+    title: 'The same from studio to studio',
+    unit: 'of the width',
+    origin: 'from memory',
+    about: 'how far a studio’s own garlands may be from it, before one was measured',
+    range: [0.002, 0.1],
+  },
+  garlandSd: {
+    title: 'From garland to garland',
+    unit: 'of its length',
+    origin: 'from memory',
+    about: 'how much two garlands made alike differ in length, as hands push clusters on and a tape is held along them',
+    range: [0.005, 0.2],
+  },
   garlandNeck: {
     title: 'Neck in a cluster',
     unit: 'of half the width',

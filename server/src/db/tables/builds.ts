@@ -1,4 +1,4 @@
-import { EVENT_STATES, type PieceDesign, type StackRecord } from '@leggero/contract';
+import { EVENT_STATES, type FinishedGarland, type PieceDesign, type StackRecord } from '@leggero/contract';
 import { ORIGINS } from '@leggero/core';
 import { sql } from 'drizzle-orm';
 import {
@@ -59,6 +59,23 @@ export const stacks = mysqlTable(
     takenAt: instant('taken_at').notNull(),
   },
   (t) => [index('stacks_list').on(t.studioId, t.takenAt), check('stacks_layers', sql`json_valid(layers)`)],
+);
+
+export const finishedGarlands = mysqlTable(
+  'finished_garlands',
+  {
+    id: id(),
+    studioId: studioId(),
+    /** As the contract has them, in their rhythm. */
+    kinds: document<FinishedGarland['kinds']>()('kinds').notNull(),
+    clusters: smallint('clusters').notNull(),
+    lengthMm: lengthMm('length_mm').notNull(),
+    takenAt: instant('taken_at').notNull(),
+  },
+  (t) => [
+    index('finished_garlands_list').on(t.studioId, t.takenAt),
+    check('finished_garlands_kinds', sql`json_valid(kinds)`),
+  ],
 );
 
 export const pieces = mysqlTable(

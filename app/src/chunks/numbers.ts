@@ -1,1 +1,0 @@
-export { NumbersPage } from '@/features/numbers/NumbersPage';
