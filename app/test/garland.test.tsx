@@ -204,6 +204,27 @@ describe('the page of a garland', () => {
     expect(screen.queryByText(/^One would carry/)).toBeNull();
   });
 
+  it('is made uneven on purpose, and says what eyes and sizers make of its length, and which sizes matter for it', async () => {
+    await open({ kinds: [GARLAND.kinds[0]!] });
+    await click('Uneven on purpose', 'switch');
+    await kept(({ uneven }) => uneven === 0.06);
+    await type('Nearly all within, either way, inches', '1');
+    await kept(({ uneven }) => Math.abs(uneven! - 0.05) < 1e-9);
+    await click('By eye, or sized? Find out');
+    expect(
+      await screen.findByText(/^By eye is fine: it comes out \d ft .* to \d ft /, {}, { timeout: 15_000 }),
+    ).toBeTruthy();
+    const range = screen.getByRole('listitem', { name: /^With a sizer: \d ft .* to \d ft / });
+    expect(range).toBeTruthy();
+    // The smaller ones, which lie between, matter more.
+    const matters = screen
+      .getAllByText(/ of them: .* wider makes it .* longer\.$/)
+      .map(({ textContent }) => textContent);
+    expect(matters.map((words) => words!.slice(0, 6))).toEqual(['7½ in,', '10 in,']);
+    await click('Uneven on purpose', 'switch');
+    await kept(({ uneven }) => uneven === null);
+  });
+
   it('lets go of a beginning that was kept', async () => {
     await open({ kept: [{ before: 2, seed: 7 }], seed: 3 });
     expect(screen.getByText('All before cluster 3 stays as it lies; what follows is turned another way.')).toBeTruthy();

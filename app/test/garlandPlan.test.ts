@@ -1,6 +1,7 @@
-import { GARLAND_PATHS, type GarlandPathKind } from '@leggero/core';
+import { GARLAND_PATHS, TRADE, type GarlandPathKind } from '@leggero/core';
 import { knotLine } from '@leggero/core/garland';
 
+import { garlandAnew } from '@/parts/piece/garlandAnew';
 import type { Material } from '@/parts/piece/material';
 import { stillOf } from '@/parts/piece/still';
 import { nestsFor, viewGarland } from '@/parts/piece/viewGarland';
@@ -40,6 +41,45 @@ describe('a garland', () => {
     ]);
     // None in the floor, each with its neck at the line.
     for (const { zMm, widthMm } of placed) expect(zMm - widthMm / 2).toBeGreaterThan(-0.03 * widthMm);
+  });
+
+  it('uneven on purpose has every balloon off by its own draw, its sizes as they were, with as much play', () => {
+    const [even, uneven] = [worked(), worked({ uneven: 0.06 })];
+    const widths = uneven.made.clusters.flat().map(({ widthMm, count }) => {
+      expect(count).toBe(1);
+      return widthMm;
+    });
+    expect(widths).toHaveLength(24);
+    expect(new Set(widths).size).toBeGreaterThan(20);
+    const asked = even.balloons.map(({ widthMm }) => widthMm);
+    const off = widths.map((mm, i) => mm / asked[i]! - 1);
+    expect(Math.hypot(...off) / Math.sqrt(24)).toBeGreaterThan(0.03);
+    expect(Math.hypot(...off) / Math.sqrt(24)).toBeLessThan(0.1);
+    expect(uneven.made).toEqual(worked({ uneven: 0.06 }).made);
+    expect(uneven.clusters).toEqual(even.clusters);
+    expect(uneven.sizes.map(({ key, count }) => [key, count])).toEqual(
+      even.sizes.map(({ key, count }) => [key, count]),
+    );
+    uneven.sizes.forEach(({ toleranceMm, widthMm }) => expect(toleranceMm).toBeCloseTo(0.12 * widthMm, 9));
+    // Drawn as they are made.
+    expect(coloured({ uneven: 0.06 }).map(({ widthMm }) => widthMm)).toEqual(widths);
+  });
+
+  it('as it comes out in someone’s hands has all its balloons off, none deep in another, and is the same once more', () => {
+    const [view, pack, balloons] = [worked(), made(), coloured()];
+    const anew = (seed: number) =>
+      garlandAnew(pack, balloons, { ...view, trade: TRADE }, { spread: { lean: 0, sd: 0.05 }, seed });
+    const out = anew(4);
+    expect(out.map(({ key, step }) => [key, step])).toEqual(balloons.map(({ key, step }) => [key, step]));
+    expect(out.every(({ widthMm }, i) => widthMm !== balloons[i]!.widthMm)).toBe(true);
+    out.forEach((a, i) =>
+      out.slice(i + 1).forEach((b) => {
+        const belong = ((a.widthMm + b.widthMm) / 2) * (1 - TRADE.garlandPress);
+        expect(Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm, a.zMm - b.zMm)).toBeGreaterThan(belong * 0.979);
+      }),
+    );
+    expect(anew(4)).toEqual(out);
+    expect(anew(5)).not.toEqual(out);
   });
 
   it('runs level, hangs, stands as an arch or half of one, and goes around a corner', () => {

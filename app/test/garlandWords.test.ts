@@ -11,7 +11,9 @@ import {
   garlandSteps,
   garlandStepText,
   finishedText,
+  handsLengthText,
   keptText,
+  mattersText,
   missingText,
   offWallText,
   overloadText,
@@ -42,6 +44,25 @@ it('words of garlands say what would work', () => {
   expect(ruleText(1000, 1000, text)).toMatch(/: as packed\.$/);
   expect(ruleText(1000, 900, text)).toMatch(/10 % shorter\.$/);
   expect(ruleText(null, 900, text)).toBe('The trade has no rule for clusters like these.');
+  const range = (mean: number, by: number) => ({ mean, low: mean - by, high: mean + by });
+  const hands = (eye: number, sizer: number) =>
+    handsLengthText(
+      {
+        planned: range(inch(144), inch(1)),
+        ways: { eye: { lengthMm: range(inch(144), inch(eye)) }, sizer: { lengthMm: range(inch(144), inch(sizer)) } },
+      },
+      12,
+      text,
+    );
+  expect(hands(4, 2)).toMatch(/^By eye is fine: it comes out 11 ft 8 in to 12 ft 4 in/);
+  expect(hands(8, 2)).toBe(
+    'Use the sizer: by eye it comes out 11 ft 4 in to 12 ft 8 in, sized 11 ft 10 in to 12 ft 2 in.',
+  );
+  expect(hands(9, 8)).toMatch(/^Keep a cluster to spare: even sized it comes out 11 ft 4 in/);
+  const matters = (share: number) =>
+    mattersText({ widthMm: inch(10), count: 6, share }, inch(144), { text, fine: text });
+  expect(matters(0.5)).toBe('10 in, 6 of them: ¼ in wider makes it 1¾ in longer.');
+  expect(matters(0.01)).toBe('10 in, 6 of them: ¼ in wider leaves it as long.');
   expect(ownRuleText({ share: 0.953, garlands: 1 }, inch(120), inch(126), text)).toBe(
     'The one of yours that was measured came to 0.95 of that rule, here 10 ft: packed it is 5 % longer.',
   );

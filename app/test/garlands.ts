@@ -45,7 +45,7 @@ export const worked = (by: Partial<DesignOf<'garland'>> = {}) => {
   return view.value;
 };
 export const made = (by: Partial<DesignOf<'garland'>> = {}) => {
-  const pack = packedByHand({ ...worked(by), trade: TRADE });
+  const pack = packedByHand(worked(by), TRADE);
   if (!pack.ok) throw new Error(pack.problem.code);
   return pack.value;
 };

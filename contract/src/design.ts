@@ -318,6 +318,8 @@ export const MOST_SEED = 9999;
 /** Steps of a strip before they begin anew, and balloons that are changed by hand. */
 export const MOST_STRIP_STEPS = 12;
 export const MOST_BY_HAND = 300;
+/** So far sizes are made uneven on purpose, as a share of the width: their standard deviation. */
+export const MOST_UNEVEN = 0.2;
 /** Beginnings that are kept, one after another. */
 export const MOST_KEPT = 12;
 
@@ -407,6 +409,8 @@ const garlandDesignSchema = z.object({
   strip: stripSchema.nullable().optional(),
   /** So many times as many balloons as along the line. */
   fullness: z.array(z.number().min(FULLNESS.least).max(FULLNESS.most)).length(FULLNESS_PLACES).optional(),
+  /** How far its balloons are made uneven on purpose. */
+  uneven: z.number().positive().max(MOST_UNEVEN).nullable().optional(),
   /** Hooks evenly along it, and what each of them holds. */
   fixings: z
     .object({ count: z.int().min(2).max(MOST_FIXINGS), holdsKg: z.number().min(0.01).max(1000) })

@@ -229,9 +229,49 @@ export function softnessText({ press }: { press: number }, garlands: number): st
 /** What measuring one is good for. */
 export function finishedText(garlands: number): string {
   if (garlands === 0)
-    return 'How soft balloons of a garland are is the trade’s number until one of yours was measured: the next are packed as soft as that was.';
-  return `${counted(garlands, 'garland')} of yours ${garlands === 1 ? 'was' : 'were'} measured, and this one is packed as soft. One more makes it surer.`;
+    return (
+      'How soft balloons of a garland are is the trade’s number until one of yours was measured: ' +
+      'the next are packed as soft as that was.'
+    );
+  const yours = `${counted(garlands, 'garland')} of yours ${garlands === 1 ? 'was' : 'were'} measured`;
+  return `${yours}, and this one is packed as soft. One more makes it surer.`;
 }
+
+interface Ranged {
+  mean: number;
+  low: number;
+  high: number;
+}
+
+/** How exact a garland's balloons must be for its length, by what comes of them and how much of it a cluster covers. */
+export function handsLengthText(
+  { planned, ways }: { planned: Ranged; ways: Record<'eye' | 'sizer', { lengthMm: Ranged }> },
+  clusters: number,
+  text: Write,
+): string {
+  const halfMm = planned.mean / clusters / 2;
+  const fills = ({ low, high }: Ranged) => planned.mean - low < halfMm && high - planned.mean < halfMm;
+  const range = ({ low, high }: Ranged) => `${text(low)} to ${text(high)}`;
+  const [eye, sizer] = [ways.eye.lengthMm, ways.sizer.lengthMm];
+  if (fills(eye)) return `By eye is fine: it comes out ${range(eye)}, within half a cluster of what is planned.`;
+  if (fills(sizer)) return `Use the sizer: by eye it comes out ${range(eye)}, sized ${range(sizer)}.`;
+  return `Keep a cluster to spare: even sized it comes out ${range(sizer)}.`;
+}
+
+/** What one size does to the length: "7½ in, 24 of them: ¼ in wider makes it 2¾ in longer." */
+export function mattersText(
+  { widthMm, count, share }: { widthMm: number; count: number; share: number },
+  lengthMm: number,
+  { text, fine }: { text: Write; fine: Write },
+): string {
+  const longerMm = (share * lengthMm * A_LITTLE_MM) / widthMm;
+  const makes = longerMm < LEAST_LONGER_MM ? 'leaves it as long' : `makes it ${text(longerMm)} longer`;
+  return `${text(widthMm)}, ${count} of them: ${fine(A_LITTLE_MM)} wider ${makes}.`;
+}
+
+/** A quarter inch; and what nobody measures along a garland. */
+const A_LITTLE_MM = MM_PER_INCH / 4;
+const LEAST_LONGER_MM = 5;
 
 /** What the hollows of a garland take: "26 hollows take a balloon of 4 in; the widest is 4½ in." */
 export function hollowsText(

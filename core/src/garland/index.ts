@@ -10,6 +10,7 @@ export * from './knotLine';
 export * from './learnGarland';
 export * from './packGarland';
 export * from './relax';
+export * from './simulateGarland';
 export * from './soft';
 export * from './strip';
 export * from './touchUp';

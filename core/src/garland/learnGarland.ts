@@ -1,8 +1,7 @@
 import { ok, problem, type Result } from '../result';
 import { TRADE, type Trade } from '../trade';
 import type { ClusterKind } from './cluster';
-import type { KnotLine } from './knotLine';
-import { packGarland, type PackGarlandProblemCode } from './packGarland';
+import { packGarland, STRAIGHT, type PackGarlandProblemCode } from './packGarland';
 
 /** A garland that was finished: what was tied along it, and how long that came out. */
 export interface FinishedGarland {
@@ -37,7 +36,6 @@ const WEIGHED = 400;
 const PLAUSIBLE = 1.25;
 /** Of a longer one its first clusters say how long each is. */
 const MOST_TRIED = 40;
-const STRAIGHT: KnotLine = { lengthMm: 1000, read: (alongMm, out) => out.set([alongMm, 0, 0, 1, 0, 0]) };
 
 /**
  * How far balloons of this studio's garlands press into one another, from garlands that were finished and measured. Each

@@ -16,6 +16,9 @@ export type PackGarlandProblemCode =
 /** More than so many are packed for too long. */
 const MOST_PACKED = 5000;
 
+/** A line that goes straight on: where only the length of a garland is asked. */
+export const STRAIGHT: KnotLine = { lengthMm: 1000, read: (alongMm, out) => out.set([alongMm, 0, 0, 1, 0, 0]) };
+
 /** Clusters that still turn while the next is pushed on, and those before them that it may touch. */
 const LOOSE = 3;
 const BEHIND = 3;

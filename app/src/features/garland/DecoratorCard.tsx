@@ -48,7 +48,7 @@ export function DecoratorCard({ design: { decorators, kinds, clusters }, packed,
         {decorators ? (
           <>
             <PartPick label="Decorator" part={decorators} basis={basis} onChange={put} />
-            <View className="flex-row gap-3">
+            <View className="flex-row items-end gap-3">
               <CountField
                 label="How many decorators"
                 of="decorators"

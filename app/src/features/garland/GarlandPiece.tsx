@@ -1,12 +1,13 @@
 import type { DesignOf } from '@leggero/contract';
-import type { Box } from '@leggero/core/building';
+import type { Box, PieceSpread } from '@leggero/core/building';
 import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 
 import { Cautions } from '@/parts/Cautions';
 import { boxOf } from '@/parts/piece/boxOf';
 import { CheckCard } from '@/parts/piece/CheckCard';
-import { nameOf, wholeGarland, type GarlandDesign } from '@/parts/piece/garlandPlan';
+import { garlandAnew } from '@/parts/piece/garlandAnew';
+import { nameOf, wholeGarland } from '@/parts/piece/garlandPlan';
 import { OrderCard } from '@/parts/piece/OrderCard';
 import type { PackedWithGaps } from '@/parts/piece/packing';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
@@ -40,6 +41,7 @@ import { HandCard } from './HandCard';
 import { onHooks } from './hooks';
 import { KindCards } from './KindCards';
 import { MakingCard } from './MakingCard';
+import { SpreadCard } from './SpreadCard';
 import { missingOf } from './missing';
 import { WallCard } from './WallCard';
 
@@ -52,9 +54,16 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
   const [tapped, setTapped] = useState<string | null>(null);
   const { text } = basis.lengths;
   const softness = useSoftness();
-  const { last, answer, share, stopped, stop, again } = usePacked(view, softness.press);
+  const { last, answer, share, stopped, stop, again } = usePacked(view, softness.trade);
   const packed = last?.ok ? last.value : null;
   const { balloons, prints } = useColoured(stored, view, packed, basis);
+  const laidAnew = useCallback(
+    (spread: PieceSpread, seed: number) =>
+      packed && view && softness.trade
+        ? garlandAnew(packed, balloons, { ...view, trade: softness.trade }, { spread, seed })
+        : balloons,
+    [packed, balloons, view, softness.trade],
+  );
   const wall = stored.wall ?? null;
   const holdsOf = useCallback((): Holds => lineAndWall(view, wall), [view, wall]);
   const size = view?.sizes.find(({ key }) => key === chosen) ?? view?.sizes[0];
@@ -89,6 +98,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
                   setChosen(key);
                   setTapped(plan && nameOf(plan));
                 }}
+                laidAnew={laidAnew}
                 ghosts={NONE}
                 onNoGhost={nothing}
               />
@@ -137,6 +147,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
           {design.strip && view?.over.length === 0 ? null : (
             <KindCards design={design} basis={basis} wrong={wrong} change={change} />
           )}
+          {view ? <SpreadCard {...{ design, basis, change }} clusters={view.clusters} trade={softness.trade} /> : null}
           {view ? <FixingsCard {...{ design, text, change }} {...hooks} kg={view.kg} /> : null}
           <DecoratorCard design={design} packed={packed} basis={basis} change={change} />
           {view ? (

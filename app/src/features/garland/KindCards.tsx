@@ -73,7 +73,7 @@ function KindCard({ title, kind: { balloons, inRow }, basis, wrong, onChange, on
             >
               <PartPick label={named('Balloon', i)} part={balloon} basis={basis} onChange={(part) => put(i, part)} />
             </Removable>
-            <View className="flex-row gap-3">
+            <View className="flex-row items-end gap-3">
               <CountField
                 label={named('Count', i)}
                 of="balloons"

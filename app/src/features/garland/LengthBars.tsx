@@ -36,3 +36,41 @@ export function LengthBars({ bars, pathMm, text }: LengthBarsProps) {
     </View>
   );
 }
+
+export interface RangeBar {
+  title: string;
+  low: number;
+  mean: number;
+  high: number;
+}
+
+/** From where to where nine of ten garlands come out, side by side to one scale. */
+export function RangeBars({ bars, text }: { bars: readonly RangeBar[]; text: (mm: number) => string }) {
+  const [least, most] = [Math.min(...bars.map(({ low }) => low)), Math.max(...bars.map(({ high }) => high))];
+  const wide = Math.max(1, most - least);
+  const at = (mm: number) => `${5 + (90 * (mm - least)) / wide}%` as const;
+  return (
+    <View role="list" aria-label="Nine of ten come out" className="gap-1">
+      {bars.map(({ title, low, mean, high }) => (
+        <View
+          key={title}
+          role="listitem"
+          aria-label={`${title}: ${text(low)} to ${text(high)}`}
+          className="flex-row items-center gap-2"
+        >
+          <Words className="w-[108px]">{title}</Words>
+          <View className="h-7 flex-1 justify-center">
+            <View
+              className="absolute h-2 rounded-full bg-pine"
+              style={{ left: at(low), width: `${(90 * (high - low)) / wide}%` }}
+            />
+            <View className="absolute h-5 w-[2px] bg-ink" style={{ left: at(mean) }} />
+          </View>
+          <Words look="quiet" className="w-[112px] text-right tabular-nums">
+            {text(mean)}
+          </Words>
+        </View>
+      ))}
+    </View>
+  );
+}

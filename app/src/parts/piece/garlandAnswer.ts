@@ -1,19 +1,32 @@
-import { keptApart, learnGarland, type KeptApart } from '@leggero/core/garland';
+import type { Result } from '@leggero/core';
+import {
+  keptApart,
+  learnGarland,
+  simulateGarland,
+  type GarlandSimulation,
+  type KeptApart,
+  type PackGarlandProblemCode,
+} from '@leggero/core/garland';
 
 import { packed, type PackAnswer, type PackQuestion, type TouchQuestion } from './packing';
 import type { LearnQuestion } from './softness';
 import type { LearnAnswer } from './useSoftness';
 import type { ApartQuestion } from './viewGarland';
 
-export type GarlandQuestion = PackQuestion | TouchQuestion | ApartQuestion | LearnQuestion;
+/** What is asked to make a garland again and again. */
+export type SimulateQuestion = Required<Omit<Parameters<typeof simulateGarland>[0], 'onDone'>>;
+export type SimulateAnswer = Result<GarlandSimulation, PackGarlandProblemCode>;
 
-/** A garland packed, touched up, its colours laid apart; or what finished ones teach. */
+export type GarlandQuestion = PackQuestion | TouchQuestion | ApartQuestion | LearnQuestion | SimulateQuestion;
+
+/** A garland packed, touched up, its colours laid apart, made again and again; or what finished ones teach. */
 export function garlandAnswer(
   question: GarlandQuestion,
   tell: (share: number) => void,
-): PackAnswer | KeptApart | LearnAnswer {
+): PackAnswer | KeptApart | LearnAnswer | SimulateAnswer {
   if ('first' in question) return keptApart(question);
   if ('garlands' in question)
     return learnGarland({ ...question, onDone: (done) => tell(done / question.garlands.length) });
+  if ('own' in question) return simulateGarland({ ...question, onDone: (made, of) => tell(made / of) });
   return packed(question, tell);
 }

@@ -1,8 +1,10 @@
 import { FULLNESS_PLACES, type ByHand, type DesignOf, type PiecePart, type SizedPart } from '@leggero/contract';
 import { FULLNESS, MM_PER_INCH, type Result } from '@leggero/core';
+import { factorsOff } from '@leggero/core/building';
 import {
   clustersInRhythm,
   coloursAlong,
+  comeOut,
   layersOf,
   layersOver,
   stripPlan,
@@ -34,6 +36,7 @@ export function wholeGarland(design: StoredGarland): GarlandDesign {
       wall: design.wall ?? null,
       fixings: design.fixings ?? null,
       kept: design.kept ?? [],
+      uneven: design.uneven ?? null,
       fullness,
     },
   };
@@ -69,10 +72,14 @@ export interface GarlandPlan {
   /** Of the strip’s holes those that are left to hang it by, and behind its last balloon. */
   left: { before: number; after: number } | null;
   over: Over[];
+  /** The same as they are packed: uneven where that is wanted. */
+  made: Made;
   tied: TiedBalloon[];
   balloons: PlannedBalloon[];
   touches: Touch[];
 }
+
+type Made = Pick<GarlandPlan, 'clusters' | 'strip' | 'over'>;
 
 export type GarlandPlanProblemCode = ClusterProblemCode | StripProblemCode | FullnessProblemCode | ColoursProblemCode;
 
@@ -139,7 +146,18 @@ export function planGarland(design: GarlandDesign, basis: Material): Result<Garl
         byHand: own !== undefined,
       });
     });
-  return { ok: true, value: { ...along, tied, balloons, touches } };
+  return { ok: true, value: { ...along, made: madeUneven(along, design), tied, balloons, touches } };
+}
+
+/** What is packed of what is planned: every balloon off by its own draw where sizes are uneven on purpose. */
+function madeUneven({ clusters, strip, over }: Made, { uneven, seed }: GarlandDesign): Made {
+  if (uneven === null) return { clusters, strip, over };
+  const off = factorsOff({ lean: 0, sd: uneven }, seed);
+  return {
+    clusters: comeOut(clusters, off),
+    strip: strip && strip.map((each) => ({ ...each, widthMm: each.widthMm * off() })),
+    over: over.map((each) => ({ ...each, kind: comeOut([each.kind], off)[0]! })),
+  };
 }
 
 /** Kinds of cluster in their rhythm: as they are packed, and balloon by balloon. */

@@ -25,9 +25,21 @@ interface Along {
 }
 
 /** What is packed from the beginning. */
-export type PackQuestion = Along &
-  Pick<GarlandPlan, 'clusters' | 'strip' | 'over'> &
-  Pick<GarlandDesign, 'seed' | 'kept'>;
+export type PackQuestion = Along & GarlandPlan['made'] & Pick<GarlandDesign, 'seed' | 'kept'>;
+
+/** What is asked to pack a garland, but for how soft it is. */
+export function packFigures({
+  made,
+  points,
+  walls,
+  seed,
+  kept,
+}: Omit<Along, 'trade'> & Pick<GarlandPlan, 'made'> & Pick<GarlandDesign, 'seed' | 'kept'>): Omit<
+  PackQuestion,
+  'trade'
+> {
+  return { ...made, points, walls, seed, kept };
+}
 
 /** What is changed by hand in a garland that is packed. */
 export type TouchQuestion = Along & Pick<GarlandPlan, 'touches'> & { packed: PackedWithGaps };
@@ -79,10 +91,14 @@ export function packed(question: PackQuestion | TouchQuestion, tell: (share: num
 }
 
 /** The same at once: packed, then touched up where something is changed by hand. */
-export function packedByHand(question: PackQuestion & Pick<GarlandPlan, 'touches'>): PackAnswer {
-  const { touches, ...whole } = question;
+export function packedByHand(
+  view: Parameters<typeof packFigures>[0] & Pick<GarlandPlan, 'touches'>,
+  trade: Trade,
+): PackAnswer {
+  const { touches } = view;
+  const whole = { ...packFigures(view), trade };
   const made = packed(whole);
   if (!made.ok || touches.length === 0) return made;
-  const { points, walls, trade } = whole;
+  const { points, walls } = whole;
   return packed({ points, walls, trade, touches, packed: made.value });
 }

@@ -96,7 +96,7 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
 function garlandStill(design: DesignOf<'garland'>, material: Material): Still | null {
   const view = viewGarland(design, material);
   if (!view.ok) return null;
-  const made = packedByHand({ ...view.value, trade: material.knowledge.trade });
+  const made = packedByHand(view.value, material.knowledge.trade);
   if (!made.ok) return null;
   const question = apartQuestion(design, view.value, made.value);
   const balloons = colouredGarland(design, view.value, made.value, question && keptApart(question), material);

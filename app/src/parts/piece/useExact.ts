@@ -33,14 +33,15 @@ const openWorker = () => new Worker(new URL('./exact.worker', window.location.hr
 /** How exact a piece must be, worked out in a worker; and how balloons are known to come out in these hands. */
 export function useExact(asked: ExactAsked): Asked<ExactAnswer> & { own: ExactQuestion['own'] } {
   const trade = useTrade();
-  const spreads = useSpreads();
-  const own = ownOf(spreads);
+  const own = useOwnHands();
   const known = useSameFigures({ ...asked, own });
   const question = useMemo((): ExactQuestion | null => known && { ...known, seed: EXACT_SEED, trade }, [known, trade]);
   return { ...useAsked<ExactQuestion, ExactAnswer>(openWorker, question), own };
 }
 
-function ownOf(spreads: ReturnType<typeof useSpreads>): ExactQuestion['own'] {
+/** How balloons are known to come out in these hands, as far as that is known. */
+export function useOwnHands(): ExactQuestion['own'] {
+  const spreads = useSpreads();
   const own: ExactQuestion['own'] = {};
   for (const { value, spread } of spreads)
     own[value === 'eye' ? 'eye' : 'sizer'] = { lean: spread.lean, sd: spread.sd };

@@ -1,4 +1,4 @@
-import type { Result } from '@leggero/core';
+import type { Result, Trade } from '@leggero/core';
 import type { FinishedGarland, LearnedGarland, LearnGarlandProblemCode } from '@leggero/core/garland';
 import { useMemo } from 'react';
 
@@ -13,8 +13,8 @@ export type LearnAnswer = Result<LearnedGarland, LearnGarlandProblemCode>;
 
 /** How soft this studio's garlands are. */
 export interface Softness {
-  /** How far their balloons press into one another, a share of the width; null until it is known. */
-  press: number | null;
+  /** The trade's numbers with how far balloons press into one another here; null until that is known. */
+  trade: Trade | null;
   /** null where none was finished and measured, or what was says nothing. */
   learned: LearnedGarland | null;
   finished: FinishedGarland[];
@@ -34,5 +34,7 @@ export function useSoftness(): Softness {
   const { answer } = useAsked<LearnQuestion, LearnAnswer>(openGarlandWorker, question, AT_ONCE_MS);
   const learned = answer !== null && answer !== 'failed' && answer.ok ? answer.value : null;
   const known = garlands !== null && (question === null || answer !== null);
-  return { press: known ? (learned?.press ?? trade.garlandPress) : null, learned, finished: garlands ?? [] };
+  const press = known ? (learned?.press ?? trade.garlandPress) : null;
+  const own = useMemo(() => (press === null ? null : { ...trade, garlandPress: press }), [trade, press]);
+  return { trade: own, learned, finished: garlands ?? [] };
 }

@@ -69,7 +69,7 @@ export function viewGarland(
     const key = keyOf(balloon);
     const known = sizes.get(key);
     if (known) known.count += 1;
-    else sizes.set(key, sizeFor(balloon, basis));
+    else sizes.set(key, sizeFor(balloon, design, basis));
   }
   const all = [...sizes.values()];
   if (design.decorators) all.push(decoratorSize(design.decorators, basis));
@@ -104,7 +104,7 @@ function keyOf({ one, colour, byHand, nominalMm, widthMm, part }: PlannedBalloon
   return byHand ? `hand-${part.modelId ?? part.colourHex}-${nominalMm}-${widthMm}` : one;
 }
 
-function sizeFor(balloon: PlannedBalloon, basis: Material): PieceSize {
+function sizeFor(balloon: PlannedBalloon, { uneven }: GarlandDesign, basis: Material): PieceSize {
   const { one, colour, byHand, nominalMm, widthMm, part } = balloon;
   const [kind, at, i] = one.split('-');
   const name = colourTitle(part, colour ?? Number(i ?? at) - 1, basis);
@@ -113,9 +113,16 @@ function sizeFor(balloon: PlannedBalloon, basis: Material): PieceSize {
     key: keyOf(balloon),
     title: colour !== null ? name : `${byHand ? 'By hand' : ofCluster}, ${name.toLowerCase()}`,
     ...{ count: 1, widthMm, part },
-    toleranceMm: workToleranceMm({ work: 'garland', nominalMm, trade: basis.knowledge.trade }),
+    // Of sizes that are uneven on purpose nearly all are to be as far off as was asked.
+    toleranceMm: Math.max(
+      workToleranceMm({ work: 'garland', nominalMm, trade: basis.knowledge.trade }),
+      byHand ? 0 : NEARLY_ALL * (uneven ?? 0) * widthMm,
+    ),
   };
 }
+
+/** Deviations that nearly all lie within: 95 in 100. */
+const NEARLY_ALL = 2;
 
 const DECORATORS = 'decorators';
 
