@@ -124,14 +124,29 @@ describe('the page of a garland', () => {
   it('puts a decorator in every hollow that takes one', async () => {
     await open();
     await click('Decorators in its hollows', 'switch');
-    await kept(({ decorators }) => decorators !== null);
+    await kept(
+      ({ decorators }) => decorators!.count === 6 && decorators!.way === 'even' && decorators!.tied!.length === 3,
+    );
+    expect(screen.getByText(/^6 decorators, 2 fours, 2 threes and 2 twos: 18 balloons, .* wide\.$/)).toBeTruthy();
+    await click('Fours', 'checkbox');
+    await click('Threes', 'checkbox');
+    await kept(({ decorators }) => decorators!.tied!.join() === '2');
+    await type('Flowers', '3');
+    await kept(({ trimmings }) => trimmings![0]!.kind === 'flower' && trimmings![0]!.count === 3);
+    expect(screen.getByText('3 flowers, evenly along it.')).toBeTruthy();
+    await type('Flowers', '0');
+    await kept(({ trimmings }) => trimmings!.length === 0);
+    await type('For each foot', '2');
+    await kept(({ decorators }) => decorators!.count > 9 && decorators!.count < 15);
+    await click('Decorators uneven', 'switch');
+    await kept(({ decorators }) => decorators!.uneven === null);
     expect(
       await screen.findByText(/^\d+ hollows take a balloon of 4 in; the widest is /, {}, { timeout: 5000 }),
     ).toBeTruthy();
     await click(/^Put one in each: \d+$/);
     const many = Number(/\d+/.exec(screen.getByText(/hollows take a balloon of 4 in/).textContent!)![0]);
     await kept(({ decorators }) => decorators!.count === many);
-    expect(screen.getByText(`Garland · 6 clusters, ${24 + many} balloons`)).toBeTruthy();
+    expect(screen.getByText(`Garland · 6 clusters, ${24 + 2 * many} balloons`)).toBeTruthy();
   });
 
   it('is made on a strip instead, made fuller by keys, coloured through, and keeps its clusters for the way back', async () => {

@@ -1,10 +1,12 @@
 import { GARLAND_PATHS, TRADE, type GarlandPathKind } from '@leggero/core';
 import { knotLine } from '@leggero/core/garland';
 
+import { decorateQuestion, inHollows, nestsFor } from '@/parts/piece/decorators';
 import { garlandAnew } from '@/parts/piece/garlandAnew';
 import type { Material } from '@/parts/piece/material';
 import { stillOf } from '@/parts/piece/still';
-import { nestsFor, viewGarland } from '@/parts/piece/viewGarland';
+import { trimmingShapes } from '@/parts/piece/trimmingShapes';
+import { viewGarland } from '@/parts/piece/viewGarland';
 import { hollowsText } from '@/wording/garland';
 
 import { coloured, foam, GARLAND, inch, kelp, made, material, PIECE_ID, text, worked } from './garlands';
@@ -255,18 +257,71 @@ describe('decorators', () => {
     const small = placed.filter(({ key }) => key === 'decorators');
     expect(small).toHaveLength(5);
     expect(new Set(small.map(({ step }) => step))).toEqual(new Set([6]));
-    const base = placed.filter(({ key }) => key !== 'decorators');
-    for (const { xMm, yMm, zMm, widthMm } of small) {
-      const free = base.map((each) => {
+    for (const one of small) {
+      const { xMm, yMm, zMm, widthMm } = one;
+      const others = placed.filter((each) => each !== one);
+      const free = others.map((each) => {
         const belong = (each.widthMm + widthMm) / 2;
         return Math.hypot(each.xMm - xMm, each.yMm - yMm, each.zMm - zMm) / belong;
       });
-      // It touches three of them.
-      expect(free.filter((share) => Math.abs(share - 1) < 1e-6)).toHaveLength(3);
-      expect(Math.min(...free)).toBeGreaterThan(0.9);
+      // It touches one of them at least, and is no deeper in any than soft ones are.
+      expect(Math.min(...free)).toBeGreaterThan(1 - TRADE.garlandPress - 1e-9);
+      expect(Math.min(...free)).toBeLessThan(1 + 1e-6);
     }
     expect(nestsFor(pack, inch(4)).length).toBeGreaterThan(nestsFor(pack, inch(6)).length);
     expect(worked({ decorators }).sizes.at(-1)).toMatchObject({ key: 'decorators', count: 5, widthMm: inch(4) });
+  });
+
+  it('are tied in twos, threes and fours of uneven sizes, evenly along it, each size counted', () => {
+    const groups = { ...decorators, count: 6, way: 'even', tied: [4, 3, 2], uneven: 0.1 } as const;
+    const by = { decorators: { ...groups, tied: [...groups.tied] } };
+    const small = coloured(by).filter(({ key }) => key === 'decorators');
+    expect(small).toHaveLength(18);
+    expect(worked(by).sizes.at(-1)).toMatchObject({ key: 'decorators', count: 18 });
+    expect(worked(by).sizes.at(-1)!.toleranceMm).toBeCloseTo(0.2 * inch(4), 9);
+    expect(new Set(small.map(({ widthMm }) => widthMm)).size).toBe(18);
+    const counts = [0, 1, 2, 3, 4, 5].map((group) => small.filter(({ place }) => place === group).length);
+    expect([...counts].sort()).toEqual([2, 2, 3, 3, 4, 4]);
+    // Six clusters: one about each.
+    const middles = counts.map((_, group) => {
+      const own = small.filter(({ place }) => place === group);
+      return own.reduce((sum, { xMm }) => sum + xMm / own.length, 0);
+    });
+    // In their order along it, but for hollows of one cluster.
+    const sorted = [...middles].sort((a, b) => a - b);
+    middles.forEach((x, i) => expect(Math.abs(sorted.indexOf(x) - i)).toBeLessThan(2));
+    const heavier = worked(by).kg - worked().kg;
+    expect(heavier / (worked({ decorators }).kg - worked().kg)).toBeCloseTo(18 / 5, 6);
+  });
+
+  it('leave hollows to flowers, leaves and signs, which are drawn as plain shapes and counted by themselves', () => {
+    const pack = made();
+    const trimmings = [
+      { kind: 'flower', count: 4, wideMm: inch(4) },
+      { kind: 'leaf', count: 6, wideMm: inch(8) },
+      { kind: 'sign', count: 1, wideMm: inch(12) },
+    ] as const;
+    const asked = { decorators, trimmings: [...trimmings], seed: 1 };
+    const lies = inHollows(decorateQuestion(asked, pack, { walls: [], trade: TRADE })!);
+    expect(lies.put).toHaveLength(5);
+    expect(lies.trimmings.map(({ kind }) => kind).join(' ')).toMatch(/^(flower ){4}(leaf ){6}sign$/);
+    const places = lies.trimmings.map(({ at }) => at.map(Math.round).join());
+    expect(
+      new Set([...places, ...lies.put.map(({ xMm, yMm, zMm }) => [xMm, yMm, zMm].map(Math.round).join())]).size,
+    ).toBe(16);
+    // No wider than it is, each shape where it lies.
+    for (const trimming of lies.trimmings) {
+      const { shapes, tubes } = trimmingShapes(trimming);
+      expect(shapes.length + tubes.length).toBeGreaterThan(0);
+      for (const [x, y, z] of [...shapes.map(({ at }) => at), ...tubes.flatMap(({ line }) => line)]) {
+        const far = Math.hypot(x - trimming.at[0], y - trimming.at[1], z - trimming.at[2]);
+        expect(far).toBeLessThan(1.05 * trimming.wideMm);
+      }
+    }
+    expect(worked({ trimmings: [...trimmings] }).count).toBe(24);
+    expect(
+      decorateQuestion({ decorators: null, trimmings: [], seed: 1 }, pack, { walls: [], trade: TRADE }),
+    ).toBeNull();
   });
 
   it('are said in words', () => {
@@ -274,7 +329,7 @@ describe('decorators', () => {
       '12 hollows take a balloon of 4 in; the widest is 4½ in.',
     );
     expect(hollowsText({ nests: 3, count: 5 }, { widthMm: inch(4), widestMm: inch(4) }, text)).toMatch(
-      / 2 more decorators: tie them in twos and threes\.$/,
+      / 2 more decorators: no hollow is left for them\.$/,
     );
     expect(hollowsText({ nests: 0, count: 1 }, { widthMm: inch(4), widestMm: null }, text)).toMatch(/no hollow/);
   });

@@ -11,6 +11,7 @@ import {
   garlandSteps,
   garlandStepText,
   finishedText,
+  groupsText,
   handsLengthText,
   keptText,
   mattersText,
@@ -23,6 +24,7 @@ import {
   seenText,
   softnessText,
   stripText,
+  trimmingsText,
   whichText,
 } from '@/wording/garland';
 
@@ -44,6 +46,20 @@ it('words of garlands say what would work', () => {
   expect(ruleText(1000, 1000, text)).toMatch(/: as packed\.$/);
   expect(ruleText(1000, 900, text)).toMatch(/10 % shorter\.$/);
   expect(ruleText(null, 900, text)).toBe('The trade has no rule for clusters like these.');
+  const three = [
+    [inch(4), inch(4)],
+    [inch(3), inch(4), inch(5)],
+    [inch(4), inch(4)],
+  ];
+  expect(groupsText(three, text)).toBe('3 decorators, 1 three and 2 twos: 7 balloons, 3 in to 5 in wide.');
+  expect(groupsText([[inch(4)]], text)).toBe('1 decorator, 1 single: 1 balloon, 4 in wide.');
+  const flowers = [
+    { kind: 'flower', count: 3 },
+    { kind: 'leaf', count: 1 },
+  ] as const;
+  expect(trimmingsText(flowers, [{ kind: 'flower' }, { kind: 'leaf' }])).toBe(
+    '3 flowers and 1 leaf, evenly along it. For 2 of them no hollow is left.',
+  );
   const range = (mean: number, by: number) => ({ mean, low: mean - by, high: mean + by });
   const hands = (eye: number, sizer: number) =>
     handsLengthText(
@@ -87,7 +103,7 @@ it('words of garlands say what would work', () => {
   expect([0, 3, 4].map((step) => garlandStepText(step, tied, 4))).toEqual([
     'Cluster 1 of 3: 4 balloons',
     'Over cluster 1: 4 balloons',
-    '4 decorators, the widest hollows first',
+    '4 small balloons in its hollows, glued on last',
   ]);
   const holes = [4, 6, 7].map((hole, i) => ({ hole, side: i % 2 === 0 ? ('left' as const) : ('right' as const) }));
   const inHoles = { ...tied, strip: holes };

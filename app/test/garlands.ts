@@ -1,10 +1,10 @@
 import type { DesignOf } from '@leggero/contract';
 import { TRADE } from '@leggero/core';
-import { keptApart } from '@leggero/core/garland';
 
 import type { Material } from '@/parts/piece/material';
+import { colouredAtOnce } from '@/parts/piece/garlandAtOnce';
 import { packedByHand } from '@/parts/piece/packing';
-import { apartQuestion, colouredGarland, viewGarland } from '@/parts/piece/viewGarland';
+import { viewGarland } from '@/parts/piece/viewGarland';
 import { lengthsOf } from '@/views/lengths';
 
 import { MODEL_ID } from './studio';
@@ -51,8 +51,5 @@ export const made = (by: Partial<DesignOf<'garland'>> = {}) => {
 };
 
 /** It in its colours. */
-export const coloured = (by: Partial<DesignOf<'garland'>> = {}) => {
-  const [design, view, pack] = [{ ...GARLAND, ...by }, worked(by), made(by)];
-  const question = apartQuestion(design, view, pack);
-  return colouredGarland(design, view, pack, question && keptApart(question), material);
-};
+export const coloured = (by: Partial<DesignOf<'garland'>> = {}) =>
+  colouredAtOnce({ ...GARLAND, ...by }, worked(by), made(by), material);

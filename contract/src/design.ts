@@ -4,6 +4,7 @@ import {
   BOW_OPEN,
   COLOUR_WAYS,
   COLUMN_OPEN,
+  DECORATOR_WAYS,
   FINISHES,
   FORMS,
   FULLNESS,
@@ -14,6 +15,7 @@ import {
   MOST_STRIP_HOLES,
   PATH_POINTS,
   MOST_IN_CLUSTER,
+  MOST_IN_DECORATOR,
   MOST_LAYERS,
   PATTERN_KINDS,
   RING_FITS,
@@ -376,6 +378,10 @@ const byHandSchema = z.object({
 });
 export type ByHand = z.infer<typeof byHandSchema>;
 
+/** What else is put into a garland, as plain shapes. */
+export const TRIMMINGS = ['flower', 'leaf', 'sign'] as const;
+export type TrimmingKind = (typeof TRIMMINGS)[number];
+
 const garlandDesignSchema = z.object({
   form: z.literal('garland'),
   path: z.object({
@@ -426,7 +432,21 @@ const garlandDesignSchema = z.object({
   /** What is changed by hand, the newest last. */
   hand: z.array(byHandSchema).max(MOST_BY_HAND).optional(),
   /** Small ones in the hollows between its balloons, the widest hollows first. */
-  decorators: sizedPartSchema.extend({ count: z.int().min(1).max(MOST_DECORATORS) }).nullable(),
+  decorators: sizedPartSchema
+    .extend({
+      /** Groups of them, each in a hollow. */
+      count: z.int().min(1).max(MOST_DECORATORS),
+      way: z.enum(DECORATOR_WAYS).optional(),
+      /** Balloons of a group: as often of each of these as of the others. */
+      tied: z.array(z.int().min(1).max(MOST_IN_DECORATOR)).min(1).max(MOST_IN_DECORATOR).optional(),
+      uneven: z.number().positive().max(MOST_UNEVEN).nullable().optional(),
+    })
+    .nullable(),
+  /** Flowers, leaves and signs in hollows that no decorator takes, evenly along it; each kind once. */
+  trimmings: z
+    .array(z.object({ kind: z.enum(TRIMMINGS), count: z.int().min(1).max(MOST_DECORATORS), wideMm: partMmSchema }))
+    .max(TRIMMINGS.length)
+    .optional(),
   /** How its clusters happen to be turned. */
   seed: z.int().min(1).max(MOST_SEED),
   /** What is good as it lies: clusters before each of these, from 0, rising, and how those are turned. */

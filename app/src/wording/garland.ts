@@ -1,9 +1,10 @@
-import type { WallThing, WallThingKind } from '@leggero/contract';
+import type { TrimmingKind, WallThing, WallThingKind } from '@leggero/contract';
 import {
   MM_PER_INCH,
   MOST_CLUSTERS,
   MOST_STRIP_HOLES,
   type ColourWay,
+  type DecoratorWay,
   type GarlandPathKind,
   type Problem,
 } from '@leggero/core';
@@ -273,6 +274,44 @@ export function mattersText(
 const A_LITTLE_MM = MM_PER_INCH / 4;
 const LEAST_LONGER_MM = 5;
 
+export const DECORATOR_WAY_WORDS: Record<DecoratorWay, string> = { widest: 'Widest hollows', even: 'Evenly along it' };
+/** Groups of one, two, three, four balloons. */
+export const GROUP_WORDS = ['Single', 'Twos', 'Threes', 'Fours'] as const;
+
+/** What decorators are made of: "12 decorators, 4 fours, 4 threes and 4 twos: 36 balloons, 3⅛ to 4⅞ in." */
+export function groupsText(groups: readonly (readonly number[])[], text: Write): string {
+  const sizes = GROUP_WORDS.flatMap((word, i) => {
+    const many = groups.filter(({ length }) => length === i + 1).length;
+    return many > 0 ? [`${many} ${many === 1 ? word.toLowerCase().replace(/s$/, '') : word.toLowerCase()}`] : [];
+  });
+  const widths = groups.flat();
+  const [least, most] = [text(Math.min(...widths)), text(Math.max(...widths))];
+  return (
+    `${counted(groups.length, 'decorator')}, ${listed(sizes.reverse())}: ${counted(widths.length, 'balloon')}, ` +
+    `${least === most ? most : `${least} to ${most}`} wide.`
+  );
+}
+
+export const TRIMMING_WORDS: Record<TrimmingKind, { one: string; many: string }> = {
+  flower: { one: 'flower', many: 'Flowers' },
+  leaf: { one: 'leaf', many: 'Leaves' },
+  sign: { one: 'sign', many: 'Signs' },
+};
+
+/** What trimmings there are, and those that no hollow is left for. */
+export function trimmingsText(
+  trimmings: readonly { kind: TrimmingKind; count: number }[],
+  put: readonly { kind: TrimmingKind }[],
+): string {
+  const said = trimmings.map(({ kind, count }) => {
+    const { one, many } = TRIMMING_WORDS[kind];
+    return `${count} ${count === 1 ? one : many.toLowerCase()}`;
+  });
+  const wanted = trimmings.reduce((sum, { count }) => sum + count, 0);
+  const left = wanted > put.length ? ` For ${wanted - put.length} of them no hollow is left.` : '';
+  return `${listed(said)}, evenly along it.${left}`;
+}
+
 /** What the hollows of a garland take: "26 hollows take a balloon of 4 in; the widest is 4½ in." */
 export function hollowsText(
   { nests, count }: { nests: number; count: number },
@@ -280,7 +319,7 @@ export function hollowsText(
   text: Write,
 ): string {
   if (widestMm === null) return 'It has no hollow that a small balloon nests in.';
-  const over = count > nests ? ` ${counted(count - nests, 'more decorator')}: tie them in twos and threes.` : '';
+  const over = count > nests ? ` ${counted(count - nests, 'more decorator')}: no hollow is left for them.` : '';
   return (
     `${counted(nests, 'hollow')} ${nests === 1 ? 'takes' : 'take'} a balloon of ${text(widthMm)}; ` +
     `the widest is ${text(widestMm)}.${over}`
@@ -297,7 +336,7 @@ interface Tied {
 
 /** One step in words: "Cluster 3 of 12: 4 balloons", "Hole 7, to the left", "Over cluster 2: 4 balloons". */
 export function garlandStepText(step: number, { clusters, strip, over }: Tied, balloons: number): string {
-  if (step >= clusters + over.length) return `${counted(balloons, 'decorator')}, the widest hollows first`;
+  if (step >= clusters + over.length) return `${counted(balloons, 'small balloon')} in its hollows, glued on last`;
   if (step >= clusters) {
     const { on } = over[step - clusters]!;
     return `Over ${strip ? `hole ${strip[on]!.hole}` : `cluster ${on + 1}`}: ${counted(balloons, 'balloon')}`;

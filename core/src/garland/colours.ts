@@ -1,5 +1,5 @@
 import { ok, problem, type Result } from '../result';
-import { randomFrom } from '../statistics';
+import { randomFrom, shuffled } from '../statistics';
 import type { ColourWay } from './kinds';
 import { pairsWithin } from './neighbours';
 import { spheresOf, type PackedGarland } from './soft';
@@ -127,14 +127,6 @@ function bySizeOf(balloons: readonly Pick<Uncoloured, 'size'>[]): Map<string, nu
     else bySize.set(size, [i]);
   });
   return bySize;
-}
-
-function shuffled(values: number[], random: () => number): number[] {
-  for (let i = values.length - 1; i > 0; i -= 1) {
-    const j = Math.floor(random() * (i + 1));
-    [values[i], values[j]] = [values[j]!, values[i]!];
-  }
-  return values;
 }
 
 /** Two are neighbours where they are nearer than this, of how far apart they are when they touch. */

@@ -79,9 +79,10 @@ export function nestIn(
   widthMm: number,
 ): Place | null {
   const three = between.map((i) => ({ at: placeOf(balloons[i]!), radiusMm: balloons[i]!.widthMm / 2 }));
-  return onThree(three as unknown as Three, widthMm / 2, out);
+  return ballOnThree(three as unknown as Three, widthMm / 2, out);
 }
 
+/** Three of them. */
 type Three = readonly [Ball, Ball, Ball];
 
 const placeOf = ({ xMm, yMm, zMm }: { xMm: number; yMm: number; zMm: number }): Place => [xMm, yMm, zMm];
@@ -102,7 +103,7 @@ function flushBetween(three: Three, away: Place, mostMm: number): { ball: Ball; 
   const level = dot(out, three[0].at) + three[0].radiusMm;
   // How far a ball of this radius stands out; null where it falls through.
   const proud = (radiusMm: number) => {
-    const at = onThree(three, radiusMm, out);
+    const at = ballOnThree(three, radiusMm, out);
     return at && dot(out, at) + radiusMm - level;
   };
   let [low, high] = [0, mostMm];
@@ -117,7 +118,7 @@ function flushBetween(three: Three, away: Place, mostMm: number): { ball: Ball; 
       else high = middle;
     }
   }
-  const at = onThree(three, high, out);
+  const at = ballOnThree(three, high, out);
   return at && { ball: { at, radiusMm: high }, out };
 }
 
@@ -132,8 +133,12 @@ function planeOn([a, b, c]: Three, away: Place): Place | null {
   return plus(flat, normal, Math.sign(dot(normal, away) || 1) * Math.sqrt(rest));
 }
 
-/** The middle of a ball of a radius that touches three, on the side of a direction; null where it does not reach them. */
-function onThree([a, b, c]: Three, radiusMm: number, side: Place): Place | null {
+/**
+ * The middle of a ball of a radius that touches three, on the side of a direction; null where it does not reach them.
+ *
+ * Source: trilateration (any handbook of geometry).
+ */
+export function ballOnThree([a, b, c]: Three, radiusMm: number, side: Place): Place | null {
   const [ab, ac] = [minus(b.at, a.at), minus(c.at, a.at)];
   const far = [a, b, c].map((ball) => (ball.radiusMm + radiusMm) ** 2) as [number, number, number];
   const flat = inPlane([ab, ac], [(far[0] - far[1] + dot(ab, ab)) / 2, (far[0] - far[2] + dot(ac, ac)) / 2]);

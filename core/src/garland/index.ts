@@ -1,6 +1,7 @@
 export * from './bare';
 export * from './cluster';
 export * from './colours';
+export * from './decorate';
 export * from './fixings';
 export * from './fullness';
 export * from './gaps';

@@ -23,3 +23,10 @@ export const PATH_POINTS = { least: 2, most: 12 } as const;
 
 /** Hooks of one garland. */
 export const MOST_FIXINGS = 60;
+
+/** How groups of decorators are spread over a garland: into its widest hollows, or evenly along it. */
+export const DECORATOR_WAYS = ['widest', 'even'] as const;
+export type DecoratorWay = (typeof DECORATOR_WAYS)[number];
+
+/** Decorators that are tied together: in twos, threes and fours. */
+export const MOST_IN_DECORATOR = 4;

@@ -13,3 +13,13 @@ export function randomFrom(seed: number): () => number {
 export function normalFrom(random: () => number): number {
   return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 }
+
+/** The same values in an order drawn at random; what is given is left as it is. Source: Fisher and Yates. */
+export function shuffled<Value>(values: readonly Value[], random: () => number): Value[] {
+  const drawn = [...values];
+  for (let i = drawn.length - 1; i > 0; i -= 1) {
+    const j = Math.floor(random() * (i + 1));
+    [drawn[i], drawn[j]] = [drawn[j]!, drawn[i]!];
+  }
+  return drawn;
+}

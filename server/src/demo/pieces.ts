@@ -219,7 +219,8 @@ export async function fillPieces(fill: Fill): Promise<void> {
           },
         ],
         ...{ clusters: 11, seed: 7, fullness: [3, 2, 1.5, 1.5, 2] },
-        decorators: { ...small, widthMm: inch(3.75), count: 40 },
+        decorators: { ...small, widthMm: inch(3.75), count: 16, way: 'even', tied: [4, 3, 2], uneven: 0.1 },
+        trimmings: [{ kind: 'leaf', count: 14, wideMm: inch(9) }],
       },
     ],
     [

@@ -1,3 +1,4 @@
+import { boardTubes } from '@/parts/piece/boardTubes';
 import { HOOP_TUBE_MM, hoopLine, type HoopDesign, type HoopView } from '@/parts/piece/viewHoop';
 import { LINE_MM, STEEL_HEX } from '@/parts/piece/holds';
 import type { Holds } from '@/parts/piece/tiedScene';
@@ -5,9 +6,6 @@ import type { SceneTube, Vec } from '@/parts/space/scene';
 
 /** A stand's plate, mm across and high (common practice). */
 const PLATE = { widthMm: 400, highMm: 8 } as const;
-/** A slat of a sign as it is drawn, mm. */
-const SLAT_MM = 40;
-const SIGN_HEX = '#d9c7a3';
 
 /** A hoop on its stand, with the sign that hangs inside it. */
 export function hoopHolds(design: HoopDesign, { sign: hung }: HoopView): Holds {
@@ -35,16 +33,8 @@ function signTubes(
   lineMm: number,
   middleMm: number,
 ): SceneTube[] {
-  const [x, low, high] = [wideMm / 2, middleMm - highMm / 2, middleMm + highMm / 2];
-  const slats = Math.max(2, Math.round(highMm / SLAT_MM));
-  const board = Array.from({ length: slats }, (_, i): SceneTube => {
-    const up = low + ((i + 0.5) / slats) * highMm;
-    const line: Vec[] = [
-      [-x, 0, up],
-      [x, 0, up],
-    ];
-    return { line, widthMm: (1.15 * highMm) / slats, hex: SIGN_HEX };
-  });
+  const [x, high] = [wideMm / 2, middleMm + highMm / 2];
+  const board = boardTubes({ wideMm, highMm }, [0, 0, middleMm]);
   const lines = [-x, x].map((aside): SceneTube => {
     const line: Vec[] = [
       [aside, 0, high],

@@ -6,6 +6,7 @@ import { View } from 'react-native';
 import { Cautions } from '@/parts/Cautions';
 import { boxOf } from '@/parts/piece/boxOf';
 import { CheckCard } from '@/parts/piece/CheckCard';
+import type { InHollows } from '@/parts/piece/decorators';
 import { garlandAnew } from '@/parts/piece/garlandAnew';
 import { nameOf, wholeGarland } from '@/parts/piece/garlandPlan';
 import { OrderCard } from '@/parts/piece/OrderCard';
@@ -20,7 +21,8 @@ import type { TiedBalloon } from '@/parts/piece/tied';
 import type { Holds } from '@/parts/piece/tiedScene';
 import { TiedPicture } from '@/parts/piece/TiedPicture';
 import type { PieceBasis } from '@/parts/piece/useBasis';
-import { useKeptApart, usePacked } from '@/parts/piece/usePacked';
+import { useInHollows, useKeptApart, usePacked } from '@/parts/piece/usePacked';
+import { trimmingShapes } from '@/parts/piece/trimmingShapes';
 import { usePiece } from '@/parts/piece/usePiece';
 import { colouredGarland, viewGarland, type GarlandBalloon, type GarlandView } from '@/parts/piece/viewGarland';
 import { useSoftness } from '@/parts/piece/useSoftness';
@@ -56,7 +58,8 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
   const softness = useSoftness();
   const { last, answer, share, stopped, stop, again } = usePacked(view, softness.trade);
   const packed = last?.ok ? last.value : null;
-  const { balloons, prints } = useColoured(stored, view, packed, basis);
+  const hollows = useInHollows(design, packed, { walls: view?.walls ?? NONE, trade: softness.trade });
+  const { balloons, prints } = useColoured(stored, view, { packed, put: hollows.put }, basis);
   const laidAnew = useCallback(
     (spread: PieceSpread, seed: number) =>
       packed && view && softness.trade
@@ -65,7 +68,13 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
     [packed, balloons, view, softness.trade],
   );
   const wall = stored.wall ?? null;
-  const holdsOf = useCallback((): Holds => lineAndWall(view, wall), [view, wall]);
+  const { trimmings } = hollows;
+  const holdsOf = useCallback((): Holds => {
+    const { tubes, discs } = lineAndWall(view, wall);
+    const drawn = trimmings.map(trimmingShapes);
+    const shapes = drawn.flatMap((each) => each.shapes);
+    return { tubes: [...tubes, ...drawn.flatMap((each) => each.tubes)], discs, shapes };
+  }, [view, wall, trimmings]);
   const size = view?.sizes.find(({ key }) => key === chosen) ?? view?.sizes[0];
   const under = balloons.find(({ plan }) => plan !== null && nameOf(plan) === tapped);
   const made = view && { clusters: view.clusters.length, strip: view.strip, over: view.over };
@@ -149,7 +158,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
           )}
           {view ? <SpreadCard {...{ design, basis, change }} clusters={view.clusters} trade={softness.trade} /> : null}
           {view ? <FixingsCard {...{ design, text, change }} {...hooks} kg={view.kg} /> : null}
-          <DecoratorCard design={design} packed={packed} basis={basis} change={change} />
+          <DecoratorCard {...{ design, packed, hollows, basis, change }} />
           {view ? (
             <>
               <SizesCard
@@ -180,13 +189,13 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
 function useColoured(
   design: DesignOf<'garland'>,
   view: GarlandView | null,
-  packed: PackedWithGaps | null,
+  { packed, put }: { packed: PackedWithGaps | null; put: InHollows['put'] },
   basis: PieceBasis,
 ): { balloons: GarlandBalloon[]; prints: number } {
   const apart = useKeptApart(design, view, packed);
   const balloons = useMemo(
-    () => (view && packed ? colouredGarland(design, view, packed, apart, basis) : []),
-    [design, view, packed, apart, basis],
+    () => (view && packed ? colouredGarland(design, view, packed, { apart, put }, basis) : []),
+    [design, view, packed, apart, put, basis],
   );
   return { balloons, prints: apart?.prints ?? 0 };
 }

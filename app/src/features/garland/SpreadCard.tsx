@@ -4,7 +4,6 @@ import { GARLAND_WAYS, type ClusterKind, type GarlandSimulation } from '@leggero
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 
-import { MmField } from '@/parts/piece/Fields';
 import type { SimulateAnswer, SimulateQuestion } from '@/parts/piece/garlandAnswer';
 import type { GarlandDesign } from '@/parts/piece/garlandPlan';
 import { openGarlandWorker } from '@/parts/piece/openGarlandWorker';
@@ -20,6 +19,7 @@ import { WAY_WORDS } from '@/wording/exact';
 import { garlandProblemText, handsLengthText, mattersText } from '@/wording/garland';
 
 import { RangeBars } from './LengthBars';
+import { UnevenField } from './UnevenField';
 
 interface SpreadCardProps {
   design: GarlandDesign;
@@ -50,13 +50,13 @@ export function SpreadCard({ design, clusters, trade, basis, change }: SpreadCar
         />
         {uneven === null ? null : (
           <>
-            <MmField
+            <UnevenField
               label="Nearly all within, either way"
               hint={`95 of 100 balloons, at ${lengths.text(largestMm)}; smaller ones by as much less.`}
-              value={2 * uneven * largestMm}
-              width
+              uneven={uneven}
+              ofMm={largestMm}
               basis={basis}
-              onChange={(mm) => change({ uneven: Math.min(MOST_UNEVEN, Math.max(0.001, mm / (2 * largestMm))) })}
+              onChange={(to) => change({ uneven: to })}
             />
             {own.eye && own.eye.sd !== uneven ? (
               <Button

@@ -37,6 +37,7 @@ export function wholeGarland(design: StoredGarland): GarlandDesign {
       fixings: design.fixings ?? null,
       kept: design.kept ?? [],
       uneven: design.uneven ?? null,
+      trimmings: design.trimmings ?? [],
       fullness,
     },
   };

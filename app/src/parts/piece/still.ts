@@ -1,5 +1,4 @@
 import type { DesignOf, PieceDesign } from '@leggero/contract';
-import { keptApart } from '@leggero/core/garland';
 import { handleLine } from '@leggero/core/linking';
 
 import { shade } from '../shade';
@@ -10,8 +9,9 @@ import { viewColumn } from './viewColumn';
 import { partOf, viewClosed, viewRing } from './viewClosed';
 import { STEEL_HEX } from './holds';
 import { viewArch } from './viewArch';
+import { colouredAtOnce } from './garlandAtOnce';
 import { packedByHand } from './packing';
-import { apartQuestion, colouredGarland, viewGarland } from './viewGarland';
+import { viewGarland } from './viewGarland';
 import { viewPlinth } from './viewPlinth';
 import { hoopLine, HOOP_TUBE_MM, viewHoop } from './viewHoop';
 import { viewBow, viewRope } from './viewRope';
@@ -98,8 +98,7 @@ function garlandStill(design: DesignOf<'garland'>, material: Material): Still | 
   if (!view.ok) return null;
   const made = packedByHand(view.value, material.knowledge.trade);
   if (!made.ok) return null;
-  const question = apartQuestion(design, view.value, made.value);
-  const balloons = colouredGarland(design, view.value, made.value, question && keptApart(question), material);
+  const balloons = colouredAtOnce(design, view.value, made.value, material);
   const balls = seen(balloons, ({ colourHex }) => colourHex);
   return { balls, handle: null, footMm: Math.max(0, Math.min(...balls.map(({ y, r }) => -y - r))) };
 }

@@ -10,7 +10,7 @@ const JOINER_MM = 5;
 const BESIDE = 1.5;
 
 /** What balloons are tied to. */
-export type Holds = Pick<Scene, 'tubes' | 'discs'>;
+export type Holds = Pick<Scene, 'tubes' | 'discs' | 'shapes'>;
 
 /** Balloons with their necks at what holds them, in space beside a person. */
 export function tiedScene(

@@ -1,9 +1,11 @@
 import type { DesignOf } from '@leggero/contract';
 import type { Trade } from '@leggero/core';
-import type { KeptApart } from '@leggero/core/garland';
+import type { KeptApart, Wall } from '@leggero/core/garland';
 import { useMemo } from 'react';
 
 import { useAsked, useSameFigures, type Asked } from '../useAsked';
+import { decorateQuestion, NOTHING_IN, type DecorateQuestion, type InHollows } from './decorators';
+import type { GarlandDesign } from './garlandPlan';
 import { packFigures, type PackAnswer, type PackedWithGaps, type PackQuestion, type TouchQuestion } from './packing';
 import { openGarlandWorker } from './openGarlandWorker';
 import { apartQuestion, type ApartQuestion, type GarlandView } from './viewGarland';
@@ -39,4 +41,15 @@ export function useKeptApart(
   const question = useSameFigures(view && packed && apartQuestion(design, view, packed));
   const { last } = useAsked<ApartQuestion, KeptApart>(openGarlandWorker, question, SHORT_REST_MS);
   return question && last;
+}
+
+/** What lies in the hollows of a packed garland, as a worker puts it there; as it lay last until it has. */
+export function useInHollows(
+  design: GarlandDesign,
+  packed: PackedWithGaps | null,
+  { walls, trade }: { walls: readonly Wall[]; trade: Trade | null },
+): InHollows {
+  const question = useSameFigures(packed && trade && decorateQuestion(design, packed, { walls: [...walls], trade }));
+  const { last } = useAsked<DecorateQuestion, InHollows>(openGarlandWorker, question, SHORT_REST_MS);
+  return (question && last) ?? NOTHING_IN;
 }

@@ -4,8 +4,7 @@ import {
   type keptApart,
   knotLine,
   layersOf,
-  nestIn,
-  type Gap,
+  type Decorator,
   type KeptApart,
   type GarlandPathProblemCode,
   type KnotLineProblemCode,
@@ -15,6 +14,7 @@ import {
 import { latexMassG } from '@leggero/core/helium';
 
 import { colourTitle } from './colouring';
+import { decoratorGroups, wholeDecorators } from './decorators';
 import {
   inColour,
   nameOf,
@@ -72,7 +72,7 @@ export function viewGarland(
     else sizes.set(key, sizeFor(balloon, design, basis));
   }
   const all = [...sizes.values()];
-  if (design.decorators) all.push(decoratorSize(design.decorators, basis));
+  if (design.decorators) all.push(decoratorSize(design.decorators, design.seed, basis));
   return {
     ok: true,
     value: {
@@ -89,11 +89,12 @@ export function viewGarland(
 }
 
 /** What all of it weighs, kg: the air in it weighs next to nothing in air. */
-function weightOf({ balloons }: GarlandPlan, { decorators }: GarlandDesign, basis: Material): number {
+function weightOf({ balloons }: GarlandPlan, { decorators, seed }: GarlandDesign, basis: Material): number {
   const { trade } = basis.knowledge;
   const grams = balloons.reduce((sum, { nominalMm }) => sum + latexMassG({ nominalMm, trade }), 0);
   const small = decorators
-    ? decorators.count * latexMassG({ nominalMm: decoratorNominal(decorators, basis), trade })
+    ? decoratorGroups({ decorators, seed }).flat().length *
+      latexMassG({ nominalMm: decoratorNominal(decorators, basis), trade })
     : 0;
   return (grams + small) / 1000;
 }
@@ -113,38 +114,39 @@ function sizeFor(balloon: PlannedBalloon, { uneven }: GarlandDesign, basis: Mate
     key: keyOf(balloon),
     title: colour !== null ? name : `${byHand ? 'By hand' : ofCluster}, ${name.toLowerCase()}`,
     ...{ count: 1, widthMm, part },
-    // Of sizes that are uneven on purpose nearly all are to be as far off as was asked.
-    toleranceMm: Math.max(
+    toleranceMm: unevenTolerance(
       workToleranceMm({ work: 'garland', nominalMm, trade: basis.knowledge.trade }),
-      byHand ? 0 : NEARLY_ALL * (uneven ?? 0) * widthMm,
+      byHand ? null : uneven,
+      widthMm,
     ),
   };
 }
 
 /** Deviations that nearly all lie within: 95 in 100. */
 const NEARLY_ALL = 2;
+/** Of sizes that are uneven on purpose nearly all are to be as far off as was asked. */
+const unevenTolerance = (workMm: number, uneven: number | null, widthMm: number) =>
+  Math.max(workMm, NEARLY_ALL * (uneven ?? 0) * widthMm);
 
 const DECORATORS = 'decorators';
 
 const decoratorNominal = (decorators: NonNullable<GarlandDesign['decorators']>, basis: Material): number =>
   modelOf(decorators, basis)?.nominalMm ?? decorators.widthMm / USUAL_SHARE;
 
-function decoratorSize(decorators: NonNullable<GarlandDesign['decorators']>, basis: Material): PieceSize {
-  const { modelId, colourHex, finish, widthMm, count } = decorators;
+function decoratorSize(decorators: NonNullable<GarlandDesign['decorators']>, seed: number, basis: Material): PieceSize {
+  const { modelId, colourHex, finish, widthMm, uneven } = wholeDecorators(decorators);
+  const count = decoratorGroups({ decorators, seed }).flat().length;
   const nominalMm = decoratorNominal(decorators, basis);
   return {
     ...{ key: DECORATORS, title: 'Decorators', count, widthMm },
     part: { modelId, colourHex, finish },
-    toleranceMm: workToleranceMm({ work: 'organic', nominalMm, trade: basis.knowledge.trade }),
+    toleranceMm: unevenTolerance(
+      workToleranceMm({ work: 'organic', nominalMm, trade: basis.knowledge.trade }),
+      uneven,
+      widthMm,
+    ),
   };
 }
-
-/** A decorator nests where its hollow is at least so much of its width: in a narrower one it stands out. */
-const NESTS = 0.6;
-
-/** The hollows that a decorator of a width nests in, the widest first. */
-export const nestsFor = ({ gaps }: PackedWithGaps, widthMm: number): Gap[] =>
-  gaps.filter((gap) => gap.widthMm >= NESTS * widthMm);
 
 /** A balloon of a garland where it lies, and what it is planned as; null of a decorator. */
 export interface GarlandBalloon extends TiedBalloon {
@@ -155,13 +157,14 @@ export interface GarlandBalloon extends TiedBalloon {
  * Every balloon of a packed garland with its colour, a cluster a step, then what is tied over them; what decorates it is
  * the last.
  *
- * `apart`: scattered colours as they were laid so that neighbours differ, by `apartQuestion`; null as they were drawn.
+ * `apart`: scattered colours as they were laid so that neighbours differ, by `apartQuestion`; null as they were drawn. `put`:
+ * decorators where they lie, by `decorateQuestion`.
  */
 export function colouredGarland(
   stored: StoredGarland,
   view: GarlandPlan,
   packed: PackedWithGaps,
-  apart: KeptApart | null,
+  { apart, put }: { apart: KeptApart | null; put: readonly Decorator[] },
   basis: Material,
 ): GarlandBalloon[] {
   const design = wholeGarland(stored);
@@ -196,7 +199,7 @@ export function colouredGarland(
   }
   const last = view.clusters.length + view.over.length;
   const { decorators } = design;
-  return decorators ? [...base, ...decoratorsIn(packed, decorators, last)] : base;
+  return decorators ? [...base, ...decoratorsOf(put, decorators.colourHex, last)] : base;
 }
 
 /** What is asked to lay scattered colours so that neighbours differ: what is changed by hand keeps its own. */
@@ -243,23 +246,10 @@ function tiedByHand(tied: GarlandPlan['tied'], plans: readonly PlannedBalloon[])
   return tied.flatMap((_, at) => (asTied.has(at) ? [] : [at]));
 }
 
-function decoratorsIn(
-  packed: PackedWithGaps,
-  { widthMm, count, colourHex }: NonNullable<GarlandDesign['decorators']>,
-  step: number,
-): GarlandBalloon[] {
-  return nestsFor(packed, widthMm)
-    .slice(0, count)
-    .flatMap((gap, place): GarlandBalloon[] => {
-      const at = nestIn(packed, gap, widthMm);
-      if (!at) return [];
-      const neck = [-gap.out[0], -gap.out[1], -gap.out[2]] as const;
-      const [xMm, yMm, zMm] = at;
-      return [
-        {
-          ...{ layer: step, place, xMm, yMm, zMm, widthMm, aspect: 1, outwards: null, neck, step, plan: null },
-          ...{ colourHex, key: DECORATORS },
-        },
-      ];
-    });
+/** Decorators as the last step of a garland. */
+function decoratorsOf(put: readonly Decorator[], colourHex: string, step: number): GarlandBalloon[] {
+  return put.map(({ group, widthMm, xMm, yMm, zMm, neck }) => ({
+    ...{ layer: step, place: group, xMm, yMm, zMm, widthMm, aspect: 1, outwards: null, neck, step, plan: null },
+    ...{ colourHex, key: DECORATORS },
+  }));
 }

@@ -7,7 +7,7 @@ import { usePalette } from '@/ui/theme';
 import { BallShades } from '../piece/BallShades';
 import { shade } from '../shade';
 import type { Outline } from './balloonRows';
-import type { Scene, SceneBalloon, SceneDisc, SceneTube } from './scene';
+import type { Scene, SceneBalloon, SceneDisc, SceneShape, SceneTube, Vec } from './scene';
 import { MANY, strokesDrawn } from './stillStrokes';
 import { dot, plus } from '@leggero/core/space';
 import { type Seen, type View } from './view';
@@ -45,6 +45,7 @@ export function StillSpace({ scene, view, built, outlineOf }: StillSpaceProps) {
     ...(many ? strokesDrawn(scene, view, built) : singles()),
     ...scene.tubes.flatMap((tube, i) => tubeDrawn(tube, view, `tube${i}`)),
     ...scene.discs.map((disc, i) => discDrawn(disc, view, `disc${i}`)),
+    ...(scene.shapes ?? []).map((shape, i) => shapeDrawn(shape, view, `shape${i}`)),
   ];
   return (
     <>
@@ -63,12 +64,9 @@ interface Look {
 
 function balloonDrawn(balloon: SceneBalloon, view: View, { light, outline, palette }: Look, key: string): Drawn {
   const { x, y, depth, scale } = view.project(balloon.at);
-  const { across, along, angle } = seenAs(balloon, view);
+  const { across, ...seen } = seenAs(balloon, view);
   const { hex, finish } = balloon.skin;
-  const body = {
-    ...{ cx: x, cy: y, rx: along * scale, ry: across * scale },
-    transform: `rotate(${angle.toFixed(1)} ${x.toFixed(1)} ${y.toFixed(1)})`,
-  };
+  const body = ellipseOf(balloon.at, { across, ...seen }, view);
   const stroke = outline === 'wrong' ? palette.out : outline === 'chosen' ? palette.ink : shade(hex, -0.35);
   return {
     depth,
@@ -90,6 +88,20 @@ function balloonDrawn(balloon: SceneBalloon, view: View, { light, outline, palet
   };
 }
 
+/** An outline of such half axes in the picture. */
+function ellipseOf(at: Vec, { across, along, angle }: ReturnType<typeof seenAs>, view: View) {
+  const { x, y, scale } = view.project(at);
+  return {
+    ...{ cx: x, cy: y, rx: along * scale, ry: across * scale },
+    transform: `rotate(${angle.toFixed(1)} ${x.toFixed(1)} ${y.toFixed(1)})`,
+  };
+}
+
+function shapeDrawn({ at, hex, axis, ...shape }: SceneShape, view: View, key: string): Drawn {
+  const body = ellipseOf(at, seenAs({ ...shape, neck: axis }, view), view);
+  return { depth: view.project(at).depth, shape: <Ellipse key={key} {...body} fill={hex} stroke={shade(hex, -0.2)} /> };
+}
+
 function discDrawn({ at, widthMm, highMm, hex }: SceneDisc, view: View, key: string): Drawn {
   const [foot, head] = [view.project(at), view.project([at[0], at[1], at[2] + highMm])];
   const rx = (widthMm / 2) * foot.scale;
@@ -109,7 +121,7 @@ function discDrawn({ at, widthMm, highMm, hex }: SceneDisc, view: View, key: str
 }
 
 /** Half axes of a balloon's outline, mm, and how its longer line lies in the picture, degrees. */
-function seenAs({ widthMm, aspect, neck }: SceneBalloon, { right, up }: View) {
+function seenAs({ widthMm, aspect, neck }: Pick<SceneBalloon, 'widthMm' | 'aspect' | 'neck'>, { right, up }: View) {
   const [aside, above] = [dot(neck, right), dot(neck, up)];
   const across = widthMm / 2;
   // Of a spheroid the outline is an ellipse: seen along its line a circle, seen from its side as long as it is.

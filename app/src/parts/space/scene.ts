@@ -42,6 +42,17 @@ export interface SceneDisc {
   hex: string;
 }
 
+/** Something round that is no balloon, as a leaf or a petal: dull, and longer or flatter along its axis. */
+export interface SceneShape {
+  at: Vec;
+  widthMm: number;
+  /** Its length along the axis over its width. */
+  aspect: number;
+  /** Of length 1. */
+  axis: Vec;
+  hex: string;
+}
+
 /** Where a piece stands. */
 export interface SceneRoom {
   /** How high above the floor it is, mm, and that in words; null where none is known. */
@@ -55,6 +66,7 @@ export interface Scene {
   balloons: readonly SceneBalloon[];
   tubes: readonly SceneTube[];
   discs: readonly SceneDisc[];
+  shapes?: readonly SceneShape[] | undefined;
   /** An outline that only keeps a place, as of a foil figure on top: how wide and from where to where, mm. */
   outline: { widthMm: number; fromMm: number; toMm: number } | null;
   /** With floor, wall, ruler and someone beside it; null for a small piece that is looked at by itself. */
@@ -79,7 +91,7 @@ export function extentOf(scene: Scene): Extent {
   return known;
 }
 
-function reach({ balloons, tubes, discs, outline }: Scene): Extent {
+function reach({ balloons, tubes, discs, shapes = [], outline }: Scene): Extent {
   const extent = { reachMm: 1, acrossMm: 1, deepMm: 1, lowMm: Infinity, highMm: -Infinity };
   const take = ([x, y, z]: Vec, sideMm: number, upMm: number) => {
     extent.reachMm = Math.max(extent.reachMm, Math.hypot(x, y) + sideMm);
@@ -99,6 +111,8 @@ function reach({ balloons, tubes, discs, outline }: Scene): Extent {
     take(at, widthMm / 2, 0);
     take([at[0], at[1], at[2] + highMm], widthMm / 2, 0);
   }
+  for (const { at, widthMm, aspect } of shapes)
+    take(at, (widthMm * Math.max(1, aspect)) / 2, (widthMm * Math.max(1, aspect)) / 2);
   if (outline) {
     take([0, 0, outline.fromMm], outline.widthMm / 2, 0);
     take([0, 0, outline.toMm], outline.widthMm / 2, 0);

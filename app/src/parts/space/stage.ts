@@ -2,7 +2,7 @@ import type { Palette } from '@/ui/palette';
 
 import { looksIn, ROW, rowsOf, type Outline } from './balloonRows';
 import { FRAGMENT, VERTEX } from './balloonShader';
-import type { Scene, SceneBalloon, SceneDisc, SceneTube, Vec } from './scene';
+import type { Scene, SceneBalloon, SceneDisc, SceneShape, SceneTube, Vec } from './scene';
 import * as three from './three';
 import type { View } from './view';
 
@@ -46,6 +46,7 @@ export function openStage(canvas: HTMLCanvasElement, smooth: boolean): Stage {
       emptied(held);
       for (const tube of scene.tubes) held.add(...tubeMeshes(tube));
       for (const disc of scene.discs) held.add(discMesh(disc));
+      if (scene.shapes?.length) held.add(shapesMesh(scene.shapes));
     },
     paint({ ink, out }) {
       balloons.paint(ink, out);
@@ -206,6 +207,26 @@ function discMesh({ at, widthMm, highMm, hex }: SceneDisc): three.Mesh {
   geometry.rotateX(Math.PI / 2);
   const mesh = new three.Mesh(geometry, new three.MeshLambertMaterial({ color: hex }));
   mesh.position.set(at[0], at[1], at[2] + highMm / 2);
+  return mesh;
+}
+
+/** All shapes as one mesh: balls of width 1, each pulled to its own. */
+function shapesMesh(shapes: readonly SceneShape[]): three.InstancedMesh {
+  const ball = new three.SphereGeometry(0.5, ROUND, ROUND);
+  const mesh = new three.InstancedMesh(ball, new three.MeshLambertMaterial(), shapes.length);
+  const [at, size, turn] = [new three.Vector3(), new three.Vector3(), new three.Quaternion()];
+  const upright = new three.Vector3(0, 1, 0);
+  const matrix = new three.Matrix4();
+  const colour = new three.Color();
+  shapes.forEach((shape, i) => {
+    const { widthMm, aspect, axis, hex } = shape;
+    turn.setFromUnitVectors(upright, vector(axis));
+    matrix.compose(at.set(...shape.at), turn, size.set(widthMm, aspect * widthMm, widthMm));
+    mesh.setMatrixAt(i, matrix);
+    mesh.setColorAt(i, colour.set(hex));
+  });
+  // It knows no bounds of those that it is made of.
+  mesh.frustumCulled = false;
   return mesh;
 }
 
