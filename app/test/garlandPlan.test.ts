@@ -137,6 +137,25 @@ describe('a strip', () => {
     steps: [{ ...foam, widthMm: inch(16) }, null, { ...kelp, widthMm: inch(10) }, { ...kelp, widthMm: inch(10) }],
   };
 
+  it('is fuller by larger balloons instead: as much room as so many more would take, in the sizes sold for them', () => {
+    const by = { fullness: [3, 2, 1, 1, 1], fuller: 'larger' } as const;
+    const { clusters, over, balloons, sizes, count } = worked({ ...by, fullness: [...by.fullness], clusters: 9 });
+    expect(over).toEqual([]);
+    expect(count).toBe(worked({ clusters: 9 }).count);
+    const plain = worked({ clusters: 9 }).balloons;
+    const times = balloons.map(({ widthMm, cluster }, i) => [cluster, (widthMm / plain[i]!.widthMm) ** 3] as const);
+    // Half inches of 10 in are up to a sixth of its room, of 7½ in a fifth.
+    for (const [cluster, room] of times) {
+      const asked = cluster < 4.5 ? 3 - (2 * (cluster + 0.5)) / 4.5 : 1;
+      expect(Math.abs(room / asked - 1)).toBeLessThan(0.12);
+    }
+    for (const { widthMm, nominalMm } of balloons) expect(widthMm / nominalMm).toBeLessThan(0.95);
+    // 14 in are no 11 in balloons: what is kept of a size is counted by itself.
+    expect(sizes.reduce((sum, size) => sum + size.count, 0)).toBe(count);
+    expect(sizes.length).toBeGreaterThan(8);
+    expect(made({ ...by, fullness: [...by.fullness] }).lengthMm).toBeGreaterThan(1.05 * made().lengthMm);
+  });
+
   it('has its balloons in their holes, each size counted, and the rest tied over it', () => {
     const view = worked({ strip });
     expect(view.strip!.map(({ hole }) => hole).slice(0, 5)).toEqual([4, 6, 7, 8, 10]);

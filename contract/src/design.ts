@@ -7,6 +7,7 @@ import {
   DECORATOR_WAYS,
   FINISHES,
   FORMS,
+  FULLER_WAYS,
   FULLNESS,
   GARLAND_PATHS,
   HEMS,
@@ -328,12 +329,22 @@ export const MOST_KEPT = 12;
 /** Places along a garland at which it is said how full it is: evenly, from its beginning to its end. */
 export const FULLNESS_PLACES = 5;
 
+/** Single balloons of one colour among the others. */
+export const MOST_ACCENTS = 500;
+
 const garlandColoursSchema = z.object({
   way: z.enum(COLOUR_WAYS),
   /** Clusters of a block. */
   block: z.int().min(1).max(MOST_IN_ROW),
   list: z
-    .array(partSchema.extend({ share: z.int().min(0).max(100), print: z.boolean() }))
+    .array(
+      partSchema.extend({
+        share: z.int().min(0).max(100),
+        print: z.boolean(),
+        /** In place of a share: so many single balloons. */
+        accents: z.int().min(1).max(MOST_ACCENTS).nullable().optional(),
+      }),
+    )
     .min(1)
     .max(MOST_COLOURS),
 });
@@ -415,6 +426,7 @@ const garlandDesignSchema = z.object({
   strip: stripSchema.nullable().optional(),
   /** So many times as many balloons as along the line. */
   fullness: z.array(z.number().min(FULLNESS.least).max(FULLNESS.most)).length(FULLNESS_PLACES).optional(),
+  fuller: z.enum(FULLER_WAYS).optional(),
   /** How far its balloons are made uneven on purpose. */
   uneven: z.number().positive().max(MOST_UNEVEN).nullable().optional(),
   /** Hooks evenly along it, and what each of them holds. */

@@ -57,6 +57,25 @@ describe('colours along a garland', () => {
     );
   });
 
+  it('have accents evenly along, as many as asked, no two in one cluster, the others as their shares say', () => {
+    for (const way of ['blocks', 'fade', 'scatter'] as const) {
+      const colours = value(
+        coloursAlong({ ...asked, way, colours: [plain(1), { ...plain(1), accents: 6 }, plain(1)] }),
+      );
+      const at = asked.balloons.flatMap(({ cluster }, i) => (colours[i] === 1 ? [cluster] : []));
+      expect(at).toHaveLength(6);
+      at.forEach((cluster, k) => expect(Math.abs(cluster - (2 * k + 0.5))).toBeLessThanOrEqual(0.5));
+      expect(Math.abs(countsOf(colours, 3)[0]! - countsOf(colours, 3)[2]!)).toBeLessThan(8);
+    }
+    const two = [plain(1), { ...plain(0), accents: 4 }, { ...plain(0), accents: 4 }];
+    expect(countsOf(value(coloursAlong({ ...asked, way: 'fade', colours: two })), 3)).toEqual([40, 4, 4]);
+    const more = value(coloursAlong({ ...asked, way: 'fade', colours: [plain(1), { ...plain(1), accents: 99 }] }));
+    expect(countsOf(more, 2)).toEqual([0, 48]);
+    expect(problemOf(coloursAlong({ ...asked, way: 'fade', colours: [{ ...plain(1), accents: 3 }] }))).toMatchObject({
+      code: 'bad-colour-share',
+    });
+  });
+
   it('need one that there is any of', () => {
     const refused = (by: Partial<Parameters<typeof coloursAlong>[0]>) =>
       problemOf(coloursAlong({ ...asked, way: 'scatter', colours: [plain(1)], ...by }));

@@ -5,6 +5,7 @@ import {
   MOST_STRIP_HOLES,
   type ColourWay,
   type DecoratorWay,
+  type FullerWay,
   type GarlandPathKind,
   type Problem,
 } from '@leggero/core';
@@ -31,6 +32,13 @@ export const PATH_WORDS: Record<GarlandPathKind, string> = {
   backdrop: 'Around a backdrop',
   hoop: 'Around a hoop',
   own: 'As I draw it',
+};
+
+export const FULLER_WORDS: Record<FullerWay, string> = { layers: 'More clusters', larger: 'Larger balloons' };
+/** What dragging a place up does. */
+export const FULLER_HINTS: Record<FullerWay, string> = {
+  layers: 'Drag a place up for more clusters there, tied over those along the line: thicker, not longer.',
+  larger: 'Drag a place up for larger balloons there, in the size that is sold for them: thicker, and longer.',
 };
 
 export const THING_WORDS: Record<WallThingKind, string> = {

@@ -10,6 +10,8 @@ export interface GarlandColour {
   share: number;
   /** Its balloons are printed: no two side by side. */
   print: boolean;
+  /** In place of a share: so many single balloons of it, evenly along the garland. */
+  accents?: number | null | undefined;
 }
 
 /** A balloon before it has a colour. */
@@ -35,29 +37,74 @@ interface ColoursAsked {
 /**
  * Which colour each balloon of a garland has: in blocks of clusters, fading from one colour into the next, or scattered. Of
  * scattered ones there are as many of each as its share says, over all sizes as within each, to one balloon; `keptApart`
- * then lays them so that neighbours differ.
+ * then lays them so that neighbours differ. Accents are then put in place of others, evenly along it, no two of one cluster
+ * while there are as many clusters.
  *
- * Problems: `no-colours` with `colours`, `bad-colour-share` (none below 0, one above) with `colours.<i>.share`, `bad-block` (a
+ * Problems: `no-colours` with `colours`, `bad-colour-share` (none below 0, one that is no accent above) with `colours.<i>.share`, `bad-block` (a
  * whole one above 0) with `block` as their field.
  */
 export function coloursAlong(asked: ColoursAsked): Result<number[], ColoursProblemCode> {
-  const { balloons, clusters, colours, way, block } = asked;
+  const { colours, block } = asked;
   if (colours.length === 0) return problem('no-colours', { field: 'colours' });
   const bad = colours.findIndex(({ share }) => !(share >= 0 && Number.isFinite(share)));
-  const all = colours.reduce((sum, { share }) => sum + share, 0);
+  const wanted = colours.map(({ share, accents }) => (accents ? 0 : share));
+  const all = wanted.reduce((sum, share) => sum + share, 0);
   if (bad >= 0 || !(all > 0)) return problem('bad-colour-share', { field: `colours.${Math.max(0, bad)}.share` });
   if (!(Number.isInteger(block) && block >= 1)) return problem('bad-block', { field: 'block' });
-  const shares = colours.map(({ share }) => share / all);
+  return ok(
+    withAccents(
+      asked,
+      laidOut(
+        asked,
+        wanted.map((share) => share / all),
+      ),
+    ),
+  );
+}
+
+function laidOut(asked: ColoursAsked, shares: readonly number[]): number[] {
+  const { balloons, clusters, way, block } = asked;
   switch (way) {
     case 'blocks': {
       const ofBlock = takenInTurn(shares, Math.ceil(clusters / block));
-      return ok(balloons.map(({ cluster }) => ofBlock[Math.floor(cluster / block)]!));
+      return balloons.map(({ cluster }) => ofBlock[Math.floor(cluster / block)]!);
     }
     case 'fade':
-      return ok(faded(asked, shares));
+      return faded(asked, shares);
     case 'scatter':
-      return ok(scattered(asked, shares));
+      return scattered(asked, shares);
   }
+}
+
+/** The same with single balloons in the colours of accents. */
+function withAccents({ balloons, clusters, colours, seed }: ColoursAsked, laid: readonly number[]): number[] {
+  const accents = colours.flatMap(({ accents }, colour) => Array<number>(accents ?? 0).fill(colour));
+  if (accents.length === 0) return [...laid];
+  const random = randomFrom(seed + 1);
+  const own = [...laid];
+  const taken = new Set<number>();
+  // Which balloon of its cluster it is, is chance; which cluster, its place among them.
+  const order = shuffled(
+    balloons.map((_, i) => i),
+    random,
+  );
+  takenInTurn(
+    colours.map(({ accents: many }) => (many ?? 0) / accents.length),
+    accents.length,
+  ).forEach((colour, k) => {
+    const wanted = ((k + 0.5) / accents.length) * clusters - 0.5;
+    let best = -1;
+    for (const i of order)
+      if (
+        !taken.has(i) &&
+        (best < 0 || Math.abs(balloons[i]!.cluster - wanted) < Math.abs(balloons[best]!.cluster - wanted))
+      )
+        best = i;
+    if (best < 0) return;
+    taken.add(best);
+    own[best] = colour;
+  });
+  return own;
 }
 
 /** Colours one after another so that each is always as near to its share as can be. */

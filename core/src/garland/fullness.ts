@@ -16,6 +16,13 @@ export function fullnessAt(curve: readonly number[], share: number): number {
 }
 
 /**
+ * How many times as wide balloons are that take as much room as `full` times as many of them.
+ *
+ * Source: volume grows with the cube of the width.
+ */
+export const widerBy = (full: number): number => Math.cbrt(full);
+
+/**
  * How many clusters are tied over each of those along the line so that there are `fullness` times as many balloons there:
  * what is over a whole one is carried on to the next, so that in all there are as many as the curve asks for.
  *

@@ -15,6 +15,10 @@ export type ColourWay = (typeof COLOUR_WAYS)[number];
 /** The least and the most that a garland is full, where 1 is what its clusters along the line make it. */
 export const FULLNESS = { least: 1, most: 3 } as const;
 
+/** How a garland is made fuller: by more clusters over those along the line, or by larger balloons in them. */
+export const FULLER_WAYS = ['layers', 'larger'] as const;
+export type FullerWay = (typeof FULLER_WAYS)[number];
+
 /** Holes of one strip. */
 export const MOST_STRIP_HOLES = 2000;
 

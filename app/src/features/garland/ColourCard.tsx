@@ -1,4 +1,4 @@
-import { MOST_COLOURS, MOST_IN_ROW } from '@leggero/contract';
+import { MOST_ACCENTS, MOST_COLOURS, MOST_IN_ROW } from '@leggero/contract';
 import { COLOUR_WAYS } from '@leggero/core';
 import Plus from 'lucide-react-native/icons/plus';
 import { View } from 'react-native';
@@ -27,6 +27,8 @@ interface ColourCardProps {
 type Colours = NonNullable<GarlandDesign['colours']>;
 
 const MOST_SHARE = 100;
+/** A few mirror balloons catch the light (from memory). */
+const FIRST_ACCENTS = 6;
 
 /** Colours that go through a whole garland in place of those of its clusters: in blocks, fading, or scattered. */
 export function ColourCard({ design, basis, prints, missing, wrong, change }: ColourCardProps) {
@@ -78,14 +80,31 @@ export function ColourCard({ design, basis, prints, missing, wrong, change }: Co
                   />
                 </Removable>
                 <View className="flex-row items-end gap-3">
-                  <CountField
-                    label={`Parts of colour ${i + 1}`}
-                    of="parts"
-                    least={0}
-                    most={MOST_SHARE}
-                    value={colour.share}
-                    onChange={(share) => putOne(i, { share })}
-                  />
+                  {colour.accents ? (
+                    <CountField
+                      label={`Balloons of colour ${i + 1}`}
+                      of="balloons"
+                      most={MOST_ACCENTS}
+                      value={colour.accents}
+                      onChange={(accents) => putOne(i, { accents })}
+                    />
+                  ) : (
+                    <CountField
+                      label={`Parts of colour ${i + 1}`}
+                      of="parts"
+                      least={0}
+                      most={MOST_SHARE}
+                      value={colour.share}
+                      onChange={(share) => putOne(i, { share })}
+                    />
+                  )}
+                  <View className="min-w-[130px] flex-1">
+                    <SwitchRow
+                      label={`Accents ${i + 1}`}
+                      value={!!colour.accents}
+                      onChange={(on) => putOne(i, { accents: on ? FIRST_ACCENTS : null })}
+                    />
+                  </View>
                   {colours.way === 'scatter' ? (
                     <View className="min-w-[130px] flex-1">
                       <SwitchRow
@@ -102,7 +121,9 @@ export function ColourCard({ design, basis, prints, missing, wrong, change }: Co
               <Button
                 title="Another colour"
                 icon={Plus}
-                onPress={() => put({ list: [...colours.list, { ...colours.list.at(-1)!, share: 1, print: false }] })}
+                onPress={() =>
+                  put({ list: [...colours.list, { ...colours.list.at(-1)!, share: 1, print: false, accents: null }] })
+                }
               />
             ) : null}
             {bad ? (

@@ -1,4 +1,4 @@
-import { FULLNESS } from '@leggero/core';
+import { FULLER_WAYS, FULLNESS } from '@leggero/core';
 import { useState } from 'react';
 import { View, type LayoutChangeEvent } from 'react-native';
 import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg';
@@ -7,9 +7,10 @@ import type { GarlandDesign } from '@/parts/piece/garlandPlan';
 import { DragGrip, GRIP_PX } from '@/parts/space/DragGrip';
 import { Card } from '@/ui/Card';
 import { DRAWN_FONT } from '@/ui/drawnFont';
+import { Segmented } from '@/ui/Segmented';
 import { usePalette } from '@/ui/theme';
 import { Words } from '@/ui/Words';
-import { PATH_ENDS } from '@/wording/garland';
+import { FULLER_HINTS, FULLER_WORDS, PATH_ENDS } from '@/wording/garland';
 
 interface FullnessCardProps {
   design: GarlandDesign;
@@ -23,7 +24,7 @@ const ROOM_PX = { top: 32, foot: 30 };
 const STEP = 0.25;
 
 /** How full a garland is along it: five places dragged up for more clusters over those along the line. */
-export function FullnessCard({ design: { fullness, path }, change }: FullnessCardProps) {
+export function FullnessCard({ design: { fullness, fuller, path, strip }, change }: FullnessCardProps) {
   const palette = usePalette();
   const [wide, setWide] = useState(300);
   const put = (at: number, full: number) => {
@@ -106,12 +107,17 @@ export function FullnessCard({ design: { fullness, path }, change }: FullnessCar
           );
         })}
       </View>
+      {strip ? null : (
+        <Segmented label="Made fuller by" options={WAYS} value={fuller} onChange={(to) => change({ fuller: to })} />
+      )}
       <Words look="quiet" className="mt-2">
-        Drag a place up for more clusters there, tied over those along the line.
+        {strip ? FULLER_HINTS.layers : FULLER_HINTS[fuller]}
       </Words>
     </Card>
   );
 }
+
+const WAYS = FULLER_WAYS.map((value) => ({ value, title: FULLER_WORDS[value] }));
 
 /** What the places along it are called. */
 function placeNames([first, last]: readonly [string, string], many: number): string[] {

@@ -5,9 +5,11 @@ import {
   clustersInRhythm,
   coloursAlong,
   comeOut,
+  fullnessAt,
   layersOf,
   layersOver,
   stripPlan,
+  widerBy,
   type ClusterKind,
   type ClusterProblemCode,
   type ColoursProblemCode,
@@ -18,7 +20,8 @@ import {
   type Touch,
 } from '@leggero/core/garland';
 
-import { modelOf, type Material } from './material';
+import { largerBalloon } from './largerBalloon';
+import { likeModels, modelOf, type Material } from './material';
 
 export type StoredGarland = DesignOf<'garland'>;
 
@@ -38,6 +41,7 @@ export function wholeGarland(design: StoredGarland): GarlandDesign {
       kept: design.kept ?? [],
       uneven: design.uneven ?? null,
       trimmings: design.trimmings ?? [],
+      fuller: design.fuller ?? 'layers',
       fullness,
     },
   };
@@ -113,7 +117,7 @@ export const nominalsOf = (basis: Material) => (part: SizedPart) =>
 export function planGarland(design: GarlandDesign, basis: Material): Result<GarlandPlan, GarlandPlanProblemCode> {
   const nominalOf = nominalsOf(basis);
   const kinds = kindsOf(design, nominalOf);
-  const found = design.strip ? alongStrip(design, design.strip, kinds, nominalOf) : alongClusters(design, kinds);
+  const found = design.strip ? alongStrip(design, design.strip, kinds, nominalOf) : alongClusters(design, kinds, basis);
   if (!found.ok) return found;
   const { tied: ties, ...along } = found.value;
   const { colours } = design;
@@ -187,15 +191,17 @@ function kindsOf({ kinds }: GarlandDesign, nominalOf: (part: SizedPart) => numbe
   };
 }
 
-/** Clusters one after another, and more of the same kind over each where it is fuller. */
+/** Clusters one after another, and more of the same kind over each where it is fuller; or larger balloons in it. */
 function alongClusters(
-  { clusters: many, fullness }: GarlandDesign,
+  { clusters: many, fullness, fuller }: GarlandDesign,
   kinds: Kinds,
+  basis: Material,
 ): Result<Along, ClusterProblemCode | FullnessProblemCode> {
   const found = kinds.inRhythm(many);
   if (!found.ok) return found;
   const layers = layersOver(fullness, many);
   if (!layers.ok) return layers;
+  if (fuller === 'larger') return { ok: true, value: largerClusters(found.value, fullness, kinds, basis) };
   const clusters = found.value;
   const tied = clusters.map((_, cluster): Tied => ({ cluster, layer: 0, balloons: kinds.at(cluster) }));
   const over = layers.value.flatMap((times, on) => Array<Over>(times).fill({ on, kind: clusters[on]! }));
@@ -204,6 +210,26 @@ function alongClusters(
     ok: true,
     value: { clusters, strip: null, left: null, over, tied },
   };
+}
+
+/** The same clusters with larger balloons where they are to be fuller. */
+function largerClusters(
+  clusters: readonly ClusterKind[],
+  fullness: readonly number[],
+  kinds: Kinds,
+  basis: Material,
+): Along {
+  const tied = clusters.map((_, cluster): Tied => {
+    const by = widerBy(fullnessAt(fullness, (cluster + 0.5) / clusters.length));
+    const balloons = kinds.at(cluster).map(({ one, part, nominalMm }): Drawn => {
+      const made = largerBalloon(part, { nominalMm, by }, basis);
+      return { ...made, one: made.part.widthMm === part.widthMm ? one : `${one}-${made.part.widthMm}` };
+    });
+    return { cluster, layer: 0, balloons };
+  });
+  const kindOf = ({ balloons }: Tied): ClusterKind =>
+    balloons.map(({ nominalMm, part: { widthMm } }) => ({ nominalMm, widthMm, count: 1 }));
+  return { clusters: tied.map(kindOf), strip: null, left: null, over: [], tied };
 }
 
 /** Balloons hole by hole, and clusters over them, one for each foot and each time that it is fuller. */
@@ -278,12 +304,6 @@ export function inColour(
   const { modelId, colourHex, finish } = colours!.list[colour]!;
   const model = modelOf({ modelId, colourHex, finish }, basis);
   if (!model || model.nominalMm === nominalMm) return { modelId, colourHex, finish };
-  const like = basis.knowledge.models.find(
-    (each) =>
-      each.nominalMm === nominalMm &&
-      each.kind === model.kind &&
-      each.colourName === model.colourName &&
-      each.finish === model.finish,
-  );
+  const like = likeModels(model, basis).find((each) => each.nominalMm === nominalMm);
   return { modelId: like?.id ?? null, colourHex, finish };
 }

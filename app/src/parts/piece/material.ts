@@ -48,6 +48,17 @@ export function modelOf<Model extends Pick<ShelfModel, 'id'>>(
   return knowledge.models.find(({ id }) => id === part.modelId);
 }
 
+/** Balloons of the shelf that look as one does, in whatever size: of its kind, colour and finish. */
+export function likeModels(
+  model: Material['knowledge']['models'][number],
+  { knowledge }: Pick<Material, 'knowledge'>,
+): Material['knowledge']['models'][number][] {
+  const { kind, colourName, finish } = model;
+  return knowledge.models.filter(
+    (each) => each.kind === kind && each.colourName === colourName && each.finish === finish,
+  );
+}
+
 export function nominalOf(
   part: PiecePart,
   { knowledge }: { knowledge: Pick<Material['knowledge'], 'models'> },

@@ -217,7 +217,8 @@ export function apartQuestion(
   return {
     balloons: tied,
     first: tied.map(({ colour }) => colour!),
-    colours: colours.list.map(({ print }) => ({ print })),
+    // Accents lie apart as prints do.
+    colours: colours.list.map(({ print, accents }) => ({ print: print || !!accents })),
     pairs: beside,
     held: tiedByHand(tied, balloons),
     seed,
