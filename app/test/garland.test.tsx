@@ -249,6 +249,19 @@ describe('the page of a garland', () => {
     await kept(({ seed, kept: own }) => seed === 7 && own!.length === 0);
   });
 
+  it('takes back what was moved by hand, the newest first', async () => {
+    const at = { strip: false, layer: 0, xMm: 0, yMm: 0, zMm: inch(2) };
+    await open({
+      moved: [
+        { ...at, cluster: 1 },
+        { ...at, cluster: 4 },
+      ],
+    });
+    expect(screen.getByText('2 clusters moved by hand.')).toBeTruthy();
+    await click('Undo');
+    await kept(({ moved }) => moved!.length === 1 && moved![0]!.cluster === 1);
+  });
+
   it('takes back what was changed by hand, the newest first', async () => {
     const at = { strip: false, cluster: 2, layer: 0, place: 0, widthMm: null, part: null };
     await open({

@@ -2,6 +2,7 @@ import { GARLAND_PATHS, TRADE, type GarlandPathKind } from '@leggero/core';
 import { knotLine } from '@leggero/core/garland';
 
 import { decorateQuestion, inHollows, nestsFor } from '@/parts/piece/decorators';
+import { movedBy, movedOf, movedTo } from '@/features/garland/moved';
 import { garlandAnew } from '@/parts/piece/garlandAnew';
 import type { Material } from '@/parts/piece/material';
 import { stillOf } from '@/parts/piece/still';
@@ -254,6 +255,32 @@ describe('what is changed by hand', () => {
     // Of the strip it has none, of clusters that there are not neither.
     expect(worked({ hand: hand.map((each) => ({ ...each, strip: true })) }).count).toBe(24);
     expect(worked({ hand: [{ ...at, cluster: 77, out: true }] }).count).toBe(24);
+  });
+
+  it('is pulled aside with its cluster, as far again by another pull, and of a strip by itself', () => {
+    const pulled = movedBy({ moved: [], strip: null }, { cluster: 2, layer: 0 }, [0, 0, inch(1)]);
+    const twice = movedBy({ ...pulled, strip: null }, { cluster: 2, layer: 0 }, [inch(2), 0, inch(1)]);
+    expect(twice.moved).toEqual([
+      { strip: false, cluster: 2, layer: 0, xMm: inch(2), yMm: 0, zMm: expect.closeTo(inch(2), 9) },
+    ]);
+    expect(movedOf({ ...twice, strip: null }, { cluster: 1, layer: 0 })).toEqual([0, 0, 0]);
+    const up = (by: object) => {
+      const own = made(by).balloons.filter(({ cluster }) => cluster === 2);
+      return own.reduce((sum, { zMm }) => sum + zMm / own.length, 0);
+    };
+    expect(
+      up({ moved: movedBy({ moved: [], strip: null }, { cluster: 2, layer: 0 }, [0, 0, inch(6)]).moved }) - up({}),
+    ).toBeGreaterThan(inch(2));
+    // On a strip another balloon has that number.
+    expect(
+      worked({ ...twice, strip: { holes: 20, pitchMm: inch(3), first: 1, steps: [{ ...kelp, widthMm: inch(9) }] } })
+        .moves,
+    ).toEqual([]);
+    const many = Array.from({ length: 120 }).reduce<{ moved: typeof pulled.moved }>(
+      ({ moved }, _, cluster) => movedTo({ moved, strip: null }, { cluster, layer: 0 }, [1, 0, 0]),
+      { moved: [] },
+    );
+    expect(many.moved.map(({ cluster }) => cluster)).toEqual(Array.from({ length: 100 }, (_, i) => i + 20));
   });
 
   it('moves no more than one other among scattered colours, and all are as many as counted', () => {

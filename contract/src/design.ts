@@ -321,6 +321,8 @@ export const MOST_SEED = 9999;
 /** Steps of a strip before they begin anew, and balloons that are changed by hand. */
 export const MOST_STRIP_STEPS = 12;
 export const MOST_BY_HAND = 300;
+/** Clusters that are moved by hand. */
+export const MOST_MOVED = 100;
 /** So far sizes are made uneven on purpose, as a share of the width: their standard deviation. */
 export const MOST_UNEVEN = 0.2;
 /** Beginnings that are kept, one after another. */
@@ -443,6 +445,15 @@ const garlandDesignSchema = z.object({
   colours: garlandColoursSchema.nullable().optional(),
   /** What is changed by hand, the newest last. */
   hand: z.array(byHandSchema).max(MOST_BY_HAND).optional(),
+  /** Clusters that are pulled elsewhere by hand, and how far. */
+  moved: z
+    .array(
+      byHandSchema
+        .pick({ strip: true, cluster: true, layer: true })
+        .extend({ xMm: offMmSchema, yMm: offMmSchema, zMm: offMmSchema }),
+    )
+    .max(MOST_MOVED)
+    .optional(),
   /** Small ones in the hollows between its balloons, the widest hollows first. */
   decorators: sizedPartSchema
     .extend({

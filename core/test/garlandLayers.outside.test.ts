@@ -205,6 +205,31 @@ describe('a balloon changed by hand', () => {
     expect(made.balloons[20]!.widthMm).toBeCloseTo(inch(12), 9);
   });
 
+  it('is pulled elsewhere with its cluster: what it is pulled into makes room, and it is gone from where it lay', () => {
+    const byMm = [0, -inch(4), inch(3)] as const;
+    const made = value(touchedUp(whole, { line, touches: [], moves: [{ cluster: 5, layer: 0, byMm }] }));
+    expect(worstOverlap(made)).toBeLessThan(0.02 + 1e-9);
+    const mean = (garland: PackedGarland) => {
+      const own = garland.balloons.filter(({ cluster, layer }) => cluster === 5 && layer === 0);
+      return [0, 1, 2].map(
+        (axis) => places({ ...garland, balloons: own }).reduce((sum, at) => sum + at[axis]!, 0) / own.length,
+      );
+    };
+    const [was, is] = [mean(whole), mean(made)];
+    expect(is[1]! - was[1]!).toBeLessThan(-inch(2));
+    expect(is[2]! - was[2]!).toBeGreaterThan(inch(1));
+    const knot = (garland: PackedGarland) => garland.knots.find(({ cluster, layer }) => cluster === 5 && layer === 0)!;
+    byMm.forEach((mm, axis) => expect(knot(made).besideMm[axis]! - knot(whole).besideMm[axis]!).toBeCloseTo(mm, 9));
+    // What is far lies where it lay.
+    made.balloons.forEach(({ cluster, xMm, yMm, zMm }, i) => {
+      const lay = whole.balloons[i]!;
+      if (cluster === 0) expect(Math.hypot(xMm - lay.xMm, yMm - lay.yMm, zMm - lay.zMm)).toBeLessThan(inch(0.1));
+    });
+    expect(touchedUp(whole, { line, touches: [], moves: [{ cluster: 99, layer: 0, byMm }] })).toEqual(
+      touchedUp(whole, { line, touches: [] }),
+    );
+  });
+
   it('needs a width, and one that is not there changes nothing', () => {
     expect(problemOf(touchedUp(whole, { line, touches: [{ ...at, widthMm: 0 }] }))).toMatchObject({
       code: 'bad-width',

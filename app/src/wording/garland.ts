@@ -479,6 +479,9 @@ export function whichText({ cluster, layer, place }: Which, strip: readonly { ho
 export const keptText = (before: number, strip: boolean): string =>
   `All before ${strip ? 'balloon' : 'cluster'} ${before + 1} stays as it lies; what follows is turned another way.`;
 
+/** How many clusters were moved by hand, for the way back. */
+export const movedText = (many: number): string => `${counted(many, 'cluster')} moved by hand.`;
+
 /** How many were changed by hand, for the way back. */
 export function byHandText(many: number): string {
   return `${counted(many, 'balloon')} changed by hand.`;

@@ -1,7 +1,7 @@
 import { plus, unit } from '../numeric/space';
 import { ok, problem, type Result } from '../result';
 import { TRADE, type Trade } from '../trade';
-import type { KnotLine } from './knotLine';
+import type { KnotLine, Place } from './knotLine';
 import { contactsIn, type Wall } from './relax';
 import { settle } from './settle';
 import { knotPlace, softBody, spheresOf, type PackedBalloon, type PackedGarland } from './soft';
@@ -12,9 +12,15 @@ export interface Touch extends Pick<PackedBalloon, 'cluster' | 'layer' | 'place'
   widthMm: number | null;
 }
 
+/** A cluster that is pulled elsewhere by hand, and how far. */
+export interface Move extends Pick<PackedBalloon, 'cluster' | 'layer'> {
+  byMm: Place;
+}
+
 /**
- * A packed garland with some of its balloons made in another size or taken out: what is pressed makes room, knots stay, and
- * what nothing presses stays where it lay. Of a balloon that it does not have nothing is done.
+ * A packed garland with some of its balloons made in another size or taken out, and some of its clusters moved: what is
+ * pressed makes room, all other knots stay, and what nothing presses stays where it lay. Of a balloon or a cluster that it
+ * does not have nothing is done.
  *
  * Problems: `bad-width` with `touches.<i>` as its field.
  *
@@ -25,18 +31,33 @@ export function touchedUp(
   {
     line,
     touches,
+    moves = [],
     walls = [],
     trade = TRADE,
-  }: { line: KnotLine; touches: readonly Touch[]; walls?: readonly Wall[] | undefined; trade?: Trade | undefined },
+  }: {
+    line: KnotLine;
+    touches: readonly Touch[];
+    moves?: readonly Move[] | undefined;
+    walls?: readonly Wall[] | undefined;
+    trade?: Trade | undefined;
+  },
 ): Result<PackedGarland, 'bad-width'> {
   const bad = touches.findIndex(({ widthMm }) => widthMm !== null && !(widthMm > 0 && Number.isFinite(widthMm)));
   if (bad >= 0) return problem('bad-width', { field: `touches.${bad}` });
   const widths = new Map(touches.map((touch) => [nameOf(touch), touch.widthMm]));
+  const moved = new Map(moves.map((move) => [knotName(move), move.byMm]));
   const balloons = packed.balloons.flatMap((balloon) => {
     const widthMm = widths.get(nameOf(balloon));
-    return widthMm === null ? [] : [{ ...balloon, widthMm: widthMm ?? balloon.widthMm }];
+    if (widthMm === null) return [];
+    const [x, y, z] = moved.get(knotName(balloon)) ?? [0, 0, 0];
+    const { xMm, yMm, zMm } = balloon;
+    return [{ ...balloon, widthMm: widthMm ?? balloon.widthMm, xMm: xMm + x, yMm: yMm + y, zMm: zMm + z }];
   });
-  const knots = new Map(packed.knots.map((knot, i) => [knotName(knot), i]));
+  const lie = packed.knots.map((knot) => ({
+    ...knot,
+    besideMm: plus(knot.besideMm, moved.get(knotName(knot)) ?? [0, 0, 0]),
+  }));
+  const knots = new Map(lie.map((knot, i) => [knotName(knot), i]));
   const bodies = balloons.map(({ widthMm }) => softBody(widthMm, trade));
   const spheres = {
     line,
@@ -44,16 +65,17 @@ export function touchedUp(
     reachMm: Float64Array.from(bodies, ({ reachMm }) => reachMm),
     tetherMm: Float64Array.from(bodies, ({ tetherMm }) => tetherMm),
     knot: Int32Array.from(balloons, (balloon) => knots.get(knotName(balloon))!),
-    alongMm: Float64Array.from(packed.knots, ({ alongMm }) => alongMm),
-    besideMm: Float64Array.from(packed.knots.flatMap(({ besideMm }) => besideMm)),
+    alongMm: Float64Array.from(lie, ({ alongMm }) => alongMm),
+    besideMm: Float64Array.from(lie.flatMap(({ besideMm }) => besideMm)),
   };
   const pressed = settle(spheres, walls);
   const { at, reachMm } = spheres;
   return ok({
     ...packed,
+    knots: lie,
     balloons: balloons.map((balloon, i) => {
       const [xMm, yMm, zMm] = [at[3 * i]!, at[3 * i + 1]!, at[3 * i + 2]!];
-      const knot = knotPlace(line, packed.knots[spheres.knot[i]!]!);
+      const knot = knotPlace(line, lie[spheres.knot[i]!]!);
       return { ...balloon, xMm, yMm, zMm, neck: unit(plus(knot, [xMm, yMm, zMm], -1)) };
     }),
     pressed,

@@ -1,6 +1,8 @@
 import type { DesignOf } from '@leggero/contract';
 import type { Box, PieceSpread } from '@leggero/core/building';
-import { useCallback, useMemo, useState } from 'react';
+import type { Place } from '@leggero/core/garland';
+import { plus } from '@leggero/core/space';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 
 import { Cautions } from '@/parts/Cautions';
@@ -45,6 +47,7 @@ import { KindCards } from './KindCards';
 import { MakingCard } from './MakingCard';
 import { SpreadCard } from './SpreadCard';
 import { missingOf } from './missing';
+import { movedOf, movedTo } from './moved';
 import { WallCard } from './WallCard';
 
 /** An organic garland: what is tied along a path and over that, packed in space, with how long it comes out. */
@@ -54,6 +57,8 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
   const design = wholeGarland(stored);
   const [chosen, setChosen] = useState<string | null>(null);
   const [tapped, setTapped] = useState<string | null>(null);
+  // Where a cluster lay when the hand took hold of it.
+  const from = useRef<Place>([0, 0, 0]);
   const { text } = basis.lengths;
   const softness = useSoftness();
   const { last, answer, share, stopped, stop, again } = usePacked(view, softness.trade);
@@ -108,6 +113,12 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
                   setTapped(plan && nameOf(plan));
                 }}
                 laidAnew={laidAnew}
+                onMove={(by, { first }) => {
+                  const plan = under?.plan;
+                  if (!plan) return;
+                  if (first) from.current = movedOf(design, plan);
+                  else change(movedTo(design, plan, plus(from.current, by)));
+                }}
                 ghosts={NONE}
                 onNoGhost={nothing}
               />

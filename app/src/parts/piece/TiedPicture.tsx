@@ -12,7 +12,8 @@ import type { PieceBasis } from './useBasis';
 import { useOutcomes } from './useOutcomes';
 import type { TiedBalloon } from './tied';
 import { BuiltPicture } from '../space/BuiltPicture';
-import type { Scene, SceneRoom } from '../space/scene';
+import { MoveGrip, MoveMark } from '../space/MoveGrip';
+import type { Scene, SceneRoom, Vec } from '../space/scene';
 import { heightFor, type Camera } from '../space/view';
 import { useShown } from '@/ui/useShown';
 import { stepHowText } from '@/wording/stepHow';
@@ -39,6 +40,8 @@ interface TiedPictureProps<Balloon extends TiedBalloon> {
   /** The only balloon that stands out, where one is meant and not its size. */
   only?: Balloon | undefined;
   onTap: (balloon: Balloon) => void;
+  /** What is meant can be pulled elsewhere: by how far, from where the hand took hold of it. */
+  onMove?: ((by: Vec, how: { first: boolean }) => void) | undefined;
   /** As some of it came out once: seen over it. */
   ghosts: readonly TiedBalloon[];
   onNoGhost: () => void;
@@ -68,6 +71,7 @@ export function TiedPicture<Balloon extends TiedBalloon>(props: TiedPictureProps
     chosen,
     only,
     onTap,
+    onMove,
     ghosts,
     onNoGhost,
   } = props;
@@ -93,6 +97,7 @@ export function TiedPicture<Balloon extends TiedBalloon>(props: TiedPictureProps
     [only, balloons, chosen],
   );
   const shown = useMemo(() => ghosts.map(ghostOf), [ghosts]);
+  const grip = only && onMove ? ([only.xMm, only.yMm, only.zMm] as const) : null;
   const place = useShown(shown.length > 0);
   return (
     <View ref={place} className="gap-2">
@@ -107,7 +112,17 @@ export function TiedPicture<Balloon extends TiedBalloon>(props: TiedPictureProps
         allText={(steps) => `All ${counted(steps, each)}`}
         outlineOf={outlineOf}
         onTap={(i) => onTap(balloons[i]!)}
-        marks={shown.length > 0 ? (space) => <Ghost balloons={shown} space={space} /> : undefined}
+        marks={
+          shown.length > 0 || grip
+            ? (space) => (
+                <>
+                  <Ghost balloons={shown} space={space} />
+                  {grip ? <MoveMark at={grip} space={space} /> : null}
+                </>
+              )
+            : undefined
+        }
+        grips={grip && onMove ? (space) => <MoveGrip at={grip} space={space} onMove={onMove} /> : undefined}
       />
       {shown.length > 0 ? <GhostNote onAway={onNoGhost} /> : null}
     </View>

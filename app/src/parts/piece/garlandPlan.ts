@@ -14,6 +14,7 @@ import {
   type ClusterProblemCode,
   type ColoursProblemCode,
   type FullnessProblemCode,
+  type Move,
   type Over,
   type StripBalloon,
   type StripProblemCode,
@@ -42,6 +43,7 @@ export function wholeGarland(design: StoredGarland): GarlandDesign {
       uneven: design.uneven ?? null,
       trimmings: design.trimmings ?? [],
       fuller: design.fuller ?? 'layers',
+      moved: design.moved ?? [],
       fullness,
     },
   };
@@ -82,6 +84,7 @@ export interface GarlandPlan {
   tied: TiedBalloon[];
   balloons: PlannedBalloon[];
   touches: Touch[];
+  moves: Move[];
 }
 
 type Made = Pick<GarlandPlan, 'clusters' | 'strip' | 'over'>;
@@ -151,7 +154,10 @@ export function planGarland(design: GarlandDesign, basis: Material): Result<Garl
         byHand: own !== undefined,
       });
     });
-  return { ok: true, value: { ...along, made: madeUneven(along, design), tied, balloons, touches } };
+  return {
+    ok: true,
+    value: { ...along, made: madeUneven(along, design), tied, balloons, touches, moves: movesIn(design) },
+  };
 }
 
 /** What is packed of what is planned: every balloon off by its own draw where sizes are uneven on purpose. */
@@ -289,6 +295,12 @@ const plainPart = ({ modelId, colourHex, finish }: PiecePart): PiecePart => ({ m
 /** What is changed by hand of it as it is made now. */
 export const handOf = ({ hand, strip }: Pick<GarlandDesign, 'hand' | 'strip'>): ByHand[] =>
   hand.filter((each) => each.strip === (strip !== null));
+
+/** Clusters that are moved by hand of it as it is made now. */
+const movesIn = ({ moved, strip }: Pick<GarlandDesign, 'moved' | 'strip'>): Move[] =>
+  moved
+    .filter((each) => each.strip === (strip !== null))
+    .map(({ cluster, layer, xMm, yMm, zMm }) => ({ cluster, layer, byMm: [xMm, yMm, zMm] }));
 
 /** Which balloon is meant: the same words for the same one. */
 export const nameOf = ({ cluster, layer, place }: Pick<ByHand, 'cluster' | 'layer' | 'place'>) =>

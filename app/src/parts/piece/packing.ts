@@ -42,7 +42,7 @@ export function packFigures({
 }
 
 /** What is changed by hand in a garland that is packed. */
-export type TouchQuestion = Along & Pick<GarlandPlan, 'touches'> & { packed: PackedWithGaps };
+export type TouchQuestion = Along & Pick<GarlandPlan, 'touches' | 'moves'> & { packed: PackedWithGaps };
 
 /** A garland at rest, the path it was packed along, the hollows on its outside, and who lies beside whom. */
 export interface PackedWithGaps extends PackedGarland {
@@ -81,8 +81,8 @@ export function packed(question: PackQuestion | TouchQuestion, tell: (share: num
         }
       : made;
   if ('packed' in question) {
-    const { packed: whole, touches } = question;
-    return withGaps(touchedUp(whole, { ...how, touches }), () => whole.beside);
+    const { packed: whole, touches, moves } = question;
+    return withGaps(touchedUp(whole, { ...how, touches, moves }), () => whole.beside);
   }
   const { clusters, strip, over, seed, kept } = question;
   if (strip) return withGaps(packStrip({ balloons: strip, over, seed, kept, ...how }));
@@ -92,13 +92,13 @@ export function packed(question: PackQuestion | TouchQuestion, tell: (share: num
 
 /** The same at once: packed, then touched up where something is changed by hand. */
 export function packedByHand(
-  view: Parameters<typeof packFigures>[0] & Pick<GarlandPlan, 'touches'>,
+  view: Parameters<typeof packFigures>[0] & Pick<GarlandPlan, 'touches' | 'moves'>,
   trade: Trade,
 ): PackAnswer {
-  const { touches } = view;
+  const { touches, moves } = view;
   const whole = { ...packFigures(view), trade };
   const made = packed(whole);
-  if (!made.ok || touches.length === 0) return made;
+  if (!made.ok || touches.length + moves.length === 0) return made;
   const { points, walls } = whole;
-  return packed({ points, walls, trade, touches, packed: made.value });
+  return packed({ points, walls, trade, touches, moves, packed: made.value });
 }

@@ -20,13 +20,15 @@ export function usePacked(view: GarlandView | null, trade: Trade | null): Asked<
   const asked = useSameFigures(view && packFigures(view));
   const question = useMemo((): PackQuestion | null => asked && trade && { ...asked, trade }, [asked, trade]);
   const whole = useAsked<PackQuestion, PackAnswer>(openGarlandWorker, question);
-  const touches = useSameFigures(view && view.touches);
+  const byHands = useSameFigures(view && { touches: view.touches, moves: view.moves });
   const { answer } = whole;
   const packed = answer && answer !== 'failed' && answer.ok ? answer.value : null;
   const touched = useMemo((): TouchQuestion | null => {
-    if (!asked || !trade || !packed || !touches || touches.length === 0) return null;
-    return { points: asked.points, walls: asked.walls, trade, packed, touches };
-  }, [asked, packed, touches, trade]);
+    if (!asked || !trade || !packed || !byHands) return null;
+    const { touches, moves } = byHands;
+    if (touches.length + moves.length === 0) return null;
+    return { points: asked.points, walls: asked.walls, trade, packed, touches, moves };
+  }, [asked, packed, byHands, trade]);
   const byHand = useAsked<TouchQuestion, PackAnswer>(openGarlandWorker, touched, SHORT_REST_MS);
   if (!touched) return whole;
   return { ...whole, answer: byHand.answer, last: byHand.last ?? whole.last };
