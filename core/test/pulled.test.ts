@@ -27,26 +27,43 @@ describe('one balloon pulled off its size', () => {
   const inRing = at(({ tie, layer }) => !tie && form.layers[layer]!.role === 'ring');
   const tied = at(({ tie }) => tie);
 
-  it('in a ring lifts out when it is too large, and leaves a gap when it is too small', () => {
+  const far = (lies: typeof spheres, i: number) =>
+    Math.hypot(...(['xMm', 'yMm', 'zMm'] as const).map((axis) => lies[i]![axis] - spheres[i]![axis]));
+
+  it('in a ring is pushed out when it is too large, and leaves a gap when it is too small', () => {
     const large = pullOne({ spheres, closing, form, at: inRing, offMm: inch(0.5) });
     expect(large.wrong?.state).toBe('buckles');
     expect(large.gap).toBeNull();
-    expect(large.spheres[inRing]!.zMm).toBeGreaterThan(spheres[inRing]!.zMm);
+    const out = ({ xMm, yMm }: { xMm: number; yMm: number }) => Math.hypot(xMm, yMm);
+    expect(out(large.spheres[inRing]!)).toBeGreaterThan(out(spheres[inRing]!) + inch(0.1));
     const small = pullOne({ spheres, closing, form, at: inRing, offMm: -inch(0.5) });
     expect(small.wrong?.state).toBe('opens');
-    expect(small.gap).not.toBeNull();
+    // From skin to skin.
+    const { from, to } = small.gap!;
+    const own = small.spheres[inRing]!;
+    expect(Math.hypot(from.xMm - own.xMm, from.yMm - own.yMm, from.zMm - own.zMm)).toBeCloseTo(own.widthMm / 2, 6);
+    const open = Math.hypot(from.xMm - to.xMm, from.yMm - to.yMm, from.zMm - to.zMm);
+    expect(open).toBeGreaterThan(inch(0.25));
+    expect(open).toBeLessThan(inch(0.75));
   });
 
-  it('that ties others only has its own width: nothing closes through it', () => {
+  it('that ties others only pushes them: nothing closes through it', () => {
     const pulled = pullOne({ spheres, closing, form, at: tied, offMm: inch(0.5) });
     expect([pulled.wrong, pulled.gap]).toEqual([null, null]);
     expect(pulled.spheres[tied]!.widthMm).toBeCloseTo(spheres[tied]!.widthMm + inch(0.5), 9);
   });
 
-  it('leaves every other balloon where it is', () => {
-    for (const place of [inRing, tied]) {
-      const pulled = pullOne({ spheres, closing, form, at: place, offMm: inch(0.25) });
-      expect(pulled.spheres.filter((_, i) => i !== place)).toEqual(spheres.filter((_, i) => i !== place));
+  it('moves its neighbours more than what is on the other side, none farther than it is off itself', () => {
+    for (const offMm of [inch(0.5), -inch(0.5)]) {
+      const { spheres: lies } = pullOne({ spheres, closing, form, at: inRing, offMm });
+      const beside = spheres.flatMap(({ layer, tie, index }, i) =>
+        !tie && layer === spheres[inRing]!.layer && [1, 5].includes(index) ? [far(lies, i)] : [],
+      );
+      const opposite = spheres.flatMap(({ layer, tie, index }, i) =>
+        !tie && layer === spheres[inRing]!.layer && index === 3 ? [far(lies, i)] : [],
+      );
+      expect(Math.max(...opposite)).toBeLessThan(Math.min(...beside));
+      lies.forEach((_, i) => expect(far(lies, i)).toBeLessThan(1.5 * Math.abs(offMm)));
     }
   });
 

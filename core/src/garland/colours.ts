@@ -2,7 +2,7 @@ import { ok, problem, type Result } from '../result';
 import { randomFrom, shuffled } from '../statistics';
 import type { ColourWay } from './kinds';
 import { pairsWithin } from './neighbours';
-import { spheresOf, type PackedGarland } from './soft';
+import { ballsOf, type PackedGarland } from './soft';
 
 /** One colour of a garland. */
 export interface GarlandColour {
@@ -40,8 +40,8 @@ interface ColoursAsked {
  * then lays them so that neighbours differ. Accents are then put in place of others, evenly along it, no two of one cluster
  * while there are as many clusters.
  *
- * Problems: `no-colours` with `colours`, `bad-colour-share` (none below 0, one that is no accent above) with `colours.<i>.share`, `bad-block` (a
- * whole one above 0) with `block` as their field.
+ * Problems: `no-colours` with `colours`, `bad-colour-share` (none below 0, one that is no accent above) with
+ * `colours.<i>.share`, `bad-block` (a whole one above 0) with `block` as their field.
  */
 export function coloursAlong(asked: ColoursAsked): Result<number[], ColoursProblemCode> {
   const { colours, block } = asked;
@@ -181,7 +181,7 @@ const BESIDE = 1.06;
 
 /** Pairs of balloons that lie side by side, two indices a pair. */
 export function besideEachOther({ balloons }: Pick<PackedGarland, 'balloons'>): number[] {
-  const { at, reachMm } = spheresOf(balloons);
+  const { at, reachMm } = ballsOf(balloons);
   return pairsWithin(at, reachMm, BESIDE);
 }
 

@@ -1,7 +1,7 @@
 import { cross, dot, plus, unit } from '../numeric/space';
 import { neighboursOf } from './neighbours';
 import type { Place } from './knotLine';
-import { spheresOf, type PackedGarland } from './soft';
+import { ballsOf, type PackedGarland } from './soft';
 
 /** A sphere: its middle and its radius, mm. */
 export interface Ball {
@@ -41,7 +41,7 @@ const HALVINGS = 14;
  * general case by trilateration, any handbook of geometry).
  */
 export function gapsOf({ balloons }: Pick<PackedGarland, 'balloons'>, { leastMm, mostMm }: GapsBetween): Gap[] {
-  const { at, reachMm } = spheresOf(balloons);
+  const { at, reachMm } = ballsOf(balloons);
   const { starts, others } = neighboursOf(at, reachMm, mostMm / 2);
   const near = balloons.map((): number[] => []);
   for (let i = 0; i < balloons.length; i += 1)

@@ -22,15 +22,25 @@ export interface Relaxing {
   line?: KnotLine | undefined;
   /** How far each knot lies beside its place on the line, three figures a knot, mm; on it where there are none. */
   besideMm?: Float64Array | undefined;
+  /** What spheres are tied to each other by. */
+  bonds?: readonly Bond[] | undefined;
   /** So many of the first spheres, and of the first knots, stay where they are. */
   held?: number | undefined;
   heldKnots?: number | undefined;
 }
 
+/** Two spheres that are tied: they may be so far apart, and are drawn together beyond that. */
+export interface Bond {
+  a: number;
+  b: number;
+  /** From middle to middle, mm. */
+  restMm: number;
+}
+
 export interface RelaxHow {
   /**
    * Done once no two press into one another by more than this share of how far apart they belong; where something draws
-   * on them or they have weight, once nothing moves them any more.
+   * on them, ties them to each other, or they have weight, once nothing moves them any more.
    */
   within: number;
   mostSteps: number;
@@ -58,14 +68,14 @@ const AT_REST = 1e-4;
 
 /**
  * Lets spheres come to rest: where two are nearer than they reach they push apart in proportion, what is tied is held at
- * its knot, knots slide along their line where something draws on them. Every mass is 1, as is every spring but those of
- * necks, which are `NECK`.
+ * its knot, what is tied to another by a bond to that one, knots slide along their line where something draws on them.
+ * Every mass is 1, as is every spring but those of necks and bonds, which are `NECK`.
  *
  * Source: Bitzek et al., Physical Review Letters 97, 170201 (2006): FIRE.
  */
 export function relax(spheres: Relaxing, how: RelaxHow): Relaxed {
   const { at, reachMm, knot, tetherMm, held = 0 } = spheres;
-  if (reachMm.length < SORTED_FROM || held > 0) return relaxed(spheres, how);
+  if (reachMm.length < SORTED_FROM || held > 0 || spheres.bonds) return relaxed(spheres, how);
   const order = orderInSpace(at, reachMm);
   const sorted = {
     ...spheres,
@@ -83,7 +93,7 @@ export function relax(spheres: Relaxing, how: RelaxHow): Relaxed {
 const SORTED_FROM = 2000;
 
 function relaxed(spheres: Relaxing, { within, mostSteps, pull = 0, weight = 0, walls = [] }: RelaxHow): Relaxed {
-  const { at, reachMm, knot, tetherMm, alongMm, line, besideMm, held = 0, heldKnots = 0 } = spheres;
+  const { at, reachMm, knot, tetherMm, alongMm, line, besideMm, bonds = [], held = 0, heldKnots = 0 } = spheres;
   const { abs, sqrt } = Math;
   const n = reachMm.length;
   const knots = alongMm?.length ?? 0;
@@ -166,6 +176,21 @@ function relaxed(spheres: Relaxing, { within, mostSteps, pull = 0, weight = 0, w
       f[a + 1]! += fy;
       f[a + 2]! += fz;
     }
+    for (const { a: one, b: other, restMm } of bonds) {
+      const [a, b] = [3 * one, 3 * other];
+      const dx = at[b]! - at[a]!;
+      const dy = at[b + 1]! - at[a + 1]!;
+      const dz = at[b + 2]! - at[a + 2]!;
+      const d = sqrt(dx * dx + dy * dy + dz * dz);
+      if (d <= restMm) continue;
+      const by = (NECK * (d - restMm)) / d;
+      f[a]! += by * dx;
+      f[a + 1]! += by * dy;
+      f[a + 2]! += by * dz;
+      f[b]! -= by * dx;
+      f[b + 1]! -= by * dy;
+      f[b + 2]! -= by * dz;
+    }
     if (slides) {
       if (heldKnots === 0) f[3 * n]! += pull * meanMm;
       f[3 * n + knots - 1]! -= pull * meanMm;
@@ -185,7 +210,7 @@ function relaxed(spheres: Relaxing, { within, mostSteps, pull = 0, weight = 0, w
       vv += v[i]! * v[i]!;
       ff += f[i]! * f[i]!;
     }
-    if (!slides && weight === 0 ? worst <= within : ff <= still * still * size) break;
+    if (!slides && weight === 0 && bonds.length === 0 ? worst <= within : ff <= still * still * size) break;
     if (power > 0) {
       const mix = alpha * sqrt(vv / (ff || 1));
       for (let i = 0; i < size; i += 1) v[i] = (1 - alpha) * v[i]! + mix * f[i]!;

@@ -64,7 +64,7 @@ export interface SoftGarland {
 }
 
 /** Where balloons lie, three figures each, and how far each reaches where nothing presses on it, mm. */
-export function spheresOf(balloons: readonly Pick<PackedBalloon, 'xMm' | 'yMm' | 'zMm' | 'widthMm'>[]) {
+export function ballsOf(balloons: readonly Pick<PackedBalloon, 'xMm' | 'yMm' | 'zMm' | 'widthMm'>[]) {
   return {
     at: Float64Array.from(balloons.flatMap(({ xMm, yMm, zMm }) => [xMm, yMm, zMm])),
     reachMm: Float64Array.from(balloons, ({ widthMm }) => widthMm / 2),

@@ -4,7 +4,7 @@ import { TRADE, type Trade } from '../trade';
 import type { KnotLine, Place } from './knotLine';
 import { contactsIn, type Wall } from './relax';
 import { settle } from './settle';
-import { knotPlace, softBody, spheresOf, type PackedBalloon, type PackedGarland } from './soft';
+import { knotPlace, softBody, ballsOf, type PackedBalloon, type PackedGarland } from './soft';
 
 /** What is done to one balloon by hand. */
 export interface Touch extends Pick<PackedBalloon, 'cluster' | 'layer' | 'place'> {
@@ -61,7 +61,7 @@ export function touchedUp(
   const bodies = balloons.map(({ widthMm }) => softBody(widthMm, trade));
   const spheres = {
     line,
-    at: spheresOf(balloons).at,
+    at: ballsOf(balloons).at,
     reachMm: Float64Array.from(bodies, ({ reachMm }) => reachMm),
     tetherMm: Float64Array.from(bodies, ({ tetherMm }) => tetherMm),
     knot: Int32Array.from(balloons, (balloon) => knots.get(knotName(balloon))!),

@@ -1,5 +1,5 @@
 export * from './basket';
-export * from './brokenSpheres';
+
 export * from './chain';
 export * from './closing';
 export * from './curtain';
@@ -10,10 +10,12 @@ export * from './hang';
 export * from './joint';
 export * from './kinds';
 export * from './oneWrong';
+export * from './pullOne';
 export * from './problem';
 export * from './ring';
 export * from './ringStack';
 export * from './simulateClosing';
 export * from './snapForm';
+export * from './softForm';
 export * from './spheres';
 export * from './swag';

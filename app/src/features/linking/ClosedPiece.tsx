@@ -1,6 +1,7 @@
 import type { ClosedDesign } from '@leggero/contract';
-import { countsOf, handleLine, pullOne, workingRings } from '@leggero/core/linking';
-import { useState } from 'react';
+import { factorsOff, type PieceSpread } from '@leggero/core/building';
+import { countsOf, formAsMade, handleLine, pullOne, workingRings } from '@leggero/core/linking';
+import { useCallback, useState } from 'react';
 
 import { useTrade } from '@/data/trade';
 import { Cautions } from '@/parts/Cautions';
@@ -41,6 +42,15 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
       ? pullOne({ spheres: view.spheres, closing: view.closing, form: view.snapped.form, at, offMm, trade })
       : null;
   const spheres = pulled?.spheres ?? view?.spheres ?? [];
+  const laidAnew = useCallback(
+    (spread: PieceSpread, seed: number) => {
+      if (!view) return [];
+      const off = factorsOff(spread, seed);
+      const widths = view.spheres.map(({ widthMm }) => widthMm * off());
+      return formAsMade(view.snapped.form, widths, trade);
+    },
+    [view, trade],
+  );
   const key = at === null ? (view?.sizes[0]?.key ?? null) : spheres[at]!.key;
   const size = view?.sizes.find((each) => each.key === key);
   const choose = (to: string) => {
@@ -77,6 +87,7 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
                 height={340}
                 chosen={own}
                 gap={pulled?.gap ?? null}
+                laidAnew={laidAnew}
                 handle={arch}
                 wrong={at !== null && offMm !== 0 ? at : null}
                 onTap={(sphere) => {

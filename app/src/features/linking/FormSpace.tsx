@@ -29,6 +29,8 @@ interface FormSpaceProps {
   wrong: number | null;
   gap: RingGap | null;
   handle: SceneTube | null;
+  /** All of it laid anew with every balloon as it came out; else each keeps its place. */
+  laidAnew?: ((spread: SizeSpread, seed: number) => Sphere[]) | undefined;
   /** Something round that the ring goes with. */
   thing?: SceneDisc | null;
   onTap: (sphere: number) => void;
@@ -39,13 +41,19 @@ const NOTHING_SAID = () => null;
 
 /** Linking work that closes on itself, in space. */
 export function FormSpace(props: FormSpaceProps) {
-  const { spheres, form, kind, partOf, basis, chosen, wrong, gap, handle, thing = null, onTap, ...picture } = props;
+  const { spheres, form, kind, partOf, basis, chosen, wrong, gap, handle, thing = null, ...rest } = props;
+  const { laidAnew, onTap, ...picture } = rest;
   const { models } = basis.knowledge;
-  const scene = useMemo(
-    () => formScene(spheres, form, partOf, models, { tubes: handle ? [handle] : [], discs: thing ? [thing] : [] }),
-    [spheres, form, partOf, models, handle, thing],
+  const sceneOf = useCallback(
+    (placed: readonly Sphere[]) =>
+      formScene(placed, form, partOf, models, { tubes: handle ? [handle] : [], discs: thing ? [thing] : [] }),
+    [form, partOf, models, handle, thing],
   );
-  const made = useCallback((spread: SizeSpread, seed: number) => offScene(scene, spread, seed), [scene]);
+  const scene = useMemo(() => sceneOf(spheres), [sceneOf, spheres]);
+  const made = useCallback(
+    (spread: SizeSpread, seed: number) => (laidAnew ? sceneOf(laidAnew(spread, seed)) : offScene(scene, spread, seed)),
+    [laidAnew, sceneOf, scene],
+  );
   const outcomes = useOutcomes(made, NOTHING_SAID);
   const outlineOf = useCallback(
     (_: SceneBalloon, i: number) =>

@@ -14,7 +14,8 @@ import { apartQuestion, type ApartQuestion, type GarlandView } from './viewGarla
 const SHORT_REST_MS = 30;
 
 /**
- * A garland as a worker packs it by the trade's numbers, nothing while they are not known: anew once the hand rests; what is changed by hand is touched up in what is packed.
+ * A garland as a worker packs it by the trade's numbers, nothing while they are not known: anew once the hand rests; what
+ * is changed by hand is touched up in what is packed.
  */
 export function usePacked(view: GarlandView | null, trade: Trade | null): Asked<PackAnswer> {
   const asked = useSameFigures(view && packFigures(view));
