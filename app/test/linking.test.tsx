@@ -160,6 +160,17 @@ describe('a basket', () => {
     expect(screen.getByText('stays open')).toBeTruthy();
   });
 
+  it('comes to rest as soft bodies, larger than it is drawn, its necks pulled', async () => {
+    await open(BASKET);
+    await userEvent.click(screen.getByRole('radio', { name: 'At rest' }));
+    const [, across] =
+      /comes to rest (\d+)\S* in across, .* in high; the longest neck is pulled by \d+ % of its balloon\.$/.exec(
+        screen.getByText(/^As soft bodies/).textContent!,
+      )!;
+    expect(Number(across)).toBeGreaterThan(13);
+    expect(screen.queryByRole('button', { name: 'Build it once more' })).toBeNull();
+  });
+
   it('shows what cannot be beside its field, keeps what was typed, and names what works', async () => {
     await open(BASKET);
     await type('Spoke balloons, inches', '3');

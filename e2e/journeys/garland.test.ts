@@ -28,12 +28,13 @@ describe('a garland, planned on a phone', () => {
   const inStrip = async () => Number(/strip of (\d+) balloons/.exec(await visitor.text())![1]);
 
   /** Of the balloons on its right, far from its foot, the one that is drawn last is nearest: nothing is before it. */
-  async function tapNearest(): Promise<void> {
+  async function tapNearest(): Promise<{ x: number; y: number }> {
     await visitor.drawnInSpace(PICTURE);
     const balloons = await visitor.balloonsIn(PICTURE);
     const middle = balloons.reduce((sum, { x }) => sum + x / balloons.length, 0);
     const { x, y } = balloons.findLast((balloon) => balloon.x > middle)!;
     await visitor.page.touchscreen.tap(x, y);
+    return { x, y };
   }
 
   it('is packed, runs around a corner and takes as many clusters as fill its path', async () => {
@@ -70,6 +71,10 @@ describe('a garland, planned on a phone', () => {
     await visitor.sees(/Take \d+ clusters: they fill the path/);
     await visitor.tap('switch', 'Decorators in its hollows');
     await visitor.sees(/\d+ hollows take a balloon of 4 in/);
+    await visitor.sees(/\d+ decorators, \d fours, \d threes and \d twos: \d+ balloons/);
+    await visitor.type('Leaves', '8');
+    await kept(({ trimmings }) => trimmings?.length === 1 && trimmings[0]!.count === 8);
+    await visitor.sees('8 leaves, evenly along it.');
     const { decorators: first } = await kept(({ decorators }) => decorators !== null);
     const [fill] = /Put one in each: \d+/.exec(await visitor.text())!;
     await visitor.tap('button', fill);
@@ -94,13 +99,42 @@ describe('a garland, planned on a phone', () => {
     await visitor.tap('button', 'Undo');
     await kept(({ hand }) => hand?.length === 0);
     expect(await counted()).toBe(before);
-    await tapNearest();
     await visitor.tap('button', 'Keep what comes before it as it lies');
     await kept((design) => design.kept?.length === 1 && design.kept[0]!.seed === design.seed);
     await visitor.tap('button', 'Turn its clusters another way');
     await kept((design) => design.kept?.length === 1 && design.kept[0]!.seed !== design.seed);
     await visitor.tap('button', 'Let go');
     await kept((design) => design.kept?.length === 0);
+    expect(visitor.complaints).toEqual([]);
+  });
+
+  it('has a cluster dragged elsewhere and put back', async () => {
+    // What was tapped before is let go by a tap.
+    const { x, y } = await tapNearest();
+    if (!(await visitor.text()).includes('Take it out')) await tapNearest();
+    const hand = await visitor.page.touchscreen.touchStart(x, y);
+    for (let by = 6; by <= 36; by += 6) await hand.move(x + by, y - by);
+    await hand.end();
+    const { moved } = await kept(({ moved: its }) => its?.length === 1 && Math.hypot(its[0]!.xMm, its[0]!.zMm) > 50);
+    expect(moved![0]!.zMm).toBeGreaterThan(0);
+    await visitor.sees('1 cluster moved by hand.');
+    await visitor.tap('button', 'Undo');
+    await kept((design) => design.moved?.length === 0);
+    expect(visitor.complaints).toEqual([]);
+  });
+
+  it('is measured once it is finished, and packed as soft as it was; by eye is said to be fine', async () => {
+    const { clusters } = await kept(() => true);
+    await visitor.tap('button', 'By eye, or sized? Find out');
+    await visitor.sees(/By eye is fine: it comes out \d+ ft .* to \d+ ft /);
+    await visitor.sees(/of them: .* wider makes it .* longer\./);
+    await visitor.tap('button', 'Measure it once it is finished');
+    await visitor.type('Length along it', '3 ft');
+    await visitor.sees(/Clusters like these come out \d+ ft .* to \d+ ft .*long\./);
+    await visitor.type('Length along it', `${Math.round(11.5 * clusters)} in`);
+    await visitor.tap('button', 'Keep this measure');
+    await visitor.sees(/Packed as soft as the one of yours that was measured/);
+    await visitor.sees(/The one of yours that was measured came to 0\.9\d of that rule/);
     expect(visitor.complaints).toEqual([]);
   });
 

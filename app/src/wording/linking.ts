@@ -184,6 +184,21 @@ export function formSizeText({ acrossMm, heightMm, mouthMm }: Form, text: Write)
   return `${text(acrossMm)} across, ${text(heightMm)} high${inside}`;
 }
 
+/** How a closed form lies as soft bodies: "As soft bodies it comes to rest 15 in across, 10 in high; …" */
+export function atRestText(
+  { acrossMm, heightMm, pulled }: { acrossMm: number; heightMm: number; pulled: number },
+  text: Write,
+): string {
+  const necks =
+    pulled < LEAST_PULLED
+      ? 'no neck is pulled'
+      : `the longest neck is pulled by ${Math.round(50 * pulled)} % of its balloon`;
+  return `As soft bodies that touch and are tied it comes to rest ${text(acrossMm)} across, ${text(heightMm)} high; ${necks}.`;
+}
+
+/** Less is no pull, a share of half the width. */
+const LEAST_PULLED = 0.1;
+
 /** How far a swag of whole balloons hangs off what was asked. */
 export function lowerText(lowerMm: number, fine: Write): string {
   if (Math.abs(lowerMm) < 0.5) return 'as asked';

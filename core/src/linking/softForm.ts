@@ -9,6 +9,9 @@ export interface SoftForm {
   spheres: Sphere[];
   /** Where its joints lie, mm. */
   joints: { xMm: number; yMm: number; zMm: number }[];
+  /** Over everything, mm. */
+  acrossMm: number;
+  heightMm: number;
   /** How much nearer than they belong the two that press most are, a share. */
   pressed: number;
   /** How much longer than it is by itself the longest neck or tail is pulled, a share of the balloon's half width. */
@@ -40,7 +43,11 @@ export function softForm(
     widthsMm,
     from,
     trade = TRADE,
-  }: { widthsMm?: readonly number[] | undefined; from?: SoftForm | undefined; trade?: Trade | undefined } = {},
+  }: {
+    widthsMm?: readonly number[] | undefined;
+    from?: Pick<SoftForm, 'spheres' | 'joints'> | undefined;
+    trade?: Trade | undefined;
+  } = {},
 ): SoftForm {
   const drawn = spheresOf(form);
   const widths = widthsMm ?? drawn.map(({ widthMm }) => widthMm);
@@ -62,8 +69,13 @@ export function softForm(
     const long = Math.hypot(one.xMm - other.xMm, one.yMm - other.yMm, one.zMm - other.zMm);
     return Math.max(most, (long - restMm) / (widths[a]! / 2));
   }, 0);
+  const spheres = drawn.map((sphere, i) => ({ ...sphere, ...place(i), widthMm: widths[i]! }));
+  const highest = Math.max(...spheres.map(({ zMm, widthMm }) => zMm + widthMm / 2));
+  const lowest = Math.min(...spheres.map(({ zMm, widthMm }) => zMm - widthMm / 2));
   return {
-    spheres: drawn.map((sphere, i) => ({ ...sphere, ...place(i), widthMm: widths[i]! })),
+    spheres,
+    acrossMm: 2 * Math.max(...spheres.map(({ xMm, yMm, widthMm }) => Math.hypot(xMm, yMm) + widthMm / 2)),
+    heightMm: highest - lowest,
     joints: frame.joints.map((_, i) => place(balls + i)),
     pressed: worst,
     pulled,

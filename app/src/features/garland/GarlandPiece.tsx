@@ -113,6 +113,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
                   setTapped(plan && nameOf(plan));
                 }}
                 laidAnew={laidAnew}
+                onLetGo={() => setTapped(null)}
                 onMove={(by, { first }) => {
                   const plan = under?.plan;
                   if (!plan) return;

@@ -1,12 +1,12 @@
 import type { ClosedDesign } from '@leggero/contract';
 import { factorsOff, type PieceSpread } from '@leggero/core/building';
-import { countsOf, formAsMade, handleLine, pullOne, workingRings } from '@leggero/core/linking';
-import { useCallback, useState } from 'react';
+import { countsOf, formAsMade, handleLine, pullOne, softForm, workingRings } from '@leggero/core/linking';
+import { useCallback, useMemo, useState } from 'react';
 
 import { useTrade } from '@/data/trade';
 import { Cautions } from '@/parts/Cautions';
 import { Words } from '@/ui/Words';
-import { formSizeText, linkProblemText, snapText } from '@/wording/linking';
+import { atRestText, formSizeText, linkProblemText, snapText } from '@/wording/linking';
 import { counted } from '@/wording/trade';
 
 import { CheckCard } from '@/parts/piece/CheckCard';
@@ -58,6 +58,7 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
     setOffMm(0);
   };
   const own = at === null ? [] : spheres.flatMap((sphere, i) => (sphere.key === key ? [i] : []));
+  const rest = useMemo(() => view && softForm(view.snapped.form, { trade }), [view, trade]);
   const { handle } = design;
   const arch: SceneTube | null =
     view?.handle?.ok && handle
@@ -88,6 +89,8 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
                 chosen={own}
                 gap={pulled?.gap ?? null}
                 laidAnew={laidAnew}
+                rest={rest}
+                restText={rest ? atRestText(rest, text) : ''}
                 handle={arch}
                 wrong={at !== null && offMm !== 0 ? at : null}
                 onTap={(sphere) => {

@@ -1,6 +1,6 @@
 import type { PiecePart } from '@leggero/contract';
 import type { SizeSpread } from '@leggero/core';
-import type { Form, RingGap, Sphere } from '@leggero/core/linking';
+import type { Form, RingGap, SoftForm, Sphere } from '@leggero/core/linking';
 import { useCallback, useMemo } from 'react';
 import { Line } from 'react-native-svg';
 
@@ -31,6 +31,9 @@ interface FormSpaceProps {
   handle: SceneTube | null;
   /** All of it laid anew with every balloon as it came out; else each keeps its place. */
   laidAnew?: ((spread: SizeSpread, seed: number) => Sphere[]) | undefined;
+  /** As it comes to rest on soft bodies, and that in words. */
+  rest?: SoftForm | null;
+  restText?: string;
   /** Something round that the ring goes with. */
   thing?: SceneDisc | null;
   onTap: (sphere: number) => void;
@@ -41,8 +44,8 @@ const NOTHING_SAID = () => null;
 
 /** Linking work that closes on itself, in space. */
 export function FormSpace(props: FormSpaceProps) {
-  const { spheres, form, kind, partOf, basis, chosen, wrong, gap, handle, thing = null, ...rest } = props;
-  const { laidAnew, onTap, ...picture } = rest;
+  const { spheres, form, kind, partOf, basis, chosen, wrong, gap, handle, thing = null, ...more } = props;
+  const { laidAnew, rest = null, restText = '', onTap, ...picture } = more;
   const { models } = basis.knowledge;
   const sceneOf = useCallback(
     (placed: readonly Sphere[]) =>
@@ -54,7 +57,12 @@ export function FormSpace(props: FormSpaceProps) {
     (spread: SizeSpread, seed: number) => (laidAnew ? sceneOf(laidAnew(spread, seed)) : offScene(scene, spread, seed)),
     [laidAnew, sceneOf, scene],
   );
-  const outcomes = useOutcomes(made, NOTHING_SAID);
+  const inHands = useOutcomes(made, NOTHING_SAID);
+  const outcomes = useMemo(() => {
+    if (!rest) return inHands;
+    const always = { value: 'rest', title: 'At rest', always: true, text: () => restText };
+    return [{ ...always, scene: () => sceneOf(rest.spheres) }, ...inHands];
+  }, [rest, restText, inHands, sceneOf]);
   const outlineOf = useCallback(
     (_: SceneBalloon, i: number) =>
       i === wrong ? ('wrong' as const) : chosen.includes(i) ? ('chosen' as const) : ('none' as const),

@@ -42,6 +42,8 @@ interface TiedPictureProps<Balloon extends TiedBalloon> {
   onTap: (balloon: Balloon) => void;
   /** What is meant can be pulled elsewhere: by how far, from where the hand took hold of it. */
   onMove?: ((by: Vec, how: { first: boolean }) => void) | undefined;
+  /** What is meant was tapped once more: it is let go. */
+  onLetGo?: (() => void) | undefined;
   /** As some of it came out once: seen over it. */
   ghosts: readonly TiedBalloon[];
   onNoGhost: () => void;
@@ -72,6 +74,7 @@ export function TiedPicture<Balloon extends TiedBalloon>(props: TiedPictureProps
     only,
     onTap,
     onMove,
+    onLetGo = nothing,
     ghosts,
     onNoGhost,
   } = props;
@@ -122,7 +125,9 @@ export function TiedPicture<Balloon extends TiedBalloon>(props: TiedPictureProps
               )
             : undefined
         }
-        grips={grip && onMove ? (space) => <MoveGrip at={grip} space={space} onMove={onMove} /> : undefined}
+        grips={
+          grip && onMove ? (space) => <MoveGrip at={grip} space={space} onMove={onMove} onTap={onLetGo} /> : undefined
+        }
       />
       {shown.length > 0 ? <GhostNote onAway={onNoGhost} /> : null}
     </View>

@@ -17,9 +17,11 @@ import { TILT, type Camera, type View } from './view';
 
 /** One way that a piece may come out. */
 export interface Outcome {
-  /** `drawn`, `checked`, `eye`. */
+  /** `drawn`, `checked`, `eye`, `rest`. */
   value: string;
   title: string;
+  /** It comes out so every time. */
+  always?: boolean | undefined;
   /** The piece as it came out once: the same seed is the same time. */
   scene: (seed: number) => Scene;
   /** That in words. */
@@ -122,7 +124,7 @@ export function BuiltPicture(props: BuiltPictureProps) {
                     onChange={setSeen}
                   />
                 </Box>
-                {outcome ? (
+                {outcome && !outcome.always ? (
                   <IconButton label="Build it once more" icon={Again} onPress={() => setSeed(seed + 1)} />
                 ) : null}
               </Box>
@@ -135,7 +137,7 @@ export function BuiltPicture(props: BuiltPictureProps) {
           </Box>
         }
       />
-      {outcomes.length === 0 ? (
+      {outcomes.every(({ always }) => always) ? (
         <Words look="quiet">
           Measure a batch, or test your eye: then it is also shown as it comes out in your hands.
         </Words>

@@ -45,21 +45,32 @@ interface DragPointProps {
   top: number;
   /** How far the hand has gone since it took hold, px; `first` as it takes hold. */
   onDrag: (by: { x: number; y: number; first: boolean }) => void;
+  /** The hand lets go without having gone anywhere. */
+  onTap?: (() => void) | undefined;
 }
 
+/** A finger that only taps moves by no more than this, px. */
+const TAP_PX = 4;
+
 /** A place of a picture that is dragged any way; by keys the same is typed beside the picture. */
-export function DragPoint({ left, top, onDrag }: DragPointProps) {
-  const from = useRef({ pageX: 0, pageY: 0 });
+export function DragPoint({ left, top, onDrag, onTap }: DragPointProps) {
+  const from = useRef({ pageX: 0, pageY: 0, gone: false });
   const hands = {
     onStartShouldSetResponder: () => true,
     onMoveShouldSetResponder: () => true,
     onResponderTerminationRequest: () => false,
     onResponderGrant: ({ nativeEvent: { pageX, pageY } }: GestureResponderEvent) => {
-      from.current = { pageX, pageY };
+      from.current = { pageX, pageY, gone: false };
       onDrag({ x: 0, y: 0, first: true });
     },
-    onResponderMove: ({ nativeEvent: { pageX, pageY } }: GestureResponderEvent) =>
-      onDrag({ x: pageX - from.current.pageX, y: pageY - from.current.pageY, first: false }),
+    onResponderMove: ({ nativeEvent: { pageX, pageY } }: GestureResponderEvent) => {
+      const [x, y] = [pageX - from.current.pageX, pageY - from.current.pageY];
+      from.current.gone ||= Math.hypot(x, y) > TAP_PX;
+      if (from.current.gone) onDrag({ x, y, first: false });
+    },
+    onResponderRelease: () => {
+      if (!from.current.gone) onTap?.();
+    },
   };
   const style = {
     position: 'absolute',

@@ -47,12 +47,14 @@ export function MoveGrip({
   at,
   space,
   onMove,
-}: MoveGripProps & { onMove: (by: Vec, how: { first: boolean }) => void }) {
+  onTap,
+}: MoveGripProps & { onMove: (by: Vec, how: { first: boolean }) => void; onTap: () => void }) {
   const { x, y, scale } = space.project(at);
   return (
     <DragPoint
       left={x}
       top={y}
+      onTap={onTap}
       onDrag={({ x: right, y: down, first }) =>
         onMove(plus(plus([0, 0, 0], space.right, right / scale), space.up, -down / scale), { first })
       }
