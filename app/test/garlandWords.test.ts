@@ -24,6 +24,7 @@ import {
   seenText,
   softnessText,
   stripText,
+  suppliesText,
   trimmingsText,
   whichText,
 } from '@/wording/garland';
@@ -79,6 +80,9 @@ it('words of garlands say what would work', () => {
     mattersText({ widthMm: inch(10), count: 6, share }, inch(144), { text, fine: text });
   expect(matters(0.5)).toBe('10 in, 6 of them: ¼ in wider makes it 1¾ in longer.');
   expect(matters(0.01)).toBe('10 in, 6 of them: ¼ in wider leaves it as long.');
+  const takes = { modelling: 1, lineMm: inch(108), bands: 0, glueDots: 32 };
+  expect(suppliesText(takes, text)).toBe('Beside its balloons: 1 modelling balloon, 9 ft of line and 32 glue dots.');
+  expect(suppliesText({ modelling: 0, lineMm: 0, bands: 0, glueDots: 0 }, text)).toBe('Nothing beside its balloons.');
   expect(ownRuleText({ share: 0.953, garlands: 1 }, inch(120), inch(126), text)).toBe(
     'The one of yours that was measured came to 0.95 of that rule, here 10 ft: packed it is 5 % longer.',
   );
@@ -92,7 +96,7 @@ it('words of garlands say what would work', () => {
   );
   expect(garlandProblemText({ code: 'line-too-long', detail: { mostMm: inch(120) } }, text)).toBe('Up to 10 ft.');
   const steps = (kind: GarlandPathKind, by: { strip?: object; fullness?: number[] } = {}) =>
-    garlandSteps(12, { path: { kind }, strip: null, fullness: [1, 1], ...by }).join(' ');
+    garlandSteps(12, { path: { kind }, strip: null, fullness: [1, 1], joined: 'modelling', ...by }).join(' ');
   expect(steps('droop')).toMatch(/12 clusters.*let it come to rest/);
   expect(steps('corner')).toMatch(/the foot, the bend and the top/);
   expect(steps('corner')).not.toMatch(/Tie more clusters/);

@@ -11,6 +11,7 @@ import {
   FULLNESS,
   GARLAND_PATHS,
   HEMS,
+  JOINED_BY,
   MOST_CLUSTERS,
   MOST_FIXINGS,
   MOST_STRIP_HOLES,
@@ -470,6 +471,8 @@ const garlandDesignSchema = z.object({
     .array(z.object({ kind: z.enum(TRIMMINGS), count: z.int().min(1).max(MOST_DECORATORS), wideMm: partMmSchema }))
     .max(TRIMMINGS.length)
     .optional(),
+  /** What joins its clusters. */
+  joined: z.enum(JOINED_BY).optional(),
   /** How its clusters happen to be turned. */
   seed: z.int().min(1).max(MOST_SEED),
   /** What is good as it lies: clusters before each of these, from 0, rising, and how those are turned. */

@@ -39,7 +39,7 @@ import {
   spreadAllowed,
   spreadBy,
 } from '../src/building';
-import { hungOn, learnGarland, packGarland } from '../src/garland';
+import { garlandSupplies, hungOn, learnGarland, packGarland } from '../src/garland';
 import { nextReading, substitute } from '../src/calibration/calibrating';
 import { judgeEye } from '../src/consistency/eye';
 import { printShift, shineAdvice } from '../src/finish';
@@ -231,6 +231,10 @@ export function panoramaBeside(trade: Trade): Record<string, unknown> {
         },
       ],
       trade,
+    }),
+    supplies: garlandSupplies({
+      ...{ by: 'line', clusters: [], strip: true, over: 3, fixings: 2, hollows: 5, trade },
+      size: { code: '260', widthMm: inch(2), lengthMm: inch(60) },
     }),
     hung: hungOn({ line: LINE, count: 3, kg: 1, trade }),
     building: [

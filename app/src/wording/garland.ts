@@ -7,6 +7,7 @@ import {
   type DecoratorWay,
   type FullerWay,
   type GarlandPathKind,
+  type JoinedBy,
   type Problem,
 } from '@leggero/core';
 import type {
@@ -15,6 +16,7 @@ import type {
   ClusterProblemCode,
   ColoursProblemCode,
   FullnessProblemCode,
+  GarlandSupplies,
   PackGarlandProblemCode,
   StripProblemCode,
 } from '@leggero/core/garland';
@@ -33,6 +35,31 @@ export const PATH_WORDS: Record<GarlandPathKind, string> = {
   hoop: 'Around a hoop',
   own: 'As I draw it',
 };
+
+export const JOINED_WORDS: Record<JoinedBy, string> = {
+  necks: 'Necks',
+  modelling: 'Modelling',
+  line: 'Line',
+  bands: 'Bands',
+};
+/** What each way to join is good for, and what goes wrong with it (common practice). */
+export const JOINED_ABOUT: Record<JoinedBy, string> = {
+  necks: 'Their own necks tied: no supplies, but strong fingers and long necks.',
+  modelling: 'Empty modelling balloons around two or three of each, the smaller ones: firm, and undone again.',
+  line: 'Line is thin and cheap; it can cut, and comes loose.',
+  bands: 'Bands are quick; large clusters slip in them.',
+};
+
+/** What a garland takes beside its balloons: "5 modelling balloons, 9 ft of line and 32 glue dots." */
+export function suppliesText({ modelling, lineMm, bands, glueDots }: GarlandSupplies, text: Write): string {
+  const all = [
+    modelling > 0 ? [counted(modelling, 'modelling balloon')] : [],
+    lineMm > 0 ? [`${text(lineMm)} of line`] : [],
+    bands > 0 ? [counted(bands, 'band')] : [],
+    glueDots > 0 ? [counted(glueDots, 'glue dot')] : [],
+  ].flat();
+  return all.length === 0 ? 'Nothing beside its balloons.' : `Beside its balloons: ${listed(all)}.`;
+}
 
 export const FULLER_WORDS: Record<FullerWay, string> = { layers: 'More clusters', larger: 'Larger balloons' };
 /** What dragging a place up does. */
@@ -491,10 +518,18 @@ interface Steps {
   path: { kind: GarlandPathKind };
   strip: object | null;
   fullness: readonly number[];
+  joined: JoinedBy;
 }
 
+const JOIN_STEPS: Record<JoinedBy, string> = {
+  necks: 'Tie cluster to cluster by two necks of each',
+  modelling: 'Join cluster to cluster with a modelling balloon around two or three necks of each',
+  line: 'Join cluster to cluster with line, twice around two or three necks of each',
+  bands: 'Join cluster to cluster with a band over two or three necks of each',
+};
+
 /** How a garland is built. */
-export function garlandSteps(along: number, { path, strip, fullness }: Steps): string[] {
+export function garlandSteps(along: number, { path, strip, fullness, joined }: Steps): string[] {
   const full = fullness.some((each) => each > 1);
   return [
     'Fill one size after the other, the largest first; keep them apart in clean bags.',
@@ -505,7 +540,7 @@ export function garlandSteps(along: number, { path, strip, fullness }: Steps): s
         ]
       : [
           `Tie ${counted(along, 'cluster')}: balloons of one cluster neck to neck, a small one between larger ones.`,
-          'Join cluster to cluster with a modelling balloon around two or three necks of each; turn each until it nests, and push it on.',
+          `${JOIN_STEPS[joined]}; turn each until it nests, and push it on.`,
         ]),
     ...(full
       ? [`Tie more clusters over ${strip ? 'it with bands' : 'these'}, the knot pushed in between its balloons.`]

@@ -6,6 +6,7 @@ export * from './fixings';
 export * from './fullness';
 export * from './gaps';
 export * from './garlandPath';
+export * from './garlandSupplies';
 export * from './kinds';
 export * from './knotLine';
 export * from './learnGarland';

@@ -34,3 +34,7 @@ export type DecoratorWay = (typeof DECORATOR_WAYS)[number];
 
 /** Decorators that are tied together: in twos, threes and fours. */
 export const MOST_IN_DECORATOR = 4;
+
+/** What joins the clusters of a garland: their own necks, modelling balloons, line, bands. */
+export const JOINED_BY = ['necks', 'modelling', 'line', 'bands'] as const;
+export type JoinedBy = (typeof JOINED_BY)[number];

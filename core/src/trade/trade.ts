@@ -110,6 +110,8 @@ export const TRADE = {
   garlandSd: 0.03,
   garlandNeck: 0.2,
   garlandGive: 0.03,
+  garlandLineMm: 914.4,
+  glueDots: 2,
   linkJoint: 0.04,
   linkJointSd: 0.02,
   practisedBasket: { spokes: 3.5, firstRing: 3.75, upperRing: 4.25, ties: 2.5 },

@@ -47,6 +47,7 @@ import { KindCards } from './KindCards';
 import { MakingCard } from './MakingCard';
 import { SpreadCard } from './SpreadCard';
 import { missingOf } from './missing';
+import { suppliesOf } from './supplies';
 import { movedOf, movedTo } from './moved';
 import { WallCard } from './WallCard';
 
@@ -163,6 +164,7 @@ export function GarlandPiece(shown: ShownPiece<DesignOf<'garland'>>) {
             {...{ design, basis, wrong, change }}
             pathMm={packed?.pathMm ?? design.path.wideMm}
             said={stripSaid}
+            supplies={view && suppliesOf(design, view, basis)}
           />
           <ColourCard {...{ design, basis, prints, wrong, change }} missing={missingOf(design, view, basis)} />
           {design.strip && view?.over.length === 0 ? null : (

@@ -1,5 +1,6 @@
 import { MOST_STRIP_STEPS } from '@leggero/contract';
-import { MM_PER_INCH, MOST_STRIP_HOLES } from '@leggero/core';
+import { JOINED_BY, MM_PER_INCH, MOST_STRIP_HOLES } from '@leggero/core';
+import type { GarlandSupplies } from '@leggero/core/garland';
 import Plus from 'lucide-react-native/icons/plus';
 import { View } from 'react-native';
 
@@ -8,9 +9,11 @@ import type { GarlandDesign } from '@/parts/piece/garlandPlan';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
+import { Labelled } from '@/ui/Field';
+import { PickChips } from '@/ui/PickChips';
 import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
-import { holesFor } from '@/wording/garland';
+import { holesFor, JOINED_ABOUT, JOINED_WORDS, suppliesText } from '@/wording/garland';
 
 interface MakingCardProps {
   design: GarlandDesign;
@@ -19,6 +22,8 @@ interface MakingCardProps {
   pathMm: number;
   /** What the strip is in words; null without one. */
   said: string | null;
+  /** What it takes beside its balloons; null while it cannot be worked out. */
+  supplies: GarlandSupplies | null;
   wrong: (field: string) => string | undefined;
   change: (by: Partial<GarlandDesign>) => void;
 }
@@ -31,8 +36,8 @@ const FIRST_STRIP = { pitchMm: 3 * MM_PER_INCH, first: 4 };
 const FIRST_WIDTHS = { large: 16 * MM_PER_INCH, small: 10 * MM_PER_INCH };
 
 /** How a garland is made: of clusters one after another, or in a strip hole by hole. */
-export function MakingCard({ design, basis, pathMm, said, wrong, change }: MakingCardProps) {
-  const { strip } = design;
+export function MakingCard({ design, basis, pathMm, said, supplies, wrong, change }: MakingCardProps) {
+  const { strip, joined } = design;
   const put = (by: Partial<Strip>) => strip && change({ strip: { ...strip, ...by } });
   const putStep = (at: number, step: Strip['steps'][number]) =>
     strip && put({ steps: strip.steps.map((each, i) => (i === at ? step : each)) });
@@ -48,6 +53,16 @@ export function MakingCard({ design, basis, pathMm, said, wrong, change }: Makin
           value={strip ? 'strip' : 'clusters'}
           onChange={(way) => change({ strip: way === 'strip' ? (strip ?? firstStrip(design, pathMm)) : null })}
         />
+        <Labelled label={strip ? 'What is tied over it, by' : 'Joined by'}>
+          <PickChips
+            label="Joined by"
+            options={JOINED_BY.map((value) => ({ value, title: JOINED_WORDS[value] }))}
+            value={joined}
+            onChange={(by) => change({ joined: by })}
+          />
+        </Labelled>
+        <Words look="quiet">{JOINED_ABOUT[joined]}</Words>
+        {supplies ? <Words role="status">{suppliesText(supplies, basis.lengths.text)}</Words> : null}
         {strip ? (
           <>
             <View className="flex-row flex-wrap gap-3">

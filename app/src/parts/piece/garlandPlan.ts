@@ -44,6 +44,7 @@ export function wholeGarland(design: StoredGarland): GarlandDesign {
       trimmings: design.trimmings ?? [],
       fuller: design.fuller ?? 'layers',
       moved: design.moved ?? [],
+      joined: design.joined ?? 'modelling',
       fullness,
     },
   };

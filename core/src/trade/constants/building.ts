@@ -147,4 +147,18 @@ export const building = {
     about: 'how much longer a garland hangs between two fixings than the way that it was measured along',
     range: [0.001, 0.2],
   },
+  garlandLineMm: {
+    title: 'Line for a fixing or a cluster',
+    unit: 'mm',
+    origin: 'common practice',
+    about: 'how much line a fixing of a garland takes, and a join between two of its clusters: 3 ft',
+    range: [200, 3000],
+  },
+  glueDots: {
+    title: 'Glue dots',
+    unit: 'each',
+    origin: 'common practice',
+    about: 'how many hold a decorator in its hollow: one or two',
+    range: [1, 6],
+  },
 } satisfies Record<string, ConstantWords>;
