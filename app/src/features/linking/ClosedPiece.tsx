@@ -99,7 +99,7 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
                 }}
               />
               <Words look="quiet">
-                {`${formSizeText(view.snapped.form, text)}. Drag it round; tap a balloon for its target.`}
+                {`As drawn ${formSizeText(view.snapped.form, text)}. Drag it round; tap a balloon for its target.`}
               </Words>
             </>
           ) : null}
