@@ -396,6 +396,21 @@ export type ByHand = z.infer<typeof byHandSchema>;
 export const TRIMMINGS = ['flower', 'leaf', 'sign'] as const;
 export type TrimmingKind = (typeof TRIMMINGS)[number];
 
+/** Kinds of cluster in their rhythm, each so many times in a row: so many balloons of each of some sizes. */
+export const kindsOf = <Shape extends z.core.$ZodLooseShape>(balloon: z.ZodObject<Shape>) =>
+  z
+    .array(
+      z.object({
+        inRow: z.int().min(1).max(MOST_IN_ROW),
+        balloons: z
+          .array(balloon.extend({ count: z.int().min(0).max(MOST_IN_CLUSTER) }))
+          .min(1)
+          .max(MOST_SIZES),
+      }),
+    )
+    .min(1)
+    .max(MOST_KINDS);
+
 const garlandDesignSchema = z.object({
   form: z.literal('garland'),
   path: z.object({
@@ -411,18 +426,7 @@ const garlandDesignSchema = z.object({
       .optional(),
   }),
   /** Along it, each so many times in a row, begun anew until all clusters are on. */
-  kinds: z
-    .array(
-      z.object({
-        inRow: z.int().min(1).max(MOST_IN_ROW),
-        balloons: z
-          .array(sizedPartSchema.extend({ count: z.int().min(0).max(MOST_IN_CLUSTER) }))
-          .min(1)
-          .max(MOST_SIZES),
-      }),
-    )
-    .min(1)
-    .max(MOST_KINDS),
+  kinds: kindsOf(sizedPartSchema),
   clusters: z.int().min(1).max(MOST_CLUSTERS),
   // What follows came later: garlands that were drawn up before are without it.
   /** In place of clusters along the line; clusters are then tied over it. */

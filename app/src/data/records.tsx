@@ -1,8 +1,6 @@
 import type {
   ChainRecord,
   EventRecord,
-  FinishedGarland,
-  StackRecord,
   FixingRecord,
   CheckRecord,
   EyeCheckRecord,
@@ -118,7 +116,10 @@ export interface Records<Data> {
 }
 
 /** Some rows as a page wants them. */
-function useView<N extends NounName, Data>(nouns: readonly N[], view: (rows: Pick<Rows, N>) => Data): Records<Data> {
+export function useView<N extends NounName, Data>(
+  nouns: readonly N[],
+  view: (rows: Pick<Rows, N>) => Data,
+): Records<Data> {
   const rows = useRows(nouns);
   const error = useRecords((state) => state.error);
   // By hand in this file: records that did not change must stay the very same, for what is worked out from them is kept
@@ -137,7 +138,7 @@ function useOne<Data>(found: Records<unknown>, data: Data | undefined): Records<
 }
 
 /** One noun, in its order. */
-const inOrder = <N extends NounName>(noun: N) => {
+export const inOrder = <N extends NounName>(noun: N) => {
   const list = listOf(noun);
   return (rows: Pick<Rows, N>) => list(rows[noun]) as Rows[N] extends ReadonlyMap<string, infer Row> ? Row[] : never;
 };
@@ -147,15 +148,11 @@ const peopleOf = inOrder('person');
 const chainsOf = inOrder('chain');
 const modelsOf = inOrder('model');
 const eventsOf = inOrder('event');
-const stacksOf = inOrder('stack');
-const finishedOf = inOrder('finishedGarland');
 const constantsOf = inOrder('constant');
 const tradeOf = weakMapMemoize((rows: Rows['constant']): Trade => tradeWith(constantsOf({ constant: rows })));
 const studioOf = ({ studio }: Pick<Rows, 'studio'>): Studio => [...studio.values()][0]!;
 const ONLY = {
   fixing: ['fixing'],
-  stack: ['stack'],
-  finished: ['finishedGarland'],
   event: ['event'],
   studio: ['studio'],
   tier: ['tier'],
@@ -189,16 +186,6 @@ export function usePeople(): Records<PersonRecord[]> {
 
 export function useStudies(): Records<StudyRecord[]> {
   return useView(STUDY_NOUNS, studiesOf);
-}
-
-/** Stacks that were measured, newest first. */
-export function useStacks(): Records<StackRecord[]> {
-  return useView(ONLY.stack, stacksOf);
-}
-
-/** Garlands that were measured, newest first. */
-export function useFinishedGarlands(): Records<FinishedGarland[]> {
-  return useView(ONLY.finished, finishedOf);
 }
 
 /** Events, newest first. */

@@ -14,7 +14,7 @@ import {
   storedNumber,
   tempCSchema,
 } from '../common';
-import { MOST_IN_ROW, MOST_KINDS, MOST_SIZES, pieceDesignSchema } from '../design';
+import { kindsOf, pieceDesignSchema } from '../design';
 import { noun, to } from '../noun';
 
 /** Where an event is on its way. */
@@ -109,24 +109,7 @@ export const finishedGarland = noun({
   row: z.object({
     id: idSchema,
     /** Along it, each so many times in a row, begun anew until all clusters were on. */
-    kinds: z
-      .array(
-        z.object({
-          inRow: z.int().min(1).max(MOST_IN_ROW),
-          balloons: z
-            .array(
-              z.object({
-                nominalMm: lengthMmSchema,
-                widthMm: lengthMmSchema,
-                count: z.int().min(0).max(MOST_IN_CLUSTER),
-              }),
-            )
-            .min(1)
-            .max(MOST_SIZES),
-        }),
-      )
-      .min(1)
-      .max(MOST_KINDS),
+    kinds: kindsOf(z.object({ nominalMm: lengthMmSchema, widthMm: lengthMmSchema })),
     clusters: z.int().min(2).max(MOST_CLUSTERS),
     /** From its first balloon to its last, along it. */
     lengthMm: storedLength().positive().max(MOST_BUILD_MM),

@@ -1,4 +1,5 @@
-import { joinersFor, tyingFor, type ModellingSize } from '../modelling';
+import type { ModellingSize } from '../modelling/code';
+import { joinersFor, tyingFor } from '../modelling/joiner';
 import { TRADE, type Trade } from '../trade';
 import { balloonsOfKind, type ClusterKind } from './cluster';
 import type { JoinedBy } from './kinds';

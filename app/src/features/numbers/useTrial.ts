@@ -1,7 +1,8 @@
 import type { OwnNumber } from '@leggero/core';
 import { useMemo } from 'react';
 
-import { useChains, usePieces, usePumps, useShelf, useStacks, useStudio, useTiers } from '@/data/records';
+import { useChains, usePieces, usePumps, useShelf, useStudio, useTiers } from '@/data/records';
+import { useStacks } from '@/data/measured';
 import { useAsked } from '@/parts/useAsked';
 
 // Types alone: what a trial takes is code of the worker's, which no page needs to fetch.

@@ -2,7 +2,8 @@ import type { ChainRecord, EventRecord, ShelfModel, SizerRecord, StackRecord, St
 
 import { useKnowledge } from '@/data/knowledge';
 import { useLengths } from '@/data/lengths';
-import { useChains, useEvents, useShelf, useSizers, useStacks, useStudio } from '@/data/records';
+import { useChains, useEvents, useShelf, useSizers, useStudio } from '@/data/records';
+import { useStacks } from '@/data/measured';
 import { conditionsOf } from '@/views/events';
 import type { Knowledge } from '@/views/knowledge';
 import type { Lengths } from '@/views/lengths';

@@ -2,7 +2,7 @@ import type { Result, Trade } from '@leggero/core';
 import type { FinishedGarland, LearnedGarland, LearnGarlandProblemCode } from '@leggero/core/garland';
 import { useMemo } from 'react';
 
-import { useFinishedGarlands } from '@/data/records';
+import { useFinishedGarlands } from '@/data/measured';
 import { useTrade } from '@/data/trade';
 
 import { useAsked, useSameFigures } from '../useAsked';

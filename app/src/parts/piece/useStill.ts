@@ -3,7 +3,8 @@ import type { OwnNumber } from '@leggero/core';
 import { useEffect } from 'react';
 import { create } from 'zustand';
 
-import { useChains, useConstants, useModels, useStacks, useStudio } from '@/data/records';
+import { useChains, useConstants, useModels, useStudio } from '@/data/records';
+import { useStacks } from '@/data/measured';
 import { keepStills, keptStills, type DrawnStill, type KeptStill } from '@/data/stills';
 import { ask } from '@/device/ask';
 
