@@ -1,4 +1,4 @@
-import { MOST_CLUSTERS, MOST_HOURS_BEFORE, MOST_IN_CLUSTER, MOST_IN_LAYER, MOST_LAYERS, ORIGINS } from '@leggero/core';
+import { MOST_CLUSTERS, MOST_HOURS_BEFORE, MOST_IN_LAYER, MOST_LAYERS, ORIGINS } from '@leggero/core';
 import { z } from 'zod';
 
 import {
