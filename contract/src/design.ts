@@ -397,7 +397,7 @@ export const TRIMMINGS = ['flower', 'leaf', 'sign'] as const;
 export type TrimmingKind = (typeof TRIMMINGS)[number];
 
 /** Kinds of cluster in their rhythm, each so many times in a row: so many balloons of each of some sizes. */
-export const kindsOf = <Shape extends z.core.$ZodLooseShape>(balloon: z.ZodObject<Shape>) =>
+export const clusterKindsSchema = <Shape extends z.core.$ZodLooseShape>(balloon: z.ZodObject<Shape>) =>
   z
     .array(
       z.object({
@@ -426,7 +426,7 @@ const garlandDesignSchema = z.object({
       .optional(),
   }),
   /** Along it, each so many times in a row, begun anew until all clusters are on. */
-  kinds: kindsOf(sizedPartSchema),
+  kinds: clusterKindsSchema(sizedPartSchema),
   clusters: z.int().min(1).max(MOST_CLUSTERS),
   // What follows came later: garlands that were drawn up before are without it.
   /** In place of clusters along the line; clusters are then tied over it. */

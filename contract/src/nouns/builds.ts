@@ -14,7 +14,7 @@ import {
   storedNumber,
   tempCSchema,
 } from '../common';
-import { kindsOf, pieceDesignSchema } from '../design';
+import { clusterKindsSchema, pieceDesignSchema } from '../design';
 import { noun, to } from '../noun';
 
 /** Where an event is on its way. */
@@ -109,7 +109,7 @@ export const finishedGarland = noun({
   row: z.object({
     id: idSchema,
     /** Along it, each so many times in a row, begun anew until all clusters were on. */
-    kinds: kindsOf(z.object({ nominalMm: lengthMmSchema, widthMm: lengthMmSchema })),
+    kinds: clusterKindsSchema(z.object({ nominalMm: lengthMmSchema, widthMm: lengthMmSchema })),
     clusters: z.int().min(2).max(MOST_CLUSTERS),
     /** From its first balloon to its last, along it. */
     lengthMm: storedLength().positive().max(MOST_BUILD_MM),

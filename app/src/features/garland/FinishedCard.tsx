@@ -12,6 +12,7 @@ import { useAsked, useSameFigures } from '@/parts/useAsked';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Sheet } from '@/ui/Sheet';
+import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
 import type { Lengths } from '@/views/lengths';
 import { finishedText } from '@/wording/garland';
@@ -32,6 +33,13 @@ export function FinishedCard({ softness, made, lengths }: FinishedCardProps) {
   return (
     <Card title="How long it really comes out">
       <Words>{finishedText(softness.finished.length)}</Words>
+      {softness.newestId === null ? null : (
+        <UndoLine
+          sentence="Was the last one misread?"
+          title="Take it back"
+          onUndo={() => write({ remove: 'finishedGarland', id: softness.newestId! })}
+        />
+      )}
       {made.clusters >= LEAST_CLUSTERS ? (
         <Button title="Measure it once it is finished" onPress={() => setOpen(true)} />
       ) : (

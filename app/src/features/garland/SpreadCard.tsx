@@ -83,11 +83,8 @@ interface ByHandsProps {
 /** How long it comes out by eye and with a sizer, the same clusters turned alike; and which sizes matter for that. */
 function ByHands({ clusters, own, seed, trade, basis }: ByHandsProps) {
   const [wanted, setWanted] = useState(false);
-  const figures = useSameFigures({ clusters: [...clusters], own, seed });
-  const question = useMemo(
-    (): SimulateQuestion | null => (wanted && figures ? { ...figures, trade } : null),
-    [wanted, figures, trade],
-  );
+  const figures = useSameFigures(wanted ? { clusters: [...clusters], own, seed } : null);
+  const question = useMemo((): SimulateQuestion | null => (figures ? { ...figures, trade } : null), [figures, trade]);
   const { answer, last, share, stopped, stop, again } = useAsked<SimulateQuestion, SimulateAnswer>(
     openGarlandWorker,
     question,

@@ -17,7 +17,7 @@ export interface LearnQuestion {
 }
 
 /** The newest say enough. */
-const MOST_FINISHED = 12;
+const MOST_FINISHED = 6;
 
 /** Garlands as they were tied and measured, cluster by cluster, the newest first. */
 export function finishedClusters(finished: readonly FinishedGarland[]): FinishedClusters[] {

@@ -52,7 +52,13 @@ export function useInHollows(
   packed: PackedWithGaps | null,
   { walls, trade }: { walls: readonly Wall[]; trade: Trade | null },
 ): InHollows {
-  const question = useSameFigures(packed && trade && decorateQuestion(design, packed, { walls: [...walls], trade }));
+  const { decorators, trimmings, seed } = design;
+  // What is packed is told apart by what it is: it has too many figures to compare them.
+  const asked = useSameFigures({ decorators, trimmings, seed, walls: [...walls] });
+  const question = useMemo(
+    () => packed && trade && asked && decorateQuestion(asked, packed, { walls: asked.walls, trade }),
+    [packed, trade, asked],
+  );
   const { last } = useAsked<DecorateQuestion, InHollows>(openGarlandWorker, question, SHORT_REST_MS);
   return (question && last) ?? NOTHING_IN;
 }

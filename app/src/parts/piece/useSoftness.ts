@@ -13,16 +13,18 @@ export type LearnAnswer = Result<LearnedGarland, LearnGarlandProblemCode>;
 
 /** How soft this studio's garlands are. */
 export interface Softness {
-  /** The trade's numbers with how far balloons press into one another here; null until that is known. */
+  /** The trade's numbers with how far balloons press into one another here; null until the records have come. */
   trade: Trade | null;
   /** null where none was finished and measured, or what was says nothing. */
   learned: LearnedGarland | null;
   finished: FinishedGarland[];
+  /** The record of the one that was measured last. */
+  newestId: string | null;
 }
 
 const AT_ONCE_MS = 0;
 
-/** What a studio's finished garlands say of its next ones, as a worker learns it; the trade's number where there are none. */
+/** What a studio's finished garlands say of its next ones, as a worker learns it; the trade's number until then. */
 export function useSoftness(): Softness {
   const trade = useTrade();
   const records = useFinishedGarlands().data;
@@ -33,8 +35,8 @@ export function useSoftness(): Softness {
   );
   const { answer } = useAsked<LearnQuestion, LearnAnswer>(openGarlandWorker, question, AT_ONCE_MS);
   const learned = answer !== null && answer !== 'failed' && answer.ok ? answer.value : null;
-  const known = garlands !== null && (question === null || answer !== null);
-  const press = known ? (learned?.press ?? trade.garlandPress) : null;
-  const own = useMemo(() => (press === null ? null : { ...trade, garlandPress: press }), [trade, press]);
-  return { trade: own, learned, finished: garlands ?? [] };
+  const press = learned?.press ?? trade.garlandPress;
+  // Until it is learned a garland is packed by the trade's number: nobody waits for it.
+  const own = useMemo(() => ({ ...trade, garlandPress: press }), [trade, press]);
+  return { trade: records ? own : null, learned, finished: garlands ?? [], newestId: records?.[0]?.id ?? null };
 }
