@@ -436,7 +436,7 @@ const garlandDesignSchema = z.object({
   fuller: z.enum(FULLER_WAYS).optional(),
   /** How far its balloons are made uneven on purpose. */
   uneven: z.number().positive().max(MOST_UNEVEN).nullable().optional(),
-  /** Hooks evenly along it, and what each of them holds. */
+  /** Hooks along it, and what each of them holds. */
   fixings: z
     .object({ count: z.int().min(2).max(MOST_FIXINGS), holdsKg: z.number().min(0.01).max(1000) })
     .nullable()

@@ -72,6 +72,24 @@ describe('a garland on its fixings', () => {
     expect(sags[2]!).toBeLessThan(0.6 * sags[1]!);
   });
 
+  /** Common practice: hooks low, at the bend, at the top. */
+  it('has one at every corner, and the others evenly between', () => {
+    const corner = value(knotLine(value(garlandPath({ kind: 'corner', wideMm: 3000, highMm: 2000, dropMm: 0 }))));
+    const at = (line: typeof corner, count: number) =>
+      value(hungOn({ line, count, kg: KG })).fixings.map(({ alongMm }) => Math.round(alongMm / 20) * 20);
+    expect(at(corner, 3)).toEqual([0, 2000, 5000]);
+    expect(at(corner, 6)).toEqual([0, 1000, 2000, 3000, 4000, 5000]);
+    const backdrop = value(knotLine(value(garlandPath({ kind: 'backdrop', wideMm: 2000, highMm: 2000, dropMm: 0 }))));
+    expect(at(backdrop, 4)).toEqual([0, 2000, 4000, 6000]);
+    // Too few for both: one of them, and the ends.
+    expect(at(backdrop, 3)).toHaveLength(3);
+    expect(at(level, 5)).toEqual([0, 900, 1800, 2700, 3600]);
+    // Where it bends little by little there is none.
+    const arch = value(knotLine(value(garlandPath({ kind: 'arch', wideMm: 2400, highMm: 2400, dropMm: 0 }))));
+    const even = value(hungOn({ line: arch, count: 5, kg: KG })).fixings.map(({ alongMm }) => alongMm / arch.lengthMm);
+    even.forEach((share, i) => expect(share).toBeCloseTo(i / 4, 6));
+  });
+
   it('needs two fixings and a weight', () => {
     for (const count of [1, 61, 2.5])
       expect(problemOf(hungOn({ line: level, count, kg: KG }))).toMatchObject({

@@ -1,6 +1,7 @@
 import { settle } from '../numeric';
 import { ok, problem, type Result } from '../result';
 import { TRADE, type Trade } from '../trade';
+import { hookPlaces } from './hookPlaces';
 import { MOST_FIXINGS } from './kinds';
 import type { KnotLine, Place } from './knotLine';
 import { readLine } from './soft';
@@ -39,7 +40,8 @@ const LOOKS = 24;
 const UPRIGHT = 0.05;
 
 /**
- * What fixings evenly along a garland's path carry, the first and the last at its ends, and how far it sags between them.
+ * What fixings along a garland's path carry, at its ends, its corners and evenly between (`hookPlaces`), and how far it sags
+ * between them.
  * Between two it is a heavy chain as long as its path there and `garlandGive` more: a catenary. At each fixing the pulls of
  * both its spans are added; where a span hangs straight down its upper end carries it.
  *
@@ -66,7 +68,7 @@ export function hungOn({
   if (!(kg >= 0 && Number.isFinite(kg))) return problem('bad-weight', { field: 'kg' });
   const { lengthMm } = line;
   const kgPerMm = kg / lengthMm;
-  const alongMm = Array.from({ length: count }, (_, i) => (i * lengthMm) / (count - 1));
+  const alongMm = hookPlaces(line, count);
   const at = alongMm.map((mm) => readLine(line, mm).at);
   const pulls = alongMm.map(() => ({ down: 0, aside: 0 }));
   const spans = alongMm.slice(1).map((toMm, i) => {
