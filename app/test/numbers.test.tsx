@@ -1,5 +1,5 @@
 import type { PieceDesign } from '@leggero/contract';
-import { TRADE, type OwnNumber } from '@leggero/core';
+import { LONG_MM, TRADE, type OwnNumber } from '@leggero/core';
 import { ADJUSTABLE } from '@leggero/core/constants';
 import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -201,11 +201,12 @@ describe('a number in words', () => {
   it.each(['in', 'cm'] as const)('is read back as it is written, and has no millimetres in a studio of %s', (unit) => {
     const lengths = lengthsOf({ unit, stepMm: unit === 'in' ? INCH / 8 : 1 });
     for (const number of ADJUSTABLE.values()) {
-      const { key, usual, range } = number;
+      const { key, usual, range, unit: of } = number;
       for (const value of [usual, ...range]) {
         const back = readEntry(number, entryText(number, value, lengths), lengths);
-        // A long length is said to the studio's step.
-        const off = key === 'headroomMm' ? lengths.stepMm : 6e-4 * Math.abs(value) + 1e-9;
+        // A long length is said to the studio's step, in metres to a centimetre.
+        const longMm = unit === 'cm' ? 5 : lengths.stepMm;
+        const off = of === 'mm' && value >= LONG_MM ? longMm : 6e-4 * Math.abs(value) + 1e-9;
         expect([key, Math.abs(back - value) <= off]).toEqual([key, true]);
       }
       const words = `${entryText(number, usual, lengths)} ${unitText(number, lengths)} ${partText(number)}`;
