@@ -1,11 +1,8 @@
 import { TRADE } from '../src';
-import { decorate, gapsAlong, gapsOf, groupSizes, knotLine, packGarland, type ClusterKind } from '../src/garland';
+import { decorate, gapsAlong, gapsOf, groupSizes, knotLine, packGarland } from '../src/garland';
+import { QUAD } from './clusters';
 import { inch, value } from './results';
 
-const QUAD: ClusterKind = [
-  { nominalMm: inch(11), widthMm: inch(10), count: 2 },
-  { nominalMm: inch(11), widthMm: inch(7.5), count: 2 },
-];
 const line = value(
   knotLine([
     [0, 0, 2000],

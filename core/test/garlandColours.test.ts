@@ -1,12 +1,9 @@
 import fc from 'fast-check';
 
-import { besideEachOther, coloursAlong, keptApart, knotLine, packGarland, type ClusterKind } from '../src/garland';
-import { inch, problemOf, value } from './results';
+import { besideEachOther, coloursAlong, keptApart, knotLine, packGarland } from '../src/garland';
+import { QUAD } from './clusters';
+import { problemOf, value } from './results';
 
-const QUAD: ClusterKind = [
-  { nominalMm: inch(11), widthMm: inch(10), count: 2 },
-  { nominalMm: inch(11), widthMm: inch(7.5), count: 2 },
-];
 const plain = (share: number) => ({ share, print: false });
 const many = (clusters: number) =>
   Array.from({ length: 4 * clusters }, (_, i) => {

@@ -11,13 +11,10 @@ import {
   type ClusterKind,
   type StripStep,
 } from '../src/garland';
+import { part, QUAD } from './clusters';
 import { inch, problemOf, value } from './results';
 
-const part = (nominalIn: number, widthIn: number, count: number) => {
-  return { nominalMm: inch(nominalIn), widthMm: inch(widthIn), count };
-};
 const FOOT = inch(12);
-const QUAD: ClusterKind = [part(11, 10, 2), part(11, 7.5, 2)];
 const ONE_LARGE: ClusterKind = [part(18, 16, 1), part(11, 10, 2), part(11, 7.5, 1)];
 const TWO_LARGE: ClusterKind = [part(18, 16, 2), part(11, 10, 2), part(11, 7.5, 2)];
 const DECORATORS: ClusterKind = [part(5, 4, 4)];

@@ -11,12 +11,9 @@ import {
   type PackedGarland,
   type Touch,
 } from '../src/garland';
+import { QUAD } from './clusters';
 import { inch, problemOf, value } from './results';
 
-const part = (nominalIn: number, widthIn: number, count: number) => {
-  return { nominalMm: inch(nominalIn), widthMm: inch(widthIn), count };
-};
-const QUAD: ClusterKind = [part(11, 10, 2), part(11, 7.5, 2)];
 const line = value(
   knotLine([
     [0, 0, 2000],

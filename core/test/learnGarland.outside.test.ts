@@ -1,13 +1,10 @@
 import { TRADE } from '../src';
 import { knotLine, learnGarland, packGarland, type ClusterKind } from '../src/garland';
 import { normalFrom, randomFrom } from '../src/statistics';
+import { part, QUAD, times } from './clusters';
 import { inch, problemOf, value } from './results';
 
-const part = (nominalIn: number, widthIn: number, count: number) => {
-  return { nominalMm: inch(nominalIn), widthMm: inch(widthIn), count };
-};
-const times = (kind: ClusterKind, many: number) => Array.from({ length: many }, () => kind);
-const QUADS = times([part(11, 10, 2), part(11, 7.5, 2)], 8);
+const QUADS = times(QUAD, 8);
 const SIXES = times([part(18, 16, 2), part(11, 10, 4)], 8);
 const line = value(
   knotLine([

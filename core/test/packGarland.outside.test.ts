@@ -1,12 +1,9 @@
 import { TRADE } from '../src';
 import { knotLine, packGarland, relax, type ClusterKind, type PackedGarland, type Wall } from '../src/garland';
 import { randomFrom } from '../src/statistics';
+import { part, QUAD } from './clusters';
 import { inch, problemOf, value } from './results';
 
-const part = (nominalIn: number, widthIn: number, count: number) => {
-  return { nominalMm: inch(nominalIn), widthMm: inch(widthIn), count };
-};
-const QUAD: ClusterKind = [part(11, 10, 2), part(11, 7.5, 2)];
 /** Small ones half at 10 and half at 7½ in, as in a cluster of four. */
 const ONE_LARGE: ClusterKind[] = [
   [part(18, 16, 1), part(11, 10, 2), part(11, 7.5, 1)],

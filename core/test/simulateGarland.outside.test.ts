@@ -1,11 +1,8 @@
-import { simulateGarland, type ClusterKind } from '../src/garland';
-import { inch, problemOf, value } from './results';
+import { simulateGarland } from '../src/garland';
+import { part, QUAD, times } from './clusters';
+import { problemOf, value } from './results';
 
-const part = (nominalIn: number, widthIn: number, count: number) => {
-  return { nominalMm: inch(nominalIn), widthMm: inch(widthIn), count };
-};
-const times = (kind: ClusterKind, many: number) => Array.from({ length: many }, () => kind);
-const QUADS = times([part(11, 10, 2), part(11, 7.5, 2)], 8);
+const QUADS = times(QUAD, 8);
 const MIXED = QUADS.map((kind, i) => (i % 2 ? kind : [part(18, 16, 1), part(11, 9, 3)]));
 
 describe('a garland made again and again', () => {
