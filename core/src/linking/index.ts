@@ -1,5 +1,4 @@
 export * from './basket';
-
 export * from './chain';
 export * from './closing';
 export * from './curtain';
@@ -10,8 +9,8 @@ export * from './hang';
 export * from './joint';
 export * from './kinds';
 export * from './oneWrong';
-export * from './pullOne';
 export * from './problem';
+export * from './pullOne';
 export * from './ring';
 export * from './ringStack';
 export * from './simulateClosing';

@@ -1,4 +1,5 @@
 import { relax, type Bond } from '../garland/relax';
+import { plus, type Vec as Place } from '../numeric/space';
 import { TRADE, type Trade } from '../trade';
 import type { Form } from './form';
 import { spheresOf, type Sphere } from './spheres';
@@ -21,8 +22,6 @@ export interface SoftForm {
 /** A joint is as thick as nothing beside balloons, of the smallest’s half width. */
 const JOINT = 0.02;
 const STEPS = 4000;
-
-type Place = readonly [number, number, number];
 
 /**
  * A closed form as its balloons lie: bodies press into one another by `garlandPress` and against a spring beyond, every
@@ -82,95 +81,135 @@ export function softForm(
   };
 }
 
-/** Where a form's joints are drawn, and which balloon's end is tied to which; by a string of a length where it says so. */
-interface Frame {
-  joints: Place[];
-  ends: { ball: number; joint: number; looseMm?: number }[];
+/** One end of a balloon, and the joint that it is tied to; by a string of a length where it says so. */
+interface End {
+  ball: number;
+  joint: number;
+  looseMm?: number;
 }
 
-function frameOf({ layers, ties }: Form, drawn: readonly Sphere[]): Frame {
-  const joints: Place[] = [];
-  const ends: Frame['ends'] = [];
-  const start = (layer: number, tie = false) => drawn.findIndex((each) => each.layer === layer && each.tie === tie);
-  const joint = (place: Place) => joints.push(place) - 1;
-  const at = (ball: number): Place => [drawn[ball]!.xMm, drawn[ball]!.yMm, drawn[ball]!.zMm];
-  const middle = (a: Place, b: Place): Place => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, (a[2] + b[2]) / 2];
-  const far = (a: Place, b: Place) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
-  /** Joints of each ring, the one before its first balloon first. */
-  const ofRing = new Map<number, number[]>();
-  const inner = layers.findIndex(({ role }) => role === 'inner-spokes');
-  const outer = layers.findIndex(({ role }) => role === 'outer-spokes');
-  if (inner >= 0) {
-    const [lower, upper] = [start(inner), start(outer)];
-    const centre = joint([0, 0, layers[inner]!.heightMm]);
-    const { count } = layers[inner]!;
-    const between = Array.from({ length: count }, (_, i) => joint(middle(at(lower + i), at(upper + i))));
-    const tips = Array.from({ length: count }, (_, i) => {
-      const [a, b] = [at(lower + i), at(upper + i)];
-      return joint([1.5 * b[0] - 0.5 * a[0], 1.5 * b[1] - 0.5 * a[1], 1.5 * b[2] - 0.5 * a[2]]);
-    });
-    for (let i = 0; i < count; i += 1) {
-      ends.push({ ball: lower + i, joint: centre }, { ball: lower + i, joint: between[i]! });
-      ends.push({ ball: upper + i, joint: between[i]! }, { ball: upper + i, joint: tips[i]! });
-    }
-    const rings = layers.flatMap(({ role }, i) => (role === 'ring' ? [i] : []));
-    ofRing.set(rings[0]!, between);
-    if (rings[1] !== undefined) ofRing.set(rings[1], tips);
+/** A form's joints where they are drawn, and which ends are tied to which. */
+class Frame {
+  readonly joints: Place[] = [];
+  readonly ends: End[] = [];
+  /** Joints of each ring by its layer, the one before its first balloon first. */
+  readonly ofRing = new Map<number, number[]>();
+
+  constructor(
+    readonly form: Form,
+    private readonly drawn: readonly Sphere[],
+  ) {}
+
+  /** The first balloon of a layer, or of the ties between two. */
+  start(layer: number, tie = false): number {
+    return this.drawn.findIndex((each) => each.layer === layer && each.tie === tie);
   }
-  layers.forEach(({ role, count }, layer) => {
+
+  at(ball: number): Place {
+    const { xMm, yMm, zMm } = this.drawn[ball]!;
+    return [xMm, yMm, zMm];
+  }
+
+  /** A new joint so far on the way from one balloon's middle to another's. */
+  jointOn(from: number, to: number, share: number): number {
+    const [a, b] = [this.at(from), this.at(to)];
+    return this.joints.push(plus(a, plus(b, a, -1), share)) - 1;
+  }
+
+  tie(ball: number, ...joints: readonly number[]): void {
+    for (const joint of joints) this.ends.push({ ball, joint });
+  }
+
+  /** Ties a balloon to a joint by a string as long as it is drawn. */
+  hang(ball: number, joint: number): void {
+    this.ends.push({ ball, joint, looseMm: this.far(ball, joint) });
+  }
+
+  nearest(joints: readonly number[], ball: number): number {
+    return joints.reduce((best, each) => (this.far(ball, each) < this.far(ball, best) ? each : best));
+  }
+
+  private far(ball: number, joint: number): number {
+    return Math.hypot(...plus(this.at(ball), this.joints[joint]!, -1));
+  }
+}
+
+function frameOf(form: Form, drawn: readonly Sphere[]): Frame {
+  const frame = new Frame(form, drawn);
+  const inner = form.layers.findIndex(({ role }) => role === 'inner-spokes');
+  if (inner >= 0) tieSpokes(frame, inner);
+  tieRings(frame);
+  form.ties.forEach(({ below, above, count }, tie) => {
+    const first = frame.start(tie, true);
+    const [low, high] = [frame.ofRing.get(below)!, frame.ofRing.get(above)!];
+    for (let ball = first; ball < first + count; ball += 1)
+      frame.tie(ball, frame.nearest(low, ball), frame.nearest(high, ball));
+  });
+  if (inner < 0) stackRings(frame);
+  return frame;
+}
+
+/** Spokes meet in the middle; the first ring shares the joints within them, the upper ring those at their ends. */
+function tieSpokes(frame: Frame, inner: number): void {
+  const { layers } = frame.form;
+  const { count, heightMm } = layers[inner]!;
+  const [lower, upper] = [frame.start(inner), frame.start(layers.findIndex(({ role }) => role === 'outer-spokes'))];
+  const centre = frame.joints.push([0, 0, heightMm]) - 1;
+  const spokes = Array.from({ length: count }, (_, i) => i);
+  const between = spokes.map((i) => frame.jointOn(lower + i, upper + i, 0.5));
+  const tips = spokes.map((i) => frame.jointOn(lower + i, upper + i, 1.5));
+  for (const i of spokes) {
+    frame.tie(lower + i, centre, between[i]!);
+    frame.tie(upper + i, between[i]!, tips[i]!);
+  }
+  const [first, second] = layers.flatMap(({ role }, i) => (role === 'ring' ? [i] : []));
+  frame.ofRing.set(first!, between);
+  if (second !== undefined) frame.ofRing.set(second, tips);
+}
+
+/** Balloons of each ring one after another, at joints of its own where it shares none. */
+function tieRings(frame: Frame): void {
+  frame.form.layers.forEach(({ role, count }, layer) => {
     if (role !== 'ring') return;
-    const first = start(layer);
+    const first = frame.start(layer);
     const own =
-      ofRing.get(layer) ??
-      Array.from({ length: count }, (_, i) => joint(middle(at(first + ((i + count - 1) % count)), at(first + i))));
-    ofRing.set(layer, own);
-    for (let i = 0; i < count; i += 1)
-      ends.push({ ball: first + i, joint: own[i]! }, { ball: first + i, joint: own[(i + 1) % count]! });
+      frame.ofRing.get(layer) ??
+      Array.from({ length: count }, (_, i) => frame.jointOn(first + ((i + count - 1) % count), first + i, 0.5));
+    frame.ofRing.set(layer, own);
+    for (let i = 0; i < count; i += 1) frame.tie(first + i, own[i]!, own[(i + 1) % count]!);
   });
-  ties.forEach(({ below, above, count }, tie) => {
-    const first = start(tie, true);
-    const [low, high] = [ofRing.get(below)!, ofRing.get(above)!];
-    // A point that lies between the last balloon and the first is the first joint.
-    const nearest = (of: readonly number[], ball: number) =>
-      of.reduce((best, each) => (far(joints[each]!, at(ball)) < far(joints[best]!, at(ball)) ? each : best), of[0]!);
-    for (let i = 0; i < count; i += 1)
-      ends.push(
-        { ball: first + i, joint: nearest(low, first + i) },
-        { ball: first + i, joint: nearest(high, first + i) },
-      );
-  });
-  if (inner >= 0) return { joints, ends };
-  // Ring upon ring: each balloon is tied to the joint that it sits on.
-  const rings = [...ofRing.keys()];
+}
+
+/** Ring upon ring, each balloon at the joint that it sits on; what closes the form at all joints of its last ring. */
+function stackRings(frame: Frame): void {
+  const { layers } = frame.form;
+  const rings = [...frame.ofRing.keys()];
   rings.slice(1).forEach((layer, i) => {
-    const below = ofRing.get(rings[i]!)!;
-    const first = start(layer);
-    for (let k = 0; k < layers[layer]!.count; k += 1) {
-      const on = below.reduce((best, each) =>
-        far(joints[each]!, at(first + k)) < far(joints[best]!, at(first + k)) ? each : best,
-      );
-      ends.push({ ball: first + k, joint: on, looseMm: far(joints[on]!, at(first + k)) });
-    }
+    const first = frame.start(layer);
+    for (let ball = first; ball < first + layers[layer]!.count; ball += 1)
+      frame.hang(ball, frame.nearest(frame.ofRing.get(rings[i]!)!, ball));
   });
-  layers.forEach(({ role }, layer) => {
+  layers.forEach(({ role, heightMm }, layer) => {
     if (role !== 'cap') return;
-    const cap = start(layer);
-    const last = rings.reduce((best, each) =>
-      Math.abs(layers[each]!.heightMm - layers[layer]!.heightMm) <
-      Math.abs(layers[best]!.heightMm - layers[layer]!.heightMm)
-        ? each
-        : best,
-    );
-    for (const each of ofRing.get(last)!) ends.push({ ball: cap, joint: each, looseMm: far(joints[each]!, at(cap)) });
+    const off = (ring: number) => Math.abs(layers[ring]!.heightMm - heightMm);
+    const last = rings.reduce((best, each) => (off(each) < off(best) ? each : best));
+    for (const joint of frame.ofRing.get(last)!) frame.hang(frame.start(layer), joint);
   });
-  return { joints, ends };
 }
 
 /** Balloons that are moved by more than so many times what the most is off are no longer held by what is around them. */
 const FALLS = 3;
 
-/** How each form lies while every balloon is as drawn; worked out once for it. */
-const atRest = new WeakMap<Form, SoftForm>();
+const rests = new WeakMap<Form, WeakMap<Trade, SoftForm>>();
+
+/** How a form lies while every balloon is as drawn; worked out once for it. */
+export function formAtRest(form: Form, trade: Trade = TRADE): SoftForm {
+  const known = rests.get(form) ?? new WeakMap<Trade, SoftForm>();
+  rests.set(form, known);
+  const rest = known.get(trade) ?? softForm(form, { trade });
+  known.set(trade, rest);
+  return rest;
+}
 
 /**
  * A form with balloons that came out otherwise than they are drawn: each is moved from where the drawing has it by as much
@@ -180,8 +219,7 @@ const atRest = new WeakMap<Form, SoftForm>();
  * `widthsMm`: of each, in the order of `spheresOf`.
  */
 export function formAsMade(form: Form, widthsMm: readonly number[], trade: Trade = TRADE): Sphere[] {
-  const exact = atRest.get(form) ?? softForm(form, { trade });
-  atRest.set(form, exact);
+  const exact = formAtRest(form, trade);
   const made = softForm(form, { widthsMm, from: exact, trade });
   const drawn = spheresOf(form);
   const off = Math.max(...drawn.map(({ widthMm }, i) => Math.abs(widthsMm[i]! - widthMm)));

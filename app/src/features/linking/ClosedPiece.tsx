@@ -1,6 +1,6 @@
 import type { ClosedDesign } from '@leggero/contract';
 import { factorsOff, type PieceSpread } from '@leggero/core/building';
-import { countsOf, formAsMade, handleLine, pullOne, softForm, workingRings } from '@leggero/core/linking';
+import { countsOf, formAsMade, formAtRest, handleLine, pullOne, workingRings } from '@leggero/core/linking';
 import { useCallback, useMemo, useState } from 'react';
 
 import { useTrade } from '@/data/trade';
@@ -58,7 +58,7 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
     setOffMm(0);
   };
   const own = at === null ? [] : spheres.flatMap((sphere, i) => (sphere.key === key ? [i] : []));
-  const rest = useMemo(() => view && softForm(view.snapped.form, { trade }), [view, trade]);
+  const rest = useMemo(() => view && (() => formAtRest(view.snapped.form, trade)), [view, trade]);
   const { handle } = design;
   const arch: SceneTube | null =
     view?.handle?.ok && handle
@@ -90,7 +90,7 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
                 gap={pulled?.gap ?? null}
                 laidAnew={laidAnew}
                 rest={rest}
-                restText={rest ? atRestText(rest, text) : ''}
+                restText={(soft) => atRestText(soft, text)}
                 handle={arch}
                 wrong={at !== null && offMm !== 0 ? at : null}
                 onTap={(sphere) => {

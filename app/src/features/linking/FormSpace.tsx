@@ -31,9 +31,9 @@ interface FormSpaceProps {
   handle: SceneTube | null;
   /** All of it laid anew with every balloon as it came out; else each keeps its place. */
   laidAnew?: ((spread: SizeSpread, seed: number) => Sphere[]) | undefined;
-  /** As it comes to rest on soft bodies, and that in words. */
-  rest?: SoftForm | null;
-  restText?: string;
+  /** As it comes to rest on soft bodies, worked out once it is looked at; and that in words. */
+  rest?: (() => SoftForm) | null;
+  restText?: (rest: SoftForm) => string;
   /** Something round that the ring goes with. */
   thing?: SceneDisc | null;
   onTap: (sphere: number) => void;
@@ -45,7 +45,7 @@ const NOTHING_SAID = () => null;
 /** Linking work that closes on itself, in space. */
 export function FormSpace(props: FormSpaceProps) {
   const { spheres, form, kind, partOf, basis, chosen, wrong, gap, handle, thing = null, ...more } = props;
-  const { laidAnew, rest = null, restText = '', onTap, ...picture } = more;
+  const { laidAnew, rest = null, restText, onTap, ...picture } = more;
   const { models } = basis.knowledge;
   const sceneOf = useCallback(
     (placed: readonly Sphere[]) =>
@@ -59,9 +59,9 @@ export function FormSpace(props: FormSpaceProps) {
   );
   const inHands = useOutcomes(made, NOTHING_SAID);
   const outcomes = useMemo(() => {
-    if (!rest) return inHands;
-    const always = { value: 'rest', title: 'At rest', always: true, text: () => restText };
-    return [{ ...always, scene: () => sceneOf(rest.spheres) }, ...inHands];
+    if (!rest || !restText) return inHands;
+    const always = { value: 'rest', title: 'At rest', always: true, text: () => restText(rest()) };
+    return [{ ...always, scene: () => sceneOf(rest().spheres) }, ...inHands];
   }, [rest, restText, inHands, sceneOf]);
   const outlineOf = useCallback(
     (_: SceneBalloon, i: number) =>
