@@ -8,7 +8,7 @@ import type { Material } from '@/parts/piece/material';
 import { stillOf } from '@/parts/piece/still';
 import { trimmingShapes } from '@/parts/piece/trimmingShapes';
 import { viewGarland } from '@/parts/piece/viewGarland';
-import { hollowsText } from '@/wording/garland';
+import { hollowsText } from '@/wording/decorators';
 
 import { coloured, foam, GARLAND, inch, kelp, made, material, PIECE_ID, text, worked } from './garlands';
 import { MODEL_ID } from './studio';

@@ -1,33 +1,34 @@
 import type { GarlandPathKind } from '@leggero/core';
 
+import { groupsText, trimmingsText } from '@/wording/decorators';
 import {
   coveredText,
-  coverText,
-  fillingClusters,
-  fillingHoles,
   fixingsText,
   garlandCounts,
   garlandProblemText,
   garlandSteps,
   garlandStepText,
-  finishedText,
-  groupsText,
-  handsLengthText,
   keptText,
-  mattersText,
   missingText,
   offWallText,
   overloadText,
-  ownRuleText,
   printsText,
+  stripText,
+  suppliesText,
+  whichText,
+} from '@/wording/garland';
+import {
+  coverText,
+  fillingClusters,
+  fillingHoles,
+  finishedText,
+  handsLengthText,
+  mattersText,
+  ownRuleText,
   ruleText,
   seenText,
   softnessText,
-  stripText,
-  suppliesText,
-  trimmingsText,
-  whichText,
-} from '@/wording/garland';
+} from '@/wording/garlandLength';
 
 import { inch, text } from './garlands';
 

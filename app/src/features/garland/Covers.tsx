@@ -1,3 +1,5 @@
+import { View } from 'react-native';
+
 import type { PackedWithGaps } from '@/parts/piece/packing';
 import type { GarlandDesign } from '@/parts/piece/garlandPlan';
 import { shareOfRule } from '@/parts/piece/softness';
@@ -13,9 +15,8 @@ import {
   ruleText,
   seenText,
   softnessText,
-} from '@/wording/garland';
+} from '@/wording/garlandLength';
 import { counted } from '@/wording/trade';
-import { View } from 'react-native';
 
 import { LengthBars } from './LengthBars';
 

@@ -15,7 +15,7 @@ import { ToggleChips } from '@/ui/PickChips';
 import { Segmented } from '@/ui/Segmented';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
-import { DECORATOR_WAY_WORDS, GROUP_WORDS, groupsText, hollowsText } from '@/wording/garland';
+import { DECORATOR_WAY_WORDS, GROUP_WORDS, groupsText, hollowsText } from '@/wording/decorators';
 
 import { TrimmingFields } from './TrimmingFields';
 import { UnevenField } from './UnevenField';

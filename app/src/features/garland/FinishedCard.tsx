@@ -15,7 +15,7 @@ import { Sheet } from '@/ui/Sheet';
 import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
 import type { Lengths } from '@/views/lengths';
-import { finishedText } from '@/wording/garland';
+import { finishedText } from '@/wording/garlandLength';
 
 interface FinishedCardProps {
   softness: Softness;

@@ -45,10 +45,10 @@ import { HandCard } from './HandCard';
 import { onHooks } from './hooks';
 import { KindCards } from './KindCards';
 import { MakingCard } from './MakingCard';
-import { SpreadCard } from './SpreadCard';
 import { missingOf } from './missing';
-import { suppliesOf } from './supplies';
 import { movedOf, movedTo } from './moved';
+import { SpreadCard } from './SpreadCard';
+import { suppliesOf } from './supplies';
 import { WallCard } from './WallCard';
 
 /** An organic garland: what is tied along a path and over that, packed in space, with how long it comes out. */

@@ -10,7 +10,14 @@ import type { LucideIcon } from 'lucide-react-native';
 import { View } from 'react-native';
 
 import { MmField, PartPick } from '@/parts/piece/Fields';
-import { handOf, nameOf, type GarlandDesign, type GarlandPlan, type PlannedBalloon } from '@/parts/piece/garlandPlan';
+import {
+  handOf,
+  isMadeSo,
+  nameOf,
+  type GarlandDesign,
+  type GarlandPlan,
+  type PlannedBalloon,
+} from '@/parts/piece/garlandPlan';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Button, IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
@@ -32,7 +39,7 @@ interface HandCardProps {
 /** One balloon of a garland changed by hand: another size, another colour, or out; and the way back. */
 export function HandCard({ design, view, basis, tapped, change }: HandCardProps) {
   const { hand: all, strip, kept, moved } = design;
-  const moves = moved.filter((each) => each.strip === (strip !== null));
+  const moves = moved.filter(isMadeSo(design));
   const hand = handOf(design);
   const own = tapped && hand.find((each) => nameOf(each) === nameOf(tapped));
   const put = (by: Partial<ByHand>) => {

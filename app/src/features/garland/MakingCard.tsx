@@ -13,7 +13,8 @@ import { Labelled } from '@/ui/Field';
 import { PickChips } from '@/ui/PickChips';
 import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
-import { holesFor, JOINED_ABOUT, JOINED_WORDS, suppliesText } from '@/wording/garland';
+import { JOINED_ABOUT, JOINED_WORDS, suppliesText } from '@/wording/garland';
+import { holesFor } from '@/wording/garlandLength';
 
 interface MakingCardProps {
   design: GarlandDesign;

@@ -16,7 +16,8 @@ import { Progress } from '@/ui/Progress';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
 import { WAY_WORDS } from '@/wording/exact';
-import { garlandProblemText, handsLengthText, mattersText } from '@/wording/garland';
+import { garlandProblemText } from '@/wording/garland';
+import { handsLengthText, mattersText } from '@/wording/garlandLength';
 
 import { RangeBars } from './LengthBars';
 import { UnevenField } from './UnevenField';

@@ -7,7 +7,7 @@ import { CountField, MmField } from '@/parts/piece/Fields';
 import type { GarlandDesign } from '@/parts/piece/garlandPlan';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Words } from '@/ui/Words';
-import { TRIMMING_WORDS, trimmingsText } from '@/wording/garland';
+import { TRIMMING_WORDS, trimmingsText } from '@/wording/decorators';
 
 interface TrimmingFieldsProps {
   trimmings: GarlandDesign['trimmings'];

@@ -2,15 +2,15 @@ import { MOST_MOVED } from '@leggero/contract';
 import type { Place } from '@leggero/core/garland';
 import { plus } from '@leggero/core/space';
 
-import type { GarlandDesign, PlannedBalloon } from '@/parts/piece/garlandPlan';
+import { isMadeSo, type GarlandDesign, type PlannedBalloon } from '@/parts/piece/garlandPlan';
 
 type Moved = GarlandDesign['moved'];
 type Cluster = Pick<PlannedBalloon, 'cluster' | 'layer'>;
 
-const isOf =
-  ({ strip }: Pick<GarlandDesign, 'strip'>, { cluster, layer }: Cluster) =>
-  (each: Moved[number]) =>
-    each.strip === (strip !== null) && each.cluster === cluster && each.layer === layer;
+const isOf = (design: Pick<GarlandDesign, 'strip'>, { cluster, layer }: Cluster) => {
+  const isSo = isMadeSo(design);
+  return (each: Moved[number]) => isSo(each) && each.cluster === cluster && each.layer === layer;
+};
 
 /** How far a cluster is pulled by hand from where it would lie, mm. */
 export function movedOf(design: Pick<GarlandDesign, 'moved' | 'strip'>, of: Cluster): Place {
