@@ -51,6 +51,22 @@ describe('decorators in groups', () => {
     expect(within).toBeGreaterThanOrEqual(16);
   });
 
+  it('lie on three balloons each, but for the first of a group, which nests', () => {
+    const all = [...garland.balloons, ...put];
+    const touching = put
+      .filter(({ place }) => place > 0)
+      .map(
+        (one) =>
+          all.filter((other) => {
+            const apart = Math.hypot(other.xMm - one.xMm, other.yMm - one.yMm, other.zMm - one.zMm);
+            const belong = ((other.widthMm + one.widthMm) / 2) * (1 - TRADE.garlandPress);
+            return other !== one && Math.abs(apart - belong) < 0.01;
+          }).length,
+      );
+    expect(touching).toHaveLength(18);
+    expect(touching.filter((many) => many >= 3).length).toBeGreaterThanOrEqual(16);
+  });
+
   it('stand outwards of what they lie on', () => {
     for (const { group, xMm, yMm, zMm } of put) {
       const { between, out } = groups[group]!.gap;

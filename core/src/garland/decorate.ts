@@ -1,9 +1,10 @@
-import { dot, plus, unit } from '../numeric/space';
+import { dot, plus, turned, unit } from '../numeric/space';
 import { randomFrom, shuffled } from '../statistics';
 import { TRADE, type Trade } from '../trade';
 import { ballOnThree, nestIn, type Ball, type Gap } from './gaps';
 import type { DecoratorWay } from './kinds';
 import type { Place } from './knotLine';
+import { leavesAt } from './leavesAt';
 import { across } from './overLayer';
 import type { Wall } from './relax';
 import { softBody, type PackedGarland } from './soft';
@@ -87,27 +88,35 @@ function besideIts(
   { near, knot, out }: Nest,
 ): Ball {
   const around = [...own, ...near];
-  let best: { at: Place; far: number } | null = null;
-  const take = (at: Place | null, mostMm: number) => {
-    if (!at) return;
-    const off = plus(at, knot, -1);
-    const far = Math.hypot(...off);
-    if (far > mostMm || (best && far >= best.far) || dot(off, out) < 0) return;
-    if (around.every((each) => Math.hypot(...plus(each.at, at, -1)) >= each.radiusMm + reachMm - TOUCH_MM))
-      best = { at, far };
+  const isFree = (at: Place) =>
+    around.every((each) => Math.hypot(...plus(each.at, at, -1)) >= each.radiusMm + reachMm - TOUCH_MM);
+  /** Of places on the outer side where it reaches into nothing the nearest to the knot, within some way of it. */
+  const nearest = (places: readonly Place[], mostMm: number) => {
+    let best: Place | null = null;
+    let leastMm = mostMm;
+    for (const at of places) {
+      const off = plus(at, knot, -1);
+      const far = Math.hypot(...off);
+      if (far < leastMm && dot(off, out) >= 0 && isFree(at)) [best, leastMm] = [at, far];
+    }
+    return best;
   };
-  for (let m = 0; m < own.length; m += 1)
-    for (let a = m + 1; a < around.length; a += 1)
-      for (let b = a + 1; b < around.length; b += 1)
-        take(ballOnThree([own[m]!, around[a]!, around[b]!], reachMm, out), NECK_STRETCHES * tetherMm);
-  // On top of its own there is always room.
-  if (!best) {
-    const ways = outwards(out);
-    for (const { at, radiusMm } of own) for (const way of ways) take(plus(at, way, radiusMm + reachMm), Infinity);
-  }
-  const found = best as { at: Place } | null;
+  const onThree = own.flatMap((first, m) =>
+    around.slice(m + 1).flatMap((second, a) =>
+      around.slice(m + a + 2).flatMap((third) => {
+        const at = ballOnThree([first, second, third], reachMm, out);
+        return at ? [at] : [];
+      }),
+    ),
+  );
+  const onItsOwn = ({ at, radiusMm }: Ball) => outwards(out).map((way) => plus(at, way, radiusMm + reachMm));
   const last = own.at(-1)!;
-  return { at: found?.at ?? plus(last.at, out, last.radiusMm + reachMm), radiusMm: reachMm };
+  // On top of its own there is always room.
+  const at =
+    nearest(onThree, NECK_STRETCHES * tetherMm) ??
+    nearest(own.flatMap(onItsOwn), Infinity) ??
+    plus(last.at, out, last.radiusMm + reachMm);
+  return { at, radiusMm: reachMm };
 }
 
 /** Directions all over the half of a sphere that looks out (golden spiral). */
@@ -116,21 +125,15 @@ function outwards(out: Place): Place[] {
   return Array.from({ length: DIRECTIONS }, (_, i) => {
     const [up, angle] = [1 - (i + 0.5) / DIRECTIONS, i * Math.PI * (3 - Math.sqrt(5))];
     const flat = Math.sqrt(1 - up * up);
-    const ring = plus(plus([0, 0, 0], one, Math.cos(angle)), other, Math.sin(angle));
-    return plus(plus([0, 0, 0], out, up), ring, flat);
+    return plus(plus([0, 0, 0], out, up), turned(one, other, angle), flat);
   });
 }
 
 /** How far out a ball must be moved so that it reaches into nothing; 0 at least. */
 function pushedOut(there: readonly Ball[], { at, radiusMm }: Ball, out: Place): number {
   let outMm = 0;
-  for (const other of there) {
-    const apart = other.radiusMm + radiusMm;
-    const d = plus(other.at, at, -1);
-    const on = dot(d, out);
-    const asideSquare = dot(d, d) - on * on;
-    if (asideSquare < apart * apart) outMm = Math.max(outMm, on + Math.sqrt(apart * apart - asideSquare));
-  }
+  for (const other of there)
+    outMm = Math.max(outMm, leavesAt(plus(other.at, at, -1), out, other.radiusMm + radiusMm) ?? 0);
   return outMm;
 }
 

@@ -11,6 +11,9 @@ export interface KnotLine {
   read: (alongMm: number, out: Float64Array) => void;
 }
 
+/** A line that goes straight on: where only the length of a garland is asked. */
+export const STRAIGHT: KnotLine = { lengthMm: 1000, read: (alongMm, out) => out.set([alongMm, 0, 0, 1, 0, 0]) };
+
 export type KnotLineProblemCode = 'too-few-points' | 'line-too-short' | 'line-too-long';
 
 const SHORTEST_MM = 50;

@@ -1,7 +1,8 @@
 import { ok, problem, type Result } from '../result';
 import { TRADE, type Trade } from '../trade';
 import type { ClusterKind } from './cluster';
-import { packGarland, STRAIGHT, type PackGarlandProblemCode } from './packGarland';
+import { STRAIGHT } from './knotLine';
+import { packGarland, type PackGarlandProblemCode } from './packGarland';
 
 /** A garland that was finished: what was tied along it, and how long that came out. */
 export interface FinishedGarland {

@@ -1,4 +1,4 @@
-import { cross, dot, plus, unit } from '../numeric/space';
+import { cross, dot, plus, turned, unit } from '../numeric/space';
 import { randomFrom } from '../statistics';
 import type { Place } from './knotLine';
 import type { Wall } from './relax';
@@ -33,7 +33,7 @@ export function putOver(garland: SoftGarland, k: number, seed: number, walls: re
   for (let turn = 0; turn < TRIES; turn += 1) {
     const angle = 2 * Math.PI * random();
     const first = 2 * Math.PI * random();
-    const out = plus(plus([0, 0, 0], one, Math.cos(angle)), other, Math.sin(angle));
+    const out = turned(one, other, angle);
     const aside = cross(along, out);
     const places = Array.from({ length: many }, (_, j): Place => {
       const round = first + (2 * Math.PI * j) / many;

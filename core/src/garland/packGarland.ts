@@ -1,10 +1,10 @@
-import { dot } from '../numeric/space';
 import { ok, problem, type Result } from '../result';
 import { randomFrom } from '../statistics';
 import { TRADE, type Trade } from '../trade';
 import { balloonsOfKind, type ClusterKind } from './cluster';
 import { MOST_CLUSTERS } from './kinds';
 import type { KnotLine, Place } from './knotLine';
+import { leavesAt } from './leavesAt';
 import { across, putOver } from './overLayer';
 import { relax, type Wall } from './relax';
 import { settle, WITHIN } from './settle';
@@ -15,9 +15,6 @@ export type PackGarlandProblemCode =
 
 /** More than so many are packed for too long. */
 const MOST_PACKED = 5000;
-
-/** A line that goes straight on: where only the length of a garland is asked. */
-export const STRAIGHT: KnotLine = { lengthMm: 1000, read: (alongMm, out) => out.set([alongMm, 0, 0, 1, 0, 0]) };
 
 /** Clusters that still turn while the next is pushed on, and those before them that it may touch. */
 const LOOSE = 3;
@@ -214,10 +211,7 @@ function putOn(garland: SoftGarland, k: number, random: () => number): void {
     for (let p = starts[Math.max(0, k - BEHIND)]!; p < from; p += 1)
       offs.forEach((off, j) => {
         const d: Place = [at[3 * p]! - x - off[0], at[3 * p + 1]! - y - off[1], at[3 * p + 2]! - z - off[2]];
-        const on = dot(d, along);
-        const asideSquare = dot(d, d) - on * on;
-        const apart = reachMm[from + j]! + reachMm[p]!;
-        if (asideSquare < apart * apart) nearest = Math.max(nearest, on + Math.sqrt(apart * apart - asideSquare));
+        nearest = Math.max(nearest, leavesAt(d, along, reachMm[from + j]! + reachMm[p]!) ?? -Infinity);
       });
     return nearest;
   };

@@ -5,7 +5,8 @@ import type { SizeSpread } from '../consistency/sizeSpread';
 import { ok, type Result } from '../result';
 import { TRADE, type Trade } from '../trade';
 import type { ClusterKind } from './cluster';
-import { packGarland, STRAIGHT, type PackGarlandProblemCode } from './packGarland';
+import { STRAIGHT } from './knotLine';
+import { packGarland, type PackGarlandProblemCode } from './packGarland';
 
 /** Ways to bring a garland's balloons to their size: nobody checks every one of them. */
 export const GARLAND_WAYS = ['eye', 'sizer'] as const satisfies readonly SizingWay[];

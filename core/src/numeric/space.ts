@@ -13,5 +13,9 @@ export const cross = (a: Vec, b: Vec): Vec => [
   a[0] * b[1] - a[1] * b[0],
 ];
 
+/** From one direction towards another that is square to it, by an angle, radians; both of length 1. */
+export const turned = (from: Vec, to: Vec, by: number): Vec =>
+  plus(plus([0, 0, 0], from, Math.cos(by)), to, Math.sin(by));
+
 /** The same direction, of length 1; nothing stays nothing. */
 export const unit = (a: Vec): Vec => plus([0, 0, 0], a, 1 / (Math.hypot(...a) || 1));

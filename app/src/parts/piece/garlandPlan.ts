@@ -293,14 +293,19 @@ function colourable(ties: readonly Tied[], { clusters }: Pick<Along, 'clusters'>
 const sizeOf = (nominalMm: number, widthMm: number) => `${nominalMm} ${widthMm}`;
 const plainPart = ({ modelId, colourHex, finish }: PiecePart): PiecePart => ({ modelId, colourHex, finish });
 
+/** What is done by hand to a garland as it is made now: on a strip, or of clusters. */
+export const isMadeSo =
+  ({ strip }: Pick<GarlandDesign, 'strip'>) =>
+  (each: { strip: boolean }): boolean =>
+    each.strip === (strip !== null);
+
 /** What is changed by hand of it as it is made now. */
-export const handOf = ({ hand, strip }: Pick<GarlandDesign, 'hand' | 'strip'>): ByHand[] =>
-  hand.filter((each) => each.strip === (strip !== null));
+export const handOf = (design: Pick<GarlandDesign, 'hand' | 'strip'>): ByHand[] => design.hand.filter(isMadeSo(design));
 
 /** Clusters that are moved by hand of it as it is made now. */
-const movesIn = ({ moved, strip }: Pick<GarlandDesign, 'moved' | 'strip'>): Move[] =>
-  moved
-    .filter((each) => each.strip === (strip !== null))
+const movesIn = (design: Pick<GarlandDesign, 'moved' | 'strip'>): Move[] =>
+  design.moved
+    .filter(isMadeSo(design))
     .map(({ cluster, layer, xMm, yMm, zMm }) => ({ cluster, layer, byMm: [xMm, yMm, zMm] }));
 
 /** Which balloon is meant: the same words for the same one. */

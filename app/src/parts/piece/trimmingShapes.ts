@@ -1,7 +1,7 @@
 import type { TrimmingKind } from '@leggero/contract';
-import { cross, plus, unit } from '@leggero/core/space';
+import { cross, plus, turned, unit } from '@leggero/core/space';
 
-import type { SceneShape, SceneTube, Vec } from '../space/scene';
+import type { SceneShape, SceneTube } from '../space/scene';
 import { boardTubes } from './boardTubes';
 import type { Trimming } from './decorators';
 
@@ -20,7 +20,7 @@ const SIGN_HIGH = 0.4;
 export function trimmingShapes({ kind, wideMm, at, out }: Trimming): { shapes: SceneShape[]; tubes: SceneTube[] } {
   const aside = unit(cross(Math.abs(out[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0], out));
   const up = cross(out, aside);
-  const way = (angle: number): Vec => plus(plus([0, 0, 0], aside, Math.cos(angle)), up, Math.sin(angle));
+  const way = (angle: number) => turned(aside, up, angle);
   switch (kind) {
     case 'flower': {
       const front = plus(at, out, 0.2 * wideMm);
@@ -34,7 +34,7 @@ export function trimmingShapes({ kind, wideMm, at, out }: Trimming): { shapes: S
     }
     case 'leaf': {
       // Which way it leans follows from where it lies, so that neighbours lean apart.
-      const leaning = plus(plus([0, 0, 0], out, Math.cos(LEAF.leans)), way(at[0] + at[2]), Math.sin(LEAF.leans));
+      const leaning = turned(out, way(at[0] + at[2]), LEAF.leans);
       const { aspect } = LEAF;
       const leaf = {
         at: plus(plus(at, out, LEAF.proud * wideMm), leaning, wideMm / 2),

@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { useFinishedGarlands } from '@/data/measured';
 import { useTrade } from '@/data/trade';
 
-import { useAsked, useSameFigures } from '../useAsked';
+import { useAsked } from '../useAsked';
 import { openGarlandWorker } from './openGarlandWorker';
 import { finishedClusters, type LearnQuestion } from './softness';
 
@@ -28,7 +28,8 @@ const AT_ONCE_MS = 0;
 export function useSoftness(): Softness {
   const trade = useTrade();
   const records = useFinishedGarlands().data;
-  const garlands = useSameFigures(records ? finishedClusters(records) : null);
+  // By hand: records that did not change are the very same, and so is the question.
+  const garlands = useMemo(() => (records ? finishedClusters(records) : null), [records]);
   const question = useMemo(
     (): LearnQuestion | null => (garlands && garlands.length > 0 ? { garlands, trade } : null),
     [garlands, trade],
