@@ -25,6 +25,7 @@ export async function viewsOf({ get }: World): Promise<[name: string, address: s
     ['balloon', `/shelf/${eleven.id}`],
     ['balloon for a hot venue', `/shelf/${eleven.id}?temp=35&alt=600&hours=12&wraps=1`],
     ['hold tests', `/shelf/${eleven.id}/hold`],
+    ['a balloon’s stock', `/shelf/${eleven.id}/stock`],
     ['comparing', '/shelf/compare'],
     ['finding', '/shelf/find'],
     ['files', '/shelf/files'],
@@ -65,6 +66,12 @@ export async function viewsOf({ get }: World): Promise<[name: string, address: s
     ['new piece', '/builds/new'],
     ['new event', '/builds/events/new'],
     ['an event', `/builds/events/${pieces.find(({ eventId }) => eventId !== null)!.eventId}`],
+    ...['recipe', 'shopping', 'money'].map((page): [string, string] => {
+      return [
+        `${page} of an event`,
+        `/builds/events/${pieces.find(({ eventId }) => eventId !== null)!.eventId}/${page}`,
+      ];
+    }),
     ...pieces
       .filter(({ design }) => ['column', 'hoop', 'bow', 'basket', 'curtain', 'ring'].includes(design.form))
       .map(({ id, name }): [string, string] => [name, `/builds/${id}`]),

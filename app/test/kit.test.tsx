@@ -17,9 +17,10 @@ const NOT_SHOWN = [
     'FirstStepsCard',
     'FormField',
     'ListDetail',
+    'MoneyField',
     'OtherPicture',
   ],
-  ...['Page', 'PieceStill', 'PlaceFields', 'StandingChoice', 'WithGauge', 'WithModel', 'charts'],
+  ...['Page', 'PieceStill', 'PlaceFields', 'StandingChoice', 'WithEvent', 'WithGauge', 'WithModel', 'charts'],
 ];
 
 describe('the page of the kit', () => {

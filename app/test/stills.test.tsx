@@ -8,7 +8,7 @@ import { firstDesign } from '@/features/builds/firstDesign';
 import { PieceStill } from '@/parts/PieceStill';
 import type { Material } from '@/parts/piece/material';
 import { drawStill, frameOf, stillOf } from '@/parts/piece/still';
-import type { StillQuestion } from '@/parts/piece/still.worker';
+import type { StillQuestion } from '@/parts/piece/piece.worker';
 
 import { show, someRecords } from './studio';
 

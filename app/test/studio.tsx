@@ -7,6 +7,7 @@ import {
   RESULT_DEFAULTS,
 } from '@leggero/contract';
 import type {
+  BagRecord,
   ChainRecord,
   Changes,
   EventRecord,
@@ -14,6 +15,7 @@ import type {
   StackRecord,
   FixingRecord,
   EyeCheckRecord,
+  LossRecord,
   ModelDetail,
   NounName,
   PersonRecord,
@@ -22,6 +24,7 @@ import type {
   ReadingRecord,
   RowOf,
   Session,
+  StockEntryRecord,
   SizerRecord,
   Studio,
   StudyRecord,
@@ -56,6 +59,9 @@ export interface Records {
   finished: FinishedGarland[];
   fixings: FixingRecord[];
   events: EventRecord[];
+  bags?: BagRecord[];
+  stockEntries?: StockEntryRecord[];
+  losses?: LossRecord[];
   pieces: PieceRecord[];
   chains: ChainRecord[];
   constants: RowOf<'constant'>[];
@@ -128,6 +134,7 @@ export function someRecords(): Records {
       daysStanding: 1,
       workroomTempC: 21,
       workroomAltitudeM: 0,
+      currency: 'EUR',
     },
     tiers: STANDARD_TIERS.map((tier, position) => ({
       ...tier,
@@ -228,6 +235,9 @@ export function feedOf(records: Records): Changes {
     stacks,
     finished,
     fixings,
+    bags = [],
+    stockEntries = [],
+    losses = [],
     events,
     pieces,
     chains,
@@ -258,6 +268,9 @@ export function feedOf(records: Records): Changes {
     stack: stacks,
     finishedGarland: finished,
     fixing: fixings,
+    bag: bags,
+    stockEntry: stockEntries,
+    loss: losses,
     event: events,
     piece: pieces.map(({ checks: _, ...piece }) => piece),
     check: [...checks.values()].map(({ results: _, ...check }) => check),

@@ -2,6 +2,7 @@ import { z } from 'zod';
 
 import { calibrationSchema } from './calibration';
 import { MAKES, NOUNS } from './nouns';
+import type { Route } from './route';
 
 export const CALIBRATION_FORMAT = 'leggero-calibration';
 export const CALIBRATION_VERSION = 1;
@@ -15,6 +16,14 @@ export const calibrationFileSchema = z.object({
   calibration: calibrationSchema.omit({ demo: true }).extend({ readings: z.array(MAKES.reading) }),
 });
 export type CalibrationFile = z.infer<typeof calibrationFileSchema>;
+
+/** Takes such a file in, with its balloon and its inflator where they are not there yet. */
+export const IMPORT_CALIBRATION = {
+  method: 'POST',
+  path: '/api/calibrations/import',
+  request: calibrationFileSchema,
+  response: calibrationSchema,
+} as const satisfies Route;
 
 /** Why a file is no calibration that can be read here. */
 export type CalibrationFileProblem =

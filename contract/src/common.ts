@@ -57,5 +57,10 @@ export const hexSchema = z.string().regex(/^#[0-9a-f]{6}$/i);
 /** A share of nominal. */
 export const fractionSchema = storedNumber(4).positive().max(1.2);
 
+/** Money in minor units, cents or pence; up to ten million. */
+export const minorSchema = z.int().min(0).max(1_000_000_000);
+/** As ISO 4217 has it. */
+export const currencySchema = z.string().regex(/^[A-Z]{3}$/);
+
 /** True for records the demo made. */
 export const demoSchema = z.boolean();

@@ -4,7 +4,8 @@ import { everythingSchema } from './everything';
 import { changesSchema } from './feed';
 import { CHANGES, MAKES, NOUN_NAMES, NOUNS, type NounName } from './nouns';
 import { problemSchema } from './problem';
-import { CHANGES_PATH, EVERYTHING_PATH, ROUTES, type Route } from './routes';
+import { CHANGES_PATH, EVERYTHING_PATH, type Route } from './route';
+import { ROUTES } from './routes';
 
 type Json = Record<string, unknown>;
 

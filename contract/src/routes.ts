@@ -1,33 +1,25 @@
 import { z } from 'zod';
 
 import { calibrationSchema } from './calibration';
-import { calibrationFileSchema } from './calibrationFile';
+import { IMPORT_CALIBRATION } from './calibrationFile';
 import { checkSchema } from './check';
-import { batchAnswerSchema, batchSchema } from './command';
 import { eyeCheckSchema } from './eye';
 import { holdTestCreateSchema, holdTestSchema } from './hold';
 import { modelDetailSchema, shelfModelSchema } from './model';
 import { CHANGES, MAKES, NOUNS } from './nouns';
-import { pinChangeSchema, sessionOpenSchema, sessionSchema } from './person';
 import { pieceSchema } from './piece';
 import { healthSchema } from './problem';
+import { APP_ROUTES, type Route, type SchemaOf } from './route';
 import { sizerCreateSchema, sizerPatchSchema, sizerSchema } from './sizer';
 import { studyCreateSchema, studySchema } from './study';
-
-export interface Route {
-  method: 'GET' | 'POST' | 'PATCH' | 'DELETE';
-  /** Express style; parameters are ids. */
-  path: string;
-  request?: z.ZodType;
-  /** What a success carries; none for 204. */
-  response?: z.ZodType;
-}
 
 /**
  * Every route. A create carries its own id: the first request answers 201, a repeated one 200 with what is stored, and
  * neither changes anything the second time. A delete answers 204, also when there is nothing left to delete.
  */
 export const ROUTES = {
+  ...APP_ROUTES,
+  importCalibration: IMPORT_CALIBRATION,
   health: { method: 'GET', path: '/api/health', response: healthSchema },
   readStudio: { method: 'GET', path: '/api/studio', response: NOUNS.studio.row },
   changeStudio: { method: 'PATCH', path: '/api/studio', request: CHANGES.studio, response: NOUNS.studio.row },
@@ -57,10 +49,6 @@ export const ROUTES = {
   deleteHoleMeasurement: { method: 'DELETE', path: '/api/hole-measurements/:id' },
   createSizing: { method: 'POST', path: '/api/sizings', request: NOUNS.sizing.row, response: NOUNS.sizing.row },
   deleteSizing: { method: 'DELETE', path: '/api/sizings/:id' },
-  readSession: { method: 'GET', path: '/api/session', response: sessionSchema },
-  /** Opens what is a person's own on this device; 403 with the wrong PIN. */
-  openSession: { method: 'POST', path: '/api/session', request: sessionOpenSchema, response: sessionSchema },
-  closeSession: { method: 'DELETE', path: '/api/session' },
   listPeople: { method: 'GET', path: '/api/people', response: z.array(NOUNS.person.row) },
   createPerson: {
     method: 'POST',
@@ -75,14 +63,6 @@ export const ROUTES = {
     response: NOUNS.person.row,
   },
   deletePerson: { method: 'DELETE', path: '/api/people/:id' },
-  setPin: { method: 'POST', path: '/api/people/:id/pin', request: pinChangeSchema, response: NOUNS.person.row },
-  /** Private: the person's own session or the owner's. */
-  listEyeChecks: {
-    method: 'GET',
-    path: '/api/people/:id/eye-checks',
-    response: z.array(eyeCheckSchema),
-  },
-  readEyeCheck: { method: 'GET', path: '/api/eye-checks/:id', response: eyeCheckSchema },
   createEyeCheck: {
     method: 'POST',
     path: '/api/eye-checks',
@@ -135,12 +115,6 @@ export const ROUTES = {
     response: NOUNS.reading.row,
   },
   deleteReading: { method: 'DELETE', path: '/api/readings/:id' },
-  importCalibration: {
-    method: 'POST',
-    path: '/api/calibrations/import',
-    request: calibrationFileSchema,
-    response: calibrationSchema,
-  },
   createHoldTest: {
     method: 'POST',
     path: '/api/hold-tests',
@@ -172,25 +146,12 @@ export const ROUTES = {
     response: NOUNS.checkResult.row,
   },
   deleteCheckResult: { method: 'DELETE', path: '/api/check-results/:id' },
-  /** Several commands at once, each whole or not at all; each is answered by itself. */
-  carryOut: { method: 'POST', path: '/api/batch', request: batchSchema, response: batchAnswerSchema },
 } as const satisfies Record<string, Route>;
 
 export type RouteName = keyof typeof ROUTES;
 
-type Of<Name extends RouteName, Key extends string> =
-  (typeof ROUTES)[Name] extends Record<Key, infer S extends z.ZodType> ? S : never;
+type Of<Name extends RouteName, Key extends string> = SchemaOf<(typeof ROUTES)[Name], Key>;
 /** What a route takes, once parsed: defaults filled in. */
 export type ParsedRequestOf<Name extends RouteName> = z.output<Of<Name, 'request'>>;
 /** What a route answers. */
 export type ResponseOf<Name extends RouteName> = z.output<Of<Name, 'response'>>;
-
-/** What was written since a cursor (`changesQuerySchema`, `changesSchema`), and word of what is written from now on. */
-export const EVERYTHING_PATH = '/api/everything.json';
-export const CHANGES_PATH = '/api/changes';
-export const LIVE_PATH = '/api/changes/live';
-
-/** A route's path with its id filled in. */
-export function pathOf(name: RouteName, id?: string): string {
-  return ROUTES[name].path.replace(':id', encodeURIComponent(id ?? ''));
-}

@@ -1,13 +1,7 @@
-import {
-  CHANGES,
-  MAKES,
-  coreReading,
-  modelLabel,
-  pathOf,
-  readCalibrationFile,
-  ROUTES,
-  sizerCreateSchema,
-} from '../src';
+import { CHANGES, MAKES, coreReading, modelLabel, sizerCreateSchema } from '../src';
+import { readCalibrationFile } from '../src/calibrationFile';
+import { pathOf } from '../src/route';
+import { ROUTES } from '../src/routes';
 import { importProgressSchema } from '../src/readingFile';
 
 const id = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a';
@@ -38,7 +32,7 @@ describe('the route table', () => {
   });
 
   it('fills an id into a path so that it stays one segment', () => {
-    expect(pathOf('readModel', 'a/../b')).toBe('/api/models/a%2F..%2Fb');
+    expect(pathOf(ROUTES.readModel, 'a/../b')).toBe('/api/models/a%2F..%2Fb');
   });
 });
 

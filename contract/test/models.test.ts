@@ -1,4 +1,5 @@
-import { CHANGES, MAKES, calibrationFileSchema, coreBalloon, NOUNS, MODEL_DEFAULTS } from '../src';
+import { CHANGES, MAKES, coreBalloon, NOUNS, MODEL_DEFAULTS } from '../src';
+import { calibrationFileSchema } from '../src/calibrationFile';
 
 const id = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2a';
 const other = '3f2b7c1e-8d4a-4c0e-9b1a-2f6d5e4c3b2b';

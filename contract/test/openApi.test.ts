@@ -1,4 +1,5 @@
-import { NOUN_NAMES, NOUNS, ROUTES } from '../src';
+import { NOUN_NAMES, NOUNS } from '../src';
+import { ROUTES } from '../src/routes';
 import { openApi } from '../src/openApi';
 
 interface Schema {

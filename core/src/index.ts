@@ -11,6 +11,7 @@ export * from './linking/kinds';
 export * from './result';
 export * from './statistics';
 export * from './stuffing/pair';
+export * from './supply/kinds';
 export * from './target';
 export * from './trade';
 export * from './units';

@@ -33,6 +33,7 @@ interface HolePlace {
  * litres. A code that is not here needs nothing.
  */
 export interface ProblemDetails {
+  'never-enough': AtMost;
   'above-ceiling': MostMm & { ceilingMm: number };
   'above-limit': NearestMm & { limitMm: number; wouldBeMm: number; whose: 'outer' | 'inner' };
   'bad-fixings': Bounds;
@@ -44,6 +45,7 @@ export interface ProblemDetails {
   'bad-bow': MostMm;
   'bad-bracket': LeastMm & MostMm;
   'bad-bridge': LeastMm;
+  'bad-confidence': Bounds;
   'bad-count': AtLeast & Partial<AtMost>;
   'bad-holes': Bounds;
   'bad-hours-before': AtMost;
@@ -52,6 +54,8 @@ export interface ProblemDetails {
   'bad-lean': Bounds;
   'bad-overlap': Bounds;
   'bad-pressure': Bounds;
+  'bad-margin': Bounds;
+  'bad-needed': Bounds;
   'bad-order': { given: number; needed: number };
   'bad-packing': Bounds;
   'bad-ratio': AtLeast;

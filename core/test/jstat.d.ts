@@ -8,6 +8,7 @@ declare module 'jstat' {
     chisquare: { inv(p: number, degrees: number): number; cdf(x: number, degrees: number): number };
     centralF: { cdf(x: number, above: number, below: number): number };
     studentt: { inv(p: number, degrees: number): number };
+    beta: { pdf(x: number, a: number, b: number): number };
     binomial: { pdf(k: number, n: number, p: number): number };
     ibeta(x: number, a: number, b: number): number | false;
   };

@@ -49,6 +49,7 @@ import { alikeSizes, basket, closingOf, closingTolerance, curtain, jointFor } fr
 import { joinersFor, sprayOf, tailFor, wrapPole } from '../src/modelling';
 import { partedPair, skinStuffing, sphereInClear } from '../src/stuffing';
 import { stuffedCurve } from '../src/stuffing/pair';
+import { bagsFor, hoursFor, inCarryBag, lossLaw } from '../src/supply';
 import { stuffedColour } from '../src/colour';
 import { inch } from './results';
 
@@ -349,6 +350,17 @@ export function panoramaBeside(trade: Trade): Record<string, unknown> {
       helium({ volumeL: 20, balloonMassG: 4, tempC: 21, pressureKPa: 101, trade }),
       latexMassG({ nominalMm: inch(16), trade }),
       foilMassG({ areaMm2: 250_000, trade }),
+    ],
+    supplying: [
+      lossLaw({ own: { build: { used: 40, lost: 2 } }, trade }),
+      bagsFor({ lacks: 70, of: null, trade }),
+      inCarryBag({ widthMm: inch(10), trade }),
+      [true, false].map((sized) =>
+        hoursFor({
+          counts: { balloons: 96, stuffed: 12, knots: 48, clusters: 24, pieces: 2 },
+          ...{ sized, people: 2, stations: 1, trade },
+        }),
+      ),
     ],
   };
 }

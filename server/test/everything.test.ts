@@ -1,4 +1,5 @@
-import { EVERYTHING_PATH, everythingSchema, KEPT_NOUNS, NOUN_NAMES, NOUNS, type Everything } from '@leggero/contract';
+import { EVERYTHING_PATH, KEPT_NOUNS, NOUN_NAMES, NOUNS } from '@leggero/contract';
+import { everythingSchema, type Everything } from '@leggero/contract/everything';
 import { sql } from 'drizzle-orm';
 
 import { changesSince } from '../src/records/feed';

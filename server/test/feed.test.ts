@@ -262,6 +262,7 @@ describe('two phones at one check', () => {
 const WRITTEN = [
   ...['pump', 'sizer', 'hole', 'holeMeasurement', 'sizing', 'model', 'calibration', 'reading', 'holdTest'],
   ...['chain', 'stack', 'finishedGarland', 'event', 'piece', 'fixing', 'run', 'check', 'checkResult', 'study'],
+  ...['bag', 'stockEntry', 'loss'],
 ] as const as readonly NounName[];
 const CHANGES: { [N in NounName]?: object } = {
   pump: { name: 'Renamed' },

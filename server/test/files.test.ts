@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 
-import type { CalibrationFile, ModelDetail, ShelfModel } from '@leggero/contract';
+import type { ModelDetail, ShelfModel } from '@leggero/contract';
+import type { CalibrationFile } from '@leggero/contract/calibrationFile';
 import type { ImportReport } from '@leggero/contract/readingFile';
 import Papa from 'papaparse';
 

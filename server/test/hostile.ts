@@ -1,13 +1,7 @@
 import { randomUUID } from 'node:crypto';
 
-import {
-  ROUTES,
-  type BatchAnswer,
-  type ModelDetail,
-  type PersonRecord,
-  type RouteName,
-  type SizerRecord,
-} from '@leggero/contract';
+import type { BatchAnswer, ModelDetail, PersonRecord, SizerRecord } from '@leggero/contract';
+import { ROUTES, type RouteName } from '@leggero/contract/routes';
 import { randomFrom } from '@leggero/core';
 import supertest from 'supertest';
 

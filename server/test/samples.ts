@@ -67,6 +67,9 @@ export function sample<N extends NounName>(name: N, at = 0): MakeInputOf<N> {
       ...{ id, pieceId: of('piece'), modelId: of('model'), wantedMm: 240, fillMm: 238 + at, dose: 7 },
       ...{ origin: 'measured', fixedAt: AT },
     }),
+    bag: () => ({ id, modelId: of('model'), count: 50, priceMinor: 1200 + at, currency: 'EUR', boughtAt: AT }),
+    stockEntry: () => ({ id, modelId: of('model'), eventId: of('event'), change: 'out', count: 12 + at, at: AT }),
+    loss: () => ({ id, modelId: of('model'), bagId: of('bag'), work: 'inflate', used: 48, lost: at % 3, at: AT }),
     run: () => ({ id, pieceId: of('piece'), startedAt: AT }),
     check: () => ({
       ...{ id, modelId: of('model'), tierName: 'Classic', targetMm: 240, toleranceMm: 6, size: 24 },

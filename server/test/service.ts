@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { once } from 'node:events';
 import { createServer } from 'node:http';
 
-import { READING_DEFAULTS, ROUTES, type RouteName } from '@leggero/contract';
+import { READING_DEFAULTS } from '@leggero/contract';
+import { ROUTES, type RouteName } from '@leggero/contract/routes';
 import { importProgressSchema, type ImportProgress } from '@leggero/contract/readingFile';
 import { sql } from 'drizzle-orm';
 import type { Express } from 'express';

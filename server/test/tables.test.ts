@@ -22,6 +22,9 @@ const TIED: { [N in Exclude<NounName, 'studio' | 'person'>]: Same<Kept<N>, RowOf
     run: true,
     note: true,
     constant: true,
+    bag: true,
+    stockEntry: true,
+    loss: true,
   },
 };
 /** Of these the table has more than is sent. */

@@ -7,7 +7,6 @@ import { lazy } from 'react';
  * whose code is another late page.
  */
 const balloon = () => import('./balloon');
-const forms = () => import('./forms');
 const workshop = () => import('./workshop');
 
 export const CheckPage = lazy(async () => ({ default: (await balloon()).CheckPage }));
@@ -19,9 +18,9 @@ export const ModelPage = lazy(async () => ({ default: (await balloon()).ModelPag
 export const ReadingPage = lazy(async () => ({ default: (await balloon()).ReadingPage }));
 export const SheetPage = lazy(async () => ({ default: (await balloon()).SheetPage }));
 
-export const PumpPage = lazy(async () => ({ default: (await forms()).PumpPage }));
-export const ModellingPage = lazy(async () => ({ default: (await forms()).ModellingPage }));
-export const ModelForm = lazy(async () => ({ default: (await forms()).ModelForm }));
+export const PumpPage = lazy(async () => ({ default: (await workshop()).PumpPage }));
+export const ModellingPage = lazy(async () => ({ default: (await workshop()).ModellingPage }));
+export const ModelForm = lazy(async () => ({ default: (await workshop()).ModelForm }));
 
 export const EyePage = lazy(async () => ({ default: (await balloon()).EyePage }));
 export const EyeRunPage = lazy(async () => ({ default: (await balloon()).EyeRunPage }));
@@ -41,6 +40,10 @@ export const BuildList = lazy(async () => ({ default: (await workshop()).BuildLi
 export const EventPage = lazy(async () => ({ default: (await workshop()).EventPage }));
 export const NewEventPage = lazy(async () => ({ default: (await workshop()).NewEventPage }));
 export const NewPiecePage = lazy(async () => ({ default: (await workshop()).NewPiecePage }));
+export const RecipePage = lazy(async () => ({ default: (await workshop()).RecipePage }));
+export const ShoppingPage = lazy(async () => ({ default: (await workshop()).ShoppingPage }));
+export const MoneyPage = lazy(async () => ({ default: (await workshop()).MoneyPage }));
+export const StockPage = lazy(async () => ({ default: (await workshop()).StockPage }));
 export const PiecePage = lazy(async () => ({ default: (await workshop()).PiecePage }));
 
 export const Elsewhere = lazy(async () => ({ default: (await workshop()).Elsewhere }));

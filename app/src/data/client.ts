@@ -3,13 +3,12 @@ import {
   changesSchema,
   pathOf,
   problemSchema,
-  ROUTES,
   type Changes,
   type ProblemDocument,
-  type ResponseOf,
   type Route,
-  type RouteName,
+  type SchemaOf,
 } from '@leggero/contract';
+import type { z } from 'zod';
 
 /** How long an answer may take, ms: a network that swallows what is sent must not hold up all that comes after. */
 const MOST_MS = 30_000;
@@ -47,14 +46,14 @@ interface Asked {
   signal?: AbortSignal | undefined;
 }
 
-/** Calls one route of the contract. */
-export function call<Name extends RouteName>(
-  name: Name,
+/** Calls a route of the contract. */
+export function call<R extends Route>(
+  route: R,
   { id, body, signal }: { id?: string | undefined; body?: unknown; signal?: AbortSignal } = {},
-): Promise<ResponseOf<Name>> {
-  const { method } = ROUTES[name];
-  return ask(pathOf(name, id), { method, body, signal }, (response) => answerOf(name, response)) as Promise<
-    ResponseOf<Name>
+): Promise<z.output<SchemaOf<R, 'response'>>> {
+  const { method } = route;
+  return ask(pathOf(route, id), { method, body, signal }, (response) => answerOf(route, response)) as Promise<
+    z.output<SchemaOf<R, 'response'>>
   >;
 }
 
@@ -109,8 +108,7 @@ async function ask<T>(
  * What a success carries. A page that a hotel's network puts in between is none: of a write only an answer of our own
  * form counts.
  */
-async function answerOf(name: RouteName, response: Response): Promise<unknown> {
-  const { method, response: schema }: Route = ROUTES[name];
+async function answerOf({ method, response: schema }: Route, response: Response): Promise<unknown> {
   if (!schema) {
     if (response.status !== 204) throw new ApiError(0);
     return undefined;

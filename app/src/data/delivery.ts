@@ -1,4 +1,11 @@
-import { hangsOn, MOST_COMMANDS, type BatchAnswer, type Changes, type ProblemDocument } from '@leggero/contract';
+import {
+  APP_ROUTES,
+  hangsOn,
+  MOST_COMMANDS,
+  type BatchAnswer,
+  type Changes,
+  type ProblemDocument,
+} from '@leggero/contract';
 
 import { pause } from '@/device/pause';
 import type { Entry } from '@/views/entries';
@@ -164,7 +171,7 @@ class Courier {
 
   private async send(entries: readonly Entry[]): Promise<'done'> {
     const { cursor } = useRecords.getState();
-    const { answers, changes } = await call('carryOut', {
+    const { answers, changes } = await call(APP_ROUTES.carryOut, {
       body: {
         commands: entries.map(({ key, writes }) => ({ key, writes: [...writes] })),
         since: cursor,

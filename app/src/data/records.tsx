@@ -19,7 +19,7 @@ import type {
   StudyRecord,
   TierRecord,
 } from '@leggero/contract';
-import { layWrites, NO_ROWS, NOUN_NAMES } from '@leggero/contract';
+import { APP_ROUTES, layWrites, NO_ROWS, NOUN_NAMES } from '@leggero/contract';
 import { tradeWith, type Trade } from '@leggero/core';
 import {
   QueryClient,
@@ -291,7 +291,7 @@ const asTheyAre = <Given,>(rows: Given): Given => rows;
 export function useSession({ known = false } = {}): Records<Session> {
   const query = useQuery({
     queryKey: KEYS.session,
-    queryFn: ({ signal }) => call('readSession', { signal }),
+    queryFn: ({ signal }) => call(APP_ROUTES.readSession, { signal }),
     enabled: !known,
   });
   return recordsOf(query, query.data);
@@ -313,17 +313,17 @@ export function useSetSession() {
   return {
     /** Rejects with an `ApiError` when the PIN is wrong or the server is away. */
     open: async (personId: string, pin?: string) => {
-      const session = await call('openSession', { body: { personId, ...(pin ? { pin } : {}) } });
+      const session = await call(APP_ROUTES.openSession, { body: { personId, ...(pin ? { pin } : {}) } });
       client.setQueryData([...KEYS.session], session);
       await forget();
     },
     close: async () => {
-      await call('closeSession');
+      await call(APP_ROUTES.closeSession);
       client.setQueryData<Session>([...KEYS.session], { personId: null });
       await forget();
     },
     setPin: async (personId: string, pin: string | null) => {
-      await call('setPin', { id: personId, body: { pin } });
+      await call(APP_ROUTES.setPin, { id: personId, body: { pin } });
       pullSoon();
     },
   };
@@ -348,7 +348,7 @@ const EYE_NOUNS = ['person', 'model'] as const;
 export function useEyeChecks(personId: string, open: boolean): Records<EyeCheckRecord[]> {
   const query = useQuery({
     queryKey: KEYS.eyeChecks(personId),
-    queryFn: ({ signal }) => call('listEyeChecks', { id: personId, signal }),
+    queryFn: ({ signal }) => call(APP_ROUTES.listEyeChecks, { id: personId, signal }),
     enabled: open,
   });
   const all = useEyes(query.data);
@@ -363,7 +363,7 @@ export function useEyeChecks(personId: string, open: boolean): Records<EyeCheckR
 export function useEyeCheck(id: string): Records<EyeCheckRecord> {
   const query = useQuery({
     queryKey: KEYS.eyeCheck(id),
-    queryFn: ({ signal }) => call('readEyeCheck', { id, signal }),
+    queryFn: ({ signal }) => call(APP_ROUTES.readEyeCheck, { id, signal }),
   });
   const told = useMemo(() => (query.data ? [query.data] : []), [query.data]);
   const all = useEyes(told);

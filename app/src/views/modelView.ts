@@ -253,6 +253,11 @@ export function modelName({
     : `${line} ${nominalInches(nominalMm)}`;
 }
 
+/** The same with its colour: what is bought. A pair has its own name. */
+export function balloonName(model: Parameters<typeof modelName>[0] & Pick<ShelfModel, 'colourName'>): string {
+  return (model.outerId ?? null) === null ? `${modelName(model)}, ${model.colourName}` : modelName(model);
+}
+
 /** Nominal sizes are sold in inches everywhere. */
 export function nominalInches(nominalMm: number): string {
   return String(Math.round((nominalMm / MM_PER_INCH) * 10) / 10);

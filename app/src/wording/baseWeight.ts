@@ -14,11 +14,15 @@ const KG_PER_POUND = 0.45359237;
 const STEP = 0.5;
 const up = (value: number, step: number): string => String(step * Math.ceil(value / step - 1e-9));
 
+/** "7 kg (16 lb)", rounded up. */
+export function massText(kg: number, unit: 'in' | 'cm' | 'mm'): string {
+  return `${up(kg, STEP)} kg${unit === 'in' ? ` (${up(kg / KG_PER_POUND, 1)} lb)` : ''}`;
+}
+
 /** "At least 7 kg (16 lb) on its base: 7 L of water, or 4.5 L of dry sand". */
 export function baseWeightText({ kg, waterL, sandL }: BaseWeight, unit: 'in' | 'cm' | 'mm'): string {
-  const pounds = unit === 'in' ? ` (${up(kg / KG_PER_POUND, 1)} lb)` : '';
   return (
-    `At least ${up(kg, STEP)} kg${pounds} on its base: ${up(waterL, STEP)} L of water, ` +
+    `At least ${massText(kg, unit)} on its base: ${up(waterL, STEP)} L of water, ` +
     `or ${up(sandL, STEP)} L of dry sand.`
   );
 }

@@ -16,6 +16,7 @@ export const GROUP_WORDS: Record<ConstantGroup, { title: string; decides: string
   modelling: { title: 'Modelling', decides: 'Long balloons: tails, knots, sprays' },
   colour: { title: 'Colour', decides: 'How stretch changes colours and shine, in the drawings too' },
   floating: { title: 'Floating', decides: 'Foil, helium and ballast' },
+  supplying: { title: 'Buying and hours', decides: 'Spares, bags, and how long work takes' },
 };
 
 /** Units that are not said as they are kept. */

@@ -11,6 +11,13 @@ export const STATE_WORDS: Record<EventState, string> = {
   down: 'Down',
 };
 
+/** What follows from an event's pieces, each a page of its own. */
+export const EVENT_PAGES = [
+  { page: 'recipe', title: 'Recipe', note: 'What to inflate, tie and build, in working order' },
+  { page: 'shopping', title: 'Shopping list', note: 'What is needed with spares, what is there, what to buy' },
+  { page: 'money', title: 'Hours and price', note: 'How long it takes by how many, and what it comes to' },
+] as const;
+
 /** When and where an event is, in one line; what is not said yet is left out. */
 export function whenAndWhere({ opensAt, place }: Pick<EventRecord, 'opensAt' | 'place'>): string {
   return [opensAt === null ? '' : momentText(opensAt), place].filter((part) => part !== '').join(' · ');

@@ -1,4 +1,4 @@
-import { type CalibrationFileProblem } from '@leggero/contract';
+import type { CalibrationFileProblem } from '@leggero/contract/calibrationFile';
 import { type FileEncoding, FILE_ENCODINGS } from '@leggero/contract/readingFile';
 
 /** What an import is doing. */

@@ -20,6 +20,11 @@ export const BALLOON_TOOLS = {
     hrefOf: (id) => `/shelf/${id}/hold`,
   },
   stuff: { title: 'Stuff it', called: 'stuff stuffing pair double inside', hrefOf: (id) => `/shelf/pair?outer=${id}` },
+  stock: {
+    title: 'Stock',
+    called: 'stock bag bags bought buy count losses lost price ledger',
+    hrefOf: (id) => `/shelf/${id}/stock`,
+  },
   compare: {
     title: 'Compare it',
     called: 'compare comparing substitute replace instead',

@@ -1,4 +1,4 @@
-import { MOST_CLUSTERS, MOST_HOURS_BEFORE, MOST_IN_LAYER, MOST_LAYERS, ORIGINS } from '@leggero/core';
+import { MOST_CLUSTERS, MOST_HOURS_BEFORE, MOST_IN_LAYER, MOST_LAYERS, MOST_MARGIN, ORIGINS } from '@leggero/core';
 import { z } from 'zod';
 
 import {
@@ -8,6 +8,7 @@ import {
   idSchema,
   instantSchema,
   lengthMmSchema,
+  minorSchema,
   MOST_BUILD_MM,
   nameSchema,
   storedLength,
@@ -39,7 +40,39 @@ export const EVENT_DEFAULTS = {
   liftWideMm: null,
   notes: '',
   state: 'planned',
+  plan: null,
 } as const;
+
+/** People, and stations to inflate at, of one event. */
+export const MOST_HANDS = 99;
+const MOST_EXTRAS = 20;
+/** Batches whose place on the bench is said. */
+const MOST_ORDERED = 500;
+
+/** How the work of an event is planned, and what it costs beside balloons; money in minor units. */
+const planSchema = z.object({
+  /** How sure it is to be that enough balloons survive. */
+  sure: z.number().min(0.5).max(0.999),
+  /** With a sizer, or by eye. */
+  sized: z.boolean(),
+  people: z.int().min(0).max(MOST_HANDS),
+  stations: z.int().min(0).max(MOST_HANDS),
+  /** The order of the batches on the bench, by their keys; those that are not named follow their own. */
+  order: z.array(z.string().max(60)).max(MOST_ORDERED),
+  hourMinor: minorSchema,
+  travelMinor: minorSchema,
+  hireMinor: minorSchema,
+  extras: z.array(z.object({ name: z.string().trim().max(80), minor: minorSchema })).max(MOST_EXTRAS),
+  /** As a share of the price. */
+  margin: z.number().min(0).max(MOST_MARGIN),
+});
+export type WorkPlan = z.output<typeof planSchema>;
+
+/** How work is planned of which nothing was said. */
+export const PLAN_DEFAULTS: WorkPlan = {
+  ...{ sure: 0.95, sized: true, people: 1, stations: 1, order: [] },
+  ...{ hourMinor: 0, travelMinor: 0, hireMinor: 0, extras: [], margin: 0 },
+};
 
 const sizeMmSchema = storedLength().positive().max(MOST_BUILD_MM).nullable();
 
@@ -72,6 +105,7 @@ export const event = noun({
     liftWideMm: sizeMmSchema.default(EVENT_DEFAULTS.liftWideMm),
     notes: z.string().trim().max(2000).default(EVENT_DEFAULTS.notes),
     state: z.enum(EVENT_STATES).default(EVENT_DEFAULTS.state),
+    plan: planSchema.nullable().default(EVENT_DEFAULTS.plan),
     createdAt: instantSchema,
     demo: demoSchema,
   }),
@@ -79,7 +113,7 @@ export const event = noun({
   change: [
     ...(['name', 'client', 'place', 'opensAt', 'daysStanding', 'workroomTempC', 'venueTempC'] as const),
     ...(['venueAltitudeM', 'hoursBefore', 'wraps', 'outdoors', 'ceilingMm', 'doorHighMm', 'doorWideMm'] as const),
-    ...(['liftHighMm', 'liftWideMm', 'notes', 'state'] as const),
+    ...(['liftHighMm', 'liftWideMm', 'notes', 'state', 'plan'] as const),
   ],
   order: ['-createdAt'],
 });

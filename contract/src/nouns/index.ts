@@ -6,9 +6,18 @@ import { check, checkResult, run, study, studyPerson, studyWidth } from './check
 import { eyeBalloon, eyeCheck } from './eyes';
 import { hole, holeMeasurement, pump, sizer, sizing } from './gauges';
 import { calibration, chain, holdReading, holdTest, model, note, reading, target } from './shelf';
+import { bag, loss, stockEntry } from './stock';
 import { constant, person, studio, tier } from './studio';
 
-export { EVENT_DEFAULTS, EVENT_STATES, PIECE_DEFAULTS, type EventState } from './builds';
+export {
+  EVENT_DEFAULTS,
+  EVENT_STATES,
+  MOST_HANDS,
+  PIECE_DEFAULTS,
+  PLAN_DEFAULTS,
+  type EventState,
+  type WorkPlan,
+} from './builds';
 export { CHECK_DEFAULTS, MOST_IN_STUDY, RESULT_DEFAULTS } from './checks';
 export { EYE_MODES, type EyeMode } from './eyes';
 export { MOST_HOLES } from './gauges';
@@ -38,6 +47,9 @@ export const NOUNS = {
   event,
   piece,
   fixing,
+  bag,
+  stockEntry,
+  loss,
   run,
   check,
   checkResult,
@@ -66,6 +78,9 @@ export type Studio = RowOf<'studio'>;
 export type FixingRecord = RowOf<'fixing'>;
 export type StackRecord = RowOf<'stack'>;
 export type FinishedGarland = RowOf<'finishedGarland'>;
+export type BagRecord = RowOf<'bag'>;
+export type StockEntryRecord = RowOf<'stockEntry'>;
+export type LossRecord = RowOf<'loss'>;
 export type EventRecord = RowOf<'event'>;
 export type TierRecord = RowOf<'tier'>;
 export type AcceptedTarget = RowOf<'target'>;

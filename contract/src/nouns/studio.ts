@@ -3,6 +3,7 @@ import { z } from 'zod';
 
 import {
   altitudeMSchema,
+  currencySchema,
   demoSchema,
   fractionSchema,
   idSchema,
@@ -27,8 +28,10 @@ export const studio = noun({
     /** Where balloons are made. */
     workroomTempC: tempCSchema,
     workroomAltitudeM: altitudeMSchema,
+    /** What its money is. */
+    currency: currencySchema.default('EUR'),
   }),
-  change: ['name', 'unit', 'stepMm', 'daysStanding', 'workroomTempC', 'workroomAltitudeM'],
+  change: ['name', 'unit', 'stepMm', 'daysStanding', 'workroomTempC', 'workroomAltitudeM', 'currency'],
   order: ['name'],
 });
 

@@ -8,6 +8,7 @@ import { modelling } from './constants/modelling';
 import { shape } from './constants/shape';
 import { standing } from './constants/standing';
 import { stuffing } from './constants/stuffing';
+import { supplying } from './constants/supplying';
 import { targets } from './constants/targets';
 import type { Trade } from './trade';
 
@@ -42,6 +43,7 @@ export const CONSTANT_GROUPS = {
   building,
   modelling,
   floating,
+  supplying,
 } as const;
 export type ConstantGroup = keyof typeof CONSTANT_GROUPS;
 
@@ -58,4 +60,5 @@ export const CONSTANTS: Readonly<Record<keyof Trade, ConstantWords>> = {
   ...building,
   ...modelling,
   ...floating,
+  ...supplying,
 };

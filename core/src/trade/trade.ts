@@ -122,6 +122,12 @@ export const TRADE = {
   manyLinked: 1000,
   usualDoseL: { hand: 0.18, timed: 2, twin: 2 },
   strokeVolumeL: 0.18,
+  lossShare: { inflate: 0.04, build: 0.02 },
+  lossWorth: 20,
+  bagOf: 50,
+  carryBagL: 360,
+  carryFill: 0.58,
+  paceS: { eye: 9, sized: 18, stuff: 45, tie: 6.5, build: 20, load: 2, install: 900, takeDown: 300 },
 };
 
 /** A table of such numbers: `TRADE`, or a studio's own. */

@@ -1,4 +1,5 @@
-import { coreReading, modelLabel, type CalibrationFile, type CalibrationRecord } from '@leggero/contract';
+import { coreReading, modelLabel, type CalibrationRecord } from '@leggero/contract';
+import type { CalibrationFile } from '@leggero/contract/calibrationFile';
 import { readingProblem } from '@leggero/core';
 import { eq } from 'drizzle-orm';
 

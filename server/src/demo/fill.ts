@@ -32,6 +32,7 @@ import { byTape, measure } from './balloon';
 import { fillPeople, fillSizers } from './gauges';
 import { fillPairs } from './pairs';
 import { fillPieces } from './pieces';
+import { fillStock } from './stock';
 import { DEMO_MODELS, DEMO_PUMPS, DEMO_STUDIO, type DemoCalibration, type DemoModel } from './scenario';
 
 const SEED = 20261204;
@@ -67,6 +68,7 @@ export async function fillDemo({ database }: { database: Database }): Promise<st
     await fillPeople({ tx, studioId, firstDay: FIRST_DAY, random }, modelIds[0]!);
     await fillPairs({ tx, studioId, pumpIds, evening: FIRST_DAY + 9 * DAY_MS });
     await fillPieces({ tx, studioId, pumpIds, evening: FIRST_DAY + 10 * DAY_MS });
+    await fillStock({ tx, studioId, evening: FIRST_DAY + 11 * DAY_MS });
   });
   return studioId;
 }

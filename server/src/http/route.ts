@@ -1,4 +1,5 @@
-import { idSchema, ROUTES, type ParsedRequestOf, type ResponseOf, type Route, type RouteName } from '@leggero/contract';
+import { idSchema, type Route } from '@leggero/contract';
+import { ROUTES, type ParsedRequestOf, type ResponseOf, type RouteName } from '@leggero/contract/routes';
 import type { Request, Response, Router } from 'express';
 import type { z } from 'zod';
 

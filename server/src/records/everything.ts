@@ -1,4 +1,5 @@
-import { KEPT_NOUNS, type Everything } from '@leggero/contract';
+import { KEPT_NOUNS } from '@leggero/contract';
+import type { Everything } from '@leggero/contract/everything';
 import { drizzle } from 'drizzle-orm/mysql2';
 
 import type { Scope } from '../db/records';

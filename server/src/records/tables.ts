@@ -4,6 +4,7 @@ import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
 
 import {
   acceptedTargets,
+  bags,
   calibrations,
   chains,
   checkResults,
@@ -17,6 +18,7 @@ import {
   holdReadings,
   holdTests,
   holeMeasurements,
+  losses,
   models,
   notes,
   people,
@@ -28,6 +30,7 @@ import {
   sizers,
   sizings,
   stacks,
+  stockEntries,
   studies,
   studios,
   studyPeople,
@@ -59,6 +62,9 @@ export const TABLES = {
   event: events,
   piece: pieces,
   fixing: fixings,
+  bag: bags,
+  stockEntry: stockEntries,
+  loss: losses,
   run: runs,
   check: checks,
   checkResult: checkResults,

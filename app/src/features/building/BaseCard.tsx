@@ -4,12 +4,12 @@ import { View } from 'react-native';
 
 import { Cautions } from '@/parts/Cautions';
 import { MmField } from '@/parts/piece/Fields';
+import { baseOf } from '@/parts/piece/standing';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 import { baseReasonText, baseWeightText } from '@/wording/baseWeight';
 
-import { baseOf } from './base';
 import { WindCaution, WindChoice } from './WindChoice';
 
 interface BaseCardProps {

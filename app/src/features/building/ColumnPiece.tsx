@@ -19,7 +19,8 @@ import type { ColumnDesign } from './colouring';
 import { OrderCard } from '@/parts/piece/OrderCard';
 import { PackingCard } from './PackingCard';
 import { RoomNotes } from '@/parts/piece/RoomNotes';
-import { sideOf, simulatedOf, standingBox } from './simulated';
+import { sideOf } from '@/parts/piece/standing';
+import { simulatedOf, standingBox } from './simulated';
 import { StackPicture } from './StackPicture';
 
 /** A column to a height, to a number of layers or of a size: drawn to scale, coloured, and what is to be tied for it. */

@@ -10,6 +10,7 @@ import type { GhostOf } from '@/parts/piece/ExactWays';
 import type { Coloured, ColumnBalloon } from '@/parts/piece/colouring';
 import { stackScene, unevenBalloons } from '@/parts/piece/scenes';
 import { sizeOutline } from '@/parts/piece/sizeOutline';
+import { baseOf } from '@/parts/piece/standing';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { useOutcomes } from '@/parts/piece/useOutcomes';
 import { BuiltPicture } from '@/parts/space/BuiltPicture';
@@ -23,7 +24,6 @@ import { layerStepText } from '@/wording/building';
 import { stepHowText } from '@/wording/stepHow';
 import { counted } from '@/wording/trade';
 
-import { baseOf } from './base';
 import { Ghost, GhostNote, type GhostBalloon } from '@/parts/piece/Ghost';
 import { namesOf } from './ColourCards';
 import type { ColumnDesign, TaperDesign } from './colouring';

@@ -21,7 +21,8 @@ import { LayersCard } from './LayersCard';
 import { OrderCard } from '@/parts/piece/OrderCard';
 import { PackingCard } from './PackingCard';
 import { RoomNotes } from '@/parts/piece/RoomNotes';
-import { sideOf, simulatedOf, standingBox } from './simulated';
+import { sideOf } from '@/parts/piece/standing';
+import { simulatedOf, standingBox } from './simulated';
 import { StackPicture } from './StackPicture';
 import { TaperFields } from './TaperFields';
 

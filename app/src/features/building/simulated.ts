@@ -1,13 +1,4 @@
-import {
-  acrossMm,
-  sideView,
-  type Box,
-  type HeldBy,
-  type Layer,
-  type SideView,
-  type SimulatedPiece,
-  type Stack,
-} from '@leggero/core/building';
+import { acrossMm, type Box, type HeldBy, type Layer, type SimulatedPiece, type Stack } from '@leggero/core/building';
 
 import { figureIn } from '@/parts/piece/toppers';
 
@@ -35,9 +26,4 @@ export function simulatedRow(layers: readonly Layer[]): SimulatedPiece {
 export function standingBox(stack: Stack, highMm: number): Box {
   const wideMm = acrossMm(stack);
   return { wideMm, deepMm: wideMm, highMm };
-}
-
-/** What a piece of layers shows to the wind, its figure with it. */
-export function sideOf({ standMm, topper }: ColumnDesign | TaperDesign, stack: Stack): SideView {
-  return sideView({ stack, standMm, figure: figureIn(topper) });
 }

@@ -1,4 +1,4 @@
-import { EVENT_STATES, NOUNS, type EventRecord, type PieceRecord, type Studio } from '@leggero/contract';
+import { EVENT_STATES, NOUNS, type EventRecord, type PieceRecord } from '@leggero/contract';
 import { router } from 'expo-router';
 import Copy from 'lucide-react-native/icons/copy';
 import Plus from 'lucide-react-native/icons/plus';
@@ -7,22 +7,22 @@ import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
 import { write } from '@/data/outbox';
-import { useEvents, useFixings, usePieces, useStudio } from '@/data/records';
+import { useFixings } from '@/data/records';
 import { nowUtc } from '@/device/id';
 import { PieceStill } from '@/parts/PieceStill';
 import { movedIn } from '@/parts/piece/sizeTarget';
 import { useBasis } from '@/parts/piece/useBasis';
 import { useRested } from '@/parts/useRested';
+import { WithEvent, type ShownEvent } from '@/parts/WithEvent';
 import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
 import { Segmented } from '@/ui/Segmented';
-import { Empty, Failed, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { awayText } from '@/wording/day';
-import { conditionsText, openingProblem, STATE_WORDS, whenAndWhere } from '@/wording/events';
+import { conditionsText, EVENT_PAGES, openingProblem, STATE_WORDS, whenAndWhere } from '@/wording/events';
 import { FORM_WORDS, pieceTitle } from '@/wording/pieces';
 import { counted } from '@/wording/trade';
 
@@ -32,26 +32,7 @@ import { EventPicture } from './EventPicture';
 
 /** An event: its pieces to one scale, what they are, and all that is said of it. */
 export function EventPage({ eventId }: { eventId: string }) {
-  const events = useEvents();
-  const pieces = usePieces().data;
-  const studio = useStudio().data;
-  const event = events.data?.find(({ id }) => id === eventId);
-  if (event && pieces && studio) {
-    const own = pieces.filter((piece) => piece.eventId === eventId);
-    return <Shown key={eventId} event={event} pieces={own} studio={studio} />;
-  }
-  const missing = events.data !== undefined && !event;
-  return (
-    <Page title={missing ? 'No such event' : ' '} back="/builds">
-      {missing ? (
-        <Empty sentence="No event is known at this address. It may have been deleted." />
-      ) : events.error ? (
-        <Failed sentence="This event could not be read." onRetry={events.refetch} />
-      ) : (
-        <Loading what="the event" />
-      )}
-    </Page>
-  );
+  return <WithEvent eventId={eventId}>{(shown) => <Shown key={eventId} {...shown} />}</WithEvent>;
 }
 
 /** What of a change can be kept: a name that is none, or words that are too many, wait until they are put right. */
@@ -61,7 +42,7 @@ function keepable(by: Partial<EventRecord>): Partial<EventRecord> {
   return Object.fromEntries(possible.map((field) => [field, by[field]]));
 }
 
-function Shown({ event: stored, pieces, studio }: { event: EventRecord; pieces: PieceRecord[]; studio: Studio }) {
+function Shown({ event: stored, pieces, studio }: ShownEvent) {
   const wide = useWide();
   const lengths = useLengths();
   const [now] = useState(Date.now);
@@ -135,6 +116,13 @@ function Shown({ event: stored, pieces, studio }: { event: EventRecord; pieces: 
               <PieceStill id={pieceId} design={design} size={56} />
             </RowLink>
           ))}
+          {pieces.length === 0 ? null : (
+            <>
+              {EVENT_PAGES.map(({ page, title, note }) => (
+                <RowLink key={page} href={`/builds/events/${id}/${page}`} title={title} note={note} />
+              ))}
+            </>
+          )}
           <Button title="Draw up a piece" icon={Plus} look="primary" tall onPress={draw} />
           <Button title="Copy this event with its pieces" icon={Copy} onPress={copy} />
           <DeleteButton

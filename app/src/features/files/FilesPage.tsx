@@ -1,4 +1,5 @@
-import { EVERYTHING_PATH, readCalibrationFile, type CalibrationFile } from '@leggero/contract';
+import { EVERYTHING_PATH } from '@leggero/contract';
+import { IMPORT_CALIBRATION, readCalibrationFile, type CalibrationFile } from '@leggero/contract/calibrationFile';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -68,7 +69,7 @@ function CalibrationIn() {
   const take = async () => {
     if (!found) return;
     try {
-      const { modelId } = await call('importCalibration', { body: found });
+      const { modelId } = await call(IMPORT_CALIBRATION, { body: found });
       setFound(null);
       pullSoon();
       router.navigate(`/shelf/${modelId}`);

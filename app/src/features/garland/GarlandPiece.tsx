@@ -11,6 +11,7 @@ import { CheckCard } from '@/parts/piece/CheckCard';
 import type { InHollows } from '@/parts/piece/decorators';
 import { garlandAnew } from '@/parts/piece/garlandAnew';
 import { nameOf, wholeGarland } from '@/parts/piece/garlandPlan';
+import { suppliesOf } from '@/parts/piece/garlandSupplies';
 import { OrderCard } from '@/parts/piece/OrderCard';
 import type { PackedWithGaps } from '@/parts/piece/packing';
 import { PieceLayout } from '@/parts/piece/PieceLayout';
@@ -48,7 +49,6 @@ import { MakingCard } from './MakingCard';
 import { missingOf } from './missing';
 import { movedOf, movedTo } from './moved';
 import { SpreadCard } from './SpreadCard';
-import { suppliesOf } from './supplies';
 import { WallCard } from './WallCard';
 
 /** An organic garland: what is tied along a path and over that, packed in space, with how long it comes out. */

@@ -1,4 +1,5 @@
-import { CALIBRATION_FORMAT, CALIBRATION_VERSION, type CalibrationRecord } from '@leggero/contract';
+import type { CalibrationRecord } from '@leggero/contract';
+import { CALIBRATION_FORMAT, CALIBRATION_VERSION } from '@leggero/contract/calibrationFile';
 import { comparePreparations } from '@leggero/core/calibrating';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';

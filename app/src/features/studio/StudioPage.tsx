@@ -15,6 +15,7 @@ import { useThemeChoice, type ThemeChoice } from '@/ui/theme';
 import { Words } from '@/ui/Words';
 import { counted } from '@/wording/trade';
 
+import { Currency } from './Currency';
 import { StudioName } from './StudioName';
 import { TierList } from './TierList';
 import { Workroom } from './Workroom';
@@ -64,6 +65,7 @@ export function StudioPage() {
             <Labelled label="Lengths">
               <Segmented label="Lengths" options={ROUNDINGS} value={rounding?.value ?? null} onChange={round} />
             </Labelled>
+            <Currency key={`money ${id}`} studio={studio.data} />
             <Labelled label="Theme on this device">
               <Segmented label="Theme" options={THEMES} value={choice} onChange={choose} />
             </Labelled>

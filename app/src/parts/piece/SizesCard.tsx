@@ -7,7 +7,7 @@ import { useFixings } from '@/data/records';
 import { useTrade } from '@/data/trade';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
-import { modelName } from '@/views/modelView';
+import { balloonName } from '@/views/modelView';
 import { closingText } from '@/wording/linking';
 import { listed } from '@/wording/trade';
 
@@ -19,7 +19,7 @@ import type { PieceBasis } from './useBasis';
 /** A part's balloon as decorators say it. */
 function partName(part: PieceSize['part'], basis: PieceBasis): string {
   const model = modelOf(part, basis);
-  return model ? `${modelName(model)}, ${model.colourName}` : '';
+  return model ? balloonName(model) : '';
 }
 
 interface SizesCardProps {

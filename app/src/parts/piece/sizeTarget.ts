@@ -21,13 +21,13 @@ export interface SizeTarget {
 
 type TargetBasis = Pick<PieceBasis, 'knowledge' | 'studio' | 'venue'>;
 
-type SizeAsked = Pick<PieceSize, 'key' | 'title' | 'part' | 'widthMm'>;
+export type SizeAsked = Pick<PieceSize, 'key' | 'title' | 'part' | 'widthMm'>;
 
 /**
  * Sizes as targets of their balloons, by their keys, the balloons' own limits held; of a pair those of both. Those of a
  * balloon that is not on the shelf have none.
  */
-function targetsFor(sizes: readonly SizeAsked[], basis: TargetBasis): ReadonlyMap<string, SizeTarget> {
+export function targetsFor(sizes: readonly SizeAsked[], basis: TargetBasis): ReadonlyMap<string, SizeTarget> {
   const { knowledge, studio, venue } = basis;
   const found = new Map<string, SizeTarget>();
   for (const modelId of new Set(sizes.map(({ part }) => part.modelId))) {

@@ -2,20 +2,16 @@ import type { DesignOf, PieceDesign } from '@leggero/contract';
 import { handleLine } from '@leggero/core/linking';
 
 import { shade } from '../shade';
-import type { Material } from './material';
-import { nearerHalf, projected } from './projected';
-import { viewTaper } from './viewTaper';
-import { viewColumn } from './viewColumn';
-import { partOf, viewClosed, viewRing } from './viewClosed';
-import { STEEL_HEX } from './holds';
-import { viewArch } from './viewArch';
 import { colouredAtOnce } from './garlandAtOnce';
+import { STEEL_HEX } from './holds';
+import type { Material } from './material';
 import { packedByHand } from './packing';
-import { viewGarland } from './viewGarland';
-import { viewPlinth } from './viewPlinth';
-import { hoopLine, HOOP_TUBE_MM, viewHoop } from './viewHoop';
-import { viewBow, viewRope } from './viewRope';
-import { lowestOf, viewChain, viewCurtain, viewSwag, type Hanging } from './viewHanging';
+import { nearerHalf, projected } from './projected';
+import { partOf } from './viewClosed';
+import type { GarlandView } from './viewGarland';
+import { lowestOf, type Hanging } from './viewHanging';
+import { hoopLine, HOOP_TUBE_MM } from './viewHoop';
+import { viewIn, type PieceView } from './viewIn';
 
 /** A balloon as it is seen, mm: x to the right, y downwards. */
 interface Ball {
@@ -35,55 +31,40 @@ export interface Still {
 
 /** A piece as its page first shows it; null where it cannot be worked out. */
 export function stillOf(design: PieceDesign, material: Material): Still | null {
-  switch (design.form) {
+  const found = viewIn(design, material);
+  return found && stillIn(found, material);
+}
+
+function stillIn(found: PieceView, material: Material): Still | null {
+  switch (found.form) {
     case 'column':
-    case 'taper': {
-      const view = design.form === 'column' ? viewColumn(design, material) : viewTaper(design, material);
-      return view.ok
-        ? { balls: seen(view.value.balloons, ({ colourHex }) => colourHex), handle: null, footMm: design.standMm }
-        : null;
-    }
+    case 'taper':
+    case 'arch':
+      return coloured(found.view, found.design.standMm);
     case 'rope':
-    case 'bow': {
-      const view = design.form === 'rope' ? viewRope(design, material) : viewBow(design, material);
-      if (!view.ok) return null;
-      const balls = seen(view.value.balloons, ({ colourHex }) => colourHex);
-      return { balls, handle: null, footMm: 'lowMm' in view.value ? Math.max(0, view.value.lowMm) : 0 };
-    }
-    case 'arch': {
-      const view = viewArch(design, material);
-      if (!view.ok) return null;
-      return { balls: seen(view.value.balloons, ({ colourHex }) => colourHex), handle: null, footMm: design.standMm };
-    }
-    case 'plinth': {
-      const view = viewPlinth(design, material);
-      if (!view.ok) return null;
-      return { balls: seen(view.value.balloons, ({ colourHex }) => colourHex), handle: null, footMm: 0 };
-    }
+    case 'plinth':
+      return coloured(found.view);
+    case 'bow':
+      return coloured(found.view, Math.max(0, found.view.lowMm));
     case 'hoop': {
-      const view = viewHoop(design, material);
-      if (!view.ok) return null;
-      const balls = seen(view.value.balloons, ({ colourHex }) => colourHex);
-      const line = hoopLine(design).map(projected);
-      return { balls, handle: { line, near: [], widthMm: HOOP_TUBE_MM, hex: STEEL_HEX }, footMm: 0 };
+      const line = hoopLine(found.design).map(projected);
+      const handle = { line, near: [], widthMm: HOOP_TUBE_MM, hex: STEEL_HEX };
+      return { ...coloured(found.view), handle };
     }
     case 'garland':
-      return garlandStill(design, material);
+      return garlandStill(found.design, found.view, material);
     case 'chain':
-      return hanging(viewChain(design, material));
     case 'swag':
-      return hanging(viewSwag(design, material));
     case 'curtain':
-      return hanging(viewCurtain(design, material));
+      return hanging(found.view);
     case 'ring': {
-      const view = viewRing(design, material);
-      const hexOf = ({ key }: { key: string }) => design.rings[Number(key.replace('ring-', '')) - 1]!.colourHex;
-      return view.ok ? { balls: seen(view.value.spheres, hexOf), handle: null, footMm: 0 } : null;
+      const { rings } = found.design;
+      const hexOf = ({ key }: { key: string }) => rings[Number(key.replace('ring-', '')) - 1]!.colourHex;
+      return { balls: seen(found.view.spheres, hexOf), handle: null, footMm: 0 };
     }
-    default: {
-      const view = viewClosed(design, material);
-      if (!view.ok) return null;
-      const { spheres, handle, snapped } = view.value;
+    case 'closed': {
+      const { design, view } = found;
+      const { spheres, handle, snapped } = view;
       const balls = seen(spheres, ({ key }) => partOf(design, key).colourHex);
       if (!handle?.ok || !design.handle) return { balls, handle: null, footMm: 0 };
       const line = handleLine(snapped.form, handle.value).map(projected);
@@ -93,20 +74,21 @@ export function stillOf(design: PieceDesign, material: Material): Still | null {
   }
 }
 
-function garlandStill(design: DesignOf<'garland'>, material: Material): Still | null {
-  const view = viewGarland(design, material);
-  if (!view.ok) return null;
-  const made = packedByHand(view.value, material.knowledge.trade);
+/** Balloons that have their colours, their lowest point so high above the floor. */
+function coloured({ balloons }: { balloons: readonly (Seen & { colourHex: string })[] }, footMm = 0): Still {
+  return { balls: seen(balloons, ({ colourHex }) => colourHex), handle: null, footMm };
+}
+
+function garlandStill(design: DesignOf<'garland'>, view: GarlandView, material: Material): Still | null {
+  const made = packedByHand(view, material.knowledge.trade);
   if (!made.ok) return null;
-  const balloons = colouredAtOnce(design, view.value, made.value, material);
+  const balloons = colouredAtOnce(design, view, made.value, material);
   const balls = seen(balloons, ({ colourHex }) => colourHex);
   return { balls, handle: null, footMm: Math.max(0, Math.min(...balls.map(({ y, r }) => -y - r))) };
 }
 
 /** What hangs, from its chains. */
-function hanging(view: { ok: false } | { ok: true; value: Hanging }): Still | null {
-  if (!view.ok) return null;
-  const { chains, sizes } = view.value;
+function hanging({ chains, sizes }: Hanging): Still {
   const hexes = new Map(sizes.map(({ key, part }) => [key, part.colourHex]));
   const balls = chains.flatMap(({ balloons, keys }) =>
     balloons.map(({ xMm, highMm, widthMm }, i) => ({

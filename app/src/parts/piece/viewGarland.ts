@@ -100,7 +100,7 @@ function weightOf({ balloons }: GarlandPlan, { decorators, seed }: GarlandDesign
 }
 
 /** Which size of the garland a balloon is of. */
-function keyOf({ one, colour, byHand, nominalMm, widthMm, part }: PlannedBalloon): string {
+export function keyOf({ one, colour, byHand, nominalMm, widthMm, part }: PlannedBalloon): string {
   if (colour !== null) return `colour-${colour + 1}-${nominalMm}-${widthMm}`;
   return byHand ? `hand-${part.modelId ?? part.colourHex}-${nominalMm}-${widthMm}` : one;
 }
@@ -128,7 +128,7 @@ const NEARLY_ALL = 2;
 const unevenTolerance = (workMm: number, uneven: number | null, widthMm: number) =>
   Math.max(workMm, NEARLY_ALL * (uneven ?? 0) * widthMm);
 
-const DECORATORS = 'decorators';
+export const DECORATORS = 'decorators';
 
 const decoratorNominal = (decorators: NonNullable<GarlandDesign['decorators']>, basis: Material): number =>
   modelOf(decorators, basis)?.nominalMm ?? decorators.widthMm / USUAL_SHARE;

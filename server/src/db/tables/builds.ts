@@ -1,4 +1,10 @@
-import { EVENT_STATES, type FinishedGarland, type PieceDesign, type StackRecord } from '@leggero/contract';
+import {
+  EVENT_STATES,
+  type FinishedGarland,
+  type PieceDesign,
+  type StackRecord,
+  type WorkPlan,
+} from '@leggero/contract';
 import { ORIGINS } from '@leggero/core';
 import { sql } from 'drizzle-orm';
 import {
@@ -42,10 +48,16 @@ export const events = mysqlTable(
     liftWideMm: lengthMm('lift_wide_mm'),
     notes: varchar('notes', { length: 2000 }).notNull(),
     state: mysqlEnum('state', EVENT_STATES).notNull(),
+    /** As the contract has it: people, order on the bench, money. */
+    plan: document<WorkPlan>()('plan'),
     createdAt: instant('created_at').notNull(),
     demo: demo(),
   },
-  (t) => [unique('events_scope').on(t.id, t.studioId), index('events_list').on(t.studioId, t.createdAt)],
+  (t) => [
+    unique('events_scope').on(t.id, t.studioId),
+    index('events_list').on(t.studioId, t.createdAt),
+    check('events_plan', sql`plan is null or json_valid(plan)`),
+  ],
 );
 
 export const stacks = mysqlTable(

@@ -20,6 +20,8 @@ export const document = <Data>() =>
     toDriver: (data) => JSON.stringify(data),
     fromDriver: (text) => JSON.parse(text) as Data,
   });
+/** As ISO 4217 has it. */
+export const currency = () => char('currency', { length: 3 });
 export const demo = () => boolean('demo').notNull().default(false);
 
 /** A foreign key that carries the studio along, so that no row can hang on another studio's. */

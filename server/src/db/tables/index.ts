@@ -4,4 +4,5 @@ export * from './checks';
 export * from './eyes';
 export * from './gauges';
 export * from './shelf';
+export * from './stock';
 export * from './studio';

@@ -16,7 +16,7 @@ import {
   varchar,
 } from 'drizzle-orm/mysql-core';
 
-import { altitudeM, demo, id, instant, lengthMm, share, tempC } from './columns';
+import { altitudeM, currency, demo, id, instant, lengthMm, share, tempC } from './columns';
 
 export const studios = mysqlTable('studios', {
   id: id(),
@@ -26,6 +26,7 @@ export const studios = mysqlTable('studios', {
   daysStanding: smallint('days_standing').notNull(),
   workroomTempC: tempC('workroom_temp_c').notNull().default(21),
   workroomAltitudeM: altitudeM('workroom_altitude_m').notNull().default(0),
+  currency: currency().notNull().default('EUR'),
   demo: demo(),
   /** Counts the writes; each raises it first, so that the order of revisions is the order of commits. */
   revision: bigint('revision', { mode: 'number' }).notNull().default(0),

@@ -5,6 +5,7 @@ import { answerWith } from '@/device/answer';
 import type { DrawnStill } from '@/data/stills';
 import { materialFrom, type PlainMaterial } from './material';
 import { drawStill, extentOf, stillOf } from './still';
+import { worksAnswer, type WorksAnswer, type WorksQuestion } from './works';
 
 /** What the worker is sent: pieces to be drawn. */
 export interface StillQuestion {
@@ -45,5 +46,7 @@ function addressOf(picture: Blob): Promise<string> {
   });
 }
 
-/** Works pieces out and draws them, off the page's own thread. */
-answerWith<StillQuestion, StillAnswer>({ work: draw });
+/** Works pieces out, and draws them, off the page's own thread. */
+answerWith<StillQuestion | WorksQuestion, StillAnswer | WorksAnswer>({
+  work: (question) => ('jobs' in question ? draw(question) : worksAnswer(question)),
+});

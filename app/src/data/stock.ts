@@ -1,0 +1,38 @@
+import type { BagRecord, LossRecord, StockEntryRecord } from '@leggero/contract';
+
+import { stockBook, type StockBook } from '@/views/stock';
+
+import { inOrder, useModels, useStudio, useView, type Records } from './records';
+
+const BAG = ['bag'] as const;
+const ENTRY = ['stockEntry'] as const;
+const LOSS = ['loss'] as const;
+const bagsOf = inOrder('bag');
+const entriesOf = inOrder('stockEntry');
+const lossesOf = inOrder('loss');
+
+/** Bags that were bought, newest first. */
+function useBags(): Records<BagRecord[]> {
+  return useView(BAG, bagsOf);
+}
+
+/** What else happened to the stock, newest first. */
+function useStockEntries(): Records<StockEntryRecord[]> {
+  return useView(ENTRY, entriesOf);
+}
+
+/** Losses, newest first. */
+function useLosses(): Records<LossRecord[]> {
+  return useView(LOSS, lossesOf);
+}
+
+/** What there is of each balloon, what it costs and how many of it are lost; null until all of it has come. */
+export function useStockBook(): StockBook | null {
+  const models = useModels().data;
+  const studio = useStudio().data;
+  const bags = useBags().data;
+  const entries = useStockEntries().data;
+  const losses = useLosses().data;
+  if (!(models && studio && bags && entries && losses)) return null;
+  return stockBook(models, bags, entries, losses, studio.currency);
+}

@@ -1,0 +1,160 @@
+import { View } from 'react-native';
+
+import { useModels } from '@/data/records';
+import { write } from '@/data/outbox';
+import { Cautions } from '@/parts/Cautions';
+import { targetsFor } from '@/parts/piece/sizeTarget';
+import type { ShownEvent } from '@/parts/WithEvent';
+import { Button } from '@/ui/Button';
+import { Card } from '@/ui/Card';
+import { useWide } from '@/ui/layout';
+import { RowLink } from '@/ui/RowLink';
+import { Steps } from '@/ui/Steps';
+import { Words } from '@/ui/Words';
+import { massText } from '@/wording/baseWeight';
+import { FORM_WORDS, pieceTitle } from '@/wording/pieces';
+import { FINISHING, batchMark, prepareSteps, takenText } from '@/wording/recipe';
+import { counted } from '@/wording/trade';
+
+import { BatchRow } from './BatchRow';
+import { BundleRow } from './BundleRow';
+import { lookIn } from './look';
+import type { EventWork } from './useEventWork';
+import { WithEventWork } from './WithEventWork';
+
+/** What is to do for an event at the bench, in working order. */
+export function RecipePage({ eventId }: { eventId: string }) {
+  return (
+    <WithEventWork eventId={eventId} title="Recipe" subtitle={recipeText}>
+      {(shown) => <Recipe {...shown} />}
+    </WithEventWork>
+  );
+}
+
+const recipeText = ({ recipe: { balloons, batches, bags } }: EventWork) =>
+  `${counted(balloons, 'balloon')} in ${counted(batches.length, 'batch', 'batches')}, ${counted(bags, 'bag')}`;
+
+function Recipe({ event, pieces, work }: ShownEvent & { work: EventWork }) {
+  const wide = useWide();
+  const models = useModels().data ?? [];
+  const { recipe, basis, plan } = work;
+  const { batches, bundles, takes } = recipe;
+  const nameOf = new Map(pieces.map((piece) => [piece.id, pieceTitle(piece)]));
+  const markOf = new Map(batches.map(({ key }, i) => [key, batchMark(i)]));
+  const doses = targetsFor(
+    batches.map(({ key, balloon, fillMm: widthMm }) => ({
+      ...{ key, title: key, widthMm },
+      part: { modelId: balloon, colourHex: lookIn(balloon, models).colour, finish: 'matte' as const },
+    })),
+    // A batch is as wide as it is filled: rooms and hours are in that already.
+    { ...basis, venue: null },
+  );
+  const move = (at: number, by: -1 | 1) => {
+    const order = batches.map(({ key }) => key);
+    [order[at], order[at + by]] = [order[at + by]!, order[at]!];
+    write({ change: 'event', id: event.id, by: { plan: { ...plan, order } } });
+  };
+  const prepare = prepareSteps(batches, {
+    markOf: (key) => markOf.get(key)!,
+    nameOf: (balloon) => lookIn(balloon, models).name,
+    stuffed: (balloon) => models.some(({ id, outerId }) => id === balloon && outerId !== null),
+  });
+  const organic = pieces.some(({ design }) => design.form === 'garland');
+  return (
+    <View className={wide ? 'flex-row items-start gap-6' : 'gap-3'}>
+      <View className={wide ? 'flex-[1.2] gap-3' : 'gap-3'}>
+        {prepare.length > 0 ? (
+          <Card title="Prepare">
+            <Steps steps={prepare} />
+          </Card>
+        ) : null}
+        <Card title="Inflate">
+          <Words look="quiet" className="mb-2">
+            One size at a time, all of it before any is tied. Large ones first: small balloons lose their size soonest.
+          </Words>
+          <View role="list" className="gap-1">
+            {batches.map((batch, i) => (
+              <BatchRow
+                key={batch.key}
+                batch={batch}
+                mark={markOf.get(batch.key)!}
+                look={lookIn(batch.balloon, models)}
+                target={doses.get(batch.key) ?? null}
+                basis={basis}
+                pieces={batch.of.map(({ piece, count }) => `${nameOf.get(piece)} ${count}`)}
+                alike={batch.alike.map((key) => markOf.get(key)!)}
+                onUp={i > 0 ? () => move(i, -1) : null}
+                onDown={i < batches.length - 1 ? () => move(i, 1) : null}
+              />
+            ))}
+          </View>
+          {plan.order.length > 0 ? (
+            <Button
+              title="Back to the usual order"
+              look="plain"
+              onPress={() => write({ change: 'event', id: event.id, by: { plan: { ...plan, order: [] } } })}
+            />
+          ) : null}
+        </Card>
+      </View>
+      <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+        {bundles.length > 0 ? (
+          <Card title="Tie">
+            <View role="list" className="gap-1">
+              {bundles.map((bundle) => (
+                <BundleRow
+                  key={bundle.key}
+                  bundle={bundle}
+                  batchOf={(key) => batches.find((batch) => batch.key === key)!}
+                  markOf={(key) => markOf.get(key)!}
+                  hexOf={(balloon) => lookIn(balloon, models).colour}
+                  pieces={bundle.of.map(({ piece, count }) => `${nameOf.get(piece)} ${count}`)}
+                />
+              ))}
+            </View>
+          </Card>
+        ) : null}
+        <Card title="Build">
+          <Words look="quiet" className="mb-2">
+            How each is turned and locked stands on its own page, step by step in its picture.
+          </Words>
+          <View className="gap-2">
+            {pieces.map((piece) => (
+              <RowLink
+                key={piece.id}
+                href={`/builds/${piece.id}`}
+                title={pieceTitle(piece)}
+                note={`${FORM_WORDS[piece.design.form].title} · ${counted(
+                  work.works.find(({ piece: id }) => id === piece.id)?.clusters ?? 0,
+                  'cluster or layer',
+                  'clusters or layers',
+                )}`}
+              />
+            ))}
+          </View>
+        </Card>
+        {organic ? (
+          <Card title="Finish">
+            <Steps steps={FINISHING} />
+          </Card>
+        ) : null}
+        <Card title="Take along">
+          <View role="list" className="gap-1">
+            {takes.map((taken, i) => (
+              <View key={i} role="listitem">
+                <Words>
+                  {takenText(taken, {
+                    text: basis.lengths.text,
+                    mass: (kg) => massText(kg, basis.lengths.unit),
+                  })}
+                </Words>
+              </View>
+            ))}
+            {takes.length === 0 ? <Words look="quiet">Nothing beside balloons.</Words> : null}
+          </View>
+        </Card>
+        <Cautions names={['latex', 'choking', 'heights']} />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,148 @@
+import { LOSS_WORKS, type LossWork } from '@leggero/core';
+import { lossLaw, lossShareOf } from '@leggero/core/supply';
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { useModels, useStudio } from '@/data/records';
+import { write } from '@/data/outbox';
+import { useStockBook } from '@/data/stock';
+import { useTrade } from '@/data/trade';
+import { newId, nowUtc } from '@/device/id';
+import { Button } from '@/ui/Button';
+import { Card } from '@/ui/Card';
+import { Labelled } from '@/ui/Field';
+import { Page } from '@/ui/Page';
+import { Segmented } from '@/ui/Segmented';
+import { Empty, Loading } from '@/ui/States';
+import { useWide } from '@/ui/layout';
+import { Words } from '@/ui/Words';
+import { balloonName } from '@/views/modelView';
+import { CHANGE_WORDS, lawText, stockText } from '@/wording/stock';
+
+import { BagForm } from './BagForm';
+import { CountField } from './CountField';
+import { Ledger } from './Ledger';
+
+/** The stock of one balloon: what is there, bags, what was lost. */
+export function StockPage({ modelId }: { modelId: string }) {
+  const wide = useWide();
+  const trade = useTrade();
+  const models = useModels().data;
+  const studio = useStudio().data;
+  const book = useStockBook();
+  const model = models?.find(({ id }) => id === modelId);
+  if (!models || !studio || !book)
+    return (
+      <Page title=" " back={`/shelf/${modelId}`}>
+        <Loading what="the stock" />
+      </Page>
+    );
+  if (!model)
+    return (
+      <Page title="No such balloon" back="/shelf">
+        <Empty sentence="No balloon is known at this address. It may have been deleted." />
+      </Page>
+    );
+  const stock = book.of(modelId);
+  const law = lossLaw({
+    own: stock.lost,
+    others: book.lostOfOthers(modelId),
+    stuffed: model.outerId !== null,
+    trade,
+  });
+  return (
+    <Page title={`Stock: ${balloonName(model)}`} back={`/shelf/${modelId}`}>
+      <View className={wide ? 'flex-row items-start gap-6' : 'gap-3'}>
+        <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+          <Card>
+            <View role="status" className="gap-1">
+              <Words look="figure" className={`text-[56px] leading-[64px] ${stock.there < 0 ? 'text-out' : ''}`}>
+                {stock.unknown ? '–' : String(stock.there)}
+              </Words>
+              <Words look={stock.there < 0 ? 'error' : 'quiet'}>{stockText(stock)}</Words>
+            </View>
+          </Card>
+          <Happened modelId={modelId} />
+          <Lost modelId={modelId} />
+          <Words look="quiet">{lawText(lossShareOf(law), stock.lost)}</Words>
+        </View>
+        <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+          <BagForm model={model} last={stock.bags[0] ?? null} bags={stock.bags} currency={studio.currency} />
+          <Ledger stock={stock} currency={studio.currency} />
+        </View>
+      </View>
+    </Page>
+  );
+}
+
+const CHANGES = ['counted', 'out', 'back', 'spoiled'] as const;
+
+/** Balloons that were counted, went out, came back or were spoiled. */
+function Happened({ modelId }: { modelId: string }) {
+  const [change, setChange] = useState<(typeof CHANGES)[number]>('counted');
+  const [count, setCount] = useState<number | null>(null);
+  const keep = () => {
+    if (count === null) return;
+    write({ put: 'stockEntry', row: { id: newId(), modelId, eventId: null, change, count, at: nowUtc() } });
+    setCount(null);
+  };
+  return (
+    <Card title="What happened">
+      <View className="gap-3">
+        <Segmented
+          label="What happened"
+          options={CHANGES.map((value) => ({ value, title: CHANGE_WORDS[value].short }))}
+          value={change}
+          onChange={setChange}
+        />
+        <CountField label={CHANGE_WORDS[change].asked} value={count} onChange={setCount} />
+        <Button title="Write it down" look="primary" tall disabled={count === null} onPress={keep} />
+      </View>
+    </Card>
+  );
+}
+
+const WORK_TITLES: Record<LossWork, string> = { inflate: 'In filling', build: 'In building' };
+
+/** So many went through some work, and so many of them were lost. */
+function Lost({ modelId }: { modelId: string }) {
+  const [work, setWork] = useState<LossWork>('inflate');
+  const [used, setUsed] = useState<number | null>(null);
+  const [lost, setLost] = useState<number | null>(null);
+  const tooMany = used !== null && lost !== null && lost > used;
+  const ready = used !== null && used > 0 && lost !== null && !tooMany;
+  const keep = () => {
+    if (!ready) return;
+    write({ put: 'loss', row: { id: newId(), modelId, bagId: null, work, used, lost, at: nowUtc() } });
+    setUsed(null);
+    setLost(null);
+  };
+  return (
+    <Card title="Losses">
+      <View className="gap-3">
+        <Labelled label="Where">
+          <Segmented
+            label="Where"
+            options={LOSS_WORKS.map((value) => ({ value, title: WORK_TITLES[value] }))}
+            value={work}
+            onChange={setWork}
+          />
+        </Labelled>
+        <View className="flex-row gap-3">
+          <View className="flex-1">
+            <CountField label="Used" value={used} onChange={setUsed} />
+          </View>
+          <View className="flex-1">
+            <CountField
+              label="Lost"
+              value={lost}
+              error={tooMany ? 'No more are lost than were used.' : undefined}
+              onChange={setLost}
+            />
+          </View>
+        </View>
+        <Button title="Add losses" disabled={!ready} onPress={keep} />
+      </View>
+    </Card>
+  );
+}

@@ -1,0 +1,99 @@
+import type { BagRecord, LossRecord, ModelRecord, StockEntryRecord } from '@leggero/contract';
+import type { LossWork } from '@leggero/core';
+import { stockOf, sumOfLosses, type Losses, type Stock, type StockEntry } from '@leggero/core/supply';
+import { weakMapMemoize } from 'reselect';
+
+/** Losses by the work at which they happened. */
+export type LossesByWork = Partial<Record<LossWork, Losses>>;
+
+/** What there is to know of one balloon's stock. */
+export interface ModelStock extends Stock {
+  /** Nobody counted it or bought any. */
+  unknown: boolean;
+  /** Newest first. */
+  bags: BagRecord[];
+  entries: StockEntryRecord[];
+  losses: LossRecord[];
+  /** What one costs, by the newest bag that has a price in the studio's money; in minor units. */
+  eachMinor: number | null;
+  /** Balloons in one bag, as bought last; null where none was. */
+  bagOf: number | null;
+  /** Where it was bought last; '' where nobody said. */
+  shop: string;
+  lost: LossesByWork;
+}
+
+/** The stock of every balloon. */
+export interface StockBook {
+  of: (modelId: string) => ModelStock;
+  /** What was lost of each balloon but one. */
+  lostOfOthers: (modelId: string) => LossesByWork[];
+}
+
+/** What of balloons went through each work, and was lost there. */
+function lossesByWork(losses: readonly LossRecord[]): LossesByWork {
+  const by: LossesByWork = {};
+  for (const { work, used, lost } of losses) by[work] = sumOfLosses([by[work] ?? { used: 0, lost: 0 }, { used, lost }]);
+  return by;
+}
+
+const ledgerOf = (
+  { stock }: Pick<ModelRecord, 'stock'>,
+  bags: readonly BagRecord[],
+  entries: readonly StockEntryRecord[],
+): StockEntry[] => [
+  // What was said of a balloon when it was put on the shelf counts until something newer does.
+  ...(stock === null ? [] : [{ change: 'counted' as const, count: stock, atMs: 0 }]),
+  ...bags.map(({ count, bags: many, boughtAt }): StockEntry => {
+    return { change: 'bought', count: count * many, atMs: Date.parse(boughtAt) };
+  }),
+  ...entries.map(({ change, count, at }): StockEntry => ({ change, count, atMs: Date.parse(at) })),
+];
+
+/** The stock of every balloon, put together once for the same records. Lists are newest first. */
+export const stockBook = weakMapMemoize(
+  (
+    models: readonly ModelRecord[],
+    bags: readonly BagRecord[],
+    entries: readonly StockEntryRecord[],
+    losses: readonly LossRecord[],
+    currency: string,
+  ): StockBook => {
+    const [bagsOf, entriesOf, lossesOf] = [grouped(bags), grouped(entries), grouped(losses)];
+    const known = new Map(models.map((model) => [model.id, model]));
+    const found = new Map<string, ModelStock>();
+    const of = (modelId: string): ModelStock => {
+      const before = found.get(modelId);
+      if (before) return before;
+      const own = { bags: bagsOf.get(modelId) ?? [], entries: entriesOf.get(modelId) ?? [] };
+      const ledger = ledgerOf(known.get(modelId) ?? { stock: null }, own.bags, own.entries);
+      const lost = lossesOf.get(modelId) ?? [];
+      const priced = own.bags.find((bag) => bag.priceMinor !== null && bag.currency === currency);
+      const made: ModelStock = {
+        ...stockOf(ledger),
+        ...own,
+        unknown: ledger.length === 0,
+        losses: lost,
+        eachMinor: priced ? priced.priceMinor! / priced.count : null,
+        bagOf: own.bags[0]?.count ?? null,
+        shop: own.bags.find(({ shop }) => shop !== '')?.shop ?? '',
+        lost: lossesByWork(lost),
+      };
+      found.set(modelId, made);
+      return made;
+    };
+    const lostOfOthers = (modelId: string) =>
+      [...lossesOf.keys()].filter((other) => other !== modelId).map((other) => of(other).lost);
+    return { of, lostOfOthers };
+  },
+);
+
+function grouped<Row extends { modelId: string }>(rows: readonly Row[]): ReadonlyMap<string, Row[]> {
+  const by = new Map<string, Row[]>();
+  for (const row of rows) {
+    const own = by.get(row.modelId);
+    if (own) own.push(row);
+    else by.set(row.modelId, [row]);
+  }
+  return by;
+}

@@ -1,0 +1,94 @@
+import type { ModelRecord } from '@leggero/contract';
+import type { Result, Trade } from '@leggero/core';
+import type { Need } from '@leggero/core/recipe';
+import {
+  bagsFor,
+  lossLaw,
+  promisedTo,
+  sparesFor,
+  type Bought,
+  type Demand,
+  type LossLaw,
+  type Promised,
+  type Spares,
+  type SparesProblemCode,
+} from '@leggero/core/supply';
+
+import type { ModelStock, StockBook } from './stock';
+
+/** What an event needs of one balloon, what there is, and what is to be bought. */
+export interface SupplyLine extends Need {
+  /** Of the shelf; null where a piece has a colour that is not chosen from it. */
+  model: ModelRecord | null;
+  /** What is known of its losses. */
+  law: LossLaw;
+  spares: Result<Spares, SparesProblemCode>;
+  /** Spares with it; what is needed where no number of them is enough. */
+  take: number;
+  stock: ModelStock | null;
+  promised: Promised;
+  bought: Bought;
+}
+
+/** The needs of an event, and when it opens. */
+export interface EventNeeds {
+  event: string;
+  opensAtMs: number | null;
+  needs: readonly Need[];
+  /** How sure it is to be that enough survive. */
+  sure: number;
+}
+
+interface Around {
+  models: readonly ModelRecord[];
+  book: StockBook;
+  trade: Trade;
+}
+
+/** What is known of a balloon's losses in this studio; of one that is not on the shelf, what is usual. */
+function lawOf({ balloon, stuffed }: Pick<Need, 'balloon' | 'stuffed'>, { models, book, trade }: Around): LossLaw {
+  const onShelf = models.some(({ id }) => id === balloon);
+  const own = onShelf ? book.of(balloon).lost : {};
+  return lossLaw({ own, others: book.lostOfOthers(balloon), stuffed: stuffed > 0, trade });
+}
+
+function taken(need: Need, sure: number, around: Around) {
+  const law = lawOf(need, around);
+  const spares = sparesFor({ needed: need.count, confidence: sure, prior: law, trade: around.trade });
+  return { law, spares, take: spares.ok ? spares.value.take : need.count };
+}
+
+/**
+ * What the event at `own` needs, line by line: by maker's line, then nominal size and colour. All events share the stock,
+ * each in its turn as it opens.
+ */
+export function supplyLines(events: readonly EventNeeds[], own: string, around: Around): SupplyLine[] {
+  const { models, book, trade } = around;
+  const known = new Map(models.map((model) => [model.id, model]));
+  const demands = new Map<string, Demand[]>();
+  for (const { event, opensAtMs, needs, sure } of events)
+    for (const need of needs) {
+      const demand = { event, opensAtMs, count: taken(need, sure, around).take };
+      demands.set(need.balloon, [...(demands.get(need.balloon) ?? []), demand]);
+    }
+  const mine = events.find(({ event }) => event === own);
+  const lines = (mine?.needs ?? []).map((need): SupplyLine => {
+    const model = known.get(need.balloon) ?? null;
+    const stock = model && book.of(model.id);
+    const promised = promisedTo({
+      there: stock?.there ?? 0,
+      demands: demands.get(need.balloon)!,
+      event: own,
+    });
+    const bought = bagsFor({ lacks: promised.lacks, of: stock?.bagOf ?? null, trade });
+    return {
+      ...need,
+      ...taken(need, mine!.sure, around),
+      ...{ model, stock, promised, bought },
+    };
+  });
+  return lines.sort((a, b) => sortKey(a).localeCompare(sortKey(b)));
+}
+
+const sortKey = ({ model, balloon }: SupplyLine) =>
+  model ? `${model.line} ${String(Math.round(model.nominalMm)).padStart(5, '0')} ${model.colourName}` : `~${balloon}`;

@@ -1,0 +1,145 @@
+import type { Problem } from '@leggero/core';
+import type { Taken, TakenKind } from '@leggero/core/recipe';
+import type { CostProblemCode, HoursProblemCode, SparesProblemCode, WorkCounts, WorkPhase } from '@leggero/core/supply';
+
+import { counted, listed } from './trade';
+
+type Write = (mm: number) => string;
+
+/** The mark of a batch, as it is written on its bags: A to Z, then AA. */
+export function batchMark(at: number): string {
+  const letter = String.fromCharCode(65 + (at % 26));
+  return at < 26 ? letter : `${batchMark(Math.floor(at / 26) - 1)}${letter}`;
+}
+
+/** "Bag 3", "bags 3 to 5". */
+export function bagsText({ from, to }: { from: number; to: number }): string {
+  return from === to ? `bag ${from}` : `bags ${from} to ${to}`;
+}
+
+/** What bundles of so many balloons are called. */
+export function bundleTitle(balloons: number): string {
+  return BUNDLES[balloons] ?? `cluster of ${balloons}`;
+}
+const BUNDLES: Record<number, string> = { 2: 'duplet', 3: 'triplet', 4: 'quad', 5: 'quint', 6: 'six' };
+
+const TAKEN_WORDS: Record<TakenKind, { one: string; many: string }> = {
+  pole: { one: 'pole', many: 'poles' },
+  plate: { one: 'base plate', many: 'base plates' },
+  frame: { one: 'frame', many: 'frames' },
+  hoop: { one: 'hoop', many: 'hoops' },
+  stand: { one: 'stand', many: 'stands' },
+  ballast: { one: 'weight', many: 'weights' },
+  line: { one: 'line', many: 'line' },
+  strip: { one: 'strip', many: 'strip' },
+  modelling: { one: 'modelling balloon', many: 'modelling balloons' },
+  band: { one: 'band', many: 'bands' },
+  hook: { one: 'hook', many: 'hooks' },
+  tape: { one: 'strip of tape under a hook', many: 'strips of tape under hooks' },
+  fixing: { one: 'fixing point', many: 'fixing points' },
+  glueDot: { one: 'glue dot', many: 'glue dots' },
+  figure: { one: 'figure', many: 'figures' },
+  flower: { one: 'flower', many: 'flowers' },
+  leaf: { one: 'leaf', many: 'leaves' },
+  sign: { one: 'sign', many: 'signs' },
+};
+
+/** What of a thing is taken along: "2 poles, each 6 ft", "line, 24 ft in all", "4 hooks, each carries 2 kg". */
+export function takenText(
+  { kind, count, lengthMm, kg }: Taken,
+  { text, mass }: { text: Write; mass: (kg: number) => string },
+): string {
+  const { one, many } = TAKEN_WORDS[kind];
+  if (kind === 'line' || kind === 'strip')
+    return `${one[0]!.toUpperCase()}${one.slice(1)}: ${text(lengthMm ?? 0)} in all`;
+  const long =
+    lengthMm === null ? '' : `${count === 1 ? ', ' : ', each '}${text(lengthMm)}${kind === 'hoop' ? ' across' : ''}`;
+  const carries = kind === 'hook' ? 'carries' : 'of';
+  const heavy = kg === null ? '' : `${count === 1 ? ', ' : ', each '}${carries} ${mass(kg)}`;
+  return `${counted(count, one, many)}${long}${heavy}`;
+}
+
+/** The order of finishing, and why (common practice). */
+export const FINISHING = [
+  'Decorators first, where balloons press together and leave a hollow.',
+  'Flowers where balloons press together, then leaves behind them.',
+  'Shine spray is the very last: nothing sticks after it.',
+] as const;
+
+export const PHASE_WORDS: Record<WorkPhase, string> = {
+  stuff: 'Stuff',
+  inflate: 'Inflate',
+  tie: 'Tie',
+  build: 'Build',
+  load: 'Bag and load',
+  install: 'Put up',
+  takeDown: 'Take down',
+};
+
+/** Hours as people say them: "25 min", "3 h 20 min". */
+export function hoursText(hours: number): string {
+  const minutes = Math.round(hours * 60);
+  if (minutes < 60) return `${minutes} min`;
+  const rest = minutes % 60;
+  return rest === 0 ? `${Math.floor(minutes / 60)} h` : `${Math.floor(minutes / 60)} h ${rest} min`;
+}
+
+/** Why there are no hours, spares or price. */
+export function workProblemText({ code }: Problem<HoursProblemCode | SparesProblemCode | CostProblemCode>): string {
+  switch (code) {
+    case 'nobody':
+      return 'Nobody is there to do the work: how many people are?';
+    case 'no-station':
+      return 'There is nothing to inflate with: how many stations are there?';
+    case 'never-enough':
+      return 'All but everything of it was lost so far: no number of spares is enough. Look at its losses, or take another.';
+    case 'bad-price':
+      return 'Money from 0 up, please.';
+    case 'bad-margin':
+      return 'A margin from 0 to 90 % of the price.';
+    case 'bad-needed':
+      return 'More than one event can take.';
+    case 'bad-losses':
+      return 'No more are lost than were used.';
+    default:
+      return 'A share between 0 and 100 %.';
+  }
+}
+
+/** Which bags are marked: more than a few, and it is simpler to mark all. */
+function markText(marked: readonly string[], of: number): string {
+  return marked.length > MOST_NAMED
+    ? `Write its mark on every bag: of ${of} batches ${marked.length} look like another, and each is kept apart.`
+    : `Write marks on the bags of ${listed(marked)}: their sizes look alike, and each is kept apart.`;
+}
+const MOST_NAMED = 8;
+
+/** What is done before the first balloon is inflated: stuffing, and bags that are to be marked. */
+export function prepareSteps(
+  batches: readonly { key: string; balloon: string; count: number; alike: readonly string[] }[],
+  {
+    markOf,
+    nameOf,
+    stuffed,
+  }: { markOf: (key: string) => string; nameOf: (balloon: string) => string; stuffed: (balloon: string) => boolean },
+): string[] {
+  const pairs = new Map<string, number>();
+  for (const { balloon, count } of batches) if (stuffed(balloon)) pairs.set(balloon, (pairs.get(balloon) ?? 0) + count);
+  const marked = batches.filter(({ alike }) => alike.length > 0).map(({ key }) => markOf(key));
+  return [
+    ...[...pairs].map(([balloon, count]) => `Stuff ${counted(count, 'pair')} of ${nameOf(balloon)}.`),
+    ...(marked.length === 0 ? [] : [markText(marked, batches.length)]),
+  ];
+}
+
+/** What holds a kind of work. */
+export const LIMIT_WORDS = { stations: 'held by the stations: one more would shorten it' } as const;
+
+/** What a piece and a balloon come to on average. */
+export function eachText(
+  priceMinor: number,
+  { pieces, balloons }: Pick<WorkCounts, 'pieces' | 'balloons'>,
+  money: (minor: number) => string,
+): string {
+  return `A piece on average ${money(priceMinor / pieces)}, a balloon ${money(priceMinor / Math.max(1, balloons))}.`;
+}

@@ -1,0 +1,315 @@
+import {
+  EVENT_DEFAULTS,
+  PIECE_DEFAULTS,
+  PLAN_DEFAULTS,
+  type BagRecord,
+  type DesignOf,
+  type EventRecord,
+  type PieceRecord,
+  type WorkPlan,
+} from '@leggero/contract';
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+
+import { MoneyPage } from '@/features/recipe/MoneyPage';
+import { RecipePage } from '@/features/recipe/RecipePage';
+import { ShoppingPage } from '@/features/recipe/ShoppingPage';
+import { StockPage } from '@/features/stock/StockPage';
+import { worksAnswer, type WorksQuestion } from '@/parts/piece/works';
+import { moneyEntry, moneyText, readMoney } from '@/wording/money';
+import { batchMark } from '@/wording/recipe';
+
+import { done, FRESH_ID, lastDone, MODEL_ID, show, someRecords, type Records } from './studio';
+
+/** A worker that works pieces out at once; the page has none here. */
+class BenchWorker {
+  onmessage: ((event: { data: unknown }) => void) | null = null;
+  postMessage(question: WorksQuestion) {
+    setTimeout(() => this.onmessage?.({ data: { answer: worksAnswer(question) } }), 0);
+  }
+  terminate() {}
+}
+beforeAll(() => Object.assign(globalThis, { Worker: BenchWorker }));
+afterAll(() => Reflect.deleteProperty(globalThis, 'Worker'));
+
+const inch = (inches: number) => inches * 25.4;
+const id = (n: number) => `00000000-0000-4000-8000-0000000031${String(n).padStart(2, '0')}`;
+const EVENT_ID = id(1);
+const AT = '2026-11-20T10:00:00.000Z';
+
+const COLUMN: DesignOf<'column'> = {
+  form: 'column',
+  ...{ count: 4, open: 'height', layers: 10, heightMm: inch(72), standMm: inch(0.5), widthMm: inch(9.5) },
+  ...{ topper: null, heldBy: 'pole', ceilingMm: null },
+  colours: [
+    { modelId: MODEL_ID, colourHex: '#3f7a4a', finish: 'matte' },
+    { modelId: FRESH_ID, colourHex: '#3d6fa6', finish: 'pearl' },
+  ],
+  pattern: { kind: 'spiral', order: [0, 0, 0, 1], to: 'right', every: 4 },
+  painted: [],
+};
+const event = (by: Partial<EventRecord> = {}): EventRecord => ({
+  ...EVENT_DEFAULTS,
+  ...{ id: EVENT_ID, name: 'Low Tide', daysStanding: 0, createdAt: AT, demo: false },
+  ...by,
+});
+const piece = (n: number, by: Partial<PieceRecord> = {}): PieceRecord => ({
+  ...PIECE_DEFAULTS,
+  ...{ id: id(10 + n), name: `Kelp ${n}`, design: COLUMN, eventId: EVENT_ID, checks: [], createdAt: AT, demo: false },
+  ...by,
+});
+const bag = (n: number, by: Partial<BagRecord> = {}): BagRecord => ({
+  ...{ id: id(30 + n), modelId: MODEL_ID, count: 50, bags: 1, batch: '', shop: 'Quay Supplies', priceMinor: 1150 },
+  ...{ currency: 'EUR', boughtAt: AT, demo: false },
+  ...by,
+});
+const records = (by: Partial<Records> = {}): Records => ({
+  ...someRecords(),
+  events: [event()],
+  pieces: [piece(1, { copies: 2 })],
+  ...by,
+});
+const click = (name: string | RegExp, role = 'button') => userEvent.click(screen.getByRole(role, { name }));
+const type = async (name: string, words: string) => {
+  await userEvent.clear(screen.getByRole('textbox', { name }));
+  await userEvent.type(screen.getByRole('textbox', { name }), words);
+};
+/** The plan that was kept last. */
+const kept = (is: (plan: WorkPlan) => boolean) =>
+  waitFor(() => {
+    const last = lastDone();
+    const plan = last && 'change' in last && last.change === 'event' ? last.by.plan : null;
+    expect(plan && is(plan)).toBe(true);
+  });
+
+describe('the recipe of an event', () => {
+  const batches = () =>
+    screen.getAllByRole('listitem', { name: /^Batch/ }).map((row) => row.getAttribute('aria-label'));
+
+  it('has what is inflated, tied, built and taken along', async () => {
+    show(<RecipePage eventId={EVENT_ID} />, records());
+    expect(await screen.findByText('80 balloons in 2 batches, 4 bags')).toBeTruthy();
+    // Twice ten layers of three and one.
+    expect(batches()).toEqual([
+      'Batch A: 60 of Fennimore Standard 11, kelp green, 9½ in',
+      'Batch B: 20 of Tarn Satin 11, tide blue, 9½ in',
+    ]);
+    expect(screen.getByText(/^2 poles, each [56] ft/)).toBeTruthy();
+    expect(screen.getByText('2 base plates')).toBeTruthy();
+    const tied = screen.getAllByText(/^Duplet of/).map((row) => row.textContent);
+    expect(tied.sort()).toEqual(['Duplet of A + A', 'Duplet of A + B']);
+    expect(screen.getAllByText('20 ×')).toHaveLength(2);
+    expect(screen.getByRole('link', { name: /^2 × Kelp 1/ })).toBeTruthy();
+  });
+
+  it('is put in another order, which is kept, and can be given back', async () => {
+    show(<RecipePage eventId={EVENT_ID} />, records());
+    await screen.findByText('80 balloons in 2 batches, 4 bags');
+    const [before] = batches();
+    await click('Later: batch A');
+    await waitFor(() => expect(batches()[1]).toBe(before!.replace('Batch A', 'Batch B')));
+    await kept(({ order }) => order.length === 2);
+    await click('Back to the usual order');
+    await waitFor(() => expect(batches()[0]).toBe(before));
+  });
+
+  it('marks what looks alike', async () => {
+    const other = { ...COLUMN, widthMm: inch(9.25) };
+    show(<RecipePage eventId={EVENT_ID} />, records({ pieces: [piece(1), piece(2, { design: other })] }));
+    await screen.findByText(/in 4 batches/);
+    expect(screen.getAllByText(/^Looks like [A-D]$/)).toHaveLength(4);
+    expect(screen.getByText(/^Write marks on the bags of A, B, C and D/)).toBeTruthy();
+  });
+
+  it('of an event without pieces says what to do first; a piece that cannot be worked out is named', async () => {
+    const { unmount } = show(<RecipePage eventId={EVENT_ID} />, records({ pieces: [] }));
+    expect(await screen.findByText(/^Nothing is drawn up for this event yet/)).toBeTruthy();
+    unmount();
+    const wrong = piece(2, { name: 'Broken', design: { ...COLUMN, pattern: { ...COLUMN.pattern, order: [0, 1] } } });
+    show(<RecipePage eventId={EVENT_ID} />, records({ pieces: [piece(1), wrong] }));
+    expect(await screen.findByText(/^Left out, for it cannot be worked out as it is drawn: Broken\./)).toBeTruthy();
+    expect(screen.getByText(/^40 balloons/)).toBeTruthy();
+  });
+
+  it('marks batches as bags are marked', () => {
+    expect([0, 25, 26, 27, 52].map(batchMark)).toEqual(['A', 'Z', 'AA', 'AB', 'BA']);
+  });
+});
+
+describe('the shopping list', () => {
+  it('takes spares, looks at what is there, and buys whole bags', async () => {
+    show(<ShoppingPage eventId={EVENT_ID} />, records({ bags: [bag(1)] }));
+    // Sixty and twenty with spares, of which fifty of one are there.
+    const own = await screen.findByRole('link', { name: /60 needed/ });
+    expect(within(own).getByText('50 there')).toBeTruthy();
+    expect(within(own).getByText('1 bag of 50 · €11.50')).toBeTruthy();
+    const other = screen.getByRole('link', { name: /20 needed/ });
+    expect(within(other).getByText('Nobody counted what is there')).toBeTruthy();
+    expect(screen.getByText('2 bags to buy')).toBeTruthy();
+    expect(screen.getByText('Quay Supplies')).toBeTruthy();
+    expect(screen.getByText('€11.50, without 1 line of which no price is known')).toBeTruthy();
+    const take = () => Number(/take (\d+)/.exec(own.textContent!)![1]);
+    const before = take();
+    await click('99 %', 'radio');
+    await kept(({ sure }) => sure === 0.99);
+    await waitFor(() => expect(take()).toBeGreaterThan(before));
+  });
+
+  it('sets aside first what an earlier event takes', async () => {
+    const early = event({ id: id(2), name: 'Spring tide', opensAt: '2027-01-01T10:00:00.000Z' });
+    const late = event({ opensAt: '2027-02-01T10:00:00.000Z' });
+    show(
+      <ShoppingPage eventId={EVENT_ID} />,
+      records({
+        events: [late, early],
+        pieces: [piece(1), piece(2, { eventId: early.id })],
+        bags: [bag(1), bag(2), bag(3)],
+      }),
+    );
+    // Thirty with spares each, of a hundred and fifty.
+    const own = await screen.findByRole('link', { name: /30 needed/ });
+    const [, promised] = /150 there, (\d+) promised to earlier events/.exec(own.textContent!)!;
+    expect(Number(promised)).toBeGreaterThan(30);
+  });
+
+  it('names a colour that no balloon was chosen for, and what is lost altogether', async () => {
+    const [first, second] = COLUMN.colours;
+    const design = { ...COLUMN, colours: [first!, { ...second!, modelId: null }] };
+    const gone = {
+      id: id(50),
+      modelId: MODEL_ID,
+      bagId: null,
+      work: 'inflate' as const,
+      used: 9000,
+      lost: 9000,
+      at: AT,
+    };
+    show(<ShoppingPage eventId={EVENT_ID} />, records({ pieces: [piece(1, { design })], losses: [gone] }));
+    expect(await screen.findByText('A colour without a balloon')).toBeTruthy();
+    expect(screen.getByText('Choose a balloon for it on the page of its piece.')).toBeTruthy();
+    expect(screen.getByText(/^All but everything of it was lost so far/)).toBeTruthy();
+  });
+});
+
+describe('hours and price', () => {
+  const plan = { ...PLAN_DEFAULTS, people: 2, stations: 1, hourMinor: 2000 };
+
+  it('follow from who is there, and are kept', async () => {
+    show(<MoneyPage eventId={EVENT_ID} />, records({ events: [event({ plan })], bags: [bag(1)] }));
+    // Eighty with a sizer at eighteen seconds each, one at a time.
+    expect(await screen.findByRole('listitem', { name: /^Inflate: 24 min, held by the stations/ })).toBeTruthy();
+    await click('More: stations to inflate at');
+    expect(await screen.findByRole('listitem', { name: 'Inflate: 12 min' })).toBeTruthy();
+    await kept(({ stations }) => stations === 2);
+    await click('By eye', 'radio');
+    expect(await screen.findByRole('listitem', { name: 'Inflate: 6 min' })).toBeTruthy();
+    await click('Fewer: people');
+    await click('Fewer: people');
+    expect(await screen.findByText('Nobody is there to do the work: how many people are?')).toBeTruthy();
+  });
+
+  it('add up, with margin on the price; money that is none stays in its field', async () => {
+    show(
+      <MoneyPage eventId={EVENT_ID} />,
+      records({ events: [event({ plan: { ...plan, hourMinor: 0 } })], bags: [bag(1)] }),
+    );
+    await screen.findByText('What it comes to');
+    await type('Travel, EUR', '45.5');
+    await type('Margin, % of the price', '50');
+    await kept(({ travelMinor, margin }) => travelMinor === 4550 && margin === 0.5);
+    const line = (title: string) => screen.getByText(title).parentElement!.textContent!.replace(title, '');
+    const minor = (title: string) => Math.round(100 * Number(line(title).slice(1)));
+    expect(minor('Cost')).toBe(minor('Balloons') + minor('Spares') + minor('Travel'));
+    expect(minor('Balloons')).toBe(60 * 23);
+    expect(minor('Margin')).toBe(minor('Cost'));
+    expect(screen.getByText(/^1 balloon without a price/)).toBeTruthy();
+    await type('Hire, EUR', '-1');
+    expect(screen.getByText('Money from 0 up, in EUR, please.')).toBeTruthy();
+    expect((screen.getByRole('textbox', { name: 'Hire, EUR' }) as HTMLInputElement).value).toBe('-1');
+    await kept(({ hireMinor }) => hireMinor === 0);
+  });
+
+  it('has extras by name, added and taken away', async () => {
+    show(<MoneyPage eventId={EVENT_ID} />, records({ events: [event({ plan })] }));
+    await click(await screen.findByRole('button', { name: /^Add an extra/ }).then(() => /^Add an extra/));
+    await type('Extra 1', 'Leaves');
+    await type('For extra 1, EUR', '32');
+    await kept(({ extras }) => extras[0]?.name === 'Leaves' && extras[0].minor === 3200);
+    await click('Take extra 1 away');
+    await kept(({ extras }) => extras.length === 0);
+  });
+
+  it('reads and writes money of any currency', () => {
+    expect([moneyText(123_456, 'EUR'), moneyText(500, 'JPY')]).toEqual(['€1,234.56', '¥500']);
+    expect([moneyEntry(1250, 'EUR'), moneyEntry(1200, 'EUR')]).toEqual(['12.50', '12']);
+    expect([readMoney('12.5', 'EUR'), readMoney('12,50', 'EUR'), readMoney('0.29', 'EUR')]).toEqual([1250, 1250, 29]);
+    expect([readMoney('12.505', 'EUR'), readMoney('1.5', 'JPY'), readMoney('much', 'EUR')]).toEqual([NaN, NaN, NaN]);
+  });
+});
+
+describe('the stock of a balloon', () => {
+  const open = async (by: Partial<Records> = {}) => {
+    show(<StockPage modelId={MODEL_ID} />, records(by));
+    await screen.findByText(/^Stock: /);
+  };
+  const figure = () => within(screen.getAllByRole('status')[0]!).getAllByText(/./)[0]!.textContent;
+
+  it('is what was bought, taken and counted', async () => {
+    await open();
+    expect(figure()).toBe('–');
+    await type('Balloons in each', '100');
+    await type('Price of a bag, EUR', '8.90');
+    await type('From which shop', 'Quay Supplies');
+    await click('Put them on the shelf');
+    await waitFor(() => expect(figure()).toBe('100'));
+    expect(lastDone()).toMatchObject({
+      put: 'bag',
+      row: { count: 100, bags: 1, priceMinor: 890, shop: 'Quay Supplies' },
+    });
+    expect(screen.getByText('1 bag of 100, from Quay Supplies, €8.90 each')).toBeTruthy();
+    // The very same once more is asked about, not refused.
+    expect(screen.getByText(/came in today already: is this another\?$/)).toBeTruthy();
+    await click('Out', 'radio');
+    await type('How many went out', '130');
+    await click('Write it down');
+    await waitFor(() => expect(figure()).toBe('-30'));
+    expect(screen.getByText(/^30 more went out than came in/)).toBeTruthy();
+    await click('Counted', 'radio');
+    await type('How many are there', '12');
+    await click('Write it down');
+    await waitFor(() => expect(figure()).toBe('12'));
+    await userEvent.click(screen.getAllByRole('button', { name: 'Take back' })[0]!);
+    await waitFor(() => expect(figure()).toBe('-30'));
+  });
+
+  it('keeps losses, no more than were used, and learns from them', async () => {
+    await open();
+    expect(screen.getByText(/^About 6 in 100 .* as is usual/)).toBeTruthy();
+    await type('Used', '90');
+    await type('Lost', '91');
+    expect(screen.getByText('No more are lost than were used.')).toBeTruthy();
+    await type('Lost', '30');
+    await click('Add losses');
+    expect(lastDone()).toMatchObject({ put: 'loss', row: { modelId: MODEL_ID, work: 'inflate', used: 90, lost: 30 } });
+    expect(await screen.findByText(/^About (2[5-9]|3[0-3]) in 100 .* learned from 90 of yours/)).toBeTruthy();
+    expect(screen.getByText('30 of 90 lost in filling')).toBeTruthy();
+  });
+
+  it('says of a bag in other money that it is not added up', async () => {
+    await open({ bags: [bag(1, { currency: 'USD' })] });
+    expect(screen.getByText(/\$11\.50 each, not in the studio’s money, so not added up$/)).toBeTruthy();
+  });
+
+  it('refuses what is no count and no money, and keeps nothing of it', async () => {
+    await open();
+    const before = done().length;
+    await type('Bags', '0');
+    expect(screen.getByText('From 1 to 1,000 bags.')).toBeTruthy();
+    await type('Price of a bag, EUR', '-1');
+    expect(screen.getByText('Money from 0 up, in EUR, please.')).toBeTruthy();
+    await type('How many are there', '1.5');
+    expect(screen.getByText('A whole number, from 0 up.')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Write it down' }).getAttribute('aria-disabled')).toBe('true');
+    expect(done()).toHaveLength(before);
+  });
+});

@@ -1,0 +1,3 @@
+export * from './needs';
+export * from './recipeOf';
+export * from './work';

@@ -1,0 +1,99 @@
+import { ok, problem, type Result } from '../result';
+import { logGamma } from '../statistics/gamma';
+import { TRADE, type Trade } from '../trade';
+import { afterLosses, lossLaw, type Losses, type LossLaw } from './lossLaw';
+
+/** How many balloons to take so that enough of them survive. */
+export interface Spares {
+  /** In all. */
+  take: number;
+  /** Of them over what is needed. */
+  spare: number;
+  /** So many of those taken are lost on the whole. */
+  expectedLost: number;
+  /** The chance that enough survive. */
+  sure: number;
+}
+
+export type SparesProblemCode = 'bad-needed' | 'bad-losses' | 'bad-confidence' | 'never-enough';
+
+/** Balloons of one kind that an event may need. */
+const MOST_NEEDED = 100_000;
+/** More than so many times what is needed nobody buys: all but everything is lost. */
+const MOST_TIMES = 20;
+
+/**
+ * The chance that of `taken` balloons at most `most` are lost, where the share that is lost follows a beta law.
+ *
+ * Source: distribution function of the beta-binomial law, its terms by their ratio (Johnson, Kemp and Kotz, Univariate
+ * Discrete Distributions, 6.2.2).
+ */
+export function chanceOfLosing({ law, taken, most }: { law: LossLaw; taken: number; most: number }): number {
+  if (most >= taken) return 1;
+  const { lost: a, kept: b } = law;
+  let term = Math.exp(logGamma(a + b) + logGamma(b + taken) - logGamma(b) - logGamma(a + b + taken));
+  let sum = term;
+  for (let lost = 1; lost <= most; lost += 1) {
+    term *= ((taken - lost + 1) * (a + lost - 1)) / (lost * (b + taken - lost));
+    sum += term;
+  }
+  return Math.min(1, sum);
+}
+
+/**
+ * How many balloons to take where `needed` are to survive with the wanted confidence: the fewest of which at least so
+ * many survive with that chance. The share that is lost is not known but follows a beta law: the handbook's as `prior`,
+ * unless another is given, and `losses` that were seen, none where there are none.
+ *
+ * `needed`: whole, 0 to 100,000. `confidence`: above 0 and below 1.
+ *
+ * Source: predictive (beta-binomial) law of a binomial count (any handbook of Bayesian statistics).
+ */
+export function sparesFor({
+  needed,
+  losses = { used: 0, lost: 0 },
+  confidence,
+  trade = TRADE,
+  prior = lossLaw({ trade }),
+}: {
+  needed: number;
+  losses?: Losses;
+  confidence: number;
+  trade?: Trade | undefined;
+  prior?: LossLaw;
+}): Result<Spares, SparesProblemCode> {
+  if (!Number.isInteger(needed) || needed < 0 || needed > MOST_NEEDED)
+    return problem('bad-needed', { field: 'needed', detail: { least: 0, most: MOST_NEEDED } });
+  const { used, lost } = losses;
+  if (!Number.isInteger(used) || !Number.isInteger(lost) || lost < 0 || used < lost)
+    return problem('bad-losses', { field: 'losses' });
+  if (!(confidence > 0 && confidence < 1))
+    return problem('bad-confidence', { field: 'confidence', detail: { least: 0, most: 1 } });
+  const law = afterLosses(prior, losses);
+  const sureOf = (taken: number) => chanceOfLosing({ law, taken, most: taken - needed });
+  const [least, most] = [needed, Math.max(LEAST_TRIED, MOST_TIMES * needed)];
+  if (needed > 0 && sureOf(most) < confidence) return problem('never-enough', { field: 'losses', detail: { most } });
+  const take = needed === 0 ? 0 : fewest(least, most, (taken) => sureOf(taken) >= confidence);
+  const share = law.lost / (law.lost + law.kept);
+  return ok({ take, spare: take - needed, expectedLost: take * share, sure: needed === 0 ? 1 : sureOf(take) });
+}
+
+const LEAST_TRIED = 100;
+
+/** The least whole number within bounds for which it holds; it holds for all above one for which it does. */
+function fewest(least: number, most: number, holds: (at: number) => boolean): number {
+  if (holds(least)) return least;
+  // What is wanted is near the least: steps that double find it sooner than halving all there is.
+  let [low, step] = [least, 1];
+  while (low + step < most && !holds(low + step)) {
+    low += step;
+    step *= 2;
+  }
+  let high = Math.min(most, low + step);
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2);
+    if (holds(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
