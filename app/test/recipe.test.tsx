@@ -186,7 +186,7 @@ describe('the shopping list', () => {
     };
     show(<ShoppingPage eventId={EVENT_ID} />, records({ pieces: [piece(1, { design })], losses: [gone] }));
     expect(await screen.findByText('A colour without a balloon')).toBeTruthy();
-    expect(screen.getByText('Choose a balloon for it on the page of its piece.')).toBeTruthy();
+    expect(screen.getByText('Tap to choose one for it, in every piece.')).toBeTruthy();
     expect(screen.getByText(/^All but everything of it was lost so far/)).toBeTruthy();
   });
 });

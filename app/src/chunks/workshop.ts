@@ -12,6 +12,7 @@ export { NumbersPage } from '@/features/numbers/NumbersPage';
 export { MoneyPage } from '@/features/recipe/MoneyPage';
 export { RecipePage } from '@/features/recipe/RecipePage';
 export { ShoppingPage } from '@/features/recipe/ShoppingPage';
+export { SwapPage } from '@/features/recipe/SwapPage';
 export { SearchPage } from '@/features/search/SearchPage';
 export { SizerCheckPage } from '@/features/sizer/SizerCheckPage';
 export { SizerPage } from '@/features/sizer/SizerPage';

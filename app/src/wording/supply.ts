@@ -52,3 +52,10 @@ function promisedText({ before, later }: Promised): string {
 export function boughtText({ bought, stock }: SupplyLine): string {
   return `${counted(bought.bags, 'bag')} of ${bought.bagOf}${stock?.bagOf == null ? ', if that is what it holds' : ''}`;
 }
+
+/** How a colour compares with another; `justSeen`: what an eye just tells, in OKLab. */
+export function apartText(apart: number, justSeen: number): string {
+  if (apart < justSeen) return 'the same colour to the eye';
+  if (apart < 3 * justSeen) return 'close, side by side it shows';
+  return apart < 6 * justSeen ? 'a little apart' : 'another colour';
+}

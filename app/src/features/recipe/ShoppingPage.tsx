@@ -56,7 +56,12 @@ function Shopping({ event, work }: ShownEvent & { work: EventWork }) {
         <Card key={shop} title={shop}>
           <View role="list">
             {own.map((line) => (
-              <SupplyRow key={line.balloon} line={line} currency={currency} />
+              <SupplyRow
+                key={line.balloon}
+                line={line}
+                currency={currency}
+                swapHref={`/builds/events/${event.id}/swap?from=${encodeURIComponent(line.balloon)}`}
+              />
             ))}
           </View>
         </Card>

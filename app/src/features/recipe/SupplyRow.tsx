@@ -1,6 +1,8 @@
-import { Link } from 'expo-router';
+import { Link, router } from 'expo-router';
+import ArrowLeftRight from 'lucide-react-native/icons/arrow-left-right';
 import { Pressable, View } from 'react-native';
 
+import { IconButton } from '@/ui/Button';
 import { Words } from '@/ui/Words';
 import { balloonName } from '@/views/modelView';
 import type { SupplyLine } from '@/views/supply';
@@ -10,8 +12,8 @@ import { boughtText, neededText, thereText } from '@/wording/supply';
 
 import { BatchDots } from './BatchDots';
 
-/** What an event needs of one balloon: a tap opens its stock. */
-export function SupplyRow({ line, currency }: { line: SupplyLine; currency: string }) {
+/** What an event needs of one balloon: a tap opens its stock, or chooses a balloon for a colour that has none. */
+export function SupplyRow({ line, currency, swapHref }: { line: SupplyLine; currency: string; swapHref: string }) {
   const { model, balloon, spares, stock, bought, take } = line;
   const hex = model?.colourHex ?? balloon.split(' ')[0]!;
   const price = stock?.eachMinor == null ? null : moneyText(bought.balloons * stock.eachMinor, currency);
@@ -25,7 +27,7 @@ export function SupplyRow({ line, currency }: { line: SupplyLine; currency: stri
       <View className="flex-1">
         <Words look="strong">{model ? balloonName(model) : 'A colour without a balloon'}</Words>
         <Words look="quiet">{neededText(line)}</Words>
-        <Words look="quiet">{model ? thereText(line) : 'Choose a balloon for it on the page of its piece.'}</Words>
+        <Words look="quiet">{model ? thereText(line) : 'Tap to choose one for it, in every piece.'}</Words>
         {model && bought.bags > 0 ? (
           <Words look="label">{[boughtText(line), price].filter(Boolean).join(' · ')}</Words>
         ) : null}
@@ -36,18 +38,18 @@ export function SupplyRow({ line, currency }: { line: SupplyLine; currency: stri
       </Words>
     </>
   );
-  const look = 'min-h-[56px] flex-row items-center gap-3 border-t border-line py-2';
   return (
-    <View role="listitem">
-      {model ? (
-        <Link href={`/shelf/${model.id}/stock`} asChild>
-          <Pressable role="link" className={`${look} active:bg-sunk`}>
-            {row}
-          </Pressable>
-        </Link>
-      ) : (
-        <View className={look}>{row}</View>
-      )}
+    <View role="listitem" className="flex-row items-center border-t border-line">
+      <Link href={model ? `/shelf/${model.id}/stock` : swapHref} asChild>
+        <Pressable role="link" className="min-h-[56px] flex-1 flex-row items-center gap-3 py-2 active:bg-sunk">
+          {row}
+        </Pressable>
+      </Link>
+      <IconButton
+        label={`Swap ${model ? balloonName(model) : 'this colour'}`}
+        icon={ArrowLeftRight}
+        onPress={() => router.navigate(swapHref)}
+      />
     </View>
   );
 }

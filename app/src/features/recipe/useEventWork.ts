@@ -9,17 +9,20 @@ import { openPieceWorker } from '@/parts/piece/openPieceWorker';
 import { fillsOf } from '@/parts/piece/sizeTarget';
 import { useBasis, type PieceBasis } from '@/parts/piece/useBasis';
 import { useMaterials } from '@/parts/piece/useMaterials';
-import type { WorksAnswer, WorksQuestion } from '@/parts/piece/works';
+import type { AskedWork, WorksAnswer, WorksQuestion } from '@/parts/piece/works';
 import { partsOf } from '@/views/pairs';
 import { supplyLines, type SupplyLine } from '@/views/supply';
 
 import { lookIn } from './look';
+import { worksQuestion } from './worksQuestion';
 
 /** All that is to do, to buy and to pay for an event. */
 export interface EventWork {
   basis: PieceBasis;
   plan: WorkPlan;
   works: PieceWork[];
+  /** Sizes of its pieces as they ask for them, by piece. */
+  asked: ReadonlyMap<string, AskedWork>;
   recipe: Recipe;
   counts: WorkCounts;
   lines: SupplyLine[];
@@ -44,7 +47,7 @@ export function useEventWork(event: EventRecord): EventWork | 'failed' | null {
   const events = useEvents().data;
   const open = events?.filter((each) => each.id === event.id || isOpen(each));
   const pieces = all?.filter(({ eventId }) => open?.some(({ id }) => id === eventId));
-  const question = useSameFigures(materials && pieces && open ? questionOf(pieces, open, materials) : null);
+  const question = useSameFigures(materials && pieces && open ? worksQuestion(pieces, open, materials) : null);
   const { answer, last } = useAsked<WorksQuestion, WorksAnswer>(openPieceWorker, question, 0);
   if (answer === 'failed') return 'failed';
   const works = answer ?? last;
@@ -75,24 +78,10 @@ export function useEventWork(event: EventRecord): EventWork | 'failed' | null {
     basis,
     plan,
     works: own,
+    asked: byId,
     recipe: recipeOf({ pieces: own, order: plan.order, lookOf: (balloon) => lookIn(balloon, models), trade }),
     counts: workOf(own, (balloon) => twoOf(balloon) !== null),
     lines: supplyLines(needs, event.id, { models, book, trade }),
     failed: answer === null ? [] : mine.filter(({ id }) => !byId.has(id)),
-  };
-}
-
-function questionOf(
-  pieces: readonly PieceRecord[],
-  events: readonly EventRecord[],
-  materials: NonNullable<ReturnType<typeof useMaterials>>,
-): WorksQuestion {
-  const eventOf = new Map(events.map((event) => [event.id, event]));
-  return {
-    pieces: pieces.map(({ id, copies, design, eventId }) => {
-      const { outdoors, daysStanding } = eventOf.get(eventId!)!;
-      const material = materials(design);
-      return { id, copies, design, outdoors, material: { ...material, studio: { ...material.studio, daysStanding } } };
-    }),
   };
 }

@@ -12,7 +12,7 @@ import { DECORATORS, keyOf, type GarlandView } from './viewGarland';
 import type { PieceView } from './viewIn';
 
 /** What of a balloon the bench needs that no other has: its model, or its look where none is chosen. */
-const balloonOf = ({ modelId, colourHex, finish }: PiecePart): string => modelId ?? `${colourHex} ${finish}`;
+export const balloonOf = ({ modelId, colourHex, finish }: PiecePart): string => modelId ?? `${colourHex} ${finish}`;
 
 type Work = Pick<PieceWork, 'bundles' | 'knots' | 'clusters' | 'takes'>;
 

@@ -1,0 +1,143 @@
+import type { PieceRecord, Write } from '@leggero/contract';
+import { useLocalSearchParams, router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { useModels } from '@/data/records';
+import { write } from '@/data/outbox';
+import { useStockBook } from '@/data/stock';
+import { useTrade } from '@/data/trade';
+import { balloonOf } from '@/parts/piece/pieceWork';
+import type { ShownEvent } from '@/parts/WithEvent';
+import { Button } from '@/ui/Button';
+import { Card } from '@/ui/Card';
+import { useWide } from '@/ui/layout';
+import { Empty, Loading } from '@/ui/States';
+import { UndoLine } from '@/ui/UndoLine';
+import { Words } from '@/ui/Words';
+import { standInsFor, swapOf, withParts } from '@/views/swap';
+import { pieceTitle } from '@/wording/pieces';
+import { apartText } from '@/wording/supply';
+import { counted } from '@/wording/trade';
+
+import { lookIn } from './look';
+import { StandInRow } from './StandInRow';
+import { SwapPreview } from './SwapPreview';
+import { useSwapped } from './useSwapped';
+import type { EventWork } from './useEventWork';
+import { WithEventWork } from './WithEventWork';
+
+/** One balloon in place of another in every piece of an event: what changes is shown before it is done. */
+export function SwapPage({ eventId }: { eventId: string }) {
+  return (
+    <WithEventWork eventId={eventId} title="Swap a balloon" subtitle={() => 'In every piece of this event'}>
+      {(shown) => <Swap {...shown} />}
+    </WithEventWork>
+  );
+}
+
+function Swap({ event, pieces, work }: ShownEvent & { work: EventWork }) {
+  const { from = '', to } = useLocalSearchParams<{ from?: string; to?: string }>();
+  const wide = useWide();
+  const trade = useTrade();
+  const models = useModels().data;
+  const book = useStockBook();
+  const [undo, setUndo] = useState<Write[] | null>(null);
+  if (!models || !book) return <Loading what="the shelf" />;
+  const look = lookIn(from, models);
+  const model = models.find(({ id }) => id === from) ?? null;
+  const other = models.find(({ id }) => id === to) ?? null;
+  const offered = standInsFor({ colourHex: look.colour, model }, models);
+  const { daysStanding } = event;
+  const instead = other && swapOf({ from, to: other, models, lookOf: balloonOf, daysStanding, trade });
+  const changed = instead ? changedPieces(pieces, instead) : [];
+  const swap = () => {
+    setUndo(pieces.flatMap((piece) => (changed.some(({ id }) => id === piece.id) ? [designWrite(piece)] : [])));
+    write(...changed.map(designWrite));
+  };
+  if (undo)
+    return (
+      <View className="w-full max-w-[760px] gap-3">
+        <UndoLine
+          sentence={`${other ? lookIn(other.id, models).name : 'It'} is now in ${counted(undo.length, 'piece')} instead.`}
+          onUndo={() => {
+            write(...undo);
+            setUndo(null);
+          }}
+        />
+        <Button
+          title="To the shopping list"
+          tall
+          onPress={() => router.navigate(`/builds/events/${event.id}/shopping`)}
+        />
+      </View>
+    );
+  return (
+    <View className={wide ? 'flex-row items-start gap-6' : 'gap-3'}>
+      <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+        <Card title={`In place of ${look.name}`}>
+          {offered.length === 0 ? (
+            <Empty sentence="No other balloon of its kind and size is on the shelf: put one there first." />
+          ) : null}
+          <View role="radiogroup" aria-label="In its place" className="gap-1">
+            {offered.map(({ model: each, colourApart }) => (
+              <StandInRow
+                key={each.id}
+                model={each}
+                note={apartText(colourApart, trade.justSeen)}
+                stock={book.of(each.id)}
+                chosen={each.id === to}
+                onChoose={() => router.setParams({ to: each.id })}
+              />
+            ))}
+          </View>
+        </Card>
+      </View>
+      {other ? (
+        <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+          {changed.length === 0 ? (
+            <Words look="quiet">No piece of this event has it: there is nothing to swap.</Words>
+          ) : (
+            <>
+              <Changed {...{ changed, work, event }} />
+              <Button title={`Swap it in ${counted(changed.length, 'piece')}`} look="primary" tall onPress={swap} />
+            </>
+          )}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function Changed({
+  changed,
+  work,
+  event,
+}: { changed: readonly PieceRecord[]; work: EventWork } & Pick<ShownEvent, 'event'>) {
+  const swapped = useSwapped(changed, event);
+  if (swapped === 'failed') return <Words look="error">It could not be worked out here. Load the page again.</Words>;
+  if (!swapped) return <Loading what="what changes" />;
+  return (
+    <>
+      {changed.map((piece, i) => (
+        <SwapPreview
+          key={piece.id}
+          title={pieceTitle(piece)}
+          before={work.asked.get(piece.id) ?? null}
+          after={swapped[i] ?? null}
+          basis={work.basis}
+        />
+      ))}
+    </>
+  );
+}
+
+/** Pieces that are others once some of their parts are. */
+function changedPieces(pieces: readonly PieceRecord[], instead: ReturnType<typeof swapOf>): PieceRecord[] {
+  return pieces.flatMap((piece) => {
+    const design = withParts(piece.design, instead);
+    return JSON.stringify(design) === JSON.stringify(piece.design) ? [] : [{ ...piece, design }];
+  });
+}
+
+const designWrite = ({ id, design }: PieceRecord): Write => ({ change: 'piece', id, by: { design } });

@@ -1,0 +1,139 @@
+import {
+  EVENT_DEFAULTS,
+  MODEL_DEFAULTS,
+  PIECE_DEFAULTS,
+  PIECE_FORMS,
+  type ModelRecord,
+  type PieceDesign,
+  type PiecePart,
+} from '@leggero/contract';
+import { TRADE } from '@leggero/core';
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+
+import { firstDesign } from '@/features/builds/firstDesign';
+import { SwapPage } from '@/features/recipe/SwapPage';
+import { balloonOf } from '@/parts/piece/pieceWork';
+import { worksAnswer, type WorksQuestion } from '@/parts/piece/works';
+import { standInsFor, swapOf, withParts } from '@/views/swap';
+
+import { goTo } from './router';
+import { done, FRESH_ID, lastDone, MODEL_ID, show, someRecords } from './studio';
+
+const inch = (inches: number) => inches * 25.4;
+const id = (n: number) => `00000000-0000-4000-8000-0000000033${String(n).padStart(2, '0')}`;
+const sold = (n: number, by: Partial<ModelRecord>): ModelRecord => ({
+  ...MODEL_DEFAULTS,
+  ...{ id: id(n), line: 'Tarn', kind: 'round', nominalMm: inch(11), finish: 'matte', colourName: 'red' },
+  ...{ colourHex: '#b23a2e', demo: false },
+  ...by,
+});
+const part = ({ id: modelId, colourHex, finish }: ModelRecord): PiecePart => ({ modelId, colourHex, finish });
+/** Every balloon that a design names. */
+const namedIn = (design: PieceDesign) =>
+  [...JSON.stringify(design).matchAll(/"modelId":("[^"]+"|null)/g)].map(([, each]) => each!.replaceAll('"', ''));
+
+const RED = { five: sold(5, { nominalMm: inch(5) }), eleven: sold(11, {}) };
+const BLUE = {
+  five: sold(25, { colourName: 'blue', colourHex: '#2a4c8f', nominalMm: inch(5) }),
+  eleven: sold(31, { colourName: 'blue', colourHex: '#2a4c8f' }),
+  sixteen: sold(36, { colourName: 'blue', colourHex: '#2a4c8f', nominalMm: inch(16) }),
+};
+const models = [...Object.values(RED), ...Object.values(BLUE)];
+const swap = (from: string, to: ModelRecord) =>
+  swapOf({ from, to, models, lookOf: balloonOf, daysStanding: 0, trade: TRADE });
+
+describe('a swap', () => {
+  it.each(PIECE_FORMS)('reaches every balloon of a %s, and changes nothing else of it', (form) => {
+    const made = (balloon: ModelRecord) =>
+      firstDesign(form, {
+        part: part(balloon),
+        other: part(balloon),
+        nominalMm: inch(11),
+        stepMm: 3.175,
+        trade: TRADE,
+      });
+    const swapped = withParts(made(RED.eleven), swap(RED.eleven.id, BLUE.eleven));
+    // Sizes that were drawn without a balloon have one now.
+    const asDrawn = (design: PieceDesign) => withParts(design, (each) => ({ ...each, modelId: null }));
+    expect(asDrawn(swapped)).toEqual(asDrawn(made(BLUE.eleven)));
+    expect(namedIn(swapped)).not.toContain(RED.eleven.id);
+  });
+
+  it('takes a colour in every size that the other has, and leaves the rest', () => {
+    const instead = swap(RED.eleven.id, BLUE.eleven);
+    expect(instead(part(RED.five))).toEqual(part(BLUE.five));
+    const large = sold(18, { nominalMm: inch(18) });
+    const without = swapOf({
+      ...{ from: RED.eleven.id, to: BLUE.eleven, models: [...models, large], lookOf: balloonOf },
+      ...{ daysStanding: 0, trade: TRADE },
+    });
+    expect(without(part(large))).toBeNull();
+    expect(instead(part(BLUE.five))).toBeNull();
+  });
+
+  it('chooses for a colour without a balloon the size that suits each width', () => {
+    const foam: PiecePart = { modelId: null, colourHex: '#f3ead8', finish: 'matte' };
+    const instead = swap(balloonOf(foam), BLUE.eleven);
+    expect(instead({ ...foam, widthMm: inch(14) })).toEqual(part(BLUE.sixteen));
+    expect(instead({ ...foam, widthMm: inch(4) })).toEqual(part(BLUE.five));
+    expect(instead(foam)).toEqual(part(BLUE.eleven));
+    expect(instead({ ...foam, colourHex: '#000000' })).toBeNull();
+    expect(instead(part(RED.eleven))).toBeNull();
+  });
+
+  it('is offered nearest in colour first, of its kind and size', () => {
+    const coral = sold(41, { line: 'Fen', colourName: 'coral', colourHex: '#c04a38' });
+    const linking = sold(42, { kind: 'linking' });
+    const offered = standInsFor({ colourHex: RED.eleven.colourHex, model: RED.eleven }, [...models, linking, coral]);
+    expect(offered.map(({ model }) => model.id)).toEqual([coral.id, BLUE.eleven.id]);
+    expect(offered[0]!.colourApart).toBeLessThan(offered[1]!.colourApart);
+  });
+});
+
+describe('the page of a swap', () => {
+  class BenchWorker {
+    onmessage: ((event: { data: unknown }) => void) | null = null;
+    postMessage(question: WorksQuestion) {
+      setTimeout(() => this.onmessage?.({ data: { answer: worksAnswer(question) } }), 0);
+    }
+    terminate() {}
+  }
+  beforeAll(() => Object.assign(globalThis, { Worker: BenchWorker }));
+  afterAll(() => Reflect.deleteProperty(globalThis, 'Worker'));
+
+  const EVENT_ID = id(90);
+  const column = firstDesign('column', {
+    ...{ part: { modelId: MODEL_ID, colourHex: '#3f7a4a', finish: 'matte' }, nominalMm: inch(11), stepMm: 3.175 },
+    trade: TRADE,
+  });
+  const AT = '2026-11-20T10:00:00.000Z';
+  const records = () => ({
+    ...someRecords(),
+    events: [{ ...EVENT_DEFAULTS, id: EVENT_ID, name: 'Low Tide', daysStanding: 0, createdAt: AT, demo: false }],
+    pieces: [
+      {
+        ...PIECE_DEFAULTS,
+        ...{ id: id(91), name: 'Kelp', design: column, eventId: EVENT_ID, checks: [], createdAt: AT, demo: false },
+      },
+    ],
+  });
+
+  it('shows what changes before it is done, does it in every piece, and can be undone', async () => {
+    goTo(`/builds/events/${EVENT_ID}/swap`, { from: MODEL_ID });
+    show(<SwapPage eventId={EVENT_ID} />, records());
+    await userEvent.click(await screen.findByRole('radio', { name: 'Tarn Satin 11, tide blue' }));
+    expect(await screen.findByText(/^9⅞ in as before · 8 strokes$/)).toBeTruthy();
+    expect(done()).toHaveLength(0);
+    await userEvent.click(screen.getByRole('button', { name: 'Swap it in 1 piece' }));
+    const last = () => {
+      const write = lastDone()!;
+      return 'change' in write && write.change === 'piece' ? namedIn(write.by.design!) : [];
+    };
+    expect(last()).toContain(FRESH_ID);
+    expect(last()).not.toContain(MODEL_ID);
+    expect(screen.getByText('Tarn Satin 11, tide blue is now in 1 piece instead.')).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(last()).toContain(MODEL_ID));
+  });
+});
