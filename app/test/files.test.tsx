@@ -6,7 +6,7 @@ import { fileName } from '@/device/download';
 import { FilesPage } from '@/features/files/FilesPage';
 import { ImportPreview } from '@/features/files/ImportPreview';
 import { SheetPage } from '@/features/sheet/SheetPage';
-import { calibrationFileText } from '@/wording/files';
+import { ownFileText } from '@/wording/files';
 
 import { goTo } from './router';
 import { FRESH_ID, show } from './studio';
@@ -57,9 +57,9 @@ describe('a file of readings', () => {
   });
 
   it('of a newer version, or of another kind, is refused in plain words', () => {
-    expect(calibrationFileText({ code: 'newer-version', version: 4 })).toMatch('newer than this Leggero knows');
-    expect(calibrationFileText({ code: 'not-json' })).toMatch('not JSON');
-    expect(calibrationFileText({ code: 'bad-field', path: 'pump.kind', message: 'Invalid option' })).toMatch(
+    expect(ownFileText({ code: 'newer-version', version: 4 }, 'calibration')).toMatch('newer than this Leggero knows');
+    expect(ownFileText({ code: 'not-json' }, 'calibration')).toMatch('not JSON');
+    expect(ownFileText({ code: 'bad-field', path: 'pump.kind', message: 'Invalid option' }, 'calibration')).toMatch(
       '“pump.kind”',
     );
     expect(fileName('Fennimore Standard 11 kelp green', 'json')).toBe('fennimore-standard-11-kelp-green.json');

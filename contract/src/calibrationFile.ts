@@ -2,6 +2,7 @@ import { z } from 'zod';
 
 import { calibrationSchema } from './calibration';
 import { MAKES, NOUNS } from './nouns';
+import { readOwnFile } from './ownFile';
 import type { Route } from './route';
 
 export const CALIBRATION_FORMAT = 'leggero-calibration';
@@ -25,31 +26,6 @@ export const IMPORT_CALIBRATION = {
   response: calibrationSchema,
 } as const satisfies Route;
 
-/** Why a file is no calibration that can be read here. */
-export type CalibrationFileProblem =
-  | { code: 'not-json' }
-  | { code: 'other-format' }
-  | { code: 'newer-version'; version: number }
-  | { code: 'bad-field'; path: string; message: string };
-
-/** Reads the text of a calibration file. A newer version is refused by name before its fields are looked at. */
-export function readCalibrationFile(
-  text: string,
-): { ok: true; value: CalibrationFile } | { ok: false; problem: CalibrationFileProblem } {
-  const refuse = (problem: CalibrationFileProblem) => ({ ok: false as const, problem });
-  let found: unknown;
-  try {
-    found = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch {
-    return refuse({ code: 'not-json' });
-  }
-  const head = z.object({ format: z.literal(CALIBRATION_FORMAT), version: z.int().min(1) }).safeParse(found);
-  if (!head.success) return refuse({ code: 'other-format' });
-  if (head.data.version > CALIBRATION_VERSION) {
-    return refuse({ code: 'newer-version', version: head.data.version });
-  }
-  const parsed = calibrationFileSchema.safeParse(found);
-  if (parsed.success) return { ok: true, value: parsed.data };
-  const [issue] = parsed.error.issues;
-  return refuse({ code: 'bad-field', path: issue?.path.join('.') ?? '', message: issue?.message ?? '' });
+export function readCalibrationFile(text: string) {
+  return readOwnFile(text, { format: CALIBRATION_FORMAT, version: CALIBRATION_VERSION, schema: calibrationFileSchema });
 }

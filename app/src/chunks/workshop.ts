@@ -12,6 +12,7 @@ export { NumbersPage } from '@/features/numbers/NumbersPage';
 export { MoneyPage } from '@/features/recipe/MoneyPage';
 export { RecipePage } from '@/features/recipe/RecipePage';
 export { ShoppingPage } from '@/features/recipe/ShoppingPage';
+export { EventSheetPage } from '@/features/recipe/sheets/EventSheetPage';
 export { SwapPage } from '@/features/recipe/SwapPage';
 export { SearchPage } from '@/features/search/SearchPage';
 export { SizerCheckPage } from '@/features/sizer/SizerCheckPage';

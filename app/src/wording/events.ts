@@ -15,6 +15,7 @@ export const STATE_WORDS: Record<EventState, string> = {
 export const EVENT_PAGES = [
   { page: 'recipe', title: 'Recipe', note: 'What to inflate, tie and build, in working order' },
   { page: 'shopping', title: 'Shopping list', note: 'What is needed with spares, what is there, what to buy' },
+  { page: 'sheet', title: 'Sheets', note: 'For the bench, the site and the client, to print or as PDF' },
   { page: 'money', title: 'Hours and price', note: 'How long it takes by how many, and what it comes to' },
 ] as const;
 

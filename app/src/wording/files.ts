@@ -1,4 +1,4 @@
-import type { CalibrationFileProblem } from '@leggero/contract/calibrationFile';
+import type { OwnFileProblem } from '@leggero/contract/ownFile';
 import { type FileEncoding, FILE_ENCODINGS } from '@leggero/contract/readingFile';
 
 /** What an import is doing. */
@@ -17,13 +17,20 @@ const ENCODING_WORDS: Record<FileEncoding, string> = {
 /** The ways in which letters of a file may be written, to choose from. */
 export const ENCODINGS = FILE_ENCODINGS.map((value) => ({ value, title: ENCODING_WORDS[value] }));
 
-/** Why a file is no calibration that can be read here, and what to do. */
-export function calibrationFileText(problem: CalibrationFileProblem): string {
+/** Files of ours: what each is, and where one is saved. */
+const OWN_FILES = {
+  calibration: { one: 'calibration', from: 'a balloon’s page' },
+  event: { one: 'event', from: 'the sheets of an event' },
+} as const;
+
+/** Why a file is none of ours that can be read here, and what to do. */
+export function ownFileText(problem: OwnFileProblem, kind: keyof typeof OWN_FILES): string {
+  const { one, from } = OWN_FILES[kind];
   switch (problem.code) {
     case 'not-json':
-      return 'This file is not JSON. Choose a file that was saved from a balloon’s page.';
+      return `This file is not JSON. Choose a file that was saved from ${from}.`;
     case 'other-format':
-      return 'This is JSON, but no calibration. Choose a file that was saved from a balloon’s page.';
+      return `This is JSON, but no ${one}. Choose a file that was saved from ${from}.`;
     case 'newer-version':
       return (
         `This file is of version ${problem.version}, newer than this Leggero knows. Update Leggero, then ` +

@@ -13,6 +13,8 @@ import { MomentField } from '@/ui/MomentField';
 import { Page } from '@/ui/Page';
 import { openingProblem } from '@/wording/events';
 
+import { EventFileIn } from './EventFileIn';
+
 /** A new event: what it is called and when it opens; all else can be said on its page. */
 export function NewEventPage() {
   const wide = useWide();
@@ -57,6 +59,7 @@ export function NewEventPage() {
           error={openingProblem({ ...EVENT_DEFAULTS, opensAt }, now)}
           onChange={setOpensAt}
         />
+        <EventFileIn />
       </View>
     </Page>
   );

@@ -14,7 +14,7 @@ import { Card } from '@/ui/Card';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { Words } from '@/ui/Words';
-import { calibrationFileText } from '@/wording/files';
+import { ownFileText } from '@/wording/files';
 import { counted } from '@/wording/trade';
 
 import { ImportCard } from './ImportCard';
@@ -64,7 +64,7 @@ function CalibrationIn() {
     if (!file) return;
     const result = readCalibrationFile(await file.text());
     setFound(result.ok ? result.value : null);
-    setOutcome(result.ok ? null : { kind: 'wrong', sentence: calibrationFileText(result.problem) });
+    setOutcome(result.ok ? null : { kind: 'wrong', sentence: ownFileText(result.problem, 'calibration') });
   };
   const take = async () => {
     if (!found) return;

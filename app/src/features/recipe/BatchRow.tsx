@@ -1,4 +1,3 @@
-import { circumferenceMm } from '@leggero/core';
 import type { Batch } from '@leggero/core/recipe';
 import ChevronDown from 'lucide-react-native/icons/chevron-down';
 import ChevronUp from 'lucide-react-native/icons/chevron-up';
@@ -9,11 +8,11 @@ import type { SizeTarget } from '@/parts/piece/sizeTarget';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { IconButton } from '@/ui/Button';
 import { Words } from '@/ui/Words';
-import { bestHole } from '@/views/holes';
 import { bagsText } from '@/wording/recipe';
-import { capital, dosed, listed } from '@/wording/trade';
+import { capital, listed } from '@/wording/trade';
 
 import { BatchDots } from './BatchDots';
+import { batchHow } from './batchHow';
 import type { BalloonLooks } from './look';
 
 interface BatchRowProps {
@@ -36,18 +35,8 @@ export function BatchRow({ batch, mark, look, target, basis, pieces, alike, onUp
   const { sizers, knowledge } = basis;
   // A tape and a hole are read in inches, however long the piece is.
   const lengths = useLengths();
-  const { fillMm, toleranceMm, count, bags, key } = batch;
-  const hole =
-    look.nominalMm === null
-      ? null
-      : bestHole(sizers, { targetMm: fillMm, toleranceMm, nominalMm: look.nominalMm }, knowledge.trade);
-  const how = [
-    hole
-      ? `hole ${hole.choice.hole.label}${hole.choice.how === 'gap' ? `, ${lengths.bare(hole.choice.gapMm)} gap` : ''}`
-      : null,
-    target?.dose != null ? dosed(target.dose, target.kind) : null,
-    `tape ${lengths.text(circumferenceMm({ widthMm: fillMm }))}`,
-  ].filter((way) => way !== null);
+  const { fillMm, count, bags, key } = batch;
+  const how = batchHow(batch, look, target, { lengths, sizers, trade: knowledge.trade });
   return (
     <View
       role="listitem"
@@ -66,7 +55,7 @@ export function BatchRow({ batch, mark, look, target, basis, pieces, alike, onUp
           <Words look="strong">{`× ${count}`}</Words>
         </View>
         <Words>{look.name}</Words>
-        <Words look="quiet">{capital(how.join(' · '))}</Words>
+        <Words look="quiet">{how}</Words>
         <Words look="quiet">{`${capital(bagsText(bags))} · ${pieces.join(', ')}`}</Words>
         {target?.heldMm ? (
           <Words look="error">{`This balloon is held at ${lengths.text(target.heldMm)}: take a larger nominal.`}</Words>

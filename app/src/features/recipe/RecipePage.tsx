@@ -3,7 +3,6 @@ import { View } from 'react-native';
 import { useModels } from '@/data/records';
 import { write } from '@/data/outbox';
 import { Cautions } from '@/parts/Cautions';
-import { targetsFor } from '@/parts/piece/sizeTarget';
 import type { ShownEvent } from '@/parts/WithEvent';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
@@ -16,9 +15,11 @@ import { FORM_WORDS, pieceTitle } from '@/wording/pieces';
 import { FINISHING, batchMark, prepareSteps, takenText } from '@/wording/recipe';
 import { counted } from '@/wording/trade';
 
+import { batchTargets } from './batchHow';
 import { BatchRow } from './BatchRow';
 import { BundleRow } from './BundleRow';
 import { lookIn } from './look';
+import { SortableRows } from './SortableRows';
 import type { EventWork } from './useEventWork';
 import { WithEventWork } from './WithEventWork';
 
@@ -41,18 +42,13 @@ function Recipe({ event, pieces, work }: ShownEvent & { work: EventWork }) {
   const { batches, bundles, takes } = recipe;
   const nameOf = new Map(pieces.map((piece) => [piece.id, pieceTitle(piece)]));
   const markOf = new Map(batches.map(({ key }, i) => [key, batchMark(i)]));
-  const doses = targetsFor(
-    batches.map(({ key, balloon, fillMm: widthMm }) => ({
-      ...{ key, title: key, widthMm },
-      part: { modelId: balloon, colourHex: lookIn(balloon, models).colour, finish: 'matte' as const },
-    })),
-    // A batch is as wide as it is filled: rooms and hours are in that already.
-    { ...basis, venue: null },
-  );
+  const doses = batchTargets(batches, models, basis);
+  const order = batches.map(({ key }) => key);
+  const keep = (to: string[]) => write({ change: 'event', id: event.id, by: { plan: { ...plan, order: to } } });
   const move = (at: number, by: -1 | 1) => {
-    const order = batches.map(({ key }) => key);
-    [order[at], order[at + by]] = [order[at + by]!, order[at]!];
-    write({ change: 'event', id: event.id, by: { plan: { ...plan, order } } });
+    const to = [...order];
+    [to[at], to[at + by]] = [to[at + by]!, to[at]!];
+    keep(to);
   };
   const prepare = prepareSteps(batches, {
     markOf: (key) => markOf.get(key)!,
@@ -72,28 +68,32 @@ function Recipe({ event, pieces, work }: ShownEvent & { work: EventWork }) {
           <Words look="quiet" className="mb-2">
             One size at a time, all of it before any is tied. Large ones first: small balloons lose their size soonest.
           </Words>
-          <View role="list" className="gap-1">
-            {batches.map((batch, i) => (
-              <BatchRow
-                key={batch.key}
-                batch={batch}
-                mark={markOf.get(batch.key)!}
-                look={lookIn(batch.balloon, models)}
-                target={doses.get(batch.key) ?? null}
-                basis={basis}
-                pieces={batch.of.map(({ piece, count }) => `${nameOf.get(piece)} ${count}`)}
-                alike={batch.alike.map((key) => markOf.get(key)!)}
-                onUp={i > 0 ? () => move(i, -1) : null}
-                onDown={i < batches.length - 1 ? () => move(i, 1) : null}
-              />
-            ))}
+          <View role="list">
+            <SortableRows
+              order={order}
+              nameOf={(key) => `batch ${markOf.get(key)}`}
+              onOrder={keep}
+              row={(key) => {
+                const at = order.indexOf(key);
+                const batch = batches[at]!;
+                return (
+                  <BatchRow
+                    batch={batch}
+                    mark={markOf.get(key)!}
+                    look={lookIn(batch.balloon, models)}
+                    target={doses.get(key) ?? null}
+                    basis={basis}
+                    pieces={batch.of.map(({ piece, count }) => `${nameOf.get(piece)} ${count}`)}
+                    alike={batch.alike.map((other) => markOf.get(other)!)}
+                    onUp={at > 0 ? () => move(at, -1) : null}
+                    onDown={at < batches.length - 1 ? () => move(at, 1) : null}
+                  />
+                );
+              }}
+            />
           </View>
           {plan.order.length > 0 ? (
-            <Button
-              title="Back to the usual order"
-              look="plain"
-              onPress={() => write({ change: 'event', id: event.id, by: { plan: { ...plan, order: [] } } })}
-            />
+            <Button title="Back to the usual order" look="plain" onPress={() => keep([])} />
           ) : null}
         </Card>
       </View>

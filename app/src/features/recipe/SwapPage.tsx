@@ -75,7 +75,7 @@ function Swap({ event, pieces, work }: ShownEvent & { work: EventWork }) {
   return (
     <View className={wide ? 'flex-row items-start gap-6' : 'gap-3'}>
       <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
-        <Card title={`In place of ${look.name}`}>
+        <Card title={`In place of ${model ? look.name : 'a colour without a balloon'}`}>
           {offered.length === 0 ? (
             <Empty sentence="No other balloon of its kind and size is on the shelf: put one there first." />
           ) : null}
@@ -99,8 +99,8 @@ function Swap({ event, pieces, work }: ShownEvent & { work: EventWork }) {
             <Words look="quiet">No piece of this event has it: there is nothing to swap.</Words>
           ) : (
             <>
-              <Changed {...{ changed, work, event }} />
               <Button title={`Swap it in ${counted(changed.length, 'piece')}`} look="primary" tall onPress={swap} />
+              <Changed {...{ changed, work, event }} />
             </>
           )}
         </View>

@@ -5,6 +5,7 @@ import { answerWith } from '@/device/answer';
 import type { DrawnStill } from '@/data/stills';
 import { materialFrom, type PlainMaterial } from './material';
 import { drawStill, extentOf, stillOf } from './still';
+import { svgPiece, type SvgPiece } from './stillSvg';
 import { worksAnswer, type WorksAnswer, type WorksQuestion } from './works';
 
 /** What the worker is sent: pieces to be drawn. */
@@ -46,7 +47,23 @@ function addressOf(picture: Blob): Promise<string> {
   });
 }
 
+/** What the worker is sent to draw pieces as lines. */
+export interface SvgQuestion {
+  svgs: StillQuestion['jobs'];
+}
+export type SvgAnswer = (SvgPiece | null)[];
+
+function drawLines({ svgs }: SvgQuestion): SvgAnswer {
+  return svgs.map(({ design, material }, i) => {
+    const still = stillOf(design, materialFrom(material));
+    return still && svgPiece(still, `piece-${i + 1}`);
+  });
+}
+
 /** Works pieces out, and draws them, off the page's own thread. */
-answerWith<StillQuestion | WorksQuestion, StillAnswer | WorksAnswer>({
-  work: (question) => ('jobs' in question ? draw(question) : worksAnswer(question)),
+answerWith<StillQuestion | SvgQuestion | WorksQuestion, StillAnswer | SvgAnswer | WorksAnswer>({
+  work: (question) => {
+    if ('jobs' in question) return draw(question);
+    return 'svgs' in question ? drawLines(question) : worksAnswer(question);
+  },
 });

@@ -1,0 +1,85 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import GripVertical from 'lucide-react-native/icons/grip-vertical';
+import type { ReactNode } from 'react';
+
+import { usePalette } from '@/ui/theme';
+
+interface SortableRowsProps {
+  /** Keys of the rows, in their order. */
+  order: readonly string[];
+  /** What a row is called while it is dragged. */
+  nameOf: (key: string) => string;
+  row: (key: string) => ReactNode;
+  onOrder: (order: string[]) => void;
+}
+
+/** A drag begins after so many px: a tap does not. */
+const BEGINS_PX = 6;
+
+/** Rows that are dragged into another order by their grips, by hand or by keys (space, then arrows). */
+export function SortableRows({ order, nameOf, row, onOrder }: SortableRowsProps) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: BEGINS_PX } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const end = ({ active, over }: DragEndEvent) => {
+    const [from, to] = [order.indexOf(String(active.id)), order.indexOf(String(over?.id))];
+    if (from >= 0 && to >= 0 && from !== to) onOrder(arrayMove([...order], from, to));
+  };
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
+      <SortableContext items={[...order]} strategy={verticalListSortingStrategy}>
+        {order.map((key) => (
+          <SortableRow key={key} id={key} name={nameOf(key)}>
+            {row(key)}
+          </SortableRow>
+        ))}
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+function SortableRow({ id, name, children }: { id: string; name: string; children: ReactNode }) {
+  const palette = usePalette();
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
+  return (
+    <div
+      ref={setNodeRef}
+      style={{
+        ...{ display: 'flex', alignItems: 'center', transition },
+        transform: CSS.Translate.toString(transform),
+        ...(isDragging ? { zIndex: 1, position: 'relative', background: palette.sunk } : {}),
+      }}
+    >
+      <button
+        type="button"
+        {...attributes}
+        {...listeners}
+        aria-label={`Drag ${name}`}
+        style={{
+          ...{ touchAction: 'none', cursor: 'grab', background: 'none', border: 0 },
+          ...{ minWidth: 28, minHeight: 48, padding: 0, flexShrink: 0 },
+        }}
+      >
+        <GripVertical size={20} color={palette.quiet} />
+      </button>
+      <div style={{ flex: 1, minWidth: 0 }}>{children}</div>
+    </div>
+  );
+}

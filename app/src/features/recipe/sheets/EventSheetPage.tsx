@@ -1,0 +1,123 @@
+import { useLocalSearchParams, router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { useLengths } from '@/data/lengths';
+import { useModels } from '@/data/records';
+import { fileName, keepFile } from '@/device/download';
+import type { Paper } from '@/parts/paper/paper';
+import { paperPdf } from '@/parts/paper/paperPdf';
+import { PaperView } from '@/parts/paper/PaperView';
+import type { ShownEvent } from '@/parts/WithEvent';
+import { Button } from '@/ui/Button';
+import { Segmented } from '@/ui/Segmented';
+import { Loading } from '@/ui/States';
+import { Words } from '@/ui/Words';
+import { whenAndWhere } from '@/wording/events';
+
+import type { EventWork } from '../useEventWork';
+import { WithEventWork } from '../WithEventWork';
+import { benchSheet } from './benchSheet';
+import { clientSheet } from './clientSheet';
+import { SaveFiles } from './SaveFiles';
+import { siteSheet } from './siteSheet';
+import { useThings } from './useThings';
+
+const SHEETS = [
+  { value: 'bench', title: 'Bench' },
+  { value: 'site', title: 'Site' },
+  { value: 'client', title: 'Client' },
+] as const;
+type SheetFor = (typeof SHEETS)[number]['value'];
+
+/** Sheets of an event as they are printed: for the bench, for the site, for the client. */
+export function EventSheetPage({ eventId }: { eventId: string }) {
+  return (
+    <WithEventWork eventId={eventId} title="Sheets" subtitle={() => 'For the bench, the site and the client'}>
+      {(shown) => <Sheets {...shown} />}
+    </WithEventWork>
+  );
+}
+
+function Sheets({ event, pieces, studio, work }: ShownEvent & { work: EventWork }) {
+  const { for: wanted } = useLocalSearchParams<{ for?: string }>();
+  const lengths = useLengths();
+  const models = useModels().data ?? [];
+  const things = useThings(pieces);
+  const sheet = SHEETS.find(({ value }) => value === wanted)?.value ?? 'bench';
+  const of = { name: event.name, where: whenAndWhere(event), pieces, models, work, lengths };
+  const pictured = things && { ...of, event, things, workroomTempC: event.workroomTempC ?? studio.workroomTempC };
+  const paper = paperFor(sheet, of, pictured);
+  return (
+    <View className="w-full max-w-[760px] gap-3">
+      <View className="no-print gap-3">
+        <Segmented
+          label="Which sheet"
+          options={SHEETS}
+          value={sheet}
+          onChange={(value) => router.setParams({ for: value })}
+        />
+        {paper ? <Save paper={paper} head={studio.name} unit={lengths.unit} /> : null}
+      </View>
+      {paper ? (
+        <>
+          <Words look="title" level={2}>
+            {paper.title}
+          </Words>
+          <Words look="quiet">{paper.subtitle}</Words>
+          <PaperView paper={paper} />
+        </>
+      ) : (
+        <Loading what="the pictures" />
+      )}
+      <SaveFiles {...{ event, pieces, work, things }} />
+    </View>
+  );
+}
+
+function paperFor(
+  sheet: SheetFor,
+  of: Parameters<typeof benchSheet>[0],
+  pictured: Parameters<typeof siteSheet>[0] | null,
+): Paper | null {
+  if (sheet === 'bench') return benchSheet(of);
+  if (!pictured) return null;
+  return sheet === 'site' ? siteSheet(pictured) : clientSheet(pictured);
+}
+
+function Save({ paper, head, unit }: { paper: Paper; head: string; unit: string }) {
+  const [busy, setBusy] = useState(false);
+  const [failed, setFailed] = useState(false);
+  const save = async () => {
+    setBusy(true);
+    setFailed(false);
+    try {
+      const bytes = await paperPdf(paper, { head, size: unit === 'in' ? 'letter' : 'a4' });
+      keepFile(bytes as BlobPart, { name: fileName(paper.title, 'pdf'), type: 'application/pdf' });
+    } catch {
+      setFailed(true);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <>
+      <View className="flex-row gap-3">
+        <Button title="Print" tall className="flex-1" onPress={() => window.print()} />
+        <Button
+          title={busy ? 'Drawing…' : 'Save as PDF'}
+          look="primary"
+          tall
+          className="flex-1"
+          disabled={busy}
+          onPress={() => void save()}
+        />
+      </View>
+      {failed ? (
+        <Words look="error" role="alert">
+          The PDF could not be drawn. Print the page instead.
+        </Words>
+      ) : null}
+    </>
+  );
+}
