@@ -8,6 +8,9 @@ export type ReadingRecord = RowOf<'reading'>;
 
 export type ReadingCreate = z.output<typeof MAKES.reading>;
 
+/** What a calibration's file is told by. */
+export const CALIBRATION_FILE = { format: 'leggero-calibration', version: 1 } as const;
+
 /** A calibration with its readings in the order taken. */
 export const calibrationSchema = NOUNS.calibration.row.extend({ readings: z.array(NOUNS.reading.row) });
 export type CalibrationRecord = z.infer<typeof calibrationSchema>;

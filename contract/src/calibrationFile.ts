@@ -1,17 +1,14 @@
 import { z } from 'zod';
 
-import { calibrationSchema } from './calibration';
+import { CALIBRATION_FILE, calibrationSchema } from './calibration';
 import { MAKES, NOUNS } from './nouns';
 import { readOwnFile } from './ownFile';
 import type { Route } from './route';
 
-export const CALIBRATION_FORMAT = 'leggero-calibration';
-export const CALIBRATION_VERSION = 1;
-
 /** A whole calibration as a file: the balloon, the inflator and every reading. */
 export const calibrationFileSchema = z.object({
-  format: z.literal(CALIBRATION_FORMAT),
-  version: z.literal(CALIBRATION_VERSION),
+  format: z.literal(CALIBRATION_FILE.format),
+  version: z.literal(CALIBRATION_FILE.version),
   model: NOUNS.model.row.omit({ demo: true }),
   pump: NOUNS.pump.row.omit({ demo: true }),
   calibration: calibrationSchema.omit({ demo: true }).extend({ readings: z.array(MAKES.reading) }),
@@ -27,5 +24,5 @@ export const IMPORT_CALIBRATION = {
 } as const satisfies Route;
 
 export function readCalibrationFile(text: string) {
-  return readOwnFile(text, { format: CALIBRATION_FORMAT, version: CALIBRATION_VERSION, schema: calibrationFileSchema });
+  return readOwnFile(text, { ...CALIBRATION_FILE, schema: calibrationFileSchema });
 }

@@ -4,6 +4,7 @@ export { BuildList } from '@/features/builds/BuildList';
 export { NewPiecePage } from '@/features/builds/NewPiecePage';
 export { EventPage } from '@/features/event/EventPage';
 export { NewEventPage } from '@/features/event/NewEventPage';
+export { FilesPage } from '@/features/files/FilesPage';
 export { FoilPage } from '@/features/foil/FoilPage';
 export { GaugeList } from '@/features/gauge/GaugeList';
 export { TranslatePage } from '@/features/gauge/TranslatePage';

@@ -1,5 +1,0 @@
-import { FilesPage } from '@/features/files/FilesPage';
-
-export default function Files() {
-  return <FilesPage />;
-}

@@ -1,5 +1,4 @@
-import type { CalibrationRecord } from '@leggero/contract';
-import { CALIBRATION_FORMAT, CALIBRATION_VERSION } from '@leggero/contract/calibrationFile';
+import { CALIBRATION_FILE, type CalibrationRecord } from '@leggero/contract';
 import { comparePreparations } from '@leggero/core/calibrating';
 import { router } from 'expo-router';
 import { Pressable, View } from 'react-native';
@@ -33,8 +32,7 @@ export function CalibrationsCard({ model, view, pumps, knowledge }: ShownModel) 
     const { demo: _m, calibrations: _c, holdTests: _h, uses: _u, targets: _t, checks: _k, ...ofModel } = model;
     const { demo: _p, ...ofPump } = pump;
     const file = {
-      format: CALIBRATION_FORMAT,
-      version: CALIBRATION_VERSION,
+      ...CALIBRATION_FILE,
       model: ofModel,
       pump: ofPump,
       calibration: plain,
