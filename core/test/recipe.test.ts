@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 
-import { batchKey, benchOrder, needsOf, recipeOf, sumOfTaken, workOf, type PieceWork, type Taken } from '../src/recipe';
+import {
+  batchKey,
+  benchOrder,
+  lengthOf,
+  needsOf,
+  recipeOf,
+  sumOfTaken,
+  workOf,
+  type PieceWork,
+  type Taken,
+} from '../src/recipe';
 import { inch } from './results';
 
 const taken = (kind: Taken['kind'], count: number, more: Partial<Taken> = {}): Taken => {
@@ -19,6 +29,7 @@ const COLUMNS: PieceWork = {
     { sizes: ['foam', 'kelp'], count: 10 },
   ],
   takes: [taken('pole', 1, { lengthMm: 1800 }), taken('plate', 1)],
+  length: null,
 };
 /** Six clusters of four, two large and two small, and eight duplets of small ones. */
 const GARLAND: PieceWork = {
@@ -29,6 +40,7 @@ const GARLAND: PieceWork = {
     { sizes: ['decorators', 'decorators'], count: 8 },
   ],
   takes: [taken('line', 1, { lengthMm: 2700 }), taken('glueDot', 16), taken('modelling', 2, { balloon: 'long260' })],
+  length: { alongMm: 1800, filledMm: 3600 },
 };
 const EVENT = [COLUMNS, GARLAND];
 const lookOf = (balloon: string) => ({ colour: balloon.replace(/\d+/, '') });
@@ -103,6 +115,11 @@ describe('the recipe of an event, added up by hand', () => {
     expect(of('clear11')).toEqual({ balloon: 'clear11', count: 20, stuffed: 20 });
     expect(of('foam11')).toBeUndefined();
     expect(of('long260')).toEqual({ balloon: 'long260', count: 2, stuffed: 0 });
+  });
+
+  it('is as long as its pieces that are sold by their length', () => {
+    expect(lengthOf([COLUMNS, { ...GARLAND, copies: 2 }])).toEqual({ alongMm: 3600, filledMm: 7200 });
+    expect(lengthOf([COLUMNS])).toBeNull();
   });
 
   it('of no pieces is empty', () => {

@@ -11,6 +11,7 @@ import {
   lossLaw,
   lossShareOf,
   promisedTo,
+  shareOut,
   sparesFor,
   stockOf,
   type StockEntry,
@@ -269,6 +270,22 @@ describe('a price', () => {
     expect(cost.priceMinor).toBe(Math.round(11_680 / 0.75));
     expect(cost.marginMinor / cost.priceMinor).toBeCloseTo(0.25, 4);
     expect(cost.unpriced).toEqual(['foam']);
+  });
+
+  it('is parted so that its parts add up: the method of largest remainders, by its textbook example', () => {
+    // Ten seats for 47,000, 16,000, 15,900, 12,000, 6,000 and 3,100 votes (common textbook case).
+    expect(shareOut(10, [47_000, 16_000, 15_900, 12_000, 6_000, 3_100])).toEqual([5, 2, 1, 1, 1, 0]);
+    fc.assert(
+      fc.property(fc.nat(1_000_000), fc.array(fc.nat(1000), { minLength: 1, maxLength: 12 }), (minor, weights) => {
+        const shares = shareOut(minor, weights);
+        expect(shares.reduce((sum, share) => sum + share, 0)).toBe(minor);
+        const all = weights.reduce((sum, weight) => sum + weight, 0);
+        if (all > 0)
+          shares.forEach((share, i) => expect(Math.abs(share - (minor * weights[i]!) / all)).toBeLessThan(1));
+      }),
+    );
+    expect(shareOut(3, [0, 0])).toEqual([2, 1]);
+    expect(shareOut(3, [])).toEqual([]);
   });
 
   it('is none below nothing, nor with all of it margin', () => {

@@ -52,7 +52,8 @@ function lawOf({ balloon, stuffed }: Pick<Need, 'balloon' | 'stuffed'>, { models
   return lossLaw({ own, others: book.lostOfOthers(balloon), stuffed: stuffed > 0, trade });
 }
 
-function taken(need: Need, sure: number, around: Around) {
+/** How many of a balloon are taken so that enough survive: what is needed where no number is enough. */
+export function takenOf(need: Need, sure: number, around: Around) {
   const law = lawOf(need, around);
   const spares = sparesFor({ needed: need.count, confidence: sure, prior: law, trade: around.trade });
   return { law, spares, take: spares.ok ? spares.value.take : need.count };
@@ -68,7 +69,7 @@ export function supplyLines(events: readonly EventNeeds[], own: string, around: 
   const demands = new Map<string, Demand[]>();
   for (const { event, opensAtMs, needs, sure } of events)
     for (const need of needs) {
-      const demand = { event, opensAtMs, count: taken(need, sure, around).take };
+      const demand = { event, opensAtMs, count: takenOf(need, sure, around).take };
       demands.set(need.balloon, [...(demands.get(need.balloon) ?? []), demand]);
     }
   const mine = events.find(({ event }) => event === own);
@@ -83,7 +84,7 @@ export function supplyLines(events: readonly EventNeeds[], own: string, around: 
     const bought = bagsFor({ lacks: promised.lacks, of: stock?.bagOf ?? null, trade });
     return {
       ...need,
-      ...taken(need, mine!.sure, around),
+      ...takenOf(need, mine!.sure, around),
       ...{ model, stock, promised, bought },
     };
   });

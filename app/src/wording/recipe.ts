@@ -1,6 +1,6 @@
 import type { Problem } from '@leggero/core';
-import type { Taken, TakenKind } from '@leggero/core/recipe';
-import type { CostProblemCode, HoursProblemCode, SparesProblemCode, WorkCounts, WorkPhase } from '@leggero/core/supply';
+import type { Taken, TakenKind, WorkLength } from '@leggero/core/recipe';
+import type { CostProblemCode, HoursProblemCode, SparesProblemCode, WorkPhase } from '@leggero/core/supply';
 
 import { counted, listed } from './trade';
 
@@ -135,11 +135,31 @@ export function prepareSteps(
 /** What holds a kind of work. */
 export const LIMIT_WORDS = { stations: 'held by the stations: one more would shorten it' } as const;
 
-/** What a piece and a balloon come to on average. */
-export function eachText(
+const MM_PER = { in: 304.8, cm: 1000, mm: 1000 } as const;
+
+/** What a length comes to: by the foot along it, and with the clusters that fill it counted as feet too. */
+export function perLengthText(
   priceMinor: number,
-  { pieces, balloons }: Pick<WorkCounts, 'pieces' | 'balloons'>,
+  { alongMm, filledMm }: WorkLength,
+  { unit, money }: { unit: keyof typeof MM_PER; money: (minor: number) => string },
+): string {
+  const name = unit === 'in' ? 'ft' : 'm';
+  const long = (mm: number) => (mm / MM_PER[unit]).toFixed(1);
+  const each = (mm: number) => money((priceMinor * MM_PER[unit]) / mm);
+  const plain = `${long(alongMm)} ${name}: ${each(alongMm)} a ${name === 'ft' ? 'foot' : 'metre'}`;
+  return filledMm - alongMm < 1 ? plain : `${plain}; with its fill ${long(filledMm)} ${name}, ${each(filledMm)} each`;
+}
+
+/** What another version takes more or less: "32 balloons fewer, €41.20 less". */
+export function differenceText(
+  { balloons, priceMinor }: { balloons: number; priceMinor: number },
   money: (minor: number) => string,
 ): string {
-  return `A piece on average ${money(priceMinor / pieces)}, a balloon ${money(priceMinor / Math.max(1, balloons))}.`;
+  const some =
+    balloons === 0
+      ? 'as many balloons'
+      : `${counted(Math.abs(balloons), 'balloon')} ${balloons > 0 ? 'more' : 'fewer'}`;
+  const cost =
+    priceMinor === 0 ? 'the same price' : `${money(Math.abs(priceMinor))} ${priceMinor > 0 ? 'more' : 'less'}`;
+  return `${some}, ${cost}`;
 }

@@ -2,7 +2,7 @@ import { alikeSizes } from '../linking/oneWrong';
 import { TRADE, type Trade } from '../trade';
 import { inCarryBag } from '../supply/bags';
 import type { WorkCounts } from '../supply/hoursFor';
-import type { PieceWork, Taken, WorkSize } from './work';
+import type { PieceWork, Taken, WorkLength, WorkSize } from './work';
 
 /** How many a piece takes of something, all its copies together. */
 export interface ForPiece {
@@ -205,4 +205,12 @@ export function workOf(pieces: readonly PieceWork[], stuffed: (balloon: string) 
     counts.pieces += copies;
   }
   return counts;
+}
+
+/** How long those pieces are together that are sold by their length; null where none is. */
+export function lengthOf(pieces: readonly Pick<PieceWork, 'length' | 'copies'>[]): WorkLength | null {
+  const long = pieces.flatMap(({ length, copies }) => (length ? [{ ...length, copies }] : []));
+  if (long.length === 0) return null;
+  const sum = (of: keyof WorkLength) => long.reduce((all, each) => all + each.copies * each[of], 0);
+  return { alongMm: sum('alongMm'), filledMm: sum('filledMm') };
 }

@@ -35,6 +35,13 @@ export interface Taken {
   balloon: string | null;
 }
 
+/** How long a piece is that is sold by its length, mm. */
+export interface WorkLength {
+  alongMm: number;
+  /** Clusters that fill it counted as length too, as many price it. */
+  filledMm: number;
+}
+
 /** All that is to do for a piece. */
 export interface PieceWork {
   piece: string;
@@ -47,4 +54,6 @@ export interface PieceWork {
   /** Clusters, layers or rings that are put on. */
   clusters: number;
   takes: readonly Taken[];
+  /** Null of one that is not sold by its length. */
+  length: WorkLength | null;
 }

@@ -3,16 +3,15 @@ import { View } from 'react-native';
 
 import { Words } from '@/ui/Words';
 import { moneyText } from '@/wording/money';
-import { hoursText } from '@/wording/recipe';
 import { counted } from '@/wording/trade';
 
 /** What an event comes to, line by line. */
-export function CostLines({ cost, currency, handHours }: { cost: Cost; currency: string; handHours: number }) {
+export function CostLines({ cost, currency }: { cost: Cost; currency: string }) {
   const { materialMinor, sparesMinor, workMinor, travelMinor, hireMinor, extrasMinor } = cost;
   const lines: [string, number][] = [
     ['Balloons', materialMinor],
     ['Spares', sparesMinor],
-    [`Work, ${hoursText(handHours)}`, workMinor],
+    ['Work', workMinor],
     ['Travel', travelMinor],
     ['Hire', hireMinor],
     ['Extras', extrasMinor],

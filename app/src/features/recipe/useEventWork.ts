@@ -10,7 +10,7 @@ import { fillsOf } from '@/parts/piece/sizeTarget';
 import { useBasis, type PieceBasis } from '@/parts/piece/useBasis';
 import { useMaterials } from '@/parts/piece/useMaterials';
 import type { AskedWork, WorksAnswer, WorksQuestion } from '@/parts/piece/works';
-import { partsOf } from '@/views/pairs';
+import { twoIn, type Pricing } from '@/views/eventCost';
 import { supplyLines, type SupplyLine } from '@/views/supply';
 
 import { lookIn } from './look';
@@ -26,6 +26,8 @@ export interface EventWork {
   recipe: Recipe;
   counts: WorkCounts;
   lines: SupplyLine[];
+  /** What it is priced with, under the plan that is kept. */
+  pricing: Pricing;
   /** Pieces that cannot be worked out: what they take is not in it. */
   failed: PieceRecord[];
 }
@@ -56,11 +58,7 @@ export function useEventWork(event: EventRecord): EventWork | 'failed' | null {
   const byId = new Map(works.flatMap((asked) => (asked ? [[asked.work.piece, asked]] : [])));
   const { trade } = basis.knowledge;
   const plan = event.plan ?? PLAN_DEFAULTS;
-  const twoOf = (balloon: string): string[] | null => {
-    const pair = models.find(({ id }) => id === balloon);
-    const two = pair ? partsOf(pair, models) : null;
-    return two && [two.outer.id, two.inner.id];
-  };
+  const twoOf = twoIn(models);
   const mine = pieces.filter(({ eventId }) => eventId === event.id);
   const own = mine.flatMap((piece) => {
     const asked = byId.get(piece.id);
@@ -82,6 +80,7 @@ export function useEventWork(event: EventRecord): EventWork | 'failed' | null {
     recipe: recipeOf({ pieces: own, order: plan.order, lookOf: (balloon) => lookIn(balloon, models), trade }),
     counts: workOf(own, (balloon) => twoOf(balloon) !== null),
     lines: supplyLines(needs, event.id, { models, book, trade }),
+    pricing: { models, book, trade, plan },
     failed: answer === null ? [] : mine.filter(({ id }) => !byId.has(id)),
   };
 }

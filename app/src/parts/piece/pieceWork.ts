@@ -7,6 +7,7 @@ import { decoratorGroups } from './decorators';
 import { wholeGarland, type PlannedBalloon } from './garlandPlan';
 import { suppliesOf } from './garlandSupplies';
 import type { Material } from './material';
+import { pieceLength } from './pieceLength';
 import { baseOf, sideOf } from './standing';
 import { DECORATORS, keyOf, type GarlandView } from './viewGarland';
 import type { PieceView } from './viewIn';
@@ -31,7 +32,7 @@ export function pieceWork(
   const sizes = found.view.sizes.map(({ key, part, widthMm: fillMm, toleranceMm, count }) => {
     return { key, balloon: balloonOf(part), fillMm, toleranceMm, count };
   });
-  return { piece, copies, sizes, ...workIn(found, around) };
+  return { piece, copies, sizes, length: pieceLength(found), ...workIn(found, around) };
 }
 
 function workIn(found: PieceView, around: Around): Work {

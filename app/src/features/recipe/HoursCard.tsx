@@ -1,0 +1,72 @@
+import { MOST_HANDS, type WorkPlan } from '@leggero/contract';
+import type { Trade } from '@leggero/core';
+import { hoursFor, type WorkCounts } from '@leggero/core/supply';
+import { View } from 'react-native';
+
+import { Card } from '@/ui/Card';
+import { Segmented } from '@/ui/Segmented';
+import { Stepper } from '@/ui/Stepper';
+import { Words } from '@/ui/Words';
+import { hoursText, workProblemText } from '@/wording/recipe';
+
+import { HourBars } from './HourBars';
+
+interface HoursCardProps {
+  counts: WorkCounts;
+  plan: WorkPlan;
+  trade: Trade;
+  change: (by: Partial<WorkPlan>) => void;
+}
+
+/** How long the work takes, by how many people and stations. */
+export function HoursCard({ counts, plan: { people, stations, sized }, trade, change }: HoursCardProps) {
+  const hours = hoursFor({ counts, sized, people, stations, trade });
+  return (
+    <Card title="Hours">
+      <View className="gap-4">
+        {hours.ok ? (
+          <>
+            <View role="status">
+              <Words look="figure" className="text-[40px] leading-[48px]">
+                {hoursText(hours.value.hours)}
+              </Words>
+              <Words look="quiet">{`${hoursText(hours.value.handHours)} of hands in all`}</Words>
+            </View>
+            <HourBars hours={hours.value} />
+          </>
+        ) : (
+          <Words look="error" role="alert">
+            {workProblemText(hours.problem)}
+          </Words>
+        )}
+        <Segmented
+          label="How it is inflated"
+          options={[
+            { value: 'sized', title: 'With a sizer' },
+            { value: 'eye', title: 'By eye' },
+          ]}
+          value={sized ? 'sized' : 'eye'}
+          onChange={(how) => change({ sized: how === 'sized' })}
+        />
+        <Stepper
+          label="people"
+          value={people}
+          shown={String(people)}
+          {...{ step: 1, least: 0, most: MOST_HANDS }}
+          onChange={(to) => change({ people: to })}
+        />
+        <Stepper
+          label="stations to inflate at"
+          value={stations}
+          shown={String(stations)}
+          {...{ step: 1, least: 0, most: MOST_HANDS }}
+          onChange={(to) => change({ stations: to })}
+        />
+        <Words look="quiet">
+          Paces are those of the trade until you set your own, under Numbers of the trade. One kind of work after
+          another, as on an assembly line.
+        </Words>
+      </View>
+    </Card>
+  );
+}
