@@ -8,17 +8,22 @@ import {
   type PieceRecord,
   type WorkPlan,
 } from '@leggero/contract';
+import { TRADE } from '@leggero/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
+import { firstDesign } from '@/features/builds/firstDesign';
 import { MoneyPage } from '@/features/recipe/MoneyPage';
 import { RecipePage } from '@/features/recipe/RecipePage';
 import { ShoppingPage } from '@/features/recipe/ShoppingPage';
+import { VersionsPage } from '@/features/recipe/VersionsPage';
 import { StockPage } from '@/features/stock/StockPage';
 import { worksAnswer, type WorksQuestion } from '@/parts/piece/works';
 import { moneyEntry, moneyText, readMoney } from '@/wording/money';
-import { batchMark } from '@/wording/recipe';
+import { batchMark, differenceText, perLengthText } from '@/wording/recipe';
+import { versionRows } from '@/wording/versions';
 
+import { goTo } from './router';
 import { done, FRESH_ID, lastDone, MODEL_ID, show, someRecords, type Records } from './studio';
 
 /** A worker that works pieces out at once; the page has none here. */
@@ -311,5 +316,88 @@ describe('the stock of a balloon', () => {
     expect(screen.getByText('A whole number, from 0 up.')).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Write it down' }).getAttribute('aria-disabled')).toBe('true');
     expect(done()).toHaveLength(before);
+  });
+});
+
+describe('two versions of an event', () => {
+  it('stand side by side, with how far they are apart', async () => {
+    const copy = event({ id: id(2), name: 'Low Tide, once more' });
+    goTo(`/builds/events/${EVENT_ID}/versions`);
+    show(
+      <VersionsPage eventId={EVENT_ID} />,
+      records({
+        events: [event(), copy],
+        pieces: [piece(1), piece(2, { eventId: copy.id, copies: 2 })],
+        bags: [bag(1), bag(2, { modelId: FRESH_ID })],
+      }),
+    );
+    await userEvent.click(await screen.findByRole('radio', { name: 'Low Tide, once more' }));
+    await screen.findByRole('table', { name: 'Side by side' });
+    const cells = (title: string) =>
+      within(screen.getByRole('rowheader', { name: title }).parentElement!)
+        .getAllByRole('cell')
+        .map((cell) => cell.textContent);
+    expect(cells('Balloons')).toEqual(['40', '80', '+40']);
+    expect(cells('Batches')).toEqual(['2', '2', 'same']);
+    expect(cells('Length')).toEqual(['–', '–', '–']);
+    const [one, other, apart] = cells('Cost').map((cell) => Number(cell!.replace(/[^\d.]/g, '')));
+    expect(apart).toBeCloseTo(other! - one!, 2);
+  });
+
+  it('of one event alone says how to make another', async () => {
+    show(<VersionsPage eventId={EVENT_ID} />, records());
+    expect(await screen.findByText(/^There is no other event\. Copy this one/)).toBeTruthy();
+  });
+
+  it('are more or less by sign, in their own units', () => {
+    const none = { pieces: 1, balloons: 4, batches: 1, bags: 1, lengthMm: 3048, handHours: 1, hours: 1 };
+    const one = { ...none, costMinor: 500, priceMinor: null };
+    const rows = versionRows(
+      one,
+      { ...one, lengthMm: 1524, hours: 1.5, costMinor: 650 },
+      { currency: 'EUR', text: String },
+    );
+    const cellsOf = (title: string) => rows.find((row) => row.title === title)!.cells;
+    expect(cellsOf('Length')).toEqual(['3048', '1524', '−1524']);
+    expect(cellsOf('From start to end')).toEqual(['1 h', '1 h 30 min', '+30 min']);
+    expect(cellsOf('Cost')).toEqual(['€5.00', '€6.50', '+€1.50']);
+    expect(cellsOf('Price')).toEqual(['–', '–', '–']);
+  });
+});
+
+describe('the price of a garland', () => {
+  const garland = firstDesign('garland', {
+    ...{ part: COLUMN.colours[0]!, other: COLUMN.colours[1]!, nominalMm: inch(11), stepMm: 3.175, trade: TRADE },
+  }) as DesignOf<'garland'>;
+  const plan = { ...PLAN_DEFAULTS, hourMinor: 2000, margin: 0.2 };
+
+  it('is told by the foot, with its fill counted too, and thinner or longer', async () => {
+    show(
+      <MoneyPage eventId={EVENT_ID} />,
+      records({
+        events: [event({ plan })],
+        pieces: [piece(1), piece(2, { name: 'Reef', design: { ...garland, fullness: [2, 2, 2, 2, 2] } })],
+        bags: [bag(1), bag(2, { modelId: FRESH_ID })],
+      }),
+    );
+    await screen.findByText('By piece');
+    // Twelve clusters of the trade's foot, and as many over them.
+    expect(screen.getByText(/^12\.0 ft: €[\d.]+ a foot; with its fill 24\.0 ft, €[\d.]+ each$/)).toBeTruthy();
+    const priceOf = (title: string) =>
+      Number(screen.getByText(title).parentElement!.textContent!.replace(/^.*€/, '').replace(',', ''));
+    const price = Number(screen.getByText('Price').parentElement!.textContent!.replace(/^.*€/, '').replace(',', ''));
+    expect(priceOf('Kelp 1') + priceOf('Reef')).toBeCloseTo(price, 2);
+    await screen.findByText('Reef, half a layer thinner');
+    expect(screen.getByText(/^\d+ balloons fewer, €[\d.]+ less$/)).toBeTruthy();
+    expect(screen.getByText('Reef, a cluster longer')).toBeTruthy();
+    expect(screen.getByText(/^\d+ balloons more, €[\d.]+ more$/)).toBeTruthy();
+  });
+
+  it('is told by the metre where lengths are metric', () => {
+    const money = (minor: number) => moneyText(minor, 'EUR');
+    expect(perLengthText(12_000, { alongMm: 3000, filledMm: 3000 }, { unit: 'cm', money })).toBe(
+      '3.0 m: €40.00 a metre',
+    );
+    expect(differenceText({ balloons: 0, priceMinor: 0 }, money)).toBe('as many balloons, the same price');
   });
 });

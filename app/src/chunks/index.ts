@@ -42,6 +42,7 @@ export const NewEventPage = lazy(async () => ({ default: (await workshop()).NewE
 export const NewPiecePage = lazy(async () => ({ default: (await workshop()).NewPiecePage }));
 export const RecipePage = lazy(async () => ({ default: (await workshop()).RecipePage }));
 export const ShoppingPage = lazy(async () => ({ default: (await workshop()).ShoppingPage }));
+export const VersionsPage = lazy(async () => ({ default: (await workshop()).VersionsPage }));
 export const FilesPage = lazy(async () => ({ default: (await workshop()).FilesPage }));
 export const EventSheetPage = lazy(async () => ({ default: (await workshop()).EventSheetPage }));
 export const SwapPage = lazy(async () => ({ default: (await workshop()).SwapPage }));

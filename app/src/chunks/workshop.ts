@@ -14,6 +14,7 @@ export { MoneyPage } from '@/features/recipe/MoneyPage';
 export { RecipePage } from '@/features/recipe/RecipePage';
 export { ShoppingPage } from '@/features/recipe/ShoppingPage';
 export { EventSheetPage } from '@/features/recipe/sheets/EventSheetPage';
+export { VersionsPage } from '@/features/recipe/VersionsPage';
 export { SwapPage } from '@/features/recipe/SwapPage';
 export { SearchPage } from '@/features/search/SearchPage';
 export { SizerCheckPage } from '@/features/sizer/SizerCheckPage';

@@ -17,6 +17,7 @@ export const EVENT_PAGES = [
   { page: 'shopping', title: 'Shopping list', note: 'What is needed with spares, what is there, what to buy' },
   { page: 'sheet', title: 'Sheets', note: 'For the bench, the site and the client, to print or as PDF' },
   { page: 'money', title: 'Hours and price', note: 'How long it takes by how many, and what it comes to' },
+  { page: 'versions', title: 'Compare versions', note: 'Beside a copy or another event: counts, hours, price' },
 ] as const;
 
 /** When and where an event is, in one line; what is not said yet is left out. */

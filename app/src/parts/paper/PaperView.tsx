@@ -99,7 +99,7 @@ function Row({ row: { dots, mark, title, notes, figure } }: { row: PaperRow }) {
 const MOST_DRAWN_MM = 320;
 
 /** Pieces to one scale, on one floor. */
-function SideBySide({ things }: { things: readonly PaperThing[] }) {
+export function SideBySide({ things }: { things: readonly PaperThing[] }) {
   const [px, setPx] = useState(0);
   const { wideMm, highMm, lefts } = sideBySide(things);
   const scale = Math.min(px / wideMm, MOST_HIGH_PX / highMm);
