@@ -26,6 +26,7 @@ export async function viewsOf({ get }: World): Promise<[name: string, address: s
     ['balloon for a hot venue', `/shelf/${eleven.id}?temp=35&alt=600&hours=12&wraps=1`],
     ['hold tests', `/shelf/${eleven.id}/hold`],
     ['a balloon’s stock', `/shelf/${eleven.id}/stock`],
+    ['stock', '/shelf/stock'],
     ['comparing', '/shelf/compare'],
     ['finding', '/shelf/find'],
     ['files', '/shelf/files'],
@@ -66,7 +67,7 @@ export async function viewsOf({ get }: World): Promise<[name: string, address: s
     ['new piece', '/builds/new'],
     ['new event', '/builds/events/new'],
     ['an event', `/builds/events/${pieces.find(({ eventId }) => eventId !== null)!.eventId}`],
-    ...['recipe', 'shopping', 'money'].map((page): [string, string] => {
+    ...['recipe', 'shopping', 'money', 'swap', 'sheet', 'versions'].map((page): [string, string] => {
       return [
         `${page} of an event`,
         `/builds/events/${pieces.find(({ eventId }) => eventId !== null)!.eventId}/${page}`,

@@ -47,6 +47,7 @@ export const FilesPage = lazy(async () => ({ default: (await workshop()).FilesPa
 export const EventSheetPage = lazy(async () => ({ default: (await workshop()).EventSheetPage }));
 export const SwapPage = lazy(async () => ({ default: (await workshop()).SwapPage }));
 export const MoneyPage = lazy(async () => ({ default: (await workshop()).MoneyPage }));
+export const StockListPage = lazy(async () => ({ default: (await workshop()).StockListPage }));
 export const StockPage = lazy(async () => ({ default: (await workshop()).StockPage }));
 export const PiecePage = lazy(async () => ({ default: (await workshop()).PiecePage }));
 

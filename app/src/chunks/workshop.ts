@@ -20,6 +20,7 @@ export { SearchPage } from '@/features/search/SearchPage';
 export { SizerCheckPage } from '@/features/sizer/SizerCheckPage';
 export { SizerPage } from '@/features/sizer/SizerPage';
 export { StartPage } from '@/features/start/StartPage';
+export { StockListPage } from '@/features/stock/StockListPage';
 export { StockPage } from '@/features/stock/StockPage';
 export { PairPage } from '@/features/stuffing/PairPage';
 export { StuffingPage } from '@/features/stuffing/StuffingPage';

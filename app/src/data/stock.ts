@@ -12,12 +12,12 @@ const entriesOf = inOrder('stockEntry');
 const lossesOf = inOrder('loss');
 
 /** Bags that were bought, newest first. */
-function useBags(): Records<BagRecord[]> {
+export function useBags(): Records<BagRecord[]> {
   return useView(BAG, bagsOf);
 }
 
 /** What else happened to the stock, newest first. */
-function useStockEntries(): Records<StockEntryRecord[]> {
+export function useStockEntries(): Records<StockEntryRecord[]> {
   return useView(ENTRY, entriesOf);
 }
 

@@ -1,7 +1,7 @@
 import { readNumber } from '@leggero/core';
 
 /** Digits of a currency behind its point. */
-function digitsOf(currency: string): number {
+export function digitsOf(currency: string): number {
   return new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
 }
 

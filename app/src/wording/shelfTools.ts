@@ -39,6 +39,12 @@ export const SHELF_TOOLS = [
     called: 'orb ball globe mirror inside clear',
   },
   {
+    href: '/shelf/stock',
+    title: 'Stock of all balloons',
+    note: 'What is there, and as CSV',
+    called: 'inventory count bags ledger price spreadsheet csv',
+  },
+  {
     href: '/shelf/sheet',
     title: 'Target sheets',
     note: 'Print, or save as PDF',

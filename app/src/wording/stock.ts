@@ -1,6 +1,7 @@
 import type { BagRecord, LossRecord, StockEntryRecord } from '@leggero/contract';
 
 import type { LossesByWork, ModelStock } from '@/views/stock';
+import type { StockLineProblem, StockPlan } from '@/views/stockFile';
 
 import { dayText } from './day';
 import { moneyText } from './money';
@@ -53,4 +54,40 @@ export function lawText(share: number, lost: LossesByWork): string {
   const used = Object.values(lost).reduce((sum, each) => sum + each.used, 0);
   const from = used === 0 ? 'as is usual, until losses are entered' : `learned from ${used} of yours and what is usual`;
   return `About ${(100 * share).toFixed(0)} in 100 do not survive from filling to the standing piece: ${from}.`;
+}
+
+/** What is known of a stock in a list. */
+export function stockNote({ unknown, there, bagOf, eachMinor, shop }: ModelStock): string {
+  if (unknown) return 'not counted';
+  const parts = [there < 0 ? 'more went out than came in' : '', bagOf === null ? '' : `bags of ${bagOf}`];
+  return (
+    [...parts, shop, eachMinor === null ? 'no price yet' : ''].filter((part) => part !== '').join(' · ') || 'counted'
+  );
+}
+
+/** What a stock file would add. */
+export function stockPlanText({ writes, there, otherMoney, problems }: StockPlan, currency: string): string {
+  if (problems.length > 0)
+    return `${counted(problems.length, 'line')} cannot be used, so nothing is taken in. Put them right and choose the file again.`;
+  const known = there === 0 ? '' : ` ${counted(there, 'line')} ${there === 1 ? 'is' : 'are'} there already.`;
+  const money =
+    otherMoney === 0
+      ? ''
+      : ` ${counted(otherMoney, 'line')} ${otherMoney === 1 ? 'is' : 'are'} not in ${currency}: kept, but not added up.`;
+  return `${counted(writes.length, 'line')} to take in.${known}${money}`;
+}
+
+const LINE_PROBLEMS: Record<StockLineProblem['code'], string> = {
+  'unknown-balloon': 'no such balloon is on the shelf (line, nominal size, kind, finish and colour tell)',
+  'not-one-of': 'this is none of what it may be',
+  'no-count': 'a whole number is needed',
+  'no-money': 'money from 0 up is needed',
+  'no-moment': 'a day is needed, as 2026-11-29',
+  'no-currency': 'three letters are needed, as EUR',
+  'too-long': 'this is too long',
+};
+
+/** Why a line of a stock file cannot be used: "Line 3, count: a whole number is needed." */
+export function stockProblemText({ line, column, code }: StockLineProblem): string {
+  return `Line ${line}, ${column}: ${LINE_PROBLEMS[code]}.`;
 }

@@ -1,0 +1,5 @@
+import { FilesPage } from '@/chunks';
+
+export default function Files() {
+  return <FilesPage />;
+}

@@ -1,0 +1,5 @@
+import { StockListPage } from '@/chunks';
+
+export default function StockList() {
+  return <StockListPage />;
+}
