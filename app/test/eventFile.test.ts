@@ -80,7 +80,7 @@ function recipeWith(pieces: readonly PieceRecord[], models: readonly ModelRecord
     ...{ ...work, piece: 'one' },
     sizes: work.sizes.map((size) => ({ ...size, balloon: nameOf(size.balloon) })),
   }));
-  return recipeOf({ pieces: named, lookOf: (colour) => ({ colour }) });
+  return recipeOf({ pieces: named, lookOf: (name) => ({ colour: name, name }) });
 }
 
 const fileOf = (recipe: Recipe) =>

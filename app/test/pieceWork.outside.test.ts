@@ -193,7 +193,7 @@ describe('the work of every form', () => {
         expect(tied).toBeLessThanOrEqual(count);
       }
       expect(work.clusters).toBeGreaterThan(0);
-      const recipe = recipeOf({ pieces: [work], lookOf: () => ({ colour: '' }) });
+      const recipe = recipeOf({ pieces: [work], lookOf: () => ({ colour: '', name: '' }) });
       expect(recipe.balloons).toBe(3 * countOf(work));
       expect(workOf([work], () => false).balloons).toBe(3 * countOf(work));
     },

@@ -43,7 +43,7 @@ const GARLAND: PieceWork = {
   length: { alongMm: 1800, filledMm: 3600 },
 };
 const EVENT = [COLUMNS, GARLAND];
-const lookOf = (balloon: string) => ({ colour: balloon.replace(/\d+/, '') });
+const lookOf = (balloon: string) => ({ colour: balloon.replace(/\d+/, ''), name: balloon });
 
 describe('the recipe of an event, added up by hand', () => {
   const recipe = recipeOf({ pieces: EVENT, lookOf });

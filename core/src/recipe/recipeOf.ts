@@ -43,17 +43,20 @@ export interface Recipe {
   bags: number;
 }
 
-/** What tells balloons apart to the eye. */
+/** What tells balloons apart: to the eye, and in words. */
 export interface Look {
   colour: string;
+  name: string;
 }
 
 /** Fills nearer than this are one target, mm: a tenth of what a sizer can tell. */
 const ONE_TARGET_MM = 0.1;
 
+/** Widths by whole steps that are one target. */
+const steps = ({ fillMm }: Pick<WorkSize, 'fillMm'>): number => Math.round(fillMm / ONE_TARGET_MM);
+
 /** The batch that a size is made in. */
-export const batchKey = ({ balloon, fillMm }: Pick<WorkSize, 'balloon' | 'fillMm'>): string =>
-  `${balloon} ${Math.round(fillMm / ONE_TARGET_MM)}`;
+export const batchKey = (size: Pick<WorkSize, 'balloon' | 'fillMm'>): string => `${size.balloon} ${steps(size)}`;
 
 /**
  * The recipe of some pieces: what they need of one balloon at one target is inflated together, whatever piece it is for;
@@ -106,13 +109,22 @@ export function recipeOf({
       }
     }
   }
-  const usual = [...batches.values()].sort((a, b) => b.fillMm - a.fillMm || (a.key < b.key ? -1 : 1));
+  const names = new Map([...batches.values()].map(({ key, balloon }) => [key, lookOf(balloon).name]));
+  // By their names where they are of one width: the same for whoever makes the same pieces.
+  const usual = [...batches.values()].sort(
+    (a, b) => steps(b) - steps(a) || names.get(a.key)!.localeCompare(names.get(b.key)!) || (a.key < b.key ? -1 : 1),
+  );
   const ordered = benchOrder(usual, order);
+  const place = new Map(ordered.map(({ key }, i) => [key, i]));
+  const placesOf = ({ batches: of }: Bundle) =>
+    of.reduce((sum, key) => sum * (ordered.length + 1) + place.get(key)!, 0);
+  // A bundle is read as the bench is: the batch that was inflated first stands first.
+  for (const bundle of bundles.values()) bundle.batches.sort((a, b) => place.get(a)! - place.get(b)!);
   markAlike(ordered, lookOf, trade);
   const bags = numberBags(ordered, trade);
   return {
     batches: ordered,
-    bundles: [...bundles.values()].sort((a, b) => b.count - a.count || (a.key < b.key ? -1 : 1)),
+    bundles: [...bundles.values()].sort((a, b) => b.count - a.count || placesOf(a) - placesOf(b)),
     takes: sumOfTaken(pieces),
     balloons: ordered.reduce((sum, { count }) => sum + count, 0),
     bags,
