@@ -12,6 +12,7 @@ import { measureSize } from './size';
 import { measureSpace } from './space';
 import { measureStore } from './store';
 import { measurePairings, measurePressure } from './stuffing';
+import { measurePaper, measureSupply } from './supply';
 
 interface Part {
   name: string;
@@ -33,6 +34,8 @@ export const PARTS: readonly Part[] = [
   { name: 'bow', measure: measureBow },
   { name: 'simulated', measure: measureSimulated },
   { name: 'garland', measure: measureGarland },
+  { name: 'supply', measure: measureSupply },
+  { name: 'paper', measure: measurePaper },
   { name: 'tiles', measure: measureTiles },
   { name: 'box', measure: measureBox },
   { name: 'pressure', measure: measurePressure },

@@ -17,7 +17,9 @@ import { MoneyPage } from '@/features/recipe/MoneyPage';
 import { RecipePage } from '@/features/recipe/RecipePage';
 import { ShoppingPage } from '@/features/recipe/ShoppingPage';
 import { VersionsPage } from '@/features/recipe/VersionsPage';
+import { ReadingPage } from '@/features/reading/ReadingPage';
 import { StockPage } from '@/features/stock/StockPage';
+import { WithModel } from '@/parts/WithModel';
 import { worksAnswer, type WorksQuestion } from '@/parts/piece/works';
 import { moneyEntry, moneyText, readMoney } from '@/wording/money';
 import { batchMark, differenceText, perLengthText } from '@/wording/recipe';
@@ -399,5 +401,34 @@ describe('the price of a garland', () => {
       '3.0 m: €40.00 a metre',
     );
     expect(differenceText({ balloons: 0, priceMinor: 0 }, money)).toBe('as many balloons, the same price');
+  });
+});
+
+describe('batches of one balloon', () => {
+  const bags = [bag(1, { batch: 'K7' }), bag(2, { batch: 'K8' }), bag(3, { modelId: FRESH_ID, batch: 'S4' })];
+  const loss = (n: number, bagId: string, lost: number) => ({
+    ...{ id: id(50 + n), modelId: MODEL_ID, bagId, work: 'inflate' as const, used: 40, lost, at: AT },
+  });
+
+  it('lose more or less, each by itself', async () => {
+    show(<StockPage modelId={MODEL_ID} />, records({ bags, losses: [loss(1, id(31), 2), loss(2, id(31), 3)] }));
+    expect(await screen.findByText('Batch K7: 5 of 80 lost.')).toBeTruthy();
+    await click('K8', 'radio');
+    await type('Used', '10');
+    await type('Lost', '1');
+    await click('Add losses');
+    expect(lastDone()).toMatchObject({ put: 'loss', row: { bagId: id(32), used: 10, lost: 1 } });
+    expect(await screen.findByText('Batch K8: 1 of 10 lost.')).toBeTruthy();
+    expect(screen.queryByRole('radio', { name: 'S4' })).toBeNull();
+  });
+
+  it('are read by themselves', async () => {
+    show(<WithModel modelId={FRESH_ID}>{(shown) => <ReadingPage {...shown} />}</WithModel>, records({ bags }));
+    await click(await screen.findByRole('radio', { name: 'S4' }).then(() => 'S4'), 'radio');
+    await click('Add reading');
+    const made = done()
+      .flat()
+      .find((write) => 'put' in write && write.put === 'calibration');
+    expect(made).toMatchObject({ row: { modelId: FRESH_ID, bagId: id(33) } });
   });
 });

@@ -1,11 +1,18 @@
-import type { FinishedGarland, StackRecord } from '@leggero/contract';
+import type { BagRecord, FinishedGarland, StackRecord } from '@leggero/contract';
 
 import { inOrder, useView, type Records } from './records';
 
+const BAG = ['bag'] as const;
 const STACK = ['stack'] as const;
 const FINISHED = ['finishedGarland'] as const;
+const bagsOf = inOrder('bag');
 const stacksOf = inOrder('stack');
 const finishedOf = inOrder('finishedGarland');
+
+/** Bags that were bought, newest first. */
+export function useBags(): Records<BagRecord[]> {
+  return useView(BAG, bagsOf);
+}
 
 /** Stacks that were measured, newest first. */
 export function useStacks(): Records<StackRecord[]> {
@@ -15,4 +22,9 @@ export function useStacks(): Records<StackRecord[]> {
 /** Garlands that were measured, newest first. */
 export function useFinishedGarlands(): Records<FinishedGarland[]> {
   return useView(FINISHED, finishedOf);
+}
+
+/** Bags of one balloon that say of which batch they are, newest first. */
+export function useBatches(modelId: string): BagRecord[] {
+  return (useBags().data ?? []).filter((bag) => bag.modelId === modelId && bag.batch !== '');
 }

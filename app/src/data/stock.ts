@@ -1,20 +1,14 @@
-import type { BagRecord, LossRecord, StockEntryRecord } from '@leggero/contract';
+import type { LossRecord, StockEntryRecord } from '@leggero/contract';
 
 import { stockBook, type StockBook } from '@/views/stock';
 
+import { useBags } from './measured';
 import { inOrder, useModels, useStudio, useView, type Records } from './records';
 
-const BAG = ['bag'] as const;
 const ENTRY = ['stockEntry'] as const;
 const LOSS = ['loss'] as const;
-const bagsOf = inOrder('bag');
 const entriesOf = inOrder('stockEntry');
 const lossesOf = inOrder('loss');
-
-/** Bags that were bought, newest first. */
-export function useBags(): Records<BagRecord[]> {
-  return useView(BAG, bagsOf);
-}
 
 /** What else happened to the stock, newest first. */
 export function useStockEntries(): Records<StockEntryRecord[]> {

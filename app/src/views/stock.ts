@@ -37,6 +37,17 @@ function lossesByWork(losses: readonly LossRecord[]): LossesByWork {
   return by;
 }
 
+/** What was lost of each batch that losses were kept apart of; several bags of one batch are one. */
+export function lossesByBatch({ bags, losses }: Pick<ModelStock, 'bags' | 'losses'>): (Losses & { batch: string })[] {
+  const batchOf = new Map(bags.map(({ id, batch }) => [id, batch]));
+  const by = new Map<string, Losses[]>();
+  for (const loss of losses) {
+    const batch = loss.bagId === null ? undefined : batchOf.get(loss.bagId);
+    if (batch) by.set(batch, [...(by.get(batch) ?? []), loss]);
+  }
+  return [...by].map(([batch, all]) => ({ batch, ...sumOfLosses(all) }));
+}
+
 const ledgerOf = (
   { stock }: Pick<ModelRecord, 'stock'>,
   bags: readonly BagRecord[],

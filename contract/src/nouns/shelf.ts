@@ -83,11 +83,13 @@ export const calibration = noun({
     pumpId: idSchema,
     preStretched: z.boolean(),
     roundedOff: z.boolean(),
+    /** Of which bags its balloons were, where someone kept that apart: batches differ. */
+    bagId: idSchema.nullable().default(null),
     startedAt: instantSchema,
     demo: demoSchema,
   }),
   given: { demo: false },
-  refs: { modelId: to('model', 'remove'), pumpId: to('pump', 'refuse') },
+  refs: { modelId: to('model', 'remove'), pumpId: to('pump', 'refuse'), bagId: to('bag', 'clear') },
   order: ['-startedAt'],
 });
 

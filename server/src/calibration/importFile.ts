@@ -20,7 +20,8 @@ export async function importCalibration(asked: Asked, file: CalibrationFile): Pr
   const modelId = await modelOf(asked, file.model);
   const pumpId = await pumpOf(asked, file.pump);
   const { readings: taken, ...calibration } = file.calibration;
-  const { row, created } = await makeRow(asked, 'calibration', { ...calibration, modelId, pumpId });
+  // Its bags are another studio's, too.
+  const { row, created } = await makeRow(asked, 'calibration', { ...calibration, modelId, pumpId, bagId: null });
   for (const reading of taken) {
     // The holes are another studio's, or were; the widths are what counts.
     const own = { ...reading, calibrationId: calibration.id, holeId: null, stopsHoleId: null };

@@ -6,6 +6,7 @@ import { Pressable, View } from 'react-native';
 import { fileName, keepFile } from '@/device/download';
 import { useLengths } from '@/data/lengths';
 import { modelName } from '@/views/modelView';
+import { useBatches } from '@/data/measured';
 import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
@@ -89,7 +90,8 @@ interface CalibrationRowProps {
 
 function CalibrationRow({ calibration, pumpName, chosen }: CalibrationRowProps) {
   const day = dayText(calibration.startedAt);
-  const how = preparation(calibration);
+  const batch = useBatches(calibration.modelId).find(({ id }) => id === calibration.bagId)?.batch;
+  const how = batch ? `${preparation(calibration)}, batch ${batch}` : preparation(calibration);
   return (
     <Pressable
       role="radio"

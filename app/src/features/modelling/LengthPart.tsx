@@ -122,7 +122,7 @@ function AddLength({ model, size, lengths, view }: PartProps & { view: LengthVie
     if (lengthMm === null || problem) return;
     const calibrationId = calibration?.id ?? newId();
     const now = nowUtc();
-    const asItComes = { preStretched: false, roundedOff: false };
+    const asItComes = { preStretched: false, roundedOff: false, bagId: null };
     const begun = { id: calibrationId, modelId: model.id, pumpId: pump.id, ...asItComes, startedAt: now };
     const seen = { widthMm: size.widthMm, heightMm: lengthMm, sdMm: null, shape: null, outcome: 'ok' as const };
     write(...(calibration ? [] : [{ put: 'calibration' as const, row: begun }]), {

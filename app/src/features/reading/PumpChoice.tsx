@@ -3,6 +3,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
+import { useBatches } from '@/data/measured';
 import { newId, nowUtc } from '@/device/id';
 import type { ShownModel } from '@/parts/WithModel';
 import { Button } from '@/ui/Button';
@@ -12,12 +13,15 @@ import { SwitchRow } from '@/ui/SwitchRow';
 import { Words } from '@/ui/Words';
 import { preparation } from '@/wording/trade';
 
-const AS_IT_COMES = { preStretched: false, roundedOff: false };
+const AS_IT_COMES = { preStretched: false, roundedOff: false, bagId: null };
+
+/** Whatever batch a balloon is of. */
+const ANY = 'any';
 
 /** How the next reading's calibration is chosen: the one there is, or a new one with another pump or preparation. */
 export interface CalibrationStart {
   /** A new calibration will be started with these; null while the present one goes on. */
-  fresh: { pumpId: string | null; preStretched: boolean; roundedOff: boolean } | null;
+  fresh: { pumpId: string | null; preStretched: boolean; roundedOff: boolean; bagId: string | null } | null;
   setFresh: (fresh: CalibrationStart['fresh']) => void;
   /** The calibration to add to, and what makes it where there is none yet. */
   ensure: () => { calibrationId: string; writes: Write[] };
@@ -42,6 +46,7 @@ export function useCalibrationStart({ model, view, pumps }: ShownModel): Calibra
         pumpId,
         preStretched: fresh?.preStretched ?? false,
         roundedOff: fresh?.roundedOff ?? false,
+        bagId: fresh?.bagId ?? null,
         startedAt: nowUtc(),
       };
       setFresh(null);
@@ -57,8 +62,9 @@ function handPump(id: string): Write {
 }
 
 /** With which pump, and prepared how. */
-export function PumpChoice({ view, pumps, start }: ShownModel & { start: CalibrationStart }) {
+export function PumpChoice({ model, view, pumps, start }: ShownModel & { start: CalibrationStart }) {
   const { fresh, setFresh } = start;
+  const bags = useBatches(model.id);
   if (!fresh) {
     const { calibration } = view;
     const pump = pumps.find(({ id }) => id === calibration?.pumpId);
@@ -84,6 +90,16 @@ export function PumpChoice({ view, pumps, start }: ShownModel & { start: Calibra
             options={pumps.map(({ id, name }) => ({ value: id, title: name }))}
             value={fresh.pumpId}
             onChange={(pumpId) => setFresh({ ...fresh, pumpId })}
+          />
+        </Labelled>
+      ) : null}
+      {bags.length > 0 ? (
+        <Labelled label="Of which batch" hint="Batches differ in stretch: readings of one are kept apart.">
+          <PickChips
+            label="Of which batch"
+            options={[{ value: ANY, title: 'Any' }, ...bags.map(({ id, batch }) => ({ value: id, title: batch }))]}
+            value={fresh.bagId ?? ANY}
+            onChange={(bagId) => setFresh({ ...fresh, bagId: bagId === ANY ? null : bagId })}
           />
         </Labelled>
       ) : null}

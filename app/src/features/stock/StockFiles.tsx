@@ -3,7 +3,8 @@ import { View } from 'react-native';
 
 import { useModels, useStudio } from '@/data/records';
 import { write } from '@/data/outbox';
-import { useBags, useStockEntries } from '@/data/stock';
+import { useBags } from '@/data/measured';
+import { useStockEntries } from '@/data/stock';
 import { chooseFile, keepFile } from '@/device/download';
 import { newId, nowUtc } from '@/device/id';
 import { Button } from '@/ui/Button';

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 
 import { useModels, useStudio } from '@/data/records';
 import { write } from '@/data/outbox';
+import { useBatches } from '@/data/measured';
 import { useStockBook } from '@/data/stock';
 import { useTrade } from '@/data/trade';
 import { newId, nowUtc } from '@/device/id';
@@ -12,11 +13,13 @@ import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Labelled } from '@/ui/Field';
 import { Page } from '@/ui/Page';
+import { PickChips } from '@/ui/PickChips';
 import { Segmented } from '@/ui/Segmented';
 import { Empty, Loading } from '@/ui/States';
 import { useWide } from '@/ui/layout';
 import { Words } from '@/ui/Words';
 import { balloonName } from '@/views/modelView';
+import { lossesByBatch } from '@/views/stock';
 import { CHANGE_WORDS, lawText, stockText } from '@/wording/stock';
 
 import { BagForm } from './BagForm';
@@ -65,6 +68,9 @@ export function StockPage({ modelId }: { modelId: string }) {
           <Happened modelId={modelId} />
           <Lost modelId={modelId} />
           <Words look="quiet">{lawText(lossShareOf(law), stock.lost)}</Words>
+          {lossesByBatch(stock).map(({ batch, used, lost }) => (
+            <Words key={batch} look="quiet">{`Batch ${batch}: ${lost} of ${used} lost.`}</Words>
+          ))}
         </View>
         <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
           <BagForm model={model} last={stock.bags[0] ?? null} bags={stock.bags} currency={studio.currency} />
@@ -102,10 +108,13 @@ function Happened({ modelId }: { modelId: string }) {
   );
 }
 
+const ANY = 'any';
 const WORK_TITLES: Record<LossWork, string> = { inflate: 'In filling', build: 'In building' };
 
 /** So many went through some work, and so many of them were lost. */
 function Lost({ modelId }: { modelId: string }) {
+  const batches = useBatches(modelId);
+  const [bagId, setBag] = useState<string | null>(null);
   const [work, setWork] = useState<LossWork>('inflate');
   const [used, setUsed] = useState<number | null>(null);
   const [lost, setLost] = useState<number | null>(null);
@@ -113,7 +122,7 @@ function Lost({ modelId }: { modelId: string }) {
   const ready = used !== null && used > 0 && lost !== null && !tooMany;
   const keep = () => {
     if (!ready) return;
-    write({ put: 'loss', row: { id: newId(), modelId, bagId: null, work, used, lost, at: nowUtc() } });
+    write({ put: 'loss', row: { id: newId(), modelId, bagId, work, used, lost, at: nowUtc() } });
     setUsed(null);
     setLost(null);
   };
@@ -128,6 +137,16 @@ function Lost({ modelId }: { modelId: string }) {
             onChange={setWork}
           />
         </Labelled>
+        {batches.length > 0 ? (
+          <Labelled label="Of which batch">
+            <PickChips
+              label="Of which batch"
+              options={[{ value: ANY, title: 'Any' }, ...batches.map(({ id, batch }) => ({ value: id, title: batch }))]}
+              value={bagId ?? ANY}
+              onChange={(id) => setBag(id === ANY ? null : id)}
+            />
+          </Labelled>
+        ) : null}
         <View className="flex-row gap-3">
           <View className="flex-1">
             <CountField label="Used" value={used} onChange={setUsed} />

@@ -14,7 +14,7 @@ import {
   varchar,
 } from 'drizzle-orm/mysql-core';
 
-import { demo, dose, id, instant, lengthMm, owned } from './columns';
+import { currency, demo, dose, id, instant, lengthMm, owned } from './columns';
 import { pumps, throughHole } from './gauges';
 import { studioId, tiers } from './studio';
 
@@ -49,6 +49,29 @@ export const models = mysqlTable(
   ],
 );
 
+export const bags = mysqlTable(
+  'bags',
+  {
+    id: id(),
+    studioId: studioId(),
+    modelId: char('model_id', { length: 36 }).notNull(),
+    count: int('count').notNull(),
+    bags: smallint('bags').notNull(),
+    batch: varchar('batch', { length: 40 }).notNull(),
+    shop: varchar('shop', { length: 80 }).notNull(),
+    /** In minor units of its currency. */
+    priceMinor: int('price_minor'),
+    currency: currency().notNull(),
+    boughtAt: instant('bought_at').notNull(),
+    demo: demo(),
+  },
+  (t) => [
+    unique('bags_scope').on(t.id, t.studioId),
+    owned('bags_model', [t.modelId, t.studioId], [models.id, models.studioId], 'cascade'),
+    index('bags_list').on(t.studioId, t.boughtAt),
+  ],
+);
+
 export const calibrations = mysqlTable(
   'calibrations',
   {
@@ -58,6 +81,7 @@ export const calibrations = mysqlTable(
     pumpId: char('pump_id', { length: 36 }).notNull(),
     preStretched: boolean('pre_stretched').notNull(),
     roundedOff: boolean('rounded_off').notNull(),
+    bagId: char('bag_id', { length: 36 }).references(() => bags.id, { onDelete: 'set null' }),
     startedAt: instant('started_at').notNull(),
     demo: demo(),
   },

@@ -1,37 +1,14 @@
 import type { StockEntryRecord } from '@leggero/contract';
 import { LOSS_WORKS, STOCK_CHANGES } from '@leggero/core';
-import { char, index, int, mysqlEnum, mysqlTable, smallint, unique, varchar } from 'drizzle-orm/mysql-core';
+import { char, index, int, mysqlEnum, mysqlTable } from 'drizzle-orm/mysql-core';
 
 import { events } from './builds';
-import { currency, demo, id, instant, owned } from './columns';
-import { models } from './shelf';
+import { id, instant, owned } from './columns';
+import { bags, models } from './shelf';
 import { studioId } from './studio';
 
 type Change = StockEntryRecord['change'];
 const NOT_BOUGHT = STOCK_CHANGES.filter((change): change is Change => change !== 'bought') as [Change, ...Change[]];
-
-export const bags = mysqlTable(
-  'bags',
-  {
-    id: id(),
-    studioId: studioId(),
-    modelId: char('model_id', { length: 36 }).notNull(),
-    count: int('count').notNull(),
-    bags: smallint('bags').notNull(),
-    batch: varchar('batch', { length: 40 }).notNull(),
-    shop: varchar('shop', { length: 80 }).notNull(),
-    /** In minor units of its currency. */
-    priceMinor: int('price_minor'),
-    currency: currency().notNull(),
-    boughtAt: instant('bought_at').notNull(),
-    demo: demo(),
-  },
-  (t) => [
-    unique('bags_scope').on(t.id, t.studioId),
-    owned('bags_model', [t.modelId, t.studioId], [models.id, models.studioId], 'cascade'),
-    index('bags_list').on(t.studioId, t.boughtAt),
-  ],
-);
 
 export const stockEntries = mysqlTable(
   'stock_entries',

@@ -1,0 +1,2 @@
+ALTER TABLE `calibrations` ADD `bag_id` char(36);--> statement-breakpoint
+ALTER TABLE `calibrations` ADD CONSTRAINT `calibrations_bag_id_bags_id_fk` FOREIGN KEY (`bag_id`) REFERENCES `bags`(`id`) ON DELETE set null ON UPDATE no action;
