@@ -13,6 +13,7 @@ import {
   type PaperSize,
   type Pen,
 } from '@/parts/paper/pen';
+import { writeOn } from '@/parts/paper/typeface';
 
 import type { Sheet, SheetRow } from './sheetOf';
 
@@ -51,10 +52,10 @@ function drawSheet(pen: Pen, sheet: Sheet): void {
   const page = pageFor(pen, tall);
   const span = pen.size[0] - 2 * EDGE;
   const at = (share: number) => EDGE + share * span;
-  page.drawText(sheet.title, { x: EDGE, y: pen.y - 22, size: 18, font: pen.title, color: INK });
-  page.drawText(sheet.subtitle, { x: EDGE, y: pen.y - 36, size: 9, font: pen.text, color: QUIET });
+  writeOn(page, sheet.title, { x: EDGE, y: pen.y - 22, size: 18, type: pen.title, color: INK });
+  writeOn(page, sheet.subtitle, { x: EDGE, y: pen.y - 36, size: 9, type: pen.text, color: QUIET });
   for (const { at: share, title } of COLUMNS) {
-    page.drawText(title, { x: at(share), y: pen.y - 54, size: 8, font: pen.text, color: QUIET });
+    writeOn(page, title, { x: at(share), y: pen.y - 54, size: 8, type: pen.text, color: QUIET });
   }
   pen.y -= HEAD;
   for (const row of sheet.rows) {
@@ -62,9 +63,9 @@ function drawSheet(pen: Pen, sheet: Sheet): void {
     drawBalloon(page, { x: at(0.028), y: pen.y - ROW / 2, share: row.share, hex: sheet.colourHex });
     for (const { at: share, of } of COLUMNS) {
       const [figure = '', ...notes] = of(row);
-      page.drawText(figure, { x: at(share), y: pen.y - 15, size: 12, font: pen.title, color: INK });
+      writeOn(page, figure, { x: at(share), y: pen.y - 15, size: 12, type: pen.title, color: INK });
       notes.forEach((note, i) => {
-        page.drawText(note, { x: at(share), y: pen.y - 26 - 10 * i, size: 8, font: pen.text, color: QUIET });
+        writeOn(page, note, { x: at(share), y: pen.y - 26 - 10 * i, size: 8, type: pen.text, color: QUIET });
       });
     }
     pen.y -= ROW;
@@ -72,7 +73,7 @@ function drawSheet(pen: Pen, sheet: Sheet): void {
   rule(page, pen);
   for (const note of sheet.notes) {
     pen.y -= NOTE;
-    page.drawText(note, { x: EDGE, y: pen.y, size: 8.5, font: pen.text, color: QUIET });
+    writeOn(page, note, { x: EDGE, y: pen.y, size: 8.5, type: pen.text, color: QUIET });
   }
   pen.y -= 24;
 }

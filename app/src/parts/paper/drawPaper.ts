@@ -1,7 +1,8 @@
 import type { PDFImage, PDFPage } from 'pdf-lib';
 
 import { sideBySide, type Paper, type PaperBlock, type PaperDot, type PaperRow, type PaperThing } from './paper';
-import { EDGE, INK, inked, linesOf, newPage, pageFor, QUIET, rule, takePen, type PaperOptions, type Pen } from './pen';
+import { EDGE, INK, inked, newPage, pageFor, QUIET, rule, takePen, type PaperOptions, type Pen } from './pen';
+import { linesOf, widthOf, writeOn } from './typeface';
 
 /** Points. */
 const DOT_PT_PER_MM = 0.075;
@@ -19,7 +20,7 @@ export async function drawPaper({
   const pictures = await embedded(pen, sheet);
   const page = newPage(pen);
   for (const line of linesOf(sheet.title, pen.title, 22, spanOf(pen))) {
-    page.drawText(line, { x: EDGE, y: pen.y - 24, size: 22, font: pen.title, color: INK });
+    writeOn(page, line, { x: EDGE, y: pen.y - 24, size: 22, type: pen.title, color: INK });
     pen.y -= 26;
   }
   pen.y -= 4;
@@ -45,7 +46,7 @@ function drawBlock(pen: Pen, block: PaperBlock, pictures: Pictures): void {
     case 'heading': {
       // Never the last of a page.
       const page = pageFor(pen, 70);
-      page.drawText(block.text, { x: EDGE, y: pen.y - 26, size: 14, font: pen.title, color: INK });
+      writeOn(page, block.text, { x: EDGE, y: pen.y - 26, size: 14, type: pen.title, color: INK });
       pen.y -= 36;
       return;
     }
@@ -68,11 +69,11 @@ function drawBlock(pen: Pen, block: PaperBlock, pictures: Pictures): void {
 const spanOf = ({ size }: Pen) => size[0] - 2 * EDGE;
 
 function drawWords(pen: Pen, text: string, look: 'strong' | 'body' | 'quiet'): void {
-  const font = look === 'strong' ? pen.title : pen.text;
-  const lines = linesOf(text, font, 10, spanOf(pen));
+  const type = look === 'strong' ? pen.title : pen.text;
+  const lines = linesOf(text, type, 10, spanOf(pen));
   const page = pageFor(pen, lines.length * LINE + 4);
   for (const line of lines) {
-    page.drawText(line, { x: EDGE, y: pen.y - 11, size: 10, font, color: look === 'quiet' ? QUIET : INK });
+    writeOn(page, line, { x: EDGE, y: pen.y - 11, size: 10, type, color: look === 'quiet' ? QUIET : INK });
     pen.y -= LINE;
   }
   pen.y -= 4;
@@ -83,7 +84,7 @@ function drawTick(pen: Pen, text: string): void {
   const page = pageFor(pen, lines.length * LINE + 6);
   page.drawRectangle({ x: EDGE, y: pen.y - 13, width: 10, height: 10, borderColor: QUIET, borderWidth: 0.8 });
   for (const line of lines) {
-    page.drawText(line, { x: EDGE + 20, y: pen.y - 12, size: 10, font: pen.text, color: INK });
+    writeOn(page, line, { x: EDGE + 20, y: pen.y - 12, size: 10, type: pen.text, color: INK });
     pen.y -= LINE;
   }
   pen.y -= 4;
@@ -103,18 +104,18 @@ function drawRow(pen: Pen, { dots, mark, title, notes, figure }: PaperRow): void
   rule(page, pen);
   const top = pen.y;
   drawDots(page, dots, { x: EDGE + 24, y: top - tall / 2, wide: WORDS_AT - 30 });
-  page.drawText(mark, { x: EDGE, y: top - tall / 2 - 5, size: 13, font: pen.title, color: INK });
+  writeOn(page, mark, { x: EDGE, y: top - tall / 2 - 5, size: 13, type: pen.title, color: INK });
   let y = top - 15;
   for (const head of heads) {
-    page.drawText(head, { x: EDGE + WORDS_AT, y, size: 11, font: pen.title, color: INK });
+    writeOn(page, head, { x: EDGE + WORDS_AT, y, size: 11, type: pen.title, color: INK });
     y -= LINE;
   }
   for (const line of more) {
-    page.drawText(line, { x: EDGE + WORDS_AT, y: y + 2, size: 8.5, font: pen.text, color: QUIET });
+    writeOn(page, line, { x: EDGE + WORDS_AT, y: y + 2, size: 8.5, type: pen.text, color: QUIET });
     y -= 11;
   }
-  const at = pen.size[0] - EDGE - pen.title.widthOfTextAtSize(figure, 13);
-  page.drawText(figure, { x: at, y: top - 17, size: 13, font: pen.title, color: INK });
+  const at = pen.size[0] - EDGE - widthOf(pen.title, figure, 13);
+  writeOn(page, figure, { x: at, y: top - 17, size: 13, type: pen.title, color: INK });
   pen.y = top - tall;
 }
 
@@ -178,15 +179,15 @@ function drawThing(
   const image = pictures.get(thing.picture)!;
   page.drawImage(image, { x: EDGE, y: pen.y - THING - 8, width: THING, height: THING });
   const x = EDGE + THING + 20;
-  page.drawText(thing.name, { x, y: pen.y - 22, size: 13, font: pen.title, color: INK });
+  writeOn(page, thing.name, { x, y: pen.y - 22, size: 13, type: pen.title, color: INK });
   let y = pen.y - 38;
   for (const word of words) {
-    page.drawText(word, { x, y, size: 10, font: pen.text, color: INK });
+    writeOn(page, word, { x, y, size: 10, type: pen.text, color: INK });
     y -= LINE;
   }
   for (const { hex, name } of colours) {
     page.drawCircle({ x: x + SWATCH, y: y + 3, size: SWATCH, color: inked(hex), borderColor: QUIET, borderWidth: 0.4 });
-    page.drawText(name, { x: x + 18, y, size: 10, font: pen.text, color: INK });
+    writeOn(page, name, { x: x + 18, y, size: 10, type: pen.text, color: INK });
     y -= LINE;
   }
   pen.y -= tall;

@@ -1,5 +1,7 @@
 import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+import { PDFDocument, rgb, type PDFPage } from 'pdf-lib';
+
+import { typeface, widthOf, writeOn, type Typeface } from './typeface';
 
 /** Points. */
 const PAPER = { a4: [595.28, 841.89], letter: [612, 792] } as const;
@@ -19,8 +21,8 @@ export interface PaperFonts {
 /** A document that is being drawn, and how far down its page the pen is. */
 export interface Pen {
   document: PDFDocument;
-  title: PDFFont;
-  text: PDFFont;
+  title: Typeface;
+  text: Typeface;
   size: readonly [number, number];
   /** Stands at the head of every page. */
   head: string;
@@ -43,8 +45,8 @@ export async function takePen({ name, head, paper, fonts }: PaperOptions): Promi
   document.setCreator('Leggero');
   return {
     document,
-    title: await document.embedFont(fonts.title, { subset: true }),
-    text: await document.embedFont(fonts.text, { subset: true }),
+    title: typeface(await document.embedFont(fonts.title, { subset: true })),
+    text: typeface(await document.embedFont(fonts.text, { subset: true })),
     size: PAPER[paper],
     head,
     page: null,
@@ -56,11 +58,11 @@ export async function takePen({ name, head, paper, fonts }: PaperOptions): Promi
 export function newPage(pen: Pen): PDFPage {
   const [width, height] = pen.size;
   const page = pen.document.addPage([width, height]);
-  page.drawText(pen.head, { x: EDGE, y: height - 30, size: 9, font: pen.text, color: QUIET });
-  page.drawText(FOOT_NOTE, { x: EDGE, y: 24, size: 8, font: pen.text, color: QUIET });
+  writeOn(page, pen.head, { x: EDGE, y: height - 30, size: 9, type: pen.text, color: QUIET });
+  writeOn(page, FOOT_NOTE, { x: EDGE, y: 24, size: 8, type: pen.text, color: QUIET });
   const number = String(pen.document.getPageCount());
-  const at = width - EDGE - pen.text.widthOfTextAtSize(number, 8);
-  page.drawText(number, { x: at, y: 24, size: 8, font: pen.text, color: QUIET });
+  const at = width - EDGE - widthOf(pen.text, number, 8);
+  writeOn(page, number, { x: at, y: 24, size: 8, type: pen.text, color: QUIET });
   pen.page = page;
   pen.y = height - HEAD;
   return page;
@@ -80,16 +82,4 @@ export function rule(page: PDFPage, { y, size }: Pick<Pen, 'y' | 'size'>): void 
 export function inked(hex: string) {
   const [r = 0, g = 0, b = 0] = [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16) / 255);
   return rgb(r, g, b);
-}
-
-/** Words in lines that are no wider than that; a word that is wider by itself stands alone. */
-export function linesOf(text: string, font: PDFFont, size: number, width: number): string[] {
-  const lines: string[] = [];
-  for (const word of text.split(' ')) {
-    const last = lines.at(-1);
-    const longer = last === undefined ? word : `${last} ${word}`;
-    if (last !== undefined && font.widthOfTextAtSize(longer, size) > width) lines.push(word);
-    else lines[Math.max(0, lines.length - 1)] = longer;
-  }
-  return lines;
 }
