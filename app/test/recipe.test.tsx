@@ -138,6 +138,29 @@ describe('the recipe of an event', () => {
     expect(screen.getByText(/^40 balloons/)).toBeTruthy();
   });
 
+  it('pre-stretches what its readings were taken of, and says how many a bag takes', async () => {
+    const { models } = someRecords();
+    const stretched = models.map((model) => ({
+      ...model,
+      calibrations: model.calibrations.map((calibration) => ({ ...calibration, preStretched: true })),
+    }));
+    show(<RecipePage eventId={EVENT_ID} />, records({ models: stretched }));
+    expect(await screen.findByText(/^Pre-stretch A: inflate once/)).toBeTruthy();
+    expect(screen.getByText(/^Bags 1 to 3, 28 in each · 2 × Kelp 1 60$/)).toBeTruthy();
+    // How it is built stands with it: turned, locked, and on what.
+    expect(screen.getByText(/^Push it on from above .* this one is locked\.$/)).toBeTruthy();
+    expect(screen.getByText(/^With 1 pole, .* · 1 base plate · 1 weight, of /)).toBeTruthy();
+  });
+
+  it('of a balloon that was deleted is a colour without one, by its look', async () => {
+    const models = someRecords().models.filter(({ id: own }) => own !== FRESH_ID);
+    const first = show(<RecipePage eventId={EVENT_ID} />, records({ models }));
+    expect(await screen.findByRole('listitem', { name: /: 20 of not chosen from the shelf, 9½ in$/ })).toBeTruthy();
+    first.unmount();
+    show(<ShoppingPage eventId={EVENT_ID} />, records({ models }));
+    expect(await screen.findByText('A colour without a balloon')).toBeTruthy();
+  });
+
   it('marks batches as bags are marked', () => {
     expect([0, 25, 26, 27, 52].map(batchMark)).toEqual(['A', 'Z', 'AA', 'AB', 'BA']);
   });
@@ -300,6 +323,16 @@ describe('the stock of a balloon', () => {
     expect(lastDone()).toMatchObject({ put: 'loss', row: { modelId: MODEL_ID, work: 'inflate', used: 90, lost: 30 } });
     expect(await screen.findByText(/^About (2[5-9]|3[0-3]) in 100 .* learned from 90 of yours/)).toBeTruthy();
     expect(screen.getByText('30 of 90 lost in filling')).toBeTruthy();
+  });
+
+  it('says which events it is promised to, and the list by when it is needed', async () => {
+    const dated = event({ opensAt: '2027-02-01T18:00:00.000Z', hoursBefore: 6 });
+    const first = show(<StockPage modelId={MODEL_ID} />, records({ events: [dated] }));
+    const promised = await screen.findByText(/^Promised to Low Tide \d+\.$/);
+    expect(Number(/\d+/.exec(promised.textContent!)![0])).toBeGreaterThan(60);
+    first.unmount();
+    show(<ShoppingPage eventId={EVENT_ID} />, records({ events: [dated] }));
+    expect(await screen.findByText(/^It is made from .* on: have all of it a day before/)).toBeTruthy();
   });
 
   it('says of a bag in other money that it is not added up', async () => {

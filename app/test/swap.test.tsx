@@ -13,7 +13,7 @@ import userEvent from '@testing-library/user-event';
 
 import { firstDesign } from '@/features/builds/firstDesign';
 import { SwapPage } from '@/features/recipe/SwapPage';
-import { balloonOf } from '@/parts/piece/pieceWork';
+import { lookOf } from '@/parts/piece/pieceWork';
 import { worksAnswer, type WorksQuestion } from '@/parts/piece/works';
 import { standInsFor, swapOf, withParts } from '@/views/swap';
 
@@ -41,7 +41,7 @@ const BLUE = {
 };
 const models = [...Object.values(RED), ...Object.values(BLUE)];
 const swap = (from: string, to: ModelRecord) =>
-  swapOf({ from, to, models, lookOf: balloonOf, daysStanding: 0, trade: TRADE });
+  swapOf({ from, to, models, lookOf: lookOf, daysStanding: 0, trade: TRADE });
 
 describe('a swap', () => {
   it.each(PIECE_FORMS)('reaches every balloon of a %s, and changes nothing else of it', (form) => {
@@ -65,7 +65,7 @@ describe('a swap', () => {
     expect(instead(part(RED.five))).toEqual(part(BLUE.five));
     const large = sold(18, { nominalMm: inch(18) });
     const without = swapOf({
-      ...{ from: RED.eleven.id, to: BLUE.eleven, models: [...models, large], lookOf: balloonOf },
+      ...{ from: RED.eleven.id, to: BLUE.eleven, models: [...models, large], lookOf: lookOf },
       ...{ daysStanding: 0, trade: TRADE },
     });
     expect(without(part(large))).toBeNull();
@@ -74,7 +74,7 @@ describe('a swap', () => {
 
   it('chooses for a colour without a balloon the size that suits each width', () => {
     const foam: PiecePart = { modelId: null, colourHex: '#f3ead8', finish: 'matte' };
-    const instead = swap(balloonOf(foam), BLUE.eleven);
+    const instead = swap(lookOf(foam), BLUE.eleven);
     expect(instead({ ...foam, widthMm: inch(14) })).toEqual(part(BLUE.sixteen));
     expect(instead({ ...foam, widthMm: inch(4) })).toEqual(part(BLUE.five));
     expect(instead(foam)).toEqual(part(BLUE.eleven));

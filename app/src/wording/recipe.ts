@@ -1,5 +1,5 @@
 import type { Problem } from '@leggero/core';
-import type { Taken, TakenKind, WorkLength } from '@leggero/core/recipe';
+import type { Batch, Taken, TakenKind, WorkLength } from '@leggero/core/recipe';
 import type { CostProblemCode, HoursProblemCode, SparesProblemCode, WorkPhase } from '@leggero/core/supply';
 
 import { counted, listed } from './trade';
@@ -12,9 +12,9 @@ export function batchMark(at: number): string {
   return at < 26 ? letter : `${batchMark(Math.floor(at / 26) - 1)}${letter}`;
 }
 
-/** "Bag 3", "bags 3 to 5". */
-export function bagsText({ from, to }: { from: number; to: number }): string {
-  return from === to ? `bag ${from}` : `bags ${from} to ${to}`;
+/** "bag 3", "bags 3 to 5, 28 in each". */
+export function bagsText({ bags: { from, to }, perBag }: Pick<Batch, 'bags' | 'perBag'>): string {
+  return from === to ? `bag ${from}` : `bags ${from} to ${to}, ${perBag} in each`;
 }
 
 /** What bundles of so many balloons are called. */
@@ -121,13 +121,25 @@ export function prepareSteps(
     markOf,
     nameOf,
     stuffed,
-  }: { markOf: (key: string) => string; nameOf: (balloon: string) => string; stuffed: (balloon: string) => boolean },
+    preStretched,
+  }: {
+    markOf: (key: string) => string;
+    nameOf: (balloon: string) => string;
+    stuffed: (balloon: string) => boolean;
+    preStretched: (key: string) => boolean;
+  },
 ): string[] {
   const pairs = new Map<string, number>();
   for (const { balloon, count } of batches) if (stuffed(balloon)) pairs.set(balloon, (pairs.get(balloon) ?? 0) + count);
+  const stretched = batches.filter(({ key }) => preStretched(key)).map(({ key }) => markOf(key));
   const marked = batches.filter(({ alike }) => alike.length > 0).map(({ key }) => markOf(key));
   return [
     ...[...pairs].map(([balloon, count]) => `Stuff ${counted(count, 'pair')} of ${nameOf(balloon)}.`),
+    ...(stretched.length === 0
+      ? []
+      : [
+          `Pre-stretch ${listed(stretched)}: inflate once, let the air out, fill anew. Their targets are of such balloons.`,
+        ]),
     ...(marked.length === 0 ? [] : [markText(marked, batches.length)]),
   ];
 }
@@ -163,3 +175,6 @@ export function differenceText(
     priceMinor === 0 ? 'the same price' : `${money(Math.abs(priceMinor))} ${priceMinor > 0 ? 'more' : 'less'}`;
   return `${some}, ${cost}`;
 }
+
+/** "10 clusters or layers", of what is put on one after another. */
+export const clustersText = (clusters: number): string => counted(clusters, 'cluster or layer', 'clusters or layers');

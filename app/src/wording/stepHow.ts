@@ -91,3 +91,9 @@ export function stepHowText(form: PieceForm | 'column-on-line', step: number, st
   const { first, next, last } = HOW[form];
   return step === 0 ? first : step === steps - 1 ? last : next;
 }
+
+/** How a piece is put on from its first to its last: how it is turned, joined and locked. */
+export function buildHow(form: PieceForm | 'column-on-line'): string[] {
+  const { first, next, last } = HOW[form];
+  return [...new Set([first, next, last])];
+}

@@ -1,8 +1,9 @@
-import type { Promised } from '@leggero/core/supply';
-import { sparesFor } from '@leggero/core/supply';
+import type { EventRecord } from '@leggero/contract';
+import { sparesFor, type Promised } from '@leggero/core/supply';
 
 import type { SupplyLine } from '@/views/supply';
 
+import { momentText } from './day';
 import { counted, percent } from './trade';
 
 /** How sure it may be that enough balloons survive. */
@@ -18,15 +19,36 @@ export function sureKey(sure: number): SureKey | null {
   return SURE.find(({ value }) => Number(value) === sure)?.value ?? null;
 }
 
-/** What one step surer takes: "95 % takes 61 spares, 99 % would take 88". */
-export function surerText(sure: number, lines: readonly SupplyLine[]): string {
-  const sparesAt = (confidence: number) =>
-    lines.reduce((sum, { count, law }) => {
+/** What one step surer takes: "95 % takes 61 spares in all, 99 % would take 88: €4.20 more." */
+export function surerText(sure: number, lines: readonly SupplyLine[], money: (minor: number) => string): string {
+  const at = (confidence: number) => {
+    const spares = lines.map(({ count, law, stock }) => {
       const found = sparesFor({ needed: count, confidence, prior: law });
-      return sum + (found.ok ? found.value.spare : 0);
-    }, 0);
+      return { spare: found.ok ? found.value.spare : 0, eachMinor: stock?.eachMinor ?? 0 };
+    });
+    return {
+      spare: spares.reduce((sum, each) => sum + each.spare, 0),
+      minor: spares.reduce((sum, each) => sum + each.spare * each.eachMinor, 0),
+    };
+  };
   const other = SURE.map(({ value }) => Number(value)).find((value) => value > sure) ?? Number(SURE[2].value);
-  return `${percent(sure)} takes ${counted(sparesAt(sure), 'spare')} in all, ${percent(other)} would take ${sparesAt(other)}.`;
+  const [now, then] = [at(sure), at(other)];
+  const apart = Math.round(then.minor - now.minor);
+  const cost = apart === 0 ? '' : `: ${money(Math.abs(apart))} ${apart > 0 ? 'more' : 'less'}`;
+  return `${percent(sure)} takes ${counted(now.spare, 'spare')} in all, ${percent(other)} would take ${then.spare}${cost}.`;
+}
+
+/** By when what is lacked must be there: it is made so long before it opens. Null while no day is set. */
+export function neededByText({ opensAt, hoursBefore }: Pick<EventRecord, 'opensAt' | 'hoursBefore'>): string | null {
+  if (opensAt === null) return null;
+  const made = new Date(Date.parse(opensAt) - hoursBefore * HOUR_MS).toISOString();
+  return `It is made from ${momentText(made)} on: have all of it a day before, and open one bag of each to compare its shade.`;
+}
+const HOUR_MS = 3_600_000;
+
+/** What of a balloon open events are promised: "Tidepool Night 123, Spring tide 40". */
+export function promisesText(promises: readonly { name: string; count: number }[]): string {
+  return `Promised to ${promises.map(({ name, count }) => `${name} ${count}`).join(', ')}.`;
 }
 
 /** "12 needed · take 15 · about 1 lost". */

@@ -21,6 +21,8 @@ export interface Batch {
   of: ForPiece[];
   /** Batches that look like this one and are not: kept apart, and marked. */
   alike: string[];
+  /** How many of it one carrying bag takes. */
+  perBag: number;
   /** Numbers of the bags it is carried in, counted over the whole recipe. */
   bags: { from: number; to: number };
 }
@@ -90,7 +92,7 @@ export function recipeOf({
       if (!batch)
         batches.set(key, {
           ...{ key, balloon, fillMm, toleranceMm, count, of: [{ piece, count }] },
-          ...{ alike: [], bags: { from: 0, to: 0 } },
+          ...{ alike: [], perBag: inCarryBag({ widthMm: fillMm, trade }), bags: { from: 0, to: 0 } },
         });
       else {
         batch.count += count;
@@ -121,7 +123,7 @@ export function recipeOf({
   // A bundle is read as the bench is: the batch that was inflated first stands first.
   for (const bundle of bundles.values()) bundle.batches.sort((a, b) => place.get(a)! - place.get(b)!);
   markAlike(ordered, lookOf, trade);
-  const bags = numberBags(ordered, trade);
+  const bags = numberBags(ordered);
   return {
     batches: ordered,
     bundles: [...bundles.values()].sort((a, b) => b.count - a.count || placesOf(a) - placesOf(b)),
@@ -172,10 +174,10 @@ function markAlike(batches: readonly Batch[], lookOf: (balloon: string) => Look,
 }
 
 /** Numbers the bags of all batches, one after another; answers how many there are. */
-function numberBags(batches: readonly Batch[], trade: Trade): number {
+function numberBags(batches: readonly Batch[]): number {
   let last = 0;
   for (const batch of batches) {
-    const bags = Math.ceil(batch.count / inCarryBag({ widthMm: batch.fillMm, trade }));
+    const bags = Math.ceil(batch.count / batch.perBag);
     batch.bags = { from: last + 1, to: last + bags };
     last += bags;
   }

@@ -35,7 +35,7 @@ export function BatchRow({ batch, mark, look, target, basis, pieces, alike, onUp
   const { sizers, knowledge } = basis;
   // A tape and a hole are read in inches, however long the piece is.
   const lengths = useLengths();
-  const { fillMm, count, bags, key } = batch;
+  const { fillMm, count, key } = batch;
   const how = batchHow(batch, look, target, { lengths, sizers, trade: knowledge.trade });
   return (
     <View
@@ -56,7 +56,7 @@ export function BatchRow({ batch, mark, look, target, basis, pieces, alike, onUp
         </View>
         <Words>{look.name}</Words>
         <Words look="quiet">{how}</Words>
-        <Words look="quiet">{`${capital(bagsText(bags))} · ${pieces.join(', ')}`}</Words>
+        <Words look="quiet">{`${capital(bagsText(batch))} · ${pieces.join(', ')}`}</Words>
         {target?.heldMm ? (
           <Words look="error">{`This balloon is held at ${lengths.text(target.heldMm)}: take a larger nominal.`}</Words>
         ) : null}

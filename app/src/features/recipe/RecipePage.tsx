@@ -7,16 +7,16 @@ import type { ShownEvent } from '@/parts/WithEvent';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { useWide } from '@/ui/layout';
-import { RowLink } from '@/ui/RowLink';
 import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';
 import { massText } from '@/wording/baseWeight';
-import { FORM_WORDS, pieceTitle } from '@/wording/pieces';
+import { pieceTitle } from '@/wording/pieces';
 import { FINISHING, batchMark, prepareSteps, takenText } from '@/wording/recipe';
 import { counted } from '@/wording/trade';
 
 import { batchTargets } from './batchHow';
 import { BatchRow } from './BatchRow';
+import { BuildPiece } from './BuildPiece';
 import { BundleRow } from './BundleRow';
 import { lookIn } from './look';
 import { SortableRows } from './SortableRows';
@@ -54,6 +54,7 @@ function Recipe({ event, pieces, work }: ShownEvent & { work: EventWork }) {
     markOf: (key) => markOf.get(key)!,
     nameOf: (balloon) => lookIn(balloon, models).name,
     stuffed: (balloon) => models.some(({ id, outerId }) => id === balloon && outerId !== null),
+    preStretched: (key) => doses.get(key)?.preStretched ?? false,
   });
   const organic = pieces.some(({ design }) => design.form === 'garland');
   return (
@@ -115,21 +116,9 @@ function Recipe({ event, pieces, work }: ShownEvent & { work: EventWork }) {
           </Card>
         ) : null}
         <Card title="Build">
-          <Words look="quiet" className="mb-2">
-            How each is turned and locked stands on its own page, step by step in its picture.
-          </Words>
-          <View className="gap-2">
+          <View className="gap-4">
             {pieces.map((piece) => (
-              <RowLink
-                key={piece.id}
-                href={`/builds/${piece.id}`}
-                title={pieceTitle(piece)}
-                note={`${FORM_WORDS[piece.design.form].title} · ${counted(
-                  work.works.find(({ piece: id }) => id === piece.id)?.clusters ?? 0,
-                  'cluster or layer',
-                  'clusters or layers',
-                )}`}
-              />
+              <BuildPiece key={piece.id} piece={piece} work={work} />
             ))}
           </View>
         </Card>

@@ -9,7 +9,7 @@ import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
 import type { SupplyLine } from '@/views/supply';
 import { moneyText } from '@/wording/money';
-import { SURE, sureKey, surerText } from '@/wording/supply';
+import { neededByText, SURE, sureKey, surerText } from '@/wording/supply';
 import { capital, counted } from '@/wording/trade';
 
 import { SupplyRow } from './SupplyRow';
@@ -40,10 +40,14 @@ function Shopping({ event, work }: ShownEvent & { work: EventWork }) {
   const { lines, plan } = work;
   const shops = byShop(lines);
   const cost = costOfBags(lines);
+  const by = neededByText(event);
   return (
     <View className="w-full max-w-[760px] gap-3">
       <Card title="How sure is it to be that enough survive?">
-        <Labelled label="Surer takes more spares" hint={surerText(plan.sure, lines)}>
+        <Labelled
+          label="Surer takes more spares"
+          hint={surerText(plan.sure, lines, (minor) => moneyText(minor, currency))}
+        >
           <Segmented
             label="How sure"
             options={SURE}
@@ -52,6 +56,7 @@ function Shopping({ event, work }: ShownEvent & { work: EventWork }) {
           />
         </Labelled>
       </Card>
+      {by ? <Words>{by}</Words> : null}
       {shops.map(([shop, own]) => (
         <Card key={shop} title={shop}>
           <View role="list">

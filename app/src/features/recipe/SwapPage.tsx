@@ -7,7 +7,7 @@ import { useModels } from '@/data/records';
 import { write } from '@/data/outbox';
 import { useStockBook } from '@/data/stock';
 import { useTrade } from '@/data/trade';
-import { balloonOf } from '@/parts/piece/pieceWork';
+import { lookOf } from '@/parts/piece/pieceWork';
 import type { ShownEvent } from '@/parts/WithEvent';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
@@ -49,7 +49,7 @@ function Swap({ event, pieces, work }: ShownEvent & { work: EventWork }) {
   const other = models.find(({ id }) => id === to) ?? null;
   const offered = standInsFor({ colourHex: look.colour, model }, models);
   const { daysStanding } = event;
-  const instead = other && swapOf({ from, to: other, models, lookOf: balloonOf, daysStanding, trade });
+  const instead = other && swapOf({ from, to: other, models, lookOf, daysStanding, trade });
   const changed = instead ? changedPieces(pieces, instead) : [];
   const swap = () => {
     setUndo(pieces.flatMap((piece) => (changed.some(({ id }) => id === piece.id) ? [designWrite(piece)] : [])));

@@ -4,8 +4,7 @@ import { useAsked, useSameFigures } from '@/parts/useAsked';
 import { openPieceWorker } from '@/parts/piece/openPieceWorker';
 import { useMaterials } from '@/parts/piece/useMaterials';
 import type { WorksAnswer, WorksQuestion } from '@/parts/piece/works';
-
-import { worksQuestion } from './worksQuestion';
+import { worksQuestion } from '@/parts/piece/worksQuestion';
 
 /** What is to do for pieces that are not kept yet; null until a worker has worked them out. */
 export function useSwapped(pieces: readonly PieceRecord[], event: EventRecord): WorksAnswer | 'failed' | null {

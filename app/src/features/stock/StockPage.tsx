@@ -9,6 +9,7 @@ import { useBatches } from '@/data/measured';
 import { useStockBook } from '@/data/stock';
 import { useTrade } from '@/data/trade';
 import { newId, nowUtc } from '@/device/id';
+import { useEventNeeds } from '@/parts/useEventNeeds';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Labelled } from '@/ui/Field';
@@ -20,7 +21,9 @@ import { useWide } from '@/ui/layout';
 import { Words } from '@/ui/Words';
 import { balloonName } from '@/views/modelView';
 import { lossesByBatch } from '@/views/stock';
+import { takenOf } from '@/views/supply';
 import { CHANGE_WORDS, lawText, stockText } from '@/wording/stock';
+import { promisesText } from '@/wording/supply';
 
 import { BagForm } from './BagForm';
 import { CountField } from './CountField';
@@ -65,6 +68,7 @@ export function StockPage({ modelId }: { modelId: string }) {
               <Words look={stock.there < 0 ? 'error' : 'quiet'}>{stockText(stock)}</Words>
             </View>
           </Card>
+          <Promises modelId={modelId} />
           <Happened modelId={modelId} />
           <Lost modelId={modelId} />
           <Words look="quiet">{lawText(lossShareOf(law), stock.lost)}</Words>
@@ -79,6 +83,21 @@ export function StockPage({ modelId }: { modelId: string }) {
       </View>
     </Page>
   );
+}
+
+/** Which events take it, with their spares. */
+function Promises({ modelId }: { modelId: string }) {
+  const trade = useTrade();
+  const models = useModels().data;
+  const book = useStockBook();
+  const open = useEventNeeds(null);
+  if (!open || open === 'failed' || !models || !book) return null;
+  const promises = open.needs.flatMap(({ event, needs, sure }) => {
+    const need = needs.find(({ balloon }) => balloon === modelId);
+    const name = open.events.find(({ id }) => id === event)?.name;
+    return need && name ? [{ name, count: takenOf(need, sure, { models, book, trade }).take }] : [];
+  });
+  return promises.length > 0 ? <Words>{promisesText(promises)}</Words> : null;
 }
 
 const CHANGES = ['counted', 'out', 'back', 'spoiled'] as const;

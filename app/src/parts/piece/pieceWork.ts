@@ -12,8 +12,9 @@ import { baseOf, sideOf } from './standing';
 import { DECORATORS, keyOf, type GarlandView } from './viewGarland';
 import type { PieceView } from './viewIn';
 
-/** What of a balloon the bench needs that no other has: its model, or its look where none is chosen. */
-export const balloonOf = ({ modelId, colourHex, finish }: PiecePart): string => modelId ?? `${colourHex} ${finish}`;
+/** How a part looks, which names it where no balloon of the shelf does. */
+export const lookOf = ({ colourHex, finish }: Pick<PiecePart, 'colourHex' | 'finish'>): string =>
+  `${colourHex} ${finish}`;
 
 type Work = Pick<PieceWork, 'bundles' | 'knots' | 'clusters' | 'takes'>;
 
@@ -29,10 +30,16 @@ export function pieceWork(
   { piece, copies }: Pick<PieceWork, 'piece' | 'copies'>,
   around: Around,
 ): PieceWork {
+  const { knowledge, longs } = around.material;
+  const shelf = new Set([...knowledge.models, ...longs].map(({ id }) => id));
+  const onShelf = (modelId: string | null): modelId is string => modelId !== null && shelf.has(modelId);
+  // A balloon that was deleted is one that is not chosen.
   const sizes = found.view.sizes.map(({ key, part, widthMm: fillMm, toleranceMm, count }) => {
-    return { key, balloon: balloonOf(part), fillMm, toleranceMm, count };
+    return { key, balloon: onShelf(part.modelId) ? part.modelId : lookOf(part), fillMm, toleranceMm, count };
   });
-  return { piece, copies, sizes, length: pieceLength(found), ...workIn(found, around) };
+  const work = workIn(found, around);
+  const takes = work.takes.map((taken) => (onShelf(taken.balloon) ? taken : { ...taken, balloon: null }));
+  return { piece, copies, sizes, length: pieceLength(found), ...work, takes };
 }
 
 function workIn(found: PieceView, around: Around): Work {

@@ -17,6 +17,8 @@ export interface SizeTarget {
   /** Where its own limits hold it below what the piece wants, mm. */
   heldMm: number | null;
   cautions: TargetCaution[];
+  /** Its readings are of balloons that were pre-stretched: so must these be. */
+  preStretched: boolean;
 }
 
 type TargetBasis = Pick<PieceBasis, 'knowledge' | 'studio' | 'venue'>;
@@ -55,6 +57,7 @@ export function targetsFor(sizes: readonly SizeAsked[], basis: TargetBasis): Rea
         // A fill on a step may be shown half a step narrower than was asked.
         heldMm: shownMm < wantedMm - studio.stepMm * (venue ? 0.75 : 0.5) ? fillMm : null,
         cautions,
+        preStretched: view.calibration?.preStretched ?? false,
       });
     }
   }

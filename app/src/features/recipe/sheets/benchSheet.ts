@@ -1,13 +1,15 @@
 import type { ModelRecord, PieceRecord } from '@leggero/contract';
 
-import type { Paper, PaperRow } from '@/parts/paper/paper';
+import type { Paper, PaperBlock, PaperRow } from '@/parts/paper/paper';
 import type { Lengths } from '@/views/lengths';
 import { FILLING_CAUTION } from '@/wording/cautions';
 import { pieceTitle } from '@/wording/pieces';
-import { bagsText, batchMark, bundleTitle, FINISHING, prepareSteps } from '@/wording/recipe';
+import { bagsText, batchMark, bundleTitle, clustersText, FINISHING, prepareSteps } from '@/wording/recipe';
+import { buildHow } from '@/wording/stepHow';
 import { capital, counted, listed } from '@/wording/trade';
 
 import { batchHow, batchTargets } from '../batchHow';
+import { howOf } from '../howOf';
 import { lookIn } from '../look';
 import type { EventWork } from '../useEventWork';
 
@@ -44,7 +46,7 @@ export function benchSheet({ name, where, pieces, models, work, lengths }: Sheet
       title: `${lengths.text(batch.fillMm)} · ${look.name}`,
       notes: [
         batchHow(batch, look, targets.get(batch.key) ?? null, around),
-        `${capital(bagsText(batch.bags))} · ${forPieces(batch.of)}`,
+        `${capital(bagsText(batch))} · ${forPieces(batch.of)}`,
         ...(alike.length > 0 ? [`Looks like ${listed(alike)}`] : []),
       ],
       figure: `× ${batch.count}`,
@@ -68,10 +70,14 @@ export function benchSheet({ name, where, pieces, models, work, lengths }: Sheet
     markOf: (key) => markOf.get(key)!,
     nameOf: (balloon) => lookIn(balloon, models).name,
     stuffed: (balloon) => models.some(({ id, outerId }) => id === balloon && outerId !== null),
+    preStretched: (key) => targets.get(key)?.preStretched ?? false,
   });
-  const build = pieces.map((piece) => {
+  const build = pieces.flatMap((piece): PaperBlock[] => {
     const clusters = work.works.find(({ piece: id }) => id === piece.id)?.clusters ?? 0;
-    return `${pieceTitle(piece)}: ${counted(clusters, 'cluster or layer', 'clusters or layers')}`;
+    return [
+      { kind: 'words', look: 'strong', text: `${pieceTitle(piece)}: ${clustersText(clusters)}` },
+      { kind: 'ticks', lines: buildHow(howOf(piece.design)) },
+    ];
   });
   const organic = pieces.some(({ design }) => design.form === 'garland');
   return {
@@ -96,7 +102,7 @@ export function benchSheet({ name, where, pieces, models, work, lengths }: Sheet
           ]
         : []),
       { kind: 'heading', text: 'Build' },
-      { kind: 'ticks', lines: build },
+      ...build,
       ...(organic
         ? [
             { kind: 'heading' as const, text: 'Finish' },

@@ -1,9 +1,7 @@
 import type { Paper, PaperBlock } from '@/parts/paper/paper';
-import { balloonOf } from '@/parts/piece/pieceWork';
 import { CAUTIONS } from '@/wording/cautions';
 import { counted, standing } from '@/wording/trade';
 
-import { lookIn } from '../look';
 import type { SiteOf } from './siteSheet';
 
 /** For the client: how it looks, how large it is, in which colours, and what to mind. No costs. */
@@ -17,7 +15,7 @@ export function clientSheet({ name, where, pieces, models, work, event, things }
     const colours = new Map(
       asked.sizes.map(({ part }) => {
         const model = models.find(({ id }) => id === part.modelId);
-        return [part.colourHex, model?.colourName ?? lookIn(balloonOf(part), models).colour] as const;
+        return [part.colourHex, model?.colourName ?? 'to be chosen'] as const;
       }),
     );
     const count = asked.sizes.reduce((sum, size) => sum + size.count, 0);
@@ -29,7 +27,7 @@ export function clientSheet({ name, where, pieces, models, work, event, things }
           `${piece.copies > 1 ? 'each ' : ''}${text(thing.wideMm)} wide, ${text(thing.highMm)} high`,
           counted(count * piece.copies, 'balloon'),
         ],
-        colours: [...colours].map(([hex, colour]) => ({ hex, name: colour.startsWith('#') ? 'to be chosen' : colour })),
+        colours: [...colours].map(([hex, colour]) => ({ hex, name: colour })),
       },
     ];
   });

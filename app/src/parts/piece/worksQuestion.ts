@@ -1,7 +1,7 @@
 import type { EventRecord, PieceRecord } from '@leggero/contract';
 
-import type { useMaterials } from '@/parts/piece/useMaterials';
-import type { WorksQuestion } from '@/parts/piece/works';
+import type { useMaterials } from './useMaterials';
+import type { WorksQuestion } from './works';
 
 /** What is asked of the pieces of some events: each as it stands, in its own event's days. */
 export function worksQuestion(
