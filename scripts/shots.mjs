@@ -42,9 +42,9 @@ await run(async () => {
     ['pair-wide', '/shelf/pair', WIDE],
     ['event-wide', `/builds/events/${pieces[0].eventId}`, WIDE],
     ['column-phone', `/builds/${pieceOf('column')}`, PHONE],
-    ['exact-phone', `/builds/${pieceOf('column')}`, PHONE],
     ['hoop-wide', `/builds/${pieceOf('hoop')}`, WIDE],
-    ['taper-wide', `/builds/${pieceOf('taper')}`, WIDE],
+    ['recipe-phone', `/builds/events/${pieces[0].eventId}/recipe`, PHONE],
+    ['sheet-wide', `/builds/events/${pieces[0].eventId}/sheet?for=client`, WIDE],
     ['garland-wide', `/builds/${pieceOf('garland')}`, WIDE],
   ];
   mkdirSync(FOLDER, { recursive: true });
@@ -60,7 +60,8 @@ await run(async () => {
     await settled(page);
     await page.evaluate(() => document.fonts.ready);
     if (name.startsWith('garland')) await page.waitForSelector('::-p-text(By the rule of the trade)');
-    if (name.startsWith('exact')) await scrollTo(page, '[role=radio][aria-label^="By eye"]');
+    if (name.startsWith('recipe')) await scrollTo(page, '[role=listitem][aria-label^="Batch E"]');
+    if (name.startsWith('sheet')) await page.waitForSelector('[role=img][aria-label^="Side by side"] img');
     // A garland is packed before it stands among the pieces of its event.
     await new Promise((resolve) => setTimeout(resolve, name.startsWith('event') ? 8000 : 500));
     await page.screenshot({ path: path.join(FOLDER, `${name}.png`) });
@@ -85,7 +86,7 @@ function settled(page) {
 /** Brings what is found into sight, once it is there. */
 async function scrollTo(page, selector) {
   const found = await page.waitForSelector(selector);
-  await found.evaluate((node) => node.closest('[role=radiogroup]').scrollIntoView({ block: 'center' }));
+  await found.evaluate((node) => node.scrollIntoView({ block: 'center' }));
 }
 
 /** The owner's session, and the newest check of that eye alone. */
