@@ -38,11 +38,7 @@ export function BatchRow({ batch, mark, look, target, basis, pieces, alike, onUp
   const { fillMm, count, key } = batch;
   const how = batchHow(batch, look, target, { lengths, sizers, trade: knowledge.trade });
   return (
-    <View
-      role="listitem"
-      aria-label={`Batch ${mark}: ${count} of ${look.name}, ${lengths.text(fillMm)}`}
-      className="flex-row items-center gap-3 border-t border-line py-2"
-    >
+    <View className="flex-row items-center gap-3 border-t border-line py-2">
       <View className="w-14 items-center">
         <BatchDots dots={[{ key, widthMm: fillMm, hex: look.colour }]} />
         <Words look="label">{mark}</Words>

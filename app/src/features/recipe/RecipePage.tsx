@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 
+import { useLengths } from '@/data/lengths';
 import { useModels } from '@/data/records';
 import { write } from '@/data/outbox';
 import { Cautions } from '@/parts/Cautions';
@@ -37,6 +38,7 @@ const recipeText = ({ recipe: { balloons, batches, bags } }: EventWork) =>
 
 function Recipe({ event, pieces, work }: ShownEvent & { work: EventWork }) {
   const wide = useWide();
+  const lengths = useLengths();
   const models = useModels().data ?? [];
   const { recipe, basis, plan } = work;
   const { batches, bundles, takes } = recipe;
@@ -73,6 +75,11 @@ function Recipe({ event, pieces, work }: ShownEvent & { work: EventWork }) {
             <SortableRows
               order={order}
               nameOf={(key) => `batch ${markOf.get(key)}`}
+              labelOf={(key) => {
+                const { balloon, count, fillMm } = batches.find((batch) => batch.key === key)!;
+                const { name } = lookIn(balloon, models);
+                return `Batch ${markOf.get(key)}: ${count} of ${name}, ${lengths.text(fillMm)}`;
+              }}
               onOrder={keep}
               row={(key) => {
                 const at = order.indexOf(key);

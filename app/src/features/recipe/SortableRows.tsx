@@ -23,8 +23,9 @@ import { usePalette } from '@/ui/theme';
 interface SortableRowsProps {
   /** Keys of the rows, in their order. */
   order: readonly string[];
-  /** What a row is called while it is dragged. */
+  /** What a row is called while it is dragged, and as one of a list. */
   nameOf: (key: string) => string;
+  labelOf: (key: string) => string;
   row: (key: string) => ReactNode;
   onOrder: (order: string[]) => void;
 }
@@ -33,7 +34,7 @@ interface SortableRowsProps {
 const BEGINS_PX = 6;
 
 /** Rows that are dragged into another order by their grips, by hand or by keys (space, then arrows). */
-export function SortableRows({ order, nameOf, row, onOrder }: SortableRowsProps) {
+export function SortableRows({ order, nameOf, labelOf, row, onOrder }: SortableRowsProps) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: BEGINS_PX } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -46,7 +47,7 @@ export function SortableRows({ order, nameOf, row, onOrder }: SortableRowsProps)
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
       <SortableContext items={[...order]} strategy={verticalListSortingStrategy}>
         {order.map((key) => (
-          <SortableRow key={key} id={key} name={nameOf(key)}>
+          <SortableRow key={key} id={key} name={nameOf(key)} label={labelOf(key)}>
             {row(key)}
           </SortableRow>
         ))}
@@ -55,12 +56,21 @@ export function SortableRows({ order, nameOf, row, onOrder }: SortableRowsProps)
   );
 }
 
-function SortableRow({ id, name, children }: { id: string; name: string; children: ReactNode }) {
+interface SortableRowProps {
+  id: string;
+  name: string;
+  label: string;
+  children: ReactNode;
+}
+
+function SortableRow({ id, name, label, children }: SortableRowProps) {
   const palette = usePalette();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
   return (
     <div
       ref={setNodeRef}
+      role="listitem"
+      aria-label={label}
       style={{
         ...{ display: 'flex', alignItems: 'center', transition },
         transform: CSS.Translate.toString(transform),

@@ -24,7 +24,7 @@ export function batchTargets(
   return targetsFor(asked, { ...basis, venue: null });
 }
 
-/** "Hole 10, ½ gap · 7 strokes · tape 29⅞ in". */
+/** "Hole 10, ½ gap · 7 strokes · tape 29⅞ inches". */
 export function batchHow(
   { fillMm, toleranceMm }: Pick<Batch, 'fillMm' | 'toleranceMm'>,
   { nominalMm }: Pick<BalloonLooks, 'nominalMm'>,
@@ -37,7 +37,8 @@ export function batchHow(
   const ways = [
     hole ? `hole ${hole.hole.label}${gap}` : null,
     target?.dose != null ? dosed(target.dose, target.kind) : null,
-    `tape ${lengths.text(circumferenceMm({ widthMm: fillMm }))}`,
+    // As a tape reads, however long that is.
+    `tape ${lengths.bare(circumferenceMm({ widthMm: fillMm }))} ${lengths.unit === 'in' ? 'inches' : 'cm'}`,
   ];
   return capital(ways.filter((way) => way !== null).join(' · '));
 }
