@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useDeferredValue, type ReactNode } from 'react';
 import { View } from 'react-native';
 
 import { WithEvent, type ShownEvent } from '@/parts/WithEvent';
@@ -32,7 +32,8 @@ function Worked({
   shown,
 }: Omit<WithEventWorkProps, 'eventId'> & { shown: ShownEvent }) {
   const { event, pieces } = shown;
-  const work = useEventWork(event);
+  // What follows from it is long: it is drawn in slices, so that the page stays free meanwhile.
+  const work = useDeferredValue(useEventWork(event), null);
   const back = `/builds/events/${event.id}`;
   const named = `${title}: ${event.name}`;
   if (pieces.length === 0)

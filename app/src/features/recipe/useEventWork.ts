@@ -4,7 +4,7 @@ import type { WorkCounts } from '@leggero/core/supply';
 
 import { useFixings, useModels } from '@/data/records';
 import { useStockBook } from '@/data/stock';
-import { fillsOf } from '@/parts/piece/sizeTarget';
+import { fillsOfPieces } from '@/parts/piece/sizeTarget';
 import { useBasis, type PieceBasis } from '@/parts/piece/useBasis';
 import type { AskedWork } from '@/parts/piece/works';
 import { useEventNeeds } from '@/parts/useEventNeeds';
@@ -46,12 +46,13 @@ export function useEventWork(event: EventRecord): EventWork | 'failed' | null {
   const plan = event.plan ?? PLAN_DEFAULTS;
   const twoOf = twoIn(models);
   const mine = open.pieces.filter(({ eventId }) => eventId === event.id);
-  const works = mine.flatMap((piece) => {
+  const known = mine.flatMap((piece) => {
     const own = asked.get(piece.id);
-    if (!own) return [];
-    const fills = fillsOf(own.sizes, fixingsOf(piece.id), basis);
-    const sizes = own.work.sizes.map((size) => ({ ...size, fillMm: fills.get(size.key) ?? size.fillMm }));
-    return [{ ...own.work, sizes }];
+    return own ? [{ ...own, fixings: fixingsOf(piece.id) }] : [];
+  });
+  const fills = fillsOfPieces(known, basis);
+  const works = known.map(({ work }, i) => {
+    return { ...work, sizes: work.sizes.map((size) => ({ ...size, fillMm: fills[i]!.get(size.key) ?? size.fillMm })) };
   });
   return {
     ...{ basis, plan, works, asked },

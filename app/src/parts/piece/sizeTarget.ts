@@ -86,12 +86,24 @@ export function fillsOf(
   fixings: readonly FixingRecord[],
   basis: TargetBasis,
 ): ReadonlyMap<string, number> {
-  const targets = basis.venue ? targetsFor(sizes, basis) : null;
-  return new Map(
-    sizes.map((size) => {
-      const fixed = fixingOf(size, fixings)?.fillMm;
-      return [size.key, fixed ?? targets?.get(size.key)?.fillMm ?? size.widthMm];
-    }),
+  return fillsOfPieces([{ sizes, fixings }], basis)[0]!;
+}
+
+/** The same of several pieces of one event: each balloon is looked at once for all of them. */
+export function fillsOfPieces(
+  pieces: readonly { sizes: readonly SizeAsked[]; fixings: readonly FixingRecord[] }[],
+  basis: TargetBasis,
+): ReadonlyMap<string, number>[] {
+  const named = pieces.map(({ sizes }, i) => sizes.map((size) => ({ ...size, key: `${i} ${size.key}` })));
+  const targets = basis.venue ? targetsFor(named.flat(), basis) : null;
+  return pieces.map(
+    ({ sizes, fixings }, i) =>
+      new Map(
+        sizes.map((size) => {
+          const fixed = fixingOf(size, fixings)?.fillMm;
+          return [size.key, fixed ?? targets?.get(`${i} ${size.key}`)?.fillMm ?? size.widthMm];
+        }),
+      ),
   );
 }
 
