@@ -20,24 +20,15 @@ import { VersionsPage } from '@/features/recipe/VersionsPage';
 import { ReadingPage } from '@/features/reading/ReadingPage';
 import { StockPage } from '@/features/stock/StockPage';
 import { WithModel } from '@/parts/WithModel';
-import { worksAnswer, type WorksQuestion } from '@/parts/piece/works';
 import { moneyEntry, moneyText, readMoney } from '@/wording/money';
 import { batchMark, differenceText, perLengthText } from '@/wording/recipe';
 import { versionRows } from '@/wording/versions';
 
+import { withBenchWorkers } from './benchWorker';
 import { goTo } from './router';
 import { done, FRESH_ID, lastDone, MODEL_ID, show, someRecords, type Records } from './studio';
 
-/** A worker that works pieces out at once; the page has none here. */
-class BenchWorker {
-  onmessage: ((event: { data: unknown }) => void) | null = null;
-  postMessage(question: WorksQuestion) {
-    setTimeout(() => this.onmessage?.({ data: { answer: worksAnswer(question) } }), 0);
-  }
-  terminate() {}
-}
-beforeAll(() => Object.assign(globalThis, { Worker: BenchWorker }));
-afterAll(() => Reflect.deleteProperty(globalThis, 'Worker'));
+withBenchWorkers();
 
 const inch = (inches: number) => inches * 25.4;
 const id = (n: number) => `00000000-0000-4000-8000-0000000031${String(n).padStart(2, '0')}`;

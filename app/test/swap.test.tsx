@@ -14,9 +14,9 @@ import userEvent from '@testing-library/user-event';
 import { firstDesign } from '@/features/builds/firstDesign';
 import { SwapPage } from '@/features/recipe/SwapPage';
 import { lookOf } from '@/parts/piece/pieceWork';
-import { worksAnswer, type WorksQuestion } from '@/parts/piece/works';
 import { standInsFor, swapOf, withParts } from '@/views/swap';
 
+import { withBenchWorkers } from './benchWorker';
 import { goTo } from './router';
 import { done, FRESH_ID, lastDone, MODEL_ID, show, someRecords } from './studio';
 
@@ -92,15 +92,7 @@ describe('a swap', () => {
 });
 
 describe('the page of a swap', () => {
-  class BenchWorker {
-    onmessage: ((event: { data: unknown }) => void) | null = null;
-    postMessage(question: WorksQuestion) {
-      setTimeout(() => this.onmessage?.({ data: { answer: worksAnswer(question) } }), 0);
-    }
-    terminate() {}
-  }
-  beforeAll(() => Object.assign(globalThis, { Worker: BenchWorker }));
-  afterAll(() => Reflect.deleteProperty(globalThis, 'Worker'));
+  withBenchWorkers();
 
   const EVENT_ID = id(90);
   const column = firstDesign('column', {

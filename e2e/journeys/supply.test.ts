@@ -147,6 +147,25 @@ describe('what goes out of an event', () => {
     await wide.sees(`in ${lines.length} batches`);
   });
 
+  it('its batches, dragged by their grips', async () => {
+    await wide.goTo(pageOf('recipe'));
+    await wide.sees(/balloons in \d+ batches/);
+    const bare = (label: string | null | undefined) => label!.replace(/^Batch \w+: /, '');
+    const before = (await batchesOf(wide)).map(bare);
+    const [from, to] = [await wide.find('button', 'Drag batch A'), await wide.find('button', 'Drag batch C')];
+    const [a, c] = [(await from.boundingBox())!, (await to.boundingBox())!];
+    await wide.page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
+    await wide.page.mouse.down();
+    await wide.page.mouse.move(c.x + c.width / 2, c.y + c.height / 2, { steps: 12 });
+    await wide.page.mouse.up();
+    await wide.page.waitForFunction(
+      (label) => document.querySelector('[role="listitem"][aria-label^="Batch C"]')?.ariaLabel?.endsWith(label),
+      {},
+      before[0]!,
+    );
+    expect((await batchesOf(wide)).map(bare)).toEqual([before[1], before[2], before[0], ...before.slice(3)]);
+  });
+
   it('itself, taken into an empty studio: the same recipe is there', async () => {
     await wide.goTo(pageOf('recipe'));
     await wide.sees(/balloons in \d+ batches/);

@@ -1,17 +1,14 @@
 import { useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 
-import { fileName, keepFile } from '@/device/download';
 import { useKnowledge } from '@/data/knowledge';
 import { useLengths } from '@/data/lengths';
 import { viewModel } from '@/views/modelView';
 import { useSizers, useStudio, useTiers } from '@/data/records';
-import { Button } from '@/ui/Button';
+import { PrintButtons } from '@/parts/paper/PrintButtons';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { Empty, Loading } from '@/ui/States';
-import { Words } from '@/ui/Words';
 import { counted } from '@/wording/trade';
 
 import { makePdf } from './makePdf';
@@ -27,8 +24,6 @@ export function SheetPage() {
   const studio = useStudio().data;
   const sizers = useSizers().data;
   const knowledge = useKnowledge();
-  const [busy, setBusy] = useState(false);
-  const [failed, setFailed] = useState('');
   const { unit } = lengths;
   const layOut = () => {
     if (!knowledge || !tiers || !studio || !sizers) return null;
@@ -48,19 +43,6 @@ export function SheetPage() {
       </Page>
     );
   }
-  const save = async () => {
-    setBusy(true);
-    setFailed('');
-    try {
-      const bytes = await makePdf({ sheets, studio: studio.name, paper: unit === 'cm' ? 'a4' : 'letter' });
-      const name = fileName(`target sheet ${sheets.length === 1 ? sheets[0]!.title : studio.name}`, 'pdf');
-      keepFile(bytes as BlobPart, { name, type: 'application/pdf' });
-    } catch {
-      setFailed('The PDF could not be drawn. Print the page instead.');
-    } finally {
-      setBusy(false);
-    }
-  };
   return (
     <Page
       title="Target sheets"
@@ -68,25 +50,13 @@ export function SheetPage() {
       back={back}
       actions={
         sheets.length > 0 ? (
-          <>
-            <Button title="Print" tall className="flex-1" onPress={() => window.print()} />
-            <Button
-              title={busy ? 'Drawing…' : 'Save as PDF'}
-              look="primary"
-              tall
-              className="flex-1"
-              disabled={busy}
-              onPress={() => void save()}
-            />
-          </>
+          <PrintButtons
+            name={`target sheet ${sheets.length === 1 ? sheets[0]!.title : studio.name}`}
+            draw={() => makePdf({ sheets, studio: studio.name, paper: unit === 'cm' ? 'a4' : 'letter' })}
+          />
         ) : undefined
       }
     >
-      {failed ? (
-        <Words look="error" role="alert">
-          {failed}
-        </Words>
-      ) : null}
       {sheets.length === 0 ? <Empty sentence="Put a balloon on the shelf, and its targets can be printed." /> : null}
       <View className="w-full max-w-[760px] gap-4">
         {sheets.map((sheet) => (

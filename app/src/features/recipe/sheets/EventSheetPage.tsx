@@ -1,15 +1,13 @@
 import { useLocalSearchParams, router } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
 import { useModels } from '@/data/records';
-import { fileName, keepFile } from '@/device/download';
 import type { Paper } from '@/parts/paper/paper';
 import { paperPdf } from '@/parts/paper/paperPdf';
 import { PaperView } from '@/parts/paper/PaperView';
+import { PrintButtons } from '@/parts/paper/PrintButtons';
 import type { ShownEvent } from '@/parts/WithEvent';
-import { Button } from '@/ui/Button';
 import { Segmented } from '@/ui/Segmented';
 import { Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
@@ -57,7 +55,12 @@ function Sheets({ event, pieces, studio, work }: ShownEvent & { work: EventWork 
           value={sheet}
           onChange={(value) => router.setParams({ for: value })}
         />
-        {paper ? <Save paper={paper} head={studio.name} unit={lengths.unit} /> : null}
+        {paper ? (
+          <PrintButtons
+            name={paper.title}
+            draw={() => paperPdf(paper, { head: studio.name, size: lengths.unit === 'in' ? 'letter' : 'a4' })}
+          />
+        ) : null}
       </View>
       {paper ? (
         <>
@@ -83,41 +86,4 @@ function paperFor(
   if (sheet === 'bench') return benchSheet(of);
   if (!pictured) return null;
   return sheet === 'site' ? siteSheet(pictured) : clientSheet(pictured);
-}
-
-function Save({ paper, head, unit }: { paper: Paper; head: string; unit: string }) {
-  const [busy, setBusy] = useState(false);
-  const [failed, setFailed] = useState(false);
-  const save = async () => {
-    setBusy(true);
-    setFailed(false);
-    try {
-      const bytes = await paperPdf(paper, { head, size: unit === 'in' ? 'letter' : 'a4' });
-      keepFile(bytes as BlobPart, { name: fileName(paper.title, 'pdf'), type: 'application/pdf' });
-    } catch {
-      setFailed(true);
-    } finally {
-      setBusy(false);
-    }
-  };
-  return (
-    <>
-      <View className="flex-row gap-3">
-        <Button title="Print" tall className="flex-1" onPress={() => window.print()} />
-        <Button
-          title={busy ? 'Drawing…' : 'Save as PDF'}
-          look="primary"
-          tall
-          className="flex-1"
-          disabled={busy}
-          onPress={() => void save()}
-        />
-      </View>
-      {failed ? (
-        <Words look="error" role="alert">
-          The PDF could not be drawn. Print the page instead.
-        </Words>
-      ) : null}
-    </>
-  );
 }
