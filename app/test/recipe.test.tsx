@@ -176,6 +176,27 @@ describe('the shopping list', () => {
     await waitFor(() => expect(take()).toBeGreaterThan(before));
   });
 
+  it('takes what is there off the shelf for it, is asked for no more of that, and gives it back', async () => {
+    const other = event({ id: id(2), name: 'Spring tide', opensAt: '2027-03-01T10:00:00.000Z' });
+    show(
+      <ShoppingPage eventId={EVENT_ID} />,
+      records({ events: [event({ opensAt: '2027-02-01T10:00:00.000Z' }), other], bags: [bag(1, { bags: 2 })] }),
+    );
+    const own = await screen.findByRole('link', { name: /60 needed/ });
+    const [, take] = /take (\d+)/.exec(own.textContent!)!;
+    await click(`Take ${take} balloons off the shelf for it`);
+    expect(lastDone()).toMatchObject({
+      put: 'stockEntry',
+      row: { modelId: MODEL_ID, eventId: EVENT_ID, change: 'out', count: Number(take) },
+    });
+    await waitFor(() => expect(own.textContent).toContain(`${take} out for it already`));
+    expect(own.textContent).toContain(`${100 - Number(take)} there`);
+    // What is out for it is lacked no more.
+    expect(within(own).getByText('there')).toBeTruthy();
+    await click('Undo');
+    await waitFor(() => expect(own.textContent).toContain('100 there'));
+  });
+
   it('sets aside first what an earlier event takes', async () => {
     const early = event({ id: id(2), name: 'Spring tide', opensAt: '2027-01-01T10:00:00.000Z' });
     const late = event({ opensAt: '2027-02-01T10:00:00.000Z' });

@@ -55,6 +55,20 @@ describe('chances of a beta-binomial law', () => {
     });
   });
 
+  it('hold for very many balloons too, where the law of their number is all but normal', () => {
+    // By its mean and variance (Johnson, Kemp and Kotz), with the reference library's normal law.
+    const [law, taken] = [{ lost: 500, kept: 9500 }, 60_000];
+    const all = law.lost + law.kept;
+    const mean = (taken * law.lost) / all;
+    const sd = Math.sqrt((mean * law.kept * (all + taken)) / (all * (all + 1)));
+    for (const z of [-2, -1, 0, 1, 2]) {
+      const chance = chanceOfLosing({ law, taken, most: Math.round(mean + z * sd) });
+      // A little skew is left of its beta law.
+      expect(Math.abs(chance - jstat.normal.cdf(z, 0, 1))).toBeLessThan(0.01);
+    }
+    expect(value(sparesFor({ needed: 50_000, confidence: 0.95 })).take).toBeLessThan(65_000);
+  });
+
   it('are certain where all may be lost', () => {
     expect(chanceOfLosing({ law: { lost: 3, kept: 2 }, taken: 7, most: 7 })).toBe(1);
   });

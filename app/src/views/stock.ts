@@ -21,6 +21,8 @@ export interface ModelStock extends Stock {
   /** Where it was bought last; '' where nobody said. */
   shop: string;
   lost: LossesByWork;
+  /** Taken out for an event and not brought back, by event. */
+  outFor: ReadonlyMap<string, number>;
 }
 
 /** The stock of every balloon. */
@@ -46,6 +48,16 @@ export function lossesByBatch({ bags, losses }: Pick<ModelStock, 'bags' | 'losse
     if (batch) by.set(batch, [...(by.get(batch) ?? []), loss]);
   }
   return [...by].map(([batch, all]) => ({ batch, ...sumOfLosses(all) }));
+}
+
+/** What is out for each event. */
+function outForEvents(entries: readonly StockEntryRecord[]): ReadonlyMap<string, number> {
+  const out = new Map<string, number>();
+  for (const { eventId, change, count } of entries) {
+    const by = change === 'out' ? count : change === 'back' ? -count : 0;
+    if (eventId !== null && by !== 0) out.set(eventId, (out.get(eventId) ?? 0) + by);
+  }
+  return out;
 }
 
 const ledgerOf = (
@@ -89,6 +101,7 @@ export const stockBook = weakMapMemoize(
         bagOf: own.bags[0]?.count ?? null,
         shop: own.bags.find(({ shop }) => shop !== '')?.shop ?? '',
         lost: lossesByWork(lost),
+        outFor: outForEvents(own.entries),
       };
       found.set(modelId, made);
       return made;

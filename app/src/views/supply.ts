@@ -26,6 +26,8 @@ export interface SupplyLine extends Need {
   /** Spares with it; what is needed where no number of them is enough. */
   take: number;
   stock: ModelStock | null;
+  /** Taken out for it already. */
+  out: number;
   promised: Promised;
   bought: Bought;
 }
@@ -69,7 +71,9 @@ export function supplyLines(events: readonly EventNeeds[], own: string, around: 
   const demands = new Map<string, Demand[]>();
   for (const { event, opensAtMs, needs, sure } of events)
     for (const need of needs) {
-      const demand = { event, opensAtMs, count: takenOf(need, sure, around).take };
+      const out = known.has(need.balloon) ? outOf(book.of(need.balloon), event) : 0;
+      // What is out for an event already is no longer asked of the shelf.
+      const demand = { event, opensAtMs, count: Math.max(0, takenOf(need, sure, around).take - out) };
       demands.set(need.balloon, [...(demands.get(need.balloon) ?? []), demand]);
     }
   const mine = events.find(({ event }) => event === own);
@@ -85,11 +89,13 @@ export function supplyLines(events: readonly EventNeeds[], own: string, around: 
     return {
       ...need,
       ...takenOf(need, mine!.sure, around),
-      ...{ model, stock, promised, bought },
+      ...{ model, stock, promised, bought, out: stock ? outOf(stock, own) : 0 },
     };
   });
   return lines.sort((a, b) => sortKey(a).localeCompare(sortKey(b)));
 }
+
+const outOf = ({ outFor }: ModelStock, event: string): number => Math.max(0, outFor.get(event) ?? 0);
 
 const sortKey = ({ model, balloon }: SupplyLine) =>
   model ? `${model.line} ${String(Math.round(model.nominalMm)).padStart(5, '0')} ${model.colourName}` : `~${balloon}`;

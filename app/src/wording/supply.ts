@@ -52,10 +52,11 @@ export function promisesText(promises: readonly { name: string; count: number }[
 }
 
 /** "12 needed · take 15 · about 1 lost". */
-export function neededText({ count, take, stuffed, spares }: SupplyLine): string {
+export function neededText({ count, take, stuffed, spares, out }: SupplyLine): string {
   const inside = stuffed > 0 ? `, ${stuffed} of them stuffed` : '';
   const lost = spares.ok ? Math.round(spares.value.expectedLost) : 0;
-  return `${count} needed${inside} · take ${take}${lost > 0 ? ` · about ${lost} lost` : ''}`;
+  const gone = out > 0 ? ` · ${out} out for it already` : '';
+  return `${count} needed${inside} · take ${take}${lost > 0 ? ` · about ${lost} lost` : ''}${gone}`;
 }
 
 /** What is there, and what of it others have been promised. */

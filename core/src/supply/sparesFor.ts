@@ -23,22 +23,40 @@ const MOST_NEEDED = 100_000;
 const MOST_TIMES = 20;
 
 /**
- * The chance that of `taken` balloons at most `most` are lost, where the share that is lost follows a beta law.
+ * The chance that of `taken` balloons at most `most` are lost, where the share that is lost follows a beta law. Terms are
+ * added from the likeliest on, each by its ratio to the last: of many balloons those at the ends are too small to begin with.
  *
- * Source: distribution function of the beta-binomial law, its terms by their ratio (Johnson, Kemp and Kotz, Univariate
- * Discrete Distributions, 6.2.2).
+ * Source: distribution function of the beta-binomial law (Johnson, Kemp and Kotz, Univariate Discrete Distributions,
+ * 6.2.2).
  */
 export function chanceOfLosing({ law, taken, most }: { law: LossLaw; taken: number; most: number }): number {
   if (most >= taken) return 1;
+  if (most < 0) return 0;
   const { lost: a, kept: b } = law;
-  let term = Math.exp(logGamma(a + b) + logGamma(b + taken) - logGamma(b) - logGamma(a + b + taken));
-  let sum = term;
-  for (let lost = 1; lost <= most; lost += 1) {
-    term *= ((taken - lost + 1) * (a + lost - 1)) / (lost * (b + taken - lost));
-    sum += term;
+  const first = Math.min(most, Math.floor((taken * a) / (a + b)));
+  const at = chanceOf(first, taken, law);
+  let [sum, up, down] = [1, 1, 1];
+  for (let lost = first + 1; lost <= most && up > NOTHING; lost += 1) {
+    up *= ((taken - lost + 1) * (a + lost - 1)) / (lost * (b + taken - lost));
+    sum += up;
   }
-  return Math.min(1, sum);
+  for (let lost = first; lost > 0 && down > NOTHING; lost -= 1) {
+    down *= (lost * (b + taken - lost)) / ((taken - lost + 1) * (a + lost - 1));
+    sum += down;
+  }
+  return Math.min(1, at * sum);
 }
+
+/** A term that adds nothing to a sum of about 1, nor do those behind it. */
+const NOTHING = 1e-18;
+
+/** The chance that exactly so many are lost. */
+function chanceOf(lost: number, taken: number, { lost: a, kept: b }: LossLaw): number {
+  const choices = logGamma(taken + 1) - logGamma(lost + 1) - logGamma(taken - lost + 1);
+  return Math.exp(choices + logBeta(a + lost, b + taken - lost) - logBeta(a, b));
+}
+
+const logBeta = (a: number, b: number): number => logGamma(a) + logGamma(b) - logGamma(a + b);
 
 /**
  * How many balloons to take where `needed` are to survive with the wanted confidence: the fewest of which at least so

@@ -13,6 +13,7 @@ import { neededByText, SURE, sureKey, surerText } from '@/wording/supply';
 import { capital, counted } from '@/wording/trade';
 
 import { SupplyRow } from './SupplyRow';
+import { TakeOut } from './TakeOut';
 import type { EventWork } from './useEventWork';
 import { WithEventWork } from './WithEventWork';
 
@@ -76,6 +77,7 @@ function Shopping({ event, work }: ShownEvent & { work: EventWork }) {
           ? `In all ${moneyText(cost.minor, currency)}`
           : `${moneyText(cost.minor, currency)}, without ${counted(cost.unpriced, 'line')} of which no price is known`}
       </Words>
+      <TakeOut eventId={event.id} lines={lines} />
       <Words look="quiet">
         What earlier events take is set aside first. Enter bags as they come in: the list grows shorter by itself.
       </Words>

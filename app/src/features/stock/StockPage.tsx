@@ -3,7 +3,7 @@ import { lossLaw, lossShareOf } from '@leggero/core/supply';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { useModels, useStudio } from '@/data/records';
+import { useEvents, useModels, useStudio } from '@/data/records';
 import { write } from '@/data/outbox';
 import { useBatches } from '@/data/measured';
 import { useStockBook } from '@/data/stock';
@@ -95,7 +95,9 @@ function Promises({ modelId }: { modelId: string }) {
   const promises = open.needs.flatMap(({ event, needs, sure }) => {
     const need = needs.find(({ balloon }) => balloon === modelId);
     const name = open.events.find(({ id }) => id === event)?.name;
-    return need && name ? [{ name, count: takenOf(need, sure, { models, book, trade }).take }] : [];
+    const out = book.of(modelId).outFor.get(event) ?? 0;
+    const count = need ? takenOf(need, sure, { models, book, trade }).take - out : 0;
+    return name && count > 0 ? [{ name, count }] : [];
   });
   return promises.length > 0 ? <Words>{promisesText(promises)}</Words> : null;
 }
@@ -106,9 +108,13 @@ const CHANGES = ['counted', 'out', 'back', 'spoiled'] as const;
 function Happened({ modelId }: { modelId: string }) {
   const [change, setChange] = useState<(typeof CHANGES)[number]>('counted');
   const [count, setCount] = useState<number | null>(null);
+  const [eventId, setEvent] = useState<string | null>(null);
+  const events = useEvents().data ?? [];
+  const moves = change === 'out' || change === 'back';
   const keep = () => {
     if (count === null) return;
-    write({ put: 'stockEntry', row: { id: newId(), modelId, eventId: null, change, count, at: nowUtc() } });
+    const row = { id: newId(), modelId, eventId: moves ? eventId : null, change, count, at: nowUtc() };
+    write({ put: 'stockEntry', row });
     setCount(null);
   };
   return (
@@ -121,6 +127,16 @@ function Happened({ modelId }: { modelId: string }) {
           onChange={setChange}
         />
         <CountField label={CHANGE_WORDS[change].asked} value={count} onChange={setCount} />
+        {moves && events.length > 0 ? (
+          <Labelled label="For which event">
+            <PickChips
+              label="For which event"
+              options={[{ value: ANY, title: 'None' }, ...events.map(({ id, name }) => ({ value: id, title: name }))]}
+              value={eventId ?? ANY}
+              onChange={(id) => setEvent(id === ANY ? null : id)}
+            />
+          </Labelled>
+        ) : null}
         <Button title="Write it down" look="primary" tall disabled={count === null} onPress={keep} />
       </View>
     </Card>
