@@ -172,7 +172,7 @@ export function someRecords(): Records {
             pumpId: PUMP_ID,
             preStretched: false,
             roundedOff: false,
-          bagId: null,
+            bagId: null,
             startedAt: '2026-11-16T17:00:00.000Z',
             demo: false,
             readings: READINGS.map((values, i) => reading(i, values)),
