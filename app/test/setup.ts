@@ -1,3 +1,4 @@
+import React from 'react';
 import { cleanup, configure } from '@testing-library/react';
 
 // Whole pages are slow to draw on a machine that does other things beside.
@@ -43,3 +44,12 @@ function rememberStyles(): void {
     return style;
   };
 }
+
+/*
+ * React notes for its own messages where each of the first ten thousand elements of a second was made: half of what a
+ * page takes to render here. Tests name their line themselves.
+ */
+const internals = (React as unknown as Record<string, Record<string, unknown> | undefined>)[
+  '__CLIENT_INTERNALS_DO_NOT_USE_OR_WARN_USERS_THEY_CANNOT_UPGRADE'
+];
+if (internals) Object.defineProperty(internals, 'recentlyCreatedOwnerStacks', { get: () => Infinity, set: () => {} });
