@@ -12,6 +12,7 @@ const NOT_SHOWN = [
   ...[
     'BalloonChoice',
     'BalloonPick',
+    'BatchPick',
     'EditDetails',
     'Elsewhere',
     'FirstStepsCard',

@@ -137,7 +137,7 @@ describe('the recipe of an event', () => {
     }));
     show(<RecipePage eventId={EVENT_ID} />, records({ models: stretched }));
     expect(await screen.findByText(/^Pre-stretch A: inflate once/)).toBeTruthy();
-    expect(screen.getByText(/^Bags 1 to 3, 28 in each · 2 × Kelp 1 60$/)).toBeTruthy();
+    expect(screen.getByText(/^Bags 1 to 3, 28 a bag · 2 × Kelp 1 60$/)).toBeTruthy();
     // How it is built stands with it: turned, locked, and on what.
     expect(screen.getByText(/^Push it on from above .* this one is locked\.$/)).toBeTruthy();
     expect(screen.getByText(/^With 1 pole, .* · 1 base plate · 1 weight, of /)).toBeTruthy();

@@ -55,7 +55,8 @@ describe('a swap', () => {
       });
     const swapped = withParts(made(RED.eleven), swap(RED.eleven.id, BLUE.eleven));
     // Sizes that were drawn without a balloon have one now.
-    const asDrawn = (design: PieceDesign) => withParts(design, (each) => ({ ...each, modelId: null }));
+    const asDrawn = (design: PieceDesign) =>
+      withParts(design, ({ colourHex, finish }) => ({ modelId: null, colourHex, finish }));
     expect(asDrawn(swapped)).toEqual(asDrawn(made(BLUE.eleven)));
     expect(namedIn(swapped)).not.toContain(RED.eleven.id);
   });
@@ -80,6 +81,16 @@ describe('a swap', () => {
     expect(instead(foam)).toEqual(part(BLUE.eleven));
     expect(instead({ ...foam, colourHex: '#000000' })).toBeNull();
     expect(instead(part(RED.eleven))).toBeNull();
+  });
+
+  it('strings nothing on round balloons: a joiner of the same look stays what it is', () => {
+    const foam: PiecePart = { modelId: null, colourHex: '#f3ead8', finish: 'matte' };
+    const rope = firstDesign('rope', {
+      ...{ part: foam, other: part(RED.eleven), nominalMm: inch(5), stepMm: 3.175, trade: TRADE },
+    });
+    const strung = { ...rope, joiner: foam } as PieceDesign;
+    const swapped = withParts(strung, swap(lookOf(foam), BLUE.eleven));
+    expect(swapped).toMatchObject({ joiner: foam, colours: [part(BLUE.eleven), part(RED.eleven)] });
   });
 
   it('is offered nearest in colour first, of its kind and size', () => {

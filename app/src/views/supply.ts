@@ -61,6 +61,12 @@ export function takenOf(need: Need, sure: number, around: Around) {
   return { law, spares, take: spares.ok ? spares.value.take : need.count };
 }
 
+/** How many of a balloon an event still asks of the shelf: not what is out for it already. */
+export function stillAsked(need: Need, { event, sure }: Pick<EventNeeds, 'event' | 'sure'>, around: Around): number {
+  const out = around.models.some(({ id }) => id === need.balloon) ? outOf(around.book.of(need.balloon), event) : 0;
+  return Math.max(0, takenOf(need, sure, around).take - out);
+}
+
 /**
  * What the event at `own` needs, line by line: by maker's line, then nominal size and colour. All events share the stock,
  * each in its turn as it opens.
@@ -71,9 +77,7 @@ export function supplyLines(events: readonly EventNeeds[], own: string, around: 
   const demands = new Map<string, Demand[]>();
   for (const { event, opensAtMs, needs, sure } of events)
     for (const need of needs) {
-      const out = known.has(need.balloon) ? outOf(book.of(need.balloon), event) : 0;
-      // What is out for an event already is no longer asked of the shelf.
-      const demand = { event, opensAtMs, count: Math.max(0, takenOf(need, sure, around).take - out) };
+      const demand = { event, opensAtMs, count: stillAsked(need, { event, sure }, around) };
       demands.set(need.balloon, [...(demands.get(need.balloon) ?? []), demand]);
     }
   const mine = events.find(({ event }) => event === own);
@@ -99,3 +103,19 @@ const outOf = ({ outFor }: ModelStock, event: string): number => Math.max(0, out
 
 const sortKey = ({ model, balloon }: SupplyLine) =>
   model ? `${model.line} ${String(Math.round(model.nominalMm)).padStart(5, '0')} ${model.colourName}` : `~${balloon}`;
+
+/** How many spares some lines take for another sureness, and what those cost in minor units, as far as prices are known. */
+export function sparesAt(
+  lines: readonly SupplyLine[],
+  sure: number,
+  trade: Trade,
+): { sure: number; spare: number; minor: number } {
+  let [spare, minor] = [0, 0];
+  for (const { count, law, stock } of lines) {
+    const found = sparesFor({ needed: count, confidence: sure, prior: law, trade });
+    const own = found.ok ? found.value.spare : 0;
+    spare += own;
+    minor += own * (stock?.eachMinor ?? 0);
+  }
+  return { sure, spare, minor };
+}

@@ -1,20 +1,26 @@
 import type { ModelRecord, PieceDesign, PiecePart } from '@leggero/contract';
 import { chooseNominal, colourDistance, linearOf, oklabOf, type Trade } from '@leggero/core';
 
-/** A part of a piece, with the width it is wanted in where it has one. */
-type Part = PiecePart & { widthMm?: number };
+/** A part of a piece, with the width it is wanted in where it has one; `long`: a modelling balloon. */
+type Part = PiecePart & { widthMm?: number; long?: boolean };
+
+/** Where a design has modelling balloons: what strings or carries it, and a spray on top. */
+const LONG_KEYS = ['joiner', 'handle'];
+const isSpray = (value: object) => 'kind' in value && value.kind === 'spray';
 
 const isPart = (value: object): value is Part => 'modelId' in value && 'colourHex' in value && 'finish' in value;
 
 /** A design in which some parts are made of other balloons; `instead` answers null for those that stay. */
 export function withParts(design: PieceDesign, instead: (part: Part) => PiecePart | null): PieceDesign {
-  const walk = (value: unknown): unknown => {
-    if (Array.isArray(value)) return value.map(walk);
+  const walk = (value: unknown, long: boolean): unknown => {
+    if (Array.isArray(value)) return value.map((each) => walk(each, long));
     if (value === null || typeof value !== 'object') return value;
-    const walked = Object.fromEntries(Object.entries(value).map(([key, each]) => [key, walk(each)]));
-    return isPart(value) ? { ...walked, ...instead(value) } : walked;
+    const walked = Object.fromEntries(
+      Object.entries(value).map(([key, each]) => [key, walk(each, long || LONG_KEYS.includes(key) || isSpray(value))]),
+    );
+    return isPart(value) ? { ...walked, ...instead({ ...value, long }) } : walked;
   };
-  return walk(design) as PieceDesign;
+  return walk(design, false) as PieceDesign;
 }
 
 type Sold = Pick<ModelRecord, 'id' | 'line' | 'kind' | 'nominalMm' | 'finish' | 'colourName' | 'colourHex' | 'outerId'>;
@@ -58,7 +64,7 @@ export function swapOf({
       const same = sizes.find(({ nominalMm }) => Math.abs(nominalMm - own.nominalMm) < ONE_NOMINAL_MM);
       return same ? made(same) : own.id === from ? made(to) : null;
     }
-    if (own || lookOf(part) !== look) return null;
+    if (own || lookOf(part) !== look || (part.long ?? false) !== (to.kind === 'modelling')) return null;
     const { widthMm } = part;
     const suited = widthMm === undefined ? null : chooseNominal({ widthMm, daysStanding, models: sizes, trade });
     return made((suited?.ok && suited.value.suited[0]?.model) || to);

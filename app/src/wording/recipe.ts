@@ -12,9 +12,9 @@ export function batchMark(at: number): string {
   return at < 26 ? letter : `${batchMark(Math.floor(at / 26) - 1)}${letter}`;
 }
 
-/** "bag 3", "bags 3 to 5, 28 in each". */
+/** "bag 3", "bags 3 to 5, 28 a bag". */
 export function bagsText({ bags: { from, to }, perBag }: Pick<Batch, 'bags' | 'perBag'>): string {
-  return from === to ? `bag ${from}` : `bags ${from} to ${to}, ${perBag} in each`;
+  return from === to ? `bag ${from}` : `bags ${from} to ${to}, ${perBag} a bag`;
 }
 
 /** What bundles of so many balloons are called. */

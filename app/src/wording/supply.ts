@@ -1,5 +1,5 @@
 import type { EventRecord } from '@leggero/contract';
-import { sparesFor, type Promised } from '@leggero/core/supply';
+import type { Promised } from '@leggero/core/supply';
 
 import type { SupplyLine } from '@/views/supply';
 
@@ -19,23 +19,25 @@ export function sureKey(sure: number): SureKey | null {
   return SURE.find(({ value }) => Number(value) === sure)?.value ?? null;
 }
 
-/** What one step surer takes: "95 % takes 61 spares in all, 99 % would take 88: €4.20 more." */
-export function surerText(sure: number, lines: readonly SupplyLine[], money: (minor: number) => string): string {
-  const at = (confidence: number) => {
-    const spares = lines.map(({ count, law, stock }) => {
-      const found = sparesFor({ needed: count, confidence, prior: law });
-      return { spare: found.ok ? found.value.spare : 0, eachMinor: stock?.eachMinor ?? 0 };
-    });
-    return {
-      spare: spares.reduce((sum, each) => sum + each.spare, 0),
-      minor: spares.reduce((sum, each) => sum + each.spare * each.eachMinor, 0),
-    };
-  };
-  const other = SURE.map(({ value }) => Number(value)).find((value) => value > sure) ?? Number(SURE[2].value);
-  const [now, then] = [at(sure), at(other)];
+/** The next step surer; of the surest the one before. */
+export function nextSure(sure: number): number {
+  return SURE.map(({ value }) => Number(value)).find((value) => value > sure) ?? Number(SURE[2].value);
+}
+
+interface Sparing {
+  sure: number;
+  spare: number;
+  minor: number;
+}
+
+/** What another step of sureness takes: "95 % takes 61 spares in all, 99 % would take 88: €4.20 more." */
+export function surerText(now: Sparing, then: Sparing, money: (minor: number) => string): string {
   const apart = Math.round(then.minor - now.minor);
   const cost = apart === 0 ? '' : `: ${money(Math.abs(apart))} ${apart > 0 ? 'more' : 'less'}`;
-  return `${percent(sure)} takes ${counted(now.spare, 'spare')} in all, ${percent(other)} would take ${then.spare}${cost}.`;
+  return (
+    `${percent(now.sure)} takes ${counted(now.spare, 'spare')} in all, ` +
+    `${percent(then.sure)} would take ${then.spare}${cost}.`
+  );
 }
 
 /** By when what is lacked must be there: it is made so long before it opens. Null while no day is set. */

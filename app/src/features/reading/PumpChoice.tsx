@@ -3,8 +3,8 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { useBatches } from '@/data/measured';
 import { newId, nowUtc } from '@/device/id';
+import { BatchPick } from '@/parts/BatchPick';
 import type { ShownModel } from '@/parts/WithModel';
 import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
@@ -14,9 +14,6 @@ import { Words } from '@/ui/Words';
 import { preparation } from '@/wording/trade';
 
 const AS_IT_COMES = { preStretched: false, roundedOff: false, bagId: null };
-
-/** Whatever batch a balloon is of. */
-const ANY = 'any';
 
 /** How the next reading's calibration is chosen: the one there is, or a new one with another pump or preparation. */
 export interface CalibrationStart {
@@ -64,7 +61,6 @@ function handPump(id: string): Write {
 /** With which pump, and prepared how. */
 export function PumpChoice({ model, view, pumps, start }: ShownModel & { start: CalibrationStart }) {
   const { fresh, setFresh } = start;
-  const bags = useBatches(model.id);
   if (!fresh) {
     const { calibration } = view;
     const pump = pumps.find(({ id }) => id === calibration?.pumpId);
@@ -93,16 +89,12 @@ export function PumpChoice({ model, view, pumps, start }: ShownModel & { start: 
           />
         </Labelled>
       ) : null}
-      {bags.length > 0 ? (
-        <Labelled label="Of which batch" hint="Batches differ in stretch: readings of one are kept apart.">
-          <PickChips
-            label="Of which batch"
-            options={[{ value: ANY, title: 'Any' }, ...bags.map(({ id, batch }) => ({ value: id, title: batch }))]}
-            value={fresh.bagId ?? ANY}
-            onChange={(bagId) => setFresh({ ...fresh, bagId: bagId === ANY ? null : bagId })}
-          />
-        </Labelled>
-      ) : null}
+      <BatchPick
+        modelId={model.id}
+        hint="Batches differ in stretch: readings of one are kept apart."
+        value={fresh.bagId}
+        onChange={(bagId) => setFresh({ ...fresh, bagId })}
+      />
       <SwitchRow
         label="Pre-stretched"
         value={fresh.preStretched}

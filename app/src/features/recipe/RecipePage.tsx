@@ -71,35 +71,33 @@ function Recipe({ event, pieces, work }: ShownEvent & { work: EventWork }) {
           <Words look="quiet" className="mb-2">
             One size at a time, all of it before any is tied. Large ones first: small balloons lose their size soonest.
           </Words>
-          <View role="list">
-            <SortableRows
-              order={order}
-              nameOf={(key) => `batch ${markOf.get(key)}`}
-              labelOf={(key) => {
-                const { balloon, count, fillMm } = batches.find((batch) => batch.key === key)!;
-                const { name } = lookIn(balloon, models);
-                return `Batch ${markOf.get(key)}: ${count} of ${name}, ${lengths.text(fillMm)}`;
-              }}
-              onOrder={keep}
-              row={(key) => {
-                const at = order.indexOf(key);
-                const batch = batches[at]!;
-                return (
-                  <BatchRow
-                    batch={batch}
-                    mark={markOf.get(key)!}
-                    look={lookIn(batch.balloon, models)}
-                    target={doses.get(key) ?? null}
-                    basis={basis}
-                    pieces={batch.of.map(({ piece, count }) => `${nameOf.get(piece)} ${count}`)}
-                    alike={batch.alike.map((other) => markOf.get(other)!)}
-                    onUp={at > 0 ? () => move(at, -1) : null}
-                    onDown={at < batches.length - 1 ? () => move(at, 1) : null}
-                  />
-                );
-              }}
-            />
-          </View>
+          <SortableRows
+            order={order}
+            nameOf={(key) => `batch ${markOf.get(key)}`}
+            labelOf={(key) => {
+              const { balloon, count, fillMm } = batches.find((batch) => batch.key === key)!;
+              const { name } = lookIn(balloon, models);
+              return `Batch ${markOf.get(key)}: ${count} of ${name}, ${lengths.text(fillMm)}`;
+            }}
+            onOrder={keep}
+            row={(key) => {
+              const at = order.indexOf(key);
+              const batch = batches[at]!;
+              return (
+                <BatchRow
+                  batch={batch}
+                  mark={markOf.get(key)!}
+                  look={lookIn(batch.balloon, models)}
+                  target={doses.get(key) ?? null}
+                  basis={basis}
+                  pieces={batch.of.map(({ piece, count }) => `${nameOf.get(piece)} ${count}`)}
+                  alike={batch.alike.map((other) => markOf.get(other)!)}
+                  onUp={at > 0 ? () => move(at, -1) : null}
+                  onDown={at < batches.length - 1 ? () => move(at, 1) : null}
+                />
+              );
+            }}
+          />
           {plan.order.length > 0 ? (
             <Button title="Back to the usual order" look="plain" onPress={() => keep([])} />
           ) : null}

@@ -7,9 +7,9 @@ import { Card } from '@/ui/Card';
 import { Labelled } from '@/ui/Field';
 import { Segmented } from '@/ui/Segmented';
 import { Words } from '@/ui/Words';
-import type { SupplyLine } from '@/views/supply';
+import { sparesAt, type SupplyLine } from '@/views/supply';
 import { moneyText } from '@/wording/money';
-import { neededByText, SURE, sureKey, surerText } from '@/wording/supply';
+import { neededByText, nextSure, SURE, sureKey, surerText } from '@/wording/supply';
 import { capital, counted } from '@/wording/trade';
 
 import { SupplyRow } from './SupplyRow';
@@ -38,7 +38,8 @@ function shoppingText({ lines }: EventWork): string {
 
 function Shopping({ event, work }: ShownEvent & { work: EventWork }) {
   const currency = useStudio().data?.currency ?? 'EUR';
-  const { lines, plan } = work;
+  const { lines, plan, basis } = work;
+  const { trade } = basis.knowledge;
   const shops = byShop(lines);
   const cost = costOfBags(lines);
   const by = neededByText(event);
@@ -47,7 +48,9 @@ function Shopping({ event, work }: ShownEvent & { work: EventWork }) {
       <Card title="How sure is it to be that enough survive?">
         <Labelled
           label="Surer takes more spares"
-          hint={surerText(plan.sure, lines, (minor) => moneyText(minor, currency))}
+          hint={surerText(sparesAt(lines, plan.sure, trade), sparesAt(lines, nextSure(plan.sure), trade), (minor) =>
+            moneyText(minor, currency),
+          )}
         >
           <Segmented
             label="How sure"

@@ -17,6 +17,7 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import GripVertical from 'lucide-react-native/icons/grip-vertical';
 import type { ReactNode } from 'react';
+import { View } from 'react-native';
 
 import { usePalette } from '@/ui/theme';
 
@@ -46,11 +47,13 @@ export function SortableRows({ order, nameOf, labelOf, row, onOrder }: SortableR
   return (
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
       <SortableContext items={[...order]} strategy={verticalListSortingStrategy}>
-        {order.map((key) => (
-          <SortableRow key={key} id={key} name={nameOf(key)} label={labelOf(key)}>
-            {row(key)}
-          </SortableRow>
-        ))}
+        <View role="list">
+          {order.map((key) => (
+            <SortableRow key={key} id={key} name={nameOf(key)} label={labelOf(key)}>
+              {row(key)}
+            </SortableRow>
+          ))}
+        </View>
       </SortableContext>
     </DndContext>
   );
