@@ -61,7 +61,7 @@ await run(async () => {
     await page.evaluate(() => document.fonts.ready);
     if (name.startsWith('garland')) await page.waitForSelector('::-p-text(By the rule of the trade)');
     if (name.startsWith('recipe')) await scrollTo(page, '[role=listitem][aria-label^="Batch E"]');
-    if (name.startsWith('sheet')) await page.waitForSelector('[role=img][aria-label^="Side by side"] img');
+    if (name.startsWith('sheet')) await page.waitForSelector('[role=img][aria-label^="Side by side"] image');
     // A garland is packed before it stands among the pieces of its event.
     await new Promise((resolve) => setTimeout(resolve, name.startsWith('event') ? 8000 : 500));
     await page.screenshot({ path: path.join(FOLDER, `${name}.png`) });

@@ -132,6 +132,18 @@ describe('what goes out of an event', () => {
     for (const word of ['Take along', '3 base plates', 'Exits']) expect(site.text).toContain(word);
     for (const word of ['Kelp columns', 'Lighthouse', 'kelp green', 'allergic']) expect(client.text).toContain(word);
     expect(client.text).not.toMatch(/€|cost|price/i);
+    // Printed, pieces stand as they do on the page.
+    const shape = () =>
+      wide.page.$eval('[role="img"][aria-label^="Side by side"]', (row) => {
+        const { width, height } = row.getBoundingClientRect();
+        return { share: height / width, pieces: row.querySelectorAll('image').length };
+      });
+    const onScreen = await shape();
+    await wide.page.emulateMediaType('print');
+    const onPaper = await shape();
+    await wide.page.emulateMediaType('screen');
+    expect(onPaper.pieces).toBe(4);
+    expect(onPaper.share).toBeCloseTo(onScreen.share, 2);
   });
 
   it('a picture as SVG and PNG, and the recipe as a table', async () => {

@@ -1,4 +1,4 @@
-import { changedSince, KEPT_NOUNS, NO_ROWS, type NounName, type Rows } from '@leggero/contract';
+import { changedSince, KEPT_NOUNS, NO_ROWS, NOUNS, type NounName, type Rows } from '@leggero/contract';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 import { unkeptBy, type Unkept } from '@/device/storage';
@@ -21,8 +21,8 @@ interface Kept extends DBSchema {
 const NAME = 'leggero';
 /** Of the stores; what is in them is `FORM`. */
 const VERSION = 1;
-/** Which rows are kept, and in which form: what is kept in another is read anew from the server. */
-const FORM = `1 ${KEPT_NOUNS.join()}`;
+/** Which rows are kept, and with which fields: what is kept in another form is read anew from the server. */
+const FORM = `1 ${KEPT_NOUNS.map((name) => `${name} ${Object.keys(NOUNS[name].row.shape).join(' ')}`).join()}`;
 
 /** Nouns that a grown studio has many thousand rows of. */
 export const MANY_ROWS: readonly NounName[] = ['reading', 'checkResult'];

@@ -1,8 +1,8 @@
-import { Image, View } from 'react-native';
-import Svg, { Circle } from 'react-native-svg';
-import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, Image as SvgImage, Line, Rect } from 'react-native-svg';
 
 import { Card } from '@/ui/Card';
+import { usePalette } from '@/ui/theme';
 import { Words } from '@/ui/Words';
 
 import { sideBySide, type Paper, type PaperBlock, type PaperRow, type PaperThing } from './paper';
@@ -33,7 +33,7 @@ function Block({ block }: { block: PaperBlock }) {
         <View role="list" className="gap-2">
           {block.lines.map((line) => (
             <View key={line} role="listitem" className="flex-row gap-3">
-              <View className="mt-1 h-4 w-4 border border-quiet" />
+              <Tick />
               <Words className="flex-1">{line}</Words>
             </View>
           ))}
@@ -52,6 +52,16 @@ function Block({ block }: { block: PaperBlock }) {
     case 'thing':
       return <Thing {...block} />;
   }
+}
+
+/** A box to tick, as a line of a picture: boxes of the page are as long as their line on paper. */
+function Tick() {
+  const palette = usePalette();
+  return (
+    <Svg width={16} height={22} aria-hidden>
+      <Rect x={0.5} y={4.5} width={15} height={15} fill="none" stroke={palette.quiet} />
+    </Svg>
+  );
 }
 
 const DOT_PX_PER_MM = 0.13;
@@ -98,50 +108,49 @@ function Row({ row: { dots, mark, title, notes, figure } }: { row: PaperRow }) {
 
 const MOST_DRAWN_MM = 320;
 
-/** Pieces to one scale, on one floor. */
+/** Pieces to one scale, on one floor. Lines of a picture, not boxes: boxes are as long as they are on paper. */
 export function SideBySide({ things }: { things: readonly PaperThing[] }) {
-  const [px, setPx] = useState(0);
+  const palette = usePalette();
   const { wideMm, highMm, lefts } = sideBySide(things);
-  const scale = Math.min(px / wideMm, MOST_HIGH_PX / highMm);
-  const left = (px - wideMm * scale) / 2;
   return (
     <View
       role="img"
       aria-label={`Side by side: ${things.map(({ name }) => name).join(', ')}`}
-      onLayout={(event) => setPx(event.nativeEvent.layout.width)}
-      className="w-full border-b-2 border-quiet"
-      style={{ height: highMm * scale || 1 }}
+      className="w-full self-center"
+      style={{ maxWidth: (wideMm / highMm) * MOST_HIGH_PX }}
     >
-      {px === 0
-        ? null
-        : things.map(({ key, picture, wideMm: wide, highMm: high, footMm }, i) => {
-            const side = Math.max(wide, high) * scale;
-            return (
-              <Image
-                key={key}
-                source={{ uri: picture }}
-                resizeMode="contain"
-                style={{
-                  position: 'absolute',
-                  width: side,
-                  height: side,
-                  left: left + lefts[i]! * scale + (wide * scale) / 2 - side / 2,
-                  bottom: (footMm + high / 2) * scale - side / 2,
-                }}
-              />
-            );
-          })}
+      <Svg width="100%" viewBox={`0 0 ${wideMm} ${highMm}`} aria-hidden>
+        {things.map(({ key, picture, wideMm: wide, highMm: high, footMm }, i) => {
+          const side = Math.max(wide, high);
+          const top = highMm - footMm - high / 2 - side / 2;
+          return (
+            <SvgImage
+              key={key}
+              href={picture}
+              x={lefts[i]! + wide / 2 - side / 2}
+              y={top}
+              width={side}
+              height={side}
+              preserveAspectRatio="xMidYMid meet"
+            />
+          );
+        })}
+        <Line x1={0} x2={wideMm} y1={highMm} y2={highMm} stroke={palette.quiet} strokeWidth={highMm / 100} />
+      </Svg>
     </View>
   );
 }
 
 const MOST_HIGH_PX = 300;
+const THING_PX = 120;
 
 function Thing({ thing, lines, colours }: Extract<PaperBlock, { kind: 'thing' }>) {
   return (
     <Card className="break-inside-avoid">
       <View className="flex-row gap-4">
-        <Image source={{ uri: thing.picture }} resizeMode="contain" style={{ width: 120, height: 120 }} />
+        <Svg width={THING_PX} height={THING_PX} aria-hidden>
+          <SvgImage href={thing.picture} width={THING_PX} height={THING_PX} />
+        </Svg>
         <View className="flex-1 gap-1">
           <Words look="heading" level={3}>
             {thing.name}
