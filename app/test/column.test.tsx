@@ -140,7 +140,9 @@ describe('a column', () => {
     expect(screen.getByText('Column · 8 layers, 33 balloons')).toBeTruthy();
     await type('Width of the topper, inches', '18');
     expect(screen.getByText(/^So small a topper looks lost on these balloons: from about 2 ft 3¼ in on/)).toBeTruthy();
-    expect((await kept()).topper).toMatchObject({ kind: 'balloon', part: { widthMm: inch(18) } });
+    await waitFor(async () =>
+      expect((await kept()).topper).toMatchObject({ kind: 'balloon', part: { widthMm: inch(18) } }),
+    );
   });
 
   /** Common practice: forty of the 260. */

@@ -322,6 +322,9 @@ describe('the stock of a balloon', () => {
     await waitFor(() => expect(figure()).toBe('12'));
     await userEvent.click(screen.getAllByRole('button', { name: 'Take back' })[0]!);
     await waitFor(() => expect(figure()).toBe('-30'));
+    expect(screen.getByText('Taken back: 12 counted.')).toBeTruthy();
+    await click('Undo');
+    await waitFor(() => expect(figure()).toBe('12'));
   });
 
   it('keeps losses, no more than were used, and learns from them', async () => {

@@ -26,7 +26,7 @@ const FIVE_ID = id(2);
 const PAIR_ID = id(3);
 
 /** The usual studio with a linking balloon, a 5 in one and, where asked, the two as a pair. */
-function withPair({ paired = true, stock = 40 as number | null, seenHex = null as string | null } = {}) {
+function withPair({ paired = true, bags = 0, stock = 40 as number | null, seenHex = null as string | null } = {}) {
   const records = someRecords();
   const plain = records.models[1]!;
   const link: ModelDetail = {
@@ -60,7 +60,17 @@ function withPair({ paired = true, stock = 40 as number | null, seenHex = null a
     seenHex,
   };
   records.models.push(link, five, ...(paired ? [pair] : []));
-  return records;
+  const bag = {
+    batch: '',
+    shop: '',
+    priceMinor: null,
+    boughtAt: '2026-11-20T10:00:00.000Z',
+    currency: 'EUR',
+    demo: false,
+    count: 10,
+  };
+  const bought = [LINK_ID, FIVE_ID].map((modelId, i) => ({ ...bag, id: id(10 + i), modelId, bags }));
+  return bags > 0 ? { ...records, bags: bought } : records;
 }
 
 beforeEach(() => {
@@ -71,13 +81,14 @@ beforeEach(() => {
 describe('pairing two balloons', () => {
   it('says which governs, the target, how to stuff it, the stock, and puts the pair on the shelf', async () => {
     goTo('/shelf/pair', { outer: LINK_ID, inner: FIVE_ID });
-    show(<PairPage />, withPair({ paired: false }));
+    show(<PairPage />, withPair({ paired: false, bags: 2 }));
     expect(await screen.findByText('works')).toBeTruthy();
     expect(screen.getByText(/the inner governs/)).toBeTruthy();
     expect(
       screen.getByText(/A hand pump passes the start; a timed inflator or a two-nozzle inflator does not/),
     ).toBeTruthy();
-    expect(screen.getByText('The stock makes 40 pieces.')).toBeTruthy();
+    // 40 at first and two bags of ten since.
+    expect(screen.getByText('The stock makes 60 pieces.')).toBeTruthy();
     const status = screen.getByRole('status', { name: /Supple: fill to/ });
     expect(status.getAttribute('aria-label')).toMatch(/^Supple: fill to 4 in, ±⅛$/);
     await userEvent.click(screen.getByRole('button', { name: 'Put the pair on the shelf' }));

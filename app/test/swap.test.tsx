@@ -14,7 +14,9 @@ import userEvent from '@testing-library/user-event';
 import { firstDesign } from '@/features/builds/firstDesign';
 import { SwapPage } from '@/features/recipe/SwapPage';
 import { lookOf } from '@/parts/piece/pieceWork';
+import { lineSwapOf, linesFor } from '@/views/lineSwap';
 import { standInsFor, swapOf, withParts } from '@/views/swap';
+import { lineText } from '@/wording/swap';
 
 import { withBenchWorkers } from './benchWorker';
 import { goTo } from './router';
@@ -102,6 +104,61 @@ describe('a swap', () => {
   });
 });
 
+describe('a swap of a whole line', () => {
+  const FEN = {
+    rose: sold(51, { line: 'Fen', colourName: 'rose', colourHex: '#c0503f' }),
+    navy: sold(52, { line: 'Fen', colourName: 'navy', colourHex: '#1f3c7a', finish: 'pearl' }),
+    navyMatte: sold(53, { line: 'Fen', colourName: 'navy', colourHex: '#1f3c7a' }),
+    five: sold(54, { line: 'Fen', colourName: 'rose', colourHex: '#c0503f', nominalMm: inch(5) }),
+    linking: sold(55, { line: 'Fen', colourName: 'red', colourHex: '#b23a2e', kind: 'linking' }),
+  };
+  const SHINE = sold(61, { line: 'Shine', colourName: 'red', colourHex: '#b23a2e' });
+  const all = [...models, ...Object.values(FEN), SHINE];
+  const instead = lineSwapOf({ from: RED.eleven, to: 'Fen', models: all });
+
+  it('takes each of its colours and sizes to the nearest colour of that size, its own finish first', () => {
+    expect(instead(part(RED.eleven))).toEqual(part(FEN.rose));
+    expect(instead(part(BLUE.eleven))).toEqual(part(FEN.navyMatte));
+    expect(instead(part(RED.five))).toEqual(part(FEN.five));
+  });
+
+  it('leaves what the other line does not have, other lines, and what has no balloon', () => {
+    expect(instead(part(BLUE.sixteen))).toBeNull();
+    expect(instead(part(SHINE))).toBeNull();
+    expect(instead({ ...part(RED.eleven), modelId: null })).toBeNull();
+  });
+
+  it('is offered with how much of the line it has, the fullest first, and only where it has some', () => {
+    const design = firstDesign('column', {
+      ...{ part: part(RED.eleven), other: part(BLUE.eleven), nominalMm: inch(11), stepMm: 3.175, trade: TRADE },
+    });
+    const used = [...new Set(namedIn(design))].sort();
+    expect(used).toEqual([RED.eleven.id, BLUE.eleven.id].sort());
+    const dale = sold(71, { line: 'Dale', nominalMm: inch(16) });
+    const offered = linesFor(RED.eleven, [design], [...all.filter(({ id: each }) => each !== BLUE.sixteen.id), dale]);
+    expect(offered.map(({ line, used: of }) => [line, of])).toEqual([
+      ['Fen', 2],
+      ['Shine', 2],
+    ]);
+    expect(new Set(offered[0]!.standIns)).toEqual(new Set([FEN.rose, FEN.navyMatte]));
+    // Red is at hand there, but blue becomes red too.
+    expect(offered[1]!.standIns).toEqual([SHINE, SHINE]);
+    expect(offered[1]!.mostApart).toBeGreaterThan(offered[0]!.mostApart);
+  });
+
+  it('is told in words', () => {
+    const told = (standIns: ModelRecord[], used: number, mostApart: number) =>
+      lineText({ standIns, used, mostApart }, 0.02);
+    expect(told([SHINE], 1, 0)).toBe('the same colour to the eye · has the one used here');
+    expect(told([FEN.rose, FEN.five], 3, 0.05)).toBe(
+      'farthest colour: close, side by side it shows · has 2 of the 3 used here, the rest stays',
+    );
+    expect(told([SHINE, SHINE], 2, 0.5)).toBe(
+      'farthest colour: another colour · has all 2 used here · they become 1 balloon',
+    );
+  });
+});
+
 describe('the page of a swap', () => {
   withBenchWorkers();
 
@@ -138,5 +195,17 @@ describe('the page of a swap', () => {
     expect(screen.getByText('Tarn Satin 11, tide blue is now in 1 piece instead.')).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
     await waitFor(() => expect(last()).toContain(MODEL_ID));
+  });
+
+  it('takes its whole line to another', async () => {
+    goTo(`/builds/events/${EVENT_ID}/swap`, { from: MODEL_ID });
+    show(<SwapPage eventId={EVENT_ID} />, records());
+    await userEvent.click(await screen.findByRole('radio', { name: 'Its whole line' }));
+    expect(screen.queryByRole('radio', { name: 'Tarn Satin 11, tide blue' })).toBeNull();
+    await userEvent.click(await screen.findByRole('radio', { name: 'Tarn Satin' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Swap it in 1 piece' }));
+    expect(screen.getByText('Tarn Satin is now in 1 piece instead.')).toBeTruthy();
+    const write = lastDone()!;
+    expect('change' in write && write.change === 'piece' ? namedIn(write.by.design!) : []).toContain(FRESH_ID);
   });
 });

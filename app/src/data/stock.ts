@@ -30,3 +30,12 @@ export function useStockBook(): StockBook | null {
   if (!(models && studio && bags && entries && losses)) return null;
   return stockBook(models, bags, entries, losses, studio.currency);
 }
+
+/** What there is of a balloon, none where more went out than came in; null where nobody counted it. */
+export function useThere(): (modelId: string) => number | null {
+  const book = useStockBook();
+  return (modelId) => {
+    const stock = book?.of(modelId);
+    return stock && !stock.unknown ? Math.max(0, stock.there) : null;
+  };
+}

@@ -23,7 +23,10 @@ export function withParts(design: PieceDesign, instead: (part: Part) => PiecePar
   return walk(design, false) as PieceDesign;
 }
 
-type Sold = Pick<ModelRecord, 'id' | 'line' | 'kind' | 'nominalMm' | 'finish' | 'colourName' | 'colourHex' | 'outerId'>;
+export type Sold = Pick<
+  ModelRecord,
+  'id' | 'line' | 'kind' | 'nominalMm' | 'finish' | 'colourName' | 'colourHex' | 'outerId'
+>;
 
 /** The same colour of the same line in every size. */
 const alike = (a: Sold, b: Sold) =>
@@ -31,6 +34,13 @@ const alike = (a: Sold, b: Sold) =>
 
 /** Nominal sizes nearer than this are one, mm. */
 const ONE_NOMINAL_MM = 1;
+export const sameNominal = (a: Sold, b: Sold) => Math.abs(a.nominalMm - b.nominalMm) < ONE_NOMINAL_MM;
+
+/** How far one colour is from another, as OKLab has it. */
+export const colourApart = (a: { colourHex: string }, b: { colourHex: string }) =>
+  colourDistance(oklabOf(linearOf(a.colourHex)), oklabOf(linearOf(b.colourHex)));
+
+export const made = ({ id: modelId, colourHex, finish }: Sold): PiecePart => ({ modelId, colourHex, finish });
 
 /**
  * By what a part is made once one balloon is swapped for another: its colour and line in every size that the other has
@@ -57,11 +67,10 @@ export function swapOf({
   // Sizes that the shelf did not have were drawn in its colour.
   const look = first ? lookOf({ ...first, modelId: null }) : from;
   const sizes = models.filter((model) => alike(model, to));
-  const made = ({ id: modelId, colourHex, finish }: Sold): PiecePart => ({ modelId, colourHex, finish });
   return (part) => {
     const own = part.modelId === null ? undefined : known.get(part.modelId);
     if (first && own && alike(own, first)) {
-      const same = sizes.find(({ nominalMm }) => Math.abs(nominalMm - own.nominalMm) < ONE_NOMINAL_MM);
+      const same = sizes.find((size) => sameNominal(size, own));
       return same ? made(same) : own.id === from ? made(to) : null;
     }
     if (own || lookOf(part) !== look || (part.long ?? false) !== (to.kind === 'modelling')) return null;
@@ -89,17 +98,16 @@ export function standInsFor(
   from: { colourHex: string; model: ModelRecord | null },
   models: readonly ModelRecord[],
 ): StandIn[] {
-  const wanted = oklabOf(linearOf(from.colourHex));
   const possible = models.filter((model) => {
     if (model.outerId !== null || model.id === from.model?.id) return false;
     if (!from.model) return model.kind === 'round';
-    return model.kind === from.model.kind && Math.abs(model.nominalMm - from.model.nominalMm) < ONE_NOMINAL_MM;
+    return model.kind === from.model.kind && sameNominal(model, from.model);
   });
   const once = from.model
     ? possible
     : possible.filter((model, i) => possible.findIndex((other) => alike(other, model)) === i);
   return once
-    .map((model) => ({ model, colourApart: colourDistance(wanted, oklabOf(linearOf(model.colourHex))) }))
+    .map((model) => ({ model, colourApart: colourApart(from, model) }))
     .sort((a, b) => a.colourApart - b.colourApart)
     .slice(0, MOST_OFFERED);
 }

@@ -1,6 +1,7 @@
 import type { InflatorKind, TargetCaution } from '@leggero/core';
 
-import { dosed } from './trade';
+import { apartText } from './supply';
+import { counted, dosed } from './trade';
 
 type Write = (mm: number) => string;
 
@@ -32,4 +33,20 @@ export function heldText({ heldMm, cautions }: Target, text: Write): string | nu
   return cautions.some(({ code }) => code === 'nominal-too-large')
     ? 'Under its smallest useful width: take a smaller nominal.'
     : null;
+}
+
+/** How another line would do: "farthest colour: a little apart · has 3 of the 4 used here, the rest stays". */
+export function lineText(
+  { standIns, used, mostApart }: { standIns: readonly { id: string }[]; used: number; mostApart: number },
+  justSeen: number,
+): string {
+  const has =
+    standIns.length < used
+      ? `has ${standIns.length} of the ${used} used here, the rest stays`
+      : used === 1
+        ? 'has the one used here'
+        : `has all ${used} used here`;
+  const kinds = new Set(standIns.map(({ id }) => id)).size;
+  const merged = kinds < standIns.length ? ` · they become ${counted(kinds, 'balloon')}` : '';
+  return `${standIns.length > 1 ? 'farthest colour: ' : ''}${apartText(mostApart, justSeen)} · ${has}${merged}`;
 }

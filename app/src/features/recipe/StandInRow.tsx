@@ -1,40 +1,46 @@
-import type { ModelRecord } from '@leggero/contract';
 import { Pressable, View } from 'react-native';
 
 import { Words } from '@/ui/Words';
 import { chosenBox } from '@/ui/chosen';
-import { balloonName } from '@/views/modelView';
-import type { ModelStock } from '@/views/stock';
 
 import { BatchDots } from './BatchDots';
 
 interface StandInRowProps {
-  model: ModelRecord;
+  name: string;
+  /** What it looks like, a balloon each. */
+  models: readonly { id: string; nominalMm: number; colourHex: string }[];
   /** How its colour compares. */
   note: string;
-  stock: ModelStock;
+  /** How much of it there is. */
+  there?: string;
   chosen: boolean;
   onChoose: () => void;
 }
 
-/** A balloon that may stand in, with how its colour compares and how many there are. */
-export function StandInRow({ model, note, stock, chosen, onChoose }: StandInRowProps) {
+/** Dots that a row has room for. */
+const MOST_DOTS = 3;
+
+/** A balloon or a line that may stand in, with how its colour compares and how much of it there is. */
+export function StandInRow({ name, models, note, there, chosen, onChoose }: StandInRowProps) {
+  const dots = models.slice(0, MOST_DOTS).map(({ id, nominalMm, colourHex }, i) => ({
+    ...{ key: `${id} ${i}`, widthMm: Math.min(300, nominalMm), hex: colourHex },
+  }));
   return (
     <Pressable
       role="radio"
       aria-checked={chosen}
-      aria-label={balloonName(model)}
+      aria-label={name}
       onPress={onChoose}
       className={`min-h-[56px] flex-row items-center gap-3 rounded-card border px-3 py-1 ${chosenBox(chosen)}`}
     >
-      <View className="w-10 items-center">
-        <BatchDots dots={[{ key: model.id, widthMm: Math.min(300, model.nominalMm), hex: model.colourHex }]} />
+      <View className={models.length > 1 ? 'w-20 items-center' : 'w-10 items-center'}>
+        <BatchDots dots={dots} />
       </View>
       <View className="flex-1">
-        <Words look="strong">{balloonName(model)}</Words>
+        <Words look="strong">{name}</Words>
         <Words look="quiet">{note}</Words>
       </View>
-      <Words look="quiet">{stock.unknown ? 'not counted' : `${stock.there} there`}</Words>
+      {there ? <Words look="quiet">{there}</Words> : null}
     </Pressable>
   );
 }

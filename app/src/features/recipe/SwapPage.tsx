@@ -10,24 +10,23 @@ import { useTrade } from '@/data/trade';
 import { lookOf } from '@/parts/piece/pieceWork';
 import type { ShownEvent } from '@/parts/WithEvent';
 import { Button } from '@/ui/Button';
-import { Card } from '@/ui/Card';
 import { useWide } from '@/ui/layout';
-import { Empty, Loading } from '@/ui/States';
+import { Loading } from '@/ui/States';
 import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
-import { standInsFor, swapOf, withParts } from '@/views/swap';
+import { lineSwapOf } from '@/views/lineSwap';
+import { swapOf, withParts } from '@/views/swap';
 import { pieceTitle } from '@/wording/pieces';
-import { apartText } from '@/wording/supply';
 import { counted } from '@/wording/trade';
 
 import { lookIn } from './look';
-import { StandInRow } from './StandInRow';
+import { StandIns, type SwapReach } from './StandIns';
 import { SwapPreview } from './SwapPreview';
 import { useSwapped } from './useSwapped';
 import type { EventWork } from './useEventWork';
 import { WithEventWork } from './WithEventWork';
 
-/** One balloon in place of another in every piece of an event: what changes is shown before it is done. */
+/** One balloon, or one line, in place of another in every piece of an event: what changes is shown before it is done. */
 export function SwapPage({ eventId }: { eventId: string }) {
   return (
     <WithEventWork eventId={eventId} title="Swap a balloon" subtitle={() => 'In every piece of this event'}>
@@ -37,19 +36,20 @@ export function SwapPage({ eventId }: { eventId: string }) {
 }
 
 function Swap({ event, pieces, work }: ShownEvent & { work: EventWork }) {
-  const { from = '', to } = useLocalSearchParams<{ from?: string; to?: string }>();
+  const { from = '', to, reach } = useLocalSearchParams<{ from?: string; to?: string; reach?: SwapReach }>();
   const wide = useWide();
   const trade = useTrade();
   const models = useModels().data;
   const book = useStockBook();
   const [undo, setUndo] = useState<Write[] | null>(null);
   if (!models || !book) return <Loading what="the shelf" />;
-  const look = lookIn(from, models);
   const model = models.find(({ id }) => id === from) ?? null;
-  const other = models.find(({ id }) => id === to) ?? null;
-  const offered = standInsFor({ colourHex: look.colour, model }, models);
   const { daysStanding } = event;
-  const instead = other && swapOf({ from, to: other, models, lookOf, daysStanding, trade });
+  const line = reach === 'line' && models.some((each) => each.line === to) ? to : undefined;
+  const other = models.find(({ id }) => id === to) ?? null;
+  const byLine = model && line !== undefined ? lineSwapOf({ from: model, to: line, models }) : null;
+  const instead = byLine ?? (other && swapOf({ from, to: other, models, lookOf, daysStanding, trade }));
+  const newName = line ?? (other ? lookIn(other.id, models).name : 'It');
   const changed = instead ? changedPieces(pieces, instead) : [];
   const swap = () => {
     setUndo(pieces.flatMap((piece) => (changed.some(({ id }) => id === piece.id) ? [designWrite(piece)] : [])));
@@ -59,7 +59,7 @@ function Swap({ event, pieces, work }: ShownEvent & { work: EventWork }) {
     return (
       <View className="w-full max-w-[760px] gap-3">
         <UndoLine
-          sentence={`${other ? lookIn(other.id, models).name : 'It'} is now in ${counted(undo.length, 'piece')} instead.`}
+          sentence={`${newName} is now in ${counted(undo.length, 'piece')} instead.`}
           onUndo={() => {
             write(...undo);
             setUndo(null);
@@ -75,25 +75,9 @@ function Swap({ event, pieces, work }: ShownEvent & { work: EventWork }) {
   return (
     <View className={wide ? 'flex-row items-start gap-6' : 'gap-3'}>
       <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
-        <Card title={`In place of ${model ? look.name : 'a colour without a balloon'}`}>
-          {offered.length === 0 ? (
-            <Empty sentence="No other balloon of its kind and size is on the shelf: put one there first." />
-          ) : null}
-          <View role="radiogroup" aria-label="In its place" className="gap-1">
-            {offered.map(({ model: each, colourApart }) => (
-              <StandInRow
-                key={each.id}
-                model={each}
-                note={apartText(colourApart, trade.justSeen)}
-                stock={book.of(each.id)}
-                chosen={each.id === to}
-                onChoose={() => router.setParams({ to: each.id })}
-              />
-            ))}
-          </View>
-        </Card>
+        <StandIns {...{ from, to, models, pieces, book }} reach={reach === 'line' ? 'line' : 'colour'} />
       </View>
-      {other ? (
+      {instead ? (
         <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
           {changed.length === 0 ? (
             <Words look="quiet">No piece of this event has it: there is nothing to swap.</Words>
@@ -133,7 +117,7 @@ function Changed({
 }
 
 /** Pieces that are others once some of their parts are. */
-function changedPieces(pieces: readonly PieceRecord[], instead: ReturnType<typeof swapOf>): PieceRecord[] {
+function changedPieces(pieces: readonly PieceRecord[], instead: Parameters<typeof withParts>[1]): PieceRecord[] {
   return pieces.flatMap((piece) => {
     const design = withParts(piece.design, instead);
     return JSON.stringify(design) === JSON.stringify(piece.design) ? [] : [{ ...piece, design }];

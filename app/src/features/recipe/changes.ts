@@ -26,8 +26,9 @@ export function changesOf(before: AskedWork, after: AskedWork, basis: PieceBasis
     return { modelId, colourHex, widthMm: size.widthMm, target: targets.get(size.key) ?? null };
   };
   return after.sizes.flatMap((size, i): SizeChange[] => {
-    // A garland's sizes are named by what they are of: the one in its place is the one it was.
-    const old = before.sizes.find(({ key }) => key === size.key) ?? before.sizes[i];
+    // A garland's sizes are named by what they are of: the one in its place is the one it was, unless two became one.
+    const inPlace = before.sizes.length === after.sizes.length ? before.sizes[i] : undefined;
+    const old = before.sizes.find(({ key }) => key === size.key) ?? inPlace;
     const [then, now] = [old ? made(old, was) : null, made(size, is)];
     if (then && then.modelId === now.modelId && then.colourHex === now.colourHex) return [];
     const { key, title, count } = size;

@@ -115,13 +115,16 @@ export function ModelForm({ model }: { model?: ModelDetail }) {
               </Labelled>
             )}
           />
-          <FormField
-            holds="figure"
-            control={control}
-            name="stock"
-            label="In stock, if counted"
-            wrong="Give a whole number from 0, or leave it empty."
-          />
+          {/* Afterwards its ledger has it. */}
+          {model ? null : (
+            <FormField
+              holds="figure"
+              control={control}
+              name="stock"
+              label="In stock, if counted"
+              wrong="Give a whole number from 0, or leave it empty."
+            />
+          )}
         </>
       )}
       <FormField

@@ -4,7 +4,7 @@ import { memo } from 'react';
 import { useLengths } from '@/data/lengths';
 import { modelName } from '@/views/modelView';
 import { OtherPicture } from '@/parts/OtherPicture';
-import { counted, KIND_WORDS } from '@/wording/trade';
+import { KIND_WORDS } from '@/wording/trade';
 
 import { RowFrame } from './RowFrame';
 
@@ -13,10 +13,10 @@ interface OtherRowProps {
   chosen: boolean;
 }
 
-/** A modelling balloon or a foil in the list: no target width, but its size and how many there are. */
+/** A modelling balloon or a foil in the list: no target width, but its size. */
 export const OtherRow = memo(function OtherRow({ model, chosen }: OtherRowProps) {
   const { long: text } = useLengths();
-  const { id, kind, nominalMm, lengthMm, colourName, stock } = model;
+  const { id, kind, nominalMm, lengthMm, colourName } = model;
   const size =
     kind === 'modelling' && lengthMm !== null
       ? `${text(nominalMm)} across, ${text(lengthMm)} long`
@@ -27,10 +27,7 @@ export const OtherRow = memo(function OtherRow({ model, chosen }: OtherRowProps)
       chosen={chosen}
       picture={<OtherPicture model={model} />}
       name={modelName(model)}
-      lines={[
-        `${colourName} · ${KIND_WORDS[kind].toLowerCase()}`,
-        stock === null ? size : `${size} · ${counted(stock, 'piece')}`,
-      ]}
+      lines={[`${colourName} · ${KIND_WORDS[kind].toLowerCase()}`, size]}
     />
   );
 });

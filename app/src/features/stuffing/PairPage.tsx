@@ -8,6 +8,7 @@ import { modelName, mostUsed } from '@/views/modelView';
 import type { Parts } from '@/views/pairs';
 import { write } from '@/data/outbox';
 import { useStudio, useTiers } from '@/data/records';
+import { useThere } from '@/data/stock';
 import { useTrade } from '@/data/trade';
 import { BalloonPick } from '@/parts/BalloonPick';
 import { Button } from '@/ui/Button';
@@ -26,6 +27,7 @@ import { pairTier, viewPair } from './viewPair';
  */
 export function PairPage() {
   const trade = useTrade();
+  const thereOf = useThere();
   const [{ outer: outerId, inner: innerId, tier: tierId }, ask] = useAddress<'outer' | 'inner' | 'tier'>();
   const knowledge = useKnowledge();
   const studio = useStudio().data;
@@ -34,7 +36,7 @@ export function PairPage() {
   const singles = knowledge?.models.filter(({ outerId: of }) => of === null);
   const parts = singles ? chosenParts(singles, outerId, innerId) : null;
   const tier = pairTier(tiers ?? [], tierId, trade);
-  const view = parts && tier && knowledge && studio ? viewPair({ parts, tier, knowledge, studio }) : null;
+  const view = parts && tier && knowledge && studio ? viewPair({ parts, tier, knowledge, studio, thereOf }) : null;
   const back = wide ? undefined : '/shelf';
   if (!knowledge || !studio || !tiers || !singles) {
     return (

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 
+import { useThere } from '@/data/stock';
 import { useTrade } from '@/data/trade';
 import { modelName } from '@/views/modelView';
 import { partsOf } from '@/views/pairs';
@@ -18,12 +19,13 @@ import { pairTier, viewPair } from './viewPair';
 /** Everything about a pair beside its target: whether it works, how to stuff it, its colour and its pressure. */
 export function StuffingPage({ model, tiers, knowledge, studio }: ShownModel) {
   const trade = useTrade();
+  const thereOf = useThere();
   const [{ tier: tierId }, ask] = useAddress<'tier'>();
   const wide = useWide();
   const tier = pairTier(tiers, tierId, trade);
   const workOut = () => {
     const parts = partsOf(model, knowledge.models);
-    return parts && tier ? viewPair({ parts, pair: model, tier, knowledge, studio }) : null;
+    return parts && tier ? viewPair({ parts, pair: model, tier, knowledge, studio, thereOf }) : null;
   };
   const view = workOut();
   const back = `/shelf/${model.id}`;

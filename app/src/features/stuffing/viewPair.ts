@@ -42,6 +42,8 @@ interface PairOptions {
   tier: TierRecord;
   knowledge: Knowledge;
   studio: Studio;
+  /** What there is of a balloon; null where nobody counted it. */
+  thereOf: (modelId: string) => number | null;
 }
 
 /** The tier asked for; else the one nearest to what most stuffed work is filled to. */
@@ -54,7 +56,7 @@ export function pairTier(
 }
 
 /** Works a pair out for a tier, from what is known of both balloons and of the pair itself. */
-export function viewPair({ parts, pair, tier, knowledge, studio }: PairOptions): PairView {
+export function viewPair({ parts, pair, tier, knowledge, studio, thereOf }: PairOptions): PairView {
   const { outer, inner } = parts;
   const { trade } = knowledge;
   const fit = pair ? viewModel({ model: pair, knowledge, studio, tiers: [] }).fit : null;
@@ -77,7 +79,7 @@ export function viewPair({ parts, pair, tier, knowledge, studio }: PairOptions):
     problem: found.ok ? null : found.problem,
     colour: expectedColour(parts, opacities, trade),
     opacities,
-    pieces: piecesFrom({ outerStock: outer.stock, innerStock: inner.stock, sameModel }),
+    pieces: piecesFrom({ outerStock: thereOf(outer.id), innerStock: thereOf(inner.id), sameModel }),
     pressure: pressureCurve({
       nominalsMm: [outer.nominalMm, inner.nominalMm],
       toMm: 1.1 * toMm,
