@@ -58,7 +58,8 @@ export const hexSchema = z.string().regex(/^#[0-9a-f]{6}$/i);
 export const fractionSchema = storedNumber(4).positive().max(1.2);
 
 /** Money in minor units, cents or pence; up to ten million. */
-export const minorSchema = z.int().min(0).max(1_000_000_000);
+export const MOST_MINOR = 1_000_000_000;
+export const minorSchema = z.int().min(0).max(MOST_MINOR);
 /** As ISO 4217 has it. */
 export const currencySchema = z.string().regex(/^[A-Z]{3}$/);
 

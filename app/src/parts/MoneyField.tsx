@@ -1,3 +1,4 @@
+import { MOST_MINOR } from '@leggero/contract';
 import { useState } from 'react';
 
 import { Field } from '@/ui/Field';
@@ -12,8 +13,6 @@ interface MoneyFieldProps {
   /** Told null where the field is emptied; a field that always holds money is 0 then. */
   onChange: (minor: number | null) => void;
 }
-
-const MOST_MINOR = 1_000_000_000;
 
 /** Money as people type it; what is none stays in the field with the reason below and changes nothing. */
 export function MoneyField({ label, hint, value, currency, onChange }: MoneyFieldProps) {

@@ -26,14 +26,10 @@ export const twoIn =
 
 /** The balloons of some pieces with their spares, at what one of each costs. */
 function goodsOf(works: readonly PieceWork[], { models, book, trade, plan }: Pricing): Priced[] {
-  const around = { models, book, trade };
   return needsOf(works, twoIn(models)).map((need) => {
-    const { take } = takenOf(need, plan.sure, around);
-    const onShelf = models.some(({ id }) => id === need.balloon);
-    return {
-      ...{ key: need.balloon, count: take, spare: take - need.count },
-      eachMinor: onShelf ? book.of(need.balloon).eachMinor : null,
-    };
+    const { take } = takenOf(need, plan.sure, { book, trade });
+    const { eachMinor } = book.of(need.balloon);
+    return { key: need.balloon, count: take, spare: take - need.count, eachMinor };
   });
 }
 

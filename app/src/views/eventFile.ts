@@ -8,6 +8,8 @@ import {
 } from '@leggero/contract';
 import { EVENT_FILE, type EventFile } from '@leggero/contract/eventFile';
 
+import { namedModels, renamedModels } from './namedModels';
+
 /** What an event's file is put together of. */
 interface FileOf {
   event: EventRecord;
@@ -18,16 +20,11 @@ interface FileOf {
   recipe: EventFile['recipe'];
 }
 
-/** The balloons that a design names. */
-const NAMED = /"modelId":"([^"]+)"/g;
-
 /** An event as a file, with the balloons that its pieces name, and what those that they may choose from. */
 export function eventFileOf({ event, pieces, models, chains, filled, recipe }: FileOf): EventFile {
   const { id: _, client: __, plan: ___, state: ____, createdAt: _____, demo: ______, ...said } = event;
   const known = new Map(models.map((model) => [model.id, model]));
-  const named = new Set(
-    pieces.flatMap(({ design }) => [...JSON.stringify(design).matchAll(NAMED)].map(([, id]) => id!)),
-  );
+  const named = new Set(pieces.flatMap(({ design }) => namedModels(design)));
   for (const { modelId } of filled) named.add(modelId);
   // Pieces that look for their sizes themselves find them among all of one colour.
   const wanted = models.filter((model) =>
@@ -100,16 +97,14 @@ export function eventFromFile(
       if (chain.modelId === id) chains.push({ put: 'chain', row: { ...chain, id: newId(), modelId: own } });
   }
   const eventId = newId();
-  const renamed = (text: string) =>
-    text.replace(NAMED, (_, id: string) => `"modelId":${JSON.stringify(ids.get(id) ?? null)}`);
   const pieceIds = new Map(file.pieces.map(({ id }) => [id, newId()]));
   const event: Write = {
     put: 'event',
     row: { ...file.event, id: eventId, client: '', plan: null, state: 'planned', createdAt: at },
   };
   const pieces = file.pieces.map(({ id, name, design, copies }): Write => {
-    const own = JSON.parse(renamed(JSON.stringify(design))) as PieceRecord['design'];
-    return { put: 'piece', row: { id: pieceIds.get(id)!, name, copies, design: own, eventId, createdAt: at } };
+    const row = { id: pieceIds.get(id)!, name, copies, design: renamedModels(design, ids), eventId, createdAt: at };
+    return { put: 'piece', row };
   });
   const fixings = file.filled.flatMap(({ pieceId, modelId, ...filled }): Write[] => {
     const [piece, model] = [pieceIds.get(pieceId), ids.get(modelId)];

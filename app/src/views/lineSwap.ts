@@ -1,6 +1,7 @@
 import type { PieceDesign, PiecePart } from '@leggero/contract';
 
-import { colourApart, made, sameNominal, withParts, type Sold } from './swap';
+import { namedModels } from './namedModels';
+import { colourApart, made, standsFor, type Sold } from './swap';
 
 /** Another line in place of one, as far as the pieces use that. */
 export interface LineStandIn {
@@ -15,9 +16,7 @@ export interface LineStandIn {
 
 /** The nearest in colour of a line’s balloons of the same kind and nominal size, its own finish first of equals. */
 function nearestIn(line: string, own: Sold, models: readonly Sold[]): Sold | null {
-  const possible = models.filter(
-    (model) => model.line === line && model.kind === own.kind && model.outerId === null && sameNominal(model, own),
-  );
+  const possible = models.filter((model) => model.line === line && standsFor(model, own));
   const offBy = (model: Sold) => [colourApart(own, model), Number(model.finish !== own.finish)] as const;
   return (
     possible.sort((a, b) => {
@@ -53,12 +52,7 @@ export function lineSwapOf({
 
 /** Lines that may stand in for the line of a balloon in these designs: those with most of its sizes first, then by colour. */
 export function linesFor(from: Sold, designs: readonly PieceDesign[], models: readonly Sold[]): LineStandIn[] {
-  const named = new Set<string>();
-  for (const design of designs)
-    withParts(design, ({ modelId }) => {
-      if (modelId !== null) named.add(modelId);
-      return null;
-    });
+  const named = new Set(designs.flatMap(namedModels));
   const used = models.filter((model) => named.has(model.id) && ofLine(model, from));
   const lines = [...new Set(models.map(({ line }) => line))].filter((line) => line !== from.line);
   return lines

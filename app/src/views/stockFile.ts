@@ -1,4 +1,15 @@
-import { modelLabel, type BagRecord, type ModelRecord, type StockEntryRecord, type Write } from '@leggero/contract';
+import {
+  modelLabel,
+  MOST_BAGS,
+  MOST_BATCH,
+  MOST_COUNTED,
+  MOST_MINOR,
+  MOST_SHOP,
+  type BagRecord,
+  type ModelRecord,
+  type StockEntryRecord,
+  type Write,
+} from '@leggero/contract';
 import { FINISHES, MM_PER_INCH, MODEL_KINDS, readNumber, STOCK_CHANGES, type StockChange } from '@leggero/core';
 
 /** Columns of a stock file, in the order in which they are written. */
@@ -78,9 +89,6 @@ interface Studio {
 }
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
-const MOST_COUNT = 1_000_000;
-const MOST_BAGS = 1000;
-const MOST_MINOR = 1_000_000_000;
 
 /** What the lines of a stock file would add; with any problem nothing is to be written. */
 export function stockPlan(lines: readonly StockLine[], studio: Studio): StockPlan {
@@ -123,7 +131,7 @@ function readLine(
   const change = (text('change') || 'bought') as StockChange;
   if (!STOCK_CHANGES.includes(change)) return wrong('change', 'not-one-of');
   const count = readNumber(text('count'));
-  if (!(Number.isInteger(count) && count >= (change === 'bought' ? 1 : 0) && count <= MOST_COUNT))
+  if (!(Number.isInteger(count) && count >= (change === 'bought' ? 1 : 0) && count <= MOST_COUNTED))
     return wrong('count', 'no-count');
   const at = text('at (UTC)') === '' ? now : momentOf(text('at (UTC)'));
   if (at === null) return wrong('at (UTC)', 'no-moment');
@@ -136,8 +144,8 @@ function readLine(
   const many = text('bags') === '' ? 1 : readNumber(text('bags'));
   if (!(Number.isInteger(many) && many >= 1 && many <= MOST_BAGS)) return wrong('bags', 'no-count');
   const [batch, shop] = [text('batch'), text('shop')];
-  if (batch.length > 40) return wrong('batch', 'too-long');
-  if (shop.length > 80) return wrong('shop', 'too-long');
+  if (batch.length > MOST_BATCH) return wrong('batch', 'too-long');
+  if (shop.length > MOST_SHOP) return wrong('shop', 'too-long');
   const currency = (text('currency') || own).toUpperCase();
   if (!isCurrency(currency)) return wrong('currency', 'no-currency');
   const priced = text('price of a bag');

@@ -41,38 +41,35 @@ export interface EventNeeds {
   sure: number;
 }
 
+/** What spares are reckoned from: of a balloon that is not on the shelf the book has nothing, and the usual counts. */
 interface Around {
-  models: readonly ModelRecord[];
   book: StockBook;
   trade: Trade;
 }
 
-/** What is known of a balloon's losses in this studio; of one that is not on the shelf, what is usual. */
-function lawOf({ balloon, stuffed }: Pick<Need, 'balloon' | 'stuffed'>, { models, book, trade }: Around): LossLaw {
-  const onShelf = models.some(({ id }) => id === balloon);
-  const own = onShelf ? book.of(balloon).lost : {};
-  return lossLaw({ own, others: book.lostOfOthers(balloon), stuffed: stuffed > 0, trade });
-}
-
 /** How many of a balloon are taken so that enough survive: what is needed where no number is enough. */
-export function takenOf(need: Need, sure: number, around: Around) {
-  const law = lawOf(need, around);
-  const spares = sparesFor({ needed: need.count, confidence: sure, prior: law, trade: around.trade });
-  return { law, spares, take: spares.ok ? spares.value.take : need.count };
+export function takenOf({ balloon, count, stuffed }: Need, sure: number, { book, trade }: Around) {
+  const own = book.of(balloon).lost;
+  const law = lossLaw({ own, others: book.lostOfOthers(balloon), stuffed: stuffed > 0, trade });
+  const spares = sparesFor({ needed: count, confidence: sure, prior: law, trade });
+  return { law, spares, take: spares.ok ? spares.value.take : count };
 }
 
 /** How many of a balloon an event still asks of the shelf: not what is out for it already. */
 export function stillAsked(need: Need, { event, sure }: Pick<EventNeeds, 'event' | 'sure'>, around: Around): number {
-  const out = around.models.some(({ id }) => id === need.balloon) ? outOf(around.book.of(need.balloon), event) : 0;
-  return Math.max(0, takenOf(need, sure, around).take - out);
+  return Math.max(0, takenOf(need, sure, around).take - outOf(around.book.of(need.balloon), event));
 }
 
 /**
  * What the event at `own` needs, line by line: by maker's line, then nominal size and colour. All events share the stock,
  * each in its turn as it opens.
  */
-export function supplyLines(events: readonly EventNeeds[], own: string, around: Around): SupplyLine[] {
-  const { models, book, trade } = around;
+export function supplyLines(
+  events: readonly EventNeeds[],
+  own: string,
+  { models, ...around }: Around & { models: readonly ModelRecord[] },
+): SupplyLine[] {
+  const { book, trade } = around;
   const known = new Map(models.map((model) => [model.id, model]));
   const demands = new Map<string, Demand[]>();
   for (const { event, opensAtMs, needs, sure } of events)

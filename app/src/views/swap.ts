@@ -34,7 +34,11 @@ const alike = (a: Sold, b: Sold) =>
 
 /** Nominal sizes nearer than this are one, mm. */
 const ONE_NOMINAL_MM = 1;
-export const sameNominal = (a: Sold, b: Sold) => Math.abs(a.nominalMm - b.nominalMm) < ONE_NOMINAL_MM;
+const sameNominal = (a: Sold, b: Sold) => Math.abs(a.nominalMm - b.nominalMm) < ONE_NOMINAL_MM;
+
+/** Whether a balloon may be used where another is: a single one of its kind and nominal size. */
+export const standsFor = (model: Sold, own: Sold) =>
+  model.outerId === null && model.kind === own.kind && sameNominal(model, own);
 
 /** How far one colour is from another, as OKLab has it. */
 export const colourApart = (a: { colourHex: string }, b: { colourHex: string }) =>
@@ -99,9 +103,8 @@ export function standInsFor(
   models: readonly ModelRecord[],
 ): StandIn[] {
   const possible = models.filter((model) => {
-    if (model.outerId !== null || model.id === from.model?.id) return false;
-    if (!from.model) return model.kind === 'round';
-    return model.kind === from.model.kind && sameNominal(model, from.model);
+    if (from.model) return model.id !== from.model.id && standsFor(model, from.model);
+    return model.outerId === null && model.kind === 'round';
   });
   const once = from.model
     ? possible

@@ -45,7 +45,9 @@ export const EVENT_DEFAULTS = {
 
 /** People, and stations to inflate at, of one event. */
 export const MOST_HANDS = 99;
-const MOST_EXTRAS = 20;
+export const MOST_EXTRAS = 20;
+/** Characters of what an extra is called. */
+export const MOST_EXTRA_NAME = 80;
 /** Batches whose place on the bench is said. */
 const MOST_ORDERED = 500;
 
@@ -62,7 +64,7 @@ const planSchema = z.object({
   hourMinor: minorSchema,
   travelMinor: minorSchema,
   hireMinor: minorSchema,
-  extras: z.array(z.object({ name: z.string().trim().max(80), minor: minorSchema })).max(MOST_EXTRAS),
+  extras: z.array(z.object({ name: z.string().trim().max(MOST_EXTRA_NAME), minor: minorSchema })).max(MOST_EXTRAS),
   /** As a share of the price. */
   margin: z.number().min(0).max(MOST_MARGIN),
 });

@@ -12,6 +12,8 @@ import { constant, person, studio, tier } from './studio';
 export {
   EVENT_DEFAULTS,
   EVENT_STATES,
+  MOST_EXTRA_NAME,
+  MOST_EXTRAS,
   MOST_HANDS,
   PIECE_DEFAULTS,
   PLAN_DEFAULTS,
@@ -22,6 +24,7 @@ export { CHECK_DEFAULTS, MOST_IN_STUDY, RESULT_DEFAULTS } from './checks';
 export { EYE_MODES, type EyeMode } from './eyes';
 export { MOST_HOLES } from './gauges';
 export { MODEL_DEFAULTS, MOST_BALLOONS, READING_DEFAULTS } from './shelf';
+export { MOST_BAGS, MOST_BATCH, MOST_COUNTED, MOST_SHOP } from './stock';
 
 /** Every kind of record there is. A noun comes after those it points at. */
 export const NOUNS = {

@@ -5,11 +5,17 @@ import { currencySchema, demoSchema, idSchema, instantSchema, minorSchema } from
 import { noun, to } from '../noun';
 
 /** Balloons of one entry, and bags bought at once. */
-const MOST_COUNTED = 1_000_000;
-const MOST_BAGS = 1000;
+export const MOST_COUNTED = 1_000_000;
+export const MOST_BAGS = 1000;
+/** Characters of what is printed on a bag, and of a shop's name. */
+export const MOST_BATCH = 40;
+export const MOST_SHOP = 80;
 
 const countSchema = z.int().min(0).max(MOST_COUNTED);
-const aboutBag = { batch: z.string().trim().max(40).default(''), shop: z.string().trim().max(80).default('') };
+const aboutBag = {
+  batch: z.string().trim().max(MOST_BATCH).default(''),
+  shop: z.string().trim().max(MOST_SHOP).default(''),
+};
 
 /** Bags of one balloon that were bought together, of one batch. */
 export const bag = noun({

@@ -165,7 +165,7 @@ function markAlike(batches: readonly Batch[], lookOf: (balloon: string) => Look,
   }
   for (const own of byColour.values()) {
     const known = new Map(own.map((batch) => [batch.key, batch]));
-    const widths = own.map(({ key, fillMm }) => ({ key, widthMm: Math.round(fillMm / ONE_TARGET_MM) * ONE_TARGET_MM }));
+    const widths = own.map((batch) => ({ key: batch.key, widthMm: steps(batch) * ONE_TARGET_MM }));
     for (const { first, second } of alikeSizes(widths, trade)) {
       known.get(first)!.alike.push(second);
       known.get(second)!.alike.push(first);

@@ -1,7 +1,7 @@
 import { ok, problem, type Result } from '../result';
 import { logGamma } from '../statistics/gamma';
 import { TRADE, type Trade } from '../trade';
-import { afterLosses, lossLaw, type Losses, type LossLaw } from './lossLaw';
+import { afterLosses, lossLaw, lossShareOf, type Losses, type LossLaw } from './lossLaw';
 
 /** How many balloons to take so that enough of them survive. */
 export interface Spares {
@@ -92,8 +92,12 @@ export function sparesFor({
   const [least, most] = [needed, Math.max(LEAST_TRIED, MOST_TIMES * needed)];
   if (needed > 0 && sureOf(most) < confidence) return problem('never-enough', { field: 'losses', detail: { most } });
   const take = needed === 0 ? 0 : fewest(least, most, (taken) => sureOf(taken) >= confidence);
-  const share = law.lost / (law.lost + law.kept);
-  return ok({ take, spare: take - needed, expectedLost: take * share, sure: needed === 0 ? 1 : sureOf(take) });
+  return ok({
+    take,
+    spare: take - needed,
+    expectedLost: take * lossShareOf(law),
+    sure: needed === 0 ? 1 : sureOf(take),
+  });
 }
 
 const LEAST_TRIED = 100;

@@ -1,4 +1,4 @@
-import type { WorkPlan } from '@leggero/contract';
+import { MOST_EXTRA_NAME, MOST_EXTRAS, type WorkPlan } from '@leggero/contract';
 import { MOST_MARGIN } from '@leggero/core';
 import Plus from 'lucide-react-native/icons/plus';
 import { View } from 'react-native';
@@ -17,8 +17,6 @@ interface BesideCardProps {
 }
 
 const MARGIN = { least: 0, most: 100 * MOST_MARGIN, error: 'A margin from 0 to 90 % of the price.' };
-const MOST_EXTRAS = 20;
-const MOST_NAME = 80;
 
 /** What an event costs beside its balloons, and its margin. */
 export function BesideCard({ plan, currency, change }: BesideCardProps) {
@@ -92,7 +90,7 @@ function Extra({ number, extra, currency, onChange, onRemove }: ExtraProps) {
       <Field
         label={`Extra ${number}`}
         value={extra.name}
-        error={extra.name.trim().length > MOST_NAME ? `At most ${MOST_NAME} characters.` : undefined}
+        error={extra.name.trim().length > MOST_EXTRA_NAME ? `At most ${MOST_EXTRA_NAME} characters.` : undefined}
         onChangeText={(name) => onChange({ name })}
       />
       <MoneyField

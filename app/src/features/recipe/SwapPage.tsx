@@ -15,11 +15,11 @@ import { Loading } from '@/ui/States';
 import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
 import { lineSwapOf } from '@/views/lineSwap';
+import { balloonName } from '@/views/modelView';
 import { swapOf, withParts } from '@/views/swap';
 import { pieceTitle } from '@/wording/pieces';
 import { counted } from '@/wording/trade';
 
-import { lookIn } from './look';
 import { StandIns, type SwapReach } from './StandIns';
 import { SwapPreview } from './SwapPreview';
 import { useSwapped } from './useSwapped';
@@ -49,7 +49,7 @@ function Swap({ event, pieces, work }: ShownEvent & { work: EventWork }) {
   const other = models.find(({ id }) => id === to) ?? null;
   const byLine = model && line !== undefined ? lineSwapOf({ from: model, to: line, models }) : null;
   const instead = byLine ?? (other && swapOf({ from, to: other, models, lookOf, daysStanding, trade }));
-  const newName = line ?? (other ? lookIn(other.id, models).name : 'It');
+  const newName = line ?? (other ? balloonName(other) : 'It');
   const changed = instead ? changedPieces(pieces, instead) : [];
   const swap = () => {
     setUndo(pieces.flatMap((piece) => (changed.some(({ id }) => id === piece.id) ? [designWrite(piece)] : [])));

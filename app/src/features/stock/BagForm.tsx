@@ -1,4 +1,4 @@
-import type { BagRecord, ModelRecord } from '@leggero/contract';
+import { MOST_BAGS, MOST_BATCH, MOST_COUNTED, MOST_SHOP, type BagRecord, type ModelRecord } from '@leggero/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 
@@ -20,8 +20,8 @@ interface BagFormProps {
   currency: string;
 }
 
-const COUNT = { least: 1, most: 1_000_000, error: 'One balloon or more, please.' };
-const BAGS = { least: 1, most: 1000, error: 'From 1 to 1,000 bags.' };
+const COUNT = { least: 1, most: MOST_COUNTED, error: 'One balloon or more, please.' };
+const BAGS = { least: 1, most: MOST_BAGS, error: 'From 1 to 1,000 bags.' };
 const USUAL_COUNT = 50;
 const DAY_MS = 86_400_000;
 
@@ -37,7 +37,7 @@ export function BagForm({ model, last, bags, currency }: BagFormProps) {
     (bag) => bag.batch === batch.trim() && bag.count === count && now - Date.parse(bag.boughtAt) < DAY_MS,
   );
   const long = (text: string, most: number) => (text.trim().length > most ? `At most ${most} characters.` : undefined);
-  const wrong = long(batch, 40) ?? long(shop, 80);
+  const wrong = long(batch, MOST_BATCH) ?? long(shop, MOST_SHOP);
   const keep = () => {
     if (wrong) return;
     write({
@@ -66,10 +66,10 @@ export function BagForm({ model, last, bags, currency }: BagFormProps) {
           label="Batch"
           hint="As it is printed on the bag: batches differ in shade and stretch."
           value={batch}
-          error={long(batch, 40)}
+          error={long(batch, MOST_BATCH)}
           onChangeText={setBatch}
         />
-        <Field label="From which shop" value={shop} error={long(shop, 80)} onChangeText={setShop} />
+        <Field label="From which shop" value={shop} error={long(shop, MOST_SHOP)} onChangeText={setShop} />
         {twice ? (
           <Words look="label" className="text-edge">
             {sameBagText(twice)}

@@ -1,3 +1,4 @@
+import { MOST_COUNTED } from '@leggero/contract';
 import { readNumber } from '@leggero/core';
 import { useState } from 'react';
 
@@ -10,14 +11,16 @@ interface CountFieldProps {
   onChange: (count: number | null) => void;
 }
 
-const MOST = 1_000_000;
+/** What is typed as a count; null where it is none. */
+function readCount(text: string): number | null {
+  const count = readNumber(text);
+  return Number.isInteger(count) && count >= 0 && count <= MOST_COUNTED ? count : null;
+}
 
 /** A whole number of things, or nothing yet; what is none stays in the field with the reason below. */
 export function CountField({ label, value, error, onChange }: CountFieldProps) {
   const [typed, setTyped] = useState('');
-  const count = readNumber(typed);
-  const usable = Number.isInteger(count) && count >= 0 && count <= MOST;
-  const wrong = typed.trim() !== '' && !usable;
+  const wrong = typed.trim() !== '' && readCount(typed) === null;
   return (
     <Field
       label={label}
@@ -27,8 +30,7 @@ export function CountField({ label, value, error, onChange }: CountFieldProps) {
       error={wrong ? 'A whole number, from 0 up.' : error}
       onChangeText={(text) => {
         setTyped(text);
-        const read = readNumber(text);
-        onChange(text.trim() !== '' && Number.isInteger(read) && read >= 0 && read <= MOST ? read : null);
+        onChange(text.trim() === '' ? null : readCount(text));
       }}
     />
   );

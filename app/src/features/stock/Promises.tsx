@@ -16,7 +16,7 @@ export function Promises({ modelId }: { modelId: string }) {
   const promises = open.needs.flatMap(({ event, needs, sure }) => {
     const need = needs.find(({ balloon }) => balloon === modelId);
     const name = open.events.find(({ id }) => id === event)?.name;
-    const count = need ? stillAsked(need, { event, sure }, { models, book, trade }) : 0;
+    const count = need ? stillAsked(need, { event, sure }, { book, trade }) : 0;
     return name && count > 0 ? [{ name, count }] : [];
   });
   return promises.length > 0 ? <Words>{promisesText(promises)}</Words> : null;

@@ -3,6 +3,7 @@ import type { OwnNumber } from '@leggero/core';
 
 import { useStacks } from '@/data/measured';
 import { useChains, useConstants, useModels, useStudio } from '@/data/records';
+import { namedModels } from '@/views/namedModels';
 
 import type { PlainMaterial } from './material';
 
@@ -19,9 +20,6 @@ export function useMaterials(): ((design: PieceDesign) => PlainMaterial) | null 
   if (!(models && studio && chains && stacks && constants)) return null;
   return (design) => materialOf(design, { models, studio, chains, stacks, constants });
 }
-
-/** The balloons that a design names. */
-const NAMED = /"modelId":"([^"]+)"/g;
 
 /** Of the records what a design is worked out from. */
 function materialOf(
@@ -40,7 +38,7 @@ function materialOf(
     constants: readonly OwnNumber[];
   },
 ): PlainMaterial {
-  const named = new Set([...JSON.stringify(design).matchAll(NAMED)].map(([, id]) => id));
+  const named = new Set(namedModels(design));
   const chooses = CHOOSING.includes(design.form);
   const own = models
     .filter(({ id, kind }) => named.has(id) || (chooses && kind === 'round'))
