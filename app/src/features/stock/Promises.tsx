@@ -1,4 +1,3 @@
-import { useModels } from '@/data/records';
 import { useStockBook } from '@/data/stock';
 import { useTrade } from '@/data/trade';
 import { useEventNeeds } from '@/parts/useEventNeeds';
@@ -9,10 +8,9 @@ import { promisesText } from '@/wording/supply';
 /** Which events take it, with their spares. */
 export function Promises({ modelId }: { modelId: string }) {
   const trade = useTrade();
-  const models = useModels().data;
   const book = useStockBook();
   const open = useEventNeeds(null);
-  if (!open || open === 'failed' || !models || !book) return null;
+  if (!open || open === 'failed' || !book) return null;
   const promises = open.needs.flatMap(({ event, needs, sure }) => {
     const need = needs.find(({ balloon }) => balloon === modelId);
     const name = open.events.find(({ id }) => id === event)?.name;
