@@ -1,5 +1,6 @@
 import { readdirSync } from 'node:fs';
 import path from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 
 import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core';
 
@@ -9,6 +10,8 @@ export type Viewport = typeof PHONE | typeof WIDE;
 
 /** How long something may take to appear, ms: long, since a machine may have other work. */
 const PATIENCE_MS = 60_000;
+/** How often it is looked for, ms: looking at each frame would take the machine from what is waited for. */
+const LOOK_MS = 60;
 
 /** A new page that waits for whatever it is asked to as long as a busy machine takes. */
 async function patientPage(context: BrowserContext): Promise<Page> {
@@ -97,7 +100,7 @@ export class Visitor {
           // A detail beside its list comes with code of its own.
           document.querySelector<HTMLElement>('#detail')?.innerText.trim() !== '' &&
           document.querySelector('[aria-busy=true]') === null,
-        { timeout: PATIENCE_MS },
+        { timeout: PATIENCE_MS, polling: LOOK_MS },
       )
       .catch(async () => {
         throw new Error(`never settled at ${this.page.url()}:\n${await this.text()}`);
@@ -116,17 +119,18 @@ export class Visitor {
 
   /** The visible element of this role and name. */
   async find(role: string, name: string): Promise<ElementHandle<Element>> {
-    const found = await this.page.waitForSelector(`::-p-aria([name="${name}"][role="${role}"])`, {
-      visible: true,
-      timeout: PATIENCE_MS,
-    });
-    if (!found) throw new Error(`no ${role} called ${name}`);
-    return found;
+    const until = Date.now() + PATIENCE_MS;
+    for (;;) {
+      const found = await this.page.$(`::-p-aria([name="${name}"][role="${role}"])`).catch(passing);
+      if (await found?.isVisible().catch(passing)) return found!;
+      if (Date.now() > until) throw new Error(`no ${role} called ${name} in:\n${await this.text()}`);
+      await pause(LOOK_MS);
+    }
   }
 
   async tap(role: string, name: string): Promise<void> {
     const element = await this.find(role, name);
-    await element.evaluate((node) => node.scrollIntoView({ block: 'center' }));
+    await element.evaluate(inReach);
     if (this.page.viewport()?.hasTouch) await element.tap();
     else await element.click();
   }
@@ -149,7 +153,11 @@ export class Visitor {
   async sees(text: string | RegExp): Promise<void> {
     const source = typeof text === 'string' ? text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&') : text.source;
     await this.page
-      .waitForFunction((pattern) => new RegExp(pattern).test(document.body.innerText), { timeout: PATIENCE_MS }, source)
+      .waitForFunction(
+        (pattern) => new RegExp(pattern).test(document.body.innerText),
+        { timeout: PATIENCE_MS, polling: LOOK_MS },
+        source,
+      )
       .catch(async () => {
         throw new Error(`never saw ${source} in:\n${await this.text()}`);
       });
@@ -160,7 +168,7 @@ export class Visitor {
     const picture = await this.picture(label);
     await this.page.waitForFunction(
       (node) => node.querySelector('canvas') !== null && node.querySelector('svg')!.childElementCount === 0,
-      { timeout: PATIENCE_MS },
+      { timeout: PATIENCE_MS, polling: LOOK_MS },
       picture,
     );
     return picture;
@@ -219,7 +227,7 @@ export class Visitor {
     for (let i = 0; i < 100; i += 1) {
       const fresh = readdirSync(folder).find((name) => !before.has(name) && !name.endsWith('.crdownload'));
       if (fresh) return path.join(folder, fresh);
-      await new Promise((resolve) => setTimeout(resolve, 100));
+      await pause(100);
     }
     throw new Error('nothing was saved');
   }
@@ -232,6 +240,27 @@ export class Visitor {
 
   path(): string {
     return new URL(this.page.url()).pathname;
+  }
+}
+
+/** While a page becomes another one nothing is found in it; what else goes wrong is told. */
+function passing(error: unknown): null {
+  if (/context was destroyed|Cannot find context|detached|Could not find node/i.test(String(error))) return null;
+  throw error;
+}
+
+/** In the page: brings an element into the middle of the window, and waits until it stays there, as a hand does. */
+async function inReach(node: Element): Promise<void> {
+  node.scrollIntoView({ block: 'center' });
+  const STILL_FRAMES = 3;
+  const MOST_FRAMES = 120;
+  let [before, still] = ['', 0];
+  for (let frame = 0; frame < MOST_FRAMES && still < STILL_FRAMES; frame += 1) {
+    await new Promise(requestAnimationFrame);
+    const { x, y, width, height } = node.getBoundingClientRect();
+    const now = [x, y, width, height].join(' ');
+    still = now === before ? still + 1 : 0;
+    before = now;
   }
 }
 

@@ -165,14 +165,14 @@ async function measureOffline(
 const SOUGHT = 'line 11 kelp';
 
 /** From a letter typed into the search until what it finds stands there. */
-async function measureSearch({ report }: Bench, page: Page, address: string): Promise<void> {
+async function measureSearch({ rounds, report }: Bench, page: Page, address: string): Promise<void> {
   await page.goto(address, { waitUntil: 'domcontentloaded' });
   const field = await page.waitForSelector(SEARCH);
   await settled(page);
   const draws = await redrawsOf(page, {
     on: 'input',
     drawing: '#hits',
-    rounds: SOUGHT.length,
+    rounds: rounds(SOUGHT.length),
     act: (round) => field!.type(SOUGHT[round]!),
     pauseMs: PAUSE_MS,
   });
