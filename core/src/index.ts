@@ -5,6 +5,7 @@ export * from './colour';
 export * from './consistency';
 export * from './environment';
 export * from './gauge';
+export * from './inflation/kinds';
 export * from './inflator';
 export * from './garland/kinds';
 export * from './linking/kinds';

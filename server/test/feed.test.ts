@@ -262,7 +262,7 @@ describe('two phones at one check', () => {
 const WRITTEN = [
   ...['pump', 'sizer', 'hole', 'holeMeasurement', 'sizing', 'model', 'calibration', 'reading', 'holdTest'],
   ...['chain', 'stack', 'finishedGarland', 'event', 'piece', 'fixing', 'run', 'check', 'checkResult', 'study'],
-  ...['bag', 'stockEntry', 'loss'],
+  ...['bag', 'stockEntry', 'loss', 'inflation', 'inflationBatch', 'turn', 'tally'],
 ] as const as readonly NounName[];
 const CHANGES: { [N in NounName]?: object } = {
   pump: { name: 'Renamed' },
@@ -271,6 +271,8 @@ const CHANGES: { [N in NounName]?: object } = {
   model: { colourName: 'foam' },
   piece: { name: 'Taller', eventId: sampleId('event', 1) },
   event: { place: 'The quay' },
+  inflation: { endedAt: '2026-11-18T09:00:00.000Z' },
+  inflationBatch: { count: 36 },
 };
 const writes: fc.Arbitrary<Write> = fc
   .record({

@@ -70,10 +70,19 @@ export function sample<N extends NounName>(name: N, at = 0): MakeInputOf<N> {
     bag: () => ({ id, modelId: of('model'), count: 50, priceMinor: 1200 + at, currency: 'EUR', boughtAt: AT }),
     stockEntry: () => ({ id, modelId: of('model'), eventId: of('event'), change: 'out', count: 12 + at, at: AT }),
     loss: () => ({ id, modelId: of('model'), bagId: of('bag'), work: 'inflate', used: 48, lost: at % 3, at: AT }),
+    inflation: () => ({ id, eventId: of('event'), startedAt: AT }),
+    inflationBatch: () => ({
+      ...{ id, inflationId: of('inflation'), key: `kelp ${at}`, place: at, modelId: of('model') },
+      ...{ colourHex: '#4a6b52', fillMm: 254, toleranceMm: 6, count: 32, dose: 7, timed: false },
+    }),
+    turn: () => ({
+      ...{ id, batchId: of('inflationBatch'), station: 'Table 1', atOnce: 1, bagId: of('bag'), startedAt: AT },
+    }),
+    tally: () => ({ id, turnId: of('turn'), what: at % 2 === 0 ? 'done' : 'popped', count: 1, at: AT }),
     run: () => ({ id, pieceId: of('piece'), startedAt: AT }),
     check: () => ({
       ...{ id, modelId: of('model'), tierName: 'Classic', targetMm: 240, toleranceMm: 6, size: 24 },
-      ...{ pieceId: of('piece'), runId: of('run'), holeId: of('hole'), startedAt: AT },
+      ...{ pieceId: of('piece'), runId: of('run'), turnId: of('turn'), holeId: of('hole'), startedAt: AT },
     }),
     checkResult: () => ({
       ...{ id, checkId: of('check'), position: at, answer: 'passes', widthMm: null, takenAt: AT },

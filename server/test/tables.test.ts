@@ -25,6 +25,10 @@ const TIED: { [N in Exclude<NounName, 'studio' | 'person'>]: Same<Kept<N>, RowOf
     bag: true,
     stockEntry: true,
     loss: true,
+    inflation: true,
+    inflationBatch: true,
+    turn: true,
+    tally: true,
   },
 };
 /** Of these the table has more than is sent. */

@@ -25,6 +25,7 @@ export const CHECK_DEFAULTS = {
   layer: null,
   runId: null,
   place: null,
+  turnId: null,
 } as const;
 
 /** A batch held against a target. */
@@ -53,6 +54,8 @@ export const check = noun({
     /** The run it is part of, and its place there, 0 first. */
     runId: idSchema.nullable().default(CHECK_DEFAULTS.runId),
     place: z.int().min(0).max(99).nullable().default(CHECK_DEFAULTS.place),
+    /** The turn of an inflation run that it was taken in. */
+    turnId: idSchema.nullable().default(CHECK_DEFAULTS.turnId),
     startedAt: instantSchema,
     demo: demoSchema,
   }),
@@ -62,6 +65,7 @@ export const check = noun({
     holeId: to('hole', 'clear'),
     pieceId: to('piece', 'clear'),
     runId: to('run', 'clear'),
+    turnId: to('turn', 'clear'),
   },
   order: ['-startedAt'],
 });

@@ -6,6 +6,7 @@ import { check, checkResult, run, study, studyPerson, studyWidth } from './check
 import { eyeBalloon, eyeCheck } from './eyes';
 import { hole, holeMeasurement, pump, sizer, sizing } from './gauges';
 import { calibration, chain, holdReading, holdTest, model, note, reading, target } from './shelf';
+import { inflation, inflationBatch, tally, turn } from './inflation';
 import { bag, loss, stockEntry } from './stock';
 import { constant, person, studio, tier } from './studio';
 
@@ -23,6 +24,7 @@ export {
 export { CHECK_DEFAULTS, MOST_IN_STUDY, RESULT_DEFAULTS } from './checks';
 export { EYE_MODES, type EyeMode } from './eyes';
 export { MOST_HOLES } from './gauges';
+export { MOST_STATION } from './inflation';
 export { MODEL_DEFAULTS, MOST_BALLOONS, READING_DEFAULTS } from './shelf';
 export { MOST_BAGS, MOST_BATCH, MOST_COUNTED, MOST_SHOP } from './stock';
 
@@ -53,6 +55,10 @@ export const NOUNS = {
   fixing,
   stockEntry,
   loss,
+  inflation,
+  inflationBatch,
+  turn,
+  tally,
   run,
   check,
   checkResult,
@@ -84,6 +90,10 @@ export type FinishedGarland = RowOf<'finishedGarland'>;
 export type BagRecord = RowOf<'bag'>;
 export type StockEntryRecord = RowOf<'stockEntry'>;
 export type LossRecord = RowOf<'loss'>;
+export type InflationRecord = RowOf<'inflation'>;
+export type InflationBatch = RowOf<'inflationBatch'>;
+export type TurnRecord = RowOf<'turn'>;
+export type TallyRecord = RowOf<'tally'>;
 export type EventRecord = RowOf<'event'>;
 export type TierRecord = RowOf<'tier'>;
 export type AcceptedTarget = RowOf<'target'>;

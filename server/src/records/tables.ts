@@ -18,6 +18,8 @@ import {
   holdReadings,
   holdTests,
   holeMeasurements,
+  inflationBatches,
+  inflations,
   losses,
   models,
   notes,
@@ -35,7 +37,9 @@ import {
   studios,
   studyPeople,
   studyWidths,
+  tallies,
   tiers,
+  turns,
 } from '../db/tables';
 
 /** Where the rows of each noun are kept. */
@@ -65,6 +69,10 @@ export const TABLES = {
   bag: bags,
   stockEntry: stockEntries,
   loss: losses,
+  inflation: inflations,
+  inflationBatch: inflationBatches,
+  turn: turns,
+  tally: tallies,
   run: runs,
   check: checks,
   checkResult: checkResults,

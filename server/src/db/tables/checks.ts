@@ -5,6 +5,7 @@ import { boolean, char, check, index, mysqlEnum, mysqlTable, smallint, unique, v
 import { demo, id, instant, lengthMm, owned } from './columns';
 import { pieces } from './builds';
 import { throughHole } from './gauges';
+import { turns } from './inflation';
 import { models } from './shelf';
 import { studioId } from './studio';
 
@@ -43,6 +44,7 @@ export const checks = mysqlTable(
     layer: varchar('layer', { length: 40 }),
     runId: char('run_id', { length: 36 }).references(() => runs.id, { onDelete: 'set null' }),
     place: smallint('place'),
+    turnId: char('turn_id', { length: 36 }).references(() => turns.id, { onDelete: 'set null' }),
     startedAt: instant('started_at').notNull(),
     demo: demo(),
   },

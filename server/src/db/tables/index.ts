@@ -3,6 +3,7 @@ export * from './builds';
 export * from './checks';
 export * from './eyes';
 export * from './gauges';
+export * from './inflation';
 export * from './shelf';
 export * from './stock';
 export * from './studio';
