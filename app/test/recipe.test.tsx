@@ -21,7 +21,8 @@ import { ReadingPage } from '@/features/reading/ReadingPage';
 import { StockPage } from '@/features/stock/StockPage';
 import { WithModel } from '@/parts/WithModel';
 import { moneyEntry, moneyText, readMoney } from '@/wording/money';
-import { batchMark, differenceText, perLengthText } from '@/wording/recipe';
+import { batchMark } from '@/wording/batchMark';
+import { differenceText, perLengthText } from '@/wording/recipe';
 import { versionRows } from '@/wording/versions';
 
 import { withBenchWorkers } from './benchWorker';

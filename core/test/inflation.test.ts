@@ -102,11 +102,11 @@ describe('what is left', () => {
 });
 
 describe('another dose', () => {
-  it('goes with the cube of the width, in half strokes and quarter seconds', () => {
+  it('goes with the cube of the width, in half strokes and tenths of seconds', () => {
     // Three strokes take a 5 in to about 4 in (common practice): one less, to 3.5 in.
     expect(doseChange({ dose: 3, widthMm: 101.6, byMm: -12.7, timed: false })).toBe(-1);
     expect(doseChange({ dose: 7, widthMm: 254, byMm: -3.2, timed: false })).toBe(-0.5);
-    expect(doseChange({ dose: 4, widthMm: 254, byMm: 6.35, timed: true })).toBe(0.25);
+    expect(doseChange({ dose: 4, widthMm: 254, byMm: 6.35, timed: true })).toBeCloseTo(0.3);
     expect(doseChange({ dose: 3, widthMm: 254, byMm: 1, timed: false })).toBe(0);
   });
 });

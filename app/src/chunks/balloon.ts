@@ -13,3 +13,4 @@ export { SheetPage } from '@/features/sheet/SheetPage';
 export { SqueezePage } from '@/features/sizer/SqueezePage';
 export { StudiesPage } from '@/features/study/StudiesPage';
 export { StudyPage } from '@/features/study/StudyPage';
+export { InflationPage } from '@/features/inflation/InflationPage';

@@ -41,6 +41,7 @@ export const EventPage = lazy(async () => ({ default: (await workshop()).EventPa
 export const NewEventPage = lazy(async () => ({ default: (await workshop()).NewEventPage }));
 export const NewPiecePage = lazy(async () => ({ default: (await workshop()).NewPiecePage }));
 export const RecipePage = lazy(async () => ({ default: (await workshop()).RecipePage }));
+export const InflationPage = lazy(async () => ({ default: (await balloon()).InflationPage }));
 export const ShoppingPage = lazy(async () => ({ default: (await workshop()).ShoppingPage }));
 export const VersionsPage = lazy(async () => ({ default: (await workshop()).VersionsPage }));
 export const FilesPage = lazy(async () => ({ default: (await workshop()).FilesPage }));

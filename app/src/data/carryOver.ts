@@ -1,15 +1,10 @@
-import { MAKES, writeSchema, type HoleLabel, type NounName, type Write } from '@leggero/contract';
+import { MAKES, writeSchema, type HoleLabel, type NounName, type Rows, type Write } from '@leggero/contract';
 
 import { newId } from '@/device/id';
 import { writesOfPeople } from '@/views/checks';
 import { sizersOf, writesOfHoles } from '@/views/gauges';
 
 import type { Entry } from '@/views/entries';
-import { enter } from './replica';
-import { useRecords } from './state';
-
-/** Where versions before this one kept what waits. */
-const OLD_OUTBOX = 'leggero-outbox';
 
 /** An entry of then: a route's name, with an id or a body. */
 interface OldEntry {
@@ -19,17 +14,12 @@ interface OldEntry {
   body?: Record<string, unknown>;
 }
 
-/** Has what waits since before an update wait here, once. */
-export async function carryOver(): Promise<void> {
-  const text = localStorage.getItem(OLD_OUTBOX);
-  if (text === null) return;
-  const entries = waitingIn(text).flatMap(({ key, ...old }): Entry[] => {
-    const writes = writesOf(old).flatMap((write) => writeSchema.safeParse(write).data ?? []);
+/** What an older version kept waiting, as it kept it, as the entries of now. `rows` are what is known by now. */
+export function carriedOver(text: string, rows: Rows): Entry[] {
+  return waitingIn(text).flatMap(({ key, ...old }): Entry[] => {
+    const writes = writesOf(old, rows).flatMap((write) => writeSchema.safeParse(write).data ?? []);
     return writes.length > 0 ? [{ key, writes, problem: null }] : [];
   });
-  await enter(entries);
-  // Killed in between, they are sent twice: the second time changes nothing.
-  localStorage.removeItem(OLD_OUTBOX);
 }
 
 function waitingIn(text: string): OldEntry[] {
@@ -42,10 +32,10 @@ function waitingIn(text: string): OldEntry[] {
 }
 
 /** An entry of then as the writes of now; none where nobody knows what it meant. */
-function writesOf({ name, id, body = {} }: Omit<OldEntry, 'key'>): unknown[] {
+function writesOf({ name, id, body = {} }: Omit<OldEntry, 'key'>, rows: Rows): unknown[] {
   switch (name) {
     case 'changeStudio': {
-      const [studio] = useRecords.getState().rows.studio.keys();
+      const [studio] = rows.studio.keys();
       return [{ change: 'studio', id: studio, by: body }];
     }
     case 'acceptTarget':
@@ -56,7 +46,7 @@ function writesOf({ name, id, body = {} }: Omit<OldEntry, 'key'>): unknown[] {
     }
     case 'changeSizer': {
       const { holes, ...by } = body as { holes?: HoleLabel[] };
-      const before = sizersOf(useRecords.getState().rows).find((sizer) => sizer.id === id)?.holes ?? [];
+      const before = sizersOf(rows).find((sizer) => sizer.id === id)?.holes ?? [];
       const moved: Write[] = holes ? writesOfHoles(id!, { before, wanted: holes }) : [];
       return [...(Object.keys(by).length > 0 ? [{ change: 'sizer', id, by }] : []), ...moved];
     }

@@ -10,10 +10,9 @@ import {
 import { pause } from '@/device/pause';
 import type { Entry } from '@/views/entries';
 
-import { carryOver } from './carryOver';
 import { ApiError, call, isLater, readChanges } from './client';
 import { follow } from './follow';
-import { kept, openReplica, stand, take, tell } from './replica';
+import { enter, kept, openReplica, stand, take, tell } from './replica';
 import { useRecords } from './state';
 import { leadAlone, listenToTabs } from './tabs';
 
@@ -23,6 +22,8 @@ const LONGEST_PAUSE_MS = 5000;
 const MOST_STUMBLES = 3;
 /** A request is well below what the server takes. */
 const MOST_BYTES = 500_000;
+/** Where versions long before this one kept what waits: its code comes where there is any. */
+const OLD_OUTBOX = 'leggero-outbox';
 
 /** Wakes whoever delivers in this tab. */
 let wake = (): void => {};
@@ -164,7 +165,13 @@ class Courier {
     useRecords.setState({ error: null });
     if (useRecords.getState().filled && !this.carriedOver) {
       this.carriedOver = true;
-      await carryOver();
+      const old = localStorage.getItem(OLD_OUTBOX);
+      if (old !== null) {
+        const { carriedOver } = await import('./carryOver');
+        await enter(carriedOver(old, useRecords.getState().rows));
+      }
+      // Killed in between, they are sent twice: the second time changes nothing.
+      localStorage.removeItem(OLD_OUTBOX);
     }
     return 'done';
   }

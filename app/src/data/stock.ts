@@ -1,11 +1,13 @@
 import type { LossRecord, StockEntryRecord } from '@leggero/contract';
 
+import { lossesOfRuns } from '@/views/runLosses';
 import { stockBook, type StockBook } from '@/views/stock';
 
 import { useBags } from './measured';
 import { inOrder, useModels, useStudio, useView, type Records } from './records';
 
 const ENTRY = ['stockEntry'] as const;
+const TAPPED = ['inflationBatch', 'turn', 'tally'] as const;
 const LOSS = ['loss'] as const;
 const entriesOf = inOrder('stockEntry');
 const lossesOf = inOrder('loss');
@@ -27,8 +29,9 @@ export function useStockBook(): StockBook | null {
   const bags = useBags().data;
   const entries = useStockEntries().data;
   const losses = useLosses().data;
-  if (!(models && studio && bags && entries && losses)) return null;
-  return stockBook(models, bags, entries, losses, studio.currency);
+  const runs = useView(TAPPED, lossesOfRuns).data;
+  if (!(models && studio && bags && entries && losses && runs)) return null;
+  return stockBook(models, bags, entries, losses, runs, studio.currency);
 }
 
 /** What there is of a balloon, none where more went out than came in; null where nobody counted it. */

@@ -227,7 +227,7 @@ export function asSold({ nominalMm, colourHex, finish, decor }: ModelRecord) {
 }
 
 /** What the picture of a balloon needs. */
-export function figureOf(model: ShelfModel, fit: Pick<DoseCurve, 'shape'> | null, widthMm: number) {
+export function figureOf(model: ModelRecord, fit: Pick<DoseCurve, 'shape'> | null, widthMm: number) {
   return { ...asSold(model), widthMm, heightMm: heightAtMm({ fit, widthMm }) };
 }
 

@@ -3,6 +3,11 @@ import type { LossWork } from '@leggero/core';
 import { stockOf, sumOfLosses, type Losses, type Stock, type StockEntry } from '@leggero/core/supply';
 import { weakMapMemoize } from 'reselect';
 
+import type { RunLosses } from './runLosses';
+
+/** What of balloons did not survive some work, of which bags: written down, or tapped in a run. */
+type Seen = Pick<LossRecord, 'work' | 'bagId' | 'used' | 'lost'>;
+
 /** Losses by the work at which they happened. */
 export type LossesByWork = Partial<Record<LossWork, Losses>>;
 
@@ -14,6 +19,8 @@ export interface ModelStock extends Stock {
   bags: BagRecord[];
   entries: StockEntryRecord[];
   losses: LossRecord[];
+  /** Of them and of inflation runs all that is known of its losses. */
+  seen: Seen[];
   /** What one costs, by the newest bag that has a price in the studio's money; in minor units. */
   eachMinor: number | null;
   /** Balloons in one bag, as bought last; null where none was. */
@@ -33,17 +40,17 @@ export interface StockBook {
 }
 
 /** What of balloons went through each work, and was lost there. */
-function lossesByWork(losses: readonly LossRecord[]): LossesByWork {
+function lossesByWork(losses: readonly Seen[]): LossesByWork {
   const by: LossesByWork = {};
   for (const { work, used, lost } of losses) by[work] = sumOfLosses([by[work] ?? { used: 0, lost: 0 }, { used, lost }]);
   return by;
 }
 
 /** What was lost of each batch that losses were kept apart of; several bags of one batch are one. */
-export function lossesByBatch({ bags, losses }: Pick<ModelStock, 'bags' | 'losses'>): (Losses & { batch: string })[] {
+export function lossesByBatch({ bags, seen }: Pick<ModelStock, 'bags' | 'seen'>): (Losses & { batch: string })[] {
   const batchOf = new Map(bags.map(({ id, batch }) => [id, batch]));
   const by = new Map<string, Losses[]>();
-  for (const loss of losses) {
+  for (const loss of seen) {
     const batch = loss.bagId === null ? undefined : batchOf.get(loss.bagId);
     if (batch) by.set(batch, [...(by.get(batch) ?? []), loss]);
   }
@@ -80,9 +87,11 @@ export const stockBook = weakMapMemoize(
     bags: readonly BagRecord[],
     entries: readonly StockEntryRecord[],
     losses: readonly LossRecord[],
+    runs: readonly RunLosses[],
     currency: string,
   ): StockBook => {
     const [bagsOf, entriesOf, lossesOf] = [grouped(bags), grouped(entries), grouped(losses)];
+    const inRuns = grouped(runs);
     const known = new Map(models.map((model) => [model.id, model]));
     const found = new Map<string, ModelStock>();
     const of = (modelId: string): ModelStock => {
@@ -90,24 +99,30 @@ export const stockBook = weakMapMemoize(
       if (before) return before;
       const own = { bags: bagsOf.get(modelId) ?? [], entries: entriesOf.get(modelId) ?? [] };
       const ledger = ledgerOf(known.get(modelId) ?? { stock: null }, own.bags, own.entries);
-      const lost = lossesOf.get(modelId) ?? [];
+      const written = lossesOf.get(modelId) ?? [];
+      // What a run counts is filled there.
+      const tapped = (inRuns.get(modelId) ?? []).map((each): Seen => ({ ...each, work: 'inflate' }));
+      const seen = [...written, ...tapped];
       const priced = own.bags.find((bag) => bag.priceMinor !== null && bag.currency === currency);
       const made: ModelStock = {
         ...stockOf(ledger),
         ...own,
         unknown: ledger.length === 0,
-        losses: lost,
+        losses: written,
+        seen,
         eachMinor: priced ? priced.priceMinor! / priced.count : null,
         bagOf: own.bags[0]?.count ?? null,
         shop: own.bags.find(({ shop }) => shop !== '')?.shop ?? '',
-        lost: lossesByWork(lost),
+        lost: lossesByWork(seen),
         outFor: outForEvents(own.entries),
       };
       found.set(modelId, made);
       return made;
     };
     const lostOfOthers = (modelId: string) =>
-      [...lossesOf.keys()].filter((other) => other !== modelId).map((other) => of(other).lost);
+      [...new Set([...lossesOf.keys(), ...inRuns.keys()])]
+        .filter((other) => other !== modelId)
+        .map((other) => of(other).lost);
     return { of, lostOfOthers };
   },
 );

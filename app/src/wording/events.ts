@@ -14,6 +14,11 @@ export const STATE_WORDS: Record<EventState, string> = {
 /** What follows from an event's pieces, each a page of its own. */
 export const EVENT_PAGES = [
   { page: 'recipe', title: 'Recipe', note: 'What to inflate, tie and build, in working order' },
+  {
+    page: 'run',
+    title: 'Inflation run',
+    note: 'Batch after batch at a station: a tap a balloon, sizes checked as you go',
+  },
   { page: 'shopping', title: 'Shopping list', note: 'What is needed with spares, what is there, what to buy' },
   { page: 'sheet', title: 'Sheets', note: 'For the bench, the site and the client, to print or as PDF' },
   { page: 'money', title: 'Hours and price', note: 'How long it takes by how many, and what it comes to' },

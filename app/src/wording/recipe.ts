@@ -6,12 +6,6 @@ import { counted, listed } from './trade';
 
 type Write = (mm: number) => string;
 
-/** The mark of a batch, as it is written on its bags: A to Z, then AA. */
-export function batchMark(at: number): string {
-  const letter = String.fromCharCode(65 + (at % 26));
-  return at < 26 ? letter : `${batchMark(Math.floor(at / 26) - 1)}${letter}`;
-}
-
 /** "bag 3", "bags 3 to 5, 28 a bag". */
 export function bagsText({ bags: { from, to }, perBag }: Pick<Batch, 'bags' | 'perBag'>): string {
   return from === to ? `bag ${from}` : `bags ${from} to ${to}, ${perBag} a bag`;

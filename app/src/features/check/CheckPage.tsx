@@ -13,6 +13,7 @@ import { modelName } from '@/views/modelView';
 import { write } from '@/data/outbox';
 import { usePieces } from '@/data/records';
 import { useTrade } from '@/data/trade';
+import { AnswerButtons } from '@/parts/AnswerButtons';
 import type { ShownModel } from '@/parts/WithModel';
 import { Button, IconButton } from '@/ui/Button';
 import { useWide } from '@/ui/layout';
@@ -21,7 +22,6 @@ import { Empty } from '@/ui/States';
 import { useKeys } from '@/ui/useKeys';
 import { Words } from '@/ui/Words';
 
-import { AnswerButtons } from './AnswerButtons';
 import { BatchPicture } from './BatchPicture';
 import { CheckNow, TargetPicture } from './CheckNow';
 import { HolesAnswer } from './HolesAnswer';
@@ -64,7 +64,7 @@ function Run(props: ShownModel & { check: CheckRecord }) {
 
   /** A check that has begun stays; one without a result is planned anew. */
   const plan = (chosen: CheckPlan) => {
-    const { modelId, tierName, pieceId, layer, runId, place } = check;
+    const { modelId, tierName, pieceId, layer, runId, place, turnId } = check;
     const { id: holeId, widthMm: holeMm } = hole?.choice.hole ?? { id: null, widthMm: null };
     const id = newId();
     write({
@@ -81,6 +81,7 @@ function Run(props: ShownModel & { check: CheckRecord }) {
         layer,
         runId,
         place,
+        turnId,
         startedAt: nowUtc(),
         ...chosen,
       },

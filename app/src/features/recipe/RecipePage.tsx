@@ -12,7 +12,8 @@ import { Steps } from '@/ui/Steps';
 import { Words } from '@/ui/Words';
 import { massText } from '@/wording/baseWeight';
 import { pieceTitle } from '@/wording/pieces';
-import { FINISHING, batchMark, prepareSteps, takenText } from '@/wording/recipe';
+import { batchMark } from '@/wording/batchMark';
+import { FINISHING, prepareSteps, takenText } from '@/wording/recipe';
 import { counted } from '@/wording/trade';
 
 import { batchTargets } from './batchHow';
@@ -20,6 +21,7 @@ import { BatchRow } from './BatchRow';
 import { BuildPiece } from './BuildPiece';
 import { BundleRow } from './BundleRow';
 import { lookIn } from './look';
+import { RunButton } from './RunButton';
 import { SortableRows } from './SortableRows';
 import type { EventWork } from './useEventWork';
 import { WithEventWork } from './WithEventWork';
@@ -27,7 +29,12 @@ import { WithEventWork } from './WithEventWork';
 /** What is to do for an event at the bench, in working order. */
 export function RecipePage({ eventId }: { eventId: string }) {
   return (
-    <WithEventWork eventId={eventId} title="Recipe" subtitle={recipeText}>
+    <WithEventWork
+      eventId={eventId}
+      title="Recipe"
+      subtitle={recipeText}
+      actions={({ event, work }) => <RunButton eventId={event.id} work={work} />}
+    >
       {(shown) => <Recipe {...shown} />}
     </WithEventWork>
   );

@@ -4,7 +4,8 @@ import type { Paper, PaperBlock, PaperRow } from '@/parts/paper/paper';
 import type { Lengths } from '@/views/lengths';
 import { FILLING_CAUTION } from '@/wording/cautions';
 import { pieceTitle } from '@/wording/pieces';
-import { bagsText, batchMark, bundleTitle, clustersText, FINISHING, prepareSteps } from '@/wording/recipe';
+import { batchMark } from '@/wording/batchMark';
+import { bagsText, bundleTitle, clustersText, FINISHING, prepareSteps } from '@/wording/recipe';
 import { buildHow } from '@/wording/stepHow';
 import { capital, counted, listed } from '@/wording/trade';
 

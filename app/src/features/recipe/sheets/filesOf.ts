@@ -3,7 +3,7 @@ import type { EventFile } from '@leggero/contract/eventFile';
 
 import { targetsFor } from '@/parts/piece/sizeTarget';
 import { eventFileOf } from '@/views/eventFile';
-import { batchMark } from '@/wording/recipe';
+import { batchMark } from '@/wording/batchMark';
 
 import { lookIn } from '../look';
 import type { EventWork } from '../useEventWork';

@@ -3,7 +3,7 @@ import type { ModelRecord, PieceRecord } from '@leggero/contract';
 
 import type { Lengths } from '@/views/lengths';
 import { pieceTitle } from '@/wording/pieces';
-import { batchMark } from '@/wording/recipe';
+import { batchMark } from '@/wording/batchMark';
 
 import { batchHow, batchTargets } from '../batchHow';
 import { lookIn } from '../look';

@@ -9,7 +9,8 @@ import { ANSWER_WORDS } from '@/wording/trade';
 
 interface AnswerButtonsProps {
   onAnswer: (answer: HoleAnswer) => void;
-  onMeasure: () => void;
+  /** None where there is no time for it. */
+  onMeasure?: (() => void) | undefined;
   /** None where there are not two holes near the target. */
   onHoles?: (() => void) | undefined;
 }
@@ -24,7 +25,7 @@ export function AnswerButtons({ onAnswer, onMeasure, onHoles }: AnswerButtonsPro
         ))}
       </View>
       <View className="flex-row justify-center gap-2">
-        <Button title="Measure this one instead" look="plain" onPress={onMeasure} />
+        {onMeasure ? <Button title="Measure this one instead" look="plain" onPress={onMeasure} /> : null}
         {onHoles ? <Button title="Try two holes" look="plain" onPress={onHoles} /> : null}
       </View>
     </View>

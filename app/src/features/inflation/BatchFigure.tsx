@@ -1,0 +1,109 @@
+import type { ModelRecord } from '@leggero/contract';
+import type { BatchProgress } from '@leggero/core/inflation';
+import { View } from 'react-native';
+
+import { useLengths } from '@/data/lengths';
+import { Aperture } from '@/parts/Aperture';
+import { LengthFigure } from '@/parts/LengthFigure';
+import { useWide } from '@/ui/layout';
+import { Words } from '@/ui/Words';
+import type { SizerChoice } from '@/views/holes';
+import type { ShownBatch } from '@/views/inflation';
+import { balloonName, figureOf, modelName } from '@/views/modelView';
+import { madeText } from '@/wording/inflation';
+import { capital, doseText, unitBeside } from '@/wording/trade';
+
+interface BatchFigureProps {
+  batch: ShownBatch;
+  /** Null of a balloon that was not chosen from the shelf. */
+  model: ModelRecord | null;
+  hole: SizerChoice | null;
+  progress: BatchProgress;
+  atOnce: 1 | 2;
+}
+
+/** What is made: the balloon, its width as large as a phone has it, by which hole and dose, and how many are left. */
+export function BatchFigure({ batch, model, hole, progress, atOnce }: BatchFigureProps) {
+  const { parts, text, bare, unit } = useLengths();
+  const wide = useWide();
+  const { fillMm: widthMm, toleranceMm, dose, timed } = batch;
+  const kind = timed ? 'timed' : 'hand';
+  const name = model ? balloonName(model) : 'not chosen from the shelf';
+  const look = model
+    ? figureOf(model, null, widthMm)
+    : {
+        ...{ widthMm, heightMm: widthMm, nominalMm: 1.1 * widthMm },
+        colourHex: batch.colourHex,
+        finish: 'matte' as const,
+      };
+  const { done, size } = progress.by;
+  return (
+    <>
+      <View className="flex-row items-center gap-4">
+        <Aperture {...look} target={{ widthMm, toleranceMm }} size={wide ? 96 : 68} label={name} />
+        <View className="flex-1">
+          <Words look="heading" level={2}>
+            {model ? capital(model.colourName) : 'Any balloon'}
+          </Words>
+          <Words look="quiet">{model ? modelName(model) : name}</Words>
+        </View>
+      </View>
+      <View
+        role="status"
+        aria-label={`${text(widthMm)} across, ${text(toleranceMm)} either way`}
+        className="-mb-1 -mt-3 items-center"
+      >
+        <LengthFigure parts={parts(widthMm)} size={wide ? 168 : 150} />
+        <Words look="quiet">{`${unit === 'in' ? 'inches' : 'cm'} across, ${bare(toleranceMm)} either way`}</Words>
+      </View>
+      <View className="flex-row gap-2">
+        <ToolCard
+          title="Hole"
+          figure={hole?.choice.hole.label ?? '–'}
+          note={
+            hole === null
+              ? 'no sizer has one'
+              : hole.choice.how === 'gap'
+                ? `leave a ${bare(hole.choice.gapMm)} gap`
+                : 'it just passes'
+          }
+        />
+        <ToolCard
+          title={timed ? 'Seconds' : 'Strokes'}
+          figure={dose === null ? '–' : doseText(dose, kind)}
+          note={dose === null ? 'not known yet' : `${unitBeside(dose, kind)}, then size it`}
+        />
+      </View>
+      <View className="gap-1">
+        <View className="flex-row items-baseline justify-between">
+          <Words look="figure" className="text-[24px] leading-8">
+            {madeText({ done, wanted: progress.wanted })}
+          </Words>
+          <Words look="quiet">
+            {[`${progress.lost} lost`, size > 0 ? `${size} made anew` : '', atOnce === 2 ? 'in pairs' : '']
+              .filter(Boolean)
+              .join(' · ')}
+          </Words>
+        </View>
+        <View className="h-2.5 overflow-hidden rounded-full bg-sunk">
+          <View
+            className="h-2.5 bg-pine"
+            style={{ width: `${Math.min(100, (100 * done) / Math.max(1, progress.wanted))}%` }}
+          />
+        </View>
+      </View>
+    </>
+  );
+}
+
+function ToolCard({ title, figure, note }: { title: string; figure: string; note: string }) {
+  return (
+    <View className="flex-1 rounded-card border border-line bg-surface px-4 py-1.5">
+      <Words look="label">{title}</Words>
+      <Words look="figure" className="text-[30px] leading-9">
+        {figure}
+      </Words>
+      <Words look="quiet">{note}</Words>
+    </View>
+  );
+}

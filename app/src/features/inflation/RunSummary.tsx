@@ -1,0 +1,29 @@
+import { View } from 'react-native';
+
+import { useTrade } from '@/data/trade';
+import { Card } from '@/ui/Card';
+import { Words } from '@/ui/Words';
+import { pacesOf, type ShownRun } from '@/views/inflation';
+import { dayText } from '@/wording/day';
+import { paceText } from '@/wording/inflation';
+import { counted } from '@/wording/trade';
+
+/** What a run that is over came to. */
+export function RunSummary({ run }: { run: ShownRun }) {
+  const { paceS } = useTrade();
+  const { done, lost, wanted } = run.progress;
+  return (
+    <Card title={`Run of ${dayText(run.startedAt)}`}>
+      <View role="list">
+        <View role="listitem">
+          <Words>{`${done} of ${counted(wanted, 'balloon')} made, ${lost} lost`}</Words>
+        </View>
+        {pacesOf(run, paceS.sized).map((pace) => (
+          <View key={pace.station} role="listitem">
+            <Words look="quiet">{`${pace.station}: ${paceText(pace)}`}</Words>
+          </View>
+        ))}
+      </View>
+    </Card>
+  );
+}

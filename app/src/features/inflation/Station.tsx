@@ -1,0 +1,149 @@
+import { activateKeepAwakeAsync, deactivateKeepAwake } from 'expo-keep-awake';
+import List from 'lucide-react-native/icons/list';
+import Ruler from 'lucide-react-native/icons/ruler';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+
+import { useLengths } from '@/data/lengths';
+import { write } from '@/data/outbox';
+import { useChecks, useModels, useSizers } from '@/data/records';
+import { useTrade } from '@/data/trade';
+import { nowUtc } from '@/device/id';
+import { IconButton } from '@/ui/Button';
+import { useWide } from '@/ui/layout';
+import { Page } from '@/ui/Page';
+import { Loading } from '@/ui/States';
+import { useNow } from '@/ui/useNow';
+import { bestHole } from '@/views/holes';
+import { nextBatch, secondsLeft, stationChecks, type ShownRun } from '@/views/inflation';
+import { lastingText } from '@/wording/inflation';
+import { batchMark } from '@/wording/batchMark';
+
+import { BatchesSheet } from './BatchesSheet';
+import { BatchFigure } from './BatchFigure';
+import { BatchThrough } from './BatchThrough';
+import { LatelyLine } from './LatelyLine';
+import { RunStale } from './RunStale';
+import { TapButtons } from './TapButtons';
+import { useTaps, type AtStation } from './useTaps';
+
+interface StationProps {
+  run: ShownRun;
+  title: string;
+  back: string;
+  at: AtStation;
+  /** The batch that was gone to; the next one that is free where none was. */
+  batchId: string | undefined;
+  onGo: (batchId: string) => void;
+  onStation: () => void;
+  onBag: (bagId: string | null) => void;
+}
+
+/** A station of an inflation run: one batch, one figure, one large button. */
+export function Station(props: StationProps) {
+  const { run, title, back, at, batchId } = props;
+  const models = useModels().data;
+  const sizers = useSizers().data;
+  const checks = useChecks().data;
+  const now = useNow();
+  const [first] = useState(() => nextBatch(run, { station: at.station, now })?.id);
+  useAwake();
+  const batch = run.batches.find(({ id }) => id === (batchId ?? first)) ?? run.batches[0];
+  if (models && sizers && checks && batch)
+    return <AtBatch {...props} {...{ models, sizers, checks, batch, now }} key={batch.id} />;
+  return (
+    <Page title={title} back={back}>
+      <Loading what="the batch" />
+    </Page>
+  );
+}
+
+/** The screen stays on while the station is worked at, where the browser can. */
+function useAwake(): void {
+  useEffect(() => {
+    // Some browsers cannot, and some refuse while their battery is low: the station works all the same.
+    activateKeepAwakeAsync().catch(() => undefined);
+    return () => void deactivateKeepAwake().catch(() => undefined);
+  }, []);
+}
+
+interface AtBatchProps extends StationProps {
+  models: NonNullable<ReturnType<typeof useModels>['data']>;
+  sizers: NonNullable<ReturnType<typeof useSizers>['data']>;
+  checks: NonNullable<ReturnType<typeof useChecks>['data']>;
+  batch: ShownRun['batches'][number];
+  now: number;
+}
+
+function AtBatch({ run, title, back, at, models, sizers, checks, batch, now, onGo, onStation, onBag }: AtBatchProps) {
+  const wide = useWide();
+  const lengths = useLengths();
+  const trade = useTrade();
+  const [listing, setListing] = useState(false);
+  const [checking, setChecking] = useState(false);
+  const { station } = at;
+  const model = models.find(({ id }) => id === batch.modelId) ?? null;
+  const { fillMm: targetMm, toleranceMm } = batch;
+  const hole = model && bestHole(sizers, { targetMm, toleranceMm, nominalMm: model.nominalMm }, trade);
+  const { tap, undo, size } = useTaps({ batch, at, checks, hole: hole?.choice.hole ?? null });
+  const { due, lately } = stationChecks({ batch, station, checks, trade });
+  const progress = run.progress.batches.find((each) => each.batch === batch.id)!;
+  const next = nextBatch(run, { station, now });
+  const left = secondsLeft(run, { station, usualS: trade.paceS.sized, now });
+  const mark = batchMark(batch.place);
+  const through = progress.left === 0;
+  const check = model && !checking ? () => setChecking(true) : null;
+  const end = () => write({ change: 'inflation', id: run.id, by: { endedAt: nowUtc() } });
+  return (
+    <Page
+      title={title}
+      subtitle={[
+        `Batch ${mark} of ${run.batches.length}`,
+        station,
+        left === null || left === 0 ? '' : `${lastingText(left)} left`,
+      ]
+        .filter(Boolean)
+        .join(' · ')}
+      back={back}
+      aside={
+        <View className="flex-row">
+          {check ? <IconButton label="Check a size" icon={Ruler} onPress={check} /> : null}
+          <IconButton label="All batches" icon={List} onPress={() => setListing(true)} />
+        </View>
+      }
+      actions={
+        through && !checking ? (
+          <BatchThrough next={next} onGo={onGo} onEnd={end} onUndo={undo} />
+        ) : (
+          <TapButtons
+            atOnce={at.atOnce}
+            checking={checking}
+            onTap={tap}
+            onUndo={undo}
+            onCheck={check}
+            onAnswer={(answer) => {
+              if (answer) size(answer);
+              setChecking(false);
+            }}
+          />
+        )
+      }
+    >
+      <RunStale run={run} now={now} />
+      <View className={wide ? 'mx-auto w-full max-w-[560px] gap-3' : 'gap-2'}>
+        <BatchFigure batch={batch} model={model} hole={hole} progress={progress} atOnce={at.atOnce} />
+        <LatelyLine batch={batch} lately={lately} why={due.why} fine={lengths.fine} onCheck={check} />
+      </View>
+      <BatchesSheet
+        open={listing}
+        onClose={() => setListing(false)}
+        {...{ run, models, at, batch, onBag, onStation }}
+        onGo={(id) => {
+          setListing(false);
+          onGo(id);
+        }}
+        onEnd={end}
+      />
+    </Page>
+  );
+}

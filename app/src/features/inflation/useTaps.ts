@@ -1,0 +1,119 @@
+import type { CheckRecord, TurnRecord, Write } from '@leggero/contract';
+import type { HoleAnswer, Tallied } from '@leggero/core';
+import { useMemo, useRef } from 'react';
+
+import { write } from '@/data/outbox';
+import { newId, nowUtc } from '@/device/id';
+import { useStanding } from '@/parts/useStanding';
+import { useLatest } from '@/ui/useLatest';
+import type { ShownBatch } from '@/views/inflation';
+
+/** Who works, and how. */
+export interface AtStation {
+  station: string;
+  /** Two at once from two nozzles: one tap is for both. */
+  atOnce: 1 | 2;
+  /** Which bags the balloons are from; null where that is not kept apart. */
+  bagId: string | null;
+}
+
+/** What is tapped into: a batch at a station, its checks so far, and the hole that they are held to. */
+interface TappedInto {
+  batch: ShownBatch;
+  at: AtStation;
+  checks: readonly CheckRecord[];
+  hole: { id: string; widthMm: number } | null;
+}
+
+interface Taps {
+  tap: (what: Tallied) => void;
+  /** Takes back the last tap; checks stay. */
+  undo: () => void;
+  /** What a balloon did at the hole. */
+  size: (answer: HoleAnswer) => void;
+}
+
+/** A check that goes on, with how many results it has. */
+interface BegunCheck {
+  id: string;
+  turnId: string | null;
+  taken: number;
+  size: number;
+}
+
+interface Begun {
+  turn: TurnRecord | null;
+  check: BegunCheck | null;
+}
+
+/** A check has room for so many. */
+const MOST_IN_CHECK = 1000;
+
+/** Keeps the taps of a station at a batch in a turn of its own, with the sizes that are checked meanwhile. */
+export function useTaps(into: TappedInto): Taps {
+  const { batch, at } = into;
+  const turns = batch.turns.filter(({ station }) => station === at.station);
+  const tallies = turns.flatMap((turn) => turn.tallies).sort((a, b) => (a.at < b.at ? -1 : 1));
+  const { standing, ownLast, send, takeBack } = useStanding(tallies);
+  const present = useLatest({ ...into, turns });
+  /** What was begun here, which may not be shown yet. */
+  const mine = useRef<Begun>({ turn: null, check: null });
+  return useMemo(() => {
+    /** The turn that goes on, or another with what begins it. */
+    const turnNow = (): { turn: TurnRecord; first: Write[] } => {
+      const { batch: now, at: how, turns: known } = present.current;
+      const same = ({ batchId, station, atOnce, bagId }: TurnRecord) =>
+        batchId === now.id && station === how.station && atOnce === how.atOnce && bagId === how.bagId;
+      const going = [mine.current.turn, known[0]].find((turn) => turn && same(turn));
+      if (going) return { turn: going, first: [] };
+      const turn = { id: newId(), batchId: now.id, ...how, startedAt: nowUtc() };
+      mine.current.turn = turn;
+      return { turn, first: [{ put: 'turn', row: turn }] };
+    };
+    /** The check of a turn that goes on, or another with what begins it. */
+    const checkNow = (turnId: string): { check: BegunCheck; first: Write[] } => {
+      const { batch: now, checks, hole } = present.current;
+      const open = ({ turnId: of, taken, size }: BegunCheck) => of === turnId && taken < size;
+      const shown = checks.map(({ id, turnId: of, size, results }) => ({
+        id,
+        turnId: of,
+        size,
+        taken: results.length,
+      }));
+      const going = [mine.current.check, ...shown].find((check) => check && open(check));
+      const { modelId, fillMm: targetMm, toleranceMm, count } = now;
+      const size = Math.min(MOST_IN_CHECK, Math.max(1, count));
+      const check = going ?? { id: newId(), turnId, taken: 0, size };
+      mine.current.check = check;
+      if (going) return { check, first: [] };
+      const aim = { tierName: 'Inflation run', targetMm, toleranceMm, size };
+      const by = { holeId: hole?.id ?? null, holeMm: hole?.widthMm ?? null, turnId, startedAt: nowUtc() };
+      return { check, first: [{ put: 'check', row: { id: check.id, modelId: modelId!, ...aim, ...by } }] };
+    };
+    return {
+      tap(what) {
+        const { turn, first } = turnNow();
+        // What went wrong went wrong with one of two.
+        const count = what === 'done' ? turn.atOnce : 1;
+        const row = { id: newId(), turnId: turn.id, what, count, at: nowUtc() };
+        send(row);
+        write(...first, { put: 'tally', row });
+      },
+      undo() {
+        const last = ownLast() ?? standing().at(-1);
+        if (!last) return;
+        takeBack(last);
+        write({ remove: 'tally', id: last.id });
+      },
+      size(answer) {
+        if (present.current.batch.modelId === null) return;
+        const { turn, first } = turnNow();
+        const { check, first: begins } = checkNow(turn.id);
+        const position = check.taken;
+        check.taken += 1;
+        const row = { id: newId(), checkId: check.id, position, answer, widthMm: null, takenAt: nowUtc() };
+        write(...first, ...begins, { put: 'checkResult', row });
+      },
+    };
+  }, [present, ownLast, send, standing, takeBack]);
+}

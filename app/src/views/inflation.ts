@@ -1,0 +1,184 @@
+import type { CheckRecord, InflationBatch, InflationRecord, Rows, TallyRecord, TurnRecord } from '@leggero/contract';
+import { coreCheckResult } from '@leggero/contract';
+import { judgeBatch, type BatchJudgement, type Trade } from '@leggero/core';
+import {
+  checkDue,
+  checkEvery,
+  learnPace,
+  paceOf,
+  pauseFromMs,
+  progressOf,
+  sinceCheckOf,
+  timeLeftS,
+  type CheckDue,
+  type Made,
+  type Pace,
+  type Progress,
+} from '@leggero/core/inflation';
+import { samplingPlan } from '@leggero/core/samplingPlan';
+import { weakMapMemoize } from 'reselect';
+
+import { groupsOf } from './rows';
+import { runsOf, talliesOf, turnsOf } from './runs';
+
+export const INFLATION_NOUNS = ['inflation', 'inflationBatch', 'turn', 'tally'] as const;
+type InflationRows = Pick<Rows, (typeof INFLATION_NOUNS)[number]>;
+
+const batchesOf = groupsOf('inflationBatch', 'inflationId');
+
+/** A turn with its taps, in the order they were made. */
+export interface ShownTurn extends TurnRecord {
+  tallies: readonly TallyRecord[];
+}
+
+/** A batch of a run with all that was tapped for it, at whatever station. */
+export interface ShownBatch extends InflationBatch {
+  /** Newest first. */
+  turns: ShownTurn[];
+}
+
+/** An inflation run in full. */
+export interface ShownRun extends InflationRecord {
+  batches: ShownBatch[];
+  progress: Progress;
+}
+
+/** The inflation runs of an event, newest first. */
+export const inflationsOf = weakMapMemoize((rows: InflationRows, eventId: string): ShownRun[] => {
+  const [batches, turns, tallies] = [batchesOf(rows.inflationBatch), turnsOf(rows.turn), talliesOf(rows.tally)];
+  return runsOf(rows.inflation)
+    .of(eventId)
+    .map((run) => {
+      const shown = batches.of(run.id).map((batch): ShownBatch => {
+        const own = turns.of(batch.id).map((turn): ShownTurn => ({ ...turn, tallies: tallies.of(turn.id) }));
+        return { ...batch, turns: own };
+      });
+      return { ...run, batches: shown, progress: progressOfBatches(shown) };
+    });
+});
+
+function progressOfBatches(batches: readonly ShownBatch[]): Progress {
+  return progressOf({
+    batches: batches.map(({ id: key, count }) => ({ key, count })),
+    tallies: batches.flatMap(({ id: batch, turns }) =>
+      turns.flatMap(({ tallies }) => tallies.map(({ what, count }) => ({ batch, what, count }))),
+    ),
+  });
+}
+
+/** What the taps of turns say was made, in the order they were made. */
+function madeIn(turns: readonly ShownTurn[]): Made[] {
+  const done = turns.flatMap(({ tallies }) => tallies.filter(({ what }) => what === 'done'));
+  return done.map(({ at, count }) => ({ atMs: Date.parse(at), count })).sort((a, b) => a.atMs - b.atMs);
+}
+
+/** Turns of a station over all batches of a run. */
+const turnsAt = (batches: readonly ShownBatch[], station: string): ShownTurn[] =>
+  batches.flatMap(({ turns }) => turns.filter((turn) => turn.station === station));
+
+/** The stations of a run, in the order they began. */
+export function stationsOf({ batches }: Pick<ShownRun, 'batches'>): string[] {
+  const turns = batches.flatMap((batch) => batch.turns);
+  const inTime = [...turns].sort((a, b) => (a.startedAt < b.startedAt ? -1 : 1));
+  return [...new Set(inTime.map(({ station }) => station))];
+}
+
+/** The pace of each station of a run that has one. */
+export function pacesOf(run: Pick<ShownRun, 'batches'>, usualS: number): (Pace & { station: string })[] {
+  return stationsOf(run).flatMap((station) => {
+    const pace = paceOf({ made: madeIn(turnsAt(run.batches, station)), usualS });
+    return pace ? [{ ...pace, station }] : [];
+  });
+}
+
+/** Whoever tapped in the last half hour works; so does who looks at the page. */
+const AT_WORK_MS = 1_800_000;
+
+/** Seconds until all is made by the stations that are at work now, each at its own pace. */
+export function secondsLeft(run: ShownRun, { station, usualS, now }: { station: string; usualS: number; now: number }) {
+  const paces = pacesOf(run, usualS);
+  const atWork = stationsOf(run).filter((each) => {
+    const last = madeIn(turnsAt(run.batches, each)).at(-1);
+    return last !== undefined && now - last.atMs < AT_WORK_MS;
+  });
+  const stations = new Set([...atWork, station]);
+  return timeLeftS({
+    left: run.progress.left,
+    paces: [...stations].map((each) => learnPace({ usualS, seen: paces.filter((pace) => pace.station === each) })),
+  });
+}
+
+/** How many of the last results say whether a station leans. */
+const LAST_RESULTS = 8;
+/** Fewer say nothing of it. */
+const FEWEST_RESULTS = 3;
+/** Leaning so far, as a share of the tolerance, is looked at more closely. */
+const LEANS = 0.25;
+
+/** Whether a station is to check a size, and what its last checks came to. */
+export interface StationChecks {
+  due: CheckDue;
+  /** Of the last results of this batch at this station; null with fewer than three. */
+  lately: BatchJudgement | null;
+  /** All that were checked of it there. */
+  checked: number;
+}
+
+/** What the checks of a station say of a batch that it makes. */
+export function stationChecks({
+  batch,
+  station,
+  checks,
+  trade,
+}: {
+  batch: ShownBatch;
+  station: string;
+  checks: readonly CheckRecord[];
+  trade: Trade;
+}): StationChecks {
+  const own = batch.turns.filter((turn) => turn.station === station);
+  const turnIds = new Set(own.map(({ id }) => id));
+  const results = checks
+    .filter(({ turnId }) => turnId !== null && turnIds.has(turnId))
+    .flatMap((check) => check.results)
+    .sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1));
+  const last = results.slice(-LAST_RESULTS);
+  const { fillMm: targetMm, toleranceMm, count } = batch;
+  const judged =
+    last.length < FEWEST_RESULTS ? null : judgeBatch({ targetMm, toleranceMm, results: last.map(coreCheckResult) });
+  const lately = judged?.ok ? judged.value : null;
+  const leaning = lately !== null && lately.meanMm !== null && Math.abs(lately.meanMm - targetMm) > LEANS * toleranceMm;
+  const made = madeIn(own);
+  const gapsMs = made.slice(1).map(({ atMs }, i) => atMs - made[i]!.atMs);
+  const plan = samplingPlan({ lotSize: Math.max(2, count) });
+  const due = checkDue({
+    since: sinceCheckOf({
+      ...{ made, leaning, checkedAtMs: results.map(({ takenAt }) => Date.parse(takenAt)) },
+      turnAtMs: own[0] ? Date.parse(own[0].startedAt) : 0,
+      pauseMs: pauseFromMs({ gapsMs, usualS: trade.paceS.sized }),
+    }),
+    every: checkEvery({ lot: count, checks: plan.ok ? plan.value.sampleSize : 1 }),
+  });
+  return { due, lately, checked: results.length };
+}
+
+/** The batch that a station goes on with: the first that is not through and that no other station is at. */
+export function nextBatch(run: ShownRun, { station, now }: { station: string; now: number }): ShownBatch | undefined {
+  const left = new Map(run.progress.batches.map((each) => [each.batch, each.left]));
+  const open = run.batches.filter(({ id }) => left.get(id)! > 0);
+  const others = ({ turns }: ShownBatch) =>
+    turns.some((turn) => turn.station !== station && now - lastTap(turn) < AT_WORK_MS);
+  return open.find((batch) => !others(batch)) ?? open[0];
+}
+
+/** When a turn was last tapped in, ms since 1970. */
+const lastTap = ({ startedAt, tallies }: ShownTurn): number => Date.parse(tallies.at(-1)?.at ?? startedAt);
+
+/** When a run was last tapped in: when it began, where it never was. */
+export function lastTapOf({ batches, startedAt }: Pick<ShownRun, 'batches' | 'startedAt'>): string {
+  const turns = batches.flatMap((batch) => batch.turns);
+  return turns.reduce((latest, turn) => {
+    const at = turn.tallies.at(-1)?.at ?? turn.startedAt;
+    return at > latest ? at : latest;
+  }, startedAt);
+}

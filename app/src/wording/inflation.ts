@@ -1,0 +1,61 @@
+import type { BatchJudgement, Tallied } from '@leggero/core';
+import type { Pace, WhyCheck } from '@leggero/core/inflation';
+
+import { counted, dosed } from './trade';
+
+/** What a tap says, on its button and in its undo. */
+export const TALLY_WORDS: Record<Tallied, { title: string; heard: string }> = {
+  done: { title: 'Done', heard: 'Done' },
+  popped: { title: 'Popped', heard: 'Popped' },
+  pinhole: { title: 'Pinhole', heard: 'Pinhole' },
+  size: { title: 'Wrong size', heard: 'Wrong size: not lost, and not done' },
+  other: { title: 'Other', heard: 'Lost for another reason' },
+};
+
+/** Why a size is asked for now. */
+export const WHY_CHECK_WORDS: Record<WhyCheck, string> = {
+  start: 'The first of this batch',
+  hands: 'Other hands or another bag',
+  pause: 'After the pause',
+  leaning: 'The last ones leaned',
+  plan: 'Time to check one',
+};
+
+/** "1 h 10 min", "25 min", "under a minute". */
+export function lastingText(seconds: number): string {
+  const minutes = Math.round(seconds / 60);
+  if (minutes < 1) return 'under a minute';
+  const [hours, rest] = [Math.floor(minutes / 60), minutes % 60];
+  return [hours > 0 ? `${hours} h` : '', rest > 0 ? `${rest} min` : ''].filter(Boolean).join(' ');
+}
+
+/** What the last checks came to, and what to do: "The last 8 lean large by ⅛ in: let out half a stroke." */
+export function latelyText(
+  { count, meanMm, verdict }: BatchJudgement,
+  {
+    targetMm,
+    doseBy,
+    timed,
+    fine,
+  }: { targetMm: number; doseBy: number | null; timed: boolean; fine: (mm: number) => string },
+): string | null {
+  const last = `The last ${count}`;
+  if (verdict === 'uneven') return `${last} differ too much from one another: size each one.`;
+  if (verdict === 'some-off') return `${last}: some are off. Size the next ones.`;
+  if (verdict !== 'off-centre' || meanMm === null) return null;
+  const large = meanMm > targetMm;
+  const lean = `${last} lean ${large ? 'large' : 'small'} by ${fine(Math.abs(meanMm - targetMm))}`;
+  if (doseBy === null || doseBy === 0) return `${lean}: ${large ? 'let a little air out' : 'give a little more'}.`;
+  const dose = dosed(Math.abs(doseBy), timed ? 'timed' : 'hand');
+  return `${lean}: ${doseBy < 0 ? `let out ${dose}` : `give ${dose} more`}.`;
+}
+
+/** "23 of 32", with what is too many. */
+export function madeText({ done, wanted }: { done: number; wanted: number }): string {
+  return done > wanted ? `${wanted} of ${wanted}, ${done - wanted} over` : `${done} of ${wanted}`;
+}
+
+/** "18 s each, over 96 balloons". */
+export function paceText({ eachS, balloons }: Pick<Pace, 'eachS' | 'balloons'>): string {
+  return `${eachS.toFixed(0)} s each, over ${counted(balloons, 'balloon')}`;
+}
