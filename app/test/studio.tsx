@@ -16,6 +16,10 @@ import type {
   FixingRecord,
   EyeCheckRecord,
   LossRecord,
+  TurnRecord,
+  TallyRecord,
+  InflationRecord,
+  InflationBatch,
   ModelDetail,
   NounName,
   PersonRecord,
@@ -62,6 +66,10 @@ export interface Records {
   bags?: BagRecord[];
   stockEntries?: StockEntryRecord[];
   losses?: LossRecord[];
+  inflations?: InflationRecord[];
+  inflationBatches?: InflationBatch[];
+  turns?: TurnRecord[];
+  tallies?: TallyRecord[];
   pieces: PieceRecord[];
   chains: ChainRecord[];
   constants: RowOf<'constant'>[];
@@ -239,6 +247,10 @@ export function feedOf(records: Records): Changes {
     bags = [],
     stockEntries = [],
     losses = [],
+    inflations = [],
+    inflationBatches = [],
+    turns = [],
+    tallies = [],
     events,
     pieces,
     chains,
@@ -272,6 +284,10 @@ export function feedOf(records: Records): Changes {
     bag: bags,
     stockEntry: stockEntries,
     loss: losses,
+    inflation: inflations,
+    inflationBatch: inflationBatches,
+    turn: turns,
+    tally: tallies,
     event: events,
     piece: pieces.map(({ checks: _, ...piece }) => piece),
     check: [...checks.values()].map(({ results: _, ...check }) => check),

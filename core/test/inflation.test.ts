@@ -1,6 +1,7 @@
 import {
   checkDue,
   checkEvery,
+  doseAgainstLean,
   doseChange,
   isLost,
   learnPace,
@@ -108,6 +109,19 @@ describe('another dose', () => {
     expect(doseChange({ dose: 7, widthMm: 254, byMm: -3.2, timed: false })).toBe(-0.5);
     expect(doseChange({ dose: 4, widthMm: 254, byMm: 6.35, timed: true })).toBeCloseTo(0.3);
     expect(doseChange({ dose: 3, widthMm: 254, byMm: 1, timed: false })).toBe(0);
+  });
+});
+
+describe('a dose against a lean', () => {
+  const against = (meanMm: number | null, basis: 'widths' | 'answers') =>
+    doseAgainstLean({ dose: 7, timed: false, targetMm: 241.3, toleranceMm: 6.35, lately: { meanMm, basis } });
+
+  it('makes up for what was measured, and for no more than the tolerance where only a hole was asked', () => {
+    expect(against(241.3 + 16, 'widths')).toBe(-1.5);
+    expect(against(241.3 + 16, 'answers')).toBe(-0.5);
+    expect(against(241.3 - 16, 'answers')).toBe(0.5);
+    expect(against(241.3 + 1, 'widths')).toBe(0);
+    expect(against(null, 'answers')).toBe(0);
   });
 });
 

@@ -162,13 +162,13 @@ export function stationChecks({
   return { due, lately, checked: results.length };
 }
 
-/** The batch that a station goes on with: the first that is not through and that no other station is at. */
+/** The batch that a station goes on with: the one it is at, or the first that is not through and no other is at. */
 export function nextBatch(run: ShownRun, { station, now }: { station: string; now: number }): ShownBatch | undefined {
   const left = new Map(run.progress.batches.map((each) => [each.batch, each.left]));
   const open = run.batches.filter(({ id }) => left.get(id)! > 0);
-  const others = ({ turns }: ShownBatch) =>
-    turns.some((turn) => turn.station !== station && now - lastTap(turn) < AT_WORK_MS);
-  return open.find((batch) => !others(batch)) ?? open[0];
+  const isAt = ({ turns }: ShownBatch, own: boolean) =>
+    turns.some((turn) => (turn.station === station) === own && now - lastTap(turn) < AT_WORK_MS);
+  return open.find((batch) => isAt(batch, true)) ?? open.find((batch) => !isAt(batch, false)) ?? open[0];
 }
 
 /** When a turn was last tapped in, ms since 1970. */

@@ -29,9 +29,12 @@ export function lastingText(seconds: number): string {
   return [hours > 0 ? `${hours} h` : '', rest > 0 ? `${rest} min` : ''].filter(Boolean).join(' ');
 }
 
-/** What the last checks came to, and what to do: "The last 8 lean large by ⅛ in: let out half a stroke." */
+/**
+ * What the last checks came to, and what to do: "The last 8 lean large by ⅛ in: let out ½ stroke." From answers at a
+ * hole it is not known how far they lean.
+ */
 export function latelyText(
-  { count, meanMm, verdict }: BatchJudgement,
+  { count, meanMm, verdict, basis }: BatchJudgement,
   {
     targetMm,
     doseBy,
@@ -44,10 +47,13 @@ export function latelyText(
   if (verdict === 'some-off') return `${last}: some are off. Size the next ones.`;
   if (verdict !== 'off-centre' || meanMm === null) return null;
   const large = meanMm > targetMm;
-  const lean = `${last} lean ${large ? 'large' : 'small'} by ${fine(Math.abs(meanMm - targetMm))}`;
-  if (doseBy === null || doseBy === 0) return `${lean}: ${large ? 'let a little air out' : 'give a little more'}.`;
+  const far = basis === 'answers' ? '' : ` by ${fine(Math.abs(meanMm - targetMm))}`;
+  const lean = `${last} lean ${large ? 'large' : 'small'}${far}`;
+  const then = basis === 'answers' ? ', then check again' : '';
+  if (doseBy === null || doseBy === 0)
+    return `${lean}: ${large ? 'let a little air out' : 'give a little more'}${then}.`;
   const dose = dosed(Math.abs(doseBy), timed ? 'timed' : 'hand');
-  return `${lean}: ${doseBy < 0 ? `let out ${dose}` : `give ${dose} more`}.`;
+  return `${lean}: ${doseBy < 0 ? `let out ${dose}` : `give ${dose} more`}${then}.`;
 }
 
 /** "23 of 32", with what is too many. */

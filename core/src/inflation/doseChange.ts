@@ -1,3 +1,5 @@
+import type { BatchJudgement } from '../consistency';
+
 /** What can be given: half a stroke, a tenth of a second. */
 const STEP = { strokes: 0.5, seconds: 0.1 } as const;
 
@@ -22,4 +24,28 @@ export function doseChange({
   const step = timed ? STEP.seconds : STEP.strokes;
   const exact = dose * ((1 + byMm / widthMm) ** 3 - 1);
   return Math.round(exact / step) * step + 0;
+}
+
+/**
+ * What to add to a dose so that a batch that leans comes back to its target. Where only answers at a hole are known they
+ * say that balloons lie beyond the tolerance, hardly how far: then no more is changed than the tolerance, and the next
+ * check tells the rest.
+ */
+export function doseAgainstLean({
+  dose,
+  timed,
+  targetMm,
+  toleranceMm,
+  lately: { meanMm, basis },
+}: {
+  dose: number;
+  timed: boolean;
+  targetMm: number;
+  toleranceMm: number;
+  lately: Pick<BatchJudgement, 'meanMm' | 'basis'>;
+}): number {
+  if (meanMm === null) return 0;
+  const most = basis === 'answers' ? toleranceMm : Infinity;
+  const byMm = Math.max(-most, Math.min(most, targetMm - meanMm));
+  return doseChange({ dose, widthMm: targetMm, byMm, timed });
 }

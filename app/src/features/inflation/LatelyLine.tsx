@@ -1,5 +1,5 @@
 import type { BatchJudgement } from '@leggero/core';
-import { doseChange, type WhyCheck } from '@leggero/core/inflation';
+import { doseAgainstLean, type WhyCheck } from '@leggero/core/inflation';
 import { View } from 'react-native';
 
 import { Button } from '@/ui/Button';
@@ -18,9 +18,8 @@ interface LatelyLineProps {
 
 /** What to do now: what the last checks came to, and whether to check another. */
 export function LatelyLine({ batch, lately, why, fine, onCheck }: LatelyLineProps) {
-  const { fillMm: targetMm, dose, timed } = batch;
-  const byMm = lately?.meanMm == null ? 0 : targetMm - lately.meanMm;
-  const doseBy = dose === null ? null : doseChange({ dose, widthMm: targetMm, byMm, timed });
+  const { fillMm: targetMm, toleranceMm, dose, timed } = batch;
+  const doseBy = lately && dose !== null ? doseAgainstLean({ dose, timed, targetMm, toleranceMm, lately }) : null;
   const drift = lately && latelyText(lately, { targetMm, doseBy, timed, fine });
   return (
     <View className="gap-2">

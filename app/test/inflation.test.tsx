@@ -1,0 +1,278 @@
+import {
+  CHECK_DEFAULTS,
+  EVENT_DEFAULTS,
+  RESULT_DEFAULTS,
+  type InflationBatch,
+  type TallyRecord,
+  type TurnRecord,
+} from '@leggero/contract';
+import type { HoleAnswer, Tallied } from '@leggero/core';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+
+import { InflationPage } from '@/features/inflation/InflationPage';
+import { lossesOfRuns } from '@/views/runLosses';
+import { stockBook } from '@/views/stock';
+import { lastingText, madeText } from '@/wording/inflation';
+
+import { goTo, visited } from './router';
+import { done, FRESH_ID, lastDone, MODEL_ID, namesDone, show, someRecords, type Records } from './studio';
+
+const inch = (inches: number) => inches * 25.4;
+const id = (n: number) => `00000000-0000-4000-8000-0000000041${String(n).padStart(2, '0')}`;
+const EVENT_ID = id(1);
+const RUN_ID = id(2);
+const MINUTE_MS = 60_000;
+const before = (minutes: number) => new Date(Date.now() - minutes * MINUTE_MS).toISOString();
+
+const batch = (n: number, by: Partial<InflationBatch> = {}): InflationBatch => ({
+  ...{ id: id(10 + n), inflationId: RUN_ID, key: `batch ${n}`, place: n, modelId: MODEL_ID, colourHex: '#3f7a4a' },
+  ...{ fillMm: inch(9.5), toleranceMm: inch(0.25), count: 4, dose: 7, timed: false },
+  ...by,
+});
+const turn = (n: number, by: Partial<TurnRecord> = {}): TurnRecord => ({
+  ...{ id: id(30 + n), batchId: id(10), station: 'Table 1', atOnce: 1, bagId: null, startedAt: before(20) },
+  ...by,
+});
+const tally = (n: number, what: Tallied, by: Partial<TallyRecord> = {}): TallyRecord => ({
+  ...{ id: id(50 + n), turnId: id(30), what, count: 1, at: before(20 - n / 10) },
+  ...by,
+});
+const EVENT = {
+  ...EVENT_DEFAULTS,
+  id: EVENT_ID,
+  name: 'Low Tide',
+  daysStanding: 0,
+  createdAt: before(900),
+  demo: false,
+};
+const records = (by: Partial<Records> = {}): Records => ({
+  ...someRecords(),
+  events: [EVENT],
+  inflations: [{ id: RUN_ID, eventId: EVENT_ID, startedAt: before(25), endedAt: null, demo: false }],
+  inflationBatches: [batch(0), batch(1, { fillMm: inch(5), modelId: FRESH_ID, dose: null, count: 2 })],
+  ...by,
+});
+const open = async (by: Partial<Records> = {}, address: Record<string, string> = { station: 'Table 1' }) => {
+  goTo(`/builds/events/${EVENT_ID}/run`, address);
+  show(<InflationPage eventId={EVENT_ID} />, records(by));
+  await waitFor(() => expect(document.querySelector('[aria-busy=true]')).toBeNull());
+};
+const click = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
+const rowsDone = (noun: string) =>
+  done().flatMap((write) => ('put' in write && write.put === noun ? [write.row as Record<string, unknown>] : []));
+
+/** A check in a turn, with answers one after another. */
+const checked = (answers: HoleAnswer[], by: Partial<TurnRecord> = {}) => {
+  const { id: turnId } = turn(0, by);
+  const check = {
+    ...{ id: id(70), modelId: MODEL_ID, tierName: 'Inflation run', targetMm: inch(9.5), toleranceMm: inch(0.25) },
+    ...{ size: 30, ...CHECK_DEFAULTS, turnId, startedAt: before(19), demo: false },
+    results: answers.map((answer, position) => ({
+      ...{ id: id(80 + position), checkId: id(70), position, answer, widthMm: null, ...RESULT_DEFAULTS },
+      takenAt: before(18 - position / 10),
+    })),
+  };
+  return someRecords().models.map((model) => (model.id === MODEL_ID ? { ...model, checks: [check] } : model));
+};
+
+describe('an inflation run', () => {
+  it('begins from the recipe, and says what former ones came to', async () => {
+    await open({ inflations: [] });
+    expect(screen.getByText(/No run has begun/)).toBeTruthy();
+    await click('To the recipe');
+    expect(visited).toEqual([`/builds/events/${EVENT_ID}/recipe`]);
+  });
+
+  it('of an event that is not there says so', async () => {
+    await open({ events: [] });
+    expect(screen.getByText(/No event is known/)).toBeTruthy();
+  });
+
+  it('that is over is summed up', async () => {
+    const taps = Array.from({ length: 4 }, (_, i) => tally(i, 'done'));
+    await open({
+      inflations: [{ id: RUN_ID, eventId: EVENT_ID, startedAt: before(25), endedAt: before(1), demo: false }],
+      turns: [turn(0)],
+      tallies: [...taps, tally(5, 'popped')],
+    });
+    expect(screen.getByText('4 of 6 balloons made, 1 lost')).toBeTruthy();
+    expect(screen.getByText('Table 1: 6 s each, over 3 balloons')).toBeTruthy();
+  });
+
+  it('asks first which station this is', async () => {
+    await open({}, {});
+    expect(screen.getByText('6 balloons left')).toBeTruthy();
+    await userEvent.clear(screen.getByRole('textbox', { name: 'Its name' }));
+    expect(screen.getByText('Give it a name.')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Begin here' })).toHaveProperty('disabled', true);
+    await userEvent.type(screen.getByRole('textbox', { name: 'Its name' }), 'By the door');
+    await userEvent.click(screen.getByRole('radio', { name: 'Two, a pair' }));
+    await click('Begin here');
+    expect(await screen.findByRole('button', { name: 'Pair done' })).toBeTruthy();
+    expect(screen.getByText(/^Batch A of 2 · By the door/)).toBeTruthy();
+  });
+});
+
+describe('at a station', () => {
+  it('stands what to make: the width, the hole with its gap, the strokes, how many', async () => {
+    await open();
+    expect(screen.getByRole('status', { name: '9½ in across, ¼ in either way' })).toBeTruthy();
+    for (const text of ['Kelp green', 'Fennimore Standard 11', 'leave a ½ gap', 'strokes, then size it', '0 of 4'])
+      expect(screen.getByText(text)).toBeTruthy();
+  });
+
+  it('a tap counts for what is filled at once, in one turn however fast they come', async () => {
+    await open({}, { station: 'Table 1', two: '1' });
+    act(() => {
+      for (const key of [' ', 'PageDown', '1', ' ']) fireEvent.keyDown(window, { key });
+    });
+    expect(namesDone()).toEqual(['put turn', ...Array.from({ length: 4 }, () => 'put tally')]);
+    expect(rowsDone('turn')).toMatchObject([{ batchId: id(10), station: 'Table 1', atOnce: 2 }]);
+    expect(rowsDone('tally').map(({ what, count }) => [what, count])).toEqual([
+      ['done', 2],
+      ['done', 2],
+      ['popped', 1],
+      ['done', 2],
+    ]);
+    expect(await screen.findByText('4 of 4, 2 over')).toBeTruthy();
+    expect(screen.getByText('1 lost · in pairs')).toBeTruthy();
+  });
+
+  it('undo takes back one tap after another, each once, and nothing of another station', async () => {
+    await open({
+      turns: [turn(0), turn(1, { station: 'Table 2' })],
+      tallies: [tally(0, 'done'), tally(1, 'popped'), tally(2, 'done', { turnId: id(31) })],
+    });
+    await click('Pinhole');
+    act(() => {
+      for (let i = 0; i < 5; i += 1) fireEvent.keyDown(window, { key: 'u' });
+    });
+    const removed = done().flatMap((write) => ('remove' in write ? [write.id] : []));
+    expect(removed).toEqual([rowsDone('tally')[0]!['id'], id(51), id(50)]);
+    expect(await screen.findByText('1 of 4')).toBeTruthy();
+  });
+
+  it('a balloon of the wrong size is neither lost nor done', async () => {
+    await open();
+    await click(/^Wrong size/);
+    expect(await screen.findByText('0 lost · 1 made anew')).toBeTruthy();
+    expect(screen.getByText('0 of 4')).toBeTruthy();
+  });
+
+  it('a size is asked for at the first balloon, and taken in two taps', async () => {
+    await open();
+    expect(screen.queryByText('The first of this batch')).toBeNull();
+    await click('Done');
+    await click('Check it');
+    await click(/^Just passes/);
+    const [check] = rowsDone('check');
+    expect(check).toMatchObject({ modelId: MODEL_ID, targetMm: 241.3, turnId: rowsDone('turn')[0]!['id'] });
+    expect(lastDone()).toMatchObject({
+      put: 'checkResult',
+      row: { checkId: check!['id'], position: 0, answer: 'passes' },
+    });
+    await waitFor(() => expect(screen.queryByText('The first of this batch')).toBeNull());
+    await click('Check a size');
+    fireEvent.keyDown(window, { key: '1' });
+    expect(lastDone()).toMatchObject({
+      put: 'checkResult',
+      row: { checkId: check!['id'], position: 1, answer: 'stops' },
+    });
+    expect(rowsDone('check')).toHaveLength(1);
+  });
+
+  it('is left unchecked where it is not the moment', async () => {
+    await open({ turns: [turn(0)], tallies: [tally(0, 'done')] });
+    await click('Check it');
+    await click('Not now');
+    expect(screen.getByRole('button', { name: 'Done' })).toBeTruthy();
+    expect(done()).toEqual([]);
+  });
+
+  it('says what to do once the last ones lean', async () => {
+    await open({ models: checked(['stops', 'stops', 'passes', 'stops', 'stops', 'stops']), turns: [turn(0)] });
+    expect(screen.getByRole('alert').textContent).toBe('The last 6 lean large: let out ½ stroke, then check again.');
+  });
+
+  it('says nothing of checks of another station', async () => {
+    await open({ models: checked(['stops', 'stops', 'stops', 'stops']), turns: [turn(0, { station: 'Table 2' })] });
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+
+  it('goes on with the next batch once one is through, and ends the run after the last', async () => {
+    await open({ turns: [turn(0)], tallies: Array.from({ length: 3 }, (_, i) => tally(i, 'done')) });
+    await click('Done');
+    await click('Next: batch B');
+    expect(await screen.findByRole('status', { name: /^5 in across/ })).toBeTruthy();
+    expect(screen.getByText('not known yet')).toBeTruthy();
+    act(() => {
+      for (const key of ['Enter', 'Enter']) fireEvent.keyDown(window, { key });
+    });
+    await screen.findByText('All batches are through.');
+    await click('End the run');
+    expect(lastDone()).toMatchObject({ change: 'inflation', id: RUN_ID, by: { endedAt: expect.any(String) } });
+  });
+
+  it('has the batch that no other station is at', async () => {
+    await open({ turns: [turn(0, { station: 'Table 2', startedAt: before(3) })] });
+    expect(screen.getByText(/^Batch B of 2 · Table 1/)).toBeTruthy();
+    await click('All batches');
+    await click(/^Batch A: 0 of 4, Table 2/);
+    expect(await screen.findByText(/^Batch A of 2 · Table 1/)).toBeTruthy();
+  });
+
+  it('that nobody tapped at for a week may end as of then', async () => {
+    const week = 7 * 24 * 60;
+    await open({
+      inflations: [{ id: RUN_ID, eventId: EVENT_ID, startedAt: before(week), endedAt: null, demo: false }],
+      turns: [turn(0, { startedAt: before(week) })],
+      tallies: [tally(0, 'done', { at: before(week - 5) })],
+    });
+    expect(screen.getByText(/^Nothing was tapped since/)).toBeTruthy();
+    await click('End it as of then');
+    const { by } = lastDone() as { by: { endedAt: string } };
+    expect(Date.now() - Date.parse(by.endedAt)).toBeGreaterThan((week - 6) * MINUTE_MS);
+    expect(Date.now() - Date.parse(by.endedAt)).toBeLessThan((week - 4) * MINUTE_MS);
+  });
+});
+
+describe('what a run teaches', () => {
+  it('is how many are lost, of which bags, beside what was written down', () => {
+    const by = <Row extends { id: string }>(rows: Row[]) => new Map(rows.map((row) => [row.id, row]));
+    const losses = lossesOfRuns({
+      inflationBatch: by([batch(0), batch(1, { modelId: null })]),
+      turn: by([turn(0, { bagId: id(5) }), turn(1, { batchId: id(11) })]),
+      tally: by([
+        ...[tally(0, 'done', { count: 2 }), tally(1, 'popped'), tally(2, 'pinhole'), tally(3, 'size')],
+        tally(4, 'done', { turnId: id(31) }),
+      ]),
+    });
+    expect(losses).toEqual([{ modelId: MODEL_ID, bagId: id(5), used: 4, lost: 2 }]);
+    const written = {
+      id: id(6),
+      modelId: MODEL_ID,
+      bagId: null,
+      work: 'inflate' as const,
+      used: 10,
+      lost: 1,
+      at: before(1),
+    };
+    const book = stockBook(someRecords().models, [], [], [written], losses, 'EUR');
+    expect(book.of(MODEL_ID).lost).toEqual({ inflate: { used: 14, lost: 3 } });
+    expect(book.of(MODEL_ID).losses).toEqual([written]);
+    expect(book.lostOfOthers(FRESH_ID)).toEqual([{ inflate: { used: 14, lost: 3 } }]);
+  });
+});
+
+it('times and counts are said as people do', () => {
+  expect([20, 90, 1500, 3600, 4200].map(lastingText)).toEqual([
+    'under a minute',
+    '2 min',
+    '25 min',
+    '1 h',
+    '1 h 10 min',
+  ]);
+  expect(madeText({ done: 23, wanted: 32 })).toBe('23 of 32');
+  expect(madeText({ done: 34, wanted: 32 })).toBe('32 of 32, 2 over');
+});
