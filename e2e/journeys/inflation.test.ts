@@ -1,0 +1,120 @@
+import { randomUUID } from 'node:crypto';
+
+import { EVENT_DEFAULTS, type Changes, type DesignOf, type ModelRecord, type TallyRecord } from '@leggero/contract';
+
+import { PHONE, type Visitor } from '../visitor';
+import { standardEleven } from '../views';
+import { worldOf } from '../world';
+
+jest.setTimeout(240_000);
+
+const world = worldOf('demo');
+const EVENT_ID = randomUUID();
+const RUN = `/builds/events/${EVENT_ID}/run`;
+
+async function put(noun: string, { id, ...body }: { id: string } & Record<string, unknown>): Promise<void> {
+  const answer = await fetch(`${world.url}/api/${noun}/${id}`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  if (!answer.ok) throw new Error(`${noun}: ${await answer.text()}`);
+}
+
+/** Everything that was tapped so far, as the server has it. */
+const tallies = async (): Promise<TallyRecord[]> =>
+  (await world.get<Changes>('changes?since=&nouns=tally')).rows.tally ?? [];
+
+/** So many keys, one after another, as a foot pedal sends them. */
+async function press({ page }: Visitor, key: 'PageDown' | 'PageUp' | '1' | '2' | '3', times = 1): Promise<void> {
+  for (let i = 0; i < times; i += 1) await page.keyboard.press(key);
+}
+
+let eleven: ModelRecord;
+let satin: ModelRecord;
+let one: Visitor;
+let two: Visitor;
+beforeAll(async () => {
+  const models = await world.get<ModelRecord[]>('models');
+  eleven = standardEleven(models as never);
+  satin = models.find(({ line, nominalMm }) => line === 'Tarn Satin' && Math.round(nominalMm / 25.4) === 11)!;
+  const colour = ({ id: modelId, colourHex, finish }: ModelRecord) => ({ modelId, colourHex, finish });
+  const column: DesignOf<'column'> = {
+    ...{ form: 'column', count: 4, open: 'height', layers: 12, heightMm: 1829, standMm: 13, widthMm: 241.3 },
+    ...{ topper: null, heldBy: 'pole', ceilingMm: null, painted: [], colours: [colour(eleven), colour(satin)] },
+    pattern: { kind: 'spiral', order: [0, 0, 0, 1], to: 'right', every: 4 },
+  };
+  const createdAt = new Date().toISOString();
+  await put('events', { ...EVENT_DEFAULTS, id: EVENT_ID, name: 'Neap tide', daysStanding: 0, createdAt });
+  await put('pieces', { id: randomUUID(), name: 'Posts', design: column, copies: 2, eventId: EVENT_ID, createdAt });
+  one = await world.visit(`/builds/events/${EVENT_ID}/recipe`, PHONE);
+  two = await world.visit('/bench', PHONE);
+});
+
+describe('a run of 96 at two stations', () => {
+  it('begins from the recipe: each station has a batch of its own', async () => {
+    await one.sees('96 balloons in 2 batches');
+    await one.tap('button', 'Begin the inflation run');
+    await one.sees('96 balloons left');
+    await one.tap('button', 'Begin here');
+    await one.sees('0 of 72');
+    await press(one, 'PageDown', 2);
+    await one.sees('2 of 72');
+    await world.kept('tally', ({ what }) => what === 'done');
+    await two.goTo(RUN);
+    await two.tap('radio', 'Table 2');
+    await two.tap('radio', 'Two, a pair');
+    await two.tap('button', 'Begin here');
+    await two.sees('0 of 24');
+    await press(two, 'PageDown', 3);
+    await two.sees('6 of 24');
+  });
+
+  it('goes on where the network is cut, and what was tapped meanwhile is there for both afterwards', async () => {
+    await one.page.setOfflineMode(true);
+    await press(one, 'PageDown', 20);
+    await press(one, '1', 3);
+    await press(one, '2');
+    await press(one, 'PageUp');
+    await one.sees('22 of 72');
+    await one.sees('3 lost');
+    await press(two, 'PageDown', 9);
+    await two.sees('This batch is through.');
+    await two.tap('button', 'Next: batch A');
+    // What the other has is not known yet.
+    await two.sees('2 of 72');
+    await press(two, 'PageDown', 5);
+    await two.sees('12 of 72');
+    await one.page.setOfflineMode(false);
+    await two.sees('32 of 72');
+    await one.sees('32 of 72');
+    expect((await tallies()).filter(({ what }) => what === 'popped')).toHaveLength(3);
+  });
+
+  it('notices that the sizes lean, and says by how much to change the dose', async () => {
+    for (const answer of [
+      'Stops: too big',
+      'Stops: too big',
+      'Just passes: right',
+      'Stops: too big',
+      'Stops: too big',
+    ]) {
+      await one.tap('button', 'Check a size');
+      await one.tap('button', answer);
+    }
+    await one.sees(/The last 5 lean large: let out ½ stroke, then check again\./);
+  });
+
+  it('ends once all are made: what it came to is summed up, and its losses teach the spares', async () => {
+    await press(one, 'PageDown', 40);
+    await two.sees('All batches are through.');
+    await two.tap('button', 'End the run');
+    await two.sees('96 of 96 balloons made, 3 lost');
+    await one.sees('96 of 96 balloons made, 3 lost');
+    const all = await tallies();
+    expect(all.reduce((sum, { what, count }) => sum + (what === 'done' ? count : 0), 0)).toBe(96);
+    await one.goTo(`/shelf/${eleven.id}/stock`);
+    await one.sees(/learned from \d+ of yours/);
+    expect([...one.complaints, ...two.complaints]).toEqual([]);
+  });
+});
