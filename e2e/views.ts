@@ -1,9 +1,12 @@
+import { randomUUID } from 'node:crypto';
+
 import type { ModelDetail, PieceRecord, ShelfModel, SizerRecord, StudyRecord } from '@leggero/contract';
 
 import type { World } from './world';
 
 /** Every view of the demo: what it is, and its address. */
-export async function viewsOf({ get }: World): Promise<[name: string, address: string][]> {
+export async function viewsOf(world: World): Promise<[name: string, address: string][]> {
+  const { get } = world;
   const shelf = await get<ShelfModel[]>('models');
   const eleven = await get<ModelDetail>(`models/${standardEleven(shelf).id}`);
   const [sizer] = await get<SizerRecord[]>('sizers');
@@ -13,6 +16,8 @@ export async function viewsOf({ get }: World): Promise<[name: string, address: s
   const pair = first(({ outerId, seenHex }) => outerId !== null && seenHex !== null);
   const long = first(({ kind }) => kind === 'modelling');
   const mirror = first(({ finish, kind }) => finish === 'mirror' && kind === 'round');
+  const { eventId } = pieces.find(({ eventId: of }) => of !== null)!;
+  const [going, begun] = await runsBegun(world, eventId!, eleven);
   return [
     ['bench', '/bench'],
     ['searching', '/search'],
@@ -66,13 +71,13 @@ export async function viewsOf({ get }: World): Promise<[name: string, address: s
     ['new pump', '/gauges/pumps/new'],
     ['new piece', '/builds/new'],
     ['new event', '/builds/events/new'],
-    ['an event', `/builds/events/${pieces.find(({ eventId }) => eventId !== null)!.eventId}`],
+    ['an event', `/builds/events/${eventId}`],
     ...['recipe', 'shopping', 'money', 'swap', 'sheet', 'versions'].map((page): [string, string] => {
-      return [
-        `${page} of an event`,
-        `/builds/events/${pieces.find(({ eventId }) => eventId !== null)!.eventId}/${page}`,
-      ];
+      return [`${page} of an event`, `/builds/events/${eventId}/${page}`];
     }),
+    ['which station this is', going],
+    ['a station', `${going}?station=Table%201`],
+    ['a station whose batch is through', begun],
     ...pieces
       .filter(({ design }) => ['column', 'hoop', 'bow', 'basket', 'curtain', 'ring'].includes(design.form))
       .map(({ id, name }): [string, string] => [name, `/builds/${id}`]),
@@ -85,4 +90,18 @@ export async function viewsOf({ get }: World): Promise<[name: string, address: s
 /** The demo's balloon that most is known of. */
 export function standardEleven(shelf: readonly ShelfModel[]): ShelfModel {
   return shelf.find(({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279)!;
+}
+
+/** An inflation run that goes on: where it asks for a station, and a station of it whose batch is through. */
+async function runsBegun({ put }: World, eventId: string, model: ModelDetail): Promise<[string, string]> {
+  const [inflationId, first, second, turnId] = Array.from({ length: 4 }, () => randomUUID());
+  const startedAt = new Date().toISOString();
+  await put('inflations', { id: inflationId!, eventId, startedAt });
+  const about = { inflationId, modelId: model.id, colourHex: model.colourHex, toleranceMm: 6.35, timed: false };
+  await put('inflation-batches', { ...about, id: first!, key: 'a', place: 0, fillMm: 241.3, count: 60, dose: 7 });
+  await put('inflation-batches', { ...about, id: second!, key: 'b', place: 1, fillMm: 229, count: 2, dose: null });
+  await put('turns', { id: turnId!, batchId: second, station: 'Table 2', atOnce: 2, startedAt });
+  await put('tallies', { id: randomUUID(), turnId, what: 'done', count: 2, at: startedAt });
+  const page = `/builds/events/${eventId}/run`;
+  return [page, `${page}?station=Table%202&two=1&batch=${second}`];
 }

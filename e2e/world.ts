@@ -14,6 +14,8 @@ export interface World {
   readonly url: string;
   /** What a route of its API answers. */
   get<T>(route: string): Promise<T>;
+  /** Makes a row by its route, past any page. */
+  put(route: string, row: { id: string } & Record<string, unknown>): Promise<void>;
   /** The first row of a noun that is so, once the server has it. */
   kept<N extends NounName>(noun: N, is: (row: RowOf<N>) => boolean): Promise<RowOf<N>>;
   /** Someone with a browser of their own, on a page. */
@@ -77,6 +79,14 @@ export function worldOf(kind: 'demo' | 'empty', { alone = false, keepsApp = fals
       return url;
     },
     get,
+    async put(route, { id, ...body }) {
+      const answer = await fetch(`${url}/api/${route}/${id}`, {
+        method: 'PUT',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify(body),
+      });
+      if (!answer.ok) throw new Error(`${route}: ${await answer.text()}`);
+    },
     async kept(noun, is) {
       for (let i = 0; i < KEPT.times; i += 1) {
         const { rows } = await get<Changes>(`changes?since=&nouns=${noun}`);

@@ -24,27 +24,15 @@ const pageOf = (page: string) => `/builds/events/${EVENT_ID}/${page}`;
 const batchesOf = ({ page }: Visitor) =>
   page.$$eval('[role="listitem"][aria-label^="Batch"]', (rows) => rows.map((row) => row.getAttribute('aria-label')));
 
-async function put(noun: string, row: { id: string }): Promise<void> {
-  const { id, ...body } = row;
-  const answer = await fetch(`${world.url}/api/${noun}/${id}`, {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(body),
-  });
-  if (!answer.ok) throw new Error(`${noun}: ${await answer.text()}`);
-}
-
 let visitor: Visitor;
 let models: ModelRecord[];
 beforeAll(async () => {
   const pieces = await world.get<PieceRecord[]>('pieces');
   models = await world.get<ModelRecord[]>('models');
   const createdAt = new Date().toISOString();
-  await put('events', { ...EVENT_DEFAULTS, id: EVENT_ID, name: 'Spring tide', daysStanding: 1, createdAt } as {
-    id: string;
-  });
+  await world.put('events', { ...EVENT_DEFAULTS, id: EVENT_ID, name: 'Spring tide', daysStanding: 1, createdAt });
   for (const { name, design, copies } of pieces.filter(({ design: { form } }) => FORMS.includes(form)))
-    await put('pieces', { id: randomUUID(), name, design, copies, eventId: EVENT_ID, createdAt } as { id: string });
+    await world.put('pieces', { id: randomUUID(), name, design, copies, eventId: EVENT_ID, createdAt });
   visitor = await world.visit(`/builds/events/${EVENT_ID}`, PHONE);
 });
 

@@ -9,7 +9,7 @@ export const TALLY_WORDS: Record<Tallied, { title: string; heard: string }> = {
   popped: { title: 'Popped', heard: 'Popped' },
   pinhole: { title: 'Pinhole', heard: 'Pinhole' },
   size: { title: 'Wrong size', heard: 'Wrong size: not lost, and not done' },
-  other: { title: 'Other', heard: 'Lost for another reason' },
+  other: { title: 'Other', heard: 'Other: lost for another reason' },
 };
 
 /** Why a size is asked for now. */
