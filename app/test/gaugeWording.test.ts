@@ -6,7 +6,10 @@ import { sizerGeometry, type SizerGeometryOptions } from '@leggero/core/template
 import { lawText, lotText, pairText, planText } from '@/wording/batch';
 import { biasText, eyeVerdict, spreadText, trendTexts } from '@/wording/eye';
 import { makeProblemText } from '@/wording/make';
-import { conditionText, costTexts, holesProblemText, offText, workList } from '@/wording/sizer';
+import { costTexts } from '@/wording/holeCost';
+import { offText } from '@/wording/holeOff';
+import { conditionText, holesProblemText } from '@/wording/sizer';
+import { workList } from '@/wording/works';
 import { cellText, studyText } from '@/wording/study';
 
 const fineMm = (mm: number) => `${mm.toFixed(1)} mm`;

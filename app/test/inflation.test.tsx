@@ -6,14 +6,16 @@ import {
   type TallyRecord,
   type TurnRecord,
 } from '@leggero/contract';
-import type { HoleAnswer, Tallied } from '@leggero/core';
+import { TRADE, type HoleAnswer, type Tallied } from '@leggero/core';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { InflationPage } from '@/features/inflation/InflationPage';
 import { lossesOfRuns } from '@/views/runLosses';
+import { pacesOfRuns, tradeAtOwnPace } from '@/views/runPaces';
 import { stockBook } from '@/views/stock';
 import { lastingText, madeText } from '@/wording/inflation';
+import { paceNote } from '@/wording/recipe';
 
 import { goTo, visited } from './router';
 import { done, FRESH_ID, lastDone, MODEL_ID, namesDone, show, someRecords, type Records } from './studio';
@@ -61,6 +63,9 @@ const open = async (by: Partial<Records> = {}, address: Record<string, string> =
 const click = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
 const rowsDone = (noun: string) =>
   done().flatMap((write) => ('put' in write && write.put === noun ? [write.row as Record<string, unknown>] : []));
+
+const by = <Row extends { id: string }>(rows: Row[]) => new Map(rows.map((row) => [row.id, row]));
+const uuid = (n: number) => `00000000-0000-4000-8000-00000000${5000 + n}`;
 
 /** A check in a turn, with answers one after another. */
 const checked = (answers: HoleAnswer[], by: Partial<TurnRecord> = {}) => {
@@ -238,8 +243,18 @@ describe('at a station', () => {
 });
 
 describe('what a run teaches', () => {
+  it('is how fast a studio sizes, which its hours follow', async () => {
+    const tallies = Array.from({ length: 49 }, (_, i) => tally(i, 'done', { id: uuid(i), at: before(100 - i) }));
+    const rows = { inflationBatch: by([batch(0)]), turn: by([turn(0)]), tally: by(tallies) };
+    const seen = pacesOfRuns(rows, TRADE.paceS.sized);
+    expect(seen).toEqual([{ eachS: expect.closeTo(60, 1), balloons: 48, stretches: 1 }]);
+    expect(paceNote(tradeAtOwnPace(TRADE, seen), seen)).toMatch(
+      /^With a sizer 39 s a balloon, learned from 48 of your inflation runs\. Other paces/,
+    );
+    expect(paceNote(TRADE, [])).toMatch(/^Paces are those of the trade/);
+  });
+
   it('is how many are lost, of which bags, beside what was written down', () => {
-    const by = <Row extends { id: string }>(rows: Row[]) => new Map(rows.map((row) => [row.id, row]));
     const losses = lossesOfRuns({
       inflationBatch: by([batch(0), batch(1, { modelId: null })]),
       turn: by([turn(0, { bagId: id(5) }), turn(1, { batchId: id(11) })]),

@@ -1,3 +1,4 @@
+import { TRADE } from '../src';
 import {
   checkDue,
   checkEvery,
@@ -9,6 +10,7 @@ import {
   progressOf,
   sinceCheckOf,
   timeLeftS,
+  tradeAtPace,
   type SinceCheck,
 } from '../src/inflation';
 
@@ -91,6 +93,9 @@ describe('a pace', () => {
     expect(learnPace({ usualS: 15, seen: [] })).toEqual({ eachS: 15, balloons: 0, stretches: 0 });
     expect(learnPace({ usualS: 15, seen: seen(48) }).eachS).toBeCloseTo(22.5);
     expect(learnPace({ usualS: 15, seen: seen(4800) }).eachS).toBeGreaterThan(29.8);
+    expect(tradeAtPace(TRADE, []).paceS).toEqual(TRADE.paceS);
+    const { sized, eye } = tradeAtPace(TRADE, [{ eachS: 2 * TRADE.paceS.sized, balloons: 48, stretches: 1 }]).paceS;
+    expect([sized, eye]).toEqual([1.5 * TRADE.paceS.sized, TRADE.paceS.eye]);
   });
 });
 

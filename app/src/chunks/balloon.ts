@@ -10,6 +10,7 @@ export { HoleFinderPage } from '@/features/holes/HoleFinderPage';
 export { ModelPage } from '@/features/model/ModelPage';
 export { ReadingPage } from '@/features/reading/ReadingPage';
 export { SheetPage } from '@/features/sheet/SheetPage';
+export { SizersComparedPage } from '@/features/holes/SizersComparedPage';
 export { SqueezePage } from '@/features/sizer/SqueezePage';
 export { StudiesPage } from '@/features/study/StudiesPage';
 export { StudyPage } from '@/features/study/StudyPage';

@@ -28,7 +28,7 @@ export const EyeStartPage = lazy(async () => ({ default: (await balloon()).EyeSt
 export const GaugeList = lazy(async () => ({ default: (await workshop()).GaugeList }));
 export const TranslatePage = lazy(async () => ({ default: (await workshop()).TranslatePage }));
 export const HoleFinderPage = lazy(async () => ({ default: (await balloon()).HoleFinderPage }));
-export const SizersComparedPage = lazy(async () => ({ default: (await workshop()).SizersComparedPage }));
+export const SizersComparedPage = lazy(async () => ({ default: (await balloon()).SizersComparedPage }));
 export const SizerCheckPage = lazy(async () => ({ default: (await workshop()).SizerCheckPage }));
 export const SizerPage = lazy(async () => ({ default: (await workshop()).SizerPage }));
 export const SqueezePage = lazy(async () => ({ default: (await balloon()).SqueezePage }));

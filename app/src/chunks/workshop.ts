@@ -8,7 +8,6 @@ export { FilesPage } from '@/features/files/FilesPage';
 export { FoilPage } from '@/features/foil/FoilPage';
 export { GaugeList } from '@/features/gauge/GaugeList';
 export { TranslatePage } from '@/features/gauge/TranslatePage';
-export { SizersComparedPage } from '@/features/holes/SizersComparedPage';
 export { NumbersPage } from '@/features/numbers/NumbersPage';
 export { MoneyPage } from '@/features/recipe/MoneyPage';
 export { RecipePage } from '@/features/recipe/RecipePage';

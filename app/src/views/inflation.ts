@@ -11,7 +11,6 @@ import {
   sinceCheckOf,
   timeLeftS,
   type CheckDue,
-  type Made,
   type Pace,
   type Progress,
 } from '@leggero/core/inflation';
@@ -19,6 +18,7 @@ import { samplingPlan } from '@leggero/core/samplingPlan';
 import { weakMapMemoize } from 'reselect';
 
 import { groupsOf } from './rows';
+import { madeIn } from './runPaces';
 import { runsOf, talliesOf, turnsOf } from './runs';
 
 export const INFLATION_NOUNS = ['inflation', 'inflationBatch', 'turn', 'tally'] as const;
@@ -64,12 +64,6 @@ function progressOfBatches(batches: readonly ShownBatch[]): Progress {
       turns.flatMap(({ tallies }) => tallies.map(({ what, count }) => ({ batch, what, count }))),
     ),
   });
-}
-
-/** What the taps of turns say was made, in the order they were made. */
-function madeIn(turns: readonly ShownTurn[]): Made[] {
-  const done = turns.flatMap(({ tallies }) => tallies.filter(({ what }) => what === 'done'));
-  return done.map(({ at, count }) => ({ atMs: Date.parse(at), count })).sort((a, b) => a.atMs - b.atMs);
 }
 
 /** Turns of a station over all batches of a run. */

@@ -3,7 +3,7 @@ import type { EyeComparison, EyeJudgement, WorkVerdict } from '@leggero/core/eye
 
 import type { Tone } from '@/ui/Chip';
 
-import { workList } from './sizer';
+import { workList } from './works';
 import { numbersOf, percent } from './trade';
 
 type Write = (mm: number) => string;

@@ -1,4 +1,5 @@
-import type { Problem } from '@leggero/core';
+import type { Problem, Trade } from '@leggero/core';
+import type { Pace } from '@leggero/core/pace';
 import type { Batch, Taken, TakenKind, WorkLength } from '@leggero/core/recipe';
 import type { CostProblemCode, HoursProblemCode, SparesProblemCode, WorkPhase } from '@leggero/core/supply';
 
@@ -172,3 +173,16 @@ export function differenceText(
 
 /** "10 clusters or layers", of what is put on one after another. */
 export const clustersText = (clusters: number): string => counted(clusters, 'cluster or layer', 'clusters or layers');
+
+/** What paces are those of the trade, and which is learned. */
+export function paceNote({ paceS }: Pick<Trade, 'paceS'>, seen: readonly Pace[]): string {
+  const balloons = seen.reduce((sum, each) => sum + each.balloons, 0);
+  const own =
+    balloons === 0
+      ? ''
+      : `With a sizer ${paceS.sized.toFixed(0)} s a balloon, learned from ${balloons} of your inflation runs. `;
+  return (
+    `${own}${own ? 'Other paces' : 'Paces'} are those of the trade until you set your own, under Numbers of the trade. ` +
+    'One kind of work after another, as on an assembly line.'
+  );
+}

@@ -4,7 +4,8 @@ import MiniSearch from 'minisearch';
 
 import { modelName } from '@/views/modelView';
 
-import { BALLOON_TOOLS, ONE_SIZER_TOOLS, PUMP_TOOLS, type ThingTool } from './thingTools';
+import { ONE_SIZER_TOOLS, PUMP_TOOLS } from './oneGauge';
+import { BALLOON_TOOLS, type ThingTool } from './thingTools';
 import { pageHit, PAGES } from './pages';
 import { momentText } from './day';
 import { FORM_WORDS } from './pieces';

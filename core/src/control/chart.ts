@@ -45,9 +45,9 @@ export interface SharesChart {
 export type ChartProblemCode = 'too-few-values' | 'bad-value' | 'uneven-groups' | 'no-share';
 
 /** With one value nothing moves. */
-export const FEWEST_ON_CHART = 2;
+const FEWEST_ON_CHART = 2;
 /** Larger groups waste what their middles tell: the deviation is used for them (common practice). */
-export const LARGEST_GROUP = 10;
+const LARGEST_GROUP = 10;
 
 /**
  * The individuals and moving range chart of values in the order they were taken: limits from the mean range of
@@ -117,7 +117,7 @@ export function sharesChart(counts: readonly CountOff[]): Result<SharesChart, Ch
 }
 
 /** Limits of three deviations. */
-export const limitsOf = (centre: number, sd: number): ControlLimits => ({
+const limitsOf = (centre: number, sd: number): ControlLimits => ({
   centre,
   low: centre - 3 * sd,
   high: centre + 3 * sd,

@@ -29,7 +29,7 @@ export interface Moved {
 /** Weaker evidence is none: the series is called steady. Source: Kass and Raftery, JASA 90 (1995), table of page 777. */
 const STRONG = 6;
 /** Under so many values nothing is told apart. */
-export const FEWEST_TO_TELL = 8;
+const FEWEST_TO_TELL = 8;
 /** A place that was searched for counts as two parameters. Source: Zhang and Siegmund, Biometrics 63 (2007). */
 const SEARCHED = 2;
 

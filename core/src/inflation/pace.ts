@@ -1,3 +1,5 @@
+import type { Trade } from '../trade';
+
 /** A tap that says balloons are done. */
 export interface Made {
   /** Milliseconds since 1970, as the device's clock had it. */
@@ -66,4 +68,10 @@ export function learnPace({ usualS, seen }: { usualS: number; seen: readonly Pac
   const workedS = seen.reduce((sum, { eachS, balloons: of }) => sum + eachS * of, 0);
   const stretches = seen.reduce((sum, each) => sum + each.stretches, 0);
   return { eachS: (USUAL_WORTH * usualS + workedS) / (USUAL_WORTH + balloons), balloons, stretches };
+}
+
+/** The trade's numbers with the pace at which balloons are sized as a studio's own runs have it. */
+export function tradeAtPace(trade: Trade, seen: readonly Pace[]): Trade {
+  const { eachS, balloons } = learnPace({ usualS: trade.paceS.sized, seen });
+  return balloons === 0 ? trade : { ...trade, paceS: { ...trade.paceS, sized: eachS } };
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 
 import { useEvents } from '@/data/records';
+import { useOpenRun } from '@/data/runs';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
 import { awayText, momentText } from '@/wording/day';
@@ -19,6 +20,20 @@ export function NextEvent() {
         {`${Date.parse(next.opensAt) > now ? 'Opens' : 'Opened'} ${awayText(next.opensAt, now)}`}
       </Words>
       <RowLink href={`/builds/events/${next.id}`} title={next.name} note={momentText(next.opensAt)} />
+      <RunGoing eventId={next.id} />
     </>
+  );
+}
+
+/** The way back to an inflation run that goes on. */
+function RunGoing({ eventId }: { eventId: string }) {
+  const run = useOpenRun(eventId);
+  if (!run) return null;
+  return (
+    <RowLink
+      href={`/builds/events/${eventId}/run`}
+      title="Inflation run"
+      note={`goes on since ${momentText(run.startedAt)}`}
+    />
   );
 }

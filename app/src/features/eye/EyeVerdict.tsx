@@ -9,7 +9,7 @@ import { useWide } from '@/ui/layout';
 import { Words } from '@/ui/Words';
 import { pairText } from '@/wording/batch';
 import { biasText, comparisonText, eyeVerdict, spreadText, trendTexts, withinText, WORK_VERDICTS } from '@/wording/eye';
-import { WORK_WORDS } from '@/wording/sizer';
+import { WORK_WORDS } from '@/wording/works';
 
 import { EyeChart } from '@/parts/charts';
 import type { EyePart, EyeView } from './viewEyeCheck';

@@ -13,7 +13,7 @@ import { FormChoice, FormField } from '@/ui/FormField';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
-import { PUMP_TOOLS } from '@/wording/thingTools';
+import { PUMP_TOOLS } from '@/wording/oneGauge';
 import { INFLATOR_WORDS } from '@/wording/trade';
 
 import { WithGauge } from '@/parts/WithGauge';

@@ -16,7 +16,8 @@ import { LengthEntry } from '@/parts/LengthEntry';
 import { Page } from '@/ui/Page';
 import { Empty, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
-import { costTexts, WORK_WORDS } from '@/wording/sizer';
+import { costTexts } from '@/wording/holeCost';
+import { WORK_WORDS } from '@/wording/works';
 
 import { HoldPicture } from './HoldPicture';
 

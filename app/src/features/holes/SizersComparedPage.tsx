@@ -13,7 +13,7 @@ import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
 import { Empty, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
-import { workList } from '@/wording/sizer';
+import { workList } from '@/wording/works';
 import { counted } from '@/wording/trade';
 
 import { OffChart } from '@/parts/charts';

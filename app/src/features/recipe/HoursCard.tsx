@@ -1,5 +1,6 @@
 import { MOST_HANDS, type WorkPlan } from '@leggero/contract';
 import type { Trade } from '@leggero/core';
+import type { Pace } from '@leggero/core/pace';
 import { hoursFor, type WorkCounts } from '@leggero/core/supply';
 import { View } from 'react-native';
 
@@ -7,7 +8,7 @@ import { Card } from '@/ui/Card';
 import { Segmented } from '@/ui/Segmented';
 import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
-import { hoursText, workProblemText } from '@/wording/recipe';
+import { hoursText, paceNote, workProblemText } from '@/wording/recipe';
 
 import { HourBars } from './HourBars';
 
@@ -15,11 +16,13 @@ interface HoursCardProps {
   counts: WorkCounts;
   plan: WorkPlan;
   trade: Trade;
+  /** How fast balloons were filled in runs so far. */
+  seen: readonly Pace[];
   change: (by: Partial<WorkPlan>) => void;
 }
 
 /** How long the work takes, by how many people and stations. */
-export function HoursCard({ counts, plan: { people, stations, sized }, trade, change }: HoursCardProps) {
+export function HoursCard({ counts, plan: { people, stations, sized }, trade, seen, change }: HoursCardProps) {
   const hours = hoursFor({ counts, sized, people, stations, trade });
   return (
     <Card title="Hours">
@@ -62,10 +65,7 @@ export function HoursCard({ counts, plan: { people, stations, sized }, trade, ch
           {...{ step: 1, least: 0, most: MOST_HANDS }}
           onChange={(to) => change({ stations: to })}
         />
-        <Words look="quiet">
-          Paces are those of the trade until you set your own, under Numbers of the trade. One kind of work after
-          another, as on an assembly line.
-        </Words>
+        <Words look="quiet">{paceNote(trade, seen)}</Words>
       </View>
     </Card>
   );

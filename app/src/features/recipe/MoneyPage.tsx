@@ -34,13 +34,13 @@ function Money({ event, pieces, studio, work }: ShownEvent & { work: EventWork }
   const wide = useWide();
   const [plan, change] = usePlan(event);
   const { currency } = studio;
-  const { counts, works, basis } = work;
+  const { counts, works, seen } = work;
   const pricing = { ...work.pricing, plan };
   const cost = eventCost(works, pricing);
   return (
     <View className={wide ? 'flex-row items-start gap-6' : 'gap-3'}>
       <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
-        <HoursCard counts={counts} plan={plan} trade={basis.knowledge.trade} change={change} />
+        <HoursCard counts={counts} plan={plan} trade={pricing.trade} seen={seen} change={change} />
         {cost.ok ? <WhatIf {...{ event, pieces, work, pricing, currency, cost: cost.value }} /> : null}
       </View>
       <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>

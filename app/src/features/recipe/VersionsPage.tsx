@@ -117,9 +117,9 @@ function Drawn({ event, pieces, wide }: ShownEvent & { wide: boolean }) {
 }
 
 /** What of a version is compared. */
-function figuresOf({ works, recipe, counts, plan, pricing, basis }: EventWork): VersionFigures {
+function figuresOf({ works, recipe, counts, plan, pricing }: EventWork): VersionFigures {
   const { sized, people, stations } = plan;
-  const hours = hoursFor({ counts, sized, people, stations, trade: basis.knowledge.trade });
+  const hours = hoursFor({ counts, sized, people, stations, trade: pricing.trade });
   const cost = eventCost(works, pricing);
   return {
     pieces: counts.pieces,

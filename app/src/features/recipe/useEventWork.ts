@@ -1,14 +1,18 @@
 import { PLAN_DEFAULTS, type EventRecord, type PieceRecord, type WorkPlan } from '@leggero/contract';
 import { recipeOf, workOf, type PieceWork, type Recipe } from '@leggero/core/recipe';
+import type { Pace } from '@leggero/core/pace';
 import type { WorkCounts } from '@leggero/core/supply';
 
 import { useFixings, useModels } from '@/data/records';
+import { useSeenPaces } from '@/data/seenPaces';
 import { useStockBook } from '@/data/stock';
+import { useTrade } from '@/data/trade';
 import { fillsOfPieces } from '@/parts/piece/sizeTarget';
 import { useBasis, type PieceBasis } from '@/parts/piece/useBasis';
 import type { AskedWork } from '@/parts/piece/works';
 import { useEventNeeds } from '@/parts/useEventNeeds';
 import { twoIn, type Pricing } from '@/views/eventCost';
+import { tradeAtOwnPace } from '@/views/runPaces';
 import { supplyLines, type SupplyLine } from '@/views/supply';
 
 import { lookIn } from './look';
@@ -23,8 +27,10 @@ export interface EventWork {
   recipe: Recipe;
   counts: WorkCounts;
   lines: SupplyLine[];
-  /** What it is priced with, under the plan that is kept. */
+  /** What it is priced with, under the plan that is kept, at the studio's own pace. */
   pricing: Pricing;
+  /** How fast balloons were filled in its runs. */
+  seen: Pace[];
   /** Pieces that cannot be worked out: what they take is not in it. */
   failed: PieceRecord[];
 }
@@ -39,6 +45,7 @@ export function useEventWork(event: EventRecord): EventWork | 'failed' | null {
   const book = useStockBook();
   const fixingsOf = useFixings();
   const open = useEventNeeds(event.id);
+  const seen = useSeenPaces(useTrade().paceS.sized);
   if (open === 'failed') return 'failed';
   if (!(basis && models && book && fixingsOf && open)) return null;
   const { trade } = basis.knowledge;
@@ -59,7 +66,8 @@ export function useEventWork(event: EventRecord): EventWork | 'failed' | null {
     recipe: recipeOf({ pieces: works, order: plan.order, lookOf: (balloon) => lookIn(balloon, models), trade }),
     counts: workOf(works, (balloon) => twoOf(balloon) !== null),
     lines: supplyLines(needs, event.id, { models, book, trade }),
-    pricing: { models, book, trade, plan },
+    pricing: { models, book, plan, trade: tradeAtOwnPace(trade, seen) },
+    seen,
     failed: settled ? mine.filter(({ id }) => !asked.has(id)) : [],
   };
 }

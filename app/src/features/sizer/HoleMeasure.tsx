@@ -11,7 +11,8 @@ import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
 import { Words } from '@/ui/Words';
 import { LENGTH_PROBLEMS } from '@/wording/length';
-import { holesProblemText, offText } from '@/wording/sizer';
+import { offText } from '@/wording/holeOff';
+import { holesProblemText } from '@/wording/sizer';
 
 interface HoleMeasureProps {
   sizer: SizerRecord;

@@ -8,7 +8,8 @@ import { IconButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Chip, type Tone } from '@/ui/Chip';
 import { Words } from '@/ui/Words';
-import { conditionText, offText } from '@/wording/sizer';
+import { offText } from '@/wording/holeOff';
+import { conditionText } from '@/wording/sizer';
 
 /** A hole off by more than this shows in linking work's eighth of an inch, mm. */
 const NOTABLE_MM = 1;

@@ -18,7 +18,7 @@ import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
 import { LENGTH_PROBLEMS } from '@/wording/length';
-import { ONE_SIZER_TOOLS } from '@/wording/thingTools';
+import { ONE_SIZER_TOOLS } from '@/wording/oneGauge';
 import { counted } from '@/wording/trade';
 
 import { HoleTable } from './HoleTable';

@@ -10,7 +10,7 @@ import { ChartText } from './Axes';
 import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 import { Words } from '@/ui/Words';
-import { offText } from '@/wording/sizer';
+import { offText } from '@/wording/holeOff';
 
 const ROW = 84;
 const LEFT = 72;

@@ -1,0 +1,31 @@
+import type { Rows, TallyRecord, TurnRecord } from '@leggero/contract';
+import { paceOf, tradeAtPace, type Made, type Pace } from '@leggero/core/pace';
+import { weakMapMemoize } from 'reselect';
+
+import { talliesOf } from './runs';
+
+/** What the taps of turns say was made, in the order they were made. */
+export function madeIn(turns: readonly { tallies: readonly TallyRecord[] }[]): Made[] {
+  const done = turns.flatMap(({ tallies }) => tallies.filter(({ what }) => what === 'done'));
+  return done.map(({ at, count }) => ({ atMs: Date.parse(at), count })).sort((a, b) => a.atMs - b.atMs);
+}
+
+/** The pace of every station of every run. */
+export const pacesOfRuns = weakMapMemoize(
+  (rows: Pick<Rows, 'inflationBatch' | 'turn' | 'tally'>, usualS: number): Pace[] => {
+    const tallies = talliesOf(rows.tally);
+    const stations = new Map<string, TurnRecord[]>();
+    for (const turn of rows.turn.values()) {
+      const run = rows.inflationBatch.get(turn.batchId)?.inflationId;
+      const key = `${run} ${turn.station}`;
+      stations.set(key, [...(stations.get(key) ?? []), turn]);
+    }
+    return [...stations.values()].flatMap((turns) => {
+      const made = madeIn(turns.map(({ id }) => ({ tallies: tallies.of(id) })));
+      return paceOf({ made, usualS }) ?? [];
+    });
+  },
+);
+
+/** The trade at the pace of a studio's own runs; the very same for the very same paces. */
+export const tradeAtOwnPace = weakMapMemoize(tradeAtPace);
