@@ -35,7 +35,7 @@ await run(async () => {
     ['check-phone', `${model}/check/${half}`, PHONE],
     ['basket-phone', `/builds/${pieceOf('basket')}`, PHONE],
     ['builds-phone', '/builds', PHONE],
-    ['gauges-phone', '/gauges', PHONE],
+    ['run-phone', await stationOf(url, pieces[0].eventId, eleven), PHONE],
     ['model-wide', `${model}?temp=33&alt=0&hours=12&wraps=2`, WIDE],
     ['make-wide', '/gauges/make', WIDE],
     ['eye-phone', `/gauges/eye/${eyeCheck.id}`, PHONE],
@@ -102,6 +102,34 @@ async function ownersEye(url, personId) {
     .join('; ');
   const checks = await (await fetch(`${url}/api/people/${personId}/eye-checks`, { headers: { cookie } })).json();
   return { cookie, eyeCheck: checks.find(({ mode }) => mode === 'one') };
+}
+
+/** A station of an inflation run in its first batch, whose last checks lean; answers its page. */
+async function stationOf(url, eventId, { id: modelId, colourHex }) {
+  const put = async (route, row) => {
+    const { id = crypto.randomUUID(), ...body } = row;
+    const headers = { 'Content-Type': 'application/json' };
+    const answer = await fetch(`${url}/api/${route}/${id}`, { method: 'PUT', headers, body: JSON.stringify(body) });
+    if (!answer.ok) throw new Error(await answer.text());
+    return id;
+  };
+  const minutesAgo = (minutes) => new Date(Date.now() - minutes * 60_000).toISOString();
+  const aim = { fillMm: 241.3, toleranceMm: 6.35, count: 60 };
+  const inflationId = await put('inflations', { eventId, startedAt: minutesAgo(20) });
+  const about = { ...aim, inflationId, modelId, colourHex, dose: 7, timed: false };
+  const [batchId] = await Promise.all(
+    Array.from({ length: 7 }, (_, place) => put('inflation-batches', { ...about, key: `shown ${place}`, place })),
+  );
+  const turnId = await put('turns', { batchId, station: 'Table 1', atOnce: 2, startedAt: minutesAgo(20) });
+  for (let i = 0; i < 19; i += 1)
+    await put('tallies', { turnId, what: 'done', count: 2, at: minutesAgo(18 - i * 0.8) });
+  for (const what of ['popped', 'pinhole']) await put('tallies', { turnId, what, count: 1, at: minutesAgo(7.1) });
+  const { fillMm: targetMm, toleranceMm, count: size } = aim;
+  const check = { modelId, tierName: 'Inflation run', targetMm, toleranceMm, size, turnId, startedAt: minutesAgo(17) };
+  const checkId = await put('checks', check);
+  for (const [position, answer] of ['passes', 'stops', 'stops', 'passes', 'stops', 'stops', 'stops', 'stops'].entries())
+    await put('check-results', { checkId, position, answer, widthMm: null, takenAt: minutesAgo(16 - 1.6 * position) });
+  return `/builds/events/${eventId}/run?station=Table%201&two=1&batch=${batchId}`;
 }
 
 /** A check that stands at its eighth balloon. */

@@ -10,6 +10,7 @@ import { measureBuilds, measureCurtain, measureSnapping, measureSwags } from './
 import { measureReplica } from './replica';
 import { measureSize } from './size';
 import { measureSpace } from './space';
+import { measureStation } from './station';
 import { measureStore } from './store';
 import { measurePairings, measurePressure } from './stuffing';
 import { measurePaper, measureSupply } from './supply';
@@ -44,6 +45,7 @@ export const PARTS: readonly Part[] = [
   { name: 'writes', measure: measureWrites },
   { name: 'store', measure: measureStore },
   { name: 'replica', measure: measureReplica },
+  { name: 'station', measure: measureStation },
   { name: 'space', measure: measureSpace },
   { name: 'curtain', measure: measureCurtain },
   { name: 'files', measure: measureFiles },

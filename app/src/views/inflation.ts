@@ -1,6 +1,6 @@
 import type { CheckRecord, InflationBatch, InflationRecord, Rows, TallyRecord, TurnRecord } from '@leggero/contract';
 import { coreCheckResult } from '@leggero/contract';
-import { judgeBatch, type BatchJudgement, type Trade } from '@leggero/core';
+import { judgeBatch, TALLIES, type BatchJudgement, type Trade } from '@leggero/core';
 import {
   checkDue,
   checkEvery,
@@ -57,11 +57,18 @@ export const inflationsOf = weakMapMemoize((rows: InflationRows, eventId: string
     });
 });
 
+/** What the taps of one turn come to, added up once for the same taps. */
+const sumsOf = weakMapMemoize((tallies: readonly TallyRecord[]) =>
+  TALLIES.map((what) => {
+    return { what, count: tallies.reduce((sum, tally) => sum + (tally.what === what ? tally.count : 0), 0) };
+  }),
+);
+
 function progressOfBatches(batches: readonly ShownBatch[]): Progress {
   return progressOf({
     batches: batches.map(({ id: key, count }) => ({ key, count })),
     tallies: batches.flatMap(({ id: batch, turns }) =>
-      turns.flatMap(({ tallies }) => tallies.map(({ what, count }) => ({ batch, what, count }))),
+      turns.flatMap(({ tallies }) => sumsOf(tallies).map((sum) => ({ batch, ...sum }))),
     ),
   });
 }

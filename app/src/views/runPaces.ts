@@ -4,10 +4,14 @@ import { weakMapMemoize } from 'reselect';
 
 import { talliesOf } from './runs';
 
-/** What the taps of turns say was made, in the order they were made. */
+/** What the taps of one turn say was made; worked out once for the same taps. */
+const madeOf = weakMapMemoize((tallies: readonly TallyRecord[]): readonly Made[] =>
+  tallies.flatMap(({ what, at, count }) => (what === 'done' ? [{ atMs: Date.parse(at), count }] : [])),
+);
+
+/** What the taps of some turns say was made, in the order they were made. */
 export function madeIn(turns: readonly { tallies: readonly TallyRecord[] }[]): Made[] {
-  const done = turns.flatMap(({ tallies }) => tallies.filter(({ what }) => what === 'done'));
-  return done.map(({ at, count }) => ({ atMs: Date.parse(at), count })).sort((a, b) => a.atMs - b.atMs);
+  return turns.flatMap(({ tallies }) => madeOf(tallies)).sort((a, b) => a.atMs - b.atMs);
 }
 
 /** The pace of every station of every run. */

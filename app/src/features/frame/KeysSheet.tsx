@@ -11,7 +11,8 @@ const KEYS = [
   ['1  2  3', 'Stops, just passes, falls through'],
   ['← → ↑ ↓', 'Turn a piece and tilt it, once its picture has the focus; with shift push it along'],
   ['+  −  0', 'Nearer, farther, as at first'],
-  ['u', 'Undo the last answer or reading'],
+  ['u', 'Undo the last answer, reading or tap'],
+  ['Space', 'Done, at a station of a run; Page down and a foot pedal do the same'],
 ] as const;
 
 /** The keys that work, for those with a keyboard. */

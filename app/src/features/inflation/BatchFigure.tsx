@@ -5,7 +5,6 @@ import { View } from 'react-native';
 import { useLengths } from '@/data/lengths';
 import { Aperture } from '@/parts/Aperture';
 import { LengthFigure } from '@/parts/LengthFigure';
-import { useWide } from '@/ui/layout';
 import { Words } from '@/ui/Words';
 import type { SizerChoice } from '@/views/holes';
 import type { ShownBatch } from '@/views/inflation';
@@ -25,7 +24,6 @@ interface BatchFigureProps {
 /** What is made: the balloon, its width as large as a phone has it, by which hole and dose, and how many are left. */
 export function BatchFigure({ batch, model, hole, progress, atOnce }: BatchFigureProps) {
   const { parts, text, bare, unit } = useLengths();
-  const wide = useWide();
   const { fillMm: widthMm, toleranceMm, dose, timed } = batch;
   const kind = timed ? 'timed' : 'hand';
   const name = model ? balloonName(model) : 'not chosen from the shelf';
@@ -40,7 +38,7 @@ export function BatchFigure({ batch, model, hole, progress, atOnce }: BatchFigur
   return (
     <>
       <View className="flex-row items-center gap-4">
-        <Aperture {...look} target={{ widthMm, toleranceMm }} size={wide ? 96 : 68} label={name} />
+        <Aperture {...look} target={{ widthMm, toleranceMm }} size={68} label={name} />
         <View className="flex-1">
           <Words look="heading" level={2}>
             {model ? capital(model.colourName) : 'Any balloon'}
@@ -53,7 +51,7 @@ export function BatchFigure({ batch, model, hole, progress, atOnce }: BatchFigur
         aria-label={`${text(widthMm)} across, ${text(toleranceMm)} either way`}
         className="-mb-1 -mt-3 items-center"
       >
-        <LengthFigure parts={parts(widthMm)} size={wide ? 168 : 150} />
+        <LengthFigure parts={parts(widthMm)} size={150} />
         <Words look="quiet">{`${unit === 'in' ? 'inches' : 'cm'} across, ${bare(toleranceMm)} either way`}</Words>
       </View>
       <View className="flex-row gap-2">

@@ -10,9 +10,9 @@ import { useChecks, useModels, useSizers } from '@/data/records';
 import { useTrade } from '@/data/trade';
 import { nowUtc } from '@/device/id';
 import { IconButton } from '@/ui/Button';
-import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { Loading } from '@/ui/States';
+import { useLater } from '@/ui/useLater';
 import { useNow } from '@/ui/useNow';
 import { bestHole } from '@/views/holes';
 import { nextBatch, secondsLeft, stationChecks, type ShownRun } from '@/views/inflation';
@@ -75,8 +75,7 @@ interface AtBatchProps extends StationProps {
   now: number;
 }
 
-function AtBatch({ run, title, back, at, models, sizers, checks, batch, now, onGo, onStation, onBag }: AtBatchProps) {
-  const wide = useWide();
+function AtBatch({ run, back, at, models, sizers, checks, batch, now, onGo, onStation, onBag }: AtBatchProps) {
   const lengths = useLengths();
   const trade = useTrade();
   const [listing, setListing] = useState(false);
@@ -86,24 +85,25 @@ function AtBatch({ run, title, back, at, models, sizers, checks, batch, now, onG
   const { fillMm: targetMm, toleranceMm } = batch;
   const hole = model && bestHole(sizers, { targetMm, toleranceMm, nominalMm: model.nominalMm }, trade);
   const { tap, undo, size } = useTaps({ batch, at, checks, hole: hole?.choice.hole ?? null });
-  const { due, lately } = stationChecks({ batch, station, checks, trade });
+  // The count is on at once; what follows from it comes after, so that no tap waits for it.
+  const late = useLater(run);
+  const { due, lately } = stationChecks({
+    batch: late.batches.find(({ id }) => id === batch.id) ?? batch,
+    station,
+    checks,
+    trade,
+  });
   const progress = run.progress.batches.find((each) => each.batch === batch.id)!;
-  const next = nextBatch(run, { station, now });
-  const left = secondsLeft(run, { station, usualS: trade.paceS.sized, now });
+  const left = secondsLeft(late, { station, usualS: trade.paceS.sized, now });
   const mark = batchMark(batch.place);
   const through = progress.left === 0;
+  const next = through ? nextBatch(run, { station, now }) : undefined;
   const check = model && !checking ? () => setChecking(true) : null;
   const end = () => write({ change: 'inflation', id: run.id, by: { endedAt: nowUtc() } });
   return (
     <Page
-      title={title}
-      subtitle={[
-        `Batch ${mark} of ${run.batches.length}`,
-        station,
-        left === null || left === 0 ? '' : `${lastingText(left)} left`,
-      ]
-        .filter(Boolean)
-        .join(' · ')}
+      title={`Batch ${mark} of ${run.batches.length}`}
+      subtitle={[station, left === null || left === 0 ? '' : `${lastingText(left)} left`].filter(Boolean).join(' · ')}
       back={back}
       aside={
         <View className="flex-row">
@@ -129,8 +129,8 @@ function AtBatch({ run, title, back, at, models, sizers, checks, batch, now, onG
         )
       }
     >
-      <RunStale run={run} now={now} />
-      <View className={wide ? 'mx-auto w-full max-w-[560px] gap-3' : 'gap-2'}>
+      <RunStale run={late} now={now} />
+      <View className="mx-auto w-full max-w-[560px] gap-2">
         <BatchFigure batch={batch} model={model} hole={hole} progress={progress} atOnce={at.atOnce} />
         <LatelyLine batch={batch} lately={lately} why={due.why} fine={lengths.fine} onCheck={check} />
       </View>

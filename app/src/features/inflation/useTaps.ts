@@ -53,8 +53,7 @@ const MOST_IN_CHECK = 1000;
 export function useTaps(into: TappedInto): Taps {
   const { batch, at } = into;
   const turns = batch.turns.filter(({ station }) => station === at.station);
-  const tallies = turns.flatMap((turn) => turn.tallies).sort((a, b) => (a.at < b.at ? -1 : 1));
-  const { standing, ownLast, send, takeBack } = useStanding(tallies);
+  const { standing, ownLast, send, takeBack } = useStanding(turns.flatMap(({ tallies }) => tallies));
   const present = useLatest({ ...into, turns });
   /** What was begun here, which may not be shown yet. */
   const mine = useRef<Begun>({ turn: null, check: null });
@@ -100,7 +99,11 @@ export function useTaps(into: TappedInto): Taps {
         write(...first, { put: 'tally', row });
       },
       undo() {
-        const last = ownLast() ?? standing().at(-1);
+        const last =
+          ownLast() ??
+          standing()
+            .sort((a, b) => (a.at < b.at ? -1 : 1))
+            .at(-1);
         if (!last) return;
         takeBack(last);
         write({ remove: 'tally', id: last.id });
