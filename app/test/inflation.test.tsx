@@ -7,10 +7,12 @@ import {
   type TurnRecord,
 } from '@leggero/contract';
 import { TRADE, type HoleAnswer, type Tallied } from '@leggero/core';
+import type { Batch } from '@leggero/core/recipe';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { InflationPage } from '@/features/inflation/InflationPage';
+import { changesOf, runOf } from '@/features/recipe/runOf';
 import { lossesOfRuns } from '@/views/runLosses';
 import { pacesOfRuns, tradeAtOwnPace } from '@/views/runPaces';
 import { stockBook } from '@/views/stock';
@@ -103,6 +105,9 @@ describe('an inflation run', () => {
     });
     expect(screen.getByText('4 of 6 balloons made, 1 lost')).toBeTruthy();
     expect(screen.getByText('Table 1: 6 s each, over 3 balloons')).toBeTruthy();
+    await click('Go on with this run');
+    expect(lastDone()).toEqual({ change: 'inflation', id: RUN_ID, by: { endedAt: null } });
+    expect(await screen.findByRole('button', { name: 'Done' })).toBeTruthy();
   });
 
   it('asks first which station this is', async () => {
@@ -241,6 +246,44 @@ describe('at a station', () => {
     const { by } = lastDone() as { by: { endedAt: string } };
     expect(Date.now() - Date.parse(by.endedAt)).toBeGreaterThan((week - 6) * MINUTE_MS);
     expect(Date.now() - Date.parse(by.endedAt)).toBeLessThan((week - 4) * MINUTE_MS);
+  });
+});
+
+describe('a recipe that changed while its run goes on', () => {
+  const recipeBatch = (key: string, count: number): Batch => ({
+    ...{ key, balloon: MODEL_ID, fillMm: inch(9.5), toleranceMm: inch(0.25), count, of: [], alike: [], perBag: 20 },
+    bags: { from: 1, to: 1 },
+  });
+  const about = {
+    targets: new Map(),
+    lookOf: () => ({ colour: '#3f7a4a', name: 'kelp', nominalMm: inch(11) }),
+    known: (balloon: string) => balloon === MODEL_ID,
+  };
+  const changes = (batches: Batch[]) => changesOf(RUN_ID, { kept: [batch(0), batch(1, { count: 2 })], batches, about });
+
+  it('is taken into it: new batches, other counts and places; nothing is left to make of those that went', () => {
+    expect(changes([recipeBatch('batch 0', 4), recipeBatch('batch 1', 2)])).toEqual([]);
+    expect(changes([recipeBatch('batch 2', 9), recipeBatch('batch 0', 6)])).toEqual([
+      {
+        put: 'inflationBatch',
+        row: expect.objectContaining({ key: 'batch 2', place: 0, count: 9, modelId: MODEL_ID }),
+      },
+      { change: 'inflationBatch', id: id(10), by: { count: 6, place: 1 } },
+      { change: 'inflationBatch', id: id(11), by: { count: 0 } },
+    ]);
+  });
+
+  it('begins one with all its batches, by what is known of their balloons', () => {
+    const [first, ...rest] = runOf(
+      EVENT_ID,
+      [recipeBatch('a', 4), { ...recipeBatch('b', 2), balloon: '#aa0000' }],
+      about,
+    );
+    expect(first).toMatchObject({ put: 'inflation', row: { eventId: EVENT_ID } });
+    expect(rest).toMatchObject([
+      { row: { key: 'a', place: 0, modelId: MODEL_ID, dose: null, timed: false } },
+      { row: { key: 'b', place: 1, modelId: null, colourHex: '#3f7a4a' } },
+    ]);
   });
 });
 

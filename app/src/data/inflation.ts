@@ -1,8 +1,6 @@
 import { INFLATION_NOUNS, inflationsOf, type ShownRun } from '@/views/inflation';
 
-import { useView } from './records';
-
-const asTheyAre = <Given>(rows: Given): Given => rows;
+import { asTheyAre, useView } from './records';
 
 /** The inflation runs of an event, newest first; undefined until they have come. */
 export function useInflations(eventId: string): ShownRun[] | undefined {

@@ -128,6 +128,9 @@ export function useView<N extends NounName, Data>(
   return { data, error, refetch: pullSoon };
 }
 
+/** Rows as they are: for views that want something else beside them. */
+export const asTheyAre = <Given,>(rows: Given): Given => rows;
+
 const NOT_THERE = new ApiError(404);
 
 /** One of some records: not there once all have come, nothing is on its way, and it is not among them. */
@@ -284,8 +287,6 @@ export function useModel(id: string): Records<ModelDetail> {
   }, [rows.data, id, holes, shelf, trade]);
   return useOne(rows, shown);
 }
-
-const asTheyAre = <Given,>(rows: Given): Given => rows;
 
 /** Whose private pages are open on this device; only as far as that is `known` already, the server is not asked. */
 export function useSession({ known = false } = {}): Records<Session> {

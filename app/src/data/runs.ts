@@ -2,10 +2,9 @@ import type { InflationRecord, Rows } from '@leggero/contract';
 
 import { openRun, runsOf } from '@/views/runs';
 
-import { useView } from './records';
+import { asTheyAre, useView } from './records';
 
 const INFLATION = ['inflation'] as const;
-const asTheyAre = <Given>(rows: Given): Given => rows;
 
 /** The inflation run of an event that goes on, null where none does; undefined until that is known. */
 export function useOpenRun(eventId: string): InflationRecord | null | undefined {

@@ -3,10 +3,9 @@ import type { Pace } from '@leggero/core/pace';
 
 import { pacesOfRuns } from '@/views/runPaces';
 
-import { useView } from './records';
+import { asTheyAre, useView } from './records';
 
 const TAPPED = ['inflationBatch', 'turn', 'tally'] as const;
-const asTheyAre = <Given>(rows: Given): Given => rows;
 
 /** How fast balloons were filled in all runs; none until they have come. `usualS`: the trade's pace, see `paceOf`. */
 export function useSeenPaces(usualS: number): Pace[] {

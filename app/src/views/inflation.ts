@@ -17,14 +17,11 @@ import {
 import { samplingPlan } from '@leggero/core/samplingPlan';
 import { weakMapMemoize } from 'reselect';
 
-import { groupsOf } from './rows';
 import { madeIn } from './runPaces';
-import { runsOf, talliesOf, turnsOf } from './runs';
+import { batchesOf, runsOf, talliesOf, turnsOf } from './runs';
 
 export const INFLATION_NOUNS = ['inflation', 'inflationBatch', 'turn', 'tally'] as const;
 type InflationRows = Pick<Rows, (typeof INFLATION_NOUNS)[number]>;
-
-const batchesOf = groupsOf('inflationBatch', 'inflationId');
 
 /** A turn with its taps, in the order they were made. */
 export interface ShownTurn extends TurnRecord {

@@ -1,6 +1,7 @@
 import { groupsOf } from './rows';
 
 export const runsOf = groupsOf('inflation', 'eventId');
+export const batchesOf = groupsOf('inflationBatch', 'inflationId');
 export const turnsOf = groupsOf('turn', 'batchId');
 export const talliesOf = groupsOf('tally', 'turnId');
 

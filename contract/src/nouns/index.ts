@@ -24,7 +24,7 @@ export {
 export { CHECK_DEFAULTS, MOST_IN_STUDY, RESULT_DEFAULTS } from './checks';
 export { EYE_MODES, type EyeMode } from './eyes';
 export { MOST_HOLES } from './gauges';
-export { MOST_STATION } from './inflation';
+export { MOST_BATCHES, MOST_STATION } from './inflation';
 export { MODEL_DEFAULTS, MOST_BALLOONS, READING_DEFAULTS } from './shelf';
 export { MOST_BAGS, MOST_BATCH, MOST_COUNTED, MOST_SHOP } from './stock';
 

@@ -24,8 +24,8 @@ export const inflation = noun({
 });
 
 const countSchema = z.int().min(0).max(MOST_COUNTED);
-/** A bench holds fewer. */
-const MOST_BATCHES = 500;
+/** Batches of one run: a bench holds fewer. */
+export const MOST_BATCHES = 500;
 
 /** A batch as it was accepted when the run began: what is read or drawn later moves none of it by itself. */
 export const inflationBatch = noun({

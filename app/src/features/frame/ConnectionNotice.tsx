@@ -3,7 +3,7 @@ import { lazy, Suspense, useState } from 'react';
 
 import { useRecords, type RecordsState } from '@/data/state';
 import { Button } from '@/ui/Button';
-import { UNKEPT_WORDS } from '@/wording/entries';
+import { UNKEPT_WORDS } from '@/wording/unkept';
 import { counted } from '@/wording/trade';
 
 import { Notice } from './Notice';

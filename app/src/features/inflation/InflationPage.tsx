@@ -53,8 +53,8 @@ export function InflationPage({ eventId }: { eventId: string }) {
         }
       >
         {runs.length === 0 ? <Empty sentence="No run has begun. Its recipe begins one: batch after batch." /> : null}
-        {runs.map((each) => (
-          <RunSummary key={each.id} run={each} />
+        {runs.map((each, i) => (
+          <RunSummary key={each.id} run={each} newest={i === 0} />
         ))}
       </Page>
     );

@@ -1,6 +1,8 @@
 import { View } from 'react-native';
 
+import { write } from '@/data/outbox';
 import { useTrade } from '@/data/trade';
+import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 import { pacesOf, type ShownRun } from '@/views/inflation';
@@ -8,8 +10,8 @@ import { dayText } from '@/wording/day';
 import { paceText } from '@/wording/inflation';
 import { counted } from '@/wording/trade';
 
-/** What a run that is over came to. */
-export function RunSummary({ run }: { run: ShownRun }) {
+/** What a run that is over came to; the newest can go on. */
+export function RunSummary({ run, newest }: { run: ShownRun; newest: boolean }) {
   const { paceS } = useTrade();
   const { done, lost, wanted } = run.progress;
   return (
@@ -24,6 +26,12 @@ export function RunSummary({ run }: { run: ShownRun }) {
           </View>
         ))}
       </View>
+      {newest ? (
+        <Button
+          title="Go on with this run"
+          onPress={() => write({ change: 'inflation', id: run.id, by: { endedAt: null } })}
+        />
+      ) : null}
     </Card>
   );
 }

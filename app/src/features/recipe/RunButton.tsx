@@ -1,36 +1,60 @@
+import type { Write } from '@leggero/contract';
 import { router } from 'expo-router';
+import { View } from 'react-native';
 
+import { write } from '@/data/outbox';
 import { useModels } from '@/data/records';
+import { useRunBatches } from '@/data/runBatches';
 import { useOpenRun } from '@/data/runs';
 import { Button } from '@/ui/Button';
 
 import { batchTargets } from './batchHow';
-import { beginRun } from './beginRun';
 import { lookIn } from './look';
+import { changesOf, runOf, type AboutBalloons } from './runOf';
 import type { EventWork } from './useEventWork';
 
-/** Begins the inflation run of a recipe, or leads back to the one that goes on. */
+/** As many writes make one command as the server takes, with room to spare. */
+const AT_ONCE = 150;
+
+function writeAll(writes: readonly Write[]): void {
+  for (let at = 0; at < writes.length; at += AT_ONCE) write(...writes.slice(at, at + AT_ONCE));
+}
+
+/** Begins the inflation run of a recipe, or leads back to the one that goes on, with what changed since. */
 export function RunButton({ eventId, work }: { eventId: string; work: EventWork }) {
   const going = useOpenRun(eventId);
-  const models = useModels().data ?? [];
+  const batchesOf = useRunBatches();
+  const models = useModels().data;
+  if (going === undefined || !batchesOf || !models) return null;
   const { batches } = work.recipe;
+  const about: AboutBalloons = {
+    targets: batchTargets(batches, models, work.basis),
+    lookOf: (balloon) => lookIn(balloon, models),
+    known: (balloon) => models.some(({ id }) => id === balloon),
+  };
+  const changes = going ? changesOf(going.id, { kept: batchesOf(going.id), batches, about }) : [];
   const go = () => {
-    if (!going)
-      beginRun(eventId, batches, {
-        targets: batchTargets(batches, models, work.basis),
-        lookOf: (balloon) => lookIn(balloon, models),
-        known: (balloon) => models.some(({ id }) => id === balloon),
-      });
+    if (!going) writeAll(runOf(eventId, batches, about));
     router.navigate(`/builds/events/${eventId}/run`);
   };
   return (
-    <Button
-      title={going ? 'Go on with the inflation run' : 'Begin the inflation run'}
-      look="primary"
-      tall
-      className="flex-1"
-      disabled={going === undefined || batches.length === 0}
-      onPress={go}
-    />
+    <View className="flex-1 gap-2">
+      {changes.length > 0 ? (
+        <Button
+          title="Take what changed since into the run"
+          onPress={() => {
+            writeAll(changes);
+            go();
+          }}
+        />
+      ) : null}
+      <Button
+        title={going ? 'Go on with the inflation run' : 'Begin the inflation run'}
+        look="primary"
+        tall
+        disabled={batches.length === 0}
+        onPress={go}
+      />
+    </View>
   );
 }
