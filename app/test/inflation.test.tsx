@@ -35,7 +35,8 @@ const batch = (n: number, by: Partial<InflationBatch> = {}): InflationBatch => (
   ...by,
 });
 const turn = (n: number, by: Partial<TurnRecord> = {}): TurnRecord => ({
-  ...{ id: id(30 + n), batchId: id(10), station: 'Table 1', atOnce: 1, bagId: null, startedAt: before(20) },
+  ...{ id: id(30 + n), batchId: id(10), station: 'Table 1', atOnce: 1, bagId: null, dose: null },
+  ...{ startedAt: before(20) },
   ...by,
 });
 const tally = (n: number, what: Tallied, by: Partial<TallyRecord> = {}): TallyRecord => ({
@@ -204,7 +205,21 @@ describe('at a station', () => {
 
   it('says what to do once the last ones lean', async () => {
     await open({ models: checked(['stops', 'stops', 'passes', 'stops', 'stops', 'stops']), turns: [turn(0)] });
-    expect(screen.getByRole('alert').textContent).toBe('The last 6 lean large: let out ½ stroke, then check again.');
+    expect(screen.getByText('The last 6 lean large: let out ½ stroke, then check again.')).toBeTruthy();
+    await userEvent.click(screen.getByRole('link', { name: /See these checks/ }));
+    expect(visited).toEqual([`/shelf/${MODEL_ID}/check/${id(70)}`]);
+  });
+
+  it('what was put right begins anew: the dose stands there, and what was checked before it says no more', async () => {
+    await open({ models: checked(['stops', 'stops', 'passes', 'stops', 'stops', 'stops']), turns: [turn(0)] });
+    await click('Changed');
+    expect(lastDone()).toMatchObject({ put: 'turn', row: { batchId: id(10), station: 'Table 1', dose: 6.5 } });
+    expect(await screen.findByText('½ less than at first')).toBeTruthy();
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+    const { row: changed } = lastDone() as { row: { id: string } };
+    await click('Done');
+    expect(lastDone()).toMatchObject({ put: 'tally', row: { turnId: changed.id } });
+    expect(await screen.findByText('Something changed since the last check')).toBeTruthy();
   });
 
   it('says nothing of checks of another station', async () => {

@@ -101,6 +101,8 @@ describe('a run of 96 at two stations', () => {
       await one.tap('button', answer);
     }
     await one.sees(/The last 5 lean large: let out ½ stroke, then check again\./);
+    await one.tap('button', 'Changed');
+    await one.sees('½ less than at first');
   });
 
   it('ends once all are made: what it came to is summed up, and its losses teach the spares', async () => {

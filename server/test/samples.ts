@@ -76,7 +76,15 @@ export function sample<N extends NounName>(name: N, at = 0): MakeInputOf<N> {
       ...{ colourHex: '#4a6b52', fillMm: 254, toleranceMm: 6, count: 32, dose: 7, timed: false },
     }),
     turn: () => ({
-      ...{ id, batchId: of('inflationBatch'), station: 'Table 1', atOnce: 1, bagId: of('bag'), startedAt: AT },
+      ...{
+        id,
+        batchId: of('inflationBatch'),
+        station: 'Table 1',
+        atOnce: 1,
+        bagId: of('bag'),
+        dose: 6.5,
+        startedAt: AT,
+      },
     }),
     tally: () => ({ id, turnId: of('turn'), what: at % 2 === 0 ? 'done' : 'popped', count: 1, at: AT }),
     run: () => ({ id, pieceId: of('piece'), startedAt: AT }),

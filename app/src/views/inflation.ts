@@ -116,10 +116,15 @@ const LEANS = 0.25;
 /** Whether a station is to check a size, and what its last checks came to. */
 export interface StationChecks {
   due: CheckDue;
-  /** Of the last results of this batch at this station; null with fewer than three. */
+  /** Of the last results of its present turn; null with fewer than three. */
   lately: BatchJudgement | null;
-  /** All that were checked of it there. */
-  checked: number;
+  /** The check that those results are of. */
+  checkId: string | null;
+}
+
+/** Strokes or seconds that a station gives for a batch: as it changed them last, or as the batch has them. */
+export function doseAt({ turns, dose }: ShownBatch, station: string): number | null {
+  return turns.find((turn) => turn.station === station)?.dose ?? dose;
 }
 
 /** What the checks of a station say of a batch that it makes. */
@@ -135,12 +140,16 @@ export function stationChecks({
   trade: Trade;
 }): StationChecks {
   const own = batch.turns.filter((turn) => turn.station === station);
-  const turnIds = new Set(own.map(({ id }) => id));
-  const results = checks
-    .filter(({ turnId }) => turnId !== null && turnIds.has(turnId))
-    .flatMap((check) => check.results)
-    .sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1));
-  const last = results.slice(-LAST_RESULTS);
+  const resultsIn = (turns: readonly ShownTurn[]) => {
+    const ids = new Set(turns.map(({ id }) => id));
+    return checks
+      .filter(({ turnId }) => turnId !== null && ids.has(turnId))
+      .flatMap((check) => check.results)
+      .sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1));
+  };
+  const results = resultsIn(own);
+  // With another bag, other hands or another dose it begins anew: what was put right is not put right once more.
+  const last = resultsIn(own.slice(0, 1)).slice(-LAST_RESULTS);
   const { fillMm: targetMm, toleranceMm, count } = batch;
   const judged =
     last.length < FEWEST_RESULTS ? null : judgeBatch({ targetMm, toleranceMm, results: last.map(coreCheckResult) });
@@ -157,7 +166,7 @@ export function stationChecks({
     }),
     every: checkEvery({ lot: count, checks: plan.ok ? plan.value.sampleSize : 1 }),
   });
-  return { due, lately, checked: results.length };
+  return { due, lately, checkId: last.at(-1)?.checkId ?? null };
 }
 
 /** The batch that a station goes on with: the one it is at, or the first that is not through and no other is at. */

@@ -1,7 +1,7 @@
 import type { BatchJudgement, Tallied } from '@leggero/core';
 import type { Pace, WhyCheck } from '@leggero/core/inflation';
 
-import { counted, dosed } from './trade';
+import { counted, dosed, doseText, unitBeside } from './trade';
 
 /** What a tap says, on its button and in its undo. */
 export const TALLY_WORDS: Record<Tallied, { title: string; heard: string }> = {
@@ -15,7 +15,7 @@ export const TALLY_WORDS: Record<Tallied, { title: string; heard: string }> = {
 /** Why a size is asked for now. */
 export const WHY_CHECK_WORDS: Record<WhyCheck, string> = {
   start: 'The first of this batch',
-  hands: 'Other hands or another bag',
+  hands: 'Something changed since the last check',
   pause: 'After the pause',
   leaning: 'The last ones leaned',
   plan: 'Time to check one',
@@ -64,4 +64,11 @@ export function madeText({ done, wanted }: { done: number; wanted: number }): st
 /** "18 s each, over 96 balloons". */
 export function paceText({ eachS, balloons }: Pick<Pace, 'eachS' | 'balloons'>): string {
   return `${eachS.toFixed(0)} s each, over ${counted(balloons, 'balloon')}`;
+}
+
+/** What stands beside a dose: "strokes, then size it", or by how much it was changed at the station. */
+export function doseNote(dose: number, { dose: first, timed }: { dose: number | null; timed: boolean }): string {
+  const kind = timed ? 'timed' : 'hand';
+  if (first === null || dose === first) return `${unitBeside(dose, kind)}, then size it`;
+  return `${doseText(Math.abs(dose - first), kind)} ${dose < first ? 'less' : 'more'} than at first`;
 }

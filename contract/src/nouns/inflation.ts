@@ -59,7 +59,7 @@ export const inflationBatch = noun({
 /** Characters of what a station is called. */
 export const MOST_STATION = 40;
 
-/** A station's turn at a batch: a new one begins with another batch, another bag of balloons, other hands. */
+/** A station's turn at a batch: a new one begins with another batch, another bag of balloons, other hands, another dose. */
 export const turn = noun({
   name: 'turn',
   path: 'turns',
@@ -71,6 +71,8 @@ export const turn = noun({
     atOnce: z.int().min(1).max(2),
     /** Which bags the balloons are from, where that is kept apart. */
     bagId: idSchema.nullable().default(null),
+    /** Strokes or seconds as they were changed here; null while they are the batch's. */
+    dose: doseSchema.nullable().default(null),
     startedAt: instantSchema,
   }),
   refs: { batchId: to('inflationBatch', 'remove'), bagId: to('bag', 'clear') },

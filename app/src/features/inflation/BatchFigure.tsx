@@ -9,11 +9,13 @@ import { Words } from '@/ui/Words';
 import type { SizerChoice } from '@/views/holes';
 import type { ShownBatch } from '@/views/inflation';
 import { balloonName, figureOf, modelName } from '@/views/modelView';
-import { madeText } from '@/wording/inflation';
-import { capital, doseText, unitBeside } from '@/wording/trade';
+import { doseNote, madeText } from '@/wording/inflation';
+import { capital, doseText } from '@/wording/trade';
 
 interface BatchFigureProps {
   batch: ShownBatch;
+  /** Strokes or seconds as they are given now. */
+  dose: number | null;
   /** Null of a balloon that was not chosen from the shelf. */
   model: ModelRecord | null;
   hole: SizerChoice | null;
@@ -22,9 +24,9 @@ interface BatchFigureProps {
 }
 
 /** What is made: the balloon, its width as large as a phone has it, by which hole and dose, and how many are left. */
-export function BatchFigure({ batch, model, hole, progress, atOnce }: BatchFigureProps) {
+export function BatchFigure({ batch, dose, model, hole, progress, atOnce }: BatchFigureProps) {
   const { parts, text, bare, unit } = useLengths();
-  const { fillMm: widthMm, toleranceMm, dose, timed } = batch;
+  const { fillMm: widthMm, toleranceMm, timed } = batch;
   const kind = timed ? 'timed' : 'hand';
   const name = model ? balloonName(model) : 'not chosen from the shelf';
   const look = model
@@ -69,7 +71,7 @@ export function BatchFigure({ batch, model, hole, progress, atOnce }: BatchFigur
         <ToolCard
           title={timed ? 'Seconds' : 'Strokes'}
           figure={dose === null ? '–' : doseText(dose, kind)}
-          note={dose === null ? 'not known yet' : `${unitBeside(dose, kind)}, then size it`}
+          note={dose === null ? 'not known yet' : doseNote(dose, batch)}
         />
       </View>
       <View className="gap-1">

@@ -15,7 +15,7 @@ import { Loading } from '@/ui/States';
 import { useLater } from '@/ui/useLater';
 import { useNow } from '@/ui/useNow';
 import { bestHole } from '@/views/holes';
-import { nextBatch, secondsLeft, stationChecks, type ShownRun } from '@/views/inflation';
+import { doseAt, nextBatch, secondsLeft, stationChecks, type ShownRun } from '@/views/inflation';
 import { lastingText } from '@/wording/inflation';
 import { batchMark } from '@/wording/batchMark';
 
@@ -84,10 +84,10 @@ function AtBatch({ run, back, at, models, sizers, checks, batch, now, onGo, onSt
   const model = models.find(({ id }) => id === batch.modelId) ?? null;
   const { fillMm: targetMm, toleranceMm } = batch;
   const hole = model && bestHole(sizers, { targetMm, toleranceMm, nominalMm: model.nominalMm }, trade);
-  const { tap, undo, size } = useTaps({ batch, at, checks, hole: hole?.choice.hole ?? null });
+  const { tap, undo, size, changeDose } = useTaps({ batch, at, checks, hole: hole?.choice.hole ?? null });
   // The count is on at once; what follows from it comes after, so that no tap waits for it.
   const late = useLater(run);
-  const { due, lately } = stationChecks({
+  const { due, lately, checkId } = stationChecks({
     batch: late.batches.find(({ id }) => id === batch.id) ?? batch,
     station,
     checks,
@@ -95,6 +95,7 @@ function AtBatch({ run, back, at, models, sizers, checks, batch, now, onGo, onSt
   });
   const progress = run.progress.batches.find((each) => each.batch === batch.id)!;
   const left = secondsLeft(late, { station, usualS: trade.paceS.sized, now });
+  const dose = doseAt(batch, station);
   const mark = batchMark(batch.place);
   const through = progress.left === 0;
   const next = through ? nextBatch(run, { station, now }) : undefined;
@@ -131,8 +132,15 @@ function AtBatch({ run, back, at, models, sizers, checks, batch, now, onGo, onSt
     >
       <RunStale run={late} now={now} />
       <View className="mx-auto w-full max-w-[560px] gap-2">
-        <BatchFigure batch={batch} model={model} hole={hole} progress={progress} atOnce={at.atOnce} />
-        <LatelyLine batch={batch} lately={lately} why={due.why} fine={lengths.fine} onCheck={check} />
+        <BatchFigure {...{ batch, dose, model, hole, progress }} atOnce={at.atOnce} />
+        <LatelyLine
+          {...{ batch, dose, lately }}
+          evidence={model && checkId && `/shelf/${model.id}/check/${checkId}`}
+          why={due.why}
+          fine={lengths.fine}
+          onCheck={check}
+          onDose={changeDose}
+        />
       </View>
       <BatchesSheet
         open={listing}

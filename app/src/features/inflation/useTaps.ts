@@ -31,6 +31,8 @@ interface Taps {
   undo: () => void;
   /** What a balloon did at the hole. */
   size: (answer: HoleAnswer) => void;
+  /** Another dose is given from here on. */
+  changeDose: (dose: number) => void;
 }
 
 /** A check that goes on, with how many results it has. */
@@ -58,6 +60,11 @@ export function useTaps(into: TappedInto): Taps {
   /** What was begun here, which may not be shown yet. */
   const mine = useRef<Begun>({ turn: null, check: null });
   return useMemo(() => {
+    const begin = (batchId: string, how: AtStation, dose: number | null): { turn: TurnRecord; first: Write[] } => {
+      const turn = { id: newId(), batchId, ...how, dose, startedAt: nowUtc() };
+      mine.current.turn = turn;
+      return { turn, first: [{ put: 'turn', row: turn }] };
+    };
     /** The turn that goes on, or another with what begins it. */
     const turnNow = (): { turn: TurnRecord; first: Write[] } => {
       const { batch: now, at: how, turns: known } = present.current;
@@ -65,9 +72,7 @@ export function useTaps(into: TappedInto): Taps {
         batchId === now.id && station === how.station && atOnce === how.atOnce && bagId === how.bagId;
       const going = [mine.current.turn, known[0]].find((turn) => turn && same(turn));
       if (going) return { turn: going, first: [] };
-      const turn = { id: newId(), batchId: now.id, ...how, startedAt: nowUtc() };
-      mine.current.turn = turn;
-      return { turn, first: [{ put: 'turn', row: turn }] };
+      return begin(now.id, how, known[0]?.dose ?? null);
     };
     /** The check of a turn that goes on, or another with what begins it. */
     const checkNow = (turnId: string): { check: BegunCheck; first: Write[] } => {
@@ -107,6 +112,10 @@ export function useTaps(into: TappedInto): Taps {
         if (!last) return;
         takeBack(last);
         write({ remove: 'tally', id: last.id });
+      },
+      changeDose(dose) {
+        const { batch: now, at: how } = present.current;
+        write(...begin(now.id, how, dose).first);
       },
       size(answer) {
         if (present.current.batch.modelId === null) return;

@@ -43,6 +43,7 @@ CREATE TABLE `turns` (
 	`station` varchar(40) NOT NULL,
 	`at_once` tinyint NOT NULL,
 	`bag_id` char(36),
+	`dose` decimal(7,3),
 	`started_at` datetime(3) NOT NULL,
 	CONSTRAINT `turns_id` PRIMARY KEY(`id`),
 	CONSTRAINT `turns_scope` UNIQUE(`id`,`studio_id`)

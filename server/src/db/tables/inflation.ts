@@ -66,6 +66,7 @@ export const turns = mysqlTable(
     station: varchar('station', { length: 40 }).notNull(),
     atOnce: tinyint('at_once').notNull(),
     bagId: char('bag_id', { length: 36 }).references(() => bags.id, { onDelete: 'set null' }),
+    dose: dose('dose'),
     startedAt: instant('started_at').notNull(),
   },
   (t) => [
