@@ -4,7 +4,7 @@ import { useState } from 'react';
 
 import { lengthsOf } from '@/views/lengths';
 
-import { AnswerButtons } from '@/parts/AnswerButtons';
+import { AnswerButtons } from '@/parts/check/AnswerButtons';
 import { LengthEntry } from '@/parts/LengthEntry';
 import { Segmented } from '@/ui/Segmented';
 import { Stepper } from '@/ui/Stepper';

@@ -13,7 +13,7 @@ import { modelName } from '@/views/modelView';
 import { write } from '@/data/outbox';
 import { usePieces } from '@/data/records';
 import { useTrade } from '@/data/trade';
-import { AnswerButtons } from '@/parts/AnswerButtons';
+import { AnswerButtons } from '@/parts/check/AnswerButtons';
 import type { ShownModel } from '@/parts/WithModel';
 import { Button, IconButton } from '@/ui/Button';
 import { useWide } from '@/ui/layout';

@@ -3,7 +3,7 @@ import { HOLE_ANSWERS } from '@leggero/core';
 import { MISHAPS } from '@leggero/core/inflation';
 import { Pressable, View } from 'react-native';
 
-import { AnswerButtons } from '@/parts/AnswerButtons';
+import { AnswerButtons } from '@/parts/check/AnswerButtons';
 import { Button } from '@/ui/Button';
 import { useKeys } from '@/ui/useKeys';
 import { Words } from '@/ui/Words';
