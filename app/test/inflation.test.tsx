@@ -227,6 +227,30 @@ describe('at a station', () => {
     expect(screen.queryByRole('alert')).toBeNull();
   });
 
+  it('keys of a pedal go to the page after a tap, to what has the focus for whoever goes by keys, and to no sheet', async () => {
+    await open();
+    await click('Popped');
+    expect(document.activeElement).toBe(document.body);
+    const undo = screen.getByRole('button', { name: 'Undo the last tap' });
+    act(() => undo.focus());
+    fireEvent.keyDown(undo, { key: ' ' });
+    fireEvent.keyDown(window, { key: ' ' });
+    expect(rowsDone('tally').map(({ what }) => what)).toEqual(['popped', 'done']);
+    await click('All batches');
+    fireEvent.keyDown(window, { key: ' ' });
+    expect(rowsDone('tally')).toHaveLength(2);
+  });
+
+  it('other hands begin a turn of their own, with the dose that was given last', async () => {
+    await open(
+      { turns: [turn(0, { dose: 6.5 })], tallies: [tally(0, 'done')] },
+      { station: 'Table 1', since: new Date().toISOString() },
+    );
+    expect(screen.getByText('½ less than at first')).toBeTruthy();
+    await click('Done');
+    expect(rowsDone('turn')).toMatchObject([{ station: 'Table 1', dose: 6.5 }]);
+  });
+
   it('goes on with the next batch once one is through, and ends the run after the last', async () => {
     await open({ turns: [turn(0)], tallies: Array.from({ length: 3 }, (_, i) => tally(i, 'done')) });
     await click('Done');
@@ -249,6 +273,16 @@ describe('at a station', () => {
     expect(await screen.findByText('Batch A of 2')).toBeTruthy();
   });
 
+  it('ends with one that another device began at the same moment', async () => {
+    const twin = { id: id(3), eventId: EVENT_ID, startedAt: before(24), endedAt: null, demo: false };
+    await open({ inflations: [...records().inflations!, twin] });
+    await click('All batches');
+    await click('End the run');
+    const ended = done().flatMap((write) => ('change' in write && write.change === 'inflation' ? [write.id] : []));
+    expect(ended.sort()).toEqual([RUN_ID, twin.id]);
+    expect(await screen.findByText(/No run has begun/)).toBeTruthy();
+  });
+
   it('that nobody tapped at for a week may end as of then', async () => {
     const week = 7 * 24 * 60;
     await open({
@@ -269,11 +303,11 @@ describe('a recipe that changed while its run goes on', () => {
     ...{ key, balloon: MODEL_ID, fillMm: inch(9.5), toleranceMm: inch(0.25), count, of: [], alike: [], perBag: 20 },
     bags: { from: 1, to: 1 },
   });
-  const about = {
+  const about = () => ({
     targets: new Map(),
     lookOf: () => ({ colour: '#3f7a4a', name: 'kelp', nominalMm: inch(11) }),
     known: (balloon: string) => balloon === MODEL_ID,
-  };
+  });
   const changes = (batches: Batch[]) => changesOf(RUN_ID, { kept: [batch(0), batch(1, { count: 2 })], batches, about });
 
   it('is taken into it: new batches, other counts and places; nothing is left to make of those that went', () => {

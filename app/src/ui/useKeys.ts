@@ -14,6 +14,9 @@ export function useKeys(keys: Readonly<Record<string, () => void>>, { elsewhere 
       const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
       if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
       if (elsewhere && event.defaultPrevented) return;
+      // A button that has the focus is pressed by these.
+      const pressing = (event.key === 'Enter' || event.key === ' ') && event.target instanceof HTMLElement;
+      if (pressing && (event.target as HTMLElement).closest('button, a, [role]:not([role=main])')) return;
       const act = present.current[event.key];
       if (!act) return;
       event.preventDefault();

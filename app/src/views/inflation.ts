@@ -93,17 +93,18 @@ export function pacesOf(run: Pick<ShownRun, 'batches'>, usualS: number): (Pace &
 const AT_WORK_MS = 1_800_000;
 
 /** Seconds until all is made by the stations that are at work now, each at its own pace. */
-export function secondsLeft(run: ShownRun, { station, usualS, now }: { station: string; usualS: number; now: number }) {
-  const paces = pacesOf(run, usualS);
-  const atWork = stationsOf(run).filter((each) => {
-    const last = madeIn(turnsAt(run.batches, each)).at(-1);
-    return last !== undefined && now - last.atMs < AT_WORK_MS;
+export function secondsLeft(
+  run: ShownRun,
+  { station, usualS, now }: { station: string; usualS: number; now: number },
+): number | null {
+  const paces = [...new Set([...stationsOf(run), station])].flatMap((each) => {
+    const made = madeIn(turnsAt(run.batches, each));
+    const last = made.at(-1);
+    if (each !== station && !(last && now - last.atMs < AT_WORK_MS)) return [];
+    const pace = paceOf({ made, usualS });
+    return learnPace({ usualS, seen: pace ? [pace] : [] });
   });
-  const stations = new Set([...atWork, station]);
-  return timeLeftS({
-    left: run.progress.left,
-    paces: [...stations].map((each) => learnPace({ usualS, seen: paces.filter((pace) => pace.station === each) })),
-  });
+  return timeLeftS({ left: run.progress.left, paces });
 }
 
 /** How many of the last results say whether a station leans. */

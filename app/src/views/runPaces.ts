@@ -1,4 +1,5 @@
 import type { Rows, TallyRecord, TurnRecord } from '@leggero/contract';
+import type { Trade } from '@leggero/core';
 import { paceOf, tradeAtPace, type Made, type Pace } from '@leggero/core/pace';
 import { weakMapMemoize } from 'reselect';
 
@@ -32,4 +33,4 @@ export const pacesOfRuns = weakMapMemoize(
 );
 
 /** The trade at the pace of a studio's own runs; the very same for the very same paces. */
-export const tradeAtOwnPace = weakMapMemoize(tradeAtPace);
+export const tradeAtOwnPace = weakMapMemoize((trade: Trade, seen: Pace[]) => tradeAtPace(trade, seen));

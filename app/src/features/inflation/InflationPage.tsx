@@ -1,26 +1,28 @@
 import { router } from 'expo-router';
 
 import { useInflations } from '@/data/inflation';
+import { write } from '@/data/outbox';
 import { useEvents } from '@/data/records';
+import { nowUtc } from '@/device/id';
 import { Button } from '@/ui/Button';
 import { Page } from '@/ui/Page';
 import { Empty, Loading } from '@/ui/States';
 import { useAddress } from '@/ui/useAddress';
-import { openRun } from '@/views/runs';
+import { isOpen, openRun } from '@/views/runs';
 
 import { AtStationForm } from './AtStationForm';
 import { RunSummary } from './RunSummary';
 import { Station } from './Station';
 
 /** What the address says of where someone works. */
-type StationAddress = 'station' | 'two' | 'bag' | 'batch';
+type StationAddress = 'station' | 'two' | 'bag' | 'batch' | 'since';
 
 /** The inflation run of an event: where it is worked at, once it is said which station this is. */
 export function InflationPage({ eventId }: { eventId: string }) {
   // Without its pieces: they would be put together anew with each size that is checked.
   const events = useEvents().data;
   const runs = useInflations(eventId);
-  const [{ station, two, bag, batch }, ask] = useAddress<StationAddress>();
+  const [{ station, two, bag, batch, since }, ask] = useAddress<StationAddress>();
   const event = events?.find(({ id }) => id === eventId);
   const title = event ? `Inflation run: ${event.name}` : 'Inflation run';
   const recipe = `/builds/events/${eventId}/recipe`;
@@ -37,6 +39,7 @@ export function InflationPage({ eventId }: { eventId: string }) {
       </Page>
     );
   const run = openRun(runs);
+  const tapped = runs.filter(({ batches }) => batches.some(({ turns }) => turns.length > 0));
   if (!run)
     return (
       <Page
@@ -52,23 +55,29 @@ export function InflationPage({ eventId }: { eventId: string }) {
           />
         }
       >
-        {runs.length === 0 ? <Empty sentence="No run has begun. Its recipe begins one: batch after batch." /> : null}
-        {runs.map((each, i) => (
+        {tapped.length === 0 ? <Empty sentence="No run has begun. Its recipe begins one: batch after batch." /> : null}
+        {tapped.map((each, i) => (
           <RunSummary key={each.id} run={each} newest={i === 0} />
         ))}
       </Page>
     );
-  if (!station) return <AtStationForm title={title} back={recipe} run={run} onKeep={ask} />;
+  if (!station)
+    return <AtStationForm title={title} back={recipe} run={run} onKeep={(at) => ask({ ...at, since: nowUtc() })} />;
   return (
     <Station
       run={run}
       title={event.name}
       back={recipe}
       at={{ station, atOnce: two ? 2 : 1, bagId: bag ?? null }}
+      since={since ?? ''}
       batchId={batch}
       onGo={(batchId) => ask({ batch: batchId, bag: undefined })}
       onStation={() => ask({ station: undefined })}
       onBag={(bagId) => ask({ bag: bagId ?? undefined })}
+      // One that another device began at the same moment goes with it.
+      onEnd={(endedAt) =>
+        write(...runs.filter(isOpen).map(({ id }) => ({ change: 'inflation' as const, id, by: { endedAt } })))
+      }
     />
   );
 }

@@ -1,6 +1,5 @@
 import { View } from 'react-native';
 
-import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
 import { Words } from '@/ui/Words';
 import { lastTapOf, type ShownRun } from '@/views/inflation';
@@ -9,8 +8,14 @@ import { momentText } from '@/wording/day';
 /** A night is a pause; longer than that, a run was forgotten. */
 const FORGOTTEN_MS = 18 * 3_600_000;
 
+interface RunStaleProps {
+  run: ShownRun;
+  now: number;
+  onEnd: (at: string) => void;
+}
+
 /** A run that nobody tapped in for long: whether it goes on, or ended then. */
-export function RunStale({ run, now }: { run: ShownRun; now: number }) {
+export function RunStale({ run, now, onEnd }: RunStaleProps) {
   const last = lastTapOf(run);
   if (now - Date.parse(last) < FORGOTTEN_MS) return null;
   return (
@@ -18,10 +23,7 @@ export function RunStale({ run, now }: { run: ShownRun; now: number }) {
       <Words look="strong" className="text-edge">
         {`Nothing was tapped since ${momentText(last)}. Tap on to go on with it.`}
       </Words>
-      <Button
-        title="End it as of then"
-        onPress={() => write({ change: 'inflation', id: run.id, by: { endedAt: last } })}
-      />
+      <Button title="End it as of then" onPress={() => onEnd(last)} />
     </View>
   );
 }

@@ -5,7 +5,6 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
-import { write } from '@/data/outbox';
 import { useChecks, useModels, useSizers } from '@/data/records';
 import { useTrade } from '@/data/trade';
 import { nowUtc } from '@/device/id';
@@ -25,6 +24,7 @@ import { BatchThrough } from './BatchThrough';
 import { LatelyLine } from './LatelyLine';
 import { RunStale } from './RunStale';
 import { TapButtons } from './TapButtons';
+import { useFreeKeys } from './useFreeKeys';
 import { useTaps, type AtStation } from './useTaps';
 
 interface StationProps {
@@ -32,11 +32,15 @@ interface StationProps {
   title: string;
   back: string;
   at: AtStation;
+  /** When whoever works here said so. */
+  since: string;
   /** The batch that was gone to; the next one that is free where none was. */
   batchId: string | undefined;
   onGo: (batchId: string) => void;
   onStation: () => void;
   onBag: (bagId: string | null) => void;
+  /** Ends the run, now or as of then. */
+  onEnd: (at: string) => void;
 }
 
 /** A station of an inflation run: one batch, one figure, one large button. */
@@ -48,6 +52,7 @@ export function Station(props: StationProps) {
   const now = useNow();
   const [first] = useState(() => nextBatch(run, { station: at.station, now })?.id);
   useAwake();
+  useFreeKeys();
   const batch = run.batches.find(({ id }) => id === (batchId ?? first)) ?? run.batches[0];
   if (models && sizers && checks && batch)
     return <AtBatch {...props} {...{ models, sizers, checks, batch, now }} key={batch.id} />;
@@ -75,7 +80,21 @@ interface AtBatchProps extends StationProps {
   now: number;
 }
 
-function AtBatch({ run, back, at, models, sizers, checks, batch, now, onGo, onStation, onBag }: AtBatchProps) {
+function AtBatch({
+  run,
+  back,
+  at,
+  since,
+  models,
+  sizers,
+  checks,
+  batch,
+  now,
+  onGo,
+  onStation,
+  onBag,
+  onEnd,
+}: AtBatchProps) {
   const lengths = useLengths();
   const trade = useTrade();
   const [listing, setListing] = useState(false);
@@ -84,7 +103,7 @@ function AtBatch({ run, back, at, models, sizers, checks, batch, now, onGo, onSt
   const model = models.find(({ id }) => id === batch.modelId) ?? null;
   const { fillMm: targetMm, toleranceMm } = batch;
   const hole = model && bestHole(sizers, { targetMm, toleranceMm, nominalMm: model.nominalMm }, trade);
-  const { tap, undo, size, changeDose } = useTaps({ batch, at, checks, hole: hole?.choice.hole ?? null });
+  const { tap, undo, size, changeDose } = useTaps({ batch, at, since, checks, hole: hole?.choice.hole ?? null });
   // The count is on at once; what follows from it comes after, so that no tap waits for it.
   const late = useLater(run);
   const { due, lately, checkId } = stationChecks({
@@ -100,7 +119,7 @@ function AtBatch({ run, back, at, models, sizers, checks, batch, now, onGo, onSt
   const through = progress.left === 0;
   const next = through ? nextBatch(run, { station, now }) : undefined;
   const check = model && !checking ? () => setChecking(true) : null;
-  const end = () => write({ change: 'inflation', id: run.id, by: { endedAt: nowUtc() } });
+  const end = () => onEnd(nowUtc());
   return (
     <Page
       title={`Batch ${mark} of ${run.batches.length}`}
@@ -119,6 +138,7 @@ function AtBatch({ run, back, at, models, sizers, checks, batch, now, onGo, onSt
           <TapButtons
             atOnce={at.atOnce}
             checking={checking}
+            hearsKeys={!listing}
             onTap={tap}
             onUndo={undo}
             onCheck={check}
@@ -130,7 +150,7 @@ function AtBatch({ run, back, at, models, sizers, checks, batch, now, onGo, onSt
         )
       }
     >
-      <RunStale run={late} now={now} />
+      <RunStale run={late} now={now} onEnd={onEnd} />
       <View className="mx-auto w-full max-w-[560px] gap-2">
         <BatchFigure {...{ batch, dose, model, hole, progress }} atOnce={at.atOnce} />
         <LatelyLine

@@ -13,6 +13,8 @@ interface TapButtonsProps {
   atOnce: 1 | 2;
   /** A balloon is at the hole. */
   checking: boolean;
+  /** Not while a sheet lies over it. */
+  hearsKeys: boolean;
   onTap: (what: Tallied) => void;
   onUndo: () => void;
   onCheck: (() => void) | null;
@@ -21,21 +23,20 @@ interface TapButtonsProps {
 }
 
 /** What is tapped with one thumb: done, and why not; or what a balloon did at the hole. Keys and foot pedals do the same. */
-export function TapButtons({ atOnce, checking, onTap, onUndo, onCheck, onAnswer }: TapButtonsProps) {
+export function TapButtons({ atOnce, checking, hearsKeys, onTap, onUndo, onCheck, onAnswer }: TapButtonsProps) {
   const done = () => onTap('done');
-  useKeys(
-    checking
-      ? {
-          ...Object.fromEntries(HOLE_ANSWERS.map((answer, i) => [String(i + 1), () => onAnswer(answer)])),
-          Escape: () => onAnswer(null),
-        }
-      : {
-          ...{ ' ': done, Enter: done, PageDown: done, ArrowRight: done },
-          ...{ u: onUndo, PageUp: onUndo, ArrowLeft: onUndo },
-          ...(onCheck ? { c: onCheck } : {}),
-          ...Object.fromEntries(MISHAPS.map((what, i) => [String(i + 1), () => onTap(what)])),
-        },
-  );
+  const keys: Record<string, () => void> = checking
+    ? {
+        ...Object.fromEntries(HOLE_ANSWERS.map((answer, i) => [String(i + 1), () => onAnswer(answer)])),
+        Escape: () => onAnswer(null),
+      }
+    : {
+        ...{ ' ': done, Enter: done, PageDown: done, ArrowRight: done },
+        ...{ u: onUndo, PageUp: onUndo, ArrowLeft: onUndo },
+        ...(onCheck ? { c: onCheck } : {}),
+        ...Object.fromEntries(MISHAPS.map((what, i) => [String(i + 1), () => onTap(what)])),
+      };
+  useKeys(hearsKeys ? keys : {});
   if (checking)
     return (
       <View className="flex-1 gap-1">

@@ -21,6 +21,8 @@ export interface AtStation {
 interface TappedInto {
   batch: ShownBatch;
   at: AtStation;
+  /** When whoever works here said so; turns of before are another's. */
+  since: string;
   checks: readonly CheckRecord[];
   hole: { id: string; widthMm: number } | null;
 }
@@ -67,9 +69,13 @@ export function useTaps(into: TappedInto): Taps {
     };
     /** The turn that goes on, or another with what begins it. */
     const turnNow = (): { turn: TurnRecord; first: Write[] } => {
-      const { batch: now, at: how, turns: known } = present.current;
-      const same = ({ batchId, station, atOnce, bagId }: TurnRecord) =>
-        batchId === now.id && station === how.station && atOnce === how.atOnce && bagId === how.bagId;
+      const { batch: now, at: how, since, turns: known } = present.current;
+      const same = ({ batchId, station, atOnce, bagId, startedAt }: TurnRecord) =>
+        batchId === now.id &&
+        station === how.station &&
+        atOnce === how.atOnce &&
+        bagId === how.bagId &&
+        startedAt >= since;
       const going = [mine.current.turn, known[0]].find((turn) => turn && same(turn));
       if (going) return { turn: going, first: [] };
       return begin(now.id, how, known[0]?.dose ?? null);

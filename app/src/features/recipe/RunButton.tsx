@@ -27,11 +27,11 @@ export function RunButton({ eventId, work }: { eventId: string; work: EventWork 
   const models = useModels().data;
   if (going === undefined || !batchesOf || !models) return null;
   const { batches } = work.recipe;
-  const about: AboutBalloons = {
+  const about = (): AboutBalloons => ({
     targets: batchTargets(batches, models, work.basis),
     lookOf: (balloon) => lookIn(balloon, models),
     known: (balloon) => models.some(({ id }) => id === balloon),
-  };
+  });
   const changes = going ? changesOf(going.id, { kept: batchesOf(going.id), batches, about }) : [];
   const go = () => {
     if (!going) writeAll(runOf(eventId, batches, about));

@@ -6,7 +6,7 @@ import type { SizeTarget } from '@/parts/piece/sizeTarget';
 
 import type { BalloonLooks } from './look';
 
-/** What is known of the balloons of a recipe. */
+/** What is known of the balloons of a recipe: asked for where a batch is put into a run, for it takes a while. */
 export interface AboutBalloons {
   targets: ReadonlyMap<string, SizeTarget>;
   lookOf: (balloon: string) => BalloonLooks;
@@ -32,11 +32,12 @@ const placeOf = (at: number) => Math.min(at, MOST_BATCHES - 1);
  * What begins an inflation run by a recipe: its batches are kept as they are now, so that nothing that is read or drawn
  * later moves a target under the hand that fills it.
  */
-export function runOf(eventId: string, batches: readonly Batch[], about: AboutBalloons): Write[] {
+export function runOf(eventId: string, batches: readonly Batch[], about: () => AboutBalloons): Write[] {
   const id = newId();
+  const known = about();
   return [
     { put: 'inflation', row: { id, eventId, startedAt: nowUtc() } },
-    ...batches.map((batch, place) => batchInto(id, batch, place, about)),
+    ...batches.map((batch, place) => batchInto(id, batch, place, known)),
   ];
 }
 
@@ -46,17 +47,18 @@ export function runOf(eventId: string, batches: readonly Batch[], about: AboutBa
  */
 export function changesOf(
   inflationId: string,
-  { kept, batches, about }: { kept: readonly InflationBatch[]; batches: readonly Batch[]; about: AboutBalloons },
+  { kept, batches, about }: { kept: readonly InflationBatch[]; batches: readonly Batch[]; about: () => AboutBalloons },
 ): Write[] {
   const before = new Map(kept.map((batch) => [batch.key, batch]));
+  let known: AboutBalloons | null = null;
   const wanted = new Set(batches.map(({ key }) => key));
   const there = batches.flatMap((batch, at): Write[] => {
-    const known = before.get(batch.key);
-    if (!known) return [batchInto(inflationId, batch, at, about)];
+    const was = before.get(batch.key);
+    if (!was) return [batchInto(inflationId, batch, at, (known ??= about()))];
     const { count } = batch;
     const place = placeOf(at);
-    const same = known.count === count && known.place === place;
-    return same ? [] : [{ change: 'inflationBatch', id: known.id, by: { count, place } }];
+    const same = was.count === count && was.place === place;
+    return same ? [] : [{ change: 'inflationBatch', id: was.id, by: { count, place } }];
   });
   const gone = kept.filter(({ key, count }) => !wanted.has(key) && count > 0);
   return [...there, ...gone.map(({ id }): Write => ({ change: 'inflationBatch', id, by: { count: 0 } }))];

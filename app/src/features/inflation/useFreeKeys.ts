@@ -1,0 +1,16 @@
+import { useEffect } from 'react';
+
+/**
+ * After a finger's tap nothing keeps the focus: the next key, of a foot pedal, is the page's, and does not press again
+ * what was tapped last. Whoever goes by keys keeps their place: a click that a key makes counts no presses.
+ */
+export function useFreeKeys(): void {
+  useEffect(() => {
+    // On its way down: buttons keep their clicks to themselves.
+    const letGo = ({ detail }: MouseEvent) => {
+      if (detail > 0 && document.activeElement instanceof HTMLElement) document.activeElement.blur();
+    };
+    window.addEventListener('click', letGo, true);
+    return () => window.removeEventListener('click', letGo, true);
+  }, []);
+}
