@@ -114,6 +114,7 @@ describe('an inflation run', () => {
   it('asks first which station this is', async () => {
     await open({}, {});
     expect(screen.getByText('6 balloons left')).toBeTruthy();
+    expect(screen.getByRole('note', { name: 'What to mind' })).toBeTruthy();
     await userEvent.clear(screen.getByRole('textbox', { name: 'Its name' }));
     expect(screen.getByText('Give it a name.')).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Begin here' })).toHaveProperty('disabled', true);
@@ -343,7 +344,7 @@ describe('what a run teaches', () => {
     const seen = pacesOfRuns(rows, TRADE.paceS.sized);
     expect(seen).toEqual([{ eachS: expect.closeTo(60, 1), balloons: 48, stretches: 1 }]);
     expect(paceNote(tradeAtOwnPace(TRADE, seen), seen)).toMatch(
-      /^With a sizer 39 s a balloon, learned from 48 of your inflation runs\. Other paces/,
+      /^With a sizer 39 s a balloon, learned from 48 balloons of your inflation runs\. Other paces/,
     );
     expect(paceNote(TRADE, [])).toMatch(/^Paces are those of the trade/);
   });

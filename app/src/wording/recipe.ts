@@ -180,7 +180,7 @@ export function paceNote({ paceS }: Pick<Trade, 'paceS'>, seen: readonly Pace[])
   const own =
     balloons === 0
       ? ''
-      : `With a sizer ${paceS.sized.toFixed(0)} s a balloon, learned from ${balloons} of your inflation runs. `;
+      : `With a sizer ${paceS.sized.toFixed(0)} s a balloon, learned from ${counted(balloons, 'balloon')} of your inflation runs. `;
   return (
     `${own}${own ? 'Other paces' : 'Paces'} are those of the trade until you set your own, under Numbers of the trade. ` +
     'One kind of work after another, as on an assembly line.'

@@ -1,6 +1,7 @@
 import { MOST_STATION } from '@leggero/contract';
 import { useState } from 'react';
 
+import { Cautions } from '@/parts/Cautions';
 import { Button } from '@/ui/Button';
 import { Field, Labelled } from '@/ui/Field';
 import { Page } from '@/ui/Page';
@@ -65,6 +66,7 @@ export function AtStationForm({ title, back, run, onKeep }: AtStationFormProps) 
           onChange={setAtOnce}
         />
       </Labelled>
+      <Cautions names={['burst', 'latex', 'choking']} />
     </Page>
   );
 }
