@@ -12,6 +12,8 @@ export type Viewport = typeof PHONE | typeof WIDE;
 const PATIENCE_MS = 60_000;
 /** How often it is looked for, ms: looking at each frame would take the machine from what is waited for. */
 const LOOK_MS = 60;
+/** So often something is tapped that moves away under the finger. */
+const MOST_TRIES = 8;
 
 /** A new page that waits for whatever it is asked to as long as a busy machine takes. */
 async function patientPage(context: BrowserContext): Promise<Page> {
@@ -130,9 +132,16 @@ export class Visitor {
 
   async tap(role: string, name: string): Promise<void> {
     const element = await this.find(role, name);
-    await element.evaluate(inReach);
-    if (this.page.viewport()?.hasTouch) await element.tap();
-    else await element.click();
+    const tapped = () => (this.page.viewport()?.hasTouch ? element.tap() : element.click());
+    for (let tries = 0; tries < MOST_TRIES; tries += 1) {
+      await element.evaluate(inReach);
+      const guard = await element.evaluateHandle(letThroughTo);
+      await tapped();
+      // Where the tap leads to another page nothing is left to ask.
+      const missed = await guard.evaluate((end) => end()).catch(passing);
+      if (!missed) return;
+    }
+    throw new Error(`${role} called ${name} never stays where it is tapped, or lies under something else`);
   }
 
   /** Clicks on the first thing that shows this text. */
@@ -262,6 +271,26 @@ async function inReach(node: Element): Promise<void> {
     still = now === before ? still + 1 : 0;
     before = now;
   }
+}
+
+/**
+ * In the page: until it is ended, what hits anything but this element is kept from the page, which may have moved under
+ * the finger. Ending it answers whether something was.
+ */
+function letThroughTo(node: Element): () => boolean {
+  const EVENTS = ['pointerdown', 'pointerup', 'touchstart', 'touchend', 'mousedown', 'mouseup', 'click'];
+  let missed = false;
+  const guard = (event: Event) => {
+    if (event.target instanceof Node && node.contains(event.target)) return;
+    missed = true;
+    event.preventDefault();
+    event.stopImmediatePropagation();
+  };
+  for (const name of EVENTS) window.addEventListener(name, guard, { capture: true, passive: false });
+  return () => {
+    for (const name of EVENTS) window.removeEventListener(name, guard, { capture: true });
+    return missed;
+  };
 }
 
 /** In the page: most journeys need no more of the app than its page, and all of it takes a machine a second or two. */
