@@ -1,14 +1,12 @@
-import type { Rows } from '@leggero/contract';
 import type { Pace } from '@leggero/core/pace';
 
 import { pacesOfRuns } from '@/views/runPaces';
+import { TAPPED_NOUNS, type TappedRows } from '@/views/runs';
 
 import { asTheyAre, useView } from './records';
 
-const TAPPED = ['inflationBatch', 'turn', 'tally'] as const;
-
 /** How fast balloons were filled in all runs; none until they have come. `usualS`: the trade's pace, see `paceOf`. */
 export function useSeenPaces(usualS: number): Pace[] {
-  const rows: Pick<Rows, (typeof TAPPED)[number]> | undefined = useView(TAPPED, asTheyAre).data;
+  const rows: TappedRows | undefined = useView(TAPPED_NOUNS, asTheyAre).data;
   return rows ? pacesOfRuns(rows, usualS) : [];
 }

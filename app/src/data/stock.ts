@@ -1,13 +1,13 @@
 import type { LossRecord, StockEntryRecord } from '@leggero/contract';
 
 import { lossesOfRuns } from '@/views/runLosses';
+import { TAPPED_NOUNS } from '@/views/runs';
 import { stockBook, type StockBook } from '@/views/stock';
 
 import { useBags } from './measured';
 import { inOrder, useModels, useStudio, useView, type Records } from './records';
 
 const ENTRY = ['stockEntry'] as const;
-const TAPPED = ['inflationBatch', 'turn', 'tally'] as const;
 const LOSS = ['loss'] as const;
 const entriesOf = inOrder('stockEntry');
 const lossesOf = inOrder('loss');
@@ -29,7 +29,7 @@ export function useStockBook(): StockBook | null {
   const bags = useBags().data;
   const entries = useStockEntries().data;
   const losses = useLosses().data;
-  const runs = useView(TAPPED, lossesOfRuns).data;
+  const runs = useView(TAPPED_NOUNS, lossesOfRuns).data;
   if (!(models && studio && bags && entries && losses && runs)) return null;
   return stockBook(models, bags, entries, losses, runs, studio.currency);
 }

@@ -8,6 +8,7 @@ type CheckRows = Pick<Rows, 'check' | 'checkResult'>;
 export const resultsOf = groupsOf('checkResult', 'checkId');
 const ofModel = groupsOf('check', 'modelId');
 const ofPiece = groupsOf('check', 'pieceId');
+const ofTurn = groupsOf('check', 'turnId');
 const withResults = withRows<RowOf<'check'>, 'results'>('results');
 
 function inFull(rows: CheckRows, checks: readonly RowOf<'check'>[]): CheckRecord[] {
@@ -18,6 +19,11 @@ function inFull(rows: CheckRows, checks: readonly RowOf<'check'>[]): CheckRecord
 /** The checks of a balloon, newest first, each with its results by place. */
 export function checksOfModel(rows: CheckRows, modelId: string): CheckRecord[] {
   return inFull(rows, ofModel(rows.check).of(modelId));
+}
+
+/** The checks of a station's turn, newest first, each with its results by place. */
+export function checksOfTurn(rows: CheckRows, turnId: string): CheckRecord[] {
+  return inFull(rows, ofTurn(rows.check).of(turnId));
 }
 
 export const CHECK_NOUNS = ['check', 'checkResult'] as const;

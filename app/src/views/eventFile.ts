@@ -8,6 +8,7 @@ import {
 } from '@leggero/contract';
 import { EVENT_FILE, type EventFile } from '@leggero/contract/eventFile';
 
+import { inCommands } from './inCommands';
 import { namedModels, renamedModels } from './namedModels';
 
 /** What an event's file is put together of. */
@@ -57,9 +58,6 @@ export interface TakenIn {
   /** Balloons that were not on the shelf. */
   newModels: number;
 }
-
-/** Writes of one command. */
-const MOST_WRITES = 150;
 
 /**
  * What takes an event's file into a studio: its balloons where the shelf has none that is called the same, its event and
@@ -114,10 +112,4 @@ export function eventFromFile(
   });
   const commands = [...inCommands(made), [event, ...pieces], ...inCommands([...chains, ...fixings])];
   return { eventId, commands, newModels: made.length };
-}
-
-function inCommands(writes: readonly Write[]): Write[][] {
-  const commands: Write[][] = [];
-  for (let i = 0; i < writes.length; i += MOST_WRITES) commands.push(writes.slice(i, i + MOST_WRITES));
-  return commands;
 }

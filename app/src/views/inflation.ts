@@ -1,4 +1,12 @@
-import type { CheckRecord, InflationBatch, InflationRecord, Rows, TallyRecord, TurnRecord } from '@leggero/contract';
+import type {
+  CheckRecord,
+  CheckResultRecord,
+  InflationBatch,
+  InflationRecord,
+  Rows,
+  TallyRecord,
+  TurnRecord,
+} from '@leggero/contract';
 import { coreCheckResult } from '@leggero/contract';
 import { judgeBatch, TALLIES, type BatchJudgement, type Trade } from '@leggero/core';
 import {
@@ -18,9 +26,9 @@ import { samplingPlan } from '@leggero/core/samplingPlan';
 import { weakMapMemoize } from 'reselect';
 
 import { madeIn } from './runPaces';
-import { batchesOf, runsOf, talliesOf, turnsOf } from './runs';
+import { batchesOf, runsOf, talliesOf, TAPPED_NOUNS, turnsOf } from './runs';
 
-export const INFLATION_NOUNS = ['inflation', 'inflationBatch', 'turn', 'tally'] as const;
+export const INFLATION_NOUNS = ['inflation', ...TAPPED_NOUNS] as const;
 type InflationRows = Pick<Rows, (typeof INFLATION_NOUNS)[number]>;
 
 /** A turn with its taps, in the order they were made. */
@@ -132,38 +140,34 @@ export function doseAt({ turns, dose }: ShownBatch, station: string): number | n
 export function stationChecks({
   batch,
   station,
-  checks,
+  checksOf,
   trade,
 }: {
   batch: ShownBatch;
   station: string;
-  checks: readonly CheckRecord[];
+  /** The checks of a turn. */
+  checksOf: (turnId: string) => readonly CheckRecord[];
   trade: Trade;
 }): StationChecks {
   const own = batch.turns.filter((turn) => turn.station === station);
-  const resultsIn = (turns: readonly ShownTurn[]) => {
-    const ids = new Set(turns.map(({ id }) => id));
-    return checks
-      .filter(({ turnId }) => turnId !== null && ids.has(turnId))
-      .flatMap((check) => check.results)
-      .sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1));
-  };
-  const results = resultsIn(own);
+  const inTime = (results: readonly CheckResultRecord[]) =>
+    [...results].sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1));
+  const [present = [], ...before] = own.map(({ id }) => checksOf(id).flatMap(({ results }) => results));
   // With another bag, other hands or another dose it begins anew: what was put right is not put right once more.
-  const last = resultsIn(own.slice(0, 1)).slice(-LAST_RESULTS);
+  const last = inTime(present).slice(-LAST_RESULTS);
+  const results = [...present, ...before.flat()];
   const { fillMm: targetMm, toleranceMm, count } = batch;
   const judged =
     last.length < FEWEST_RESULTS ? null : judgeBatch({ targetMm, toleranceMm, results: last.map(coreCheckResult) });
   const lately = judged?.ok ? judged.value : null;
   const leaning = lately !== null && lately.meanMm !== null && Math.abs(lately.meanMm - targetMm) > LEANS * toleranceMm;
   const made = madeIn(own);
-  const gapsMs = made.slice(1).map(({ atMs }, i) => atMs - made[i]!.atMs);
   const plan = samplingPlan({ lotSize: Math.max(2, count) });
   const due = checkDue({
     since: sinceCheckOf({
       ...{ made, leaning, checkedAtMs: results.map(({ takenAt }) => Date.parse(takenAt)) },
       turnAtMs: own[0] ? Date.parse(own[0].startedAt) : 0,
-      pauseMs: pauseFromMs({ gapsMs, usualS: trade.paceS.sized }),
+      pauseMs: pauseFromMs({ made, usualS: trade.paceS.sized }),
     }),
     every: checkEvery({ lot: count, checks: plan.ok ? plan.value.sampleSize : 1 }),
   });

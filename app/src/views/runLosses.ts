@@ -1,9 +1,8 @@
-import type { Rows } from '@leggero/contract';
 import { isLost } from '@leggero/core';
 import { sumOfLosses, type Losses } from '@leggero/core/supply';
 import { weakMapMemoize } from 'reselect';
 
-import { talliesOf, turnsOf } from './runs';
+import { talliesOf, turnsOf, type TappedRows } from './runs';
 
 /** Of the balloons of a batch, with whom they were from, what was filled and what of it was lost. */
 export interface RunLosses extends Losses {
@@ -12,7 +11,7 @@ export interface RunLosses extends Losses {
 }
 
 /** What runs say of losses, turn by turn, as if someone had written it down. */
-export const lossesOfRuns = weakMapMemoize((rows: Pick<Rows, 'inflationBatch' | 'turn' | 'tally'>): RunLosses[] => {
+export const lossesOfRuns = weakMapMemoize((rows: TappedRows): RunLosses[] => {
   const [turns, tallies] = [turnsOf(rows.turn), talliesOf(rows.tally)];
   return [...rows.inflationBatch.values()].flatMap(({ id, modelId }) =>
     modelId === null

@@ -1,4 +1,10 @@
+import type { Rows } from '@leggero/contract';
+
 import { groupsOf } from './rows';
+
+/** What taps are told from, of whatever run. */
+export const TAPPED_NOUNS = ['inflationBatch', 'turn', 'tally'] as const;
+export type TappedRows = Pick<Rows, (typeof TAPPED_NOUNS)[number]>;
 
 export const runsOf = groupsOf('inflation', 'eventId');
 export const batchesOf = groupsOf('inflationBatch', 'inflationId');

@@ -1,6 +1,7 @@
 import type { BatchJudgement, Tallied } from '@leggero/core';
 import type { Pace, WhyCheck } from '@leggero/core/inflation';
 
+import { minutesText } from './lasting';
 import { counted, dosed, doseText, unitBeside } from './trade';
 
 /** What a tap says, on its button and in its undo. */
@@ -24,9 +25,7 @@ export const WHY_CHECK_WORDS: Record<WhyCheck, string> = {
 /** "1 h 10 min", "25 min", "under a minute". */
 export function lastingText(seconds: number): string {
   const minutes = Math.round(seconds / 60);
-  if (minutes < 1) return 'under a minute';
-  const [hours, rest] = [Math.floor(minutes / 60), minutes % 60];
-  return [hours > 0 ? `${hours} h` : '', rest > 0 ? `${rest} min` : ''].filter(Boolean).join(' ');
+  return minutes < 1 ? 'under a minute' : minutesText(minutes);
 }
 
 /**

@@ -3,6 +3,7 @@ import type { Pace } from '@leggero/core/pace';
 import type { Batch, Taken, TakenKind, WorkLength } from '@leggero/core/recipe';
 import type { CostProblemCode, HoursProblemCode, SparesProblemCode, WorkPhase } from '@leggero/core/supply';
 
+import { minutesText } from './lasting';
 import { counted, listed } from './trade';
 
 type Write = (mm: number) => string;
@@ -73,10 +74,7 @@ export const PHASE_WORDS: Record<WorkPhase, string> = {
 
 /** Hours as people say them: "25 min", "3 h 20 min". */
 export function hoursText(hours: number): string {
-  const minutes = Math.round(hours * 60);
-  if (minutes < 60) return `${minutes} min`;
-  const rest = minutes % 60;
-  return rest === 0 ? `${Math.floor(minutes / 60)} h` : `${Math.floor(minutes / 60)} h ${rest} min`;
+  return minutesText(Math.round(hours * 60));
 }
 
 /** Why there are no hours, spares or price. */

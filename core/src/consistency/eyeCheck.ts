@@ -1,3 +1,4 @@
+import { individualsChart } from '../control/chart';
 import { ok, problem, type Result } from '../result';
 import {
   chiSquareQuantile,
@@ -12,7 +13,6 @@ import {
   t95,
   type Ranged,
 } from '../statistics';
-import { controlConstants } from '../statistics/controlConstants';
 import { fTail } from '../statistics/fRatio';
 import { TRADE, type Trade } from '../trade';
 import { KINDS_OF_WORK, workToleranceMm, type KindOfWork } from './work';
@@ -122,13 +122,12 @@ function trendOf(offs: readonly number[]): EyeTrend {
   return { perBalloonMm, drifting, spreadRatio: ratio, tiring };
 }
 
-/** Three mean moving ranges over d2 either side of the mean. Source: individuals chart, ASTM MNL 7. */
+/** Those beyond the limits of the individuals chart. */
 function oddOnes(offs: readonly number[]): number[] {
-  if (offs.length < FEWEST_FOR_TREND) return [];
-  const ranges = offs.slice(1).map((off, i) => Math.abs(off - offs[i]!));
-  const mean = meanOf(offs);
-  const reach = (3 * meanOf(ranges)) / controlConstants(2).d2;
-  return offs.flatMap((off, i) => (Math.abs(off - mean) > reach ? [i] : []));
+  const chart = offs.length < FEWEST_FOR_TREND ? null : individualsChart(offs);
+  if (!chart?.ok) return [];
+  const { low, high } = chart.value;
+  return offs.flatMap((off, i) => (off < low || off > high ? [i] : []));
 }
 
 /** Equal-probability points of spread and mean that the interval of a share is read from. */

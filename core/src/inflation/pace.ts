@@ -23,8 +23,12 @@ const PAUSE_FACTOR = 6;
 const SHORTEST_PAUSE_MS = 60_000;
 const FEWEST_GAPS = 5;
 
-/** From which gap on it is a pause, ms: told from the gaps themselves, and from `usualS` where there are few. */
-export function pauseFromMs({ gapsMs, usualS }: { gapsMs: readonly number[]; usualS: number }): number {
+/** Time from each tap to the next, ms. */
+const gapsOf = (made: readonly Made[]): number[] => made.slice(1).map(({ atMs }, i) => atMs - made[i]!.atMs);
+
+/** From which gap on it is a pause, ms: told from the gaps of the taps, and from `usualS` where there are few. */
+export function pauseFromMs({ made, usualS }: { made: readonly Made[]; usualS: number }): number {
+  const gapsMs = gapsOf(made);
   const inOrder = gapsMs.filter((gap) => gap > 0).sort((a, b) => a - b);
   const usualMs = inOrder.length < FEWEST_GAPS ? usualS * 1000 : inOrder[Math.floor(inOrder.length / 2)]!;
   return Math.max(SHORTEST_PAUSE_MS, PAUSE_FACTOR * usualMs);
@@ -38,10 +42,9 @@ export function pauseFromMs({ gapsMs, usualS }: { gapsMs: readonly number[]; usu
  * Source: common practice (time study: pauses are counted apart).
  */
 export function paceOf({ made, usualS }: { made: readonly Made[]; usualS: number }): Pace | null {
-  const gapsMs = made.slice(1).map(({ atMs }, i) => atMs - made[i]!.atMs);
-  const pauseMs = pauseFromMs({ gapsMs, usualS });
+  const pauseMs = pauseFromMs({ made, usualS });
   let [workedMs, balloons, stretches, working] = [0, 0, 0, false];
-  gapsMs.forEach((gap, i) => {
+  gapsOf(made).forEach((gap, i) => {
     const counts = gap >= 0 && gap < pauseMs;
     if (counts) {
       workedMs += gap;

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { useLengths } from '@/data/lengths';
 import { Aperture } from '@/parts/Aperture';
 import { LengthFigure } from '@/parts/LengthFigure';
+import { Tool } from '@/ui/Tool';
 import { Words } from '@/ui/Words';
 import type { SizerChoice } from '@/views/holes';
 import type { ShownBatch } from '@/views/inflation';
@@ -22,6 +23,9 @@ interface BatchFigureProps {
   progress: BatchProgress;
   atOnce: 1 | 2;
 }
+
+/** Read at arm's length. */
+const TOOL_FIGURE = 'text-[30px] leading-9';
 
 /** What is made: the balloon, its width as large as a phone has it, by which hole and dose, and how many are left. */
 export function BatchFigure({ batch, dose, model, hole, progress, atOnce }: BatchFigureProps) {
@@ -57,7 +61,8 @@ export function BatchFigure({ batch, dose, model, hole, progress, atOnce }: Batc
         <Words look="quiet">{`${unit === 'in' ? 'inches' : 'cm'} across, ${bare(toleranceMm)} either way`}</Words>
       </View>
       <View className="flex-row gap-2">
-        <ToolCard
+        <Tool
+          className={TOOL_FIGURE}
           title="Hole"
           figure={hole?.choice.hole.label ?? '–'}
           note={
@@ -68,7 +73,8 @@ export function BatchFigure({ batch, dose, model, hole, progress, atOnce }: Batc
                 : 'it just passes'
           }
         />
-        <ToolCard
+        <Tool
+          className={TOOL_FIGURE}
           title={timed ? 'Seconds' : 'Strokes'}
           figure={dose === null ? '–' : doseText(dose, kind)}
           note={dose === null ? 'not known yet' : doseNote(dose, batch)}
@@ -93,17 +99,5 @@ export function BatchFigure({ batch, dose, model, hole, progress, atOnce }: Batc
         </View>
       </View>
     </>
-  );
-}
-
-function ToolCard({ title, figure, note }: { title: string; figure: string; note: string }) {
-  return (
-    <View className="flex-1 rounded-card border border-line bg-surface px-4 py-1.5">
-      <Words look="label">{title}</Words>
-      <Words look="figure" className="text-[30px] leading-9">
-        {figure}
-      </Words>
-      <Words look="quiet">{note}</Words>
-    </View>
   );
 }

@@ -5,7 +5,8 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
-import { useChecks, useModels, useSizers } from '@/data/records';
+import { useTurnChecks } from '@/data/inflation';
+import { useModels, useSizers } from '@/data/records';
 import { useTrade } from '@/data/trade';
 import { nowUtc } from '@/device/id';
 import { IconButton } from '@/ui/Button';
@@ -48,14 +49,14 @@ export function Station(props: StationProps) {
   const { run, title, back, at, batchId } = props;
   const models = useModels().data;
   const sizers = useSizers().data;
-  const checks = useChecks().data;
+  const checksOf = useTurnChecks();
   const now = useNow();
   const [first] = useState(() => nextBatch(run, { station: at.station, now })?.id);
   useAwake();
   useFreeKeys();
   const batch = run.batches.find(({ id }) => id === (batchId ?? first)) ?? run.batches[0];
-  if (models && sizers && checks && batch)
-    return <AtBatch {...props} {...{ models, sizers, checks, batch, now }} key={batch.id} />;
+  if (models && sizers && checksOf && batch)
+    return <AtBatch {...props} {...{ models, sizers, checksOf, batch, now }} key={batch.id} />;
   return (
     <Page title={title} back={back}>
       <Loading what="the batch" />
@@ -75,7 +76,7 @@ function useAwake(): void {
 interface AtBatchProps extends StationProps {
   models: NonNullable<ReturnType<typeof useModels>['data']>;
   sizers: NonNullable<ReturnType<typeof useSizers>['data']>;
-  checks: NonNullable<ReturnType<typeof useChecks>['data']>;
+  checksOf: NonNullable<ReturnType<typeof useTurnChecks>>;
   batch: ShownRun['batches'][number];
   now: number;
 }
@@ -87,7 +88,7 @@ function AtBatch({
   since,
   models,
   sizers,
-  checks,
+  checksOf,
   batch,
   now,
   onGo,
@@ -103,13 +104,13 @@ function AtBatch({
   const model = models.find(({ id }) => id === batch.modelId) ?? null;
   const { fillMm: targetMm, toleranceMm } = batch;
   const hole = model && bestHole(sizers, { targetMm, toleranceMm, nominalMm: model.nominalMm }, trade);
-  const { tap, undo, size, changeDose } = useTaps({ batch, at, since, checks, hole: hole?.choice.hole ?? null });
+  const { tap, undo, size, changeDose } = useTaps({ batch, at, since, checksOf, hole: hole?.choice.hole ?? null });
   // The count is on at once; what follows from it comes after, so that no tap waits for it.
   const late = useLater(run);
   const { due, lately, checkId } = stationChecks({
     batch: late.batches.find(({ id }) => id === batch.id) ?? batch,
     station,
-    checks,
+    checksOf,
     trade,
   });
   const progress = run.progress.batches.find((each) => each.batch === batch.id)!;

@@ -17,13 +17,13 @@ export interface AtStation {
   bagId: string | null;
 }
 
-/** What is tapped into: a batch at a station, its checks so far, and the hole that they are held to. */
+/** What is tapped into: a batch at a station, the checks of its turns, and the hole that they are held to. */
 interface TappedInto {
   batch: ShownBatch;
   at: AtStation;
   /** When whoever works here said so; turns of before are another's. */
   since: string;
-  checks: readonly CheckRecord[];
+  checksOf: (turnId: string) => readonly CheckRecord[];
   hole: { id: string; widthMm: number } | null;
 }
 
@@ -82,9 +82,9 @@ export function useTaps(into: TappedInto): Taps {
     };
     /** The check of a turn that goes on, or another with what begins it. */
     const checkNow = (turnId: string): { check: BegunCheck; first: Write[] } => {
-      const { batch: now, checks, hole } = present.current;
+      const { batch: now, checksOf, hole } = present.current;
       const open = ({ turnId: of, taken, size }: BegunCheck) => of === turnId && taken < size;
-      const shown = checks.map(({ id, turnId: of, size, results }) => ({
+      const shown = checksOf(turnId).map(({ id, turnId: of, size, results }) => ({
         id,
         turnId: of,
         size,

@@ -7,17 +7,15 @@ import { useModels } from '@/data/records';
 import { useRunBatches } from '@/data/runBatches';
 import { useOpenRun } from '@/data/runs';
 import { Button } from '@/ui/Button';
+import { inCommands } from '@/views/inCommands';
 
 import { batchTargets } from './batchHow';
 import { lookIn } from './look';
 import { changesOf, runOf, type AboutBalloons } from './runOf';
 import type { EventWork } from './useEventWork';
 
-/** As many writes make one command as the server takes, with room to spare. */
-const AT_ONCE = 150;
-
 function writeAll(writes: readonly Write[]): void {
-  for (let at = 0; at < writes.length; at += AT_ONCE) write(...writes.slice(at, at + AT_ONCE));
+  for (const command of inCommands(writes)) write(...command);
 }
 
 /** Begins the inflation run of a recipe, or leads back to the one that goes on, with what changed since. */

@@ -10,12 +10,12 @@ import { newId, nowUtc } from '@/device/id';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
+import { inCommands } from '@/views/inCommands';
 import { STOCK_COLUMNS, stockLines, stockPlan, type StockLine, type StockPlan } from '@/views/stockFile';
 import { digitsOf, isCurrency } from '@/wording/money';
 import { stockPlanText, stockProblemText } from '@/wording/stock';
 
-/** Writes of one command, and problems that are named. */
-const MOST_WRITES = 150;
+/** Problems that are named. */
 const MOST_NAMED = 8;
 
 /** The stock out as CSV, and in again: what it would add is shown first. */
@@ -47,7 +47,7 @@ export function StockFiles() {
   };
   const take = async () => {
     if (!plan) return;
-    for (let i = 0; i < plan.writes.length; i += MOST_WRITES) await write(...plan.writes.slice(i, i + MOST_WRITES));
+    for (const writes of inCommands(plan.writes)) await write(...writes);
     setSaid(`${plan.writes.length} lines were taken in.`);
     setPlan(null);
   };
