@@ -1,64 +1,57 @@
 import { lazy } from 'react';
 
 /*
- * Pages whose code comes as one file, since they share what few others need: a form's machinery, how rings close, the
- * words of targets. With a file for each of them all that would be common code, which comes before the first page.
+ * Pages whose code comes as one file, since they share what the first page needs little of: a form's machinery, how rings
+ * close, the words of targets. In several files all that would be common code, which comes before the first page.
  * A route returns such a page from a function of its own: Expo Router makes routes late, and React knows no late page
  * whose code is another late page.
  */
-const balloon = () => import('./balloon');
-const workshop = () => import('./workshop');
+const pages = () => import('./pages');
 
-export const CheckPage = lazy(async () => ({ default: (await balloon()).CheckPage }));
-export const ComparePage = lazy(async () => ({ default: (await balloon()).ComparePage }));
-export const FindPage = lazy(async () => ({ default: (await balloon()).FindPage }));
-export const FinishPage = lazy(async () => ({ default: (await balloon()).FinishPage }));
-export const HoldPage = lazy(async () => ({ default: (await balloon()).HoldPage }));
-export const ModelPage = lazy(async () => ({ default: (await balloon()).ModelPage }));
-export const ReadingPage = lazy(async () => ({ default: (await balloon()).ReadingPage }));
-export const SheetPage = lazy(async () => ({ default: (await balloon()).SheetPage }));
-
-export const PumpPage = lazy(async () => ({ default: (await workshop()).PumpPage }));
-export const ModellingPage = lazy(async () => ({ default: (await workshop()).ModellingPage }));
-export const ModelForm = lazy(async () => ({ default: (await workshop()).ModelForm }));
-
-export const EyePage = lazy(async () => ({ default: (await balloon()).EyePage }));
-export const EyeRunPage = lazy(async () => ({ default: (await balloon()).EyeRunPage }));
-export const EyeStartPage = lazy(async () => ({ default: (await balloon()).EyeStartPage }));
-export const GaugeList = lazy(async () => ({ default: (await workshop()).GaugeList }));
-export const TranslatePage = lazy(async () => ({ default: (await workshop()).TranslatePage }));
-export const HoleFinderPage = lazy(async () => ({ default: (await balloon()).HoleFinderPage }));
-export const SizersComparedPage = lazy(async () => ({ default: (await balloon()).SizersComparedPage }));
-export const SizerCheckPage = lazy(async () => ({ default: (await workshop()).SizerCheckPage }));
-export const SizerPage = lazy(async () => ({ default: (await workshop()).SizerPage }));
-export const SqueezePage = lazy(async () => ({ default: (await balloon()).SqueezePage }));
-export const StartPage = lazy(async () => ({ default: (await workshop()).StartPage }));
-export const StudiesPage = lazy(async () => ({ default: (await balloon()).StudiesPage }));
-export const StudyPage = lazy(async () => ({ default: (await balloon()).StudyPage }));
-
-export const BuildList = lazy(async () => ({ default: (await workshop()).BuildList }));
-export const EventPage = lazy(async () => ({ default: (await workshop()).EventPage }));
-export const NewEventPage = lazy(async () => ({ default: (await workshop()).NewEventPage }));
-export const NewPiecePage = lazy(async () => ({ default: (await workshop()).NewPiecePage }));
-export const RecipePage = lazy(async () => ({ default: (await workshop()).RecipePage }));
-export const InflationPage = lazy(async () => ({ default: (await balloon()).InflationPage }));
-export const ShoppingPage = lazy(async () => ({ default: (await workshop()).ShoppingPage }));
-export const VersionsPage = lazy(async () => ({ default: (await workshop()).VersionsPage }));
-export const FilesPage = lazy(async () => ({ default: (await workshop()).FilesPage }));
-export const EventSheetPage = lazy(async () => ({ default: (await workshop()).EventSheetPage }));
-export const SwapPage = lazy(async () => ({ default: (await workshop()).SwapPage }));
-export const MoneyPage = lazy(async () => ({ default: (await workshop()).MoneyPage }));
-export const StockListPage = lazy(async () => ({ default: (await workshop()).StockListPage }));
-export const StockPage = lazy(async () => ({ default: (await workshop()).StockPage }));
-export const PiecePage = lazy(async () => ({ default: (await workshop()).PiecePage }));
-
-export const Elsewhere = lazy(async () => ({ default: (await workshop()).Elsewhere }));
-export const SearchPage = lazy(async () => ({ default: (await workshop()).SearchPage }));
-
-export const NumbersPage = lazy(async () => ({ default: (await workshop()).NumbersPage }));
-
-export const BubblePage = lazy(async () => ({ default: (await workshop()).BubblePage }));
-export const FoilPage = lazy(async () => ({ default: (await workshop()).FoilPage }));
-export const OrbPage = lazy(async () => ({ default: (await workshop()).OrbPage }));
-export const PairPage = lazy(async () => ({ default: (await workshop()).PairPage }));
-export const StuffingPage = lazy(async () => ({ default: (await workshop()).StuffingPage }));
+export const BubblePage = lazy(async () => ({ default: (await pages()).BubblePage }));
+export const BuildList = lazy(async () => ({ default: (await pages()).BuildList }));
+export const CheckPage = lazy(async () => ({ default: (await pages()).CheckPage }));
+export const ComparePage = lazy(async () => ({ default: (await pages()).ComparePage }));
+export const Elsewhere = lazy(async () => ({ default: (await pages()).Elsewhere }));
+export const EventPage = lazy(async () => ({ default: (await pages()).EventPage }));
+export const EventSheetPage = lazy(async () => ({ default: (await pages()).EventSheetPage }));
+export const EyePage = lazy(async () => ({ default: (await pages()).EyePage }));
+export const EyeRunPage = lazy(async () => ({ default: (await pages()).EyeRunPage }));
+export const EyeStartPage = lazy(async () => ({ default: (await pages()).EyeStartPage }));
+export const FilesPage = lazy(async () => ({ default: (await pages()).FilesPage }));
+export const FindPage = lazy(async () => ({ default: (await pages()).FindPage }));
+export const FinishPage = lazy(async () => ({ default: (await pages()).FinishPage }));
+export const FoilPage = lazy(async () => ({ default: (await pages()).FoilPage }));
+export const GaugeList = lazy(async () => ({ default: (await pages()).GaugeList }));
+export const HoldPage = lazy(async () => ({ default: (await pages()).HoldPage }));
+export const HoleFinderPage = lazy(async () => ({ default: (await pages()).HoleFinderPage }));
+export const InflationPage = lazy(async () => ({ default: (await pages()).InflationPage }));
+export const ModelForm = lazy(async () => ({ default: (await pages()).ModelForm }));
+export const ModelPage = lazy(async () => ({ default: (await pages()).ModelPage }));
+export const ModellingPage = lazy(async () => ({ default: (await pages()).ModellingPage }));
+export const MoneyPage = lazy(async () => ({ default: (await pages()).MoneyPage }));
+export const NewEventPage = lazy(async () => ({ default: (await pages()).NewEventPage }));
+export const NewPiecePage = lazy(async () => ({ default: (await pages()).NewPiecePage }));
+export const NumbersPage = lazy(async () => ({ default: (await pages()).NumbersPage }));
+export const OrbPage = lazy(async () => ({ default: (await pages()).OrbPage }));
+export const PairPage = lazy(async () => ({ default: (await pages()).PairPage }));
+export const PiecePage = lazy(async () => ({ default: (await pages()).PiecePage }));
+export const PumpPage = lazy(async () => ({ default: (await pages()).PumpPage }));
+export const ReadingPage = lazy(async () => ({ default: (await pages()).ReadingPage }));
+export const RecipePage = lazy(async () => ({ default: (await pages()).RecipePage }));
+export const SearchPage = lazy(async () => ({ default: (await pages()).SearchPage }));
+export const SheetPage = lazy(async () => ({ default: (await pages()).SheetPage }));
+export const ShoppingPage = lazy(async () => ({ default: (await pages()).ShoppingPage }));
+export const SizerCheckPage = lazy(async () => ({ default: (await pages()).SizerCheckPage }));
+export const SizerPage = lazy(async () => ({ default: (await pages()).SizerPage }));
+export const SizersComparedPage = lazy(async () => ({ default: (await pages()).SizersComparedPage }));
+export const SqueezePage = lazy(async () => ({ default: (await pages()).SqueezePage }));
+export const StartPage = lazy(async () => ({ default: (await pages()).StartPage }));
+export const StockListPage = lazy(async () => ({ default: (await pages()).StockListPage }));
+export const StockPage = lazy(async () => ({ default: (await pages()).StockPage }));
+export const StudiesPage = lazy(async () => ({ default: (await pages()).StudiesPage }));
+export const StudyPage = lazy(async () => ({ default: (await pages()).StudyPage }));
+export const StuffingPage = lazy(async () => ({ default: (await pages()).StuffingPage }));
+export const SwapPage = lazy(async () => ({ default: (await pages()).SwapPage }));
+export const TranslatePage = lazy(async () => ({ default: (await pages()).TranslatePage }));
+export const VersionsPage = lazy(async () => ({ default: (await pages()).VersionsPage }));
