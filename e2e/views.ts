@@ -81,6 +81,8 @@ export async function viewsOf(world: World): Promise<[name: string, address: str
     ...pieces
       .filter(({ design }) => ['column', 'hoop', 'bow', 'basket', 'curtain', 'ring'].includes(design.form))
       .map(({ id, name }): [string, string] => [name, `/builds/${id}`]),
+    ['the logbook', '/logbook'],
+    ['the log of a balloon', `/logbook/${eleven.id}`],
     ['studio', '/studio'],
     ['the numbers of the trade', '/studio/numbers'],
     ['one of them', '/studio/numbers/workTolerance'],

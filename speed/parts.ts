@@ -7,6 +7,7 @@ import { measureGarland } from './garland';
 import { measureBox, measureGoNoGo, measureTiles } from './gauges';
 import { measureHttp, measureWrites } from './http';
 import { measureBuilds, measureCurtain, measureSnapping, measureSwags } from './linking';
+import { measureLog } from './log';
 import { measureReplica } from './replica';
 import { measureSize } from './size';
 import { measureSpace } from './space';
@@ -46,6 +47,7 @@ export const PARTS: readonly Part[] = [
   { name: 'store', measure: measureStore },
   { name: 'replica', measure: measureReplica },
   { name: 'station', measure: measureStation },
+  { name: 'log', measure: measureLog },
   { name: 'space', measure: measureSpace },
   { name: 'curtain', measure: measureCurtain },
   { name: 'files', measure: measureFiles },

@@ -109,6 +109,9 @@ describe('the bench', () => {
     expect(row.textContent).toMatch(/Never measured and targets known to ±.* in only, ±¼ in is wanted\./);
     await userEvent.click(row);
     expect(visited).toEqual([`/shelf/${FRESH_ID}/reading`]);
+    // A phone's bar has no room for the studio: its name leads there.
+    await userEvent.click(screen.getByRole('link', { name: /^Studio: / }));
+    expect(visited.at(-1)).toBe('/studio');
   });
 
   it('teaches the first step when the shelf is empty', async () => {

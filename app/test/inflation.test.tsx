@@ -196,6 +196,37 @@ describe('at a station', () => {
     expect(rowsDone('check')).toHaveLength(1);
   });
 
+  it('or by a tape, whose figures are no answers while they are typed', async () => {
+    await open();
+    await click('Check a size');
+    await click('Measure this one instead');
+    fireEvent.keyDown(window, { key: '1' });
+    expect(rowsDone('checkResult')).toEqual([]);
+    fireEvent.keyDown(screen.getByRole('slider', { name: 'Width' }), { key: 'ArrowRight' });
+    await click('Keep this width');
+    const [result] = rowsDone('checkResult') as { answer: unknown; widthMm: number }[];
+    expect(result!.answer).toBeNull();
+    expect(result!.widthMm - inch(9.5)).toBeCloseTo(inch(0.125), 6);
+    expect(screen.getByRole('button', { name: 'Done' })).toBeTruthy();
+  });
+
+  it('says which bag comes out otherwise than another, and leads to its sizes', async () => {
+    const bags = [id(90), id(91)];
+    const turns = bags.map((bagId, i) => turn(i, { id: id(30 + i), bagId, startedAt: before(40 - 10 * i) }));
+    const checks = turns.map(({ id: turnId }, i) => ({
+      ...checked([]).find(({ id: modelId }) => modelId === MODEL_ID)!.checks[0]!,
+      ...{ id: id(70 + i), turnId, startedAt: before(39 - 10 * i) },
+      results: Array.from({ length: 10 }, (_, position) => ({
+        ...{ id: uuid(20 * i + position), checkId: id(70 + i), position, answer: null, ...RESULT_DEFAULTS },
+        ...{ widthMm: inch(9.5) + 5 * i + (position % 3), takenAt: before(39 - 10 * i - position / 2) },
+      })),
+    }));
+    const models = someRecords().models.map((model) => (model.id === MODEL_ID ? { ...model, checks } : model));
+    await open({ models, turns }, { station: 'Table 1', bag: bags[1]! });
+    await userEvent.click(screen.getByRole('link', { name: /larger than .*calibrate two of each.*See its sizes/ }));
+    expect(visited.at(-1)).toBe(`/logbook/${MODEL_ID}`);
+  });
+
   it('is left unchecked where it is not the moment', async () => {
     await open({ turns: [turn(0)], tallies: [tally(0, 'done')] });
     await click('Check it');

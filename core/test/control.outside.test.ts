@@ -6,7 +6,9 @@ import {
   groupsChart,
   individualsChart,
   sharesChart,
+  soundLimits,
   spokenRules,
+  spokenWithin,
   whatMoved,
   type RunRule,
   type Watched,
@@ -14,10 +16,10 @@ import {
 import { controlConstants } from '../src/statistics/controlConstants';
 import { value } from './results';
 
-describe('charts', () => {
-  // NIST/SEMATECH e-Handbook of Statistical Methods, section 6.3.2.2, flow rates of ten batches.
-  const FLOW = [49.6, 47.6, 49.9, 51.3, 47.8, 51.2, 52.6, 52.4, 53.6, 52.1];
+// NIST/SEMATECH e-Handbook of Statistical Methods, section 6.3.2.2, flow rates of ten batches.
+const FLOW = [49.6, 47.6, 49.9, 51.3, 47.8, 51.2, 52.6, 52.4, 53.6, 52.1];
 
+describe('charts', () => {
   it('of single values have the limits of a published example', () => {
     const chart = value(individualsChart(FLOW));
     expect(chart.centre).toBeCloseTo(50.81, 10);
@@ -272,5 +274,63 @@ describe('hands compared', () => {
     expect(alike.map(({ apart }) => apart)).toEqual([null, null]);
     for (const { lean, low, high, spread } of alike)
       expect([lean, low, high, spread].every((value) => Number.isFinite(value))).toBe(true);
+  });
+});
+
+describe('limits from a history', () => {
+  const steady = (count: number, seed: number) => {
+    const random = randomFrom(seed);
+    return Array.from({ length: count }, () => normalFrom(random));
+  };
+
+  it('are those of the published example, of which nothing lies beyond', () => {
+    const limits = soundLimits({ values: FLOW })!;
+    expect(limits.leftOut).toEqual([]);
+    expect(limits.of).toBe(10);
+    expect(limits.high).toBeCloseTo(55.8041, 2);
+    expect(limits.low).toBeCloseTo(45.8159, 2);
+  });
+
+  it('forget slips: with three of them they come out as without', () => {
+    const clean = steady(60, 5);
+    const slipped = clean.map((value, i) => (i % 20 === 7 ? value + 12 : value));
+    const limits = soundLimits({ values: slipped })!;
+    expect(limits.leftOut).toEqual(expect.arrayContaining([7, 27, 47]));
+    const without = soundLimits({ values: clean.filter((_, i) => i % 20 !== 7) })!;
+    expect(limits.high).toBeCloseTo(without.high, 10);
+    expect(limits.sd).toBeCloseTo(without.sd, 10);
+  });
+
+  it('are about as wide as the values differ, over many histories', () => {
+    const sds = Array.from({ length: 300 }, (_, seed) => soundLimits({ values: steady(40, seed) })!.sd);
+    // Ranges of neighbours tell the deviation without bias; leaving out the outermost takes little.
+    expect(sds.reduce((sum, sd) => sum + sd, 0) / sds.length).toBeGreaterThan(0.95);
+    expect(sds.reduce((sum, sd) => sum + sd, 0) / sds.length).toBeLessThan(1.02);
+  });
+
+  it('do not follow the newest, which are held to them', () => {
+    const values = [...steady(40, 8), ...steady(12, 9).map((value) => value + 4)];
+    const limits = soundLimits({ values, base: 40 })!;
+    expect(limits.centre).toBeCloseTo(soundLimits({ values: values.slice(0, 40) })!.centre, 10);
+    const spoken = spokenWithin(values, limits);
+    expect(spoken.some(({ rule, at, side }) => rule === 'beyond' && at >= 40 && side === 'high')).toBe(true);
+    expect(spoken.filter(({ side }) => side === 'high').every(({ to }) => to >= 40)).toBe(true);
+  });
+
+  it('take a step of the tape for chance where widths differ by less', () => {
+    // A deviation of a quarter of the step: most are read alike, a few one step off.
+    const read = steady(60, 3).map((value) => Math.round(value / 4 + 0.3) + 0);
+    const limits = soundLimits({ values: read })!;
+    expect(new Set(read).size).toBe(2);
+    expect(limits.sd).toBeGreaterThanOrEqual(0.5);
+    expect(spokenWithin(read, limits).filter(({ rule }) => rule === 'beyond')).toEqual([]);
+  });
+
+  it('are not given by a few, nor by values that are all the same an opinion', () => {
+    expect(soundLimits({ values: steady(7, 1) })).toBeNull();
+    expect(soundLimits({ values: [1, Number.NaN, 1, 1, 1, 1, 1, 1, 1] })).toBeNull();
+    const same = soundLimits({ values: Array.from({ length: 12 }, () => 2) })!;
+    expect(same).toMatchObject({ centre: 2, low: 2, high: 2, sd: 0, leftOut: [] });
+    expect(spokenWithin([2, 2, 2], same)).toEqual([]);
   });
 });

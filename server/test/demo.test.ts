@@ -92,10 +92,17 @@ describe('the demo', () => {
     expect(kept.length).toBe(3);
   });
 
-  it('has a batch of twelve with one small balloon', async () => {
+  it('has batches of twelve: five evenings by the tape, the last of them large, and one with a small balloon', async () => {
     const checks = (await details()).flatMap((model) => model.checks);
-    // Newest first: by answers at the hole, and a day before by the tape.
-    expect(checks.map(({ results }) => results.filter(({ widthMm }) => widthMm !== null).length)).toEqual([0, 12]);
+    // Newest first: by answers at the hole, and before that by the tape.
+    expect(checks.map(({ results }) => results.filter(({ widthMm }) => widthMm !== null).length)).toEqual([
+      0,
+      ...Array.from({ length: 5 }, () => 12),
+    ]);
+    const means = checks
+      .slice(1)
+      .map(({ targetMm, results }) => results.reduce((sum, { widthMm }) => sum + widthMm! - targetMm, 0) / 12);
+    expect(Math.max(...means)).toBe(means[0]);
     expect(checks[0]!.results.map(({ answer }) => answer).filter((answer) => answer !== 'passes')).toEqual(['falls']);
   });
 

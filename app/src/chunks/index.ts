@@ -8,6 +8,7 @@ import { lazy } from 'react';
  */
 const pages = () => import('./pages');
 
+export const BalloonLogPage = lazy(async () => ({ default: (await pages()).BalloonLogPage }));
 export const BubblePage = lazy(async () => ({ default: (await pages()).BubblePage }));
 export const BuildList = lazy(async () => ({ default: (await pages()).BuildList }));
 export const CheckPage = lazy(async () => ({ default: (await pages()).CheckPage }));
@@ -26,6 +27,7 @@ export const GaugeList = lazy(async () => ({ default: (await pages()).GaugeList 
 export const HoldPage = lazy(async () => ({ default: (await pages()).HoldPage }));
 export const HoleFinderPage = lazy(async () => ({ default: (await pages()).HoleFinderPage }));
 export const InflationPage = lazy(async () => ({ default: (await pages()).InflationPage }));
+export const LogbookPage = lazy(async () => ({ default: (await pages()).LogbookPage }));
 export const ModelForm = lazy(async () => ({ default: (await pages()).ModelForm }));
 export const ModelPage = lazy(async () => ({ default: (await pages()).ModelPage }));
 export const ModellingPage = lazy(async () => ({ default: (await pages()).ModellingPage }));

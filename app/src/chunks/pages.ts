@@ -21,6 +21,8 @@ export { HoldPage } from '@/features/hold/HoldPage';
 export { HoleFinderPage } from '@/features/holes/HoleFinderPage';
 export { SizersComparedPage } from '@/features/holes/SizersComparedPage';
 export { InflationPage } from '@/features/inflation/InflationPage';
+export { BalloonLogPage } from '@/features/logbook/BalloonLogPage';
+export { LogbookPage } from '@/features/logbook/LogbookPage';
 export { ModelPage } from '@/features/model/ModelPage';
 export { ModellingPage } from '@/features/modelling/ModellingPage';
 export { NumbersPage } from '@/features/numbers/NumbersPage';

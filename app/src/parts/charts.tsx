@@ -19,6 +19,7 @@ function later<Name extends keyof Charts>(name: Name, height: number) {
   };
 }
 
+export const ControlChart = later('ControlChart', 200);
 export const CurveChart = later('CurveChart', 240);
 export const EyeChart = later('EyeChart', 190);
 export const HoldChart = later('HoldChart', 200);

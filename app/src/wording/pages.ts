@@ -11,6 +11,12 @@ const PLACE_PAGES: readonly PageWords[] = [
   { href: '/gauges', title: 'Gauges', note: 'Sizers, pumps and the eye', called: 'tools equipment' },
   { href: '/builds', title: 'Builds', note: 'Events and their pieces, to scale', called: 'designs projects jobs' },
   {
+    href: '/logbook',
+    title: 'Logbook',
+    note: 'What came out, and what it teaches',
+    called: 'log history drift control chart statistics losses paces records past',
+  },
+  {
     href: '/studio',
     title: 'Studio',
     note: 'Lengths, tiers, workroom, theme',

@@ -25,6 +25,11 @@ export const BALLOON_TOOLS = {
     called: 'stock bag bags bought buy count losses lost price ledger',
     hrefOf: (id) => `/shelf/${id}/stock`,
   },
+  log: {
+    title: 'Sizes over time',
+    called: 'log logbook history drift steady chart sizes',
+    hrefOf: (id) => `/logbook/${id}`,
+  },
   compare: {
     title: 'Compare it',
     called: 'compare comparing substitute replace instead',

@@ -3,4 +3,5 @@ export * from './changePoint';
 export * from './chart';
 export * from './compareHands';
 export * from './runRules';
+export * from './soundLimits';
 export * from './whatMoved';

@@ -43,6 +43,14 @@ const MINUTE_MS = 60_000;
 /** A batch of twelve for the kelp columns: one is small. */
 const DEMO_BATCH = { size: 12, tierName: 'Classic', sdMm: 2.4, small: { at: 5, byMm: -11 } };
 
+/** Evenings before on which it was measured too; on the last of them a new bag came out larger. */
+const EARLIER = [
+  { day: 1, leanMm: 0 },
+  { day: 2, leanMm: 0 },
+  { day: 3, leanMm: 0 },
+  { day: 5.1, leanMm: 4 },
+];
+
 type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 /** Fills the demo studio once, whole or not at all; answers its id. */
@@ -128,7 +136,9 @@ async function fillModel(tx: Transaction, options: FillModel): Promise<string> {
       const target = classicTarget(model, taken);
       await fillCheck(tx, { studioId, modelId, target, random });
       // Numbers of its own: whatever is drawn after it stays as it was.
-      await fillCheck(tx, { studioId, modelId, target, random: randomFrom(SEED + 1), measured: true });
+      const measured = { studioId, modelId, target, random: randomFrom(SEED + 1) };
+      await fillCheck(tx, { ...measured, measured: { day: 5, leanMm: 0 } });
+      for (const each of EARLIER) await fillCheck(tx, { ...measured, measured: each });
     }
   }
   for (const test of held) await fillHoldTest(tx, { ...options, modelId, test });
@@ -207,18 +217,18 @@ interface FillCheck {
   modelId: string;
   target: Target;
   random: () => number;
-  /** By the tape, a day before; else by answers at the hole. */
-  measured?: boolean;
+  /** By the tape, so many days after the first evening and so much too large; else by answers at the hole. */
+  measured?: { day: number; leanMm: number };
 }
 
 async function fillCheck(
   tx: Transaction,
-  { studioId, modelId, target, random, measured = false }: FillCheck,
+  { studioId, modelId, target, random, measured }: FillCheck,
 ): Promise<void> {
   const { widthMm: targetMm, toleranceMm } = target;
   const { size, tierName, sdMm, small } = DEMO_BATCH;
   const checkId = randomUUID();
-  const startedMs = FIRST_DAY + (measured ? 5 : 6) * DAY_MS;
+  const startedMs = FIRST_DAY + (measured?.day ?? 6) * DAY_MS;
   await tx.insert(checks).values({
     id: checkId,
     studioId,
@@ -235,7 +245,7 @@ async function fillCheck(
       const offMm = position === small.at && !measured ? small.byMm : sdMm * normalFrom(random);
       const takenAt = isoAt(startedMs + position * 20_000);
       const base = { id: randomUUID(), studioId, checkId, position, takenAt };
-      if (measured) return { ...base, widthMm: byTape(targetMm + offMm) };
+      if (measured) return { ...base, widthMm: byTape(targetMm + measured.leanMm + offMm) };
       const answer: HoleAnswer = offMm > toleranceMm ? 'stops' : offMm < -toleranceMm ? 'falls' : 'passes';
       return { ...base, answer };
     }),

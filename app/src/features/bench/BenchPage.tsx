@@ -23,6 +23,7 @@ import { capital, listed } from '@/wording/trade';
 
 import { LineUp } from './LineUp';
 import { NextEvent } from './NextEvent';
+import { StudioLink } from './StudioLink';
 
 /** Today's bench: what is worth calibrating first, and why. */
 export function BenchPage() {
@@ -58,7 +59,7 @@ function Shown({ knowledge, tiers, studio }: ShownProps) {
   const tasks = calibrationOrder(models.map((model) => candidateOf(model, views.get(model.id)!, models)));
   if (models.length === 0) {
     return (
-      <Page title="Bench" subtitle="What to do next">
+      <Page title="Bench" subtitle="What to do next" aside={<StudioLink studio={studio} />}>
         <SearchLink />
         <FirstStepsCard />
         {putAway ? (
@@ -71,7 +72,7 @@ function Shown({ knowledge, tiers, studio }: ShownProps) {
     );
   }
   return (
-    <Page title="Bench" subtitle="What to do next">
+    <Page title="Bench" subtitle="What to do next" aside={<StudioLink studio={studio} />}>
       <SearchLink />
       <View className={wide ? 'flex-row items-start gap-5' : 'gap-3'}>
         <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>

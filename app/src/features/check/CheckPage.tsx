@@ -26,7 +26,7 @@ import { BatchPicture } from './BatchPicture';
 import { CheckNow, TargetPicture } from './CheckNow';
 import { HolesAnswer } from './HolesAnswer';
 import { LawCard } from './LawCard';
-import { MeasureEntry } from './MeasureEntry';
+import { MeasureEntry } from '@/parts/check/MeasureEntry';
 import { PlanSheet, type CheckPlan } from './PlanSheet';
 import { useAnswers } from './useAnswers';
 import { VerdictCard, VerdictLine } from './VerdictCard';

@@ -8,7 +8,7 @@ import { useKeys } from '@/ui/useKeys';
 import { Words } from '@/ui/Words';
 
 import { ConnectionNotice } from './ConnectionNotice';
-import { PLACES, SEARCH, type Place } from './places';
+import { PLACES, SEARCH, STUDIO, type Place } from './places';
 import { VersionNotice } from './VersionNotice';
 
 const KeysSheet = lazy(async () => ({ default: (await import('./KeysSheet')).KeysSheet }));
@@ -46,6 +46,8 @@ function Rail() {
       {PLACES.map((place) => (
         <PlaceLink key={place.path} place={place} wide />
       ))}
+      <View className="flex-1" />
+      <PlaceLink place={STUDIO} wide />
     </View>
   );
 }

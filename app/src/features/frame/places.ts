@@ -5,20 +5,23 @@ import { PLACE_ICONS } from '@/parts/placeIcons';
 
 export interface Place {
   title: string;
-  path: '/search' | '/bench' | '/shelf' | '/gauges' | '/builds' | '/studio';
+  path: '/search' | '/bench' | '/shelf' | '/gauges' | '/builds' | '/logbook' | '/studio';
   icon: LucideIcon;
 }
 
 /** Finds what is in all places. */
 export const SEARCH: Place = { title: 'Search', path: '/search', icon: Search };
 
-/** The places of the app that are built. */
+/** How the studio works: at the foot of the rail; a phone has it at the head of the Bench. */
+export const STUDIO: Place = { title: 'Studio', path: '/studio', icon: PLACE_ICONS.studio };
+
+/** The places of the app: a phone's bar holds no more. */
 export const PLACES: readonly Place[] = [
   { title: 'Bench', path: '/bench', icon: PLACE_ICONS.bench },
   { title: 'Shelf', path: '/shelf', icon: PLACE_ICONS.shelf },
   { title: 'Gauges', path: '/gauges', icon: PLACE_ICONS.gauges },
   { title: 'Builds', path: '/builds', icon: PLACE_ICONS.builds },
-  { title: 'Studio', path: '/studio', icon: PLACE_ICONS.studio },
+  { title: 'Logbook', path: '/logbook', icon: PLACE_ICONS.logbook },
 ];
 
 /** Pages where something is counted balloon by balloon, or typed: what would interrupt it waits. */

@@ -19,6 +19,7 @@ import { doseAt, nextBatch, secondsLeft, stationChecks, type ShownRun } from '@/
 import { lastingText } from '@/wording/inflation';
 import { batchMark } from '@/wording/batchMark';
 
+import { BagLine } from './BagLine';
 import { BatchesSheet } from './BatchesSheet';
 import { BatchFigure } from './BatchFigure';
 import { BatchThrough } from './BatchThrough';
@@ -138,13 +139,14 @@ function AtBatch({
         ) : (
           <TapButtons
             atOnce={at.atOnce}
+            targetMm={targetMm}
             checking={checking}
             hearsKeys={!listing}
             onTap={tap}
             onUndo={undo}
             onCheck={check}
-            onAnswer={(answer) => {
-              if (answer) size(answer);
+            onAnswer={(seen) => {
+              if (seen !== null) size(seen);
               setChecking(false);
             }}
           />
@@ -162,6 +164,7 @@ function AtBatch({
           onCheck={check}
           onDose={changeDose}
         />
+        <BagLine modelId={batch.modelId} bagId={at.bagId} />
       </View>
       <BatchesSheet
         open={listing}

@@ -1,16 +1,22 @@
-import type { HoleAnswer, Tallied } from '@leggero/core';
-import { HOLE_ANSWERS } from '@leggero/core';
+import { HOLE_ANSWERS, type Tallied } from '@leggero/core';
 import { MISHAPS } from '@leggero/core/inflation';
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
+import { useLengths } from '@/data/lengths';
 import { AnswerButtons } from '@/parts/check/AnswerButtons';
+import { MeasureEntry } from '@/parts/check/MeasureEntry';
 import { Button } from '@/ui/Button';
 import { useKeys } from '@/ui/useKeys';
 import { Words } from '@/ui/Words';
 import { TALLY_WORDS } from '@/wording/inflation';
 
+import type { SizeSeen } from './useTaps';
+
 interface TapButtonsProps {
   atOnce: 1 | 2;
+  /** What it is to be, mm. */
+  targetMm: number;
   /** A balloon is at the hole. */
   checking: boolean;
   /** Not while a sheet lies over it. */
@@ -19,31 +25,47 @@ interface TapButtonsProps {
   onUndo: () => void;
   onCheck: (() => void) | null;
   /** Null where it was not checked after all. */
-  onAnswer: (answer: HoleAnswer | null) => void;
+  onAnswer: (seen: SizeSeen | null) => void;
 }
 
 /** What is tapped with one thumb: done, and why not; or what a balloon did at the hole. Keys and foot pedals do the same. */
-export function TapButtons({ atOnce, checking, hearsKeys, onTap, onUndo, onCheck, onAnswer }: TapButtonsProps) {
+export function TapButtons({ checking, ...rest }: TapButtonsProps) {
+  return checking ? <SizeButtons {...rest} /> : <MadeButtons {...rest} />;
+}
+
+type ButtonsProps = Omit<TapButtonsProps, 'checking'>;
+
+/** What a balloon did at the hole, or its width by a tape. */
+function SizeButtons({ targetMm, hearsKeys, onAnswer }: ButtonsProps) {
+  const lengths = useLengths();
+  const [measuring, setMeasuring] = useState(false);
+  const answers = Object.fromEntries(HOLE_ANSWERS.map((answer, i) => [String(i + 1), () => onAnswer(answer)]));
+  // While a width is typed its figures are no answers.
+  useKeys(hearsKeys && !measuring ? { ...answers, Escape: () => onAnswer(null) } : {});
+  return (
+    <View className="flex-1 gap-1">
+      {measuring ? (
+        <MeasureEntry {...{ targetMm, lengths }} onKeep={onAnswer} onBack={() => setMeasuring(false)} />
+      ) : (
+        <>
+          <AnswerButtons onAnswer={onAnswer} onMeasure={() => setMeasuring(true)} />
+          <Button title="Not now" look="plain" onPress={() => onAnswer(null)} />
+        </>
+      )}
+    </View>
+  );
+}
+
+/** Done, and why not. */
+function MadeButtons({ atOnce, hearsKeys, onTap, onUndo, onCheck }: ButtonsProps) {
   const done = () => onTap('done');
-  const keys: Record<string, () => void> = checking
-    ? {
-        ...Object.fromEntries(HOLE_ANSWERS.map((answer, i) => [String(i + 1), () => onAnswer(answer)])),
-        Escape: () => onAnswer(null),
-      }
-    : {
-        ...{ ' ': done, Enter: done, PageDown: done, ArrowRight: done },
-        ...{ u: onUndo, PageUp: onUndo, ArrowLeft: onUndo },
-        ...(onCheck ? { c: onCheck } : {}),
-        ...Object.fromEntries(MISHAPS.map((what, i) => [String(i + 1), () => onTap(what)])),
-      };
+  const keys: Record<string, () => void> = {
+    ...{ ' ': done, Enter: done, PageDown: done, ArrowRight: done },
+    ...{ u: onUndo, PageUp: onUndo, ArrowLeft: onUndo },
+    ...(onCheck ? { c: onCheck } : {}),
+    ...Object.fromEntries(MISHAPS.map((what, i) => [String(i + 1), () => onTap(what)])),
+  };
   useKeys(hearsKeys ? keys : {});
-  if (checking)
-    return (
-      <View className="flex-1 gap-1">
-        <AnswerButtons onAnswer={onAnswer} />
-        <Button title="Not now" look="plain" onPress={() => onAnswer(null)} />
-      </View>
-    );
   return (
     <View className="flex-1 gap-2">
       <Pressable

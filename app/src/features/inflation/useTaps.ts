@@ -27,12 +27,15 @@ interface TappedInto {
   hole: { id: string; widthMm: number } | null;
 }
 
+/** What a balloon did at the hole, or its width, mm. */
+export type SizeSeen = HoleAnswer | number;
+
 interface Taps {
   tap: (what: Tallied) => void;
   /** Takes back the last tap; checks stay. */
   undo: () => void;
-  /** What a balloon did at the hole. */
-  size: (answer: HoleAnswer) => void;
+  /** What a balloon did at the hole, or its width. */
+  size: (seen: SizeSeen) => void;
   /** Another dose is given from here on. */
   changeDose: (dose: number) => void;
 }
@@ -123,13 +126,14 @@ export function useTaps(into: TappedInto): Taps {
         const { batch: now, at: how } = present.current;
         write(...begin(now.id, how, dose).first);
       },
-      size(answer) {
+      size(seen) {
         if (present.current.batch.modelId === null) return;
         const { turn, first } = turnNow();
         const { check, first: begins } = checkNow(turn.id);
         const position = check.taken;
         check.taken += 1;
-        const row = { id: newId(), checkId: check.id, position, answer, widthMm: null, takenAt: nowUtc() };
+        const found = typeof seen === 'number' ? { answer: null, widthMm: seen } : { answer: seen, widthMm: null };
+        const row = { id: newId(), checkId: check.id, position, ...found, takenAt: nowUtc() };
         write(...first, ...begins, { put: 'checkResult', row });
       },
     };

@@ -6,6 +6,7 @@ import { newId, nowUtc } from '@/device/id';
 import { firstTarget, modelName } from '@/views/modelView';
 import { write } from '@/data/outbox';
 import { useTrade } from '@/data/trade';
+import { PastChecks } from '@/parts/check/PastChecks';
 import { EditDetails } from '@/parts/EditDetails';
 import { Button } from '@/ui/Button';
 import { Cautions } from '@/parts/Cautions';
@@ -22,7 +23,6 @@ import { CurveCard } from './CurveCard';
 import { HoldCard } from './HoldCard';
 import { MoreAbout } from './MoreAbout';
 import { NotesCard } from './NotesCard';
-import { PastChecks } from './PastChecks';
 import { ReadingsCard } from './ReadingsCard';
 import { StandingChoice } from '@/parts/StandingChoice';
 import { TargetPanel } from './TargetPanel';
@@ -109,7 +109,7 @@ function Shown(props: ShownProps) {
       <CalibrationsCard {...props} />
       <HoldCard {...props} />
       <ReadingsCard model={model} view={view} />
-      <PastChecks model={model} sizers={sizers} />
+      <PastChecks title="Batches checked" checks={model.checks} sizers={sizers} />
       <NotesCard modelId={model.id} />
       <Cautions names={['burst', 'latex', 'choking']} />
     </>

@@ -1,29 +1,42 @@
-import type { CheckRecord, ModelDetail, SizerRecord } from '@leggero/contract';
+import type { CheckRecord, SizerRecord } from '@leggero/contract';
 import { Link } from 'expo-router';
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
 import { viewCheck } from '@/views/checkView';
 import { useLengths } from '@/data/lengths';
+import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Chip } from '@/ui/Chip';
 import { Words } from '@/ui/Words';
 import { VERDICT_WORDS, verdictText } from '@/wording/batch';
 import { dayText } from '@/wording/day';
 
-/** The newest few are enough on this page. */
+/** The newest few are enough at first; so many more come at a time. */
 const SHOWN = 5;
 
+interface PastChecksProps {
+  title: string;
+  /** Newest first. */
+  checks: readonly CheckRecord[];
+  sizers: readonly SizerRecord[];
+}
+
 /** Batches checked before, newest first, each with its verdict. */
-export function PastChecks({ model, sizers }: { model: ModelDetail; sizers: readonly SizerRecord[] }) {
-  const started = model.checks.filter((check) => check.results.length > 0).slice(0, SHOWN);
+export function PastChecks({ title, checks, sizers }: PastChecksProps) {
+  const [shown, setShown] = useState(SHOWN);
+  const started = checks.filter(({ results }) => results.length > 0);
   if (started.length === 0) return null;
   return (
-    <Card title="Batches checked">
+    <Card title={title}>
       <View role="list">
-        {started.map((check) => (
+        {started.slice(0, shown).map((check) => (
           <PastCheck key={check.id} check={check} sizers={sizers} />
         ))}
       </View>
+      {started.length > shown ? (
+        <Button title="Older checks" look="plain" onPress={() => setShown(shown + SHOWN)} />
+      ) : null}
     </Card>
   );
 }

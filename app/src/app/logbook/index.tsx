@@ -1,0 +1,5 @@
+import { LogbookPage } from '@/chunks';
+
+export default function Logbook() {
+  return <LogbookPage />;
+}

@@ -1,0 +1,48 @@
+import type { CheckRecord, Rows } from '@leggero/contract';
+
+import { CHECK_NOUNS, checksOf, checksOfModel } from '@/views/checks';
+import { INFLATION_NOUNS } from '@/views/inflation';
+import { SIZED_NOUNS, sizedOf, sizesView, type SizesView } from '@/views/sized';
+import { causesOf, takenOf, type Taken } from '@/views/taken';
+
+import { asTheyAre, useEvents, useView } from './records';
+
+const NOUNS = [...CHECK_NOUNS, ...INFLATION_NOUNS] as const;
+
+/** What a studio's checks and runs tell; undefined until they have come. */
+export interface Log {
+  checksOf: (modelId: string) => readonly CheckRecord[];
+  sizesOf: (modelId: string) => SizesView;
+  /** Balloons that were checked, the one checked last first. */
+  checked: string[];
+  causes: ReturnType<typeof causesOf>;
+  turns: Rows['turn'];
+}
+
+export function useLog(): Log | undefined {
+  const rows = useView(NOUNS, asTheyAre).data;
+  if (!rows) return undefined;
+  const own = (modelId: string) => checksOfModel(rows, modelId);
+  const newestFirst = checksOf(rows).filter(({ results }) => results.length > 0);
+  return {
+    checksOf: own,
+    sizesOf: (modelId) => sizesView(sizedOf(own(modelId), rows.turn)),
+    checked: [...new Set(newestFirst.map(({ modelId }) => modelId))],
+    causes: causesOf(rows),
+    turns: rows.turn,
+  };
+}
+
+/** The sizes of one balloon, null without one; undefined until they have come. */
+export function useSizes(modelId: string | null): SizesView | null | undefined {
+  const rows = useView(SIZED_NOUNS, asTheyAre).data;
+  if (!rows) return undefined;
+  return modelId === null ? null : sizesView(sizedOf(checksOfModel(rows, modelId), rows.turn));
+}
+
+/** What the inflation runs of all events took, newest first; undefined until they have come. */
+export function useTaken(usualS: number): Taken[] | undefined {
+  const rows = useView(INFLATION_NOUNS, asTheyAre).data;
+  const events = useEvents().data;
+  return rows && events && takenOf(rows, events, usualS);
+}
