@@ -17,7 +17,7 @@ import { counted, listed } from './trade';
 type Fine = (mm: number) => string;
 
 /** A rule by what it says of values. */
-export const RULE_WORDS: Record<RunRule, string> = {
+const RULE_WORDS: Record<RunRule, string> = {
   beyond: 'one lies beyond three deviations',
   'two-of-three': 'two of three lie beyond two deviations',
   'four-of-five': 'four of five lie beyond one deviation',
