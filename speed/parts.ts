@@ -9,6 +9,7 @@ import { measureHttp, measureWrites } from './http';
 import { measureBuilds, measureCurtain, measureSnapping, measureSwags } from './linking';
 import { measureLog } from './log';
 import { measureReplica } from './replica';
+import { measureSchedule } from './schedule';
 import { measureSize } from './size';
 import { measureSpace } from './space';
 import { measureStation } from './station';
@@ -37,6 +38,7 @@ export const PARTS: readonly Part[] = [
   { name: 'simulated', measure: measureSimulated },
   { name: 'garland', measure: measureGarland },
   { name: 'supply', measure: measureSupply },
+  { name: 'schedule', measure: measureSchedule },
   { name: 'paper', measure: measurePaper },
   { name: 'tiles', measure: measureTiles },
   { name: 'box', measure: measureBox },

@@ -180,8 +180,8 @@ describe('a piece', () => {
 
 describe('words and conditions of events', () => {
   it('say when and where, and what is not said yet is left out', () => {
-    expect(whenAndWhere({ opensAt: null, place: '' })).toBe('');
-    expect(whenAndWhere({ opensAt: null, place: 'The quay' })).toBe('The quay');
+    expect(whenAndWhere({ opensAt: null, timeZone: null, place: '' })).toBe('');
+    expect(whenAndWhere({ opensAt: null, timeZone: null, place: 'The quay' })).toBe('The quay');
     expect(conditionsText(event({ venueTempC: 30, outdoors: true }), 21)).toBe(
       'outdoors · 21 to 30 °C · made 3 hours before · stands 2 days',
     );

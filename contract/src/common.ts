@@ -51,6 +51,18 @@ export function isPossibleInstant(instant: string | Date): boolean {
   return year >= FIRST_YEAR && year <= LAST_YEAR;
 }
 
+/** A time zone by the name that calendars know it by, such as Europe/Lisbon. */
+export const timeZoneSchema = z.string().max(64).refine(isTimeZone, 'A time zone, such as Europe/Lisbon');
+
+/** Whether clocks are known to be set by this name anywhere. */
+export function isTimeZone(name: string): boolean {
+  try {
+    return name !== '' && new Intl.DateTimeFormat('en', { timeZone: name }).format(0) !== '';
+  } catch {
+    return false;
+  }
+}
+
 /** A colour as #rrggbb. */
 export const hexSchema = z.string().regex(/^#[0-9a-f]{6}$/i);
 

@@ -49,6 +49,7 @@ import { alikeSizes, basket, closingOf, closingTolerance, curtain, jointFor } fr
 import { joinersFor, sprayOf, tailFor, wrapPole } from '../src/modelling';
 import { partedPair, skinStuffing, sphereInClear } from '../src/stuffing';
 import { stuffedCurve } from '../src/stuffing/pair';
+import { closesMs, eventSchedule } from '../src/schedule';
 import { bagsFor, hoursFor, inCarryBag, lossLaw } from '../src/supply';
 import { stuffedColour } from '../src/colour';
 import { inch } from './results';
@@ -361,6 +362,22 @@ export function panoramaBeside(trade: Trade): Record<string, unknown> {
           ...{ sized, people: 2, stations: 1, trade },
         }),
       ),
+    ],
+    scheduling: [
+      ...([1, 2] as const).map((wraps) =>
+        eventSchedule(
+          {
+            pieces: [{ id: 'a', balloons: 400, stuffed: 12, knots: 200, clusters: 90, copies: 2 }],
+            plan: { people: 2, stations: 1, sized: true, travelMs: 3.6e6, deliveryMs: 0 },
+            ...{ opensMs: 12 * 3.6e6, dueMs: 11 * 3.6e6, nowMs: 0, wraps },
+            hours: Array.from({ length: 40 }, (_, day) => {
+              return { fromMs: ((day - 38) * 24 + 9) * 3.6e6, toMs: ((day - 38) * 24 + 19) * 3.6e6 };
+            }),
+          },
+          trade,
+        ),
+      ),
+      closesMs({ opensMs: 0, daysStanding: 0 }, trade),
     ],
   };
 }

@@ -41,6 +41,7 @@ export const PiecePage = lazy(async () => ({ default: (await pages()).PiecePage 
 export const PumpPage = lazy(async () => ({ default: (await pages()).PumpPage }));
 export const ReadingPage = lazy(async () => ({ default: (await pages()).ReadingPage }));
 export const RecipePage = lazy(async () => ({ default: (await pages()).RecipePage }));
+export const SchedulePage = lazy(async () => ({ default: (await pages()).SchedulePage }));
 export const SearchPage = lazy(async () => ({ default: (await pages()).SearchPage }));
 export const SheetPage = lazy(async () => ({ default: (await pages()).SheetPage }));
 export const ShoppingPage = lazy(async () => ({ default: (await pages()).ShoppingPage }));

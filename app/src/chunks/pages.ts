@@ -33,6 +33,7 @@ export { ShoppingPage } from '@/features/recipe/ShoppingPage';
 export { SwapPage } from '@/features/recipe/SwapPage';
 export { VersionsPage } from '@/features/recipe/VersionsPage';
 export { EventSheetPage } from '@/features/recipe/sheets/EventSheetPage';
+export { SchedulePage } from '@/features/schedule/SchedulePage';
 export { SearchPage } from '@/features/search/SearchPage';
 export { SheetPage } from '@/features/sheet/SheetPage';
 export { ModelForm } from '@/features/shelf/ModelForm';

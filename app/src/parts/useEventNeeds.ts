@@ -1,4 +1,4 @@
-import { PLAN_DEFAULTS, type EventRecord, type PieceRecord } from '@leggero/contract';
+import { planOf, type EventRecord, type PieceRecord } from '@leggero/contract';
 import { needsOf } from '@leggero/core/recipe';
 
 import { useEvents, useModels, usePieces } from '@/data/records';
@@ -45,7 +45,7 @@ export function useEventNeeds(alsoId: string | null): OpenEvents | 'failed' | nu
   const needs = events.map(({ id: event, opensAt, plan }): EventNeeds => {
     const of = pieces.flatMap((piece) => (piece.eventId === event ? (asked.get(piece.id)?.work ?? []) : []));
     const opensAtMs = opensAt === null ? null : Date.parse(opensAt);
-    return { event, opensAtMs, needs: needsOf(of, twoOf), sure: (plan ?? PLAN_DEFAULTS).sure };
+    return { event, opensAtMs, needs: needsOf(of, twoOf), sure: planOf({ plan }).sure };
   });
   return { events, needs, pieces, asked, settled: answer !== null };
 }

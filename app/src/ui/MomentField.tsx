@@ -1,6 +1,8 @@
+import { DateTime } from 'luxon';
 import { useState } from 'react';
 
 import { Labelled } from './Field';
+import { nativeInput } from './nativeInput';
 
 interface MomentFieldProps {
   label: string;
@@ -8,6 +10,8 @@ interface MomentFieldProps {
   error?: string | undefined;
   /** ISO 8601, UTC; null while there is none. */
   value: string | null;
+  /** Whose clock it is entered by; the device's where none is named. */
+  timeZone?: string | null;
   onChange: (moment: string | null) => void;
 }
 
@@ -15,16 +19,16 @@ interface MomentFieldProps {
 const YEARS = { least: 1900, most: 2199 };
 
 /**
- * A day and an hour of this place, by the browser's own field for them. What cannot be used stays in the field with the
+ * A day and an hour of a place, by the browser's own field for them. What cannot be used stays in the field with the
  * reason below and changes nothing.
  */
-export function MomentField({ label, value, error, onChange, ...labelled }: MomentFieldProps) {
+export function MomentField({ label, value, timeZone = null, error, onChange, ...labelled }: MomentFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
-  const wrong = typed !== null && typed !== '' && momentOf(typed) === null;
+  const wrong = typed !== null && typed !== '' && momentOf(typed, timeZone) === null;
   const said = wrong ? `A day from ${YEARS.least} to ${YEARS.most}.` : error;
   const type = (text: string) => {
     setTyped(text);
-    const moment = momentOf(text);
+    const moment = momentOf(text, timeZone);
     if (text === '' || moment !== null) onChange(moment);
   };
   return (
@@ -33,29 +37,23 @@ export function MomentField({ label, value, error, onChange, ...labelled }: Mome
         type="datetime-local"
         aria-label={label}
         aria-invalid={said !== undefined}
-        value={typed ?? (value === null ? '' : localText(value))}
+        value={typed ?? (value === null ? '' : localText(value, timeZone))}
         onChange={({ target }) => type(target.value)}
         onBlur={() => wrong || setTyped(null)}
-        className={
-          'box-border min-h-[48px] w-full rounded-card border bg-surface px-3 font-body text-[16px] text-ink ' +
-          `${said ? 'border-out' : 'border-line'}`
-        }
+        className={nativeInput(said !== undefined)}
       />
     </Labelled>
   );
 }
 
+const zoneOf = (timeZone: string | null) => timeZone ?? 'local';
+
 /** The moment that a text of the field means; null where it is none that a record may have. */
-function momentOf(text: string): string | null {
-  const at = new Date(text);
-  const year = at.getFullYear();
-  return year >= YEARS.least && year <= YEARS.most ? at.toISOString() : null;
+function momentOf(text: string, timeZone: string | null): string | null {
+  const at = DateTime.fromISO(text, { zone: zoneOf(timeZone) });
+  return at.isValid && at.year >= YEARS.least && at.year <= YEARS.most ? at.toJSDate().toISOString() : null;
 }
 
-/** "2026-12-05T18:00" of the place where the page is open. */
-function localText(moment: string): string {
-  const at = new Date(moment);
-  const two = (figure: number) => String(figure).padStart(2, '0');
-  const day = [at.getFullYear(), two(at.getMonth() + 1), two(at.getDate())].join('-');
-  return `${day}T${two(at.getHours())}:${two(at.getMinutes())}`;
-}
+/** "2026-12-05T18:00" of the place. */
+const localText = (moment: string, timeZone: string | null): string =>
+  DateTime.fromISO(moment, { zone: zoneOf(timeZone) }).toFormat("yyyy-MM-dd'T'HH:mm");

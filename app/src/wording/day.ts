@@ -3,16 +3,21 @@ export function dayText(instant: string): string {
   return new Date(instant).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
 }
 
-/** A day and an hour as people say them: "Sat, 5 Dec, 18:00". */
-export function momentText(instant: string): string {
-  return new Date(instant).toLocaleString(undefined, {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
+/** A day and an hour as people say them: "Sat, 5 Dec, 18:00"; by another clock than the device's it is said by whose. */
+export function momentText(instant: string, timeZone: string | null = null): string {
+  const at = new Date(instant);
+  const zoned = timeZone === null ? {} : { timeZone };
+  const text = at.toLocaleString(undefined, {
+    ...{ weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' },
+    ...zoned,
   });
+  return timeZone === null || at.toLocaleString('en', zoned) === at.toLocaleString('en')
+    ? text
+    : `${text} (${cityOf(timeZone)})`;
 }
+
+/** "Lisbon", of Europe/Lisbon. */
+export const cityOf = (timeZone: string): string => timeZone.split('/').at(-1)!.replaceAll('_', ' ');
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;

@@ -19,6 +19,7 @@ export const EVENT_PAGES = [
     title: 'Inflation run',
     note: 'Batch after batch at a station: a tap a balloon, sizes checked as you go',
   },
+  { page: 'schedule', title: 'Schedule', note: 'Backwards from the opening: what begins when, and what cannot wait' },
   { page: 'shopping', title: 'Shopping list', note: 'What is needed with spares, what is there, what to buy' },
   { page: 'sheet', title: 'Sheets', note: 'For the bench, the site and the client, to print or as PDF' },
   { page: 'money', title: 'Hours and price', note: 'How long it takes by how many, and what it comes to' },
@@ -26,8 +27,12 @@ export const EVENT_PAGES = [
 ] as const;
 
 /** When and where an event is, in one line; what is not said yet is left out. */
-export function whenAndWhere({ opensAt, place }: Pick<EventRecord, 'opensAt' | 'place'>): string {
-  return [opensAt === null ? '' : momentText(opensAt), place].filter((part) => part !== '').join(' · ');
+export function whenAndWhere({
+  opensAt,
+  timeZone,
+  place,
+}: Pick<EventRecord, 'opensAt' | 'timeZone' | 'place'>): string {
+  return [opensAt === null ? '' : momentText(opensAt, timeZone), place].filter((part) => part !== '').join(' · ');
 }
 
 /** What an event's rooms and days are, in one line. */

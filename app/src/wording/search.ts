@@ -144,8 +144,10 @@ function entriesOf({ models, sizers, pumps, studies, pieces, events }: Findable)
         words: `${title} ${note}`,
       };
     }),
-    ...events.map(({ id, name, client, place, opensAt }): Entry => {
-      const note = [opensAt === null ? 'event' : momentText(opensAt), place].filter((part) => part !== '').join(' · ');
+    ...events.map(({ id, name, client, place, opensAt, timeZone }): Entry => {
+      const note = [opensAt === null ? 'event' : momentText(opensAt, timeZone), place]
+        .filter((part) => part !== '')
+        .join(' · ');
       return {
         hit: { kind: 'event', id, href: `/builds/events/${id}`, title: name, note },
         words: `${client} event build job`,

@@ -41,10 +41,14 @@ export function surerText(now: Sparing, then: Sparing, money: (minor: number) =>
 }
 
 /** By when what is lacked must be there: it is made so long before it opens. Null while no day is set. */
-export function neededByText({ opensAt, hoursBefore }: Pick<EventRecord, 'opensAt' | 'hoursBefore'>): string | null {
+export function neededByText({
+  opensAt,
+  timeZone,
+  hoursBefore,
+}: Pick<EventRecord, 'opensAt' | 'timeZone' | 'hoursBefore'>): string | null {
   if (opensAt === null) return null;
   const made = new Date(Date.parse(opensAt) - hoursBefore * HOUR_MS).toISOString();
-  return `It is made from ${momentText(made)} on: have all of it a day before, and open one bag of each to compare its shade.`;
+  return `It is made from ${momentText(made, timeZone)} on: have all of it a day before, and open one bag of each to compare its shade.`;
 }
 const HOUR_MS = 3_600_000;
 

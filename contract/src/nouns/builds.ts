@@ -14,6 +14,7 @@ import {
   storedLength,
   storedNumber,
   tempCSchema,
+  timeZoneSchema,
 } from '../common';
 import { clusterKindsSchema, pieceDesignSchema } from '../design';
 import { noun, to } from '../noun';
@@ -27,6 +28,7 @@ export const EVENT_DEFAULTS = {
   client: '',
   place: '',
   opensAt: null,
+  timeZone: null,
   workroomTempC: null,
   venueTempC: null,
   venueAltitudeM: null,
@@ -48,8 +50,14 @@ export const MOST_HANDS = 99;
 export const MOST_EXTRAS = 20;
 /** Characters of what an extra is called. */
 export const MOST_EXTRA_NAME = 80;
+/** What is sent within a quarter of a year. */
+export const MOST_DELIVERY_DAYS = 90;
+const MINUTES_A_DAY = 1440;
 /** Batches whose place on the bench is said. */
 const MOST_ORDERED = 500;
+
+/** When and how long an event's work is of which nothing was said; plans of before these were known lack them. */
+const PLAN_TIMES = { dayFromMin: 540, dayToMin: 1140, travelMin: 45, spareMin: 60, deliveryDays: 3 } as const;
 
 /** How the work of an event is planned, and what it costs beside balloons; money in minor units. */
 const planSchema = z.object({
@@ -67,6 +75,18 @@ const planSchema = z.object({
   extras: z.array(z.object({ name: z.string().trim().max(MOST_EXTRA_NAME), minor: minorSchema })).max(MOST_EXTRAS),
   /** As a share of the price. */
   margin: z.number().min(0).max(MOST_MARGIN),
+  /** When a day's work begins and ends by the clock, minutes after midnight. */
+  dayFromMin: z
+    .int()
+    .min(0)
+    .max(MINUTES_A_DAY - 1)
+    .default(PLAN_TIMES.dayFromMin),
+  dayToMin: z.int().min(1).max(MINUTES_A_DAY).default(PLAN_TIMES.dayToMin),
+  /** One way to the place, and kept in hand before the opening, minutes. */
+  travelMin: z.int().min(0).max(MINUTES_A_DAY).default(PLAN_TIMES.travelMin),
+  spareMin: z.int().min(0).max(MINUTES_A_DAY).default(PLAN_TIMES.spareMin),
+  /** From ordering to having it, where something is to be bought. */
+  deliveryDays: z.int().min(0).max(MOST_DELIVERY_DAYS).default(PLAN_TIMES.deliveryDays),
 });
 export type WorkPlan = z.output<typeof planSchema>;
 
@@ -74,7 +94,11 @@ export type WorkPlan = z.output<typeof planSchema>;
 export const PLAN_DEFAULTS: WorkPlan = {
   ...{ sure: 0.95, sized: true, people: 1, stations: 1, order: [] },
   ...{ hourMinor: 0, travelMinor: 0, hireMinor: 0, extras: [], margin: 0 },
+  ...PLAN_TIMES,
 };
+
+/** How the work of an event is planned: as was said, and as is usual where nothing was. */
+export const planOf = ({ plan }: { plan: WorkPlan | null }): WorkPlan => ({ ...PLAN_DEFAULTS, ...plan });
 
 const sizeMmSchema = storedLength().positive().max(MOST_BUILD_MM).nullable();
 
@@ -89,6 +113,8 @@ export const event = noun({
     place: z.string().trim().max(120).default(EVENT_DEFAULTS.place),
     /** When it opens; null while nobody has said. */
     opensAt: instantSchema.nullable().default(EVENT_DEFAULTS.opensAt),
+    /** Whose clock its place goes by; null as the device's. */
+    timeZone: timeZoneSchema.nullable().default(EVENT_DEFAULTS.timeZone),
     /** How long it stands, days. */
     daysStanding: z.int().min(0).max(365),
     /** Where its balloons are made; null as the studio's workroom is. */
@@ -113,7 +139,7 @@ export const event = noun({
   }),
   given: { demo: false },
   change: [
-    ...(['name', 'client', 'place', 'opensAt', 'daysStanding', 'workroomTempC', 'venueTempC'] as const),
+    ...(['name', 'client', 'place', 'opensAt', 'timeZone', 'daysStanding', 'workroomTempC', 'venueTempC'] as const),
     ...(['venueAltitudeM', 'hoursBefore', 'wraps', 'outdoors', 'ceilingMm', 'doorHighMm', 'doorWideMm'] as const),
     ...(['liftHighMm', 'liftWideMm', 'notes', 'state', 'plan'] as const),
   ],

@@ -18,6 +18,8 @@ export {
   MOST_HANDS,
   PIECE_DEFAULTS,
   PLAN_DEFAULTS,
+  planOf,
+  MOST_DELIVERY_DAYS,
   type EventState,
   type WorkPlan,
 } from './builds';

@@ -127,7 +127,9 @@ export const TRADE = {
   bagOf: 50,
   carryBagL: 360,
   carryFill: 0.58,
-  paceS: { eye: 9, sized: 18, stuff: 45, tie: 6.5, build: 20, load: 2, install: 900, takeDown: 300 },
+  paceS: { eye: 9, sized: 18, stuff: 45, tie: 6.5, build: 20, load: 2, check: 900, install: 900, takeDown: 300 },
+  aheadH: { once: 12, twice: 36 },
+  eveningH: 5,
 };
 
 /** A table of such numbers: `TRADE`, or a studio's own. */

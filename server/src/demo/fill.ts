@@ -221,10 +221,7 @@ interface FillCheck {
   measured?: { day: number; leanMm: number };
 }
 
-async function fillCheck(
-  tx: Transaction,
-  { studioId, modelId, target, random, measured }: FillCheck,
-): Promise<void> {
+async function fillCheck(tx: Transaction, { studioId, modelId, target, random, measured }: FillCheck): Promise<void> {
   const { widthMm: targetMm, toleranceMm } = target;
   const { size, tierName, sdMm, small } = DEMO_BATCH;
   const checkId = randomUUID();

@@ -19,7 +19,7 @@ export function NextEvent() {
       <Words look="heading" level={2}>
         {`${Date.parse(next.opensAt) > now ? 'Opens' : 'Opened'} ${awayText(next.opensAt, now)}`}
       </Words>
-      <RowLink href={`/builds/events/${next.id}`} title={next.name} note={momentText(next.opensAt)} />
+      <RowLink href={`/builds/events/${next.id}`} title={next.name} note={momentText(next.opensAt, next.timeZone)} />
       <RunGoing eventId={next.id} />
     </>
   );

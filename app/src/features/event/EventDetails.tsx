@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import type { Lengths } from '@/views/lengths';
 import { LengthField } from '@/parts/LengthField';
 import { PlaceFields } from '@/parts/PlaceFields';
+import { ZoneField } from '@/parts/ZoneField';
 import { WrapsChoice } from '@/parts/WrapsChoice';
 import { Card } from '@/ui/Card';
 import { Field } from '@/ui/Field';
@@ -27,7 +28,7 @@ const MOST = { name: 80, client: 80, place: 120, notes: 2000 } as const;
 
 /** All that is said of an event; each is kept as it is typed. */
 export function EventDetails({ event, studio, lengths, now, change }: EventDetailsProps) {
-  const { name, client, place, notes, opensAt, daysStanding, hoursBefore, wraps, outdoors } = event;
+  const { name, client, place, notes, opensAt, timeZone, daysStanding, hoursBefore, wraps, outdoors } = event;
   const long = (text: string, most: number) => (text.trim().length > most ? `At most ${most} characters.` : undefined);
   const size = (label: string, field: 'ceilingMm' | 'doorHighMm' | 'doorWideMm' | 'liftHighMm' | 'liftWideMm') => (
     <View className="min-w-[140px] flex-1">
@@ -66,8 +67,10 @@ export function EventDetails({ event, studio, lengths, now, change }: EventDetai
             label="Opens"
             value={opensAt}
             error={openingProblem(event, now)}
+            timeZone={timeZone}
             onChange={(moment) => change({ opensAt: moment })}
           />
+          <ZoneField value={timeZone} onChange={(zone) => change({ timeZone: zone })} />
           <NumberField
             label="Stands, days"
             value={daysStanding}

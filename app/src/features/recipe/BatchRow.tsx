@@ -13,7 +13,7 @@ import { capital, listed } from '@/wording/trade';
 
 import { BatchDots } from './BatchDots';
 import { batchHow } from './batchHow';
-import type { BalloonLooks } from './look';
+import type { BalloonLooks } from '@/parts/look';
 
 interface BatchRowProps {
   batch: Batch;

@@ -10,7 +10,7 @@ import { clustersText, takenText } from '@/wording/recipe';
 import { buildHow } from '@/wording/stepHow';
 
 import { howOf } from './howOf';
-import type { EventWork } from './useEventWork';
+import type { EventWork } from '@/parts/useEventWork';
 
 /** How one piece is built: what is put on, how it is turned and locked, and what it takes beside balloons. */
 export function BuildPiece({ piece, work: { works, basis } }: { piece: PieceRecord; work: EventWork }) {

@@ -9,7 +9,7 @@ import { moneyText } from '@/wording/money';
 import { pieceTitle } from '@/wording/pieces';
 import { perLengthText } from '@/wording/recipe';
 
-import type { EventWork } from './useEventWork';
+import type { EventWork } from '@/parts/useEventWork';
 
 interface EachPieceProps {
   pieces: readonly PieceRecord[];

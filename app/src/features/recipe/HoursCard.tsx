@@ -1,12 +1,11 @@
-import { MOST_HANDS, type WorkPlan } from '@leggero/contract';
+import type { WorkPlan } from '@leggero/contract';
 import type { Trade } from '@leggero/core';
 import type { Pace } from '@leggero/core/pace';
 import { hoursFor, type WorkCounts } from '@leggero/core/supply';
 import { View } from 'react-native';
 
+import { HandsFields } from '@/parts/HandsFields';
 import { Card } from '@/ui/Card';
-import { Segmented } from '@/ui/Segmented';
-import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
 import { hoursText, paceNote, workProblemText } from '@/wording/recipe';
 
@@ -22,7 +21,8 @@ interface HoursCardProps {
 }
 
 /** How long the work takes, by how many people and stations. */
-export function HoursCard({ counts, plan: { people, stations, sized }, trade, seen, change }: HoursCardProps) {
+export function HoursCard({ counts, plan, trade, seen, change }: HoursCardProps) {
+  const { people, stations, sized } = plan;
   const hours = hoursFor({ counts, sized, people, stations, trade });
   return (
     <Card title="Hours">
@@ -42,29 +42,7 @@ export function HoursCard({ counts, plan: { people, stations, sized }, trade, se
             {workProblemText(hours.problem)}
           </Words>
         )}
-        <Segmented
-          label="How it is inflated"
-          options={[
-            { value: 'sized', title: 'With a sizer' },
-            { value: 'eye', title: 'By eye' },
-          ]}
-          value={sized ? 'sized' : 'eye'}
-          onChange={(how) => change({ sized: how === 'sized' })}
-        />
-        <Stepper
-          label="people"
-          value={people}
-          shown={String(people)}
-          {...{ step: 1, least: 0, most: MOST_HANDS }}
-          onChange={(to) => change({ people: to })}
-        />
-        <Stepper
-          label="stations to inflate at"
-          value={stations}
-          shown={String(stations)}
-          {...{ step: 1, least: 0, most: MOST_HANDS }}
-          onChange={(to) => change({ stations: to })}
-        />
+        <HandsFields plan={plan} change={change} />
         <Words look="quiet">{paceNote(trade, seen)}</Words>
       </View>
     </Card>

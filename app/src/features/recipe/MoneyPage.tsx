@@ -12,10 +12,10 @@ import { BesideCard } from './BesideCard';
 import { CostLines } from './CostLines';
 import { EachPiece } from './EachPiece';
 import { HoursCard } from './HoursCard';
-import { usePlan } from './usePlan';
-import type { EventWork } from './useEventWork';
+import { usePlan } from '@/parts/usePlan';
+import type { EventWork } from '@/parts/useEventWork';
 import { WhatIf } from './WhatIf';
-import { WithEventWork } from './WithEventWork';
+import { WithEventWork } from '@/parts/WithEventWork';
 
 /** How long an event takes by how many, and what it comes to. */
 export function MoneyPage({ eventId }: { eventId: string }) {

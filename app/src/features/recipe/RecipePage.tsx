@@ -20,11 +20,11 @@ import { batchTargets } from './batchHow';
 import { BatchRow } from './BatchRow';
 import { BuildPiece } from './BuildPiece';
 import { BundleRow } from './BundleRow';
-import { lookIn } from './look';
+import { lookIn } from '@/parts/look';
 import { RunButton } from './RunButton';
 import { SortableRows } from './SortableRows';
-import type { EventWork } from './useEventWork';
-import { WithEventWork } from './WithEventWork';
+import type { EventWork } from '@/parts/useEventWork';
+import { WithEventWork } from '@/parts/WithEventWork';
 
 /** What is to do for an event at the bench, in working order. */
 export function RecipePage({ eventId }: { eventId: string }) {

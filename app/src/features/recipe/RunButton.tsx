@@ -10,9 +10,9 @@ import { Button } from '@/ui/Button';
 import { inCommands } from '@/views/inCommands';
 
 import { batchTargets } from './batchHow';
-import { lookIn } from './look';
+import { lookIn } from '@/parts/look';
 import { changesOf, runOf, type AboutBalloons } from './runOf';
-import type { EventWork } from './useEventWork';
+import type { EventWork } from '@/parts/useEventWork';
 
 function writeAll(writes: readonly Write[]): void {
   for (const command of inCommands(writes)) write(...command);

@@ -14,8 +14,8 @@ import { capital, counted } from '@/wording/trade';
 
 import { SupplyRow } from './SupplyRow';
 import { TakeOut } from './TakeOut';
-import type { EventWork } from './useEventWork';
-import { WithEventWork } from './WithEventWork';
+import type { EventWork } from '@/parts/useEventWork';
+import { WithEventWork } from '@/parts/WithEventWork';
 
 /** What an event needs, what there is of it, and what is to be bought, in whole bags. */
 export function ShoppingPage({ eventId }: { eventId: string }) {

@@ -13,7 +13,7 @@ import { standInsFor } from '@/views/swap';
 import { lineText } from '@/wording/swap';
 import { apartText } from '@/wording/supply';
 
-import { lookIn } from './look';
+import { lookIn } from '@/parts/look';
 import { StandInRow } from './StandInRow';
 
 /** What is swapped: one colour of a line in all its sizes, or the line in all its colours. */

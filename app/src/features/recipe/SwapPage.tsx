@@ -23,8 +23,8 @@ import { counted } from '@/wording/trade';
 import { StandIns, type SwapReach } from './StandIns';
 import { SwapPreview } from './SwapPreview';
 import { useSwapped } from './useSwapped';
-import type { EventWork } from './useEventWork';
-import { WithEventWork } from './WithEventWork';
+import type { EventWork } from '@/parts/useEventWork';
+import { WithEventWork } from '@/parts/WithEventWork';
 
 /** One balloon, or one line, in place of another in every piece of an event: what changes is shown before it is done. */
 export function SwapPage({ eventId }: { eventId: string }) {

@@ -9,7 +9,7 @@ import { changeText, heldText } from '@/wording/swap';
 
 import { BatchDots } from './BatchDots';
 import { changesOf, type SizeChange } from './changes';
-import { lookIn } from './look';
+import { lookIn } from '@/parts/look';
 
 interface SwapPreviewProps {
   title: string;

@@ -16,8 +16,8 @@ import { eventCost } from '@/views/eventCost';
 import { versionRows, type VersionFigures } from '@/wording/versions';
 
 import { useThings } from './sheets/useThings';
-import { useEventWork, type EventWork } from './useEventWork';
-import { WithEventWork } from './WithEventWork';
+import { useEventWork, type EventWork } from '@/parts/useEventWork';
+import { WithEventWork } from '@/parts/WithEventWork';
 
 /** Two versions of an event side by side: drawings, counts, length, hours and price. */
 export function VersionsPage({ eventId }: { eventId: string }) {

@@ -10,7 +10,7 @@ import { eventCost, type Pricing } from '@/views/eventCost';
 import { moneyText } from '@/wording/money';
 import { differenceText } from '@/wording/recipe';
 
-import type { EventWork } from './useEventWork';
+import type { EventWork } from '@/parts/useEventWork';
 import { useSwapped } from './useSwapped';
 
 interface WhatIfProps {

@@ -8,7 +8,7 @@ import { bestHole } from '@/views/holes';
 import type { Lengths } from '@/views/lengths';
 import { capital, dosed } from '@/wording/trade';
 
-import { lookIn, type BalloonLooks } from './look';
+import { lookIn, type BalloonLooks } from '@/parts/look';
 
 /** How batches are hit with what is there, by their keys: doses and limits of their balloons. */
 export function batchTargets(

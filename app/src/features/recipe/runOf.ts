@@ -4,7 +4,7 @@ import type { Batch } from '@leggero/core/recipe';
 import { newId, nowUtc } from '@/device/id';
 import type { SizeTarget } from '@/parts/piece/sizeTarget';
 
-import type { BalloonLooks } from './look';
+import type { BalloonLooks } from '@/parts/look';
 
 /** What is known of the balloons of a recipe: asked for where a batch is put into a run, for it takes a while. */
 export interface AboutBalloons {

@@ -56,8 +56,26 @@ export const supplying = {
       tie: { title: 'To tie, a knot' },
       build: { title: 'To put on, a cluster' },
       load: { title: 'To bag and load, a balloon' },
+      check: { title: 'To measure in the morning, all' },
       install: { title: 'To put up, a piece' },
       takeDown: { title: 'To take down, a piece' },
     },
+  },
+  aheadH: {
+    title: 'Inflated ahead, at most',
+    unit: 'h before the opening',
+    origin: 'from memory',
+    about:
+      'how long before an opening balloons are inflated: the night before only with necks wrapped twice (common practice), ' +
+      'the hours from memory',
+    range: [1, 500],
+    parts: { once: { title: 'Neck wrapped once' }, twice: { title: 'Neck wrapped twice' } },
+  },
+  eveningH: {
+    title: 'An evening',
+    unit: 'h',
+    origin: 'from memory',
+    about: 'how long after its opening a piece is taken down that stands for one evening',
+    range: [1, 24],
   },
 } satisfies Record<string, ConstantWords>;

@@ -34,6 +34,7 @@ export const events = mysqlTable(
     client: varchar('client', { length: 80 }).notNull(),
     place: varchar('place', { length: 120 }).notNull(),
     opensAt: instant('opens_at'),
+    timeZone: varchar('time_zone', { length: 64 }),
     daysStanding: smallint('days_standing').notNull(),
     workroomTempC: tempC('workroom_temp_c'),
     venueTempC: tempC('venue_temp_c'),

@@ -13,8 +13,8 @@ import { Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { whenAndWhere } from '@/wording/events';
 
-import type { EventWork } from '../useEventWork';
-import { WithEventWork } from '../WithEventWork';
+import type { EventWork } from '@/parts/useEventWork';
+import { WithEventWork } from '@/parts/WithEventWork';
 import { benchSheet } from './benchSheet';
 import { clientSheet } from './clientSheet';
 import { SaveFiles } from './SaveFiles';

@@ -11,7 +11,7 @@ import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 
-import type { EventWork } from '../useEventWork';
+import type { EventWork } from '@/parts/useEventWork';
 import { eventPng, eventSvg } from './eventPictures';
 import { fileOfEvent } from './filesOf';
 import { recipeCsv } from './recipeCsv';

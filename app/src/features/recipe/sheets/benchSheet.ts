@@ -11,8 +11,8 @@ import { capital, counted, listed } from '@/wording/trade';
 
 import { batchHow, batchTargets } from '../batchHow';
 import { howOf } from '../howOf';
-import { lookIn } from '../look';
-import type { EventWork } from '../useEventWork';
+import { lookIn } from '@/parts/look';
+import type { EventWork } from '@/parts/useEventWork';
 
 /** What a sheet of an event is made of. */
 export interface SheetOf {

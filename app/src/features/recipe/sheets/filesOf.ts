@@ -5,8 +5,8 @@ import { targetsFor } from '@/parts/piece/sizeTarget';
 import { eventFileOf } from '@/views/eventFile';
 import { batchMark } from '@/wording/batchMark';
 
-import { lookIn } from '../look';
-import type { EventWork } from '../useEventWork';
+import { lookIn } from '@/parts/look';
+import type { EventWork } from '@/parts/useEventWork';
 
 interface FileOf {
   event: EventRecord;

@@ -1,4 +1,4 @@
-import type { EventWork } from '../useEventWork';
+import type { EventWork } from '@/parts/useEventWork';
 import type { ModelRecord, PieceRecord } from '@leggero/contract';
 
 import type { Lengths } from '@/views/lengths';
@@ -6,7 +6,7 @@ import { pieceTitle } from '@/wording/pieces';
 import { batchMark } from '@/wording/batchMark';
 
 import { batchHow, batchTargets } from '../batchHow';
-import { lookIn } from '../look';
+import { lookIn } from '@/parts/look';
 
 /** The batches of a recipe as a table for spreadsheets: a line a batch, lengths with their unit in the header. */
 export async function recipeCsv(

@@ -7,7 +7,7 @@ import { conditionsText } from '@/wording/events';
 import { takenText } from '@/wording/recipe';
 import { counted } from '@/wording/trade';
 
-import { lookIn } from '../look';
+import { lookIn } from '@/parts/look';
 import type { SheetOf } from './benchSheet';
 
 /** What a sheet for the site is made of beside. */

@@ -1,4 +1,4 @@
-import { PLAN_DEFAULTS, type EventRecord, type PieceRecord, type WorkPlan } from '@leggero/contract';
+import { planOf, type EventRecord, type PieceRecord, type WorkPlan } from '@leggero/contract';
 import { recipeOf, workOf, type PieceWork, type Recipe } from '@leggero/core/recipe';
 import type { Pace } from '@leggero/core/pace';
 import type { WorkCounts } from '@leggero/core/supply';
@@ -15,7 +15,7 @@ import { twoIn, type Pricing } from '@/views/eventCost';
 import { tradeAtOwnPace } from '@/views/runPaces';
 import { supplyLines, type SupplyLine } from '@/views/supply';
 
-import { lookIn } from './look';
+import { lookIn } from '@/parts/look';
 
 /** All that is to do, to buy and to pay for an event. */
 export interface EventWork {
@@ -50,7 +50,7 @@ export function useEventWork(event: EventRecord): EventWork | 'failed' | null {
   if (!(basis && models && book && fixingsOf && open)) return null;
   const { trade } = basis.knowledge;
   const { needs, asked, settled } = open;
-  const plan = event.plan ?? PLAN_DEFAULTS;
+  const plan = planOf(event);
   const twoOf = twoIn(models);
   const mine = open.pieces.filter(({ eventId }) => eventId === event.id);
   const known = mine.flatMap((piece) => {

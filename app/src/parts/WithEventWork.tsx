@@ -1,3 +1,4 @@
+import type { EventRecord } from '@leggero/contract';
 import { useDeferredValue, type ReactNode } from 'react';
 import { View } from 'react-native';
 
@@ -7,13 +8,13 @@ import { Empty, Failed, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { listed } from '@/wording/trade';
 
-import { useEventWork, type EventWork } from './useEventWork';
+import { useEventWork, type EventWork } from '@/parts/useEventWork';
 
 interface WithEventWorkProps {
   eventId: string;
   title: string;
   /** One line on it, once it is worked out. */
-  subtitle: (work: EventWork) => string;
+  subtitle: (work: EventWork, event: EventRecord) => string;
   /** Stays in reach at the foot. */
   actions?: (shown: ShownEvent & { work: EventWork }) => ReactNode;
   children: (shown: ShownEvent & { work: EventWork }) => ReactNode;
@@ -58,7 +59,7 @@ function Worked({
       </Page>
     );
   return (
-    <Page title={named} subtitle={subtitle(work)} back={back} actions={actions?.({ ...shown, work })}>
+    <Page title={named} subtitle={subtitle(work, event)} back={back} actions={actions?.({ ...shown, work })}>
       {work.failed.length > 0 ? (
         <View role="alert">
           <Words look="error">
