@@ -72,9 +72,11 @@ export async function viewsOf(world: World): Promise<[name: string, address: str
     ['new piece', '/builds/new'],
     ['new event', '/builds/events/new'],
     ['an event', `/builds/events/${eventId}`],
-    ...['recipe', 'shopping', 'money', 'swap', 'sheet', 'versions'].map((page): [string, string] => {
-      return [`${page} of an event`, `/builds/events/${eventId}/${page}`];
-    }),
+    ...['recipe', 'schedule', 'morning', 'shopping', 'money', 'swap', 'sheet', 'versions'].map(
+      (page): [string, string] => {
+        return [`${page} of an event`, `/builds/events/${eventId}/${page}`];
+      },
+    ),
     ['which station this is', going],
     ['a station', `${going}?station=Table%201`],
     ['a station whose batch is through', begun],

@@ -32,6 +32,7 @@ export const ModelForm = lazy(async () => ({ default: (await pages()).ModelForm 
 export const ModelPage = lazy(async () => ({ default: (await pages()).ModelPage }));
 export const ModellingPage = lazy(async () => ({ default: (await pages()).ModellingPage }));
 export const MoneyPage = lazy(async () => ({ default: (await pages()).MoneyPage }));
+export const MorningPage = lazy(async () => ({ default: (await pages()).MorningPage }));
 export const NewEventPage = lazy(async () => ({ default: (await pages()).NewEventPage }));
 export const NewPiecePage = lazy(async () => ({ default: (await pages()).NewPiecePage }));
 export const NumbersPage = lazy(async () => ({ default: (await pages()).NumbersPage }));

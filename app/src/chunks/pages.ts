@@ -25,6 +25,7 @@ export { BalloonLogPage } from '@/features/logbook/BalloonLogPage';
 export { LogbookPage } from '@/features/logbook/LogbookPage';
 export { ModelPage } from '@/features/model/ModelPage';
 export { ModellingPage } from '@/features/modelling/ModellingPage';
+export { MorningPage } from '@/features/morning/MorningPage';
 export { NumbersPage } from '@/features/numbers/NumbersPage';
 export { ReadingPage } from '@/features/reading/ReadingPage';
 export { MoneyPage } from '@/features/recipe/MoneyPage';

@@ -20,6 +20,7 @@ export const EVENT_PAGES = [
     note: 'Batch after batch at a station: a tap a balloon, sizes checked as you go',
   },
   { page: 'schedule', title: 'Schedule', note: 'Backwards from the opening: what begins when, and what cannot wait' },
+  { page: 'morning', title: 'Next morning', note: 'What a night cost: set balloons aside, and measure them again' },
   { page: 'shopping', title: 'Shopping list', note: 'What is needed with spares, what is there, what to buy' },
   { page: 'sheet', title: 'Sheets', note: 'For the bench, the site and the client, to print or as PDF' },
   { page: 'money', title: 'Hours and price', note: 'How long it takes by how many, and what it comes to' },

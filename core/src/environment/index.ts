@@ -1,3 +1,4 @@
+export * from './afterNight';
 export * from './atmosphere';
 export * from './hold';
 export * from './surroundings';

@@ -3,11 +3,11 @@ import { holdLaws } from '@leggero/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { newId, nowUtc } from '@/device/id';
 import { useLengths } from '@/data/lengths';
 import { modelName } from '@/views/modelView';
 import { write } from '@/data/outbox';
 import { useTrade } from '@/data/trade';
+import { startOfHold } from '@/parts/startOfHold';
 import type { ShownModel } from '@/parts/WithModel';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
@@ -66,13 +66,7 @@ function StartTest({ model }: ShownModel) {
   const [widthMm, setWidthMm] = useState(Math.round((0.86 * model.nominalMm) / lengths.stepMm) * lengths.stepMm);
   const [wraps, setWraps] = useState<HoldTestRecord['wraps']>(2);
   const [stuffed, setStuffed] = useState(model.outerId !== null);
-  const start = () => {
-    const id = newId();
-    write(
-      { put: 'holdTest', row: { id, modelId: model.id, wraps, stuffed, startedAt: nowUtc() } },
-      { put: 'holdReading', row: { id: newId(), holdTestId: id, hours: 0, widthMm } },
-    );
-  };
+  const start = () => write(...startOfHold({ modelId: model.id, wraps, stuffed }, widthMm));
   return (
     <Card title="Start a test">
       <View className="gap-4">

@@ -28,6 +28,7 @@ const PAGES: Partial<Record<StepGroup['kind'], { title: string; page: string }>>
   inflate: { title: 'Open the inflation run', page: 'run' },
   tie: { title: 'Open the recipe', page: 'recipe' },
   build: { title: 'Open the recipe', page: 'recipe' },
+  check: { title: 'Open the next morning', page: 'morning' },
 };
 
 /** A kind of step: how long each of it takes, by how many, and what moves where it takes longer. */
