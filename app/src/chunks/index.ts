@@ -57,5 +57,6 @@ export const StudiesPage = lazy(async () => ({ default: (await pages()).StudiesP
 export const StudyPage = lazy(async () => ({ default: (await pages()).StudyPage }));
 export const StuffingPage = lazy(async () => ({ default: (await pages()).StuffingPage }));
 export const SwapPage = lazy(async () => ({ default: (await pages()).SwapPage }));
+export const Today = lazy(async () => ({ default: (await pages()).Today }));
 export const TranslatePage = lazy(async () => ({ default: (await pages()).TranslatePage }));
 export const VersionsPage = lazy(async () => ({ default: (await pages()).VersionsPage }));

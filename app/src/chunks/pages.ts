@@ -48,4 +48,5 @@ export { StudiesPage } from '@/features/study/StudiesPage';
 export { StudyPage } from '@/features/study/StudyPage';
 export { PairPage } from '@/features/stuffing/PairPage';
 export { StuffingPage } from '@/features/stuffing/StuffingPage';
+export { Today } from '@/features/today/Today';
 export { Elsewhere } from '@/parts/Elsewhere';

@@ -1,12 +1,13 @@
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 
+import { Today } from '@/chunks';
 import { useEvents } from '@/data/records';
-import { useOpenRun } from '@/data/runs';
 import { RowLink } from '@/ui/RowLink';
+import { Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { awayText, momentText } from '@/wording/day';
 
-/** The event that opens next, or is waited for; nothing where none has a day. */
+/** The event that opens next, or is waited for, with what is on for it today; nothing where none has a day. */
 export function NextEvent() {
   const events = useEvents().data ?? [];
   const [now] = useState(Date.now);
@@ -20,20 +21,9 @@ export function NextEvent() {
         {`${Date.parse(next.opensAt) > now ? 'Opens' : 'Opened'} ${awayText(next.opensAt, now)}`}
       </Words>
       <RowLink href={`/builds/events/${next.id}`} title={next.name} note={momentText(next.opensAt, next.timeZone)} />
-      <RunGoing eventId={next.id} />
+      <Suspense fallback={<Loading what="what is on" />}>
+        <Today event={next} />
+      </Suspense>
     </>
-  );
-}
-
-/** The way back to an inflation run that goes on. */
-function RunGoing({ eventId }: { eventId: string }) {
-  const run = useOpenRun(eventId);
-  if (!run) return null;
-  return (
-    <RowLink
-      href={`/builds/events/${eventId}/run`}
-      title="Inflation run"
-      note={`goes on since ${momentText(run.startedAt)}`}
-    />
   );
 }

@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 
 import { useModels } from '@/data/records';
+import { eventDayOf } from '@/parts/eventDayOf';
 import { usePlan } from '@/parts/usePlan';
 import type { EventWork } from '@/parts/useEventWork';
 import type { ShownEvent } from '@/parts/WithEvent';
@@ -11,8 +12,6 @@ import { useWide } from '@/ui/layout';
 import { Empty } from '@/ui/States';
 import { useNow } from '@/ui/useNow';
 import { Words } from '@/ui/Words';
-import { eventDay } from '@/views/eventPlan';
-import { twoIn } from '@/views/eventCost';
 import { momentText } from '@/wording/day';
 import { NO_DAY, SCHEDULE_PROBLEMS } from '@/wording/schedule';
 
@@ -51,12 +50,7 @@ function Shown({ event, pieces, work }: ShownEvent & { work: EventWork }) {
         }
       />
     );
-  const twoOf = twoIn(models);
-  const made = eventDay({
-    ...{ event, opensAt, plan, works: work.works, nowMs: now, trade: work.pricing.trade },
-    isPair: (balloon) => twoOf(balloon) !== null,
-    buys: work.lines.some(({ bought }) => bought.bags > 0),
-  });
+  const made = eventDayOf({ event, opensAt, plan, work, models, nowMs: now });
   const nameOf = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? 'a piece';
   const settings = <DaysCard plan={plan} change={change} />;
   if (!made.ok)
