@@ -1,4 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 
 import { EVENT_DEFAULTS, type Changes, type DesignOf, type ModelRecord, type TallyRecord } from '@leggero/contract';
 
@@ -11,6 +14,9 @@ jest.setTimeout(240_000);
 const world = worldOf('demo');
 const EVENT_ID = randomUUID();
 const RUN = `/builds/events/${EVENT_ID}/run`;
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
 
 /** Everything that was tapped so far, as the server has it. */
 const tallies = async (): Promise<TallyRecord[]> =>
@@ -36,7 +42,9 @@ beforeAll(async () => {
     pattern: { kind: 'spiral', order: [0, 0, 0, 1], to: 'right', every: 4 },
   };
   const createdAt = new Date().toISOString();
-  await world.put('events', { ...EVENT_DEFAULTS, id: EVENT_ID, name: 'Neap tide', daysStanding: 0, createdAt });
+  const opensAt = new Date(Date.now() + 9 * DAY_MS).toISOString();
+  const about = { id: EVENT_ID, name: 'Neap tide', daysStanding: 2, createdAt, opensAt };
+  await world.put('events', { ...EVENT_DEFAULTS, ...about });
   await world.put('pieces', {
     id: randomUUID(),
     name: 'Posts',
@@ -117,5 +125,42 @@ describe('a run of 96 at two stations', () => {
     // Of the demo's 48, and of 72 that were filled and 3 that popped.
     await one.sees('learned from 123 of yours');
     expect([...one.complaints, ...two.complaints]).toEqual([]);
+  });
+});
+
+describe('the days around it', () => {
+  it('are planned backwards from the opening: what begins when, until it is taken down two days later', async () => {
+    await one.goTo(`/builds/events/${EVENT_ID}/schedule`);
+    await one.sees(/by .* to spare/);
+    for (const step of ['Inflate', 'Bag and load', 'Put up: Posts', 'Opening', 'Take down', 'Travel back'])
+      await one.sees(step);
+    await one.tap('button', 'More: people');
+    await world.kept('event', ({ id, plan }) => id === EVENT_ID && plan?.people === 2);
+    const folder = mkdtempSync(path.join(os.tmpdir(), 'leggero-'));
+    const file = await one.saved(folder, () => one.tap('button', 'Save for a calendar'));
+    const calendar = readFileSync(file, 'utf8');
+    rmSync(folder, { recursive: true, force: true });
+    expect(calendar.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(6);
+    expect(calendar).toMatch(/SUMMARY:Neap tide opens/);
+    expect(path.basename(file)).toBe('neap-tide-schedule.ics');
+  });
+
+  it('have a morning on which what was set aside is measured again', async () => {
+    const holdTestId = randomUUID();
+    const startedAt = new Date(Date.now() - 13 * HOUR_MS).toISOString();
+    await world.put('hold-tests', { id: holdTestId, modelId: eleven.id, wraps: 2, stuffed: false, startedAt });
+    await world.put('hold-readings', { id: randomUUID(), holdTestId, hours: 0, widthMm: 241.3 });
+    await one.goTo(`/builds/events/${EVENT_ID}/morning`);
+    await one.sees('13 hours ago');
+    await one.tap('button', 'Keep this width');
+    await one.sees('As reckoned: carry on.');
+    await world.kept('holdReading', (row) => row.holdTestId === holdTestId && row.hours === 13);
+  });
+
+  it('are in the logbook: what the run took, what was lost and why', async () => {
+    await one.goTo('/logbook');
+    await one.sees(/96 of 96 made at 2 stations in .*; 3 popped/);
+    await one.sees(/4 of 123 lost \(3\.3 %\): 3 popped/);
+    expect(one.complaints).toEqual([]);
   });
 });
