@@ -1,5 +1,5 @@
 import type { BatchJudgement, Tallied } from '@leggero/core';
-import type { Pace, WhyCheck } from '@leggero/core/inflation';
+import type { Beat, Pace, WhyCheck } from '@leggero/core/inflation';
 
 import { minutesText } from './lasting';
 import { counted, dosed, doseText, unitBeside } from './trade';
@@ -70,4 +70,31 @@ export function doseNote(dose: number, { dose: first, timed }: { dose: number | 
   const kind = timed ? 'timed' : 'hand';
   if (first === null || dose === first) return `${unitBeside(dose, kind)}, then size it`;
   return `${doseText(Math.abs(dose - first), kind)} ${dose < first ? 'less' : 'more'} than at first`;
+}
+
+/** "Count 7½ strokes". */
+export const countText = (dose: number, timed: boolean): string => `Count ${dosed(dose, timed ? 'timed' : 'hand')}`;
+
+/** What is read while a dose is counted: "ready 3", "3", "7½", "2 s". */
+export function beatText({ kind, figure }: Pick<Beat, 'kind' | 'figure'>, timed: boolean): string {
+  if (kind === 'ahead') return `ready ${figure}`;
+  return timed ? `${figure} s` : doseText(figure, 'hand');
+}
+
+/** What is said where a batch begins: "Batch B: 9½ in, 7 strokes. 32 to make." */
+export function batchSpoken({
+  mark,
+  width,
+  dose,
+  timed,
+  left,
+}: {
+  mark: string;
+  width: string;
+  dose: number | null;
+  timed: boolean;
+  left: number;
+}): string {
+  const by = dose === null ? '' : `, ${dosed(dose, timed ? 'timed' : 'hand')}`;
+  return `Batch ${mark}: ${width}${by}. ${left} to make.`;
 }

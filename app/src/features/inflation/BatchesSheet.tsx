@@ -12,6 +12,7 @@ import { madeText } from '@/wording/inflation';
 import { batchMark } from '@/wording/batchMark';
 import { listed } from '@/wording/trade';
 
+import { SoundFields } from './SoundFields';
 import type { AtStation } from './useTaps';
 
 interface BatchesSheetProps {
@@ -41,6 +42,7 @@ export function BatchesSheet(props: BatchesSheetProps) {
         ))}
       </View>
       {batch.modelId ? <BatchPick modelId={batch.modelId} value={at.bagId} onChange={onBag} /> : null}
+      <SoundFields />
       <Button title="Another station, or other hands" onPress={onStation} />
       <Button title="End the run" look="danger" onPress={onEnd} />
     </Sheet>

@@ -16,16 +16,19 @@ import { useLater } from '@/ui/useLater';
 import { useNow } from '@/ui/useNow';
 import { bestHole } from '@/views/holes';
 import { doseAt, nextBatch, secondsLeft, stationChecks, type ShownRun } from '@/views/inflation';
-import { lastingText } from '@/wording/inflation';
+import { batchSpoken, lastingText, WHY_CHECK_WORDS } from '@/wording/inflation';
 import { batchMark } from '@/wording/batchMark';
 
 import { BagLine } from './BagLine';
 import { BatchesSheet } from './BatchesSheet';
 import { BatchFigure } from './BatchFigure';
+import { BeatCount } from './BeatCount';
 import { BatchThrough } from './BatchThrough';
 import { LatelyLine } from './LatelyLine';
 import { RunStale } from './RunStale';
 import { TapButtons } from './TapButtons';
+import { useStationSound } from './stationSound';
+import { useStationVoice } from './useStationVoice';
 import { useFreeKeys } from './useFreeKeys';
 import { useTaps, type AtStation } from './useTaps';
 
@@ -122,6 +125,19 @@ function AtBatch({
   const next = through ? nextBatch(run, { station, now }) : undefined;
   const check = model && !checking ? () => setChecking(true) : null;
   const end = () => onEnd(nowUtc());
+  const beat = useStationSound((sound) => sound.beat);
+  useStationVoice({
+    begin: batchSpoken({ mark, width: lengths.text(targetMm), dose, timed: batch.timed, left: progress.left }),
+    prompt: through ? 'This batch is through.' : due.why ? WHY_CHECK_WORDS[due.why] : null,
+    checking,
+    onTap: tap,
+    onUndo: undo,
+    onCheck: check,
+    onAnswer: (answer) => {
+      size(answer);
+      setChecking(false);
+    },
+  });
   return (
     <Page
       title={`Batch ${mark} of ${run.batches.length}`}
@@ -156,6 +172,9 @@ function AtBatch({
       <RunStale run={late} now={now} onEnd={onEnd} />
       <View className="mx-auto w-full max-w-[560px] gap-2">
         <BatchFigure {...{ batch, dose, model, hole, progress }} atOnce={at.atOnce} />
+        {beat && dose !== null && !through ? (
+          <BeatCount {...{ dose }} timed={batch.timed} hearsKeys={!listing && !checking} />
+        ) : null}
         <LatelyLine
           {...{ batch, dose, lately }}
           evidence={model && checkId && `/shelf/${model.id}/check/${checkId}`}
