@@ -72,7 +72,7 @@ export async function viewsOf(world: World): Promise<[name: string, address: str
     ['new piece', '/builds/new'],
     ['new event', '/builds/events/new'],
     ['an event', `/builds/events/${eventId}`],
-    ...['recipe', 'schedule', 'morning', 'shopping', 'money', 'swap', 'sheet', 'versions'].map(
+    ...['recipe', 'schedule', 'morning', 'site', 'shopping', 'money', 'swap', 'sheet', 'versions'].map(
       (page): [string, string] => {
         return [`${page} of an event`, `/builds/events/${eventId}/${page}`];
       },

@@ -17,6 +17,8 @@ import type {
   EyeCheckRecord,
   LossRecord,
   TurnRecord,
+  OwnStep,
+  SiteTick,
   TallyRecord,
   InflationRecord,
   InflationBatch,
@@ -70,6 +72,8 @@ export interface Records {
   inflationBatches?: InflationBatch[];
   turns?: TurnRecord[];
   tallies?: TallyRecord[];
+  ownSteps?: OwnStep[];
+  siteTicks?: SiteTick[];
   pieces: PieceRecord[];
   chains: ChainRecord[];
   constants: RowOf<'constant'>[];
@@ -251,6 +255,8 @@ export function feedOf(records: Records): Changes {
     inflationBatches = [],
     turns = [],
     tallies = [],
+    ownSteps = [],
+    siteTicks = [],
     events,
     pieces,
     chains,
@@ -288,6 +294,8 @@ export function feedOf(records: Records): Changes {
     inflationBatch: inflationBatches,
     turn: turns,
     tally: tallies,
+    ownStep: ownSteps,
+    siteTick: siteTicks,
     event: events,
     piece: pieces.map(({ checks: _, ...piece }) => piece),
     check: [...checks.values()].map(({ results: _, ...check }) => check),

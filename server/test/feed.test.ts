@@ -262,7 +262,7 @@ describe('two phones at one check', () => {
 const WRITTEN = [
   ...['pump', 'sizer', 'hole', 'holeMeasurement', 'sizing', 'model', 'calibration', 'reading', 'holdTest'],
   ...['chain', 'stack', 'finishedGarland', 'event', 'piece', 'fixing', 'run', 'check', 'checkResult', 'study'],
-  ...['bag', 'stockEntry', 'loss', 'inflation', 'inflationBatch', 'turn', 'tally'],
+  ...['bag', 'stockEntry', 'loss', 'inflation', 'inflationBatch', 'turn', 'tally', 'ownStep', 'siteTick'],
 ] as const as readonly NounName[];
 const CHANGES: { [N in NounName]?: object } = {
   pump: { name: 'Renamed' },

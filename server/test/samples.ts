@@ -87,6 +87,8 @@ export function sample<N extends NounName>(name: N, at = 0): MakeInputOf<N> {
       },
     }),
     tally: () => ({ id, turnId: of('turn'), what: at % 2 === 0 ? 'done' : 'popped', count: 1, at: AT }),
+    ownStep: () => ({ id, text: `Ask for the keys ${at}`, createdAt: AT }),
+    siteTick: () => ({ id, eventId: of('event'), key: 'exits', at: AT }),
     run: () => ({ id, pieceId: of('piece'), startedAt: AT }),
     check: () => ({
       ...{ id, modelId: of('model'), tierName: 'Classic', targetMm: 240, toleranceMm: 6, size: 24 },

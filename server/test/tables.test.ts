@@ -29,6 +29,8 @@ const TIED: { [N in Exclude<NounName, 'studio' | 'person'>]: Same<Kept<N>, RowOf
     inflationBatch: true,
     turn: true,
     tally: true,
+    ownStep: true,
+    siteTick: true,
   },
 };
 /** Of these the table has more than is sent. */

@@ -46,6 +46,7 @@ export const SchedulePage = lazy(async () => ({ default: (await pages()).Schedul
 export const SearchPage = lazy(async () => ({ default: (await pages()).SearchPage }));
 export const SheetPage = lazy(async () => ({ default: (await pages()).SheetPage }));
 export const ShoppingPage = lazy(async () => ({ default: (await pages()).ShoppingPage }));
+export const SitePage = lazy(async () => ({ default: (await pages()).SitePage }));
 export const SizerCheckPage = lazy(async () => ({ default: (await pages()).SizerCheckPage }));
 export const SizerPage = lazy(async () => ({ default: (await pages()).SizerPage }));
 export const SizersComparedPage = lazy(async () => ({ default: (await pages()).SizersComparedPage }));

@@ -38,6 +38,7 @@ export { SchedulePage } from '@/features/schedule/SchedulePage';
 export { SearchPage } from '@/features/search/SearchPage';
 export { SheetPage } from '@/features/sheet/SheetPage';
 export { ModelForm } from '@/features/shelf/ModelForm';
+export { SitePage } from '@/features/site/SitePage';
 export { SizerCheckPage } from '@/features/sizer/SizerCheckPage';
 export { SizerPage } from '@/features/sizer/SizerPage';
 export { SqueezePage } from '@/features/sizer/SqueezePage';

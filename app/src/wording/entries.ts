@@ -33,6 +33,8 @@ const CALLED: Record<NounName, string> = {
   inflationBatch: 'a batch of an inflation run',
   turn: 'a station’s turn',
   tally: 'a tap of an inflation run',
+  ownStep: 'a step of your own',
+  siteTick: 'a step that was looked at',
   run: 'a run of checks',
   check: 'a check',
   checkResult: 'a result of a check',

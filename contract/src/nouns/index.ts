@@ -7,6 +7,7 @@ import { eyeBalloon, eyeCheck } from './eyes';
 import { hole, holeMeasurement, pump, sizer, sizing } from './gauges';
 import { calibration, chain, holdReading, holdTest, model, note, reading, target } from './shelf';
 import { inflation, inflationBatch, tally, turn } from './inflation';
+import { ownStep, siteTick } from './site';
 import { bag, loss, stockEntry } from './stock';
 import { constant, person, studio, tier } from './studio';
 
@@ -28,6 +29,7 @@ export { EYE_MODES, type EyeMode } from './eyes';
 export { MOST_HOLES } from './gauges';
 export { MOST_BATCHES, MOST_STATION } from './inflation';
 export { MODEL_DEFAULTS, MOST_BALLOONS, READING_DEFAULTS } from './shelf';
+export { MOST_STEP } from './site';
 export { MOST_BAGS, MOST_BATCH, MOST_COUNTED, MOST_SHOP } from './stock';
 
 /** Every kind of record there is. A noun comes after those it points at. */
@@ -61,6 +63,8 @@ export const NOUNS = {
   inflationBatch,
   turn,
   tally,
+  ownStep,
+  siteTick,
   run,
   check,
   checkResult,
@@ -96,6 +100,8 @@ export type InflationRecord = RowOf<'inflation'>;
 export type InflationBatch = RowOf<'inflationBatch'>;
 export type TurnRecord = RowOf<'turn'>;
 export type TallyRecord = RowOf<'tally'>;
+export type OwnStep = RowOf<'ownStep'>;
+export type SiteTick = RowOf<'siteTick'>;
 export type EventRecord = RowOf<'event'>;
 export type TierRecord = RowOf<'tier'>;
 export type AcceptedTarget = RowOf<'target'>;

@@ -29,6 +29,8 @@ const PAGES: Partial<Record<StepGroup['kind'], { title: string; page: string }>>
   tie: { title: 'Open the recipe', page: 'recipe' },
   build: { title: 'Open the recipe', page: 'recipe' },
   check: { title: 'Open the next morning', page: 'morning' },
+  up: { title: 'Open the site list', page: 'site' },
+  down: { title: 'Open the site list', page: 'site' },
 };
 
 /** A kind of step: how long each of it takes, by how many, and what moves where it takes longer. */

@@ -5,5 +5,6 @@ export * from './eyes';
 export * from './gauges';
 export * from './inflation';
 export * from './shelf';
+export * from './site';
 export * from './stock';
 export * from './studio';

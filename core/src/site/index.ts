@@ -1,0 +1,2 @@
+/** What to look at where something is put up. */
+export * from './siteSteps';
