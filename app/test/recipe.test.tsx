@@ -26,6 +26,7 @@ import { differenceText, perLengthText } from '@/wording/recipe';
 import { versionRows } from '@/wording/versions';
 
 import { withBenchWorkers } from './benchWorker';
+import { COLUMN } from './designs';
 import { goTo } from './router';
 import { done, FRESH_ID, lastDone, MODEL_ID, show, someRecords, type Records } from './studio';
 
@@ -36,17 +37,6 @@ const id = (n: number) => `00000000-0000-4000-8000-0000000031${String(n).padStar
 const EVENT_ID = id(1);
 const AT = '2026-11-20T10:00:00.000Z';
 
-const COLUMN: DesignOf<'column'> = {
-  form: 'column',
-  ...{ count: 4, open: 'height', layers: 10, heightMm: inch(72), standMm: inch(0.5), widthMm: inch(9.5) },
-  ...{ topper: null, heldBy: 'pole', ceilingMm: null },
-  colours: [
-    { modelId: MODEL_ID, colourHex: '#3f7a4a', finish: 'matte' },
-    { modelId: FRESH_ID, colourHex: '#3d6fa6', finish: 'pearl' },
-  ],
-  pattern: { kind: 'spiral', order: [0, 0, 0, 1], to: 'right', every: 4 },
-  painted: [],
-};
 const event = (by: Partial<EventRecord> = {}): EventRecord => ({
   ...EVENT_DEFAULTS,
   ...{ id: EVENT_ID, name: 'Low Tide', daysStanding: 0, createdAt: AT, demo: false },

@@ -3,7 +3,6 @@ import {
   PIECE_DEFAULTS,
   PLAN_DEFAULTS,
   planOf,
-  type DesignOf,
   type EventRecord,
   type PieceRecord,
 } from '@leggero/contract';
@@ -24,25 +23,17 @@ import { momentText } from '@/wording/day';
 import { aheadText, airText, giveText, slipText, spanText } from '@/wording/schedule';
 
 import { withBenchWorkers } from './benchWorker';
+import { COLUMN } from './designs';
 import { done, lastDone, MODEL_ID, show, someRecords, type Records } from './studio';
 
 withBenchWorkers();
 
-const inch = (inches: number) => inches * 25.4;
 const id = (n: number) => `00000000-0000-4000-8000-0000000061${String(n).padStart(2, '0')}`;
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 const EVENT_ID = id(1);
 const AT = '2026-11-20T10:00:00.000Z';
 
-const COLUMN: DesignOf<'column'> = {
-  form: 'column',
-  ...{ count: 4, open: 'height', layers: 10, heightMm: inch(72), standMm: inch(0.5), widthMm: inch(9.5) },
-  ...{ topper: null, heldBy: 'pole', ceilingMm: null },
-  colours: [{ modelId: MODEL_ID, colourHex: '#3f7a4a', finish: 'matte' }],
-  pattern: { kind: 'spiral', order: [0, 0, 0, 0], to: 'right', every: 1 },
-  painted: [],
-};
 const event = (by: Partial<EventRecord> = {}): EventRecord => ({
   ...EVENT_DEFAULTS,
   ...{ id: EVENT_ID, name: 'Low Tide', daysStanding: 1, createdAt: AT, demo: false },
@@ -97,6 +88,37 @@ describe('the schedule of an event', () => {
     await userEvent.click(sheet.getByRole('radio', { name: '3 h' }));
     expect(sheet.getByRole('status').textContent).toMatch(/^The opening is .* late\.$/);
     expect(sheet.getByRole('button', { name: 'Open the inflation run' })).toBeTruthy();
+  });
+
+  it('has what is done said with a tap, and taken back with another', async () => {
+    await open({ opensAt: inDays(9), plan: { ...PLAN_DEFAULTS, people: 2, stations: 2 } });
+    await userEvent.click((await screen.findAllByRole('button', { name: /^Build 2 pieces, / }))[0]!);
+    await click('It is done');
+    expect(done().map((write) => ('put' in write && write.put === 'siteTick' ? write.row.key : null))).toEqual(
+      expect.arrayContaining([`done build ${id(11)}`, `done build ${id(12)}`]),
+    );
+  });
+
+  it('leaves out what is done, and of the balloons what stations made', async () => {
+    const ticks = ['done buy', 'done tie', 'exits'].map((key, n) => ({
+      id: id(50 + n),
+      eventId: EVENT_ID,
+      key,
+      at: AT,
+    }));
+    show(<SchedulePage eventId={EVENT_ID} />, {
+      ...records({ opensAt: inDays(9), plan: { ...PLAN_DEFAULTS, people: 2, stations: 2 } }),
+      siteTicks: ticks,
+    });
+    await waitFor(() => expect(screen.getByRole('status').textContent).toMatch(/^Inflate/));
+    expect(screen.queryByRole('button', { name: /^Tie, / })).toBeNull();
+    await userEvent.click(screen.getAllByRole('button', { name: 'Not yet' })[1]!);
+    expect(lastDone()).toEqual({ remove: 'siteTick', id: id(51) });
+  });
+
+  it('says that it opened once it has', async () => {
+    await open({ opensAt: inDays(-2) });
+    expect((await screen.findByRole('status')).textContent).toBe('It opened 2 days ago.');
   });
 
   it('that cannot be kept says what would have to give, and plans it so', async () => {
@@ -162,6 +184,7 @@ function dayOf(by: Partial<EventRecord> & { opensAt: string }, nowMs: number): E
   const made = eventDay({
     ...{ event: event(by), plan: { ...planOf({ plan: null }), people: 2, stations: 2 }, buys: true, nowMs },
     ...{ opensAt: by.opensAt, works: [work(1), work(2)], isPair: () => false, trade: TRADE },
+    progress: { done: new Set(), made: 0 },
   });
   if (!made.ok) throw new Error(made.problem.code);
   return made.value;

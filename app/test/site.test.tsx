@@ -1,24 +1,17 @@
-import { EVENT_DEFAULTS, PIECE_DEFAULTS, type DesignOf, type PieceRecord } from '@leggero/contract';
+import { EVENT_DEFAULTS, PIECE_DEFAULTS, type PieceRecord } from '@leggero/contract';
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { firstDesign } from '@/features/builds/firstDesign';
 import { SitePage } from '@/features/site/SitePage';
 
+import { COLUMN } from './designs';
 import { done, lastDone, MODEL_ID, show, someRecords, type Records } from './studio';
 
 const id = (n: number) => `00000000-0000-4000-8000-0000000091${String(n).padStart(2, '0')}`;
 const EVENT_ID = id(1);
 const AT = '2026-11-20T10:00:00.000Z';
 
-const COLUMN: DesignOf<'column'> = {
-  form: 'column',
-  ...{ count: 4, open: 'height', layers: 10, heightMm: 1829, standMm: 13, widthMm: 241 },
-  ...{ topper: null, heldBy: 'pole', ceilingMm: null },
-  colours: [{ modelId: MODEL_ID, colourHex: '#3f7a4a', finish: 'matte' }],
-  pattern: { kind: 'spiral', order: [0, 0, 0, 0], to: 'right', every: 1 },
-  painted: [],
-};
 const PART = { modelId: MODEL_ID, colourHex: '#3f7a4a', finish: 'matte' as const };
 const REEF = firstDesign('garland', { part: PART, stepMm: 3.175 });
 const piece = (n: number, name: string, design: PieceRecord['design']): PieceRecord => ({

@@ -1,4 +1,4 @@
-import { EVENT_DEFAULTS, PIECE_DEFAULTS, PLAN_DEFAULTS, type DesignOf } from '@leggero/contract';
+import { EVENT_DEFAULTS, PIECE_DEFAULTS, PLAN_DEFAULTS } from '@leggero/contract';
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
@@ -7,6 +7,7 @@ import { unknownBalloons } from '@/views/today';
 import { knownText, runText, shortText } from '@/wording/today';
 
 import { withBenchWorkers } from './benchWorker';
+import { COLUMN } from './designs';
 import { visited } from './router';
 import { FRESH_ID, MODEL_ID, show, someRecords, type Records } from './studio';
 
@@ -17,17 +18,6 @@ const id = (n: number) => `00000000-0000-4000-8000-0000000081${String(n).padStar
 const DAY_MS = 86_400_000;
 const from = (days: number) => new Date(Date.now() + days * DAY_MS).toISOString();
 
-const COLUMN: DesignOf<'column'> = {
-  form: 'column',
-  ...{ count: 4, open: 'height', layers: 10, heightMm: inch(72), standMm: inch(0.5), widthMm: inch(9.5) },
-  ...{ topper: null, heldBy: 'pole', ceilingMm: null },
-  colours: [
-    { modelId: MODEL_ID, colourHex: '#3f7a4a', finish: 'matte' },
-    { modelId: FRESH_ID, colourHex: '#3d6fa6', finish: 'pearl' },
-  ],
-  pattern: { kind: 'spiral', order: [0, 0, 0, 1], to: 'right', every: 4 },
-  painted: [],
-};
 const records = (by: Partial<Records> = {}): Records => ({
   ...someRecords(),
   events: [

@@ -60,6 +60,19 @@ describe('the steps of an event', () => {
     expect(steps[1]).toMatchObject({ people: 2, stations: 0, after: ['inflate'], piece: 'column' });
   });
 
+  it('leave out what is done, and of what is being done what is made', () => {
+    const { plan } = asked();
+    const all = eventSteps({ pieces: [COLUMN, GARLAND], plan });
+    const half = eventSteps({ pieces: [COLUMN, GARLAND], plan, made: 232 });
+    const lasts = (steps: typeof all, id: string) => steps.find((step) => step.id === id)!.lastsMs;
+    expect(lasts(half, 'inflate')).toBeCloseTo(lasts(all, 'inflate') / 2, 6);
+    const done = new Set(['buy', 'stuff', 'inflate', 'tie', 'build column']);
+    const rest = eventSteps({ pieces: [COLUMN, GARLAND], plan, done, made: 999 });
+    expect(rest.map(({ id }) => id)).toEqual(['build garland', 'load', 'travel', 'up column', 'up garland']);
+    // Nothing waits for what is done.
+    expect(rest.map(({ after }) => after)).toEqual([[], ['build garland'], ['load'], ['travel'], ['travel']]);
+  });
+
   it('end with taking it down and the way back, at whatever hour that is', () => {
     const steps = downSteps({ pieces: [COLUMN, GARLAND], plan: asked().plan, closesMs: 23 * HOUR_MS });
     expect(steps.map(({ id, anyHour, notBeforeMs }) => [id, anyHour, notBeforeMs])).toEqual([
@@ -111,6 +124,17 @@ describe('the schedule of an event', () => {
     expect(late.lateMs / HOUR_MS).toBeCloseTo(5, 3);
     expect(late.lateStep).toBe('buy');
     expect(late.steps.filter(({ critical }) => critical).length).toBeGreaterThan(0);
+  });
+
+  it('is kept on the day itself where the rest can be done in time', () => {
+    const noon = { opensMs: 18 * HOUR_MS, dueMs: 17 * HOUR_MS, nowMs: 14 * HOUR_MS };
+    expect(value(eventSchedule(asked(noon))).lateMs).toBeGreaterThan(0);
+    const done = new Set(['buy', 'stuff', 'inflate', 'tie', 'build column', 'build garland']);
+    const rest = value(eventSchedule(asked({ ...noon, done })));
+    expect(rest.lateMs).toBe(0);
+    expect(rest.steps[0]!.id).toBe('load');
+    const all = new Set([...done, 'load', 'travel', 'up column', 'up garland']);
+    expect(value(eventSchedule(asked({ ...noon, done: all }))).steps).toEqual([]);
   });
 
   it('asks for someone, and for a station', () => {

@@ -132,8 +132,10 @@ describe('the days around it', () => {
   it('are planned backwards from the opening: what begins when, until it is taken down two days later', async () => {
     await one.goTo(`/builds/events/${EVENT_ID}/schedule`);
     await one.sees(/by .* to spare/);
-    for (const step of ['Inflate', 'Bag and load', 'Put up: Posts', 'Opening', 'Take down', 'Travel back'])
+    for (const step of ['Tie', 'Bag and load', 'Put up: Posts', 'Opening', 'Take down', 'Travel back'])
       await one.sees(step);
+    // All of it is made: it is not inflated once more.
+    expect(await one.text()).not.toMatch(/^Inflate$/m);
     await one.tap('button', 'More: people');
     await world.kept('event', ({ id, plan }) => id === EVENT_ID && plan?.people === 2);
     const folder = mkdtempSync(path.join(os.tmpdir(), 'leggero-'));

@@ -15,6 +15,7 @@ import {
   type ScheduleProblemCode,
 } from '@leggero/core/schedule';
 
+import type { StepsDone } from './stepsDone';
 import { workHours } from './workHours';
 
 /** A step of an event's schedule as pages show it. */
@@ -58,6 +59,7 @@ interface EventDayOptions {
   isPair: (balloon: string) => boolean;
   /** Something is to be bought for it. */
   buys: boolean;
+  progress: StepsDone;
   nowMs: number;
   trade: Trade;
 }
@@ -70,7 +72,7 @@ const REACH_MS = 45 * DAY_MS;
 const LONG_DAY_MIN = 1320;
 
 /** What an event asks of its schedule. */
-function askedOf({ event, opensAt, plan, works, isPair, buys, nowMs }: EventDayOptions): EventAsked {
+function askedOf({ event, opensAt, plan, works, isPair, buys, progress, nowMs }: EventDayOptions): EventAsked {
   const opensMs = Date.parse(opensAt);
   return {
     pieces: works.map((work) => {
@@ -83,6 +85,7 @@ function askedOf({ event, opensAt, plan, works, isPair, buys, nowMs }: EventDayO
       deliveryMs: buys ? plan.deliveryDays * DAY_MS : 0,
     },
     ...{ opensMs, dueMs: opensMs - plan.spareMin * MINUTE_MS, nowMs, wraps: event.wraps },
+    ...{ done: progress.done, made: progress.made },
     hours: hoursOf(plan, event.timeZone, opensMs, nowMs),
   };
 }
@@ -96,7 +99,7 @@ const hoursOf = ({ dayFromMin, dayToMin }: WorkPlan, timeZone: string | null, op
 
 /** The schedule of an event backwards from its opening, and what would have to give where it cannot be kept. */
 export function eventDay(options: EventDayOptions): Result<EventDay, ScheduleProblemCode> {
-  const { event, plan, nowMs, trade } = options;
+  const { event, plan, progress, nowMs, trade } = options;
   const asked = askedOf(options);
   const made = eventSchedule(asked, trade);
   if (!made.ok) return made;
@@ -106,7 +109,10 @@ export function eventDay(options: EventDayOptions): Result<EventDay, SchedulePro
     closesMs: closesMs({ opensMs: asked.opensMs, daysStanding: event.daysStanding }, trade),
   });
   const means = { people: plan.people, stations: plan.stations, hours: asked.hours };
-  const down = placeSteps({ steps: after, means, fromMs: asked.opensMs });
+  const left = after
+    .filter(({ id }) => !progress.done.has(id))
+    .map((step) => ({ ...step, after: step.after.filter((id) => !progress.done.has(id)) }));
+  const down = placeSteps({ steps: left, means, fromMs: asked.opensMs });
   if (!down.ok) return down;
   const known = new Map([...schedule.all, ...after].map((step) => [step.id, step]));
   const shown = (step: PlacedStep, floatMs: number | null, critical: boolean): PlannedStep => {

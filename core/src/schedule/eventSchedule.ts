@@ -14,6 +14,9 @@ export interface EventAsked {
   nowMs: number;
   /** Turns of the neck: how long ahead balloons may be inflated. */
   wraps: 1 | 2;
+  /** Steps that are done, by their ids, and balloons that are made already. */
+  done?: ReadonlySet<string>;
+  made?: number;
   /** Hours of work, one after another, from now to the opening and long before. */
   hours: readonly Stretch[];
 }
@@ -45,12 +48,16 @@ export function eventSchedule(asked: EventAsked, trade: Trade = TRADE): Result<E
 }
 
 function scheduled(
-  { pieces, plan, dueMs, opensMs, nowMs, wraps, hours }: EventAsked,
+  { pieces, plan, dueMs, opensMs, nowMs, wraps, hours, done, made }: EventAsked,
   morning: boolean,
   trade: Trade,
 ): Result<EventSchedule, ScheduleProblemCode> {
   const mostH = wraps === 2 ? trade.aheadH.twice : trade.aheadH.once;
-  const steps = eventSteps({ pieces, plan, overnight: morning, inflateFromMs: opensMs - mostH * HOUR_MS, trade });
+  const steps = eventSteps({
+    ...{ pieces, plan, overnight: morning, inflateFromMs: opensMs - mostH * HOUR_MS, trade },
+    ...(done ? { done } : {}),
+    ...(made === undefined ? {} : { made }),
+  });
   const means = { people: plan.people, stations: plan.stations, hours };
   const back = scheduleBack({ steps, means, dueMs, nowMs });
   if (!back.ok) return back;

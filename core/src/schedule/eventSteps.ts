@@ -45,6 +45,10 @@ const AT_PIECE = 2;
 interface EventStepsOptions {
   pieces: readonly PieceToDo[];
   plan: EventPlan;
+  /** Steps that are done, by their ids: nothing waits for them any more. */
+  done?: ReadonlySet<string>;
+  /** Balloons that are made already. */
+  made?: number;
   /** A night lies between its balloons and its loading: they are measured in the morning. */
   overnight?: boolean;
   /** Inflating does not begin before, ms since 1970; null where nothing says so. */
@@ -55,13 +59,15 @@ interface EventStepsOptions {
 /**
  * The steps of an event until it stands: to buy, stuff, inflate, tie, build, measure in the morning, load, travel, put up.
  * All inflation comes before all tying, as an assembly line has it; pieces are built and put up side by side, two people
- * at each. What there is nothing of is no step. Paces are those of `trade`, for one pair of hands.
+ * at each. What there is nothing of, or what is done, is no step. Paces are those of `trade`, for one pair of hands.
  *
  * Source: common practice (all inflation, then all duplets, then all clusters, then the build).
  */
 export function eventSteps({
   pieces,
   plan: { people, stations, sized, travelMs, deliveryMs },
+  done = new Set(),
+  made = 0,
   overnight = false,
   inflateFromMs = null,
   trade = TRADE,
@@ -74,11 +80,12 @@ export function eventSteps({
   /** Ends of what was laid last: what comes next waits for all of it. */
   let ends: string[] = [];
   const lay = (kind: StepKind, all: { piece: string | null; handS: number; hands: number; anyHour?: boolean }[]) => {
-    const some = all.filter(({ handS }) => handS > 0);
+    const idOf = (piece: string | null) => (piece === null ? kind : `${kind} ${piece}`);
+    const some = all.filter(({ piece, handS }) => handS > 0 && !done.has(idOf(piece)));
     if (some.length === 0) return;
     const after = ends;
     ends = some.map(({ piece, handS, hands, anyHour = false }) => {
-      const id = piece === null ? kind : `${kind} ${piece}`;
+      const id = idOf(piece);
       const lastsMs = (1000 * handS) / Math.max(1, hands);
       const held = { people: hands, stations: kind === 'inflate' ? hands : 0 };
       const notBeforeMs = kind === 'inflate' ? inflateFromMs : null;
@@ -95,7 +102,7 @@ export function eventSteps({
     );
   forAll('buy', deliveryMs / 1000, 0, true);
   forAll('stuff', sum('stuffed') * paceS.stuff, people);
-  forAll('inflate', sum('balloons') * (sized ? paceS.sized : paceS.eye), atStations);
+  forAll('inflate', Math.max(0, sum('balloons') - made) * (sized ? paceS.sized : paceS.eye), atStations);
   forAll('tie', sum('knots') * paceS.tie, people);
   forEach('build', ({ clusters }) => clusters * paceS.build);
   if (overnight) forAll('check', paceS.check, 1);

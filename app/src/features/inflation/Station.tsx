@@ -130,7 +130,8 @@ function AtBatch({
     begin: batchSpoken({ mark, width: lengths.text(targetMm), dose, timed: batch.timed, left: progress.left }),
     prompt: through ? 'This batch is through.' : due.why ? WHY_CHECK_WORDS[due.why] : null,
     checking,
-    onTap: tap,
+    // What is called out once a batch is through is meant for the next.
+    onTap: (what) => through || tap(what),
     onUndo: undo,
     onCheck: check,
     onAnswer: (answer) => {

@@ -14,7 +14,7 @@ import { Empty, Loading } from '@/ui/States';
 import { SIZE_COLUMNS, batchesOf, sizeLines } from '@/views/logFiles';
 import { balloonName } from '@/views/modelView';
 
-import { keepCsv } from './keepCsv';
+import { keepCsv } from '@/parts/keepCsv';
 import { MovedCard } from './MovedCard';
 import { SharesCard } from './SharesCard';
 import { SizesCard } from './SizesCard';

@@ -12,7 +12,7 @@ import { balloonName } from '@/views/modelView';
 import type { StockBook } from '@/views/stock';
 import { causesText, lostText } from '@/wording/logbook';
 
-import { keepCsv } from './keepCsv';
+import { keepCsv } from '@/parts/keepCsv';
 
 interface LossesCardProps {
   models: readonly ModelRecord[];

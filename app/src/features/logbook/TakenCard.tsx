@@ -10,7 +10,7 @@ import { dayText } from '@/wording/day';
 import { paceText } from '@/wording/inflation';
 import { takenText } from '@/wording/logbook';
 
-import { keepCsv } from './keepCsv';
+import { keepCsv } from '@/parts/keepCsv';
 
 /** What each inflation run took, and how fast its stations were. */
 export function TakenCard({ taken }: { taken: readonly Taken[] }) {

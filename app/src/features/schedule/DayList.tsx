@@ -15,10 +15,12 @@ interface DayListProps {
   timeZone: string | null;
   nameOf: (piece: string) => string;
   eventId: string;
+  /** Steps are done, by their ids. */
+  onDone: (stepIds: readonly string[]) => void;
 }
 
 /** What is on, day by day; what goes on over a night stands on both days. */
-export function DayList({ day, timeZone, nameOf, eventId }: DayListProps) {
+export function DayList({ day, timeZone, nameOf, eventId, onDone }: DayListProps) {
   const [open, setOpen] = useState<StepGroup['kind'] | null>(null);
   const rows = rowsOf(day, timeZone);
   const days = [...new Set(rows.map((row) => row.dayMs))];
@@ -51,7 +53,7 @@ export function DayList({ day, timeZone, nameOf, eventId }: DayListProps) {
         </View>
       ))}
       <StepSheet
-        {...{ day, nameOf, eventId }}
+        {...{ day, nameOf, eventId, onDone }}
         group={day.groups.find(({ kind }) => kind === open) ?? null}
         onClose={() => setOpen(null)}
       />

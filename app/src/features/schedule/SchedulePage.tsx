@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 
 import { useModels } from '@/data/records';
+import { useStepsDone } from '@/parts/useStepsDone';
 import { eventDayOf } from '@/parts/eventDayOf';
 import { usePlan } from '@/parts/usePlan';
 import type { EventWork } from '@/parts/useEventWork';
@@ -9,7 +10,7 @@ import type { ShownEvent } from '@/parts/WithEvent';
 import { WithEventWork } from '@/parts/WithEventWork';
 import { Button } from '@/ui/Button';
 import { useWide } from '@/ui/layout';
-import { Empty } from '@/ui/States';
+import { Empty, Loading } from '@/ui/States';
 import { useNow } from '@/ui/useNow';
 import { Words } from '@/ui/Words';
 import { momentText } from '@/wording/day';
@@ -17,6 +18,7 @@ import { NO_DAY, SCHEDULE_PROBLEMS } from '@/wording/schedule';
 
 import { AheadNote } from './AheadNote';
 import { DayList } from './DayList';
+import { DoneCard } from './DoneCard';
 import { DaysCard } from './DaysCard';
 import { TimeLine } from './TimeLine';
 import { VerdictCard } from './VerdictCard';
@@ -40,6 +42,7 @@ function Shown({ event, pieces, work }: ShownEvent & { work: EventWork }) {
   const now = useNow();
   const models = useModels().data ?? [];
   const [plan, change] = usePlan(event);
+  const done = useStepsDone(event.id);
   const { opensAt, timeZone } = event;
   if (opensAt === null)
     return (
@@ -50,7 +53,8 @@ function Shown({ event, pieces, work }: ShownEvent & { work: EventWork }) {
         }
       />
     );
-  const made = eventDayOf({ event, opensAt, plan, work, models, nowMs: now });
+  if (!done) return <Loading what="what is done" />;
+  const made = eventDayOf({ event, opensAt, plan, work, models, progress: done, nowMs: now });
   const nameOf = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? 'a piece';
   const settings = <DaysCard plan={plan} change={change} />;
   if (!made.ok)
@@ -69,7 +73,8 @@ function Shown({ event, pieces, work }: ShownEvent & { work: EventWork }) {
         <VerdictCard {...{ day, event, change, nameOf }} now={now} />
         <AheadNote event={event} day={day} />
         <TimeLine {...{ day, timeZone, nameOf }} now={now} />
-        <DayList {...{ day, timeZone, nameOf }} eventId={event.id} />
+        <DayList {...{ day, timeZone, nameOf }} eventId={event.id} onDone={done.say} />
+        <DoneCard {...{ done, nameOf }} />
       </View>
       <View className={wide ? 'flex-[2] gap-3' : 'gap-3'}>
         <Button title="Save for a calendar" onPress={() => saveCalendar({ event, day, nameOf })} />

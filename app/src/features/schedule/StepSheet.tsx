@@ -16,6 +16,7 @@ interface StepSheetProps {
   group: StepGroup | null;
   nameOf: (piece: string) => string;
   eventId: string;
+  onDone: (stepIds: readonly string[]) => void;
   onClose: () => void;
 }
 
@@ -34,7 +35,7 @@ const PAGES: Partial<Record<StepGroup['kind'], { title: string; page: string }>>
 };
 
 /** A kind of step: how long each of it takes, by how many, and what moves where it takes longer. */
-export function StepSheet({ day, group, nameOf, eventId, onClose }: StepSheetProps) {
+export function StepSheet({ day, group, nameOf, eventId, onDone, onClose }: StepSheetProps) {
   const [longer, setLonger] = useState<(typeof LONGER)[number]>('30');
   if (group === null) return null;
   const { schedule, asked, opensMs } = day;
@@ -54,6 +55,10 @@ export function StepSheet({ day, group, nameOf, eventId, onClose }: StepSheetPro
       schedule.all.find((each) => each.id === id)!,
       nameOf,
     );
+  const finish = () => {
+    onDone(group.steps.map(({ id }) => id));
+    onClose();
+  };
   const leads = PAGES[group.kind];
   return (
     <Sheet title={groupText(group, nameOf)} open onClose={onClose}>
@@ -82,6 +87,7 @@ export function StepSheet({ day, group, nameOf, eventId, onClose }: StepSheetPro
           </Words>
         </View>
       ) : null}
+      <Button title="It is done" look="primary" tall onPress={finish} />
       {leads ? (
         <Button title={leads.title} onPress={() => router.navigate(`/builds/events/${eventId}/${leads.page}`)} />
       ) : null}

@@ -5,7 +5,7 @@ import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 import { planGiving, type EventDay } from '@/views/eventPlan';
-import { momentText } from '@/wording/day';
+import { awayText, momentText } from '@/wording/day';
 import { giveText, groupText, leftText, spanText, toldMs } from '@/wording/schedule';
 
 interface VerdictCardProps {
@@ -17,9 +17,24 @@ interface VerdictCardProps {
 }
 
 /** Whether it can be kept and what comes first; else what would have to give, the gentlest first. */
-export function VerdictCard({ day: { schedule, groups, given }, event, now, change, nameOf }: VerdictCardProps) {
+export function VerdictCard({
+  day: { schedule, groups, given, opensMs },
+  event,
+  now,
+  change,
+  nameOf,
+}: VerdictCardProps) {
   const { lateMs, startsMs } = schedule;
   const first = groups[0];
+  // What was to stand by now is told of no more.
+  if (opensMs <= now)
+    return (
+      <Card>
+        <Words look="strong" role="status">
+          {`It opened ${awayText(new Date(opensMs).toISOString(), now)}.`}
+        </Words>
+      </Card>
+    );
   if (lateMs === 0)
     return (
       <Card>

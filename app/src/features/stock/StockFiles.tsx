@@ -5,8 +5,9 @@ import { useModels, useStudio } from '@/data/records';
 import { write } from '@/data/outbox';
 import { useBags } from '@/data/measured';
 import { useStockEntries } from '@/data/stock';
-import { chooseFile, keepFile } from '@/device/download';
+import { chooseFile } from '@/device/download';
 import { newId, nowUtc } from '@/device/id';
+import { keepCsv } from '@/parts/keepCsv';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
@@ -26,12 +27,7 @@ export function StockFiles() {
   const currency = useStudio().data?.currency ?? 'EUR';
   const [plan, setPlan] = useState<StockPlan | null>(null);
   const [said, setSaid] = useState('');
-  const out = async () => {
-    const { default: Papa } = await import('papaparse');
-    const data = stockLines(models, bags, entries, digitsOf);
-    const text = Papa.unparse({ fields: [...STOCK_COLUMNS], data }, { newline: '\r\n', escapeFormulae: true });
-    keepFile(`${text}\r\n`, { name: 'stock.csv', type: 'text/csv' });
-  };
+  const out = () => keepCsv('stock.csv', STOCK_COLUMNS, stockLines(models, bags, entries, digitsOf));
   const choose = async () => {
     const file = await chooseFile('.csv,text/csv');
     if (!file) return;

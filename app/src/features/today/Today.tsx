@@ -6,6 +6,7 @@ import { useInflations } from '@/data/inflation';
 import { useModels, usePieces, useShelf } from '@/data/records';
 import { eventDayOf } from '@/parts/eventDayOf';
 import { useEventWork, type EventWork } from '@/parts/useEventWork';
+import { useStepsDone } from '@/parts/useStepsDone';
 import { RowLink } from '@/ui/RowLink';
 import { Loading } from '@/ui/States';
 import { useNow } from '@/ui/useNow';
@@ -66,10 +67,14 @@ function Ahead({ event, work }: { event: EventRecord; work: EventWork }) {
   const models = useModels().data ?? [];
   const shelf = useShelf().data ?? [];
   const pieces = usePieces().data ?? [];
+  const done = useStepsDone(event.id);
   const { opensAt } = event;
-  const made = opensAt === null ? null : eventDayOf({ event, opensAt, plan: planOf(event), work, models, nowMs: now });
+  const made =
+    opensAt === null || !done
+      ? null
+      : eventDayOf({ event, opensAt, plan: planOf(event), work, models, progress: done, nowMs: now });
   const nameOf = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? 'a piece';
-  const next = made?.ok ? made.value.groups.find(({ endMs }) => endMs > now) : undefined;
+  const next = made?.ok ? made.value.groups[0] : undefined;
   const lateMs = made?.ok ? made.value.schedule.lateMs : 0;
   const short = shortOf(work.lines).map(({ line, lacks }) => {
     return { name: line.model ? balloonName(line.model) : null, lacks };
