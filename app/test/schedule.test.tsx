@@ -64,23 +64,16 @@ describe('the schedule of an event', () => {
   it('goes backwards from its opening: what comes first, day by day, and the way back', async () => {
     await open({ opensAt: inDays(9), plan: { ...PLAN_DEFAULTS, people: 2, stations: 2 } });
     expect((await screen.findByRole('status')).textContent).toMatch(/^Buy what is missingby .* · \d days? .*to spare$/);
-    for (const name of [
-      /^Inflate, /,
-      /^Tie, /,
-      /^Build 2 pieces, /,
-      /^Bag and load, /,
-      /^Travel there, /,
-      /^Put up 2 pieces, /,
-    ])
+    for (const name of [/Inflate/, /Tie/, /Build 2 pieces/, /Bag and load/, /Travel there/, /Put up 2 pieces/])
       expect(screen.getAllByRole('button', { name }).length).toBeGreaterThan(0);
     expect(screen.getByText('Opening')).toBeTruthy();
-    expect(screen.getByRole('button', { name: /^Travel back, / })).toBeTruthy();
+    expect(screen.getByRole('button', { name: /Travel back/ })).toBeTruthy();
     expect(screen.getByRole('img', { name: /to the opening: Buy what is missing 3 days, Inflate / })).toBeTruthy();
   });
 
   it('says what moves where a step takes longer, and leads to where it is done', async () => {
     await open({ opensAt: inDays(9), plan: { ...PLAN_DEFAULTS, people: 2, stations: 2, spareMin: 45 } });
-    await userEvent.click((await screen.findAllByRole('button', { name: /^Inflate, / }))[0]!);
+    await userEvent.click((await screen.findAllByRole('button', { name: /Inflate\d/ }))[0]!);
     const sheet = within(screen.getByRole('dialog'));
     expect(sheet.getByRole('status').textContent).toMatch(
       /^\d steps move, the last by 30 min .*The opening is kept\.$/,
@@ -92,7 +85,7 @@ describe('the schedule of an event', () => {
 
   it('has what is done said with a tap, and taken back with another', async () => {
     await open({ opensAt: inDays(9), plan: { ...PLAN_DEFAULTS, people: 2, stations: 2 } });
-    await userEvent.click((await screen.findAllByRole('button', { name: /^Build 2 pieces, / }))[0]!);
+    await userEvent.click((await screen.findAllByRole('button', { name: /Build 2 pieces/ }))[0]!);
     await click('It is done');
     expect(done().map((write) => ('put' in write && write.put === 'siteTick' ? write.row.key : null))).toEqual(
       expect.arrayContaining([`done build ${id(11)}`, `done build ${id(12)}`]),
@@ -111,7 +104,7 @@ describe('the schedule of an event', () => {
       siteTicks: ticks,
     });
     await waitFor(() => expect(screen.getByRole('status').textContent).toMatch(/^Inflate/));
-    expect(screen.queryByRole('button', { name: /^Tie, / })).toBeNull();
+    expect(screen.queryByRole('button', { name: /Tie/ })).toBeNull();
     await userEvent.click(screen.getAllByRole('button', { name: 'Not yet' })[1]!);
     expect(lastDone()).toEqual({ remove: 'siteTick', id: id(51) });
   });

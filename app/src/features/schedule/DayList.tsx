@@ -122,7 +122,6 @@ function Row({ group, at, lasts, title, leastMs, onPress }: RowProps) {
     <View role="listitem" className="border-b border-line">
       <Pressable
         role="button"
-        aria-label={`${title}, ${at}`}
         onPress={onPress}
         className="min-h-[56px] flex-row items-center gap-3 px-3 py-2 active:bg-sunk"
       >
