@@ -131,12 +131,13 @@ export class Visitor {
   }
 
   async tap(role: string, name: string): Promise<void> {
-    const element = await this.find(role, name);
-    const tapped = () => (this.page.viewport()?.hasTouch ? element.tap() : element.click());
     for (let tries = 0; tries < MOST_TRIES; tries += 1) {
+      // What is drawn anew meanwhile is another element.
+      const element = await this.find(role, name);
       await element.evaluate(inReach);
       const guard = await element.evaluateHandle(letThroughTo);
-      await tapped();
+      const there = await (this.page.viewport()?.hasTouch ? element.tap() : element.click()).then(() => true, gone);
+      if (!there) continue;
       // Where the tap leads to another page nothing is left to ask.
       const missed = await guard.evaluate((end) => end()).catch(passing);
       if (!missed) return;
@@ -250,6 +251,12 @@ export class Visitor {
   path(): string {
     return new URL(this.page.url()).pathname;
   }
+}
+
+/** What is drawn anew, or away, as it is tapped has no place any more; what else goes wrong is told. */
+function gone(error: unknown): false {
+  if (/not clickable|detached/i.test(String(error))) return false;
+  throw error;
 }
 
 /** While a page becomes another one nothing is found in it; what else goes wrong is told. */

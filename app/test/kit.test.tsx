@@ -21,7 +21,17 @@ const NOT_SHOWN = [
     'MoneyField',
     'OtherPicture',
   ],
-  ...['Page', 'PieceStill', 'PlaceFields', 'StandingChoice', 'WithEvent', 'WithGauge', 'WithModel', 'charts'],
+  ...[
+    'Page',
+    'PieceStill',
+    'PlaceFields',
+    'StandingChoice',
+    'WithEvent',
+    'WithEventWork',
+    'WithGauge',
+    'WithModel',
+    'charts',
+  ],
 ];
 
 describe('the page of the kit', () => {

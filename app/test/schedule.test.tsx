@@ -5,6 +5,7 @@ import {
   planOf,
   type EventRecord,
   type PieceRecord,
+  type WorkPlan,
 } from '@leggero/contract';
 import { TRADE } from '@leggero/core';
 import type { PieceWork } from '@leggero/core/recipe';
@@ -17,7 +18,7 @@ import { SchedulePage } from '@/features/schedule/SchedulePage';
 import { calendarOf } from '@/features/schedule/calendarFile';
 import { ZoneField } from '@/parts/ZoneField';
 import { MomentField } from '@/ui/MomentField';
-import { eventDay, planGiving, type EventDay } from '@/views/eventPlan';
+import { eventDay, changeGiving, type EventDay } from '@/views/eventPlan';
 import { workHours } from '@/views/workHours';
 import { momentText } from '@/wording/day';
 import { aheadText, airText, giveText, slipText, spanText } from '@/wording/schedule';
@@ -107,6 +108,19 @@ describe('the schedule of an event', () => {
     expect(screen.queryByRole('button', { name: /Tie/ })).toBeNull();
     await userEvent.click(screen.getAllByRole('button', { name: 'Not yet' })[1]!);
     expect(lastDone()).toEqual({ remove: 'siteTick', id: id(51) });
+  });
+
+  it('has nothing left before the opening once all is done', async () => {
+    const kinds = ['buy', 'inflate', 'tie', `build ${id(11)}`, `build ${id(12)}`, 'load', 'travel'];
+    const ticks = [...kinds, `up ${id(11)}`, `up ${id(12)}`].map((step, n) => {
+      return { id: id(50 + n), eventId: EVENT_ID, key: `done ${step}`, at: AT };
+    });
+    show(<SchedulePage eventId={EVENT_ID} />, {
+      ...records({ opensAt: inDays(1), plan: { ...PLAN_DEFAULTS, people: 2, stations: 2 } }),
+      siteTicks: ticks,
+    });
+    await waitFor(() => expect(screen.getByRole('status').textContent).toBe('All is done until it opens'));
+    expect(screen.getByRole('button', { name: /Take down/ })).toBeTruthy();
   });
 
   it('says that it opened once it has', async () => {
@@ -268,6 +282,7 @@ describe('words of the schedule', () => {
     expect(airText(5 * HOUR_MS, { critical: false, leastMs: 2 * HOUR_MS })).toBe('3 h more to spare');
     const gives = (
       [
+        { kind: 'wrap-twice' },
         { kind: 'faster-delivery' },
         { kind: 'longer-days' },
         { kind: 'stations', count: 3 },
@@ -277,14 +292,16 @@ describe('words of the schedule', () => {
         { kind: 'leave-out', piece: 'a' },
         { kind: 'later', byMs: HOUR_MS },
       ] as const
-    ).map((give) => [giveText({ give, lateMs: 0 }, nameOf), planGiving({ give, lateMs: 0 }, event())]);
+    ).map((give) => [giveText({ give, lateMs: 0 }, nameOf), changeGiving({ give, lateMs: 0 }, event())]);
+    const planned = (by: Partial<WorkPlan>) => ({ plan: { ...PLAN_DEFAULTS, ...by } });
     expect(gives).toEqual([
-      ['Have it delivered the next day', { deliveryDays: 1 }],
-      ['Work until 22:00', { dayToMin: 1320 }],
-      ['Inflate at 3 stations', { stations: 3 }],
-      ['Have 4 people, each with a station', { people: 4, stations: 4 }],
-      ['Keep no time in hand before the opening', { spareMin: 0 }],
-      ['Inflate by eye', { sized: false }],
+      ['Wrap each neck twice', { wraps: 2 }],
+      ['Have it delivered the next day', planned({ deliveryDays: 1 })],
+      ['Work until 22:00', planned({ dayToMin: 1320 })],
+      ['Inflate at 3 stations', planned({ stations: 3 })],
+      ['Have 4 people, each with a station', planned({ people: 4, stations: 4 })],
+      ['Keep no time in hand before the opening', planned({ spareMin: 0 })],
+      ['Inflate by eye', planned({ sized: false })],
       ['Leave out: piece a', null],
       ['Open 1 h later', null],
     ]);

@@ -1,4 +1,4 @@
-import { act, screen } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { BeatCount } from '@/features/inflation/BeatCount';
@@ -100,7 +100,7 @@ describe('a station by ear', () => {
     expect(spoken).toEqual(['Batch A begins', 'Time to check one']);
   });
 
-  it('takes what is called out as taps, and as answers at the hole', () => {
+  it('takes what is called out as taps, and as answers at the hole', async () => {
     useStationSound.setState({ hears: true });
     heard.splice(0);
     const { rerender } = show(<Voiced />);
@@ -115,7 +115,7 @@ describe('a station by ear', () => {
     expect(heard).toHaveLength(5);
     // A browser that ends by itself is asked again.
     act(() => Ears.open[0]!.onend?.());
-    expect(Ears.open[0]!.starts).toBe(2);
+    await waitFor(() => expect(Ears.open[0]!.starts).toBe(2));
   });
 
   it('is deaf again where the microphone is refused', () => {

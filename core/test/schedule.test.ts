@@ -150,6 +150,10 @@ describe('what would have to give', () => {
     expect(whatGives(asked(), long)).toEqual([]);
   });
 
+  it('is a second turn of the neck where balloons may not wait for a night without', () => {
+    expect(whatGives(asked({ wraps: 1 }), long)).toEqual([{ give: { kind: 'wrap-twice' }, lateMs: 0 }]);
+  });
+
   it('begins with money and ends with the opening; what does not help is not asked for', () => {
     // The evening before: what is to be bought comes the next day at the soonest.
     const given = whatGives(asked({ nowMs: -6 * HOUR_MS }), long);

@@ -15,9 +15,13 @@ export function soundTicks(ticks: readonly Tick[], onTick: (i: number) => void):
   const audio = typeof AudioContext === 'function' ? new AudioContext() : null;
   if (audio) for (const tick of ticks) sound(audio, tick);
   const timers = ticks.map(({ atS }, i) => setTimeout(() => onTick(i), 1000 * (LEAD_S + atS)));
+  const lastMs = 1000 * (LEAD_S + (ticks.at(-1)?.atS ?? 0));
+  const began = performance.now();
   return () => {
     timers.forEach(clearTimeout);
-    void audio?.close();
+    // The last tick is told as it begins: it is still to be heard.
+    const over = performance.now() - began >= lastMs - 1;
+    setTimeout(() => void audio?.close(), over ? 4000 * TICK_S : 0);
   };
 }
 

@@ -37,12 +37,16 @@ export const canHear = (): boolean => ears() !== undefined;
 /** Without leave, or without a microphone, it does not help to ask again. */
 const FOR_GOOD = ['not-allowed', 'service-not-allowed', 'audio-capture'];
 
+/** A browser that just failed, as without a network, is left alone for so long. */
+const AGAIN_MS = 4000;
+
 /** Hears what is said, phrase by phrase, until it is stopped; begins anew where the browser ends by itself. */
 export function hear(onPhrase: (words: string) => void, onRefused: () => void): () => void {
   const Found = ears();
   if (!Found) return () => undefined;
   const hearing = new Found();
   let ended = false;
+  let failed = false;
   hearing.lang = 'en';
   hearing.continuous = true;
   hearing.onresult = ({ resultIndex, results }) => {
@@ -51,12 +55,17 @@ export function hear(onPhrase: (words: string) => void, onRefused: () => void): 
     for (let i = resultIndex; i < results.length; i += 1) onPhrase(results[i]![0]!.transcript);
   };
   hearing.onerror = ({ error }) => {
+    failed = true;
     if (!FOR_GOOD.includes(error)) return;
     ended = true;
     onRefused();
   };
   hearing.onend = () => {
-    if (!ended) hearing.start();
+    const pauseMs = failed ? AGAIN_MS : 0;
+    failed = false;
+    setTimeout(() => {
+      if (!ended) hearing.start();
+    }, pauseMs);
   };
   hearing.start();
   return () => {

@@ -158,21 +158,28 @@ function groupsOf(steps: readonly PlannedStep[], people: number): StepGroup[] {
   });
 }
 
-/** How a plan is changed so that something gives; null where that is not the plan's to say. */
-export function planGiving({ give }: Given, event: Pick<EventRecord, 'plan'>): Partial<WorkPlan> | null {
+/** How an event is changed so that something gives; null where that is for people to do. */
+export function changeGiving(
+  { give }: Given,
+  event: Pick<EventRecord, 'plan'>,
+): Partial<Pick<EventRecord, 'plan' | 'wraps'>> | null {
+  const plan = planOf(event);
+  const planned = (by: Partial<WorkPlan>) => ({ plan: { ...plan, ...by } });
   switch (give.kind) {
+    case 'wrap-twice':
+      return { wraps: 2 };
     case 'faster-delivery':
-      return { deliveryDays: 1 };
+      return planned({ deliveryDays: 1 });
     case 'longer-days':
-      return { dayToMin: Math.max(planOf(event).dayToMin, LONG_DAY_MIN) };
+      return planned({ dayToMin: Math.max(plan.dayToMin, LONG_DAY_MIN) });
     case 'stations':
-      return { stations: give.count };
+      return planned({ stations: give.count });
     case 'people':
-      return { people: give.count, stations: Math.max(planOf(event).stations, give.count) };
+      return planned({ people: give.count, stations: Math.max(plan.stations, give.count) });
     case 'no-spare-time':
-      return { spareMin: 0 };
+      return planned({ spareMin: 0 });
     case 'by-eye':
-      return { sized: false };
+      return planned({ sized: false });
     case 'leave-out':
     case 'later':
       return null;

@@ -59,6 +59,8 @@ export function airText(floatMs: number, { critical, leastMs }: { critical: bool
 /** What would have to give, as advice. */
 export function giveText({ give }: Given, nameOf: (piece: string) => string): string {
   switch (give.kind) {
+    case 'wrap-twice':
+      return 'Wrap each neck twice';
     case 'faster-delivery':
       return 'Have it delivered the next day';
     case 'longer-days':

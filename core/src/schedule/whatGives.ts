@@ -5,6 +5,8 @@ import type { Stretch } from './kinds';
 
 /** Something that can give where a schedule cannot be kept. */
 export type Give =
+  /** Necks wrapped twice, so that they wait a night. */
+  | { kind: 'wrap-twice' }
   /** Ordered so that it comes the next day. */
   | { kind: 'faster-delivery' }
   /** Worked into the evening. */
@@ -35,7 +37,8 @@ const HELPS_MS = 60_000;
  * What would have to give so that a schedule can be kept, the gentlest first, each on top of those before; what does not
  * help is left out. Empty where it can be kept as it is. `longHours`: hours of work where days are longer.
  *
- * The order is common practice: money before hands, hands before sizes, sizes before pieces, pieces before the opening.
+ * The order is common practice: a turn of the neck before money, money before hands, hands before sizes, sizes before
+ * pieces, pieces before the opening.
  */
 export function whatGives(
   asked: EventAsked,
@@ -57,6 +60,7 @@ export function whatGives(
     [now, lateMs] = [next, left];
   };
   const planned = (by: Partial<EventAsked['plan']>): EventAsked => ({ ...now, plan: { ...now.plan, ...by } });
+  if (asked.wraps === 1) ask({ kind: 'wrap-twice' }, { ...now, wraps: 2 });
   if (asked.plan.deliveryMs > DAY_MS) ask({ kind: 'faster-delivery' }, planned({ deliveryMs: DAY_MS }));
   ask({ kind: 'longer-days' }, { ...now, hours: longHours });
   for (let stations = asked.plan.stations + 1; stations <= asked.plan.people; stations += 1)

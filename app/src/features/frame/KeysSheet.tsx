@@ -12,6 +12,7 @@ const KEYS = [
   ['← → ↑ ↓', 'Turn a piece and tilt it, once its picture has the focus; with shift push it along'],
   ['+  −  0', 'Nearer, farther, as at first'],
   ['u', 'Undo the last answer, reading or tap'],
+  ['b', 'Count the strokes, at a station that counts by a beat'],
   ['Space', 'Done, at a station of a run; Page down and a foot pedal do the same'],
 ] as const;
 

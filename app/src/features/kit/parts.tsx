@@ -1,5 +1,5 @@
 import { MM_PER } from '@leggero/core';
-import type { CheckResultRecord } from '@leggero/contract';
+import type { CheckResultRecord, WorkPlan } from '@leggero/contract';
 import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
 import { useState, type ComponentType } from 'react';
@@ -26,6 +26,9 @@ import { LengthEntry } from '@/parts/LengthEntry';
 import { LengthField } from '@/parts/LengthField';
 import { LengthFigure } from '@/parts/LengthFigure';
 import { MomentField } from '@/ui/MomentField';
+import { TimeField } from '@/ui/TimeField';
+import { HandsFields } from '@/parts/HandsFields';
+import { ZoneField } from '@/parts/ZoneField';
 import { NumberField } from '@/ui/NumberField';
 import { PickChips } from '@/ui/PickChips';
 import { FillScreen } from '@/ui/FillScreen';
@@ -222,6 +225,21 @@ export const KIT: readonly KitPart[] = [
     Shown: held<string | null>('2026-12-05T18:00:00.000Z', (value, set) => (
       <MomentField label="Opens" value={value} onChange={set} />
     )),
+  },
+  {
+    name: 'HandsFields',
+    Shown: held<Pick<WorkPlan, 'people' | 'stations' | 'sized'>>(
+      { people: 3, stations: 2, sized: true },
+      (plan, set) => <HandsFields plan={plan} change={(by) => set({ ...plan, ...by })} />,
+    ),
+  },
+  {
+    name: 'TimeField',
+    Shown: held(540, (value, set) => <TimeField label="A day from" value={value} onChange={set} />),
+  },
+  {
+    name: 'ZoneField',
+    Shown: held<string | null>('Europe/Lisbon', (value, set) => <ZoneField value={value} onChange={set} />),
   },
   {
     name: 'NumberField',

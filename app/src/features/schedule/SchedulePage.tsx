@@ -70,7 +70,7 @@ function Shown({ event, pieces, work }: ShownEvent & { work: EventWork }) {
   return (
     <View className={wide ? 'flex-row items-start gap-5' : 'gap-3'}>
       <View className={wide ? 'flex-[3] gap-3' : 'gap-3'}>
-        <VerdictCard {...{ day, event, change, nameOf }} now={now} />
+        <VerdictCard {...{ day, event, nameOf }} now={now} />
         <AheadNote event={event} day={day} />
         <TimeLine {...{ day, timeZone, nameOf }} now={now} />
         <DayList {...{ day, timeZone, nameOf }} eventId={event.id} onDone={done.say} />

@@ -1,10 +1,11 @@
-import type { EventRecord, WorkPlan } from '@leggero/contract';
+import type { EventRecord } from '@leggero/contract';
 import { View } from 'react-native';
 
+import { write } from '@/data/outbox';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
-import { planGiving, type EventDay } from '@/views/eventPlan';
+import { changeGiving, type EventDay } from '@/views/eventPlan';
 import { awayText, momentText } from '@/wording/day';
 import { giveText, groupText, leftText, spanText, toldMs } from '@/wording/schedule';
 
@@ -12,20 +13,14 @@ interface VerdictCardProps {
   day: EventDay;
   event: EventRecord;
   now: number;
-  change: (by: Partial<WorkPlan>) => void;
   nameOf: (piece: string) => string;
 }
 
 /** Whether it can be kept and what comes first; else what would have to give, the gentlest first. */
-export function VerdictCard({
-  day: { schedule, groups, given, opensMs },
-  event,
-  now,
-  change,
-  nameOf,
-}: VerdictCardProps) {
+export function VerdictCard({ day: { schedule, groups, given, opensMs }, event, now, nameOf }: VerdictCardProps) {
   const { lateMs, startsMs } = schedule;
-  const first = groups[0];
+  // What comes after the opening has no time to spare before it.
+  const first = groups.find(({ floatMs }) => floatMs !== null);
   // What was to stand by now is told of no more.
   if (opensMs <= now)
     return (
@@ -40,11 +35,13 @@ export function VerdictCard({
       <Card>
         <View role="status">
           <Words look="figure" className="text-[28px] leading-9">
-            {first ? groupText(first, nameOf) : 'Nothing is to be done'}
+            {first ? groupText(first, nameOf) : 'All is done until it opens'}
           </Words>
-          <Words look="quiet">
-            {`by ${momentText(new Date(toldMs(startsMs)).toISOString(), event.timeZone)} · ${spanText(startsMs - now)} to spare`}
-          </Words>
+          {first ? (
+            <Words look="quiet">
+              {`by ${momentText(new Date(toldMs(startsMs)).toISOString(), event.timeZone)} · ${spanText(startsMs - now)} to spare`}
+            </Words>
+          ) : null}
         </View>
       </Card>
     );
@@ -57,7 +54,7 @@ export function VerdictCard({
         <Words look="label">What would have to give, the gentlest first, each on top of those above</Words>
         <View role="list" className="gap-2">
           {given.map((each) => {
-            const by = planGiving(each, event);
+            const by = changeGiving(each, event);
             const words = giveText(each, nameOf);
             return (
               <View key={words} role="listitem" className="flex-row items-center gap-3">
@@ -65,7 +62,7 @@ export function VerdictCard({
                   <Words>{words}</Words>
                   <Words look="quiet">{leftText(each.lateMs)}</Words>
                 </View>
-                {by ? <Button title="Plan so" onPress={() => change(by)} /> : null}
+                {by ? <Button title="Plan so" onPress={() => write({ change: 'event', id: event.id, by })} /> : null}
               </View>
             );
           })}

@@ -74,7 +74,7 @@ function Ahead({ event, work }: { event: EventRecord; work: EventWork }) {
       ? null
       : eventDayOf({ event, opensAt, plan: planOf(event), work, models, progress: done, nowMs: now });
   const nameOf = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? 'a piece';
-  const next = made?.ok ? made.value.groups[0] : undefined;
+  const next = made?.ok ? made.value.groups.find(({ floatMs }) => floatMs !== null) : undefined;
   const lateMs = made?.ok ? made.value.schedule.lateMs : 0;
   const short = shortOf(work.lines).map(({ line, lacks }) => {
     return { name: line.model ? balloonName(line.model) : null, lacks };
