@@ -33,11 +33,10 @@ export function useLog(): Log | undefined {
   };
 }
 
-/** The sizes of one balloon, null without one; undefined until they have come. */
-export function useSizes(modelId: string | null): SizesView | null | undefined {
+/** The sizes of one balloon; undefined until they have come. */
+export function useSizes(modelId: string): SizesView | undefined {
   const rows = useView(SIZED_NOUNS, asTheyAre).data;
-  if (!rows) return undefined;
-  return modelId === null ? null : sizesView(sizedOf(checksOfModel(rows, modelId), rows.turn));
+  return rows && sizesView(sizedOf(checksOfModel(rows, modelId), rows.turn));
 }
 
 /** What the inflation runs of all events took, newest first; undefined until they have come. */

@@ -9,16 +9,16 @@ import { batchesOf } from '@/views/logFiles';
 import { bagText, movedText } from '@/wording/logbook';
 
 interface BagLineProps {
-  modelId: string | null;
-  /** The bag that is filled from; null where that is not kept apart. */
-  bagId: string | null;
+  modelId: string;
+  /** The bag that is filled from. */
+  bagId: string;
 }
 
 /** Whether the bag that is filled from comes out otherwise than another; its sizes are one tap away. */
 export function BagLine({ modelId, bagId }: BagLineProps) {
   const { fine } = useLengths();
   const mover = useSizes(modelId)?.moved.mover;
-  const batches = batchesOf(useBatches(modelId ?? ''));
+  const batches = batchesOf(useBatches(modelId));
   if (mover?.kind !== 'bag' || !mover.levels.some(({ of }) => of === bagId)) return null;
   // Of bags alone it is not asked on which day.
   const said = movedText(mover, { fine, bagOf: (id) => bagText(batches.get(id)), dayOf: String })!;

@@ -184,7 +184,7 @@ function AtBatch({
           onCheck={check}
           onDose={changeDose}
         />
-        <BagLine modelId={batch.modelId} bagId={at.bagId} />
+        {batch.modelId !== null && at.bagId !== null ? <BagLine modelId={batch.modelId} bagId={at.bagId} /> : null}
       </View>
       <BatchesSheet
         open={listing}
