@@ -28,7 +28,8 @@ const inHours = (ms: number) => ms / HOUR_MS;
 
 describe('the critical path', () => {
   // The example of seven activities on the page "Program evaluation and review technique" of Wikipedia: expected times
-  // (o + 4m + p) / 6 as printed, early and late starts, slack, and the critical path a, c, e, g of 19.51.
+  // (o + 4m + p) / 6 as printed, early and late starts, slack, and the critical path a, c, e, g of 19.51 (its values from
+  // memory).
   const EXAMPLE = [
     step('a', 4),
     step('b', 5.33),

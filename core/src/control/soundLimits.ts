@@ -23,7 +23,7 @@ const LEAST_STEPS = 0.5;
  * their ranges would say next to nothing: the deviation is then half a step. `base`: only the first so many count, so that
  * the newest do not make the limits they are held to. `null` with fewer than eight, or where too few would be left.
  *
- * Source: limits for past data, Montgomery, Introduction to Statistical Quality Control, section 6.4 (trial limits);
+ * Source: limits for past data, Montgomery, Introduction to Statistical Quality Control (trial control limits);
  * inadequate units of measurement, Wheeler and Lyday, Evaluating the Measurement Process.
  */
 export function soundLimits({
