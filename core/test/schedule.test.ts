@@ -81,6 +81,8 @@ describe('the steps of an event', () => {
     ]);
     expect(steps[0]!.lastsMs).toBeCloseTo((1000 * 3 * TRADE.paceS.takeDown) / 3, 6);
     expect(downSteps({ pieces: [], plan: asked().plan, closesMs: 0 })).toEqual([]);
+    const rest = downSteps({ pieces: [COLUMN], plan: asked().plan, closesMs: 0, done: new Set(['down']) });
+    expect(rest.map(({ id, after }) => [id, after])).toEqual([['back', []]]);
   });
 });
 

@@ -1,4 +1,4 @@
-import type { CheckRecord, Rows } from '@leggero/contract';
+import type { CheckRecord } from '@leggero/contract';
 
 import { CHECK_NOUNS, checksOf, checksOfModel } from '@/views/checks';
 import { INFLATION_NOUNS } from '@/views/inflation';
@@ -16,7 +16,6 @@ export interface Log {
   /** Balloons that were checked, the one checked last first. */
   checked: string[];
   causes: ReturnType<typeof causesOf>;
-  turns: Rows['turn'];
 }
 
 export function useLog(): Log | undefined {
@@ -29,7 +28,6 @@ export function useLog(): Log | undefined {
     sizesOf: (modelId) => sizesView(sizedOf(own(modelId), rows.turn)),
     checked: [...new Set(newestFirst.map(({ modelId }) => modelId))],
     causes: causesOf(rows),
-    turns: rows.turn,
   };
 }
 

@@ -105,26 +105,22 @@ export function eventDay(options: EventDayOptions): Result<EventDay, SchedulePro
   if (!made.ok) return made;
   const schedule = made.value;
   const after = downSteps({
-    ...{ pieces: asked.pieces, plan: asked.plan, trade },
+    ...{ pieces: asked.pieces, plan: asked.plan, done: progress.done, trade },
     closesMs: closesMs({ opensMs: asked.opensMs, daysStanding: event.daysStanding }, trade),
   });
   const means = { people: plan.people, stations: plan.stations, hours: asked.hours };
-  const left = after
-    .filter(({ id }) => !progress.done.has(id))
-    .map((step) => ({ ...step, after: step.after.filter((id) => !progress.done.has(id)) }));
-  const down = placeSteps({ steps: left, means, fromMs: asked.opensMs });
+  const down = placeSteps({ steps: after, means, fromMs: asked.opensMs });
   if (!down.ok) return down;
   const known = new Map([...schedule.all, ...after].map((step) => [step.id, step]));
   const shown = (step: PlacedStep, floatMs: number | null, critical: boolean): PlannedStep => {
     const { kind, piece, people, stations } = known.get(step.id)!;
     return { ...step, kind, piece, people, stations, floatMs, critical };
   };
-  const longHours = hoursOf(
-    { ...plan, dayToMin: Math.max(plan.dayToMin, LONG_DAY_MIN) },
-    event.timeZone,
-    asked.opensMs,
-    nowMs,
-  );
+  // Where it can be kept nobody asks what would have to give.
+  const given = () => {
+    const longDay = { ...plan, dayToMin: Math.max(plan.dayToMin, LONG_DAY_MIN) };
+    return whatGives(asked, { longHours: hoursOf(longDay, event.timeZone, asked.opensMs, nowMs) }, trade);
+  };
   const steps = [
     ...schedule.steps.map((step) => shown(step, step.floatMs, step.critical)),
     ...down.value.map((step) => shown(step, null, false)),
@@ -133,7 +129,7 @@ export function eventDay(options: EventDayOptions): Result<EventDay, SchedulePro
     ok: true,
     value: {
       ...{ opensMs: asked.opensMs, schedule, asked, steps, groups: groupsOf(steps, plan.people) },
-      given: schedule.lateMs > 0 ? whatGives(asked, { longHours }, trade) : [],
+      given: schedule.lateMs > 0 ? given() : [],
     },
   };
 }

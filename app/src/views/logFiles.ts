@@ -1,8 +1,8 @@
-import type { BagRecord, ModelRecord } from '@leggero/contract';
+import type { ModelRecord } from '@leggero/contract';
 
 import { balloonName } from './modelView';
 import type { SizedBalloon } from './sized';
-import type { StockBook } from './stock';
+import { batchOfBags, type StockBook } from './stock';
 import type { Taken } from './taken';
 
 /** Figures stay figures: what begins with a minus would else be taken for a formula. */
@@ -39,17 +39,13 @@ export const LOSS_COLUMNS = ['balloon', 'work', 'batch', 'used', 'lost'] as cons
 export function lossLines(models: readonly ModelRecord[], book: StockBook): Line<typeof LOSS_COLUMNS>[] {
   return models.flatMap((model) => {
     const { seen, bags } = book.of(model.id);
-    const batches = batchesOf(bags);
+    const batches = batchOfBags(bags);
     return seen.map(({ work, bagId, used, lost }) => ({
       ...{ balloon: balloonName(model), work, batch: bagId === null ? '' : (batches.get(bagId) ?? '') },
       ...{ used, lost },
     }));
   });
 }
-
-/** The batch of each bag that says one. */
-export const batchesOf = (bags: readonly BagRecord[]): ReadonlyMap<string, string> =>
-  new Map(bags.map(({ id, batch }) => [id, batch]));
 
 export const PACE_COLUMNS = ['run begun (UTC)', 'event', 'station', 'seconds each', 'balloons'] as const;
 

@@ -29,6 +29,8 @@ export interface SizedBalloon {
   turn: TurnRecord | null;
 }
 
+const inTime = (a: { at: string }, b: { at: string }): number => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0);
+
 /** The measured balloons of some checks, in the order they were measured. */
 export const sizedOf = weakMapMemoize((checks: readonly CheckRecord[], turns: Rows['turn']): SizedBalloon[] =>
   checks
@@ -38,7 +40,7 @@ export const sizedOf = weakMapMemoize((checks: readonly CheckRecord[], turns: Ro
         widthMm === null ? [] : [{ id, checkId, at, widthMm, targetMm, toleranceMm, offMm: widthMm - targetMm, turn }],
       );
     })
-    .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0)),
+    .sort(inTime),
 );
 
 /** A size that comes so long after the one before was made by rested hands. */
@@ -92,7 +94,7 @@ export const sharesOf = weakMapMemoize(
         const off = judgement.tooLarge.length + judgement.tooSmall.length;
         return [{ checkId: check.id, at: check.startedAt, off, of: judgement.count }];
       })
-      .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0)),
+      .sort(inTime),
 );
 
 /** Sizes that are a group of the chart of means: neighbours of one check (common practice: four or five). */

@@ -46,9 +46,13 @@ function lossesByWork(losses: readonly Seen[]): LossesByWork {
   return by;
 }
 
+/** The batch of each bag, by the bag; '' of one that says none. */
+export const batchOfBags = (bags: readonly Pick<BagRecord, 'id' | 'batch'>[]): ReadonlyMap<string, string> =>
+  new Map(bags.map(({ id, batch }) => [id, batch]));
+
 /** What was lost of each batch that losses were kept apart of; several bags of one batch are one. */
 export function lossesByBatch({ bags, seen }: Pick<ModelStock, 'bags' | 'seen'>): (Losses & { batch: string })[] {
-  const batchOf = new Map(bags.map(({ id, batch }) => [id, batch]));
+  const batchOf = batchOfBags(bags);
   const by = new Map<string, Losses[]>();
   for (const loss of seen) {
     const batch = loss.bagId === null ? undefined : batchOf.get(loss.bagId);

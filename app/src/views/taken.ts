@@ -1,17 +1,12 @@
-import type { EventRecord, ModelRecord, Rows, TallyRecord } from '@leggero/contract';
+import type { EventRecord, ModelRecord, Rows } from '@leggero/contract';
 import { TALLIES, type Tallied } from '@leggero/core';
+import { nothingYet } from '@leggero/core/inflation';
 import type { Pace } from '@leggero/core/pace';
 import { weakMapMemoize } from 'reselect';
 
 import { inflationsOf, INFLATION_NOUNS, lastTapOf, pacesOf, stationsOf } from './inflation';
 
 type Counts = Record<Tallied, number>;
-
-const countsOf = (tallies: readonly TallyRecord[]): Counts => {
-  const counts = Object.fromEntries(TALLIES.map((what) => [what, 0])) as Counts;
-  for (const { what, count } of tallies) counts[what] += count;
-  return counts;
-};
 
 /** What an inflation run really took, beside what was planned. */
 export interface Taken {
@@ -34,11 +29,12 @@ export const takenOf = weakMapMemoize(
     events
       .flatMap(({ id: eventId, name: eventName }) =>
         inflationsOf(rows, eventId).map((run): Taken => {
-          const tallies = run.batches.flatMap(({ turns }) => turns.flatMap((turn) => turn.tallies));
+          const counts = nothingYet();
+          for (const { by } of run.progress.batches) for (const what of TALLIES) counts[what] += by[what];
           return {
             ...{ runId: run.id, eventId, eventName, startedAt: run.startedAt, going: run.endedAt === null },
-            planned: run.batches.reduce((sum, { count }) => sum + count, 0),
-            counts: countsOf(tallies),
+            planned: run.progress.wanted,
+            counts,
             lastedS: Math.max(0, (Date.parse(lastTapOf(run)) - Date.parse(run.startedAt)) / 1000),
             stations: stationsOf(run).length,
             paces: pacesOf(run, usualS),
@@ -57,7 +53,7 @@ export const causesOf = weakMapMemoize(
       const batchId = rows.turn.get(turnId)?.batchId;
       const modelId = batchId === undefined ? null : rows.inflationBatch.get(batchId)?.modelId;
       if (!modelId) continue;
-      const counts = by.get(modelId) ?? countsOf([]);
+      const counts = by.get(modelId) ?? nothingYet();
       counts[what] += count;
       by.set(modelId, counts);
     }

@@ -67,4 +67,5 @@ export function progressOf({
   };
 }
 
-const nothingYet = (): Record<Tallied, number> => ({ done: 0, popped: 0, pinhole: 0, size: 0, other: 0 });
+/** No balloon of which anything was said. */
+export const nothingYet = (): Record<Tallied, number> => ({ done: 0, popped: 0, pinhole: 0, size: 0, other: 0 });

@@ -15,8 +15,8 @@ export interface EventAsked {
   /** Turns of the neck: how long ahead balloons may be inflated. */
   wraps: 1 | 2;
   /** Steps that are done, by their ids, and balloons that are made already. */
-  done?: ReadonlySet<string>;
-  made?: number;
+  done?: ReadonlySet<string> | undefined;
+  made?: number | undefined;
   /** Hours of work, one after another, from now to the opening and long before. */
   hours: readonly Stretch[];
 }
@@ -53,11 +53,8 @@ function scheduled(
   trade: Trade,
 ): Result<EventSchedule, ScheduleProblemCode> {
   const mostH = wraps === 2 ? trade.aheadH.twice : trade.aheadH.once;
-  const steps = eventSteps({
-    ...{ pieces, plan, overnight: morning, inflateFromMs: opensMs - mostH * HOUR_MS, trade },
-    ...(done ? { done } : {}),
-    ...(made === undefined ? {} : { made }),
-  });
+  const inflateFromMs = opensMs - mostH * HOUR_MS;
+  const steps = eventSteps({ pieces, plan, done, made, overnight: morning, inflateFromMs, trade });
   const means = { people: plan.people, stations: plan.stations, hours };
   const back = scheduleBack({ steps, means, dueMs, nowMs });
   if (!back.ok) return back;

@@ -46,9 +46,9 @@ interface EventStepsOptions {
   pieces: readonly PieceToDo[];
   plan: EventPlan;
   /** Steps that are done, by their ids: nothing waits for them any more. */
-  done?: ReadonlySet<string>;
+  done?: ReadonlySet<string> | undefined;
   /** Balloons that are made already. */
-  made?: number;
+  made?: number | undefined;
   /** A night lies between its balloons and its loading: they are measured in the morning. */
   overnight?: boolean;
   /** Inflating does not begin before, ms since 1970; null where nothing says so. */
@@ -116,9 +116,10 @@ export function eventSteps({
 export function downSteps({
   pieces,
   plan: { people, travelMs },
+  done = new Set(),
   closesMs,
   trade = TRADE,
-}: Pick<EventStepsOptions, 'pieces' | 'plan' | 'trade'> & { closesMs: number }): EventStep[] {
+}: Pick<EventStepsOptions, 'pieces' | 'plan' | 'done' | 'trade'> & { closesMs: number }): EventStep[] {
   const copies = pieces.reduce((all, piece) => all + piece.copies, 0);
   if (copies === 0) return [];
   const about = { anyHour: true, people, stations: 0, piece: null, notBeforeMs: closesMs };
@@ -127,5 +128,7 @@ export function downSteps({
     ...{ id: 'down', kind: 'down', after: [] },
     lastsMs: (1000 * copies * trade.paceS.takeDown) / Math.max(1, people),
   };
-  return travelMs > 0 ? [down, { ...about, id: 'back', kind: 'back', after: ['down'], lastsMs: travelMs }] : [down];
+  const after = done.has('down') ? [] : ['down'];
+  const back: EventStep = { ...about, id: 'back', kind: 'back', after, lastsMs: travelMs };
+  return [down, ...(travelMs > 0 ? [back] : [])].filter(({ id }) => !done.has(id));
 }

@@ -109,12 +109,7 @@ function Run(props: ShownModel & { check: CheckRecord }) {
   const batch = <BatchPicture {...late} check={view.check} judgement={judgement} />;
   const answer =
     asking === 'width' ? (
-      <MeasureEntry
-        targetMm={targetMm}
-        lengths={lengths}
-        onKeep={(widthMm) => keep(null, widthMm)}
-        onBack={() => setAsking('hole')}
-      />
+      <MeasureEntry targetMm={targetMm} onKeep={(widthMm) => keep(null, widthMm)} onBack={() => setAsking('hole')} />
     ) : asking === 'holes' ? (
       <HolesAnswer holes={around} onAnswer={(between) => keep(null, null, between)} onBack={() => setAsking('hole')} />
     ) : (

@@ -5,7 +5,7 @@ import { useLengths } from '@/data/lengths';
 import { useSizes } from '@/data/logbook';
 import { useBatches } from '@/data/measured';
 import { Words } from '@/ui/Words';
-import { batchesOf } from '@/views/logFiles';
+import { batchOfBags } from '@/views/stock';
 import { bagText, movedText } from '@/wording/logbook';
 
 interface BagLineProps {
@@ -18,7 +18,7 @@ interface BagLineProps {
 export function BagLine({ modelId, bagId }: BagLineProps) {
   const { fine } = useLengths();
   const mover = useSizes(modelId)?.moved.mover;
-  const batches = batchesOf(useBatches(modelId));
+  const batches = batchOfBags(useBatches(modelId));
   if (mover?.kind !== 'bag' || !mover.levels.some(({ of }) => of === bagId)) return null;
   // Of bags alone it is not asked on which day.
   const said = movedText(mover, { fine, bagOf: (id) => bagText(batches.get(id)), dayOf: String })!;

@@ -3,7 +3,6 @@ import { MISHAPS } from '@leggero/core/inflation';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 
-import { useLengths } from '@/data/lengths';
 import { AnswerButtons } from '@/parts/check/AnswerButtons';
 import { MeasureEntry } from '@/parts/check/MeasureEntry';
 import { Button } from '@/ui/Button';
@@ -37,7 +36,6 @@ type ButtonsProps = Omit<TapButtonsProps, 'checking'>;
 
 /** What a balloon did at the hole, or its width by a tape. */
 function SizeButtons({ targetMm, hearsKeys, onAnswer }: ButtonsProps) {
-  const lengths = useLengths();
   const [measuring, setMeasuring] = useState(false);
   const answers = Object.fromEntries(HOLE_ANSWERS.map((answer, i) => [String(i + 1), () => onAnswer(answer)]));
   // While a width is typed its figures are no answers.
@@ -45,7 +43,7 @@ function SizeButtons({ targetMm, hearsKeys, onAnswer }: ButtonsProps) {
   return (
     <View className="flex-1 gap-1">
       {measuring ? (
-        <MeasureEntry {...{ targetMm, lengths }} onKeep={onAnswer} onBack={() => setMeasuring(false)} />
+        <MeasureEntry targetMm={targetMm} onKeep={onAnswer} onBack={() => setMeasuring(false)} />
       ) : (
         <>
           <AnswerButtons onAnswer={onAnswer} onMeasure={() => setMeasuring(true)} />

@@ -11,8 +11,9 @@ import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
 import { RowLink } from '@/ui/RowLink';
 import { Empty, Loading } from '@/ui/States';
-import { SIZE_COLUMNS, batchesOf, sizeLines } from '@/views/logFiles';
+import { SIZE_COLUMNS, sizeLines } from '@/views/logFiles';
 import { balloonName } from '@/views/modelView';
+import { batchOfBags } from '@/views/stock';
 
 import { keepCsv } from '@/parts/keepCsv';
 import { MovedCard } from './MovedCard';
@@ -41,7 +42,7 @@ export function BalloonLogPage({ modelId }: { modelId: string }) {
         />
       </Page>
     );
-  return <Shown {...{ log, model }} batches={batchesOf(bags.filter((bag) => bag.modelId === modelId))} />;
+  return <Shown {...{ log, model }} batches={batchOfBags(bags.filter((bag) => bag.modelId === modelId))} />;
 }
 
 interface ShownProps {

@@ -1,4 +1,5 @@
 import type { ModelRecord } from '@leggero/contract';
+import { nothingYet } from '@leggero/core/inflation';
 import { sumOfLosses } from '@leggero/core/supply';
 import { View } from 'react-native';
 
@@ -33,7 +34,7 @@ export function LossesCard({ models, book, causes }: LossesCardProps) {
     <Card title="Losses">
       <View className="gap-2">
         {lost.map(({ model, seen }) => {
-          const why = causesText(causes.get(model.id) ?? NO_CAUSES);
+          const why = causesText(causes.get(model.id) ?? nothingYet());
           return (
             <RowLink
               key={model.id}
@@ -58,5 +59,3 @@ export function LossesCard({ models, book, causes }: LossesCardProps) {
     </Card>
   );
 }
-
-const NO_CAUSES = { done: 0, popped: 0, pinhole: 0, size: 0, other: 0 };

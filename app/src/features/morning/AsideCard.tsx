@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useLengths } from '@/data/lengths';
 import { write } from '@/data/outbox';
 import { startOfHold } from '@/parts/startOfHold';
-import { LengthEntry } from '@/parts/LengthEntry';
+import { KeepWidth } from '@/parts/check/KeepWidth';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
@@ -38,25 +38,18 @@ export function AsideCard({ made, wraps }: { made: readonly MadeBatch[]; wraps: 
   );
 }
 
-function Measure({ batch, wraps, onKept }: { batch: MadeBatch; wraps: 1 | 2; onKept: () => void }) {
-  const lengths = useLengths();
-  const { model, fillMm } = batch;
-  const [widthMm, setWidthMm] = useState(fillMm);
-  const keep = () => {
-    write(...startOfHold({ modelId: model.id, wraps, stuffed: model.outerId !== null }, widthMm));
-    onKept();
-  };
+function Measure({ batch: { model, fillMm }, wraps, onKept }: { batch: MadeBatch; wraps: 1 | 2; onKept: () => void }) {
   return (
-    <View className="gap-3">
-      <LengthEntry
-        label="Width at the knot"
-        value={widthMm}
-        least={0.5 * fillMm}
-        most={1.3 * fillMm}
-        lengths={lengths}
-        onChange={setWidthMm}
-      />
-      <Button title="Set it aside" look="primary" tall onPress={keep} />
-    </View>
+    <KeepWidth
+      label="Width at the knot"
+      fromMm={fillMm}
+      least={0.5 * fillMm}
+      most={1.3 * fillMm}
+      title="Set it aside"
+      onKeep={(widthMm) => {
+        write(...startOfHold({ modelId: model.id, wraps, stuffed: model.outerId !== null }, widthMm));
+        onKept();
+      }}
+    />
   );
 }

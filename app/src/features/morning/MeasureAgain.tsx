@@ -1,13 +1,11 @@
 import { holdTestProblem, keptShare } from '@leggero/core';
-import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
 import { write } from '@/data/outbox';
 import { useTrade } from '@/data/trade';
 import { newId } from '@/device/id';
-import { LengthEntry } from '@/parts/LengthEntry';
-import { Button } from '@/ui/Button';
+import { KeepWidth } from '@/parts/check/KeepWidth';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
 import { balloonName } from '@/views/modelView';
@@ -50,25 +48,23 @@ export function MeasureAgain({ one, opensMs }: MeasureAgainProps) {
   );
 }
 
-function Entry({ one: { firstMm, hours, test }, reckonedMm }: { one: SetAside; reckonedMm: number }) {
-  const lengths = useLengths();
-  const [widthMm, setWidthMm] = useState(Math.round(reckonedMm / lengths.stepMm) * lengths.stepMm);
+function Entry({ one: { firstMm, hours: since, test }, reckonedMm }: { one: SetAside; reckonedMm: number }) {
+  const { stepMm } = useLengths();
   // To a tenth of an hour: what is measured at one time is told as one.
-  const reading = { hours: Math.round(10 * hours) / 10, widthMm };
-  const problem = holdTestProblem({ ...test, readings: [...test.readings, reading] });
-  const keep = () => write({ put: 'holdReading', row: { ...reading, id: newId(), holdTestId: test.id } });
+  const hours = Math.round(10 * since) / 10;
   return (
-    <View className="gap-3">
-      <LengthEntry
-        label="Width now"
-        value={widthMm}
-        least={0.4 * firstMm}
-        most={1.1 * firstMm}
-        lengths={lengths}
-        error={problem ? 'A balloon does not grow by standing: measure again.' : undefined}
-        onChange={setWidthMm}
-      />
-      <Button title="Keep this width" look="primary" tall disabled={problem !== null} onPress={keep} />
-    </View>
+    <KeepWidth
+      label="Width now"
+      fromMm={Math.round(reckonedMm / stepMm) * stepMm}
+      least={0.4 * firstMm}
+      most={1.1 * firstMm}
+      problemOf={(widthMm) =>
+        holdTestProblem({ ...test, readings: [...test.readings, { hours, widthMm }] })
+          ? 'A balloon does not grow by standing: measure again.'
+          : undefined
+      }
+      title="Keep this width"
+      onKeep={(widthMm) => write({ put: 'holdReading', row: { id: newId(), holdTestId: test.id, hours, widthMm } })}
+    />
   );
 }

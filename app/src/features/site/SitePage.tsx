@@ -1,4 +1,3 @@
-import { useMemo } from 'react';
 import { View } from 'react-native';
 
 import { useModels } from '@/data/records';
@@ -28,12 +27,7 @@ function Shown({ event, pieces }: ShownEvent) {
   const models = useModels().data;
   const own = useOwnSteps();
   const ticks = useSiteTicks(event.id);
-  const { outdoors } = event;
-  // By hand: a tick renews no more than the list.
-  const list = useMemo(
-    () => models && own && ticks && siteList({ outdoors, pieces, models, own, ticks }),
-    [outdoors, pieces, models, own, ticks],
-  );
+  const list = models && own && ticks && siteList({ outdoors: event.outdoors, pieces, models, own, ticks });
   const page = { title: `Site list: ${event.name}`, back: `/builds/events/${event.id}` };
   if (!list)
     return (
