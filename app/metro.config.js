@@ -5,6 +5,9 @@ const { withNativeWind } = require('nativewind/metro');
 
 const config = getDefaultConfig(__dirname);
 
+// Later pages share one file: each evaluates its own modules when it opens, not those of all the others.
+config.transformer.getTransformOptions = async () => ({ transform: { inlineRequires: true } });
+
 // Zod carries the words of some fifty languages; the app words its problems itself.
 const localesOfZod = /[\\/]locales[\\/]index(\.c?js)?$/;
 const onlyEnglish = path.resolve(__dirname, 'zod-locales.js');

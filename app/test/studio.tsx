@@ -74,6 +74,8 @@ export interface Records {
   tallies?: TallyRecord[];
   ownSteps?: OwnStep[];
   siteTicks?: SiteTick[];
+  /** Of nouns that few pages know. */
+  more?: { [N in NounName]?: RowOf<N>[] };
   pieces: PieceRecord[];
   chains: ChainRecord[];
   constants: RowOf<'constant'>[];
@@ -257,6 +259,7 @@ export function feedOf(records: Records): Changes {
     tallies = [],
     ownSteps = [],
     siteTicks = [],
+    more = {},
     events,
     pieces,
     chains,
@@ -305,6 +308,7 @@ export function feedOf(records: Records): Changes {
       names.map((name, position) => ({ id: `${studyId.slice(0, -2)}9${position}`, studyId, position, name })),
     ),
     studyWidth: studies.flatMap(({ widths }) => widths),
+    ...more,
   };
   return { cursor: 'c', revision: 1, more: false, anew: false, rows: rows as Changes['rows'], gone: {} };
 }

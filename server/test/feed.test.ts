@@ -263,6 +263,7 @@ const WRITTEN = [
   ...['pump', 'sizer', 'hole', 'holeMeasurement', 'sizing', 'model', 'calibration', 'reading', 'holdTest'],
   ...['chain', 'stack', 'finishedGarland', 'event', 'piece', 'fixing', 'run', 'check', 'checkResult', 'study'],
   ...['bag', 'stockEntry', 'loss', 'inflation', 'inflationBatch', 'turn', 'tally', 'ownStep', 'siteTick'],
+  ...['snag', 'photo', 'asBuilt', 'repair'],
 ] as const as readonly NounName[];
 const CHANGES: { [N in NounName]?: object } = {
   pump: { name: 'Renamed' },
@@ -272,6 +273,7 @@ const CHANGES: { [N in NounName]?: object } = {
   piece: { name: 'Taller', eventId: sampleId('event', 1) },
   event: { place: 'The quay' },
   inflation: { endedAt: '2026-11-18T09:00:00.000Z' },
+  snag: { doneAt: '2026-11-18T09:00:00.000Z' },
   inflationBatch: { count: 36 },
 };
 const writes: fc.Arbitrary<Write> = fc

@@ -89,6 +89,15 @@ export function sample<N extends NounName>(name: N, at = 0): MakeInputOf<N> {
     tally: () => ({ id, turnId: of('turn'), what: at % 2 === 0 ? 'done' : 'popped', count: 1, at: AT }),
     ownStep: () => ({ id, text: `Ask for the keys ${at}`, createdAt: AT }),
     siteTick: () => ({ id, eventId: of('event'), key: 'exits', at: AT }),
+    snag: () => ({ id, eventId: of('event'), pieceId: of('piece'), text: `A gap at layer ${at}`, at: AT }),
+    photo: () => ({ id, eventId: of('event'), key: 'exits', picture: 'data:image/jpeg;base64,/9j/4AAQ', at: AT }),
+    asBuilt: () => ({
+      ...{ id, eventId: of('event'), pieceId: of('piece'), measure: 'high', drawnMm: 1830, builtMm: 1815, at: AT },
+    }),
+    repair: () => ({
+      ...{ id, eventId: of('event'), pieceId: of('piece'), modelId: of('model'), colourHex: '#4a6b52' },
+      ...{ cause: 'popped', reckonedMm: 246, measuredMm: 245, fillMm: 245, at: AT },
+    }),
     run: () => ({ id, pieceId: of('piece'), startedAt: AT }),
     check: () => ({
       ...{ id, modelId: of('model'), tierName: 'Classic', targetMm: 240, toleranceMm: 6, size: 24 },

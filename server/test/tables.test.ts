@@ -31,6 +31,10 @@ const TIED: { [N in Exclude<NounName, 'studio' | 'person'>]: Same<Kept<N>, RowOf
     tally: true,
     ownStep: true,
     siteTick: true,
+    snag: true,
+    photo: true,
+    asBuilt: true,
+    repair: true,
   },
 };
 /** Of these the table has more than is sent. */

@@ -1,4 +1,47 @@
+import type { BuiltMeasure } from '@leggero/contract';
 import type { SiteStepKind, SiteTime } from '@leggero/core/site';
+
+import { counted } from './trade';
+
+/** The parts of an event's site page. */
+export const SITE_PARTS = [
+  { value: 'look', title: 'Look at' },
+  { value: 'right', title: 'Put right' },
+  { value: 'built', title: 'As built' },
+  { value: 'back', title: 'Take back' },
+] as const;
+export type SitePart = (typeof SITE_PARTS)[number]['value'];
+
+/** Why a file was not kept as a photo, and what to do. */
+export const PHOTO_PROBLEMS = {
+  'too-large': 'This file is over 40 MB: take the photo smaller, or choose another.',
+  'no-picture': 'This file is no picture that can be read here: take a JPEG or a PNG.',
+} as const;
+
+/** Along what a piece is measured: what that is called, and from where to where. */
+export const MEASURE_WORDS: Record<BuiltMeasure, { title: string; how: string }> = {
+  high: { title: 'high', how: 'Straight up, from its lowest point to its highest.' },
+  wide: { title: 'wide', how: 'From side to side, where it is widest.' },
+  along: { title: 'long', how: 'Along it, from its first balloon to its last.' },
+};
+
+/** Of a stack its layers alone are measured. */
+export const LAYERS_HIGH = 'high, its layers alone';
+
+/** "5 ft 11 in came out, 1 in less than drawn" */
+export function builtText(
+  { drawnMm, builtMm }: { drawnMm: number; builtMm: number },
+  { text, fine, stepMm }: { text: (mm: number) => string; fine: (mm: number) => string; stepMm: number },
+): string {
+  const off = builtMm - drawnMm;
+  const by =
+    Math.abs(off) < stepMm ? 'as it was drawn' : `${fine(Math.abs(off))} ${off > 0 ? 'more' : 'less'} than drawn`;
+  return `${text(builtMm)} came out, ${by}`;
+}
+
+/** "108 went out, 97 filled, 1 in a repair" */
+export const outText = ({ out, used, repaired }: { out: number; used: number; repaired: number }): string =>
+  `${out} went out, ${used} used${repaired === 0 ? '' : `, ${counted(repaired, 'repair')}`}`;
 
 export const TIME_WORDS: Record<SiteTime, string> = {
   before: 'Before you go',

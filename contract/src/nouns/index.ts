@@ -7,7 +7,7 @@ import { eyeBalloon, eyeCheck } from './eyes';
 import { hole, holeMeasurement, pump, sizer, sizing } from './gauges';
 import { calibration, chain, holdReading, holdTest, model, note, reading, target } from './shelf';
 import { inflation, inflationBatch, tally, turn } from './inflation';
-import { ownStep, siteTick } from './site';
+import { asBuilt, ownStep, photo, repair, siteTick, snag } from './site';
 import { bag, loss, stockEntry } from './stock';
 import { constant, person, studio, tier } from './studio';
 
@@ -29,7 +29,15 @@ export { EYE_MODES, type EyeMode } from './eyes';
 export { MOST_HOLES } from './gauges';
 export { MOST_BATCHES, MOST_STATION } from './inflation';
 export { MODEL_DEFAULTS, MOST_BALLOONS, READING_DEFAULTS } from './shelf';
-export { MOST_STEP } from './site';
+export {
+  BUILT_MEASURES,
+  MOST_PICTURE,
+  MOST_SNAG,
+  MOST_STEP,
+  REPAIR_CAUSES,
+  type BuiltMeasure,
+  type RepairCause,
+} from './site';
 export { MOST_BAGS, MOST_BATCH, MOST_COUNTED, MOST_SHOP } from './stock';
 
 /** Every kind of record there is. A noun comes after those it points at. */
@@ -65,6 +73,10 @@ export const NOUNS = {
   tally,
   ownStep,
   siteTick,
+  snag,
+  photo,
+  asBuilt,
+  repair,
   run,
   check,
   checkResult,
@@ -102,6 +114,10 @@ export type TurnRecord = RowOf<'turn'>;
 export type TallyRecord = RowOf<'tally'>;
 export type OwnStep = RowOf<'ownStep'>;
 export type SiteTick = RowOf<'siteTick'>;
+export type SnagRecord = RowOf<'snag'>;
+export type PhotoRecord = RowOf<'photo'>;
+export type AsBuiltRecord = RowOf<'asBuilt'>;
+export type RepairRecord = RowOf<'repair'>;
 export type EventRecord = RowOf<'event'>;
 export type TierRecord = RowOf<'tier'>;
 export type AcceptedTarget = RowOf<'target'>;

@@ -1,4 +1,5 @@
 export * from './afterNight';
 export * from './atmosphere';
 export * from './hold';
+export * from './standingNow';
 export * from './surroundings';

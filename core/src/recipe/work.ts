@@ -23,6 +23,9 @@ export const TAKEN = [
 ] as const;
 export type TakenKind = (typeof TAKEN)[number];
 
+/** What of it is used again, and so is counted when a piece comes down (common practice). */
+export const COMES_BACK: readonly TakenKind[] = ['pole', 'plate', 'frame', 'hoop', 'stand', 'ballast', 'strip', 'sign'];
+
 /** A thing that a piece takes: so many, each of a length or a weight where that matters. */
 export interface Taken {
   kind: TakenKind;

@@ -1,14 +1,10 @@
 import type { FinishedGarland } from '@leggero/contract';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 
-import { useTrade } from '@/data/trade';
 import { write } from '@/data/outbox';
 import { newId, nowUtc } from '@/device/id';
-import { LengthField } from '@/parts/LengthField';
-import { openGarlandWorker } from '@/parts/piece/openGarlandWorker';
-import { finishedClusters, type LearnQuestion } from '@/parts/piece/softness';
-import type { LearnAnswer, Softness } from '@/parts/piece/useSoftness';
-import { useAsked, useSameFigures } from '@/parts/useAsked';
+import { FinishedForm } from '@/parts/built/FinishedForm';
+import type { Softness } from '@/parts/piece/useSoftness';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Sheet } from '@/ui/Sheet';
@@ -46,62 +42,14 @@ export function FinishedCard({ softness, made, lengths }: FinishedCardProps) {
         <Words look="quiet">From two clusters on a garland can be measured.</Words>
       )}
       <Sheet title="A finished garland" open={open} onClose={() => setOpen(false)}>
-        <FinishedForm made={made} lengths={lengths} onDone={() => setOpen(false)} />
+        <FinishedForm
+          {...{ made, lengths }}
+          onKeep={(lengthMm) => {
+            write({ put: 'finishedGarland', row: { id: newId(), ...made, lengthMm, takenAt: nowUtc() } });
+            setOpen(false);
+          }}
+        />
       </Sheet>
     </Card>
-  );
-}
-
-interface FinishedFormProps extends Omit<FinishedCardProps, 'softness'> {
-  onDone: () => void;
-}
-
-function FinishedForm({ made, lengths, onDone }: FinishedFormProps) {
-  const trade = useTrade();
-  const [lengthMm, setLengthMm] = useState<number | null>(null);
-  const [asked, setAsked] = useState(false);
-  const kept = lengthMm === null ? null : { ...made, lengthMm };
-  const figures = useSameFigures(kept);
-  // What nobody's garland of these clusters is as long as teaches nothing: it is a slip of the tape, or another garland.
-  const question = useMemo(
-    (): LearnQuestion | null => figures && { garlands: finishedClusters([{ ...figures, id: '', takenAt: '' }]), trade },
-    [figures, trade],
-  );
-  const { answer } = useAsked<LearnQuestion, LearnAnswer>(openGarlandWorker, question);
-  const problem = answer && answer !== 'failed' && !answer.ok ? answer.problem : null;
-  const wrong = () => {
-    if (lengthMm === null) return asked ? 'How long it is from its first balloon to its last.' : undefined;
-    if (problem?.code !== 'implausible-length') return undefined;
-    const { leastMm, mostMm } = problem.detail;
-    return `Clusters like these come out ${lengths.text(leastMm)} to ${lengths.text(mostMm)} long.`;
-  };
-  const keep = () => {
-    setAsked(true);
-    if (!kept || problem) return;
-    write({ put: 'finishedGarland', row: { id: newId(), ...kept, takenAt: nowUtc() } });
-    onDone();
-  };
-  return (
-    <>
-      <Words>
-        Lay it along the floor as it hangs, pushed on until nothing rattles, and measure along it from its first balloon
-        to its last. What is tied over it, or glued on, does not count.
-      </Words>
-      <LengthField
-        label="Length along it"
-        long
-        value={lengthMm}
-        lengths={lengths}
-        error={wrong()}
-        onChange={setLengthMm}
-      />
-      <Button
-        title={lengthMm !== null && answer === null ? 'Looking whether that can be' : 'Keep this measure'}
-        look="primary"
-        tall
-        disabled={lengthMm !== null && answer === null}
-        onPress={keep}
-      />
-    </>
   );
 }

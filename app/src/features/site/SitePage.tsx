@@ -1,65 +1,40 @@
+import { router, useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 
-import { useModels } from '@/data/records';
-import { write } from '@/data/outbox';
-import { useOwnSteps, useSiteTicks } from '@/data/site';
-import { newId, nowUtc } from '@/device/id';
-import { Cautions } from '@/parts/Cautions';
 import { WithEvent, type ShownEvent } from '@/parts/WithEvent';
 import { useWide } from '@/ui/layout';
 import { Page } from '@/ui/Page';
-import { Progress } from '@/ui/Progress';
-import { Loading } from '@/ui/States';
-import { Words } from '@/ui/Words';
-import { siteList, type ListedStep } from '@/views/site';
-import { lookedText, TIME_WORDS } from '@/wording/site';
+import { Segmented } from '@/ui/Segmented';
+import { SITE_PARTS, type SitePart } from '@/wording/site';
 
-import { AddStep } from './AddStep';
-import { StepRow } from './StepRow';
+import { BackPart } from './BackPart';
+import { BuiltPart } from './BuiltPart';
+import { SnagPart } from './SnagPart';
+import { StepList } from './StepList';
 
-/** What is looked at where an event is put up, step by step. */
+/** Where an event is put up: what is looked at, what is to be put right, how it came out, what goes back. */
 export function SitePage({ eventId }: { eventId: string }) {
   return <WithEvent eventId={eventId}>{(shown) => <Shown {...shown} />}</WithEvent>;
 }
 
-function Shown({ event, pieces }: ShownEvent) {
+const PARTS: Record<SitePart, (shown: ShownEvent & { nameOf: (piece: string) => string }) => React.ReactNode> = {
+  look: (shown) => <StepList {...shown} />,
+  right: (shown) => <SnagPart {...shown} />,
+  built: (shown) => <BuiltPart {...shown} />,
+  back: (shown) => <BackPart {...shown} />,
+};
+
+function Shown(shown: ShownEvent) {
   const wide = useWide();
-  const models = useModels().data;
-  const own = useOwnSteps();
-  const ticks = useSiteTicks(event.id);
-  const list = models && own && ticks && siteList({ outdoors: event.outdoors, pieces, models, own, ticks });
-  const page = { title: `Site list: ${event.name}`, back: `/builds/events/${event.id}` };
-  if (!list)
-    return (
-      <Page {...page}>
-        <Loading what="the list" />
-      </Page>
-    );
-  const steps = list.flatMap((part) => part.steps);
-  const done = steps.filter((step) => step.ticks.length > 0).length;
-  const toggle = ({ key, ticks: seen }: ListedStep) =>
-    seen.length > 0
-      ? write(...seen.map(({ id }) => ({ remove: 'siteTick' as const, id })))
-      : write({ put: 'siteTick', row: { id: newId(), eventId: event.id, key, at: nowUtc() } });
+  const { part: asked } = useLocalSearchParams<{ part: string }>();
+  const part = SITE_PARTS.find(({ value }) => value === asked)?.value ?? 'look';
+  const { event, pieces } = shown;
   const nameOf = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? 'a piece';
   return (
-    <Page {...page}>
-      <Progress share={done / steps.length} label={lookedText(done, steps.length)} />
+    <Page title={`Site list: ${event.name}`} back={`/builds/events/${event.id}`}>
       <View className={wide ? 'w-full max-w-[760px] gap-4' : 'gap-4'}>
-        {list.map((part) => (
-          <View key={part.time} className="gap-1">
-            <Words look="heading" level={2}>
-              {TIME_WORDS[part.time]}
-            </Words>
-            <View role="list">
-              {part.steps.map((step) => (
-                <StepRow key={step.key} {...{ step, nameOf }} onToggle={() => toggle(step)} />
-              ))}
-            </View>
-          </View>
-        ))}
-        <AddStep />
-        <Cautions names={['latex', 'heights', 'power', 'choking']} />
+        <Segmented label="Part" options={SITE_PARTS} value={part} onChange={(to) => router.setParams({ part: to })} />
+        {PARTS[part]({ ...shown, nameOf })}
       </View>
     </Page>
   );

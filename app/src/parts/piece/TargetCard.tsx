@@ -1,20 +1,17 @@
 import type { PieceRecord } from '@leggero/contract';
-import { circumferenceMm } from '@leggero/core';
 import { View } from 'react-native';
 
 import { useFixings } from '@/data/records';
-import { useTrade } from '@/data/trade';
-import { bestHole } from '@/views/holes';
 import { Card } from '@/ui/Card';
 import { LengthFigure } from '../LengthFigure';
-import { Tool } from '@/ui/Tool';
 import { Words } from '@/ui/Words';
-import { doseText, doseUnit, ORIGIN_WORDS } from '@/wording/trade';
+import { ORIGIN_WORDS } from '@/wording/trade';
 
 import type { PieceSize } from './sizes';
-import { nominalOf } from './material';
 import { FixedTarget } from './FixedTarget';
+import { RepairOne } from './RepairOne';
 import { fillsOf, fixingOf, targetFor } from './sizeTarget';
+import { TargetTools } from './TargetTools';
 import type { PieceBasis } from './useBasis';
 
 interface TargetCardProps {
@@ -27,18 +24,14 @@ interface TargetCardProps {
 
 /** What one size is filled to, and how to hit it. */
 export function TargetCard({ piece, size, basis, shape = 'linked' }: TargetCardProps) {
-  const trade = useTrade();
-  const { lengths, sizers } = basis;
+  const { lengths, event } = basis;
   const { toleranceMm } = size;
-  const nominalMm = nominalOf(size.part, basis);
   const found = targetFor(size, basis);
   // Another room or some hours make it another width than the one wanted where it is shown.
   const fixings = useFixings()?.(piece.id) ?? [];
   const fixed = fixingOf(size, fixings);
   const widthMm = fillsOf([size], fixings, basis).get(size.key)!;
-  const hole = bestHole(sizers, { targetMm: widthMm, toleranceMm, nominalMm }, trade);
   const dose = fixed ? fixed.dose : (found?.dose ?? null);
-  const kind = found?.kind ?? 'hand';
   return (
     <Card title={size.title}>
       <View
@@ -55,30 +48,9 @@ export function TargetCard({ piece, size, basis, shape = 'linked' }: TargetCardP
           <Words look="quiet">{found ? ORIGIN_WORDS[found.origin] : 'choose its balloon, and doses follow'}</Words>
         </View>
       </View>
-      <View className="mt-2 flex-row gap-2">
-        <Tool
-          title="Sizer hole"
-          figure={hole ? hole.choice.hole.label : '–'}
-          note={
-            hole
-              ? hole.choice.how === 'gap'
-                ? `leave ${lengths.bare(hole.choice.gapMm)} gap`
-                : 'just passes'
-              : 'none is large enough'
-          }
-        />
-        <Tool
-          title="Dose"
-          figure={dose === null ? '–' : doseText(dose, kind)}
-          note={dose === null ? 'after a reading' : doseUnit(kind)}
-        />
-        <Tool
-          title="Tape"
-          figure={lengths.bare(circumferenceMm({ widthMm }))}
-          note={lengths.unit === 'in' ? 'inches' : 'cm'}
-        />
-      </View>
+      <TargetTools {...{ size, widthMm, dose, basis }} kind={found?.kind ?? 'hand'} />
       {found ? <FixedTarget piece={piece} size={size} fixed={fixed} now={found} basis={basis} /> : null}
+      {event ? <RepairOne key={size.key} {...{ piece, size, event, basis }} fillMm={widthMm} /> : null}
       {found?.heldMm ? (
         <Words look="error" role="alert" className="mt-2">
           {`This balloon is held at ${lengths.text(found.heldMm)}: wider it is no longer round, and the piece ` +

@@ -1,6 +1,7 @@
 import type { PieceDesign } from '@leggero/contract';
 import type { PieceWork } from '@leggero/core/recipe';
 
+import { drawnMeasures, type DrawnMeasure } from './drawnMeasures';
 import { materialFrom, type PlainMaterial } from './material';
 import { pieceWork } from './pieceWork';
 import type { PieceSize } from './sizes';
@@ -11,10 +12,11 @@ export interface WorksQuestion {
   pieces: { id: string; copies: number; design: PieceDesign; material: PlainMaterial; outdoors: boolean }[];
 }
 
-/** A piece's sizes as it asks for them, and its work, filled to just those. */
+/** A piece's sizes as it asks for them, its work, filled to just those, and what of it is measured once it is up. */
 export interface AskedWork {
   work: PieceWork;
   sizes: PieceSize[];
+  measures: DrawnMeasure[];
 }
 
 /** Of each piece, in order; null for one that cannot be worked out. */
@@ -26,6 +28,6 @@ export function worksAnswer({ pieces }: WorksQuestion): WorksAnswer {
     const found = viewIn(design, material);
     if (!found) return null;
     const work = pieceWork(found, { piece: id, copies }, { material, event: { outdoors } });
-    return { work, sizes: found.view.sizes };
+    return { work, sizes: found.view.sizes, measures: drawnMeasures(found, material) };
   });
 }
