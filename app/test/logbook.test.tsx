@@ -139,6 +139,64 @@ describe('the logbook', () => {
     ]);
   });
 
+  it('keeps builds, holds, repairs and sizes as built as files, each leading to what it is from', async () => {
+    const { models } = someRecords();
+    const test = { id: id(60), modelId: MODEL_ID, wraps: 2 as const, stuffed: false, startedAt: at(2, 0), demo: false };
+    const readings = [
+      { id: id(61), holdTestId: id(60), hours: 0, widthMm: 241.3 },
+      { id: id(62), holdTestId: id(60), hours: 12, widthMm: 238.1 },
+    ];
+    const about = { eventId: EVENT_ID, pieceId: id(70), at: at(3, 0) };
+    const failed = {
+      ...about,
+      modelId: MODEL_ID,
+      colourHex: '#3f7a4a',
+      reckonedMm: 240,
+      measuredMm: null,
+      fillMm: 238,
+    };
+    await open(<LogbookPage />, {
+      ...someRecords(),
+      ...RUN,
+      models: models.map((model) => ({ ...model, holdTests: model.id === MODEL_ID ? [{ ...test, readings }] : [] })),
+      more: {
+        asBuilt: [
+          { id: id(71), ...about, measure: 'high', drawnMm: 1830, builtMm: 1815 },
+          { id: id(72), ...about, measure: 'high', drawnMm: 1830, builtMm: 1700, at: at(2, 0) },
+        ],
+        repair: [
+          { id: id(73), ...failed, cause: 'popped' },
+          { id: id(74), ...failed, cause: 'popped' },
+          { id: id(75), ...failed, cause: 'soft', measuredMm: 239 },
+        ],
+      },
+    });
+    expect(await screen.findByText('3 balloons made anew: 2 popped, 1 went soft')).toBeTruthy();
+    expect(screen.getByText(/^Loses .* in a night wrapped twice \(1 test\)$/)).toBeTruthy();
+    // The newest measure counts, and each stays in the file.
+    expect(screen.getAllByText(/came out, .* less than drawn$/)).toHaveLength(1);
+    const lines = async (title: string) => {
+      await userEvent.click(screen.getByRole('button', { name: `Save ${title} as CSV` }));
+      await waitFor(() => expect(kept).toHaveLength(1));
+      const { name, content } = kept.splice(0)[0]!;
+      return { name, rows: Papa.parse<Record<string, string>>(content.trim(), { header: true }).data };
+    };
+    expect((await lines('builds')).rows[0]).toMatchObject({
+      event: 'Low Tide',
+      planned: '12',
+      'lasted (min)': expect.any(String),
+    });
+    const holds = await lines('holds');
+    expect(holds.rows.map((row) => [row['hours'], row['width (mm)'], row['stuffed']])).toEqual([
+      ['0', '241.3', 'no'],
+      ['12', '238.1', 'no'],
+    ]);
+    const repairs = await lines('repairs');
+    expect(repairs.rows.map((row) => row['measured beside it (mm)'])).toEqual(['', '', '239']);
+    expect(repairs.rows[0]).toMatchObject({ event: 'Low Tide', cause: 'popped', 'filled to (mm)': '238' });
+    expect((await lines('sizes as built')).rows.map((row) => row['came out (mm)'])).toEqual(['1815', '1700']);
+  });
+
   it('says of a balloon that is gone that it is', async () => {
     await open(<BalloonLogPage modelId={id(99)} />, recordsOf([]));
     expect(screen.getByText(/No balloon is known at this address/)).toBeTruthy();

@@ -1,9 +1,16 @@
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 
-import { EVENT_DEFAULTS, type Changes, type DesignOf, type ModelRecord, type TallyRecord } from '@leggero/contract';
+import {
+  EVENT_DEFAULTS,
+  MOST_PICTURE,
+  type Changes,
+  type DesignOf,
+  type ModelRecord,
+  type TallyRecord,
+} from '@leggero/contract';
 
 import { PHONE, type Visitor } from '../visitor';
 import { standardEleven } from '../views';
@@ -13,9 +20,12 @@ jest.setTimeout(240_000);
 
 const world = worldOf('demo');
 const EVENT_ID = randomUUID();
+const POSTS_ID = randomUUID();
 const RUN = `/builds/events/${EVENT_ID}/run`;
 
 const HOUR_MS = 3_600_000;
+/** An eighth of an inch: what the demo's studio rounds to. */
+const STEP_MM = 3.175;
 const DAY_MS = 24 * HOUR_MS;
 
 /** Everything that was tapped so far, as the server has it. */
@@ -46,7 +56,7 @@ beforeAll(async () => {
   const about = { id: EVENT_ID, name: 'Neap tide', daysStanding: 2, createdAt, opensAt };
   await world.put('events', { ...EVENT_DEFAULTS, ...about });
   await world.put('pieces', {
-    id: randomUUID(),
+    id: POSTS_ID,
     name: 'Posts',
     design: column,
     copies: 2,
@@ -157,6 +167,52 @@ describe('the days around it', () => {
     await one.tap('button', 'Keep this width');
     await one.sees('As reckoned: carry on.');
     await world.kept('holdReading', (row) => row.holdTestId === holdTestId && row.hours === 13);
+  });
+
+  it('have a balloon that fails: tapped in the drawing, made anew as wide as its like are, and written down', async () => {
+    await one.goTo(`/builds/${POSTS_ID}`);
+    await one.drawnInSpace('A column of');
+    // Of the second colour the last drawn is nearest: nothing is before it.
+    const lone = (await one.balloonsIn('A column of')).findLast(({ fill }) => !fill.endsWith('0)'))!;
+    await one.page.touchscreen.tap(lone.x, lone.y);
+    await one.page.setOfflineMode(true);
+    await one.tap('button', 'One of these failed');
+    await one.sees('As its station tapped it');
+    await one.sees(/Leave the old neck in its knot/);
+    await one.tap('radio', 'Went soft');
+    await one.tap('button', 'It is in: write it down');
+    await one.page.setOfflineMode(false);
+    const { modelId, cause, fillMm, reckonedMm } = await world.kept('repair', ({ pieceId }) => pieceId === POSTS_ID);
+    expect({ modelId, cause }).toEqual({ modelId: satin.id, cause: 'soft' });
+    // Made minutes ago, and shown as warm as it was made: as wide as it was filled, to the step.
+    expect(Math.abs(fillMm - reckonedMm)).toBeLessThan(STEP_MM);
+  });
+
+  it('have photos at the steps of the place: made small, and none of what is no picture', async () => {
+    const folder = mkdtempSync(path.join(os.tmpdir(), 'leggero-'));
+    const give = async (name: string, bytes: Uint8Array) => {
+      writeFileSync(path.join(folder, name), bytes);
+      await one.give('Photo: Exits and signs stay clear', path.join(folder, name));
+    };
+    await one.goTo(`/builds/events/${EVENT_ID}/site`);
+    await give('no-picture.jpg', Buffer.from('this is no picture'));
+    await one.sees('This file is no picture that can be read here');
+    // Larger than a screen, and noisy, so that it does not come small by itself.
+    await give('hall.png', await one.page.screenshot({ clip: { x: 0, y: 0, width: 390, height: 800, scale: 4 } }));
+    const { picture, key } = await world.kept('photo', ({ eventId }) => eventId === EVENT_ID);
+    rmSync(folder, { recursive: true, force: true });
+    expect(key).toBe('exits');
+    expect(picture.length).toBeLessThanOrEqual(MOST_PICTURE);
+    const [wide, high] = await one.page.evaluate(async (address) => {
+      const image = new Image();
+      image.src = address;
+      await image.decode();
+      return [image.naturalWidth, image.naturalHeight];
+    }, picture);
+    expect(high! / wide!).toBeCloseTo(800 / 390, 1);
+    await two.goTo(`/builds/events/${EVENT_ID}/site`);
+    await two.tap('button', 'Photo 1 of Exits and signs stay clear');
+    await two.find('image', 'Photo of Exits and signs stay clear');
   });
 
   it('are in the logbook: what the run took, what was lost and why', async () => {

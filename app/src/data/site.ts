@@ -5,7 +5,11 @@ import { groupsOf } from '@/views/rows';
 import { asTheyAre, inOrder, useView } from './records';
 
 const OWN = ['ownStep'] as const;
+const BUILT = ['asBuilt'] as const;
+const REPAIRED = ['repair'] as const;
 const ownOf = inOrder('ownStep');
+const builtOf = inOrder('asBuilt');
+const repairedOf = inOrder('repair');
 
 /** The steps that a studio added to the usual ones; undefined until they have come. */
 export function useOwnSteps(): OwnStep[] | undefined {
@@ -34,3 +38,7 @@ export const usePhotos: (eventId: string) => readonly PhotoRecord[] | undefined 
 export const useAsBuilt: (eventId: string) => readonly AsBuiltRecord[] | undefined = ofEvent('asBuilt');
 /** Balloons of its pieces that were made anew, newest first. */
 export const useRepairs: (eventId: string) => readonly RepairRecord[] | undefined = ofEvent('repair');
+
+/** The same of all events, newest first. */
+export const useAllAsBuilt = (): AsBuiltRecord[] | undefined => useView(BUILT, builtOf).data;
+export const useAllRepairs = (): RepairRecord[] | undefined => useView(REPAIRED, repairedOf).data;

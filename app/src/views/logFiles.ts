@@ -1,4 +1,5 @@
-import type { ModelRecord } from '@leggero/contract';
+import type { AsBuiltRecord, ModelRecord, RepairRecord, ShelfModel } from '@leggero/contract';
+import { TALLIES } from '@leggero/core';
 
 import { balloonName } from './modelView';
 import type { SizedBalloon } from './sized';
@@ -56,5 +57,70 @@ export function paceLines(taken: readonly Taken[]): Line<typeof PACE_COLUMNS>[] 
       ...{ 'run begun (UTC)': startedAt, event: eventName, station },
       ...{ 'seconds each': Math.round(10 * eachS) / 10, balloons },
     })),
+  );
+}
+
+export const TAKEN_COLUMNS = [
+  ...(['run begun (UTC)', 'event', 'planned', ...TALLIES] as const),
+  ...(['stations', 'lasted (min)'] as const),
+] as const;
+
+/** What each run took, as lines. */
+export function takenLines(taken: readonly Taken[]): Line<typeof TAKEN_COLUMNS>[] {
+  return taken.map(({ startedAt, eventName, planned, counts, stations, lastedS }) => ({
+    ...{ 'run begun (UTC)': startedAt, event: eventName, planned, ...counts, stations },
+    'lasted (min)': Math.round(lastedS / 6) / 10,
+  }));
+}
+
+/** What events and pieces are called; '' of what is gone. */
+interface Names {
+  eventOf: (id: string) => string;
+  pieceOf: (id: string | null) => string;
+}
+
+export const BUILT_COLUMNS = [
+  ...(['at (UTC)', 'event', 'piece', 'measure'] as const),
+  ...(['drawn (mm)', 'came out (mm)'] as const),
+] as const;
+
+/** How large pieces came out, as lines. */
+export function builtLines(built: readonly AsBuiltRecord[], { eventOf, pieceOf }: Names): Line<typeof BUILT_COLUMNS>[] {
+  return built.map(({ at, eventId, pieceId, measure, drawnMm, builtMm }) => ({
+    ...{ 'at (UTC)': at, event: eventOf(eventId), piece: pieceOf(pieceId), measure },
+    ...{ 'drawn (mm)': mm(drawnMm), 'came out (mm)': mm(builtMm) },
+  }));
+}
+
+export const REPAIR_COLUMNS = [
+  ...(['at (UTC)', 'event', 'piece', 'balloon', 'cause'] as const),
+  ...(['reckoned (mm)', 'measured beside it (mm)', 'filled to (mm)'] as const),
+] as const;
+
+/** Balloons that were made anew where they stood, as lines. */
+export function repairLines(
+  repairs: readonly RepairRecord[],
+  models: readonly ModelRecord[],
+  { eventOf, pieceOf }: Names,
+): Line<typeof REPAIR_COLUMNS>[] {
+  const known = new Map(models.map((model) => [model.id, balloonName(model)]));
+  return repairs.map(({ at, eventId, pieceId, modelId, cause, reckonedMm, measuredMm, fillMm }) => ({
+    ...{ 'at (UTC)': at, event: eventOf(eventId), piece: pieceOf(pieceId) },
+    ...{ balloon: known.get(modelId ?? '') ?? '', cause, 'reckoned (mm)': mm(reckonedMm) },
+    ...{ 'measured beside it (mm)': measuredMm === null ? '' : mm(measuredMm), 'filled to (mm)': mm(fillMm) },
+  }));
+}
+
+export const HOLD_COLUMNS = ['begun (UTC)', 'balloon', 'wraps', 'stuffed', 'hours', 'width (mm)'] as const;
+
+/** Hold tests as lines, a width each. */
+export function holdLines(models: readonly ShelfModel[]): Line<typeof HOLD_COLUMNS>[] {
+  return models.flatMap((model) =>
+    model.holdTests.flatMap(({ startedAt, wraps, stuffed, readings }) =>
+      readings.map(({ hours, widthMm }) => ({
+        ...{ 'begun (UTC)': startedAt, balloon: balloonName(model), wraps, stuffed: stuffed ? 'yes' : 'no' },
+        ...{ hours, 'width (mm)': mm(widthMm) },
+      })),
+    ),
   );
 }

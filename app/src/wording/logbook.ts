@@ -136,3 +136,14 @@ export function sizedText(sized: SizesView['sized']): string {
 /** "The bag of batch K7", as it begins a sentence. */
 export const bagText = (batch: string | undefined): string =>
   batch ? `The bag of batch ${batch}` : 'A bag without a batch';
+
+/** "Loses ⅛ in a night wrapped twice (3 tests), ¼ in in a night wrapped once (1 test)" */
+export function heldText(
+  laws: readonly { wraps: 1 | 2; tests: number; nightMm: number }[],
+  fine: (mm: number) => string,
+): string {
+  const each = laws.map(({ wraps, tests, nightMm }) => {
+    return `${fine(nightMm)} in a night wrapped ${wraps === 2 ? 'twice' : 'once'} (${counted(tests, 'test')})`;
+  });
+  return `Loses ${each.join(', ')}`;
+}

@@ -1,9 +1,10 @@
-import type { PieceForm, RepairCause, RepairRecord } from '@leggero/contract';
+import { REPAIR_CAUSES, type PieceForm, type RepairCause, type RepairRecord } from '@leggero/contract';
 
 import { dayText } from './day';
 import { counted } from './trade';
 
-export const CAUSE_WORDS: Record<RepairCause, string> = {
+/** Why it failed. */
+export const FAILED_WORDS: Record<RepairCause, string> = {
   popped: 'Popped',
   soft: 'Went soft',
   knocked: 'Knocked',
@@ -71,11 +72,20 @@ export function likeText(
 
 /** "14 November: popped, filled to 9⅝ in" */
 export function repairText({ at, cause, fillMm }: RepairRecord, text: (mm: number) => string): string {
-  return `${dayText(at)}: ${CAUSE_WORDS[cause].toLowerCase()}, made anew at ${text(fillMm)}`;
+  return `${dayText(at)}: ${FAILED_WORDS[cause].toLowerCase()}, made anew at ${text(fillMm)}`;
 }
 
 /** How many of a piece's balloons were made anew. */
 export function repairedText(pieceId: string, repairs: readonly RepairRecord[]): string {
   const own = repairs.filter((repair) => repair.pieceId === pieceId).length;
   return own === 0 ? 'Tap the one that failed' : `${counted(own, 'balloon')} made anew`;
+}
+
+/** "3 balloons made anew: 2 popped, 1 went soft" */
+export function repairsText(repairs: readonly Pick<RepairRecord, 'cause'>[]): string {
+  const causes = REPAIR_CAUSES.flatMap((cause) => {
+    const count = repairs.filter((repair) => repair.cause === cause).length;
+    return count === 0 ? [] : [`${count} ${FAILED_WORDS[cause].toLowerCase()}`];
+  });
+  return `${counted(repairs.length, 'balloon')} made anew: ${causes.join(', ')}`;
 }

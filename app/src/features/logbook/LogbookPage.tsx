@@ -3,7 +3,8 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 
 import { useLog, useTaken, type Log } from '@/data/logbook';
-import { useModels } from '@/data/records';
+import { useEvents, usePieces, useShelf } from '@/data/records';
+import { useAllAsBuilt, useAllRepairs } from '@/data/site';
 import { useStockBook } from '@/data/stock';
 import { useTrade } from '@/data/trade';
 import { Button } from '@/ui/Button';
@@ -15,20 +16,26 @@ import { Words } from '@/ui/Words';
 import { balloonName } from '@/views/modelView';
 import { sizedText, steadyWord } from '@/wording/logbook';
 
+import { HoldsCard } from './HoldsCard';
 import { LearnedCard } from './LearnedCard';
 import { LossesCard } from './LossesCard';
 import { SizesStrip } from './SizesStrip';
+import { StoodCard } from './StoodCard';
 import { TakenCard } from './TakenCard';
 
 /** What came out, and what it teaches: sizes over time, losses, paces, what builds took. */
 export function LogbookPage() {
   const wide = useWide();
   const log = useLog();
-  const models = useModels().data;
+  const models = useShelf().data;
+  const events = useEvents().data;
+  const pieces = usePieces().data;
+  const built = useAllAsBuilt();
+  const repairs = useAllRepairs();
   const book = useStockBook();
   const trade = useTrade();
   const taken = useTaken(trade.paceS.sized);
-  if (!log || !models || !book || !taken)
+  if (!(log && models && book && taken && events && pieces && built && repairs))
     return (
       <Page title="Logbook">
         <Loading what="the logbook" />
@@ -36,7 +43,9 @@ export function LogbookPage() {
     );
   const known = new Map(models.map((model) => [model.id, model]));
   const lost = models.some(({ id }) => book.of(id).seen.length > 0);
-  const nothing = log.checked.length === 0 && taken.length === 0 && !lost;
+  const held = models.some(({ holdTests }) => holdTests.length > 0);
+  const stood = built.length > 0 || repairs.length > 0;
+  const nothing = log.checked.length === 0 && taken.length === 0 && !lost && !held && !stood;
   return (
     <Page title="Logbook" subtitle="What came out, and what it teaches">
       {nothing ? (
@@ -52,7 +61,9 @@ export function LogbookPage() {
             {wide ? <LearnedCard {...{ models, book, taken }} /> : null}
           </View>
           <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+            <StoodCard {...{ built, repairs, events, pieces, models }} />
             <LossesCard {...{ models, book }} causes={log.causes} />
+            <HoldsCard models={models} />
             {wide ? null : <LearnedCard {...{ models, book, taken }} />}
           </View>
         </View>

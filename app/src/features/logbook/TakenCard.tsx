@@ -4,7 +4,7 @@ import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { PACE_COLUMNS, paceLines } from '@/views/logFiles';
+import { PACE_COLUMNS, paceLines, TAKEN_COLUMNS, takenLines } from '@/views/logFiles';
 import type { Taken } from '@/views/taken';
 import { dayText } from '@/wording/day';
 import { paceText } from '@/wording/inflation';
@@ -15,7 +15,6 @@ import { keepCsv } from '@/parts/keepCsv';
 /** What each inflation run took, and how fast its stations were. */
 export function TakenCard({ taken }: { taken: readonly Taken[] }) {
   if (taken.length === 0) return null;
-  const file = () => keepCsv('paces.csv', PACE_COLUMNS, paceLines(taken));
   return (
     <Card title="What builds took">
       <View className="gap-2">
@@ -33,7 +32,16 @@ export function TakenCard({ taken }: { taken: readonly Taken[] }) {
             ))}
           </View>
         ))}
-        <Button title="Save paces as CSV" look="plain" onPress={file} />
+        <Button
+          title="Save builds as CSV"
+          look="plain"
+          onPress={() => keepCsv('builds.csv', TAKEN_COLUMNS, takenLines(taken))}
+        />
+        <Button
+          title="Save paces as CSV"
+          look="plain"
+          onPress={() => keepCsv('paces.csv', PACE_COLUMNS, paceLines(taken))}
+        />
       </View>
     </Card>
   );

@@ -16,7 +16,7 @@ import { Stepper } from '@/ui/Stepper';
 import { useNow } from '@/ui/useNow';
 import { Words } from '@/ui/Words';
 import { madeAt } from '@/views/madeAt';
-import { CAUSE_WORDS, likeText, madeText, stoodText, TIE_IN } from '@/wording/repair';
+import { FAILED_WORDS, likeText, madeText, stoodText, TIE_IN } from '@/wording/repair';
 
 import { repairTarget } from './repair';
 import type { RepairOneProps } from './RepairOne';
@@ -123,7 +123,7 @@ function Filled({
       </View>
       <Segmented
         label="Why it failed"
-        options={REPAIR_CAUSES.map((value) => ({ value, title: CAUSE_WORDS[value] }))}
+        options={REPAIR_CAUSES.map((value) => ({ value, title: FAILED_WORDS[value] }))}
         value={cause}
         onChange={setCause}
       />
