@@ -8,7 +8,7 @@ import {
 } from '@leggero/contract';
 import { TRADE, type HoleAnswer, type Tallied } from '@leggero/core';
 import type { Batch } from '@leggero/core/recipe';
-import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { InflationPage } from '@/features/inflation/InflationPage';
@@ -90,6 +90,21 @@ describe('an inflation run', () => {
     expect(screen.getByText(/No run has begun/)).toBeTruthy();
     await click('To the recipe');
     expect(visited).toEqual([`/builds/events/${EVENT_ID}/recipe`]);
+  });
+
+  it('keeps whose hands a turn was with the turn, where that is said', async () => {
+    const { people } = someRecords();
+    await open({}, {});
+    await userEvent.click(await screen.findByRole('radio', { name: people[0]!.name }));
+    await click('Begin here');
+    await click(/^Done/);
+    await click(/^Done/);
+    const [begun] = rowsDone('turn');
+    expect(rowsDone('turnHands')).toMatchObject([{ turnId: begun!['id'], personId: people[0]!.id }]);
+    cleanup();
+    await open();
+    await click(/^Done/);
+    expect(rowsDone('turnHands')).toEqual([]);
   });
 
   it('of an event that is not there says so', async () => {

@@ -1,5 +1,5 @@
 import { CHECK_DEFAULTS, EVENT_DEFAULTS, RESULT_DEFAULTS, type CheckRecord } from '@leggero/contract';
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import Papa from 'papaparse';
 
@@ -125,6 +125,40 @@ describe('the logbook', () => {
     await open(<BalloonLogPage modelId={MODEL_ID} />, recordsOf(checks, RUN));
     const list = within(screen.getByText('Station beside station').closest('div')!.parentElement!);
     expect(list.getByText(/^Table 2: .* larger than its targets, .*from 24 widths/)).toBeTruthy();
+  });
+
+  it('shows how hands compare to those whose pages are open alone: oneself; the owner sees each', async () => {
+    const many = BY_CHANCE.concat(BY_CHANCE);
+    const checks = [
+      { ...measured(2, many), turnId: turns[0]!.id },
+      {
+        ...measured(
+          3,
+          many.map((off) => off + 4),
+        ),
+        turnId: turns[1]!.id,
+      },
+    ];
+    const people = someRecords().people;
+    const [owner, crew] = [people.find((person) => person.owner)!, people.find((person) => !person.owner)!];
+    const turnHands = [owner, crew].map(({ id: personId }, i) => ({ id: id(80 + i), turnId: turns[i]!.id, personId }));
+    const openAs = async (personId: string | null) => {
+      cleanup();
+      await open(
+        <BalloonLogPage modelId={MODEL_ID} />,
+        recordsOf(checks, { ...RUN, turnHands, session: { personId } }),
+      );
+    };
+    const line = ({ name }: { name: string }) => screen.queryByText(new RegExp(`^${name}: .*from 24 widths`));
+    await openAs(null);
+    expect(await screen.findByText('Open as yourself')).toBeTruthy();
+    expect([owner, crew].map(line)).toEqual([null, null]);
+    await openAs(crew.id);
+    expect((await screen.findByText(new RegExp(`^${crew.name}: `))).textContent).toMatch(/larger than its targets/);
+    expect(line(owner)).toBeNull();
+    await openAs(owner.id);
+    await waitFor(() => expect(line(owner)).toBeTruthy());
+    expect(line(crew)).toBeTruthy();
   });
 
   it('keeps sizes as a file that a spreadsheet reads', async () => {

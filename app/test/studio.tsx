@@ -61,6 +61,7 @@ export interface Records {
   session: Session;
   studies: StudyRecord[];
   eyeChecks: EyeCheckRecord[];
+  turnHands?: RowOf<'turnHands'>[];
   stacks: StackRecord[];
   finished: FinishedGarland[];
   fixings: FixingRecord[];
@@ -320,6 +321,8 @@ export function serve(records: Records): void {
     if (path.endsWith('/eye-checks')) return answer(200, records.eyeChecks);
     const eyeCheck = records.eyeChecks.find(({ id }) => path === `eye-checks/${id}`);
     if (eyeCheck) return answer(200, eyeCheck);
+    if (path.endsWith('/turn-hands'))
+      return answer(200, records.turnHands?.filter(({ personId }) => path.includes(personId)) ?? []);
     if (path === 'session') return answer(200, records.session);
     return answer(404, { type: 'about:blank', title: 'nothing', status: 404 });
   }) as typeof fetch;

@@ -34,6 +34,8 @@ export const APP_ROUTES = {
     path: '/api/people/:id/eye-checks',
     response: z.array(eyeCheckSchema),
   },
+  /** Private: which turns at stations were someone's. */
+  listTurnHands: { method: 'GET', path: '/api/people/:id/turn-hands', response: z.array(NOUNS.turnHands.row) },
   readEyeCheck: { method: 'GET', path: '/api/eye-checks/:id', response: eyeCheckSchema },
   /** Several commands at once, each whole or not at all; each is answered by itself. */
   carryOut: { method: 'POST', path: '/api/batch', request: batchSchema, response: batchAnswerSchema },

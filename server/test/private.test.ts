@@ -7,6 +7,7 @@ import supertest from 'supertest';
 
 import { createApp } from '../src/http/app';
 
+import { sample } from './samples';
 import { eyeBalloon, eyeCheck, model, promised, serviceForTests } from './service';
 
 const service = serviceForTests();
@@ -67,6 +68,35 @@ describe('what is private', () => {
     await anyone.delete(`/api/eye-balloons/${measured.id}`).expect(403);
     await anyone.delete(`/api/eye-checks/${check.id}`).expect(403);
     expect((await stored()).balloons.map(({ widthMm }) => widthMm)).toEqual([null, 251]);
+  });
+
+  it('are the turns at stations: who worked there may say so, and only they and the owner see it', async () => {
+    const [event, inflation] = [
+      { ...sample('event'), id: randomUUID() },
+      { ...sample('inflation'), id: randomUUID() },
+    ];
+    const batch = { ...sample('inflationBatch'), id: randomUUID(), inflationId: inflation.id, modelId: balloon.id };
+    const turn = { ...sample('turn'), id: randomUUID(), batchId: batch.id, bagId: null };
+    const hands = { id: randomUUID(), turnId: turn.id, personId: jory.id };
+    const put = (device: Device, path: string, { id, ...row }: { id: string }) =>
+      device.put(`/api/${path}/${id}`).send(row);
+    await put(anyone, 'events', event).expect(201);
+    await put(anyone, 'inflations', { ...inflation, eventId: event.id } as never).expect(201);
+    await put(anyone, 'inflation-batches', batch).expect(201);
+    await put(anyone, 'turns', turn).expect(201);
+    await put(anyone, 'turn-hands', hands).expect(201);
+    // A repeated request learns nothing of what is stored.
+    const told = await put(anyone, 'turn-hands', { ...hands, personId: pell.id } as never).expect(200);
+    expect(told.body.personId).toBe(pell.id);
+    for (const device of [own, owners])
+      expect((await device.get(`/api/people/${jory.id}/turn-hands`).expect(200)).body).toEqual([hands]);
+    await anyone.get(`/api/people/${jory.id}/turn-hands`).expect(403);
+    await own.get(`/api/people/${pell.id}/turn-hands`).expect(403);
+    await anyone.delete(`/api/turn-hands/${hands.id}`).expect(403);
+    const changes = await anyone.get('/api/changes?since=').expect(200);
+    expect(JSON.stringify(changes.body)).not.toContain(hands.id);
+    await own.delete(`/api/turn-hands/${hands.id}`).expect(204);
+    await anyone.delete(`/api/events/${event.id}`).expect(204);
   });
 
   it('still takes what waited on a device whose session has ended: a balloon, and its first width', async () => {

@@ -86,6 +86,7 @@ export function sample<N extends NounName>(name: N, at = 0): MakeInputOf<N> {
         startedAt: AT,
       },
     }),
+    turnHands: () => ({ id, turnId: of('turn'), personId: of('person') }),
     tally: () => ({ id, turnId: of('turn'), what: at % 2 === 0 ? 'done' : 'popped', count: 1, at: AT }),
     ownStep: () => ({ id, text: `Ask for the keys ${at}`, createdAt: AT }),
     siteTick: () => ({ id, eventId: of('event'), key: 'exits', at: AT }),

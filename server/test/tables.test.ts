@@ -28,6 +28,7 @@ const TIED: { [N in Exclude<NounName, 'studio' | 'person'>]: Same<Kept<N>, RowOf
     inflation: true,
     inflationBatch: true,
     turn: true,
+    turnHands: true,
     tally: true,
     ownStep: true,
     siteTick: true,

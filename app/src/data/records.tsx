@@ -19,7 +19,7 @@ import type {
   StudyRecord,
   TierRecord,
 } from '@leggero/contract';
-import { APP_ROUTES, layWrites, NO_ROWS, NOUN_NAMES } from '@leggero/contract';
+import { APP_ROUTES, layWrites, NO_ROWS, NOUN_NAMES, type TurnHands } from '@leggero/contract';
 import { tradeWith, type Trade } from '@leggero/core';
 import {
   QueryClient,
@@ -69,6 +69,7 @@ const KEYS = {
   session: ['session'],
   eyeChecks: (personId: string) => [PRIVATE, 'of', personId],
   eyeCheck: (id: string) => [PRIVATE, id],
+  turnHands: (personId: string) => [PRIVATE, 'hands of', personId],
 } as const;
 
 /** Gives pages the records: a query for each noun, renewed only for those that a change concerns. */
@@ -370,6 +371,25 @@ export function useEyeCheck(id: string): Records<EyeCheckRecord> {
   const all = useEyes(told);
   const check = useMemo(() => all?.find((each) => each.id === id), [all, id]);
   return recordsOf(query, check);
+}
+
+/**
+ * Whose hands turns at stations were, by the turn: of people whose turns the session on this device may see. Undefined
+ * until the server has told.
+ */
+export function useTurnHands(personIds: readonly string[]): ReadonlyMap<string, string> | undefined {
+  return useQueries({
+    queries: personIds.map((id) => ({
+      queryKey: KEYS.turnHands(id),
+      queryFn: ({ signal }: { signal: AbortSignal }) => call(APP_ROUTES.listTurnHands, { id, signal }),
+    })),
+    combine: handsByTurn,
+  });
+}
+
+function handsByTurn(told: readonly { data: TurnHands[] | undefined }[]): ReadonlyMap<string, string> | undefined {
+  if (told.some(({ data }) => data === undefined)) return undefined;
+  return new Map(told.flatMap(({ data }) => data!.map(({ turnId, personId }) => [turnId, personId])));
 }
 
 /** Keeps the outbox moving and the records fresh while the app is open. */

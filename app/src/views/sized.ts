@@ -78,6 +78,20 @@ export const sizesView = weakMapMemoize((sized: SizedBalloon[]): SizesView => {
   return { sized, limits, spoken, now: spoken.filter(({ to }) => to >= newest), moved, askedFrom };
 });
 
+/** How far measured balloons were off, by whose they were; those that were made in no turn are left out. */
+export function offsBy(
+  sized: readonly SizedBalloon[],
+  whose: (turn: TurnRecord) => string,
+): { of: string; offs: number[] }[] {
+  const by = new Map<string, number[]>();
+  for (const { turn, offMm } of sized) {
+    if (!turn) continue;
+    const of = whose(turn);
+    by.set(of, [...(by.get(of) ?? []), offMm]);
+  }
+  return [...by].map(([of, offs]) => ({ of, offs }));
+}
+
 /** How many of a check were off, with the day it was begun. */
 export interface CheckedShare extends CountOff {
   checkId: string;

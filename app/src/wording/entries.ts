@@ -32,6 +32,7 @@ const CALLED: Record<NounName, string> = {
   inflation: 'an inflation run',
   inflationBatch: 'a batch of an inflation run',
   turn: 'a station’s turn',
+  turnHands: 'whose hands a turn was',
   tally: 'a tap of an inflation run',
   ownStep: 'a step of your own',
   siteTick: 'a step that was looked at',

@@ -6,7 +6,7 @@ import { check, checkResult, run, study, studyPerson, studyWidth } from './check
 import { eyeBalloon, eyeCheck } from './eyes';
 import { hole, holeMeasurement, pump, sizer, sizing } from './gauges';
 import { calibration, chain, holdReading, holdTest, model, note, reading, target } from './shelf';
-import { inflation, inflationBatch, tally, turn } from './inflation';
+import { inflation, inflationBatch, tally, turn, turnHands } from './inflation';
 import { asBuilt, ownStep, photo, repair, siteTick, snag } from './site';
 import { bag, loss, stockEntry } from './stock';
 import { constant, person, studio, tier } from './studio';
@@ -70,6 +70,7 @@ export const NOUNS = {
   inflation,
   inflationBatch,
   turn,
+  turnHands,
   tally,
   ownStep,
   siteTick,
@@ -111,6 +112,7 @@ export type LossRecord = RowOf<'loss'>;
 export type InflationRecord = RowOf<'inflation'>;
 export type InflationBatch = RowOf<'inflationBatch'>;
 export type TurnRecord = RowOf<'turn'>;
+export type TurnHands = RowOf<'turnHands'>;
 export type TallyRecord = RowOf<'tally'>;
 export type OwnStep = RowOf<'ownStep'>;
 export type SiteTick = RowOf<'siteTick'>;

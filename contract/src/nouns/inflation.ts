@@ -79,6 +79,16 @@ export const turn = noun({
   order: ['-startedAt'],
 });
 
+/** Whose hands a turn was, where they said so: private to them, as what an eye did is. */
+export const turnHands = noun({
+  name: 'turnHands',
+  path: 'turn-hands',
+  row: z.object({ id: idSchema, turnId: idSchema, personId: idSchema }),
+  refs: { turnId: to('turn', 'remove'), personId: to('person', 'remove') },
+  order: ['id'],
+  replica: 'never',
+});
+
 /** One tap of a turn: balloons that are done, or why one is not. Taken back by taking it away. */
 export const tally = noun({
   name: 'tally',

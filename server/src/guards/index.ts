@@ -15,6 +15,7 @@ import { studyPerson } from './studyPerson';
 import { studyWidth } from './studyWidth';
 import { target } from './target';
 import { tier } from './tier';
+import { turnHands } from './turnHands';
 
 /** The nouns that have something special to them. */
 export const GUARDS: { readonly [N in NounName]?: Guard<N> } = {
@@ -33,4 +34,5 @@ export const GUARDS: { readonly [N in NounName]?: Guard<N> } = {
   studyWidth,
   target,
   tier,
+  turnHands,
 };

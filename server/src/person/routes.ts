@@ -4,7 +4,7 @@ import { rateLimit } from 'express-rate-limit';
 import type { Scope } from '../db/records';
 import { mount } from '../http/route';
 import { listRows } from '../records/store';
-import { openAs, setPin } from './store';
+import { listTurnHands, openAs, setPin } from './store';
 
 /** Wrong PINs that a device may try in a minute. */
 const MOST_TRIES = 8;
@@ -20,6 +20,8 @@ const TRIES = {
 export function personRoutes(router: Router, scope: Scope): void {
   mount(router, scope, 'listPeople', (call) => listRows(call, 'person'));
   mount(router, scope, 'setPin', (call) => setPin(call, call.viewer, call.id, call.body.pin));
+
+  mount(router, scope, 'listTurnHands', (call) => listTurnHands(call, call.viewer, call.id));
 
   mount(router, scope, 'readSession', async ({ viewer }) => ({ personId: viewer.personId }));
   const tries = rateLimit({ ...TRIES, windowMs: 60_000, limit: MOST_TRIES });

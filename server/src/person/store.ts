@@ -1,11 +1,11 @@
 import { hash, verify } from '@node-rs/argon2';
-import type { PersonRecord } from '@leggero/contract';
+import type { PersonRecord, TurnHands } from '@leggero/contract';
 import { and, eq } from 'drizzle-orm';
 
 import type { Scope } from '../db/records';
-import { people } from '../db/tables';
+import { people, turnHands } from '../db/tables';
 import { HttpProblem } from '../http/problem';
-import { ownedBy, readRow } from '../records/store';
+import { listRows, ownedBy, readRow } from '../records/store';
 import { inWriting } from '../records/writing';
 import { allowOnly, isAllowed } from './private';
 import type { Viewer } from './sessions';
@@ -54,6 +54,13 @@ export async function setPin(scope: Scope, viewer: Viewer, id: string, pin: stri
   });
   viewer.closeElsewhere(id);
   return changed;
+}
+
+/** Which turns at stations were someone's; only for them and the owner. */
+export async function listTurnHands(scope: Scope, viewer: Viewer, personId: string): Promise<TurnHands[]> {
+  await readRow(scope, 'person', personId);
+  await allowOnly(scope, viewer, [personId]);
+  return listRows(scope, 'turnHands', eq(turnHands.personId, personId));
 }
 
 async function ownerHasPin({ database, studioId }: Scope): Promise<boolean> {

@@ -45,6 +45,7 @@ import {
   studyWidths,
   tallies,
   tiers,
+  turnHands,
   turns,
 } from '../db/tables';
 
@@ -78,6 +79,7 @@ export const TABLES = {
   inflation: inflations,
   inflationBatch: inflationBatches,
   turn: turns,
+  turnHands,
   tally: tallies,
   ownStep: ownSteps,
   siteTick: siteTicks,

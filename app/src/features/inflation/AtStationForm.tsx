@@ -1,6 +1,7 @@
 import { MOST_STATION } from '@leggero/contract';
 import { useState } from 'react';
 
+import { usePeople } from '@/data/records';
 import { Cautions } from '@/parts/Cautions';
 import { Button } from '@/ui/Button';
 import { Field, Labelled } from '@/ui/Field';
@@ -15,9 +16,11 @@ interface AtStationFormProps {
   title: string;
   back: string;
   run: ShownRun;
-  onKeep: (at: { station: string; two: string | undefined }) => void;
+  onKeep: (at: { station: string; two: string | undefined; hands: string | undefined }) => void;
 }
 
+/** Whose hands they are is not said. */
+const NOBODY = '';
 const USUAL = ['Table 1', 'Table 2', 'Table 3'];
 
 /** Which station this device stands at, and how many are filled at once there. */
@@ -25,6 +28,8 @@ export function AtStationForm({ title, back, run, onKeep }: AtStationFormProps) 
   const names = [...new Set([...stationsOf(run), ...USUAL])];
   const [station, setStation] = useState(names[0]!);
   const [atOnce, setAtOnce] = useState<'1' | '2'>('1');
+  const people = usePeople().data ?? [];
+  const [hands, setHands] = useState(NOBODY);
   const named = station.trim();
   const problem = named === '' ? 'Give it a name.' : named.length > MOST_STATION ? 'A shorter name.' : undefined;
   return (
@@ -39,7 +44,13 @@ export function AtStationForm({ title, back, run, onKeep }: AtStationFormProps) 
           tall
           className="flex-1"
           disabled={problem !== undefined}
-          onPress={() => onKeep({ station: named, two: atOnce === '2' ? '1' : undefined })}
+          onPress={() =>
+            onKeep({
+              station: named,
+              two: atOnce === '2' ? '1' : undefined,
+              hands: hands === NOBODY ? undefined : hands,
+            })
+          }
         />
       }
     >
@@ -66,6 +77,19 @@ export function AtStationForm({ title, back, run, onKeep }: AtStationFormProps) 
           onChange={setAtOnce}
         />
       </Labelled>
+      {people.length > 1 ? (
+        <Labelled label="Whose hands" hint="Only they, and the owner, see how they compare.">
+          <PickChips
+            label="Whose hands"
+            options={[
+              { value: NOBODY, title: 'Not said' },
+              ...people.map(({ id, name }) => ({ value: id, title: name })),
+            ]}
+            value={hands}
+            onChange={setHands}
+          />
+        </Labelled>
+      ) : null}
       <Cautions names={['burst', 'latex', 'choking']} />
     </Page>
   );

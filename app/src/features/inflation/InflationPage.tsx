@@ -15,14 +15,14 @@ import { RunSummary } from './RunSummary';
 import { Station } from './Station';
 
 /** What the address says of where someone works. */
-type StationAddress = 'station' | 'two' | 'bag' | 'batch' | 'since';
+type StationAddress = 'station' | 'two' | 'bag' | 'batch' | 'since' | 'hands';
 
 /** The inflation run of an event: where it is worked at, once it is said which station this is. */
 export function InflationPage({ eventId }: { eventId: string }) {
   // Without its pieces: they would be put together anew with each size that is checked.
   const events = useEvents().data;
   const runs = useInflations(eventId);
-  const [{ station, two, bag, batch, since }, ask] = useAddress<StationAddress>();
+  const [{ station, two, bag, batch, since, hands }, ask] = useAddress<StationAddress>();
   const event = events?.find(({ id }) => id === eventId);
   const title = event ? `Inflation run: ${event.name}` : 'Inflation run';
   const recipe = `/builds/events/${eventId}/recipe`;
@@ -70,6 +70,7 @@ export function InflationPage({ eventId }: { eventId: string }) {
       back={recipe}
       at={{ station, atOnce: two ? 2 : 1, bagId: bag ?? null }}
       since={since ?? ''}
+      hands={hands ?? null}
       batchId={batch}
       onGo={(batchId) => ask({ batch: batchId, bag: undefined })}
       onStation={() => ask({ station: undefined })}

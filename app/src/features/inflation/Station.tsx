@@ -39,6 +39,8 @@ interface StationProps {
   at: AtStation;
   /** When whoever works here said so. */
   since: string;
+  /** Whose hands they are; null where nobody said. */
+  hands: string | null;
   /** The batch that was gone to; the next one that is free where none was. */
   batchId: string | undefined;
   onGo: (batchId: string) => void;
@@ -90,6 +92,7 @@ function AtBatch({
   back,
   at,
   since,
+  hands,
   models,
   sizers,
   checksOf,
@@ -108,7 +111,10 @@ function AtBatch({
   const model = models.find(({ id }) => id === batch.modelId) ?? null;
   const { fillMm: targetMm, toleranceMm } = batch;
   const hole = model && bestHole(sizers, { targetMm, toleranceMm, nominalMm: model.nominalMm }, trade);
-  const { tap, undo, size, changeDose } = useTaps({ batch, at, since, checksOf, hole: hole?.choice.hole ?? null });
+  const { tap, undo, size, changeDose } = useTaps({
+    ...{ batch, at, hands, since, checksOf },
+    hole: hole?.choice.hole ?? null,
+  });
   // The count is on at once; what follows from it comes after, so that no tap waits for it.
   const late = useLater(run);
   const { due, lately, checkId } = stationChecks({

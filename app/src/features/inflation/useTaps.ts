@@ -21,6 +21,8 @@ export interface AtStation {
 interface TappedInto {
   batch: ShownBatch;
   at: AtStation;
+  /** Whose hands they are; null where nobody says. */
+  hands: string | null;
   /** When whoever works here said so; turns of before are another's. */
   since: string;
   checksOf: (turnId: string) => readonly CheckRecord[];
@@ -68,7 +70,10 @@ export function useTaps(into: TappedInto): Taps {
     const begin = (batchId: string, how: AtStation, dose: number | null): { turn: TurnRecord; first: Write[] } => {
       const turn = { id: newId(), batchId, ...how, dose, startedAt: nowUtc() };
       mine.current.turn = turn;
-      return { turn, first: [{ put: 'turn', row: turn }] };
+      const { hands: personId } = present.current;
+      const first: Write[] = [{ put: 'turn', row: turn }];
+      if (personId !== null) first.push({ put: 'turnHands', row: { id: newId(), turnId: turn.id, personId } });
+      return { turn, first };
     };
     /** The turn that goes on, or another with what begins it. */
     const turnNow = (): { turn: TurnRecord; first: Write[] } => {

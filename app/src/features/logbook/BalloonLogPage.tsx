@@ -16,6 +16,7 @@ import { balloonName } from '@/views/modelView';
 import { batchOfBags } from '@/views/stock';
 
 import { keepCsv } from '@/parts/keepCsv';
+import { HandsCard } from './HandsCard';
 import { MovedCard } from './MovedCard';
 import { SharesCard } from './SharesCard';
 import { SizesCard } from './SizesCard';
@@ -72,6 +73,7 @@ function Shown({ log, model, batches }: ShownProps) {
         <View className={wide ? 'flex-[2] gap-3' : 'gap-3'}>
           <MovedCard {...{ view, batches }} modelId={model.id} />
           <StationsCard view={view} />
+          <HandsCard view={view} />
           <PastChecks title="The checks they are from" {...{ checks, sizers }} />
           <RowLink href={`/shelf/${model.id}/hold`} title="How it holds" note="Left standing and measured again" />
           <RowLink href={`/shelf/compare?a=${model.id}`} title="Beside another" note="Brand against brand" />

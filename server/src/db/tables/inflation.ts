@@ -15,7 +15,7 @@ import {
 import { events } from './builds';
 import { demo, dose, id, instant, lengthMm, owned } from './columns';
 import { bags, models } from './shelf';
-import { studioId } from './studio';
+import { people, studioId } from './studio';
 
 export const inflations = mysqlTable(
   'inflations',
@@ -73,6 +73,20 @@ export const turns = mysqlTable(
     unique('turns_scope').on(t.id, t.studioId),
     owned('turns_batch', [t.batchId, t.studioId], [inflationBatches.id, inflationBatches.studioId], 'cascade'),
     index('turns_list').on(t.studioId, t.startedAt),
+  ],
+);
+
+export const turnHands = mysqlTable(
+  'turn_hands',
+  {
+    id: id(),
+    studioId: studioId(),
+    turnId: char('turn_id', { length: 36 }).notNull(),
+    personId: char('person_id', { length: 36 }).notNull(),
+  },
+  (t) => [
+    owned('turn_hands_turn', [t.turnId, t.studioId], [turns.id, turns.studioId], 'cascade'),
+    owned('turn_hands_person', [t.personId, t.studioId], [people.id, people.studioId], 'cascade'),
   ],
 );
 
