@@ -1,5 +1,4 @@
 import type { ModelRecord } from '@leggero/contract';
-import type { BatchProgress } from '@leggero/core/inflation';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
@@ -10,7 +9,7 @@ import { Words } from '@/ui/Words';
 import type { SizerChoice } from '@/views/holes';
 import type { ShownBatch } from '@/views/inflation';
 import { balloonName, figureOf, modelName } from '@/views/modelView';
-import { doseNote, madeText } from '@/wording/inflation';
+import { doseNote } from '@/wording/inflation';
 import { capital, doseText } from '@/wording/trade';
 
 interface BatchFigureProps {
@@ -20,15 +19,13 @@ interface BatchFigureProps {
   /** Null of a balloon that was not chosen from the shelf. */
   model: ModelRecord | null;
   hole: SizerChoice | null;
-  progress: BatchProgress;
-  atOnce: 1 | 2;
 }
 
 /** Read at arm's length. */
 const TOOL_FIGURE = 'text-[30px] leading-9';
 
-/** What is made: the balloon, its width as large as a phone has it, by which hole and dose, and how many are left. */
-export function BatchFigure({ batch, dose, model, hole, progress, atOnce }: BatchFigureProps) {
+/** What is made: the balloon, its width as large as a phone has it, by which hole and dose. */
+export function BatchFigure({ batch, dose, model, hole }: BatchFigureProps) {
   const { parts, text, bare, unit } = useLengths();
   const { fillMm: widthMm, toleranceMm, timed } = batch;
   const kind = timed ? 'timed' : 'hand';
@@ -40,7 +37,6 @@ export function BatchFigure({ batch, dose, model, hole, progress, atOnce }: Batc
         colourHex: batch.colourHex,
         finish: 'matte' as const,
       };
-  const { done, size } = progress.by;
   return (
     <>
       <View className="flex-row items-center gap-4">
@@ -79,24 +75,6 @@ export function BatchFigure({ batch, dose, model, hole, progress, atOnce }: Batc
           figure={dose === null ? '–' : doseText(dose, kind)}
           note={dose === null ? 'not known yet' : doseNote(dose, batch)}
         />
-      </View>
-      <View className="gap-1">
-        <View className="flex-row items-baseline justify-between">
-          <Words look="figure" className="text-[24px] leading-8">
-            {madeText({ done, wanted: progress.wanted })}
-          </Words>
-          <Words look="quiet">
-            {[`${progress.lost} lost`, size > 0 ? `${size} made anew` : '', atOnce === 2 ? 'in pairs' : '']
-              .filter(Boolean)
-              .join(' · ')}
-          </Words>
-        </View>
-        <View className="h-2.5 overflow-hidden rounded-full bg-sunk">
-          <View
-            className="h-2.5 bg-pine"
-            style={{ width: `${Math.min(100, (100 * done) / Math.max(1, progress.wanted))}%` }}
-          />
-        </View>
       </View>
     </>
   );

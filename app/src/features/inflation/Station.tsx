@@ -24,6 +24,7 @@ import { BatchesSheet } from './BatchesSheet';
 import { BatchFigure } from './BatchFigure';
 import { BeatCount } from './BeatCount';
 import { BatchThrough } from './BatchThrough';
+import { CountLine } from './CountLine';
 import { LatelyLine } from './LatelyLine';
 import { RunStale } from './RunStale';
 import { TapButtons } from './TapButtons';
@@ -111,7 +112,7 @@ function AtBatch({
   const model = models.find(({ id }) => id === batch.modelId) ?? null;
   const { fillMm: targetMm, toleranceMm } = batch;
   const hole = model && bestHole(sizers, { targetMm, toleranceMm, nominalMm: model.nominalMm }, trade);
-  const { tap, undo, size, changeDose } = useTaps({
+  const { tap, undo, size, changeDose, done, tallies } = useTaps({
     ...{ batch, at, hands, since, checksOf },
     hole: hole?.choice.hole ?? null,
   });
@@ -178,7 +179,8 @@ function AtBatch({
     >
       <RunStale run={late} now={now} onEnd={onEnd} />
       <View className="mx-auto w-full max-w-[560px] gap-2">
-        <BatchFigure {...{ batch, dose, model, hole, progress }} atOnce={at.atOnce} />
+        <BatchFigure {...{ batch, dose, model, hole }} />
+        <CountLine {...{ progress, done, tallies }} atOnce={at.atOnce} />
         {beat && dose !== null && !through ? (
           <BeatCount {...{ dose }} timed={batch.timed} hearsKeys={!listing && !checking} />
         ) : null}

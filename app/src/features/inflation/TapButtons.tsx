@@ -66,16 +66,7 @@ function MadeButtons({ atOnce, hearsKeys, onTap, onUndo, onCheck }: ButtonsProps
   useKeys(hearsKeys ? keys : {});
   return (
     <View className="flex-1 gap-2">
-      <Pressable
-        role="button"
-        aria-label={atOnce === 2 ? 'Pair done' : 'Done'}
-        onPress={done}
-        className="min-h-[132px] items-center justify-center rounded-card bg-kiln active:opacity-80"
-      >
-        <Words look="figure" className="text-[34px] leading-10 text-on-kiln">
-          {atOnce === 2 ? 'Pair done' : 'Done'}
-        </Words>
-      </Pressable>
+      <TapButton onPress={done} title={atOnce === 2 ? 'Pair done' : 'Done'} />
       <View className="flex-row gap-1.5">
         {MISHAPS.map((what) => (
           <SmallButton key={what} {...TALLY_WORDS[what]} onPress={() => onTap(what)} />
@@ -83,6 +74,24 @@ function MadeButtons({ atOnce, hearsKeys, onTap, onUndo, onCheck }: ButtonsProps
         <SmallButton title="Undo" heard="Undo the last tap" onPress={onUndo} />
       </View>
     </View>
+  );
+}
+
+/**
+ * The button that is tapped a thousand times. The browser's own: a press is drawn by it alone, where a pressable of the
+ * framework draws itself anew as the finger comes and goes, before the tap is heard.
+ */
+function TapButton({ title, onPress }: { title: string; onPress: () => void }) {
+  return (
+    <button
+      type="button"
+      onClick={onPress}
+      className="flex min-h-[132px] touch-manipulation select-none items-center justify-center rounded-card border-0 bg-kiln active:opacity-80"
+    >
+      <Words look="figure" className="text-[34px] leading-10 text-on-kiln">
+        {title}
+      </Words>
+    </button>
   );
 }
 

@@ -10,7 +10,15 @@ export function useFreeKeys(): void {
     const letGo = ({ detail }: MouseEvent) => {
       if (detail > 0 && document.activeElement instanceof HTMLElement) document.activeElement.blur();
     };
+    // Nor does a button take the focus first: that would draw it anew, and once more as it lets go.
+    const takeNone = (event: MouseEvent) => {
+      if (event.target instanceof Element && event.target.closest('button, [role=button]')) event.preventDefault();
+    };
     window.addEventListener('click', letGo, true);
-    return () => window.removeEventListener('click', letGo, true);
+    window.addEventListener('mousedown', takeNone, true);
+    return () => {
+      window.removeEventListener('click', letGo, true);
+      window.removeEventListener('mousedown', takeNone, true);
+    };
   }, []);
 }

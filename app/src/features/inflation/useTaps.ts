@@ -1,4 +1,4 @@
-import type { CheckRecord, TurnRecord, Write } from '@leggero/contract';
+import type { CheckRecord, TallyRecord, TurnRecord, Write } from '@leggero/contract';
 import type { HoleAnswer, Tallied } from '@leggero/core';
 import { useMemo, useRef } from 'react';
 
@@ -32,7 +32,10 @@ interface TappedInto {
 /** What a balloon did at the hole, or its width, mm. */
 export type SizeSeen = HoleAnswer | number;
 
-interface Taps {
+export interface Taps {
+  /** What was tapped here, and the taps of this station at this batch that are shown by now. */
+  done: ReturnType<typeof useStanding<TallyRecord>>['done'];
+  tallies: readonly TallyRecord[];
   tap: (what: Tallied) => void;
   /** Takes back the last tap; checks stay. */
   undo: () => void;
@@ -62,11 +65,12 @@ const MOST_IN_CHECK = 1000;
 export function useTaps(into: TappedInto): Taps {
   const { batch, at } = into;
   const turns = batch.turns.filter(({ station }) => station === at.station);
-  const { standing, ownLast, send, takeBack } = useStanding(turns.flatMap(({ tallies }) => tallies));
+  const tallies = turns.flatMap((turn) => turn.tallies);
+  const { done, standing, ownLast, send, takeBack } = useStanding(tallies);
   const present = useLatest({ ...into, turns });
   /** What was begun here, which may not be shown yet. */
   const mine = useRef<Begun>({ turn: null, check: null });
-  return useMemo(() => {
+  const taps = useMemo(() => {
     const begin = (batchId: string, how: AtStation, dose: number | null): { turn: TurnRecord; first: Write[] } => {
       const turn = { id: newId(), batchId, ...how, dose, startedAt: nowUtc() };
       mine.current.turn = turn;
@@ -109,7 +113,7 @@ export function useTaps(into: TappedInto): Taps {
       return { check, first: [{ put: 'check', row: { id: check.id, modelId: modelId!, ...aim, ...by } }] };
     };
     return {
-      tap(what) {
+      tap(what: Tallied) {
         const { turn, first } = turnNow();
         // What went wrong went wrong with one of two.
         const count = what === 'done' ? turn.atOnce : 1;
@@ -127,11 +131,11 @@ export function useTaps(into: TappedInto): Taps {
         takeBack(last);
         write({ remove: 'tally', id: last.id });
       },
-      changeDose(dose) {
+      changeDose(dose: number) {
         const { batch: now, at: how } = present.current;
         write(...begin(now.id, how, dose).first);
       },
-      size(seen) {
+      size(seen: SizeSeen) {
         if (present.current.batch.modelId === null) return;
         const { turn, first } = turnNow();
         const { check, first: begins } = checkNow(turn.id);
@@ -143,4 +147,5 @@ export function useTaps(into: TappedInto): Taps {
       },
     };
   }, [present, ownLast, send, standing, takeBack]);
+  return { ...taps, done, tallies };
 }
