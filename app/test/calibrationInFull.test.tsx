@@ -2,6 +2,8 @@ import type { HoldTestRecord } from '@leggero/contract';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
+import Papa from 'papaparse';
+
 import { BenchPage } from '@/features/bench/BenchPage';
 import { ComparePage } from '@/features/compare/ComparePage';
 import { FindPage } from '@/features/find/FindPage';
@@ -14,6 +16,9 @@ import { WithModel } from '@/parts/WithModel';
 
 import { goTo, visited } from './router';
 import { done, FRESH_ID, lastDone, MODEL_ID, PUMP_ID, show, someRecords } from './studio';
+
+const kept: string[] = [];
+jest.mock('@/device/download', () => ({ keepFile: (content: string) => kept.push(content) }));
 
 const inch = (inches: number) => inches * 25.4;
 
@@ -138,6 +143,22 @@ describe('comparing', () => {
     expect(screen.getByText('Hole').parentElement?.textContent).toBe('Hole9just passes');
     expect(screen.getByText('Pearl beside matte: the shine differs.')).toBeTruthy();
     expect(screen.getByText(/Never measured: its dose is estimated/)).toBeTruthy();
+  });
+
+  it('keeps them as a file, what is not known left empty', async () => {
+    goTo('/shelf/compare', { a: MODEL_ID, b: FRESH_ID, width: String(inch(9)) });
+    show(<ComparePage />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Save this comparison as CSV' }));
+    await waitFor(() => expect(kept).toHaveLength(1));
+    const { data } = Papa.parse<Record<string, string>>(kept[0]!.trim(), { header: true });
+    expect(data.map((line) => [line['balloon'], line['width (mm)'], line['of nominal'], line['dose in']])).toEqual([
+      ['Fennimore Standard 11, kelp green', '228.6', '0.818', 'strokes'],
+      [expect.stringMatching(/^Tarn Satin 11, /), '228.6', '0.818', 'strokes'],
+    ]);
+    expect(Number(data[0]!['dose'])).toBeCloseTo(6, 0);
+    expect(Number(data[0]!['dose from'])).toBeLessThan(Number(data[0]!['dose to']));
+    // Never filled.
+    expect([data[1]!['spread (mm)'], data[1]!['filled']]).toEqual(['', '0']);
   });
 
   it('takes up to three beside the one that is wanted, and at least one', async () => {

@@ -51,6 +51,14 @@ describe('today on the bench', () => {
     expect(visited.at(-1)).toBe(`/shelf/${FRESH_ID}/reading`);
   });
 
+  it('is also what stands: the way to what fails there, and to taking it down', async () => {
+    const [event] = records().events;
+    await open(records({ events: [{ ...event!, state: 'up', opensAt: from(-1) }] }));
+    await userEvent.click(await screen.findByRole('link', { name: /^Low Tide stands/ }));
+    expect(visited.at(-1)).toBe(`/builds/events/${id(1)}/site?part=right`);
+    expect(screen.queryByText(/^Open/)).toBeNull();
+  });
+
   it('is the run that goes on, and what was set aside', async () => {
     const batch = {
       ...{ id: id(4), inflationId: id(3), key: 'a', place: 0, modelId: MODEL_ID, colourHex: '#3f7a4a' },

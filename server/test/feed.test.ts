@@ -360,6 +360,35 @@ describe('the change feed', () => {
     expect(kept(device.rows)).toEqual(await stored());
   });
 
+  it('brings photos a few at a time, for each is as large as many rows: at first, and as they come', async () => {
+    await send([put('event')]);
+    const add = (many: number) =>
+      send(
+        ...Array.from(
+          { length: many },
+          () => [{ put: 'photo', row: { ...sample('photo'), id: randomUUID() } }] as Write[],
+        ),
+      );
+    const follow = async (device: Device) => {
+      const pages: number[] = [];
+      for (let more = true; more;) {
+        const changes: Changes = await changesSince(service, { since: device.cursor, page: 100 });
+        device.rows = layChanges(device.rows, changes);
+        [device.cursor, more] = [changes.cursor, changes.more];
+        pages.push(changes.rows.photo?.length ?? 0);
+      }
+      return pages;
+    };
+    await add(5);
+    const device = new Device();
+    expect(Math.max(...(await follow(device)))).toBe(2);
+    await add(3);
+    const later = await follow(device);
+    expect(Math.max(...later)).toBe(2);
+    expect(later.reduce((sum, count) => sum + count, 0)).toBe(3);
+    expect(kept(device.rows)).toEqual(await stored());
+  });
+
   it('has one who comes with a cursor of elsewhere, of the future, or none at all, start anew', async () => {
     const device = new Device();
     await device.follow();

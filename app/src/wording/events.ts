@@ -21,7 +21,7 @@ export const EVENT_PAGES = [
   },
   { page: 'schedule', title: 'Schedule', note: 'Backwards from the opening: what begins when, and what cannot wait' },
   { page: 'morning', title: 'Next morning', note: 'What a night cost: set balloons aside, and measure them again' },
-  { page: 'site', title: 'Site list', note: 'What to look at before, at and after putting it up' },
+  { page: 'site', title: 'Site list', note: 'What to look at, what to put right, how it came out, what goes back' },
   { page: 'shopping', title: 'Shopping list', note: 'What is needed with spares, what is there, what to buy' },
   { page: 'sheet', title: 'Sheets', note: 'For the bench, the site and the client, to print or as PDF' },
   { page: 'money', title: 'Hours and price', note: 'How long it takes by how many, and what it comes to' },

@@ -7,6 +7,7 @@ import { onOwnConnection } from '../db/stream';
 import * as schema from '../db/tables';
 import { revisionOf } from './revision';
 import { rowsAfter } from './store';
+import { weightOf } from './weight';
 
 /** Rows written at once. */
 const PAGE = 1000;
@@ -34,12 +35,13 @@ async function* piecesOf(scope: Scope, now: Date): AsyncGenerator<string> {
   yield `${JSON.stringify(head).slice(0, -1)},"rows":{`;
   for (const [at, noun] of KEPT_NOUNS.entries()) {
     yield `${at === 0 ? '' : ','}\n${JSON.stringify(noun)}:[`;
+    const most = Math.ceil(PAGE / weightOf(noun));
     let last = '';
     for (;;) {
-      const rows = await rowsAfter(scope, noun, { last, most: PAGE });
+      const rows = await rowsAfter(scope, noun, { last, most });
       const before = last === '' ? '\n' : ',\n';
       if (rows.length > 0) yield before + rows.map((row) => JSON.stringify(row)).join(',\n');
-      if (rows.length < PAGE) break;
+      if (rows.length < most) break;
       last = rows.at(-1)!.id;
     }
     yield ']';

@@ -7,6 +7,7 @@ import { changes } from '../db/tables';
 import { revisionOf } from './revision';
 import { listRows, rowsAfter } from './store';
 import { TABLES } from './tables';
+import { weightOf } from './weight';
 
 /** Rows and tombstones of a page, where nothing else is asked for. */
 const PAGE = 1000;
@@ -83,9 +84,10 @@ async function filled(
   let last = from.id;
   let next: Cursor = after(revision);
   for (const name of nouns.slice(nouns.indexOf(from.noun as NounName))) {
-    const found = await rowsAfter(scope, name, { last, most: left });
+    const weight = weightOf(name);
+    const found = await rowsAfter(scope, name, { last, most: Math.ceil(left / weight) });
     if (found.length > 0) rows[name] = found;
-    left -= found.length;
+    left -= weight * found.length;
     last = '';
     if (left > 0) continue;
     next = { filling: true, revision, noun: name, id: found.at(-1)!.id };
@@ -103,12 +105,13 @@ async function changed(
   const { revision, noun, rowId, there } = changes;
   // What was taken away comes before what was put in its place.
   const later = sql`(${revision}, ${noun}, ${rowId}, ${there}) > (${from.revision}, ${from.noun}, ${from.id}, ${from.there})`;
-  const found = await scope.database
+  const read = await scope.database
     .select({ noun, id: rowId, revision, there })
     .from(changes)
     .where(and(eq(changes.studioId, scope.studioId), inArray(noun, [...nouns]), later))
     .orderBy(asc(revision), asc(noun), asc(rowId), asc(there))
     .limit(page);
+  const found = read.slice(0, fitting(read, page));
   const rows: Record<string, unknown[]> = {};
   const gone: Record<string, string[]> = {};
   for (const [name, own] of groupBy(found, (change) => change.noun) as Map<NounName, typeof found>) {
@@ -121,7 +124,7 @@ async function changed(
     if (lost.length > 0) gone[name] = [...new Set(lost.map(({ id }) => id))];
   }
   const last = found.at(-1);
-  const more = found.length === page;
+  const more = read.length === page || found.length < read.length;
   const at = more && last ? { filling: false as const, ...last } : null;
   return {
     cursor: written(scope, at ?? after(now)),
@@ -131,4 +134,11 @@ async function changed(
     rows,
     gone,
   } as Changes;
+}
+
+/** How many of some changes fit a page by the weight of their rows; one does always. */
+function fitting(changed: readonly { noun: string }[], page: number): number {
+  let left = page;
+  const over = changed.findIndex(({ noun }) => (left -= weightOf(noun as NounName)) < 0);
+  return over < 0 ? changed.length : Math.max(1, over);
 }

@@ -7,14 +7,17 @@ import type { Knowledge } from '@/views/knowledge';
 import { useLengths } from '@/data/lengths';
 import { firstTarget, modelName, mostUsed, viewModel } from '@/views/modelView';
 import { useSizers, useStudio, useTiers } from '@/data/records';
+import { Button } from '@/ui/Button';
 import { Labelled } from '@/ui/Field';
 import { useWide } from '@/ui/layout';
+import { keepCsv } from '@/parts/keepCsv';
 import { LengthEntry } from '@/parts/LengthEntry';
 import { Page } from '@/ui/Page';
 import { PickChips, ToggleChips } from '@/ui/PickChips';
 import { Empty, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 
+import { COMPARE_COLUMNS, compareLines } from './compareFile';
 import type { Compared } from './compared';
 import { SideBySide } from './SideBySide';
 import { StandIn } from './StandIn';
@@ -102,6 +105,11 @@ export function ComparePage() {
           </Labelled>
         </View>
       </View>
+      <Button
+        title="Save this comparison as CSV"
+        look="plain"
+        onPress={() => keepCsv('comparison.csv', COMPARE_COLUMNS, compareLines(compared, widthMm))}
+      />
       <Words look="quiet">
         Intervals hold 95 of 100 times. What was never measured is estimated from the rest of the shelf.
       </Words>
