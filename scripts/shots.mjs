@@ -42,14 +42,16 @@ await run(async () => {
     ['eye-phone', `/gauges/eye/${eyeCheck.id}`, PHONE],
     ['event-wide', `/builds/events/${pieces[0].eventId}`, WIDE],
     ['column-phone', `/builds/${pieceOf('column')}`, PHONE],
-    ['hoop-wide', `/builds/${pieceOf('hoop')}`, WIDE],
     ['recipe-phone', `/builds/events/${pieces[0].eventId}/recipe`, PHONE],
     ['sheet-wide', `/builds/events/${pieces[0].eventId}/sheet?for=client`, WIDE],
     ['garland-wide', `/builds/${pieceOf('garland')}`, WIDE],
+    // Last, for its event stands then.
+    ['repair-phone', `/builds/${pieceOf('column')}`, PHONE],
   ];
   mkdirSync(FOLDER, { recursive: true });
   const browser = await launchChromium();
   for (const [name, address, viewport, choice = 'light'] of views) {
+    if (name.startsWith('repair')) await standsSince(url, pieces[0].eventId, 2);
     const page = await browser.newPage();
     await page.setViewport(viewport);
     const theme = JSON.stringify({ state: { choice }, version: 0 });
@@ -61,6 +63,10 @@ await run(async () => {
     await page.evaluate(() => document.fonts.ready);
     if (name.startsWith('garland')) await page.waitForSelector('::-p-text(By the rule of the trade)');
     if (name.startsWith('recipe')) await scrollTo(page, '[role=listitem][aria-label^="Batch E"]');
+    if (name.startsWith('repair')) {
+      await (await page.waitForSelector('[aria-label="One of these failed"]')).click();
+      await page.waitForSelector('[aria-label^="One anew"]');
+    }
     if (name.startsWith('sheet')) await page.waitForSelector('[role=img][aria-label^="Side by side"] image');
     // A garland is packed before it stands among the pieces of its event.
     await new Promise((resolve) => setTimeout(resolve, name.startsWith('event') ? 8000 : 500));
@@ -71,6 +77,17 @@ await run(async () => {
   await browser.close();
   world.disconnect();
 });
+
+/** Has an event stand since so many days. */
+async function standsSince(url, eventId, days) {
+  const opensAt = new Date(Date.now() - days * 86_400_000).toISOString();
+  const changed = await fetch(`${url}/api/events/${eventId}`, {
+    method: 'PATCH',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ state: 'up', opensAt }),
+  });
+  if (!changed.ok) throw new Error(`the event is not up: ${changed.status}`);
+}
 
 /** All of the page is there: the network never rests, since a device goes on listening. */
 function settled(page) {

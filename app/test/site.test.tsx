@@ -196,7 +196,7 @@ describe('what goes back', () => {
     await open({ stockEntries: [entry] }, false, 'back');
     const row = await screen.findByRole('group', { name: /Standard/ });
     // Nobody tapped anything: as its pieces need.
-    const [, used] = /^40 went out, (\d+) used$/.exec(screen.getByText(/went out/).textContent!)!;
+    const [, used] = /^40 went out, its pieces take (\d+)$/.exec(screen.getByText(/went out/).textContent!)!;
     expect(Number(used)).toBeGreaterThan(0);
     const left = Math.max(0, 40 - Number(used));
     await userEvent.click(screen.getByRole('button', { name: /^One more: / }));

@@ -12,6 +12,7 @@ export interface ComingBack {
   out: number;
   /** Filled, or lost in filling: as stations tapped them; as its pieces need where no station did. */
   used: number;
+  tapped: boolean;
   /** Made anew where it stood. */
   repaired: number;
   left: number;
@@ -53,6 +54,6 @@ export function comingBack({
     if (out <= 0) return [];
     const used = (filled ? tapped.get(model.id) : needed.get(model.id)) ?? 0;
     const anew = repaired.get(model.id) ?? 0;
-    return [{ model, out, used, repaired: anew, left: Math.max(0, out - used - anew) }];
+    return [{ model, out, used, tapped: filled, repaired: anew, left: Math.max(0, out - used - anew) }];
   });
 }

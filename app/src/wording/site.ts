@@ -1,6 +1,8 @@
 import type { BuiltMeasure } from '@leggero/contract';
 import type { SiteStepKind, SiteTime } from '@leggero/core/site';
 
+import type { ComingBack } from '@/views/comingBack';
+
 import { counted } from './trade';
 
 /** The parts of an event's site page. */
@@ -39,9 +41,9 @@ export function builtText(
   return `${text(builtMm)} came out, ${by}`;
 }
 
-/** "108 went out, 97 filled, 1 in a repair" */
-export const outText = ({ out, used, repaired }: { out: number; used: number; repaired: number }): string =>
-  `${out} went out, ${used} used${repaired === 0 ? '' : `, ${counted(repaired, 'repair')}`}`;
+/** "108 went out, 97 filled, 1 repair" */
+export const outText = ({ out, used, tapped, repaired }: Omit<ComingBack, 'model' | 'left'>): string =>
+  `${out} went out, ${tapped ? `${used} filled` : `its pieces take ${used}`}${repaired === 0 ? '' : `, ${counted(repaired, 'repair')}`}`;
 
 export const TIME_WORDS: Record<SiteTime, string> = {
   before: 'Before you go',
