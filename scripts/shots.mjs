@@ -78,8 +78,10 @@ await run(async () => {
   world.disconnect();
 });
 
-/** Has an event stand since so many days. */
+/** Has an event stand since so many days, and nothing made for it since. */
 async function standsSince(url, eventId, days) {
+  const { rows } = await (await fetch(`${url}/api/changes?since=&nouns=inflation`)).json();
+  for (const { id } of rows.inflation ?? []) await fetch(`${url}/api/inflations/${id}`, { method: 'DELETE' });
   const opensAt = new Date(Date.now() - days * 86_400_000).toISOString();
   const changed = await fetch(`${url}/api/events/${eventId}`, {
     method: 'PATCH',

@@ -207,6 +207,8 @@ describe('what goes back', () => {
       row: { modelId: MODEL_ID, eventId: EVENT_ID, change: 'back', count: left + 1 },
     });
     expect(box(/^1 pole, /)).toBeTruthy();
+    await click('Undo');
+    expect(lastDone()).toMatchObject({ remove: 'stockEntry' });
   });
 
   it('is by the taps of its runs where there are any; a pair takes one of each of its two', () => {

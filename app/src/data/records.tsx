@@ -18,8 +18,9 @@ import type {
   Studio,
   StudyRecord,
   TierRecord,
+  TurnHands,
 } from '@leggero/contract';
-import { APP_ROUTES, layWrites, NO_ROWS, NOUN_NAMES, type TurnHands } from '@leggero/contract';
+import { APP_ROUTES, layWrites, NO_ROWS, NOUN_NAMES } from '@leggero/contract';
 import { tradeWith, type Trade } from '@leggero/core';
 import {
   QueryClient,

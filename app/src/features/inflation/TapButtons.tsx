@@ -86,7 +86,10 @@ function TapButton({ title, onPress }: { title: string; onPress: () => void }) {
     <button
       type="button"
       onClick={onPress}
-      className="flex min-h-[132px] touch-manipulation select-none items-center justify-center rounded-card border-0 bg-kiln active:opacity-80"
+      className={
+        'flex min-h-[132px] touch-manipulation select-none items-center justify-center rounded-card border-0 ' +
+        'bg-kiln active:opacity-80'
+      }
     >
       <Words look="figure" className="text-[34px] leading-10 text-on-kiln">
         {title}

@@ -35,6 +35,7 @@ export function BackPart({ event }: ShownEvent) {
   const book = useStockBook();
   const runs = useInflations(event.id);
   const repairs = useRepairs(event.id);
+  const [undo, setUndo] = useState<Write[] | null>(null);
   if (work === 'failed')
     return (
       <Failed
@@ -47,13 +48,34 @@ export function BackPart({ event }: ShownEvent) {
   const back = comingBack({ eventId: event.id, models, book, runs, repairs, needs });
   return (
     <>
-      <Balloons key={back.map(({ model, out }) => `${model.id} ${out}`).join()} back={back} eventId={event.id} />
+      <Balloons
+        // What went back changes what is out: counts are proposed anew.
+        key={back.map(({ model, out }) => `${model.id} ${out}`).join()}
+        {...{ back }}
+        eventId={event.id}
+        onBack={setUndo}
+      />
+      {undo ? (
+        <UndoLine
+          sentence="They are back in stock."
+          onUndo={() => {
+            write(...undo);
+            setUndo(null);
+          }}
+        />
+      ) : null}
       <Things eventId={event.id} things={work.recipe.takes.filter(({ kind }) => COMES_BACK.includes(kind))} />
     </>
   );
 }
 
-function Balloons({ back, eventId }: { back: readonly ComingBack[]; eventId: string }) {
+interface BalloonsProps {
+  back: readonly ComingBack[];
+  eventId: string;
+  onBack: (undo: Write[]) => void;
+}
+
+function Balloons({ back, eventId, onBack }: BalloonsProps) {
   const [counts, setCounts] = useState<ReadonlyMap<string, number>>(new Map());
   const countOf = ({ model, left }: ComingBack) => counts.get(model.id) ?? left;
   const all = back.reduce((sum, each) => sum + countOf(each), 0);
@@ -64,6 +86,7 @@ function Balloons({ back, eventId }: { back: readonly ComingBack[]; eventId: str
       return count > 0 ? [row] : [];
     });
     write(...rows.map((row): Write => ({ put: 'stockEntry', row })));
+    onBack(rows.map(({ id }) => ({ remove: 'stockEntry', id })));
   };
   return (
     <View className="gap-3">
