@@ -64,6 +64,13 @@ const open = async (by: Partial<Records> = {}, address: Record<string, string> =
   await waitFor(() => expect(document.querySelector('[aria-busy=true]')).toBeNull());
 };
 const click = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
+/** Keys one after another, faster than the page is drawn; what they did is kept once they are on their way to the screen. */
+const keys = async (target: Element | Window, ...all: string[]) => {
+  act(() => {
+    for (const key of all) fireEvent.keyDown(target, { key });
+  });
+  await act(() => new Promise((resolve) => setTimeout(resolve, 0)));
+};
 const rowsDone = (noun: string) =>
   done().flatMap((write) => ('put' in write && write.put === noun ? [write.row as Record<string, unknown>] : []));
 
@@ -152,9 +159,7 @@ describe('at a station', () => {
 
   it('a tap counts for what is filled at once, in one turn however fast they come', async () => {
     await open({}, { station: 'Table 1', two: '1' });
-    act(() => {
-      for (const key of [' ', 'PageDown', '1', ' ']) fireEvent.keyDown(window, { key });
-    });
+    await keys(window, ' ', 'PageDown', '1', ' ');
     expect(namesDone()).toEqual(['put turn', ...Array.from({ length: 4 }, () => 'put tally')]);
     expect(rowsDone('turn')).toMatchObject([{ batchId: id(10), station: 'Table 1', atOnce: 2 }]);
     expect(rowsDone('tally').map(({ what, count }) => [what, count])).toEqual([
@@ -167,15 +172,24 @@ describe('at a station', () => {
     expect(screen.getByText('1 lost · in pairs')).toBeTruthy();
   });
 
+  it('a tap is on the screen before it is kept, and counts once when both are', async () => {
+    await open({ turns: [turn(0)], tallies: [tally(0, 'done')] });
+    act(() => void fireEvent.keyDown(window, { key: ' ' }));
+    expect(screen.getByText('2 of 4')).toBeTruthy();
+    expect(rowsDone('tally')).toEqual([]);
+    await keys(window, '1', 'u');
+    expect(screen.getByText('2 of 4')).toBeTruthy();
+    expect(screen.getByText('0 lost')).toBeTruthy();
+    expect(namesDone()).toEqual(['put tally', 'put tally', 'remove tally']);
+  });
+
   it('undo takes back one tap after another, each once, and nothing of another station', async () => {
     await open({
       turns: [turn(0), turn(1, { station: 'Table 2' })],
       tallies: [tally(0, 'done'), tally(1, 'popped'), tally(2, 'done', { turnId: id(31) })],
     });
     await click('Pinhole');
-    act(() => {
-      for (let i = 0; i < 5; i += 1) fireEvent.keyDown(window, { key: 'u' });
-    });
+    await keys(window, 'u', 'u', 'u', 'u', 'u');
     const removed = done().flatMap((write) => ('remove' in write ? [write.id] : []));
     expect(removed).toEqual([rowsDone('tally')[0]!['id'], id(51), id(50)]);
     expect(await screen.findByText('1 of 4')).toBeTruthy();
@@ -203,7 +217,7 @@ describe('at a station', () => {
     });
     await waitFor(() => expect(screen.queryByText('The first of this batch')).toBeNull());
     await click('Check a size');
-    fireEvent.keyDown(window, { key: '1' });
+    await keys(window, '1');
     expect(lastDone()).toMatchObject({
       put: 'checkResult',
       row: { checkId: check!['id'], position: 1, answer: 'stops' },
@@ -215,7 +229,7 @@ describe('at a station', () => {
     await open();
     await click('Check a size');
     await click('Measure this one instead');
-    fireEvent.keyDown(window, { key: '1' });
+    await keys(window, '1');
     expect(rowsDone('checkResult')).toEqual([]);
     fireEvent.keyDown(screen.getByRole('slider', { name: 'Width' }), { key: 'ArrowRight' });
     await click('Keep this width');
@@ -280,11 +294,11 @@ describe('at a station', () => {
     expect(document.activeElement).toBe(document.body);
     const undo = screen.getByRole('button', { name: 'Undo the last tap' });
     act(() => undo.focus());
-    fireEvent.keyDown(undo, { key: ' ' });
-    fireEvent.keyDown(window, { key: ' ' });
+    await keys(undo, ' ');
+    await keys(window, ' ');
     expect(rowsDone('tally').map(({ what }) => what)).toEqual(['popped', 'done']);
     await click('All batches');
-    fireEvent.keyDown(window, { key: ' ' });
+    await keys(window, ' ');
     expect(rowsDone('tally')).toHaveLength(2);
   });
 
@@ -304,9 +318,7 @@ describe('at a station', () => {
     await click('Next: batch B');
     expect(await screen.findByRole('status', { name: /^5 in across/ })).toBeTruthy();
     expect(screen.getByText('not known yet')).toBeTruthy();
-    act(() => {
-      for (const key of ['Enter', 'Enter']) fireEvent.keyDown(window, { key });
-    });
+    await keys(window, 'Enter', 'Enter');
     await screen.findByText('All batches are through.');
     await click('End the run');
     expect(lastDone()).toMatchObject({ change: 'inflation', id: RUN_ID, by: { endedAt: expect.any(String) } });

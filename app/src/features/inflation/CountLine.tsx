@@ -23,7 +23,7 @@ export function CountLine({ progress, done, tallies, atOnce }: CountLineProps) {
   const lost = progress.lost + more(isLost);
   return (
     <View className="gap-1">
-      <View className="flex-row items-baseline justify-between">
+      <View className="h-8 flex-row items-baseline justify-between [contain:strict]">
         <Words look="figure" className="text-[24px] leading-8">
           {madeText({ done: made, wanted: progress.wanted })}
         </Words>
@@ -35,8 +35,8 @@ export function CountLine({ progress, done, tallies, atOnce }: CountLineProps) {
       </View>
       <View className="h-2.5 overflow-hidden rounded-full bg-sunk">
         <View
-          className="h-2.5 bg-pine"
-          style={{ width: `${Math.min(100, (100 * made) / Math.max(1, progress.wanted))}%` }}
+          className="h-2.5 w-full origin-left bg-pine"
+          style={{ transform: [{ scaleX: Math.min(1, made / Math.max(1, progress.wanted)) }] }}
         />
       </View>
     </View>

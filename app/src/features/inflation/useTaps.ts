@@ -58,6 +58,9 @@ interface Begun {
   check: BegunCheck | null;
 }
 
+/** Keeps what a tap did as soon as that is on its way to the screen; in the order of the taps. */
+const soon = (...writes: readonly Write[]) => void setTimeout(() => write(...writes), 0);
+
 /** A check has room for so many. */
 const MOST_IN_CHECK = 1000;
 
@@ -119,7 +122,7 @@ export function useTaps(into: TappedInto): Taps {
         const count = what === 'done' ? turn.atOnce : 1;
         const row = { id: newId(), turnId: turn.id, what, count, at: nowUtc() };
         send(row);
-        write(...first, { put: 'tally', row });
+        soon(...first, { put: 'tally', row });
       },
       undo() {
         const last =
@@ -129,11 +132,11 @@ export function useTaps(into: TappedInto): Taps {
             .at(-1);
         if (!last) return;
         takeBack(last);
-        write({ remove: 'tally', id: last.id });
+        soon({ remove: 'tally', id: last.id });
       },
       changeDose(dose: number) {
         const { batch: now, at: how } = present.current;
-        write(...begin(now.id, how, dose).first);
+        soon(...begin(now.id, how, dose).first);
       },
       size(seen: SizeSeen) {
         if (present.current.batch.modelId === null) return;
@@ -143,7 +146,7 @@ export function useTaps(into: TappedInto): Taps {
         check.taken += 1;
         const found = typeof seen === 'number' ? { answer: null, widthMm: seen } : { answer: seen, widthMm: null };
         const row = { id: newId(), checkId: check.id, position, ...found, takenAt: nowUtc() };
-        write(...first, ...begins, { put: 'checkResult', row });
+        soon(...first, ...begins, { put: 'checkResult', row });
       },
     };
   }, [present, ownLast, send, standing, takeBack]);
