@@ -10,7 +10,6 @@ import { momentText } from '@/wording/day';
 
 /** Across, px. */
 const SMALL = 64;
-const WHOLE_HIGH = 460;
 
 /** Photos of one step, small; a tap shows one whole. */
 export function Photos({ of, photos }: { of: string; photos: readonly PhotoRecord[] }) {
@@ -33,12 +32,8 @@ export function Photos({ of, photos }: { of: string; photos: readonly PhotoRecor
       <Sheet title={of} open={shown !== undefined} onClose={() => setOpen(null)}>
         {shown ? (
           <>
-            <Image
-              source={{ uri: shown.picture }}
-              resizeMode="contain"
-              accessibilityLabel={`Photo of ${of}`}
-              style={{ width: '100%', height: WHOLE_HIGH }}
-            />
+            {/* The browser's own: it is as high as it is. */}
+            <img src={shown.picture} alt={`Photo of ${of}`} className="max-h-[60vh] w-full object-contain" />
             <View className="flex-row items-center justify-between">
               <Words look="quiet">{momentText(shown.at)}</Words>
               <DeleteButton
