@@ -18,6 +18,7 @@ export async function viewsOf(world: World): Promise<[name: string, address: str
   const mirror = first(({ finish, kind }) => finish === 'mirror' && kind === 'round');
   const { eventId } = pieces.find(({ eventId: of }) => of !== null)!;
   const [going, begun] = await runsBegun(world, eventId!, eleven);
+  await putUp(world, eventId!, { pieceId: pieces.find((piece) => piece.eventId === eventId)!.id, model: eleven });
   return [
     ['bench', '/bench'],
     ['searching', '/search'],
@@ -72,6 +73,10 @@ export async function viewsOf(world: World): Promise<[name: string, address: str
     ['new piece', '/builds/new'],
     ['new event', '/builds/events/new'],
     ['an event', `/builds/events/${eventId}`],
+    ...['right', 'built', 'back'].map((part): [string, string] => [
+      `the site of an event: ${part}`,
+      `/builds/events/${eventId}/site?part=${part}`,
+    ]),
     ...['recipe', 'schedule', 'morning', 'site', 'shopping', 'money', 'swap', 'sheet', 'versions'].map(
       (page): [string, string] => {
         return [`${page} of an event`, `/builds/events/${eventId}/${page}`];
@@ -108,4 +113,26 @@ async function runsBegun({ put }: World, eventId: string, model: ModelDetail): P
   await put('tallies', { id: randomUUID(), turnId, what: 'done', count: 2, at: startedAt });
   const page = `/builds/events/${eventId}/run`;
   return [page, `${page}?station=Table%202&two=1&batch=${second}`];
+}
+
+/** A small picture, grey. */
+const PICTURE =
+  'data:image/jpeg;base64,/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//////////////////////////////////////////////////////////' +
+  '////////////////////////////wAALCAABAAEBAREA/8QAFAABAAAAAAAAAAAAAAAAAAAAA//EABQQAQAAAAAAAAAAAAAAAAAAAAD/2gAIAQEAAD8A' +
+  'N//Z';
+
+/** What a place has once an event is up: something to put right, a photo of it, a repair, a size as built. */
+async function putUp(
+  { put }: World,
+  eventId: string,
+  { pieceId, model }: { pieceId: string; model: ModelDetail },
+): Promise<void> {
+  const [snagId, at] = [randomUUID(), new Date().toISOString()];
+  const of = { eventId, pieceId, at };
+  await put('snags', { id: snagId, ...of, text: 'A gap low down, on the door side' });
+  await put('photos', { id: randomUUID(), eventId, key: snagId, picture: PICTURE, at });
+  await put('as-built', { id: randomUUID(), ...of, measure: 'high', drawnMm: 1794, builtMm: 1765 });
+  const { id: modelId, colourHex } = model;
+  await put('repairs', { id: randomUUID(), ...of, modelId, colourHex, cause: 'popped', reckonedMm: 236, fillMm: 235 });
+  await put('stock-entries', { id: randomUUID(), modelId, eventId, change: 'out', count: 150, at });
 }

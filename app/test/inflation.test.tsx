@@ -169,7 +169,7 @@ describe('at a station', () => {
       ['done', 2],
     ]);
     expect(await screen.findByText('4 of 4, 2 over')).toBeTruthy();
-    expect(screen.getByText('1 lost · in pairs')).toBeTruthy();
+    expect(screen.getByText('1 lost')).toBeTruthy();
   });
 
   it('a tap is on the screen before it is kept, and counts once when both are', async () => {

@@ -49,7 +49,8 @@ const records = (by: Partial<EventRecord>): Records => ({
   events: [event(by)],
   pieces: [piece(1), piece(2)],
 });
-const inDays = (days: number) => new Date(Date.now() + days * DAY_MS).toISOString();
+/** An evening in so many days: how a day's hours of work end before it does not hang on when this runs. */
+const inDays = (days: number) => new Date(new Date(Date.now() + days * DAY_MS).setHours(18, 0, 0, 0)).toISOString();
 const open = async (by: Partial<EventRecord>) => {
   show(<SchedulePage eventId={EVENT_ID} />, records(by));
   await waitFor(() => expect(document.querySelector('[aria-busy=true]')).toBeNull());

@@ -1,10 +1,13 @@
-import { EVENT_DEFAULTS, PIECE_DEFAULTS, type PieceRecord } from '@leggero/contract';
+import { EVENT_DEFAULTS, PIECE_DEFAULTS, PIECE_FORMS, type PieceRecord } from '@leggero/contract';
+import { TRADE } from '@leggero/core';
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
 import { firstDesign } from '@/features/builds/firstDesign';
 import { SitePage } from '@/features/site/SitePage';
 
+import { drawnMeasures } from '@/parts/piece/drawnMeasures';
+import { viewIn } from '@/parts/piece/viewIn';
 import { LARGEST_PHOTO, smallPhoto } from '@/parts/photo/smallPhoto';
 import { comingBack } from '@/views/comingBack';
 import { builtText } from '@/wording/site';
@@ -182,6 +185,22 @@ describe('how pieces came out', () => {
     ]);
   });
 
+  it.each(PIECE_FORMS)('a %s has measures as it is drawn', (form) => {
+    const material = {
+      knowledge: { models: [], trade: TRADE },
+      studio: { stepMm: 3.175 },
+      chains: [],
+      stacks: [],
+      longs: [],
+    };
+    const part = { modelId: null, colourHex: '#d2577e', finish: 'matte' as const };
+    const measures = drawnMeasures(viewIn(firstDesign(form, { part, stepMm: 3.175 }), material)!, material);
+    expect(measures.length).toBeGreaterThan(0);
+    for (const { drawnMm } of measures) expect(drawnMm).toBeGreaterThan(100);
+    const taught = measures.flatMap(({ teaches }) => (teaches ? Object.keys(teaches) : []));
+    expect(taught).toEqual({ column: ['layers'], taper: ['layers'], garland: ['tied'] }[form as string] ?? []);
+  });
+
   it('what came out stands beside what was drawn', () => {
     const words = { text: (mm: number) => `${mm} mm`, fine: (mm: number) => `${mm} mm`, stepMm: 3 };
     expect(builtText({ drawnMm: 1830, builtMm: 1815 }, words)).toBe('1815 mm came out, 15 mm less than drawn');
@@ -218,13 +237,21 @@ describe('what goes back', () => {
     const out = new Map([[EVENT_ID, 30]]);
     const book = { of: () => ({ outFor: out }) } as never;
     const by = { done: 20, popped: 1, pinhole: 1, size: 5, other: 0 };
-    const runs = [{ batches: [{ id: 'b', modelId: pair.id }], progress: { batches: [{ batch: 'b', by }] } }] as never;
+    const runs = [
+      { batches: [{ id: 'b', modelId: pair.id }], progress: { batches: [{ batch: 'b', by }], done: 20, lost: 2 } },
+      // Begun on another device, and left.
+      { batches: [{ id: 'c', modelId: outer.id }], progress: { batches: [{ batch: 'c', by }], done: 0, lost: 0 } },
+    ] as never;
     const repairs = [{ modelId: outer.id }] as never;
-    const back = comingBack({ eventId: EVENT_ID, models: [outer, inner, pair], book, runs, repairs, needs: [] });
+    // What joins them is inflated at no station: as the pieces need.
+    const long = { ...outer, id: id(81) };
+    const needs = [{ balloon: long.id, count: 12, stuffed: 0 }];
+    const back = comingBack({ eventId: EVENT_ID, models: [outer, inner, pair, long], book, runs, repairs, needs });
     expect(back.map(({ model, used, repaired, left }) => [model.id, used, repaired, left])).toEqual([
       [outer.id, 22, 1, 7],
       [inner.id, 22, 0, 8],
       [pair.id, 0, 0, 30],
+      [long.id, 12, 0, 18],
     ]);
   });
 });

@@ -10,7 +10,7 @@ import type { StockBook } from './stock';
 export interface ComingBack {
   model: ModelRecord;
   out: number;
-  /** Filled, or lost in filling: as stations tapped them; as its pieces need where no station did. */
+  /** Filled, or lost in filling, as stations tapped them; as its pieces need where no station had any to make. */
   used: number;
   tapped: boolean;
   /** Made anew where it stood. */
@@ -41,19 +41,19 @@ export function comingBack({
     if (modelId === null) return;
     for (const one of twoOf(modelId) ?? [modelId]) to.set(one, (to.get(one) ?? 0) + count);
   };
-  for (const { batches, progress } of runs)
+  // A run that was begun and never tapped in says nothing.
+  for (const { batches, progress } of runs.filter(({ progress: { done, lost } }) => done + lost > 0))
     for (const { batch, by } of progress.batches) {
       const modelId = batches.find(({ id }) => id === batch)?.modelId ?? null;
       for (const what of TALLIES) if (what === 'done' || isLost(what)) add(tapped, modelId, by[what]);
     }
   for (const { modelId } of repairs) add(repaired, modelId, 1);
-  const filled = [...tapped.values()].some((count) => count > 0);
   const needed = new Map(needs.map(({ balloon, count }) => [balloon, count]));
   return models.flatMap((model): ComingBack[] => {
     const out = book.of(model.id).outFor.get(eventId) ?? 0;
     if (out <= 0) return [];
-    const used = (filled ? tapped.get(model.id) : needed.get(model.id)) ?? 0;
     const anew = repaired.get(model.id) ?? 0;
-    return [{ model, out, used, tapped: filled, repaired: anew, left: Math.max(0, out - used - anew) }];
+    const used = tapped.get(model.id) ?? needed.get(model.id) ?? 0;
+    return [{ model, out, used, tapped: tapped.has(model.id), repaired: anew, left: Math.max(0, out - used - anew) }];
   });
 }

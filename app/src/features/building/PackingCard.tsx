@@ -6,6 +6,7 @@ import { write } from '@/data/outbox';
 import { newId, nowUtc } from '@/device/id';
 import { StackForm } from '@/parts/built/StackForm';
 import { packingOf } from '@/parts/piece/material';
+import { measuredLayers } from '@/parts/piece/measuredLayers';
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
@@ -23,7 +24,7 @@ interface PackingCardProps {
 /** How high layers stand in this studio: from memory, or learned from stacks that stood and were measured. */
 export function PackingCard({ stack, topped, basis }: PackingCardProps) {
   const [open, setOpen] = useState(false);
-  const layers = (topped ? stack.layers.slice(0, -1) : stack.layers).map(({ count, widthMm }) => ({ count, widthMm }));
+  const layers = measuredLayers(stack, topped);
   return (
     <Card title="How high it really stands">
       <View className="gap-2">

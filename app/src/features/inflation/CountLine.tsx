@@ -11,11 +11,10 @@ import type { Taps } from './useTaps';
 
 interface CountLineProps extends Pick<Taps, 'done' | 'tallies'> {
   progress: BatchProgress;
-  atOnce: 1 | 2;
 }
 
 /** How many of a batch are made and lost: with the tap, before it is kept, for no hand waits for a disk. */
-export function CountLine({ progress, done, tallies, atOnce }: CountLineProps) {
+export function CountLine({ progress, done, tallies }: CountLineProps) {
   const { come, gone } = useAhead(done, tallies);
   const more = (is: (what: Tallied) => boolean) => sumOf(come, is) - sumOf(gone, is);
   const made = progress.by.done + more((what) => what === 'done');
@@ -27,11 +26,7 @@ export function CountLine({ progress, done, tallies, atOnce }: CountLineProps) {
         <Words look="figure" className="text-[24px] leading-8">
           {madeText({ done: made, wanted: progress.wanted })}
         </Words>
-        <Words look="quiet">
-          {[`${lost} lost`, anew > 0 ? `${anew} made anew` : '', atOnce === 2 ? 'in pairs' : '']
-            .filter(Boolean)
-            .join(' · ')}
-        </Words>
+        <Words look="quiet">{`${lost} lost${anew > 0 ? ` · ${anew} made anew` : ''}`}</Words>
       </View>
       <View className="h-2.5 overflow-hidden rounded-full bg-sunk">
         <View

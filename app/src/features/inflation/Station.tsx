@@ -180,7 +180,7 @@ function AtBatch({
       <RunStale run={late} now={now} onEnd={onEnd} />
       <View className="mx-auto w-full max-w-[560px] gap-2">
         <BatchFigure {...{ batch, dose, model, hole }} />
-        <CountLine {...{ progress, done, tallies }} atOnce={at.atOnce} />
+        <CountLine {...{ progress, done, tallies }} />
         {beat && dose !== null && !through ? (
           <BeatCount {...{ dose }} timed={batch.timed} hearsKeys={!listing && !checking} />
         ) : null}

@@ -1,6 +1,6 @@
 import type { Write } from '@leggero/contract';
 import { COMES_BACK, needsOf, type Taken } from '@leggero/core/recipe';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useInflations } from '@/data/inflation';
@@ -10,10 +10,10 @@ import { useModels } from '@/data/records';
 import { usePhotos, useRepairs, useSiteTicks } from '@/data/site';
 import { useStockBook } from '@/data/stock';
 import { newId, nowUtc } from '@/device/id';
-import { useEventWork } from '@/parts/useEventWork';
+import type { EventWork } from '@/parts/useEventWork';
 import type { ShownEvent } from '@/parts/WithEvent';
 import { Button } from '@/ui/Button';
-import { Failed, Loading } from '@/ui/States';
+import { Loading } from '@/ui/States';
 import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
 import { comingBack, type ComingBack } from '@/views/comingBack';
@@ -27,23 +27,30 @@ import { counted } from '@/wording/trade';
 import { BackRow } from './BackRow';
 import { TickRow } from './TickRow';
 import { toggleTick } from './toggleTick';
+import { Worked } from './Worked';
 
 /** What goes back when it comes down: balloons that were left, and what is used again. */
 export function BackPart({ event }: ShownEvent) {
-  const work = useDeferredValue(useEventWork(event), null);
+  return (
+    <Worked event={event}>
+      {(work) => (
+        <>
+          <Left {...{ event, work }} />
+          <Things eventId={event.id} things={work.recipe.takes.filter(({ kind }) => COMES_BACK.includes(kind))} />
+        </>
+      )}
+    </Worked>
+  );
+}
+
+/** Balloons that went out and are left, as far as the records tell. */
+function Left({ event, work }: Pick<ShownEvent, 'event'> & { work: EventWork }) {
   const models = useModels().data;
   const book = useStockBook();
   const runs = useInflations(event.id);
   const repairs = useRepairs(event.id);
   const [undo, setUndo] = useState<Write[] | null>(null);
-  if (work === 'failed')
-    return (
-      <Failed
-        sentence="What it took could not be worked out here. Load the page again."
-        onRetry={() => window.location.reload()}
-      />
-    );
-  if (!(work && models && book && runs && repairs)) return <Loading what="what went out" />;
+  if (!(models && book && runs && repairs)) return <Loading what="what went out" />;
   const needs = needsOf(work.works, twoIn(models));
   const back = comingBack({ eventId: event.id, models, book, runs, repairs, needs });
   return (
@@ -64,7 +71,6 @@ export function BackPart({ event }: ShownEvent) {
           }}
         />
       ) : null}
-      <Things eventId={event.id} things={work.recipe.takes.filter(({ kind }) => COMES_BACK.includes(kind))} />
     </>
   );
 }

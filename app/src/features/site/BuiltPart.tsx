@@ -1,5 +1,5 @@
 import type { AsBuiltRecord, PieceRecord, Write } from '@leggero/contract';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
@@ -11,43 +11,41 @@ import { FinishedForm } from '@/parts/built/FinishedForm';
 import { StackForm } from '@/parts/built/StackForm';
 import type { DrawnMeasure } from '@/parts/piece/drawnMeasures';
 import { PieceStill } from '@/parts/PieceStill';
-import { useEventWork, type EventWork } from '@/parts/useEventWork';
+import type { EventWork } from '@/parts/useEventWork';
 import type { ShownEvent } from '@/parts/WithEvent';
 import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
-import { Failed, Loading } from '@/ui/States';
+import { Loading } from '@/ui/States';
 import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
 import { builtText, LAYERS_HIGH, MEASURE_WORDS } from '@/wording/site';
 
+import { Worked } from './Worked';
+
 /** How large its pieces came out: what stacks and garlands teach goes back to the next plan. */
 export function BuiltPart({ event, pieces }: ShownEvent) {
-  const work = useDeferredValue(useEventWork(event), null);
   const built = useAsBuilt(event.id);
-  if (work === 'failed')
-    return (
-      <Failed
-        sentence="Its pieces could not be worked out here. Load the page again."
-        onRetry={() => window.location.reload()}
-      />
-    );
-  if (!work || !built) return <Loading what="its pieces" />;
+  if (!built) return <Loading what="its sizes" />;
   return (
-    <>
-      <Words>
-        Measured once it is up: how layers pack and how long garlands come out is learned from it, and the next plan
-        reckons with that.
-      </Words>
-      {pieces.map((piece) => (
-        <Built
-          key={piece.id}
-          {...{ piece, work }}
-          measures={work.asked.get(piece.id)?.measures ?? []}
-          built={built.filter(({ pieceId }) => pieceId === piece.id)}
-          eventId={event.id}
-        />
-      ))}
-    </>
+    <Worked event={event}>
+      {(work) => (
+        <>
+          <Words>
+            Measured once it is up: how layers pack and how long garlands come out is learned from it, and the next plan
+            reckons with that.
+          </Words>
+          {pieces.map((piece) => (
+            <Built
+              key={piece.id}
+              {...{ piece, work }}
+              measures={work.asked.get(piece.id)?.measures ?? []}
+              built={built.filter(({ pieceId }) => pieceId === piece.id)}
+              eventId={event.id}
+            />
+          ))}
+        </>
+      )}
+    </Worked>
   );
 }
 

@@ -9,7 +9,6 @@ import { newId, nowUtc } from '@/device/id';
 import type { ShownEvent } from '@/parts/WithEvent';
 import { PieceStill } from '@/parts/PieceStill';
 import { Button } from '@/ui/Button';
-import { Field } from '@/ui/Field';
 import { PickChips } from '@/ui/PickChips';
 import { RowLink } from '@/ui/RowLink';
 import { Loading } from '@/ui/States';
@@ -18,6 +17,7 @@ import { dayText } from '@/wording/day';
 import { repairedText, repairText } from '@/wording/repair';
 import { counted } from '@/wording/trade';
 
+import { AddText } from './AddText';
 import { TickRow } from './TickRow';
 
 type Shown = ShownEvent & { nameOf: (piece: string) => string };
@@ -68,32 +68,20 @@ function Snag({ snag, photos, nameOf }: { snag: SnagRecord; photos: readonly Pho
 const ALL = '';
 
 function AddSnag({ event, pieces }: Pick<Shown, 'event' | 'pieces'>) {
-  const [text, setText] = useState('');
   const [about, setAbout] = useState(ALL);
-  const long = text.trim().length > MOST_SNAG;
-  const add = () => {
-    if (text.trim() === '' || long) return;
+  const add = (text: string) => {
     const pieceId = about === ALL ? null : about;
-    write({ put: 'snag', row: { id: newId(), eventId: event.id, pieceId, text: text.trim(), at: nowUtc() } });
-    setText('');
+    write({ put: 'snag', row: { id: newId(), eventId: event.id, pieceId, text, at: nowUtc() } });
   };
   return (
-    <View className="gap-3">
-      <Field
-        label="Something to put right"
-        value={text}
-        onChangeText={setText}
-        onSubmitEditing={add}
-        error={long ? `At most ${MOST_SNAG} characters.` : undefined}
-      />
+    <AddText label="Something to put right" most={MOST_SNAG} title="Add it" look="primary" onAdd={add}>
       <PickChips
         label="At which piece"
         options={[{ value: ALL, title: 'All of it' }, ...pieces.map(({ id, name }) => ({ value: id, title: name }))]}
         value={about}
         onChange={setAbout}
       />
-      <Button title="Add it" look="primary" tall disabled={text.trim() === '' || long} onPress={add} />
-    </View>
+    </AddText>
   );
 }
 

@@ -3,6 +3,7 @@ import type { BuiltMeasure, FinishedGarland, StackRecord } from '@leggero/contra
 import { boxOf } from './boxOf';
 import { wholeGarland } from './garlandPlan';
 import type { Material } from './material';
+import { measuredLayers } from './measuredLayers';
 import { pieceLength } from './pieceLength';
 import { tiedAlong } from './softness';
 import type { PieceView } from './viewIn';
@@ -25,11 +26,7 @@ export function drawnMeasures(found: PieceView, material: Material): DrawnMeasur
     case 'column':
     case 'taper': {
       const { stack } = form === 'column' ? found.view.plan : found.view;
-      const topped = found.design.topper?.kind === 'balloon';
-      const layers = (topped ? stack.layers.slice(0, -1) : stack.layers).map(({ count, widthMm }) => ({
-        count,
-        widthMm,
-      }));
+      const layers = measuredLayers(stack, found.design.topper?.kind === 'balloon');
       const { highMm } = boxOf(found.view.balloons.filter(({ layer }) => layer < layers.length));
       return layers.length < LEAST ? [] : [{ measure: 'high', drawnMm: highMm, teaches: { layers } }];
     }
