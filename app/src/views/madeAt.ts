@@ -1,9 +1,8 @@
 import type { EventRecord } from '@leggero/contract';
 
 import type { ShownRun } from './inflation';
+import { sameWidth } from './widths';
 
-/** Widths nearer than this are one, mm. */
-const ALIKE_MM = 0.05;
 const HOUR_MS = 3_600_000;
 
 /** When balloons were made, ms since 1970, and whether a station says so or the event's plan. */
@@ -20,7 +19,7 @@ export function madeAt(
 ): MadeAt | null {
   const taps = runs
     .flatMap(({ batches }) => batches)
-    .filter((batch) => batch.modelId === modelId && Math.abs(batch.fillMm - fillMm) < ALIKE_MM)
+    .filter((batch) => batch.modelId === modelId && sameWidth(batch.fillMm, fillMm))
     .flatMap(({ turns }) => turns.flatMap(({ tallies }) => tallies))
     .flatMap(({ what, at }) => (what === 'done' ? [Date.parse(at)] : []))
     .sort((a, b) => a - b);

@@ -44,8 +44,8 @@ export const TIE_IN: Record<PieceForm, string> = {
   wreath: LINKED,
 };
 
-/** "Made 2 days 4 h ago, as stations tapped it." */
-export function madeText(from: 'run' | 'plan' | null): string {
+/** From what it is known when its like were made. */
+export function madeFromText(from: 'run' | 'plan' | null): string {
   if (from === null) return 'When it was made is not known: set it.';
   return from === 'run' ? 'As its station tapped it' : 'As the event plans it';
 }

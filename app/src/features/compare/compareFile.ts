@@ -9,6 +9,9 @@ export const COMPARE_COLUMNS = [
   ...(['aspect', 'spread (mm)', 'loss a day (mm)', 'burst', 'filled'] as const),
 ] as const;
 
+const figure = (value: number | null, places: number): number | '' =>
+  value === null ? '' : Number(value.toFixed(places));
+
 /** Balloons at one width as lines; what is not known stays empty. */
 export function compareLines(
   compared: readonly Compared[],
@@ -17,8 +20,6 @@ export function compareLines(
   return compared.map(({ model, view }) => {
     const subject = comparedModel(model, view);
     const at = modelAtWidth({ model: subject, widthMm });
-    const figure = (value: number | null | undefined, places: number) =>
-      value === null || value === undefined ? '' : Number(value.toFixed(places));
     const { dose, doseLow, doseHigh, fraction, aspect, spreadMm, lostADayMm } = at.ok ? at.value : NOTHING;
     return {
       ...{ balloon: balloonName(model), 'width (mm)': figure(widthMm, 2), 'of nominal': figure(fraction, 3) },

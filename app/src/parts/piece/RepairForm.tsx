@@ -16,7 +16,7 @@ import { Stepper } from '@/ui/Stepper';
 import { useNow } from '@/ui/useNow';
 import { Words } from '@/ui/Words';
 import { madeAt } from '@/views/madeAt';
-import { FAILED_WORDS, likeText, madeText, stoodText, TIE_IN } from '@/wording/repair';
+import { FAILED_WORDS, likeText, madeFromText, stoodText, TIE_IN } from '@/wording/repair';
 
 import { repairTarget } from './repair';
 import type { RepairOneProps } from './RepairOne';
@@ -49,12 +49,12 @@ function Filled({
   const now = useNow();
   const { lengths, studio, venue } = basis;
   const made = madeAt(event, runs, { modelId: size.part.modelId, fillMm });
-  const [setHours, setSetHours] = useState<number | null>(null);
+  const [ownHours, setOwnHours] = useState<number | null>(null);
   const [tempC, setTempC] = useState(venue?.tempC ?? studio.workroomTempC);
   const [measuredMm, setMeasuredMm] = useState<number | null>(null);
   const [cause, setCause] = useState<RepairCause>('popped');
   const known = made && made.ms < now ? (now - made.ms) / HOUR_MS : 0;
-  const hours = Math.min(MOST_H, setHours ?? known);
+  const hours = Math.min(MOST_H, ownHours ?? known);
   const target = repairTarget(size, fillMm, { hours, tempC, measuredMm }, event, basis);
   if (!target)
     return <Words look="error">What its like are by now cannot be reckoned for this long, or this warm.</Words>;
@@ -105,9 +105,9 @@ function Filled({
         step={STEP_H}
         least={-STEP_H}
         most={MOST_H}
-        onChange={(to) => setSetHours(Math.max(0, to))}
+        onChange={(to) => setOwnHours(Math.max(0, to))}
       />
-      {setHours === null ? <Words look="quiet">{madeText(made?.from ?? null)}</Words> : null}
+      {ownHours === null ? <Words look="quiet">{madeFromText(made?.from ?? null)}</Words> : null}
       <Stepper
         label="°C there now"
         value={tempC}

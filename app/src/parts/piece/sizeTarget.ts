@@ -2,6 +2,7 @@ import type { FixingRecord } from '@leggero/contract';
 import type { InflatorKind, Origin, TargetCaution } from '@leggero/core';
 
 import { viewModel } from '@/views/modelView';
+import { sameWidth } from '@/views/widths';
 
 import { modelOf } from './material';
 import type { PieceSize } from './sizes';
@@ -69,15 +70,12 @@ export function targetFor(size: SizeAsked, basis: TargetBasis): SizeTarget | nul
   return targetsFor([size], basis).get(size.key) ?? null;
 }
 
-/** Widths nearer than this are asked for alike, mm. */
-const ALIKE_MM = 0.05;
-
 /** The fixed target that counts for a size: the newest for its balloon and its width; none where none was fixed. */
 export function fixingOf(
   { part, widthMm }: Pick<PieceSize, 'part' | 'widthMm'>,
   fixings: readonly FixingRecord[],
 ): FixingRecord | undefined {
-  return fixings.find(({ modelId, wantedMm }) => modelId === part.modelId && Math.abs(wantedMm - widthMm) < ALIKE_MM);
+  return fixings.find(({ modelId, wantedMm }) => modelId === part.modelId && sameWidth(wantedMm, widthMm));
 }
 
 /** What sizes are filled to where they are made, mm: as fixed, as the event's rooms and hours want it, or as drawn. */
