@@ -1,8 +1,11 @@
 import {
   CHECK_DEFAULTS,
   EVENT_DEFAULTS,
+  PIECE_DEFAULTS,
   RESULT_DEFAULTS,
   type InflationBatch,
+  type PieceRecord,
+  type RepairRecord,
   type TallyRecord,
   type TurnRecord,
 } from '@leggero/contract';
@@ -19,8 +22,12 @@ import { stockBook } from '@/views/stock';
 import { lastingText, madeText } from '@/wording/inflation';
 import { paceNote } from '@/wording/recipe';
 
+import { withBenchWorkers } from './benchWorker';
+import { COLUMN } from './designs';
 import { goTo, visited } from './router';
 import { done, FRESH_ID, lastDone, MODEL_ID, namesDone, show, someRecords, type Records } from './studio';
+
+withBenchWorkers();
 
 const inch = (inches: number) => inches * 25.4;
 const id = (n: number) => `00000000-0000-4000-8000-0000000041${String(n).padStart(2, '0')}`;
@@ -131,6 +138,32 @@ describe('an inflation run', () => {
     await click('Go on with this run');
     expect(lastDone()).toEqual({ change: 'inflation', id: RUN_ID, by: { endedAt: null } });
     expect(await screen.findByRole('button', { name: 'Done' })).toBeTruthy();
+  });
+
+  it('that is over says what each piece took against its plan', async () => {
+    const column: PieceRecord = {
+      ...{ ...PIECE_DEFAULTS, id: id(90), name: 'Kelp', design: COLUMN, eventId: EVENT_ID, checks: [] },
+      ...{ createdAt: before(800), demo: false },
+    };
+    const repair: RepairRecord = {
+      ...{ id: id(91), eventId: EVENT_ID, pieceId: column.id, modelId: MODEL_ID, colourHex: '#3f7a4a' },
+      ...{ cause: 'popped', reckonedMm: inch(9), measuredMm: null, fillMm: inch(9), at: before(1) },
+    };
+    await open({
+      inflations: [{ id: RUN_ID, eventId: EVENT_ID, startedAt: before(25), endedAt: before(1), demo: false }],
+      inflationBatches: [batch(0, { key: `${MODEL_ID} 2413` }), batch(1, { key: 'gone 1270', modelId: null })],
+      turns: [turn(0), turn(1, { batchId: id(11) })],
+      tallies: [
+        ...Array.from({ length: 5 }, (_, i) => tally(i, 'done')),
+        ...[tally(6, 'popped'), tally(7, 'done', { turnId: turn(1).id })],
+      ],
+      pieces: [column],
+      more: { repair: [repair] },
+    });
+    const kelp = await screen.findByRole('link', { name: /^Kelp/ });
+    // Five at six seconds each; of a balloon that it does not ask for one more was made.
+    expect(kelp.textContent).toMatch(/5 of \d+ made, 1 lost in 1 min; planned .*\. 1 balloon made anew where it stood/);
+    expect(screen.getByText(/1 balloon beside these went into none of them/)).toBeTruthy();
   });
 
   it('asks first which station this is', async () => {

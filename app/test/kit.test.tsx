@@ -28,6 +28,7 @@ const NOT_SHOWN = [
     'StandingChoice',
     'WithEvent',
     'WithEventWork',
+    'Worked',
     'WithGauge',
     'WithModel',
     'charts',

@@ -1,5 +1,6 @@
 import type { AsBuiltRecord, ModelRecord, RepairRecord, ShelfModel } from '@leggero/contract';
 import { TALLIES } from '@leggero/core';
+import type { PieceTook } from '@leggero/core/recipe';
 
 import { balloonName } from './modelView';
 import type { SizedBalloon } from './sized';
@@ -10,6 +11,7 @@ import type { Taken } from './taken';
 type Line<Columns extends readonly string[]> = Record<Columns[number], string | number>;
 
 const mm = (value: number): number => Math.round(value * 100) / 100;
+const minutes = (seconds: number): number => Math.round(seconds / 6) / 10;
 
 export const SIZE_COLUMNS = [
   ...(['at (UTC)', 'balloon', 'width (mm)', 'target (mm)', 'off (mm)', 'tolerance (mm)'] as const),
@@ -69,7 +71,29 @@ export const TAKEN_COLUMNS = [
 export function takenLines(taken: readonly Taken[]): Line<typeof TAKEN_COLUMNS>[] {
   return taken.map(({ startedAt, eventName, planned, counts, stations, lastedS }) => ({
     ...{ 'run begun (UTC)': startedAt, event: eventName, planned, ...counts, stations },
-    'lasted (min)': Math.round(lastedS / 6) / 10,
+    'lasted (min)': minutes(lastedS),
+  }));
+}
+
+/** What a piece took, as it is told. */
+export interface ShownTook extends PieceTook {
+  name: string;
+  /** What its plan has for filling it, s. */
+  plannedS: number;
+  /** Balloons of it that were made anew where it stood. */
+  anew: number;
+}
+
+export const BY_PIECE_COLUMNS = [
+  ...(['event', 'piece', 'planned', 'done', 'lost', 'made anew'] as const),
+  ...(['planned (min)', 'took (min)'] as const),
+] as const;
+
+/** What each piece of an event took, as lines; no time where it is not known. */
+export function byPieceLines(event: string, took: readonly ShownTook[]): Line<typeof BY_PIECE_COLUMNS>[] {
+  return took.map(({ name: piece, planned, done, lost, anew, plannedS, workedS }) => ({
+    ...{ event, piece, planned, done, lost, 'made anew': anew },
+    ...{ 'planned (min)': minutes(plannedS), 'took (min)': workedS === null ? '' : minutes(workedS) },
   }));
 }
 

@@ -7,6 +7,7 @@ import {
   type RunRule,
 } from '@leggero/core/control';
 
+import type { ShownTook } from '@/views/logFiles';
 import type { SizesView } from '@/views/sized';
 import type { Taken } from '@/views/taken';
 
@@ -121,6 +122,18 @@ export function takenText({ planned, counts, lastedS, stations, going }: Taken):
   const made = `${counts.done} of ${planned} made at ${counted(stations, 'station')} in ${lastingText(lastedS)}`;
   const causes = causesText(counts);
   return `${made}${causes ? `; ${causes}` : ''}${going ? '; it goes on' : ''}`;
+}
+
+/** "96 of 96 made, 4 lost, in 52 min; planned 40 min. 1 balloon made anew where it stood." */
+export function tookText({ planned, done, lost, workedS, plannedS, anew }: Omit<ShownTook, 'piece' | 'name'>): string {
+  const time = done > 0 && workedS !== null ? ` in ${lastingText(workedS)}` : '';
+  const standing = anew > 0 ? `. ${counted(anew, 'balloon')} made anew where it stood` : '';
+  return `${done} of ${planned} made, ${lost} lost${time}; planned ${lastingText(plannedS)}${standing}`;
+}
+
+/** What was made for no piece as it is drawn now, as the end of a sentence; nothing where there is none. */
+export function elsewhereText(count: number): string {
+  return count === 0 ? '' : ` ${counted(count, 'balloon')} beside these went into none of them as they are drawn now.`;
 }
 
 /** "4 of 90 lost (4.4 %)". */

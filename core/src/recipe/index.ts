@@ -1,3 +1,4 @@
 export * from './needs';
+export * from './piecesTook';
 export * from './recipeOf';
 export * from './work';

@@ -60,6 +60,9 @@ const steps = ({ fillMm }: Pick<WorkSize, 'fillMm'>): number => Math.round(fillM
 /** The batch that a size is made in. */
 export const batchKey = (size: Pick<WorkSize, 'balloon' | 'fillMm'>): string => `${size.balloon} ${steps(size)}`;
 
+/** The balloon of a batch, from its key. */
+export const balloonOfBatch = (key: string): string => key.slice(0, key.lastIndexOf(' '));
+
 /**
  * The recipe of some pieces: what they need of one balloon at one target is inflated together, whatever piece it is for;
  * what only looks alike (one colour, and widths that an eye does not tell apart) is kept apart and says so. Bundles are

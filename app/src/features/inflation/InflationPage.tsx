@@ -11,6 +11,7 @@ import { useAddress } from '@/ui/useAddress';
 import { isOpen, openRun } from '@/views/runs';
 
 import { AtStationForm } from './AtStationForm';
+import { ByPieceCard } from './ByPieceCard';
 import { RunSummary } from './RunSummary';
 import { Station } from './Station';
 
@@ -59,6 +60,7 @@ export function InflationPage({ eventId }: { eventId: string }) {
         {tapped.map((each, i) => (
           <RunSummary key={each.id} run={each} newest={i === 0} />
         ))}
+        {tapped.length === 0 ? null : <ByPieceCard event={event} runs={tapped} />}
       </Page>
     );
   if (!station)

@@ -16,7 +16,7 @@ export function RunSummary({ run, newest }: { run: ShownRun; newest: boolean }) 
   const { done, lost, wanted } = run.progress;
   return (
     <Card title={`Run of ${dayText(run.startedAt)}`}>
-      <View role="list">
+      <View role="list" className="gap-1 pb-2">
         <View role="listitem">
           <Words>{`${done} of ${counted(wanted, 'balloon')} made, ${lost} lost`}</Words>
         </View>

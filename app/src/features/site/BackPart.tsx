@@ -12,6 +12,7 @@ import { useStockBook } from '@/data/stock';
 import { newId, nowUtc } from '@/device/id';
 import type { EventWork } from '@/parts/useEventWork';
 import type { ShownEvent } from '@/parts/WithEvent';
+import { Worked } from '@/parts/Worked';
 import { Button } from '@/ui/Button';
 import { Loading } from '@/ui/States';
 import { UndoLine } from '@/ui/UndoLine';
@@ -27,7 +28,6 @@ import { counted } from '@/wording/trade';
 import { BackRow } from './BackRow';
 import { TickRow } from './TickRow';
 import { toggleTick } from './toggleTick';
-import { Worked } from './Worked';
 
 /** What goes back when it comes down: balloons that were left, and what is used again. */
 export function BackPart({ event }: ShownEvent) {

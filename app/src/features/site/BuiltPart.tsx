@@ -13,14 +13,13 @@ import type { DrawnMeasure } from '@/parts/piece/drawnMeasures';
 import { PieceStill } from '@/parts/PieceStill';
 import type { EventWork } from '@/parts/useEventWork';
 import type { ShownEvent } from '@/parts/WithEvent';
+import { Worked } from '@/parts/Worked';
 import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { Loading } from '@/ui/States';
 import { UndoLine } from '@/ui/UndoLine';
 import { Words } from '@/ui/Words';
 import { builtText, LAYERS_HIGH, MEASURE_WORDS } from '@/wording/site';
-
-import { Worked } from './Worked';
 
 /** How large its pieces came out: what stacks and garlands teach goes back to the next plan. */
 export function BuiltPart({ event, pieces }: ShownEvent) {
