@@ -8,6 +8,13 @@ const node = (name, extra = {}) => ({
   ...extra,
 });
 
+/** Packages of the server that are no CommonJS, which Jest does not read as they are. */
+const MODULES = ['better-auth', '@better-auth', 'better-call', '@better-fetch', 'jose', 'nanostores', 'defu', 'rou3', '@noble'];
+const SERVER = {
+  transform: { '\\.(ts|tsx|mjs|js)$': `${__dirname}/scripts/jest-esbuild.cjs` },
+  transformIgnorePatterns: [`/node_modules/(?!(${MODULES.join('|')})/)`],
+};
+
 /** The long ones are a project of their own. */
 const HARD = ['/node_modules/', '/hard/'];
 
@@ -15,7 +22,8 @@ const HARD = ['/node_modules/', '/hard/'];
 module.exports = {
   testSequencer: '<rootDir>/scripts/jest-sequencer.cjs',
   projects: [
-    ...['core', 'contract', 'server', 'scripts', 'e2e'].map((name) => node(name, { testPathIgnorePatterns: HARD })),
+    ...['core', 'contract', 'scripts', 'e2e'].map((name) => node(name, { testPathIgnorePatterns: HARD })),
+    node('server', { ...SERVER, testPathIgnorePatterns: HARD }),
     '<rootDir>/app',
     node('hard', { rootDir: __dirname, testMatch: ['<rootDir>/{core,server,scripts}/hard/**/*.test.{ts,mjs}'] }),
   ],

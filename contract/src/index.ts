@@ -1,3 +1,4 @@
+export * from './access';
 export * from './calibration';
 export * from './check';
 export * from './command';
@@ -13,6 +14,7 @@ export * from './person';
 export * from './piece';
 export * from './problem';
 export * from './pump';
+export * from './role';
 export * from './route';
 export { changedSince } from './layeredMap';
 export * from './rows';

@@ -19,6 +19,16 @@ export interface Rule<Row> {
   holds: (row: Row) => boolean;
 }
 
+/** Who works in a studio, by what they may do: each may do all that the one before may. */
+export const ROLES = ['helper', 'maker', 'planner', 'owner'] as const;
+export type Role = (typeof ROLES)[number];
+
+/**
+ * What a helper of one event has of a noun: nothing, all of it to read, or what hangs on that event by a field (of the
+ * event itself its id), which they may write where it is said. `shown`: a row without what is not theirs to know.
+ */
+export type ForHelper = 'none' | 'all' | { by: string; writes: boolean; shown?: (row: never) => unknown };
+
 /** A kind of record, said once: all that is the same for all of them follows from it. */
 export interface Noun<
   Name extends string = string,
@@ -43,6 +53,9 @@ export interface Noun<
   replica: 'all' | 'never';
   /** The field that gives a row its number among those alike in some fields. */
   numbered: Numbered<z.output<Row>> | null;
+  /** The least of those who may write it; what helpers have of it is said apart. */
+  writtenBy: Exclude<Role, 'helper'>;
+  forHelper: ForHelper;
 }
 
 /**
@@ -55,7 +68,10 @@ export interface Numbered<Row> {
   by: 'next' | 'free';
 }
 
-/** Declares a noun; what it leaves out is empty, and it is kept on devices whole. */
+/** Whoever works in the studio writes it, and no helper sees it. */
+const ANYONE = { writtenBy: 'maker', forHelper: 'none' } as const;
+
+/** Declares a noun; what it leaves out is empty, it is kept on devices whole, and whoever works in the studio writes it. */
 export function noun<
   const Name extends string,
   Row extends z.ZodObject,
@@ -65,7 +81,7 @@ export function noun<
   spec: Pick<Noun<Name, Row, Given, Change>, 'name' | 'path' | 'row' | 'order'> &
     Partial<Noun<Name, Row, Given, Change>>,
 ): Noun<Name, Row, Given, Change> {
-  return { given: {} as Given, change: [], refs: {}, rules: [], replica: 'all', numbered: null, ...spec };
+  return { given: {} as Given, change: [], refs: {}, rules: [], replica: 'all', numbered: null, ...ANYONE, ...spec };
 }
 
 /** What a caller gives to make a row: what has a default may be left out, what the server decides is. */

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { calibrationSchema } from './calibration';
 import { IMPORT_CALIBRATION } from './calibrationFile';
 import { checkSchema } from './check';
+import { CREW_ROUTES } from './crew';
 import { eyeCheckSchema } from './eye';
 import { holdTestCreateSchema, holdTestSchema } from './hold';
 import { modelDetailSchema, shelfModelSchema } from './model';
@@ -19,8 +20,9 @@ import { studyCreateSchema, studySchema } from './study';
  */
 export const ROUTES = {
   ...APP_ROUTES,
+  ...CREW_ROUTES,
   importCalibration: IMPORT_CALIBRATION,
-  health: { method: 'GET', path: '/api/health', response: healthSchema },
+  health: { method: 'GET', path: '/api/health', response: healthSchema, least: null },
   readStudio: { method: 'GET', path: '/api/studio', response: NOUNS.studio.row },
   changeStudio: { method: 'PATCH', path: '/api/studio', request: CHANGES.studio, response: NOUNS.studio.row },
   listTiers: { method: 'GET', path: '/api/tiers', response: z.array(NOUNS.tier.row) },

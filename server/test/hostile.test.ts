@@ -1,6 +1,6 @@
 import supertest from 'supertest';
 
-import { attackRoutes, hostileFiles } from './hostile';
+import { attackRoutes, CREW_NAMES, crewTargetsOf, hostileFiles } from './hostile';
 import { demoForTests, linesOfImport, promised } from './service';
 
 jest.setTimeout(240_000);
@@ -20,5 +20,16 @@ describe('hostile requests', () => {
       expect([text, last]).toEqual([text, expect.not.objectContaining({ failed: expect.anything() as unknown })]);
     }
     promised('listModels', (await service.request.get('/api/models').expect(200)).body);
+  });
+
+  // The last: from then on nobody is answered who has not signed in.
+  it('to sign in, to join and to the crew are refused, or taken as the contract has it', async () => {
+    const request = supertest.agent(service.app);
+    const crew = { routes: CREW_NAMES, targets: crewTargetsOf };
+    const { sent, faults } = await attackRoutes({ request, perRoute: 40, ...crew });
+    expect(faults).toEqual([]);
+    expect(sent).toBeGreaterThan(400);
+    await service.request.get('/api/models').expect(401);
+    await request.get('/api/models').expect(200);
   });
 });

@@ -1,9 +1,12 @@
 import { randomUUID } from 'node:crypto';
 
 import type { BatchAnswer, ModelDetail, PersonRecord, SizerRecord } from '@leggero/contract';
+import { CREW_ROUTES } from '@leggero/contract/crew';
 import { ROUTES, type RouteName } from '@leggero/contract/routes';
 import { randomFrom } from '@leggero/core';
 import supertest from 'supertest';
+
+import { codeFor, membersOf, PASSWORD } from './crew';
 
 type Request = ReturnType<typeof supertest.agent>;
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
@@ -68,7 +71,14 @@ interface Attack {
   request: Request;
   /** Bodies sent to each route that takes one. */
   perRoute: number;
+  /** Which routes, and what they take: those of a studio's records, unless others are meant. */
+  routes?: readonly RouteName[];
+  targets?: (request: Request) => Promise<Target[]>;
 }
+
+/** Routes of signing in and of who works in a studio. */
+export const CREW_NAMES = Object.keys(CREW_ROUTES) as (keyof typeof CREW_ROUTES)[];
+const RECORD_NAMES = (Object.keys(ROUTES) as RouteName[]).filter((name) => !(name in CREW_ROUTES));
 
 /** One route and a body it takes, or none. */
 interface Target {
@@ -78,10 +88,15 @@ interface Target {
 }
 
 /**
- * Sends hostile requests to every route of the table, over a studio with the demo's records. Answers what was wrong:
+ * Sends hostile requests to each of some routes, over a studio with the demo's records. Answers what was wrong:
  * every answer of 500 or more, and every answer or list that breaks its own contract.
  */
-export async function attackRoutes({ request, perRoute }: Attack): Promise<{ sent: number; faults: string[] }> {
+export async function attackRoutes({
+  request,
+  perRoute,
+  routes = RECORD_NAMES,
+  targets: aim = targetsOf,
+}: Attack): Promise<{ sent: number; faults: string[] }> {
   const faults: string[] = [];
   let sent = 0;
   const send = async ({ name, id }: Target, body?: Json) => {
@@ -102,11 +117,9 @@ export async function attackRoutes({ request, perRoute }: Attack): Promise<{ sen
     }
   };
 
-  const targets = await targetsOf(request);
-  const missing = Object.entries(ROUTES).filter(
-    ([name, route]) => 'request' in route && !targets.some((target) => target.name === name),
-  );
-  for (const [name] of missing) faults.push(`${name} was not tried`);
+  const targets = await aim(request);
+  const missing = routes.filter((name) => 'request' in ROUTES[name] && !targets.some((target) => target.name === name));
+  for (const name of missing) faults.push(`${name} was not tried`);
 
   for (const [index, target] of targets.entries()) {
     if (!target.good) continue;
@@ -116,14 +129,15 @@ export async function attackRoutes({ request, perRoute }: Attack): Promise<{ sen
       await send(target, fresh);
     }
   }
-  for (const name of Object.keys(ROUTES) as RouteName[]) {
+  for (const name of routes) {
     if (!ROUTES[name].path.includes(':id')) continue;
     for (const id of ['x', '%00', '%ff', randomUUID(), '..%2f..', 'a'.repeat(3000)]) {
       await send({ name, id }, 'request' in ROUTES[name] ? {} : undefined);
     }
   }
-  for (const [name, route] of Object.entries(ROUTES) as [RouteName, { method: string; path: string }][]) {
-    if (route.method === 'GET' && !route.path.includes(':id')) await send({ name });
+  for (const name of routes) {
+    const { method, path } = ROUTES[name];
+    if (method === 'GET' && !path.includes(':id')) await send({ name });
   }
   const shelf = (await request.get('/api/models')).body as { id: string }[];
   for (const { id } of shelf) await send({ name: 'readModel', id });
@@ -227,6 +241,29 @@ async function targetsOf(request: Request): Promise<Target[]> {
         ],
       },
     },
+  ];
+}
+
+/** Every route of signing in and of the crew that takes a body, with one it takes; asked by who owns the studio. */
+export async function crewTargetsOf(request: Request): Promise<Target[]> {
+  const account = { name: 'Brine', signInName: 'brine', email: 'brine@example.org', password: PASSWORD };
+  const who = { ...account, code: null };
+  await request.post('/api/owner').send(who).expect(200);
+  const until = '2027-01-31T12:00:00.000Z';
+  const [event] = (await request.get('/api/changes?nouns=event').expect(200)).body.rows.event as { id: string }[];
+  const helper = { name: 'Sprat', role: 'helper', eventId: event!.id, until };
+  const code = await codeFor(request, { role: 'maker' });
+  const [me] = await membersOf(request);
+  return [
+    { name: 'claim', good: who },
+    { name: 'signIn', good: { who: 'brine', password: PASSWORD } },
+    { name: 'readInvitation', good: { code } },
+    { name: 'join', good: { code, account: { ...account, signInName: 'sprat', email: null } } },
+    { name: 'newPassword', good: { code, password: PASSWORD } },
+    { name: 'changePassword', good: { before: 'not mine', password: PASSWORD } },
+    { name: 'makeStudio', good: { id: randomUUID(), name: 'Brine and Barge' } },
+    { name: 'changeMember', id: me!.id, good: { role: 'owner', eventId: null, until: null } },
+    { name: 'invite', good: { ...helper, id: randomUUID() } },
   ];
 }
 

@@ -10,6 +10,7 @@ import type { Express } from 'express';
 import supertest from 'supertest';
 
 import { connect, type Database } from '../src/db/connect';
+import { WHOLE, type Reach } from '../src/db/records';
 import { applyMigrations } from '../src/db/migrate';
 import { fillDemo } from '../src/demo/fill';
 import { createApp } from '../src/http/app';
@@ -19,6 +20,7 @@ import { openStudio } from '../src/studio/store';
 interface Service {
   database: Database;
   studioId: string;
+  reach: Reach;
   app: Express;
   request: ReturnType<typeof supertest>;
   close(): Promise<void>;
@@ -54,6 +56,7 @@ async function startService(open: (of: { database: Database }) => Promise<string
   return {
     database,
     studioId,
+    reach: WHOLE,
     app,
     request: supertest(server),
     async close() {
@@ -87,6 +90,7 @@ function serviceWith(open: (of: { database: Database }) => Promise<string>): Omi
     get studioId() {
       return service.studioId;
     },
+    reach: WHOLE,
     get app() {
       return service.app;
     },

@@ -100,12 +100,21 @@ export const PLAN_DEFAULTS: WorkPlan = {
 /** How the work of an event is planned: as was said, and as is usual where nothing was. */
 export const planOf = ({ plan }: { plan: WorkPlan | null }): WorkPlan => ({ ...PLAN_DEFAULTS, ...plan });
 
+/** An event without for whom it is and what it costs. */
+function withoutMoney<Event extends { client: string; plan: WorkPlan | null }>(row: Event): Event {
+  const { hourMinor, travelMinor, hireMinor, extras, margin } = PLAN_DEFAULTS;
+  const plan = row.plan && { ...row.plan, hourMinor, travelMinor, hireMinor, extras, margin };
+  return { ...row, client: '', plan };
+}
+
 const sizeMmSchema = storedLength().positive().max(MOST_BUILD_MM).nullable();
 
 /** A build as it is sold: for whom, where, when and how long, and what its place allows. */
 export const event = noun({
   name: 'event',
   path: 'events',
+  writtenBy: 'planner',
+  forHelper: { by: 'id', writes: false, shown: withoutMoney },
   row: z.object({
     id: idSchema,
     name: nameSchema,
@@ -150,6 +159,7 @@ export const event = noun({
 export const stack = noun({
   name: 'stack',
   path: 'stacks',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     /** From the lowest up. */
@@ -168,6 +178,7 @@ export const stack = noun({
 export const finishedGarland = noun({
   name: 'finishedGarland',
   path: 'finished-garlands',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     /** Along it, each so many times in a row, begun anew until all clusters were on. */
@@ -187,6 +198,8 @@ export const PIECE_DEFAULTS = { eventId: null, copies: 1 } as const;
 export const piece = noun({
   name: 'piece',
   path: 'pieces',
+  writtenBy: 'planner',
+  forHelper: { by: 'eventId', writes: false },
   row: z.object({
     id: idSchema,
     name: nameSchema,
@@ -208,6 +221,8 @@ export const piece = noun({
 export const fixing = noun({
   name: 'fixing',
   path: 'fixings',
+  writtenBy: 'planner',
+  forHelper: { by: 'pieceId', writes: false },
   row: z.object({
     id: idSchema,
     pieceId: idSchema,

@@ -32,6 +32,7 @@ export const CHECK_DEFAULTS = {
 export const check = noun({
   name: 'check',
   path: 'checks',
+  forHelper: { by: 'turnId', writes: true },
   row: z.object({
     id: idSchema,
     modelId: idSchema,
@@ -82,6 +83,7 @@ export const RESULT_DEFAULTS = {
 export const checkResult = noun({
   name: 'checkResult',
   path: 'check-results',
+  forHelper: { by: 'checkId', writes: true },
   row: z.object({
     id: idSchema,
     checkId: idSchema,

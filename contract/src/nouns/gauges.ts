@@ -8,6 +8,7 @@ import { noun, to } from '../noun';
 export const pump = noun({
   name: 'pump',
   path: 'pumps',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     name: nameSchema,
@@ -27,6 +28,7 @@ export const pump = noun({
 export const sizer = noun({
   name: 'sizer',
   path: 'sizers',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     name: nameSchema,
@@ -46,6 +48,7 @@ export const MOST_HOLES = 60;
 export const hole = noun({
   name: 'hole',
   path: 'holes',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     sizerId: idSchema,
@@ -65,6 +68,7 @@ const holeWidthSchema = storedLength().positive().max(WIDEST_HOLE_MM);
 export const holeMeasurement = noun({
   name: 'holeMeasurement',
   path: 'hole-measurements',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     holeId: idSchema,
@@ -81,6 +85,7 @@ export const holeMeasurement = noun({
 export const sizing = noun({
   name: 'sizing',
   path: 'sizings',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     holeId: idSchema,

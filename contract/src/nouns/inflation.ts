@@ -9,6 +9,7 @@ import { MOST_COUNTED } from './stock';
 export const inflation = noun({
   name: 'inflation',
   path: 'inflations',
+  forHelper: { by: 'eventId', writes: false },
   row: z.object({
     id: idSchema,
     eventId: idSchema,
@@ -31,6 +32,7 @@ export const MOST_BATCHES = 500;
 export const inflationBatch = noun({
   name: 'inflationBatch',
   path: 'inflation-batches',
+  forHelper: { by: 'inflationId', writes: false },
   row: z.object({
     id: idSchema,
     inflationId: idSchema,
@@ -63,6 +65,7 @@ export const MOST_STATION = 40;
 export const turn = noun({
   name: 'turn',
   path: 'turns',
+  forHelper: { by: 'batchId', writes: true },
   row: z.object({
     id: idSchema,
     batchId: idSchema,
@@ -93,6 +96,7 @@ export const turnHands = noun({
 export const tally = noun({
   name: 'tally',
   path: 'tallies',
+  forHelper: { by: 'turnId', writes: true },
   row: z.object({
     id: idSchema,
     turnId: idSchema,

@@ -32,6 +32,8 @@ export const MODEL_DEFAULTS = {
 export const model = noun({
   name: 'model',
   path: 'models',
+  writtenBy: 'planner',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     /** Maker and line, as on the bag; what a pair is called. */
@@ -77,6 +79,7 @@ export const model = noun({
 export const calibration = noun({
   name: 'calibration',
   path: 'calibrations',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     modelId: idSchema,
@@ -111,6 +114,7 @@ export const MOST_BALLOONS = 9999;
 export const reading = noun({
   name: 'reading',
   path: 'readings',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     calibrationId: idSchema,
@@ -167,6 +171,7 @@ export const reading = noun({
 export const holdTest = noun({
   name: 'holdTest',
   path: 'hold-tests',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     modelId: idSchema,
@@ -186,6 +191,7 @@ export const holdTest = noun({
 export const holdReading = noun({
   name: 'holdReading',
   path: 'hold-readings',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     holdTestId: idSchema,
@@ -200,6 +206,7 @@ export const holdReading = noun({
 export const target = noun({
   name: 'target',
   path: 'targets',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     modelId: idSchema,
@@ -237,6 +244,7 @@ export const note = noun({
 export const chain = noun({
   name: 'chain',
   path: 'chains',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     modelId: idSchema,

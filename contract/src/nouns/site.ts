@@ -10,6 +10,7 @@ export const MOST_STEP = 160;
 export const ownStep = noun({
   name: 'ownStep',
   path: 'own-steps',
+  forHelper: 'all',
   row: z.object({ id: idSchema, text: z.string().trim().min(1).max(MOST_STEP), createdAt: instantSchema }),
   order: ['createdAt', 'id'],
 });
@@ -18,6 +19,7 @@ export const ownStep = noun({
 export const siteTick = noun({
   name: 'siteTick',
   path: 'site-ticks',
+  forHelper: { by: 'eventId', writes: true },
   row: z.object({
     id: idSchema,
     eventId: idSchema,
@@ -36,6 +38,7 @@ export const MOST_SNAG = 300;
 export const snag = noun({
   name: 'snag',
   path: 'snags',
+  forHelper: { by: 'eventId', writes: true },
   row: z.object({
     id: idSchema,
     eventId: idSchema,
@@ -58,6 +61,7 @@ export const MOST_PICTURE = 48_000;
 export const photo = noun({
   name: 'photo',
   path: 'photos',
+  forHelper: { by: 'eventId', writes: true },
   row: z.object({
     id: idSchema,
     eventId: idSchema,
@@ -84,6 +88,7 @@ const buildMmSchema = storedLength().positive().max(MOST_BUILD_MM);
 export const asBuilt = noun({
   name: 'asBuilt',
   path: 'as-built',
+  forHelper: { by: 'eventId', writes: false },
   row: z.object({
     id: idSchema,
     eventId: idSchema,
@@ -105,6 +110,7 @@ export type RepairCause = (typeof REPAIR_CAUSES)[number];
 export const repair = noun({
   name: 'repair',
   path: 'repairs',
+  forHelper: { by: 'eventId', writes: false },
   row: z.object({
     id: idSchema,
     eventId: idSchema,

@@ -21,6 +21,7 @@ const aboutBag = {
 export const bag = noun({
   name: 'bag',
   path: 'bags',
+  writtenBy: 'planner',
   row: z.object({
     id: idSchema,
     modelId: idSchema,
@@ -45,6 +46,7 @@ export const bag = noun({
 export const stockEntry = noun({
   name: 'stockEntry',
   path: 'stock-entries',
+  writtenBy: 'planner',
   row: z.object({
     id: idSchema,
     modelId: idSchema,

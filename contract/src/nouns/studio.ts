@@ -18,6 +18,8 @@ import { noun } from '../noun';
 export const studio = noun({
   name: 'studio',
   path: 'studios',
+  writtenBy: 'owner',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     name: nameSchema,
@@ -39,6 +41,8 @@ export const studio = noun({
 export const tier = noun({
   name: 'tier',
   path: 'tiers',
+  writtenBy: 'planner',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     name: nameSchema,
@@ -60,6 +64,8 @@ export const tier = noun({
 export const constant = noun({
   name: 'constant',
   path: 'constants',
+  writtenBy: 'owner',
+  forHelper: 'all',
   row: z.object({
     id: idSchema,
     /** Its way within the core's table of such numbers: "roundAspect", "measureSdMm.tape". */

@@ -6,10 +6,10 @@ import { makeRow } from '../records/commands';
 import { importCalibration } from './importFile';
 import { withReadings } from './store';
 
-export function calibrationRoutes(router: Router, scope: Scope): void {
-  mountWriting(router, scope, 'createCalibration', async (asked) => {
+export function calibrationRoutes(router: Router): void {
+  mountWriting(router, 'createCalibration', async (asked) => {
     const { row, created } = await makeRow(asked, 'calibration', asked.body);
     return { row: await withReadings(asked, row), created };
   });
-  mountWriting(router, scope, 'importCalibration', (asked) => importCalibration(asked, asked.body));
+  mountWriting(router, 'importCalibration', (asked) => importCalibration(asked, asked.body));
 }

@@ -5,8 +5,8 @@ import { mountWriting } from '../http/route';
 import { makeRow } from '../records/commands';
 import { withResults } from './store';
 
-export function checkRoutes(router: Router, scope: Scope): void {
-  mountWriting(router, scope, 'createCheck', async (asked) => {
+export function checkRoutes(router: Router): void {
+  mountWriting(router, 'createCheck', async (asked) => {
     const { row, created } = await makeRow(asked, 'check', asked.body);
     return { row: await withResults(asked, row), created };
   });

@@ -5,10 +5,10 @@ import { mount, mountWriting } from '../http/route';
 import { makeRow } from '../records/commands';
 import { listEyeChecks, readEyeCheck } from './store';
 
-export function eyeRoutes(router: Router, scope: Scope): void {
-  mount(router, scope, 'listEyeChecks', (call) => listEyeChecks(call, call.viewer, call.id));
-  mount(router, scope, 'readEyeCheck', (call) => readEyeCheck(call, call.viewer, call.id));
-  mountWriting(router, scope, 'createEyeCheck', async (asked) => {
+export function eyeRoutes(router: Router): void {
+  mount(router, 'listEyeChecks', (call) => listEyeChecks(call, call.viewer, call.id));
+  mount(router, 'readEyeCheck', (call) => readEyeCheck(call, call.viewer, call.id));
+  mountWriting(router, 'createEyeCheck', async (asked) => {
     const { row, created } = await makeRow(asked, 'eyeCheck', asked.body);
     return { row: { ...row, balloons: [] }, created };
   });

@@ -9,6 +9,7 @@ import { hole } from './hole';
 import { holdReading } from './holdReading';
 import { model } from './model';
 import { person } from './person';
+import { piece } from './piece';
 import { reading } from './reading';
 import { studio } from './studio';
 import { studyPerson } from './studyPerson';
@@ -28,6 +29,7 @@ export const GUARDS: { readonly [N in NounName]?: Guard<N> } = {
   holdReading,
   model,
   person,
+  piece,
   reading,
   studio,
   studyPerson,

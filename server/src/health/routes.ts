@@ -1,11 +1,11 @@
 import { sql } from 'drizzle-orm';
 import type { Router } from 'express';
 
-import type { Scope } from '../db/records';
-import { mount } from '../http/route';
+import type { Database } from '../db/connect';
+import { mountOpen } from '../http/route';
 
-export function healthRoutes(router: Router, scope: Scope): void {
-  mount(router, scope, 'health', async ({ database }) => {
+export function healthRoutes(router: Router, { database }: { database: Database }): void {
+  mountOpen(router, 'health', async () => {
     await database.execute(sql`select 1`);
     return { status: 'ok', database: 'ok' } as const;
   });

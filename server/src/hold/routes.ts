@@ -4,6 +4,6 @@ import type { Scope } from '../db/records';
 import { mountWriting } from '../http/route';
 import { createHoldTest } from './store';
 
-export function holdRoutes(router: Router, scope: Scope): void {
-  mountWriting(router, scope, 'createHoldTest', (asked) => createHoldTest(asked, asked.body));
+export function holdRoutes(router: Router): void {
+  mountWriting(router, 'createHoldTest', (asked) => createHoldTest(asked, asked.body));
 }

@@ -9,7 +9,11 @@ import { pinoHttp } from 'pino-http';
 
 import { calibrationRoutes } from '../calibration/routes';
 import { checkRoutes } from '../check/routes';
-import type { Scope } from '../db/records';
+import { createAuth } from '../access/auth';
+import { accessRoutes } from '../access/routes';
+import { asksWho, Gate } from '../access/who';
+import { crewRoutes } from '../crew/routes';
+import type { Database } from '../db/connect';
 import { eyeRoutes } from '../eye/routes';
 import { healthRoutes } from '../health/routes';
 import { holdRoutes } from '../hold/routes';
@@ -38,7 +42,16 @@ const MOST_BODY = '1mb';
 /** A working day. */
 const SESSION_MS = 12 * 3_600_000;
 
-interface AppOptions extends Scope {
+interface AppOptions {
+  database: Database;
+  /** The studio of this installation. */
+  studioId: string;
+  /** Signs who is signed in; made anew with each start where none is given, and everybody signs in again. */
+  secret?: string;
+  /** Whether browsers reach it by https. */
+  secure?: boolean;
+  /** What whoever sets up an open service has to know. */
+  setUpCode?: string | null;
   logger?: Logger;
   /** Folder of the built web app, served beside the API; none in tests of the API. */
   webFolder?: string;
@@ -51,7 +64,8 @@ interface AppOptions extends Scope {
 }
 
 /** The whole service: API under /api, the app everywhere else. */
-export function createApp({ database, studioId, logger, webFolder, guard, hasRoom, authority }: AppOptions): Express {
+export function createApp(options: AppOptions): Express {
+  const { logger, webFolder, guard, hasRoom, authority } = options;
   const app = express();
   app.disable('x-powered-by');
   if (logger) app.use(pinoHttp({ logger, quietReqLogger: true, wrapSerializers: false, serializers: LOGGED }));
@@ -70,7 +84,7 @@ export function createApp({ database, studioId, logger, webFolder, guard, hasRoo
     viewers(new Sessions(SESSION_MS)),
   );
   if (hasRoom) app.use('/api', onlyWithRoom(hasRoom));
-  app.use(apiRouter({ database, studioId }));
+  app.use(apiRouter(options));
   if (authority) {
     // Phones install what comes as this type.
     app.get('/leggero.crt', (_, response) => void response.type('application/x-x509-ca-cert').send(authority));
@@ -94,14 +108,25 @@ function viewers(sessions: Sessions): RequestHandler {
 }
 
 /** The routes of the contract, whose paths are whole (/api/…), and a 404 for every other path under /api. */
-function apiRouter(scope: Scope): Router {
+function apiRouter({
+  database,
+  studioId: home,
+  guard,
+  secret = randomBytes(32).toString('base64'),
+  secure = false,
+  setUpCode = null,
+}: AppOptions): Router {
+  const auth = createAuth({ database, secret, secure });
+  const gate = new Gate({ database, auth, home, open: guard?.open ?? false });
   const router = Router();
-  router.use('/api', express.json({ limit: MOST_BODY }), (_, response, next) => {
+  router.use('/api', asksWho(gate), express.json({ limit: MOST_BODY }), (_, response, next) => {
     response.setHeader('Cache-Control', 'no-store');
     next();
   });
+  healthRoutes(router, { database });
+  accessRoutes(router, { database, auth, gate, home, secure, setUpCode });
+  crewRoutes(router, { auth });
   const nouns = [
-    healthRoutes,
     studioRoutes,
     modelRoutes,
     sizerRoutes,
@@ -116,7 +141,7 @@ function apiRouter(scope: Scope): Router {
     // After those that answer more than the row.
     recordRoutes,
   ];
-  for (const mountNoun of nouns) mountNoun(router, scope);
+  for (const mountNoun of nouns) mountNoun(router);
   router.use('/api', () => {
     throw HttpProblem.notFound();
   });

@@ -1,6 +1,9 @@
 import type { ProblemDocument } from '@leggero/contract';
 import type { z } from 'zod';
 
+/** Those who may, by the least of them. */
+const WHO = { maker: 'makers, planners and owners', planner: 'planners and owners', owner: 'owners' } as const;
+
 /** An error that is answered as an RFC 9457 problem document. */
 export class HttpProblem extends Error {
   constructor(
@@ -13,6 +16,16 @@ export class HttpProblem extends Error {
 
   static notFound(): HttpProblem {
     return new HttpProblem(404, 'There is nothing here by that id.');
+  }
+
+  /** Whoever asks is not signed in: 401. */
+  static signedOut(): HttpProblem {
+    return new HttpProblem(401, 'Sign in first.');
+  }
+
+  /** Whoever asks may not do this in the studio; who may is said. */
+  static notAllowed(least: 'maker' | 'planner' | 'owner'): HttpProblem {
+    return new HttpProblem(403, `Only ${WHO[least]} of the studio may do this.`);
   }
 
   static conflict(title: string): HttpProblem {

@@ -3,6 +3,7 @@ import { ROUTES, type ParsedRequestOf, type ResponseOf, type RouteName } from '@
 import type { Request, Response, Router } from 'express';
 import type { z } from 'zod';
 
+import { allow, scopeOf } from '../access/who';
 import { untilUncrossed } from '../db/again';
 import type { Scope } from '../db/records';
 import type { Viewer } from '../person/sessions';
@@ -29,26 +30,44 @@ type Handle<Name extends RouteName, C = Call<Name>> = (
   call: C,
 ) => Promise<[ResponseOf<Name>] extends [never] ? void : Answer<Name>>;
 
-/** Mounts a route of the contract: parses, calls `handle` in the studio's scope, answers. */
-export function mount<Name extends RouteName>(router: Router, scope: Scope, name: Name, handle: Handle<Name>): void {
+/** A request of whoever sent it. */
+interface OpenCall<Name extends RouteName> {
+  request: Request;
+  response: Response;
+  id: string;
+  body: ParsedRequestOf<Name>;
+}
+
+/** Mounts a route of the contract that asks for no studio: what it may, it sees to itself. */
+export function mountOpen<Name extends RouteName>(
+  router: Router,
+  name: Name,
+  handle: Handle<Name, OpenCall<Name>>,
+): void {
   const route: Route = ROUTES[name];
   const method = route.method.toLowerCase() as 'get' | 'post' | 'patch' | 'delete';
-  router[method](route.path, async (request, response) => {
+  router[method](route.path, allow(route.least), async (request, response) => {
     const id = idOf(request);
-    const log = (error: unknown) => request.log?.error({ err: error }, problemOf(error).message);
-    const body = (route.request && parsed(route.request, request.body)) as Call<Name>['body'];
-    await answer(response, () => handle({ ...scope, id, body, viewer: viewerOf(response), log }));
+    const body = (route.request && parsed(route.request, request.body)) as OpenCall<Name>['body'];
+    await answer(response, () => handle({ request, response, id, body }));
   });
+}
+
+/** Mounts a route of the contract: lets in who may, parses, calls `handle` in the studio's scope, answers. */
+export function mount<Name extends RouteName>(router: Router, name: Name, handle: Handle<Name>): void {
+  mountOpen(router, name, (({ request, response, id, body }: OpenCall<Name>) => {
+    const log = (error: unknown) => request.log?.error({ err: error }, problemOf(error).message);
+    return handle({ ...scopeOf(response), id, body, viewer: viewerOf(response), log });
+  }) as Handle<Name, OpenCall<Name>>);
 }
 
 /** Mounts a route that writes: the same, in one transaction that notes what it touches. */
 export function mountWriting<Name extends RouteName>(
   router: Router,
-  scope: Scope,
   name: Name,
   handle: Handle<Name, Call<Name> & Asked>,
 ): void {
-  mount(router, scope, name, (call) => inWriting(call, handle) as ReturnType<Handle<Name>>);
+  mount(router, name, (call) => inWriting(call, handle) as ReturnType<Handle<Name>>);
 }
 
 /** Does some work, again where it crossed another's, and answers with its outcome. */

@@ -17,13 +17,13 @@ const TRIES = {
   message: { type: 'about:blank', title: 'Too many tries: wait a minute.', status: 429 },
 } as const;
 
-export function personRoutes(router: Router, scope: Scope): void {
-  mount(router, scope, 'listPeople', (call) => listRows(call, 'person'));
-  mount(router, scope, 'setPin', (call) => setPin(call, call.viewer, call.id, call.body.pin));
+export function personRoutes(router: Router): void {
+  mount(router, 'listPeople', (call) => listRows(call, 'person'));
+  mount(router, 'setPin', (call) => setPin(call, call.viewer, call.id, call.body.pin));
 
-  mount(router, scope, 'listTurnHands', (call) => listTurnHands(call, call.viewer, call.id));
+  mount(router, 'listTurnHands', (call) => listTurnHands(call, call.viewer, call.id));
 
-  mount(router, scope, 'readSession', async ({ viewer }) => ({ personId: viewer.personId }));
+  mount(router, 'readSession', async ({ viewer }) => ({ personId: viewer.personId }));
   const tries = rateLimit({ ...TRIES, windowMs: 60_000, limit: MOST_TRIES });
   // One person's PIN is not guessed from many devices either.
   const triesOfPerson = rateLimit({
@@ -34,10 +34,10 @@ export function personRoutes(router: Router, scope: Scope): void {
     message: { ...TRIES.message, title: 'Too many wrong PINs for this person: wait a quarter of an hour.' },
   });
   router.post('/api/session', tries, triesOfPerson);
-  mount(router, scope, 'openSession', async (call) => {
-    const personId = await openAs(call, call.body);
+  mount(router, 'openSession', async (call) => {
+    const personId = await openAs(call, call.viewer, call.body);
     call.viewer.open(personId);
     return { personId };
   });
-  mount(router, scope, 'closeSession', async ({ viewer }) => viewer.close());
+  mount(router, 'closeSession', async ({ viewer }) => viewer.close());
 }

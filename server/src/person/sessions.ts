@@ -3,6 +3,8 @@ import { randomBytes } from 'node:crypto';
 /** Who asks: the person whose private pages are open on the device, if anyone's are. */
 export interface Viewer {
   readonly personId: string | null;
+  /** Whether someone signed in on the device: then nobody's pages open by a tap on their name alone. */
+  readonly signedIn: boolean;
   /** Opens this person's pages on the device, instead of whosever were open. */
   open(personId: string): void;
   close(): void;
@@ -32,6 +34,7 @@ export class Sessions {
       get personId() {
         return personOf();
       },
+      signedIn: false,
       open: (personId) => {
         forget();
         const fresh = randomBytes(24).toString('base64url');

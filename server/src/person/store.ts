@@ -20,12 +20,18 @@ async function pinHashOf(scope: Scope, id: string): Promise<string | null> {
   return row.pinHash;
 }
 
-/** Opens a session for someone: with their PIN where they have one. Answers whose it is. */
+/**
+ * Opens a session for someone: with their PIN where they have one; where people sign in, nobody else's without. Answers
+ * whose it is.
+ */
 export async function openAs(
   scope: Scope,
+  viewer: Viewer,
   { personId, pin }: { personId: string; pin?: string | undefined },
 ): Promise<string> {
   const pinHash = await pinHashOf(scope, personId);
+  if (pinHash === null && viewer.signedIn && viewer.personId !== personId)
+    throw new HttpProblem(403, 'They have no PIN: their pages open where they are signed in.');
   if (pinHash !== null && !(await verify(pinHash, pin ?? ''))) {
     throw new HttpProblem(403, 'This is not the PIN.', [{ path: 'pin', message: 'This is not the PIN' }]);
   }

@@ -6,14 +6,14 @@ import { changeRow, makeRow } from '../records/commands';
 import { listRows } from '../records/store';
 import { listPieces, withChecks } from './store';
 
-export function pieceRoutes(router: Router, scope: Scope): void {
-  mount(router, scope, 'listPieces', (call) => listPieces(call));
-  mountWriting(router, scope, 'createPiece', async (asked) => {
+export function pieceRoutes(router: Router): void {
+  mount(router, 'listPieces', (call) => listPieces(call));
+  mountWriting(router, 'createPiece', async (asked) => {
     const { row, created } = await makeRow(asked, 'piece', asked.body);
     return { row: await withChecks(asked, row), created };
   });
-  mountWriting(router, scope, 'changePiece', async (asked) =>
+  mountWriting(router, 'changePiece', async (asked) =>
     withChecks(asked, await changeRow(asked, 'piece', asked.id, asked.body)),
   );
-  mount(router, scope, 'listChains', (call) => listRows(call, 'chain'));
+  mount(router, 'listChains', (call) => listRows(call, 'chain'));
 }

@@ -3,8 +3,8 @@ import { type ImportProgress, FILE_ENCODINGS, READING_FILE_PATHS } from '@legger
 import express, { type Request, type Response, type Router } from 'express';
 import { z } from 'zod';
 
+import { allow, scopeOf } from '../access/who';
 import { databaseError, isAway } from '../db/connect';
-import type { Scope } from '../db/records';
 import { download } from '../http/download';
 import { HttpProblem } from '../http/problem';
 import { importReadings } from './import';
@@ -16,11 +16,11 @@ const MOST_FILE = '40mb';
 const encodingSchema = z.enum(FILE_ENCODINGS).default('utf-8');
 
 /** Files of readings: text both ways, so they stand beside the routes of the contract. */
-export function readingFileRoutes(router: Router, scope: Scope): void {
-  router.get(READING_FILE_PATHS.write, async (request, response) => {
+export function readingFileRoutes(router: Router): void {
+  router.get(READING_FILE_PATHS.write, allow(), async (request, response) => {
     const { model } = request.query;
     if (model !== undefined && !idSchema.safeParse(model).success) throw HttpProblem.notFound();
-    const lines = readingLines(scope, model as string | undefined);
+    const lines = readingLines(scopeOf(response), model as string | undefined);
     await download(response, lines, { name: 'leggero-readings.csv', type: 'text/csv; charset=utf-8' });
   });
   const body = express.raw({ type: 'text/csv', limit: MOST_FILE });
@@ -30,7 +30,7 @@ export function readingFileRoutes(router: Router, scope: Scope): void {
     const encoding = encodingSchema.safeParse(request.query['encoding']);
     if (!encoding.success) throw new HttpProblem(400, 'This encoding is not known here.');
     await stream(response, (send) =>
-      importReadings(scope, {
+      importReadings(scopeOf(response), {
         bytes,
         encoding: encoding.data,
         write,
@@ -39,8 +39,8 @@ export function readingFileRoutes(router: Router, scope: Scope): void {
       }).then((report) => send({ report })),
     );
   };
-  router.post(READING_FILE_PATHS.look, body, reading(false));
-  router.post(READING_FILE_PATHS.read, body, reading(true));
+  router.post(READING_FILE_PATHS.look, allow(), body, reading(false));
+  router.post(READING_FILE_PATHS.read, allow(), body, reading(true));
 }
 
 /** Answers line by line while the work goes on. Once it has begun, a failure is told in the last line. */

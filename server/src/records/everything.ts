@@ -16,12 +16,12 @@ const PAGE = 1000;
  * Every record of the studio but the private ones, as of one moment, in the form of `everythingSchema`: piece by piece,
  * so that a grown studio never lies in memory whole.
  */
-export function everything({ database, studioId }: Scope, now: Date): AsyncGenerator<string> {
-  return onOwnConnection(database, async function* (connection) {
+export function everything(scope: Scope, now: Date): AsyncGenerator<string> {
+  return onOwnConnection(scope.database, async function* (connection) {
     await connection.query('set transaction isolation level repeatable read');
     await connection.query('start transaction with consistent snapshot, read only');
     const own = drizzle(connection, { schema, mode: 'planetscale' }) as unknown as Scope['database'];
-    yield* piecesOf({ database: own, studioId }, now);
+    yield* piecesOf({ ...scope, database: own }, now);
     await connection.query('commit');
   });
 }

@@ -1,4 +1,4 @@
-import { KEPT_NOUNS, type Changes, type NounName } from '@leggero/contract';
+import { KEPT_NOUNS, mayRead, type Changes, type NounName } from '@leggero/contract';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 
 import type { Scope } from '../db/records';
@@ -27,17 +27,24 @@ const after = (revision: number) => ({
   there: false,
 });
 
-const CURSOR = /^([0-9a-f-]{36})\.(fill|gone|there)\.(\d{1,15})\.(\w*)\.([0-9a-f-]{0,36})$/;
+const CURSOR = /^([0-9a-f-]{36}(?:\.[0-9a-f-]{36})?)\.(fill|gone|there)\.(\d{1,15})\.(\w*)\.([0-9a-f-]{0,36})$/;
 
-function written({ studioId }: Scope, cursor: Cursor): string {
+/**
+ * Whose rows a cursor counts: the studio's, and of a helper those of one event. One of another reach names nothing, so
+ * that whoever may see more than before is filled anew.
+ */
+const reachOf = ({ studioId, reach: { role, eventId } }: Scope): string =>
+  role === 'helper' ? `${studioId}.${eventId}` : studioId;
+
+function written(scope: Scope, cursor: Cursor): string {
   const { filling, revision, noun, id } = cursor;
-  return [studioId, filling ? 'fill' : cursor.there ? 'there' : 'gone', revision, noun, id].join('.');
+  return [reachOf(scope), filling ? 'fill' : cursor.there ? 'there' : 'gone', revision, noun, id].join('.');
 }
 
-/** The place that a cursor names; null for one of another studio, or that is none. */
-function readCursor({ studioId }: Scope, text: string): Cursor | null {
-  const [, studio, phase, revisionText, noun = '', id = ''] = CURSOR.exec(text) ?? [];
-  if (studio !== studioId) return null;
+/** The place that a cursor names; null for one of another studio or reach, or that is none. */
+function readCursor(scope: Scope, text: string): Cursor | null {
+  const [, reach, phase, revisionText, noun = '', id = ''] = CURSOR.exec(text) ?? [];
+  if (reach !== reachOf(scope)) return null;
   const revision = Number(revisionText);
   const at = { revision, noun, id };
   return phase === 'fill' ? { ...at, filling: true } : { ...at, filling: false, there: phase === 'there' };
@@ -52,10 +59,12 @@ export function changesSince(
   scope: Scope,
   {
     since,
-    nouns = KEPT_NOUNS,
+    nouns: asked = KEPT_NOUNS,
     page = PAGE,
   }: { since: string; nouns?: readonly NounName[] | undefined; page?: number | undefined },
 ): Promise<Changes> {
+  const seen = asked.filter((noun) => mayRead(scope.reach.role, noun));
+  const nouns: readonly NounName[] = seen.length > 0 ? seen : ['studio'];
   return scope.database.transaction(
     async (tx) => {
       const within: Scope = { ...scope, database: tx as unknown as Scope['database'] };

@@ -1,7 +1,8 @@
 import { NOUNS, numberAmong, type MakeOf, type Numbered, type RowOf } from '@leggero/contract';
 import { and, eq } from 'drizzle-orm';
 
-import { columnOf, listRows } from './store';
+import { listRows } from './store';
+import { columnOf } from './tables';
 import type { Writing } from './writing';
 
 type NumberedName = 'constant' | 'target' | 'checkResult';

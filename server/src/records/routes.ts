@@ -14,6 +14,7 @@ import type { Response, Router } from 'express';
 import type { z } from 'zod';
 
 import type { Scope } from '../db/records';
+import { allow, scopeOf } from '../access/who';
 import { download } from '../http/download';
 import { answer, idOf, mount, mountWriting, parsed, viewerOf } from '../http/route';
 import { carryOut } from './batch';
@@ -43,48 +44,51 @@ const POSTED = {
 } as const satisfies Record<string, NounName>;
 
 /** The same three routes for every noun: a row is put under its id, changed, taken away. */
-export function recordRoutes(router: Router, scope: Scope): void {
+export function recordRoutes(router: Router): void {
   const write = (response: Response, work: (asked: Asked) => Promise<unknown>) =>
-    answer(response, () => inWriting({ ...scope, viewer: viewerOf(response) }, work));
+    answer(response, () => inWriting({ ...scopeOf(response), viewer: viewerOf(response) }, work));
   for (const name of NOUN_NAMES) {
     const make = MAKES[name] as z.ZodType<{ id: string }>;
     const change = CHANGES[name] as z.ZodType;
     const path = `/api/${NOUNS[name].path}/:id`;
-    router.put(path, async (request, response) => {
+    router.put(path, allow('helper'), async (request, response) => {
       const row = parsed(make, { ...(request.body as object), id: idOf(request) });
       await write(response, (asked) => makeRow(asked, name, row as never));
     });
-    router.patch(path, async (request, response) => {
+    router.patch(path, allow('helper'), async (request, response) => {
       const [id, by] = [idOf(request), parsed(change, request.body)];
       await write(response, (asked) => changeRow(asked, name, id, by as never));
     });
-    router.delete(path, async (request, response) => {
+    router.delete(path, allow('helper'), async (request, response) => {
       const id = idOf(request);
       await write(response, (asked) => removeRow(asked, name, id));
     });
   }
   for (const [route, name] of Object.entries(POSTED) as [keyof typeof POSTED, NounName][])
-    mountWriting(router, scope, route, (asked) => makeRow(asked, name, asked.body as never) as never);
-  mount(router, scope, 'carryOut', async (call) => {
+    mountWriting(router, route, (asked) => makeRow(asked, name, asked.body as never) as never);
+  mount(router, 'carryOut', async (call) => {
     const { commands, since } = call.body;
     const answered = await carryOut(call, commands);
-    return since === undefined ? answered : { ...answered, changes: await changesSince(scope, { since }) };
+    return since === undefined ? answered : { ...answered, changes: await changesSince(call, { since }) };
   });
-  router.get(CHANGES_PATH, async (request, response) => {
-    response.json(await changesSince(scope, parsed(changesQuerySchema, request.query)));
+  router.get(CHANGES_PATH, allow('helper'), async (request, response) => {
+    response.json(await changesSince(scopeOf(response), parsed(changesQuerySchema, request.query)));
   });
-  router.get(EVERYTHING_PATH, (_, response) =>
-    download(response, everything(scope, new Date()), { name: 'leggero-everything.json', type: 'application/json' }),
+  router.get(EVERYTHING_PATH, allow('owner'), (_, response) =>
+    download(response, everything(scopeOf(response), new Date()), {
+      name: 'leggero-everything.json',
+      type: 'application/json',
+    }),
   );
   let document: object | undefined;
-  router.get('/api/openapi.json', (_, response) => void response.json((document ??= openApi())));
-  router.get(LIVE_PATH, (request, response) => {
+  router.get('/api/openapi.json', allow('helper'), (_, response) => void response.json((document ??= openApi())));
+  router.get(LIVE_PATH, allow('helper'), (request, response) => {
     // Not compressed: a word waits for no other.
     response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' });
     response.flushHeaders();
     request.on(
       'close',
-      listen(scope, (text) => void response.write(text)),
+      listen(scopeOf(response), (text) => void response.write(text)),
     );
   });
 }

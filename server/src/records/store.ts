@@ -1,17 +1,18 @@
 import { NOUNS, type ChangeOf, type MakeOf, type NounName, type RowOf } from '@leggero/contract';
-import { and, asc, desc, eq, getTableColumns, gt, inArray, type SQL } from 'drizzle-orm';
-import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
+import { and, asc, desc, eq, gt, inArray, type SQL } from 'drizzle-orm';
+import type { MySqlTable } from 'drizzle-orm/mysql-core';
 
 import { databaseError } from '../db/connect';
 import type { Scope } from '../db/records';
 import { groupBy } from '../db/shape';
 import { HttpProblem } from '../http/problem';
-import { columnsOf, ownerOf, TABLES } from './tables';
+import { asSeen, inReach } from './reach';
+import { columnOf, columnsOf, TABLES } from './tables';
 import type { Writing } from './writing';
 
-/** The condition that names one row of the studio's. */
-export function ownedBy(name: NounName, { studioId }: Scope, id: string): SQL {
-  return and(eq(TABLES[name].id, id), eq(ownerOf(name), studioId))!;
+/** The condition that names one row that whoever asks has in reach. */
+export function ownedBy(name: NounName, scope: Scope, id: string): SQL {
+  return and(eq(TABLES[name].id, id), inReach(name, scope))!;
 }
 
 /** The order of a noun's lists. */
@@ -21,18 +22,14 @@ export function orderOf(name: NounName): SQL[] {
   );
 }
 
-/** A noun's column by its field. */
-export function columnOf(name: NounName, field: string): MySqlColumn {
-  return (getTableColumns(TABLES[name]) as Record<string, MySqlColumn>)[field]!;
-}
-
 /** Rows of the studio's, in the noun's order. */
 export async function listRows<N extends NounName>(scope: Scope, name: N, which?: SQL): Promise<RowOf<N>[]> {
-  return (await scope.database
+  const rows = (await scope.database
     .select(columnsOf(name))
     .from(TABLES[name] as MySqlTable)
-    .where(and(eq(ownerOf(name), scope.studioId), which))
+    .where(and(inReach(name, scope), which))
     .orderBy(...orderOf(name))) as RowOf<N>[];
+  return rows.map((row) => asSeen(name, scope.reach, row));
 }
 
 /**
@@ -47,23 +44,24 @@ export async function listHanging<N extends NounName>(
   const on = scope.database
     .select({ id: TABLES[of].id })
     .from(TABLES[of] as MySqlTable)
-    .where(and(eq(ownerOf(of), scope.studioId), which));
+    .where(and(inReach(of, scope), which));
   return groupBy(await listRows(scope, name, inArray(columnOf(name, field), on)), (row) => String(row[field]));
 }
 
 /** The studio's rows of a noun after an id, in the order of ids: page by page all of them. */
 export async function rowsAfter<N extends NounName>(
-  { database, studioId }: Scope,
+  scope: Scope,
   name: N,
   { last, most }: { last: string; most: number },
 ): Promise<RowOf<N>[]> {
   const { id } = TABLES[name];
-  return (await database
+  const rows = (await scope.database
     .select(columnsOf(name))
     .from(TABLES[name] as MySqlTable)
-    .where(and(eq(ownerOf(name), studioId), gt(id, last)))
+    .where(and(inReach(name, scope), gt(id, last)))
     .orderBy(asc(id))
     .limit(most)) as RowOf<N>[];
+  return rows.map((row) => asSeen(name, scope.reach, row));
 }
 
 /** One row of the studio's, or null. */
@@ -73,7 +71,7 @@ export async function findRow<N extends NounName>(scope: Scope, name: N, id: str
     .from(TABLES[name] as MySqlTable)
     .where(ownedBy(name, scope, id))
     .limit(1);
-  return (row as RowOf<N> | undefined) ?? null;
+  return row ? asSeen(name, scope.reach, row as RowOf<N>) : null;
 }
 
 /** One row of the studio's; a 404 problem when it is not there or not the studio's. */

@@ -116,3 +116,8 @@ export function ownerOf(name: NounName): MySqlColumn {
   const table: MySqlTable & { id: MySqlColumn; studioId?: MySqlColumn } = TABLES[name];
   return table.studioId ?? table.id;
 }
+
+/** A noun's column by its field. */
+export function columnOf(name: NounName, field: string): MySqlColumn {
+  return (getTableColumns(TABLES[name]) as Record<string, MySqlColumn>)[field]!;
+}

@@ -5,6 +5,7 @@ import type { ResultSetHeader } from 'mysql2';
 import type { Scope } from '../db/records';
 import { changes, studios } from '../db/tables';
 import { announce } from './live';
+import { allowWriting } from './reach';
 
 /** A transaction that changes rows of one studio, and keeps track of which. */
 export interface Writing extends Scope {
@@ -32,6 +33,8 @@ export async function inWriting<S extends Scope, T>(scope: S, work: (writing: S 
       ...scope,
       database: tx as unknown as Scope['database'],
       touch: (noun, ids, there = true) => {
+        // Whatever writes tells of it here, so that nobody writes what is not theirs, by whichever way.
+        allowWriting(scope.reach, noun);
         for (const rowId of ids) touched.set(`${noun} ${rowId} ${there}`, { noun, rowId, there });
       },
     });

@@ -6,9 +6,9 @@ import { changeRow } from '../records/commands';
 import { listRows, readRow } from '../records/store';
 
 /** The studio's settings, and the short lists that need no dressing. */
-export function studioRoutes(router: Router, scope: Scope): void {
-  mount(router, scope, 'readStudio', (call) => readRow(call, 'studio', call.studioId));
-  mountWriting(router, scope, 'changeStudio', (asked) => changeRow(asked, 'studio', asked.studioId, asked.body));
-  mount(router, scope, 'listTiers', (call) => listRows(call, 'tier'));
-  mount(router, scope, 'listPumps', (call) => listRows(call, 'pump'));
+export function studioRoutes(router: Router): void {
+  mount(router, 'readStudio', (call) => readRow(call, 'studio', call.studioId));
+  mountWriting(router, 'changeStudio', (asked) => changeRow(asked, 'studio', asked.studioId, asked.body));
+  mount(router, 'listTiers', (call) => listRows(call, 'tier'));
+  mount(router, 'listPumps', (call) => listRows(call, 'pump'));
 }

@@ -14,22 +14,28 @@ export async function openStudio({ database }: { database: Database }): Promise<
     await ensureOwner({ database, studioId: existing.id });
     return existing.id;
   }
-  const studioId = randomUUID();
+  const id = randomUUID();
+  await foundStudio({ database }, { id, name: 'My studio' });
+  return id;
+}
+
+/** Makes a studio, with the standard tiers, one hand pump and its owner; one that was made before stays as it is. */
+export async function foundStudio(
+  { database }: { database: Database },
+  { id: studioId, name }: { id: string; name: string },
+): Promise<void> {
   await database.transaction(async (tx) => {
-    await tx
-      .insert(studios)
-      .values({ id: studioId, name: 'My studio', unit: 'in', stepMm: STEP_MM.eighthInch, daysStanding: 0 });
+    await tx.insert(studios).values({ id: studioId, name, unit: 'in', stepMm: STEP_MM.eighthInch, daysStanding: 0 });
     await tx
       .insert(tiers)
       .values(STANDARD_TIERS.map((tier, position) => ({ ...tier, id: randomUUID(), studioId, position })));
     await tx.insert(pumps).values({ id: randomUUID(), studioId, name: 'Hand pump', kind: 'hand' });
   });
   await ensureOwner({ database, studioId });
-  return studioId;
 }
 
 /** A studio has an owner; one from before there were people gets its own. */
-export async function ensureOwner({ database, studioId }: Scope): Promise<void> {
+export async function ensureOwner({ database, studioId }: Pick<Scope, 'database' | 'studioId'>): Promise<void> {
   const [owner] = await database.select({ id: people.id }).from(people).where(eq(people.studioId, studioId));
   if (!owner) {
     await database.insert(people).values({ id: randomUUID(), studioId, name: 'Owner', owner: true });

@@ -13,6 +13,11 @@ export const instant = customType<{ data: string; driverData: string }>({
   toDriver: (iso) => new Date(iso).toISOString().slice(0, -1).replace('T', ' '),
   fromDriver: (text) => `${text.replace(' ', 'T')}Z`,
 });
+/** A word that is the same only letter for letter: nobody else's opens by another case. */
+export const exactly = (name: string, length: number) =>
+  customType<{ data: string; driverData: string }>({
+    dataType: () => `varchar(${length}) character set ascii collate ascii_bin`,
+  })(name);
 /** A document of the contract, kept as JSON. The database has no type of its own for it and answers text. */
 export const document = <Data>() =>
   customType<{ data: Data; driverData: string }>({

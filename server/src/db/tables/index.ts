@@ -1,6 +1,8 @@
 /** Every table, room by room. */
+export * from './accounts';
 export * from './builds';
 export * from './checks';
+export * from './crew';
 export * from './eyes';
 export * from './gauges';
 export * from './inflation';

@@ -1,0 +1,34 @@
+import { z } from 'zod';
+
+import { idSchema, instantSchema, nameSchema } from './common';
+import { ROLES } from './noun';
+
+const roleSchema = z.enum(ROLES);
+
+/** A studio that someone works in, and as what. */
+const placeSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  memberId: idSchema,
+  role: roleSchema,
+  /** Of a helper: which event, and until when. */
+  eventId: idSchema.nullable(),
+  until: instantSchema.nullable(),
+});
+export type StudioPlace = z.infer<typeof placeSchema>;
+
+/** Who asks: someone signed in, or whoever is at a machine where nobody signs in. */
+export const accessSchema = z.object({
+  /**
+   * `alone`: on this machine nobody signs in, and whoever is at it owns the studio. `setUp`: it is open to a network, and
+   * nobody has said yet who owns it. `out`: someone has to sign in. `in`: someone has.
+   */
+  state: z.enum(['alone', 'setUp', 'out', 'in']),
+  account: z
+    .object({ id: idSchema, name: nameSchema, signInName: z.string().nullable(), email: z.string().nullable() })
+    .nullable(),
+  studios: z.array(placeSchema),
+  /** The one that is answered from where none is named; null where there is none. */
+  at: idSchema.nullable(),
+});
+export type Access = z.infer<typeof accessSchema>;

@@ -1,0 +1,158 @@
+import type { Access } from '@leggero/contract';
+import type { AccountMake } from '@leggero/contract/crew';
+import type { Request, Response, Router } from 'express';
+
+import { invitationOf, invitedBy, useUp } from '../crew/invitations';
+import { addMember, type Part } from '../crew/members';
+import type { Database } from '../db/connect';
+import { WHOLE } from '../db/records';
+import { HttpProblem } from '../http/problem';
+import { mountOpen } from '../http/route';
+import type { Viewer } from '../person/sessions';
+import { inWriting, type Writing } from '../records/writing';
+import { foundStudio } from '../studio/store';
+import { accountOf, makeAccount } from './accounts';
+import { askAuth, RefusedByAuth } from './askAuth';
+import type { Auth } from './auth';
+import { endDevice, listDevices } from './devices';
+import { isSame, plainCode } from './secret';
+import { Tries } from './tries';
+import { whoOf, type Gate } from './who';
+
+export interface AccessOptions {
+  database: Database;
+  auth: Auth;
+  gate: Gate;
+  home: string;
+  secure: boolean;
+  /** What whoever sets up an open service has to know; null where nobody can. */
+  setUpCode: string | null;
+}
+
+interface Exchange {
+  request: Request;
+  response: Response;
+}
+
+const OWNS: Part = { role: 'owner', eventId: null, until: null };
+const WRONG = 'Name and password do not belong together';
+
+/** Lets someone work in a studio: who has an account, or with a new one. */
+async function join(
+  writing: Writing,
+  { account, part, path }: { account: Required<AccountMake> | { id: string; name: string }; part: Part; path?: string },
+): Promise<void> {
+  const { name } = account;
+  const accountId = 'id' in account ? account.id : await makeAccount(writing.database, account, path);
+  await addMember(writing, { accountId, name, part });
+}
+
+/** Signing in and out, joining, and what is one's own of it. */
+export function accessRoutes(router: Router, options: AccessOptions): void {
+  const { database, auth, gate, home, secure, setUpCode } = options;
+  const tries = new Tries(database);
+
+  /** Who asks, once they are someone else than the request was of: as the next request will find it. */
+  const accessOf = async (request: Request, response: Response): Promise<Access> => {
+    const set = response.getHeader('Set-Cookie');
+    const fresh = [set ?? []].flat().map((cookie) => String(cookie).split(';')[0]!);
+    request.headers.cookie = [...fresh, request.headers.cookie ?? ''].filter(Boolean).join('; ');
+    return (await gate.whoAsks(request, response)).access;
+  };
+  const signIn = async ({ request, response }: Exchange, username: string, password: string) => {
+    await askAuth(auth, { request, response, path: '/sign-in/username', body: { username, password } });
+  };
+
+  mountOpen(router, 'readAccess', async ({ response }) => (await whoOf(response)).access);
+
+  mountOpen(router, 'claim', async ({ request, response, body }) => {
+    const { access } = await whoOf(response);
+    if (access.state !== 'alone' && access.state !== 'setUp')
+      throw HttpProblem.conflict('Somebody owns this already: sign in.');
+    const given = plainCode(body.code ?? '');
+    if (access.state === 'setUp' && !(setUpCode && isSame(given, plainCode(setUpCode))))
+      throw new HttpProblem(403, 'This is not the code.', [{ path: 'code', message: 'This is not the code' }]);
+    await inWriting({ database, studioId: home, reach: WHOLE }, async (writing) => {
+      if (await gate.anyAccounts()) throw HttpProblem.conflict('Somebody owns this already: sign in.');
+      await join(writing, { account: body, part: OWNS });
+    });
+    await signIn({ request, response }, body.signInName, body.password);
+    return accessOf(request, response);
+  });
+
+  mountOpen(router, 'signIn', async ({ request, response, body: { who, password } }) => {
+    const account = await accountOf(database, who);
+    const key = await tries.keyOf(request, response, { who, accountId: account?.id ?? null });
+    try {
+      await signIn({ request, response }, account?.username ?? who, password);
+    } catch (error) {
+      if (!(error instanceof RefusedByAuth)) throw error;
+      if (error.status >= 500) throw error;
+      await tries.wrong(key);
+      throw new HttpProblem(403, WRONG, [{ path: 'password', message: WRONG }]);
+    }
+    await tries.right(key, { request, response, accountId: account!.id, secure });
+    return accessOf(request, response);
+  });
+
+  mountOpen(router, 'signOut', async ({ request, response }) => {
+    (response.locals['viewer'] as Viewer).close();
+    await askAuth(auth, { request, response, path: '/sign-out', body: {} });
+  });
+
+  mountOpen(router, 'readInvitation', ({ body }) => invitedBy(database, body.code));
+
+  mountOpen(router, 'join', async ({ request, response, body: { code, account } }) => {
+    const { access } = await whoOf(response);
+    const { id, studioId, role, eventId, until } = await invitationOf(database, code);
+    if (!account && !access.account) throw HttpProblem.signedOut();
+    await inWriting({ database, studioId, reach: WHOLE }, async (writing) => {
+      if (!(await useUp(writing.database, id))) throw HttpProblem.conflict('This invitation was taken up just now.');
+      await join(writing, { account: account ?? access.account!, part: { role, eventId, until }, path: 'account' });
+    });
+    if (account) await signIn({ request, response }, account.signInName, account.password);
+    return accessOf(request, response);
+  });
+
+  mountOpen(router, 'newPassword', async ({ request, response, body: { code, password } }) => {
+    try {
+      const body = { token: plainCode(code), newPassword: password };
+      await askAuth(auth, { request, response, path: '/reset-password', body });
+    } catch (error) {
+      if (!(error instanceof RefusedByAuth) || error.status >= 500) throw error;
+      throw new HttpProblem(404, 'This code was used, or is too old: ask for another.', [
+        { path: 'code', message: 'This code was used, or is too old: ask for another' },
+      ]);
+    }
+  });
+
+  mountOpen(router, 'changePassword', async ({ request, response, body: { before, password } }) => {
+    try {
+      const body = { currentPassword: before, newPassword: password, revokeOtherSessions: true };
+      await askAuth(auth, { request, response, path: '/change-password', body });
+    } catch (error) {
+      if (!(error instanceof RefusedByAuth) || error.status >= 500) throw error;
+      throw new HttpProblem(403, 'This is not your password so far.', [
+        { path: 'before', message: 'This is not your password so far' },
+      ]);
+    }
+  });
+
+  mountOpen(router, 'listDevices', async ({ response }) => {
+    const { access, session } = await whoOf(response);
+    if (!access.account) return [];
+    return listDevices(database, access.account.id, session);
+  });
+  mountOpen(router, 'endDevice', async ({ response, id }) => {
+    const { access } = await whoOf(response);
+    if (access.account) await endDevice(database, access.account.id, id);
+  });
+
+  mountOpen(router, 'makeStudio', async ({ request, response, body: { id, name } }) => {
+    const { account } = (await whoOf(response)).access;
+    if (!account) throw HttpProblem.signedOut();
+    await foundStudio({ database }, { id, name });
+    await inWriting({ database, studioId: id, reach: WHOLE }, (writing) => join(writing, { account, part: OWNS }));
+    return accessOf(request, response);
+  });
+}

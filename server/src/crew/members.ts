@@ -1,0 +1,123 @@
+import { randomUUID } from 'node:crypto';
+
+import type { Role } from '@leggero/contract';
+import type { Member } from '@leggero/contract/crew';
+import { and, asc, eq } from 'drizzle-orm';
+
+import type { Scope } from '../db/records';
+import { accounts, members, people } from '../db/tables';
+import { HttpProblem } from '../http/problem';
+import type { Writing } from '../records/writing';
+
+/** As what someone works in a studio: a helper of which event, and until when. */
+export interface Part {
+  role: Role;
+  eventId: string | null;
+  until: string | null;
+}
+
+/** Who works in a studio, owners and those who came first in front. `accountId`: who asks. */
+export async function listMembers({ database, studioId }: Scope, accountId: string | null): Promise<Member[]> {
+  const { id, role, eventId, until, since } = members;
+  const rows = await database
+    .select({
+      ...{ id, name: accounts.name, signInName: accounts.displayUsername, role, eventId, until, since },
+      account: members.accountId,
+    })
+    .from(members)
+    .innerJoin(accounts, eq(accounts.id, members.accountId))
+    .where(eq(members.studioId, studioId))
+    .orderBy(asc(since), asc(id));
+  return rows.map(({ account, ...member }) => ({ ...member, me: account === accountId }));
+}
+
+/** One of them; a 404 problem where there is none by that id. */
+export async function memberOf(scope: Scope, id: string) {
+  const [row] = await scope.database
+    .select()
+    .from(members)
+    .where(and(eq(members.id, id), eq(members.studioId, scope.studioId)));
+  if (!row) throw HttpProblem.notFound();
+  return row;
+}
+
+/**
+ * Lets someone work in a studio, as one of its people: the owner that it was set up with, where nobody is that one yet,
+ * or someone new by their name.
+ */
+export async function addMember(
+  writing: Writing,
+  { accountId, name, part }: { accountId: string; name: string; part: Part },
+): Promise<void> {
+  const { role, eventId, until } = part;
+  const personId = role === 'helper' ? null : await personFor(writing, { name, role });
+  await writing.database.insert(members).values({
+    ...{ id: randomUUID(), studioId: writing.studioId, accountId, role, personId, eventId, until },
+    since: new Date().toISOString(),
+  });
+}
+
+async function personFor(writing: Writing, { name, role }: { name: string; role: Role }): Promise<string> {
+  const { database, studioId } = writing;
+  const owner = role === 'owner';
+  if (owner) {
+    const [first] = await database
+      .select({ id: people.id, member: members.id })
+      .from(people)
+      .leftJoin(members, eq(members.personId, people.id))
+      .where(and(eq(people.studioId, studioId), eq(people.owner, true)));
+    if (first && first.member === null) {
+      await database.update(people).set({ name }).where(eq(people.id, first.id));
+      writing.touch('person', [first.id]);
+      return first.id;
+    }
+  }
+  const id = randomUUID();
+  await database.insert(people).values({ id, studioId, name, owner });
+  writing.touch('person', [id]);
+  return id;
+}
+
+/** Changes as what someone works in a studio; a 409 problem where nobody would own it. */
+export async function changeMember(writing: Writing, id: string, part: Part): Promise<void> {
+  const { database } = writing;
+  const member = await keptOwned(writing, id, part.role);
+  const [account] = await database
+    .select({ name: accounts.name })
+    .from(accounts)
+    .where(eq(accounts.id, member.accountId));
+  const { role } = part;
+  const personId =
+    member.personId ?? (role === 'helper' ? null : await personFor(writing, { name: account!.name, role }));
+  await database
+    .update(members)
+    .set({ ...part, personId })
+    .where(eq(members.id, id));
+  if (personId === null) return;
+  await database
+    .update(people)
+    .set({ owner: role === 'owner' })
+    .where(eq(people.id, personId));
+  writing.touch('person', [personId]);
+}
+
+/** Ends someone's work in a studio; what they did stays. A 409 problem where nobody would own it. */
+export async function removeMember(writing: Writing, id: string): Promise<void> {
+  await keptOwned(writing, id, null);
+  await writing.database.delete(members).where(eq(members.id, id));
+}
+
+/**
+ * A member who may become this, or go: somebody owns the studio afterwards. Two owners who send one another away do not
+ * both go, for one studio is written by one at a time (`inWriting`).
+ */
+async function keptOwned(writing: Writing, id: string, role: Role | null) {
+  const member = await memberOf(writing, id);
+  if (member.role !== 'owner' || role === 'owner') return member;
+  const owners = await writing.database
+    .select({ id: members.id })
+    .from(members)
+    .where(and(eq(members.studioId, writing.studioId), eq(members.role, 'owner')));
+  if (owners.length === 1) throw HttpProblem.conflict('A studio keeps one owner: make somebody else an owner first.');
+  return member;
+}

@@ -1,0 +1,37 @@
+import { mayRead, mayWrite, NOUNS, type NounName, type Ref } from '@leggero/contract';
+import { and, eq, sql, type SQL } from 'drizzle-orm';
+
+import type { Reach, Scope } from '../db/records';
+import { HttpProblem } from '../http/problem';
+import { columnOf, ownerOf, TABLES } from './tables';
+
+/** The condition that whoever asks has a noun's rows in reach: those of their studio, and of a helper's event alone. */
+export function inReach(name: NounName, { studioId, reach: { role, eventId } }: Scope): SQL {
+  const own = eq(ownerOf(name), studioId);
+  if (role !== 'helper') return own;
+  return mayRead(role, name) ? and(own, ofEvent(name, eventId ?? ''))! : sql`false`;
+}
+
+/** The condition that a row hangs on an event, by way of other nouns where it must; undefined of what helpers see all of. */
+function ofEvent(name: NounName, eventId: string): SQL | undefined {
+  const { forHelper, refs } = NOUNS[name];
+  if (typeof forHelper !== 'object') return undefined;
+  const column = columnOf(name, forHelper.by);
+  if (name === 'event') return eq(column, eventId);
+  const parent = (refs as Record<string, Ref>)[forHelper.by]!.to as NounName;
+  return sql`${column} in (select ${TABLES[parent].id} from ${TABLES[parent]} where ${ofEvent(parent, eventId)})`;
+}
+
+/** A row as whoever asks sees it: a helper without what is not theirs to know. */
+export function asSeen<Row>(name: NounName, { role }: Reach, row: Row): Row {
+  const { forHelper } = NOUNS[name];
+  if (role !== 'helper' || typeof forHelper !== 'object' || !forHelper.shown) return row;
+  return (forHelper.shown as (row: Row) => Row)(row);
+}
+
+/** Refuses with 403 unless whoever asks may write a noun. */
+export function allowWriting({ role }: Reach, name: NounName): void {
+  if (mayWrite(role, name)) return;
+  const { writtenBy } = NOUNS[name];
+  throw HttpProblem.notAllowed(role === 'helper' ? 'maker' : writtenBy);
+}
