@@ -9,7 +9,17 @@ const node = (name, extra = {}) => ({
 });
 
 /** Packages of the server that are no CommonJS, which Jest does not read as they are. */
-const MODULES = ['better-auth', '@better-auth', 'better-call', '@better-fetch', 'jose', 'nanostores', 'defu', 'rou3', '@noble'];
+const MODULES = [
+  'better-auth',
+  '@better-auth',
+  'better-call',
+  '@better-fetch',
+  'jose',
+  'nanostores',
+  'defu',
+  'rou3',
+  '@noble',
+];
 const SERVER = {
   transform: { '\\.(ts|tsx|mjs|js)$': `${__dirname}/scripts/jest-esbuild.cjs` },
   transformIgnorePatterns: [`/node_modules/(?!(${MODULES.join('|')})/)`],

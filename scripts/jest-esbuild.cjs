@@ -15,7 +15,9 @@ const OWN = readFileSync(__filename, 'utf8');
 module.exports = {
   /** What was transformed before is good for as long as neither the file nor how it is done is another. */
   getCacheKey(source, file, { configString }) {
-    return [OWN, source, file, configString].reduce((hash, part) => hash.update(part), createHash('sha1')).digest('hex');
+    return [OWN, source, file, configString]
+      .reduce((hash, part) => hash.update(part), createHash('sha1'))
+      .digest('hex');
   },
 
   process(source, file) {

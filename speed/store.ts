@@ -1,6 +1,7 @@
 import { makeSchema, NOUNS } from '@leggero/contract';
 
 import { connect, type Database } from '../server/src/db/connect';
+import { WHOLE } from '../server/src/db/records';
 import { makeRow } from '../server/src/records/commands';
 import { inWriting } from '../server/src/records/writing';
 import type { Bench } from './bench';
@@ -8,7 +9,7 @@ import { anotherOf, besideBareWrites } from './http';
 
 const nothing = () => undefined;
 /** Whoever writes has no private pages open. */
-const NOBODY = { personId: null, open: nothing, close: nothing, closeElsewhere: nothing };
+const NOBODY = { personId: null, signedIn: false, open: nothing, close: nothing, closeElsewhere: nothing };
 
 /** A reading written by the generic store, against the same transaction by bare SQL. Medians. */
 export async function measureStore(bench: Bench): Promise<void> {
@@ -17,7 +18,7 @@ export async function measureStore(bench: Bench): Promise<void> {
   try {
     await besideBareWrites(bench, ({ databaseUrl, studioId, calibration }) => {
       database = connect({ url: databaseUrl });
-      const scope = { database, studioId, viewer: NOBODY };
+      const scope = { database, studioId, reach: WHOLE, viewer: NOBODY };
       return {
         write: async () => {
           const row = schema.parse(anotherOf(calibration));

@@ -1,4 +1,4 @@
-import { createElement, isValidElement, cloneElement, type ReactNode } from 'react';
+import { createElement, isValidElement, cloneElement, useEffect, type ReactNode } from 'react';
 import { create } from 'zustand';
 
 /**
@@ -28,6 +28,10 @@ export const router = {
 export const usePathname = () => useAddress((at) => at.path);
 export const useLocalSearchParams = () => useAddress((at) => at.params);
 export const Slot = () => null;
+export const Redirect = ({ href }: { href: string }) => {
+  useEffect(() => send(href), [href]);
+  return null;
+};
 
 /** A link that remembers being followed. */
 export function Link({ href, children }: { href: string; children: ReactNode; asChild?: boolean }) {

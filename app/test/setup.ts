@@ -1,3 +1,5 @@
+import { TextEncoder } from 'node:util';
+
 import React from 'react';
 import { cleanup, configure } from '@testing-library/react';
 
@@ -5,6 +7,9 @@ import { cleanup, configure } from '@testing-library/react';
 jest.setTimeout(60_000);
 // What is awaited may come late there, too: the library's own second is not enough.
 configure({ asyncUtilTimeout: 15_000 });
+
+// Browsers have it, the test page has not.
+globalThis.TextEncoder ??= TextEncoder as typeof globalThis.TextEncoder;
 
 if (typeof window !== 'undefined') {
   // The test page has no layout and no media queries of its own.

@@ -13,6 +13,11 @@ export type Write = {
     | ([(typeof NOUNS)[N]['change'][number]] extends [never] ? never : { change: N; id: string; by: ChangeOf<N> });
 }[NounName];
 
+/** The noun that a write is of. */
+export function nounOf(write: Write | ParsedWrite): NounName {
+  return 'put' in write ? write.put : 'change' in write ? write.change : write.remove;
+}
+
 /** As many commands are taken at once, each of so many writes. */
 export const MOST_COMMANDS = 500;
 const MOST_WRITES = 200;

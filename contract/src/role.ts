@@ -1,5 +1,5 @@
 import { ROLES, type Role } from './noun';
-import { NOUN_NAMES, NOUNS, type NounName } from './nouns';
+import { NOUNS, type NounName } from './nouns';
 
 /** Whether someone may do what a role may at least do. */
 export function isAtLeast(role: Role, least: Role): boolean {
@@ -16,9 +16,4 @@ export function mayWrite(role: Role, noun: NounName): boolean {
   const { writtenBy, forHelper } = NOUNS[noun];
   if (role !== 'helper') return isAtLeast(role, writtenBy);
   return typeof forHelper === 'object' && forHelper.writes;
-}
-
-/** The nouns that a role sees. */
-export function nounsFor(role: Role): NounName[] {
-  return NOUN_NAMES.filter((noun) => mayRead(role, noun));
 }

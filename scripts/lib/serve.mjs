@@ -6,6 +6,7 @@ import { ensurePackages } from './packages.mjs';
 import { STATE } from './paths.mjs';
 import { isFree } from './processes.mjs';
 import { Refusal, say } from './refusal.mjs';
+import { secretIn } from './secret.mjs';
 import { startService } from './service.mjs';
 import { ensureWeb } from './web.mjs';
 
@@ -60,7 +61,8 @@ export async function serve({ name, demo, url: existing }) {
     }
     const dumps = path.join(folder, 'dumps');
     const place = { dumps, tls: path.join(folder, 'tls'), ...(existing ? {} : { data: path.join(folder, 'data') }) };
-    const service = await startService({ url, port, demo, webFolder: await built, ...place, onStop });
+    const secret = secretIn(folder);
+    const service = await startService({ url, port, demo, webFolder: await built, ...place, secret, onStop });
     say(`Leggero is open at ${service.at}  (Ctrl-C stops it)`);
     if (service.others.length > 0) say(`From other devices of this network: ${service.others.join(', ')}`);
     const code = await service.ended;

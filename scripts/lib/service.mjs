@@ -7,7 +7,8 @@ import { ensureServer } from './server.mjs';
 /**
  * Starts the server process; answers its port and address, a promise of its end, and `stop`, of which `onStop` is told
  * as soon as there is anything to end. Before it changes the tables of a database it leaves a dump of it in `dumps`;
- * `data` is the folder of the records, where they are on this machine, `tls` that of a certificate of its own.
+ * `data` is the folder of the records, where they are on this machine, `tls` that of a certificate of its own; `secret`
+ * signs who is signed in.
  */
 export async function startService({
   url,
@@ -17,6 +18,7 @@ export async function startService({
   dumps,
   data,
   tls,
+  secret,
   logLevel = 'warn',
   onStop = () => {},
 }) {
@@ -38,6 +40,7 @@ export async function startService({
       ...(dumps ? { LEGGERO_DUMPS: dumps } : {}),
       ...(data ? { LEGGERO_DATA: data } : {}),
       ...(tls ? { LEGGERO_TLS_FOLDER: tls } : {}),
+      ...(secret && !process.env.LEGGERO_SECRET ? { LEGGERO_SECRET: secret } : {}),
     },
   });
   child.stderr.on('data', (chunk) => {

@@ -6,6 +6,8 @@ import { hostname, networkInterfaces } from 'node:os';
 import type { PoolConnection } from 'mysql2/promise';
 import { pino } from 'pino';
 
+import { anyAccounts } from './access/accounts';
+import { freshCode } from './access/secret';
 import { connect, databaseError, isAway } from './db/connect';
 import { damagedTables } from './db/damage';
 import { dumpTo } from './db/dump';
@@ -21,6 +23,8 @@ const { DATABASE_URL, PORT = '8787', WEB_FOLDER, LEGGERO_DEMO, LEGGERO_DUMPS, LO
 // Not HOST: many shells set that to the name of the machine, and would open the records to the network unasked.
 const { LEGGERO_DATA, LEGGERO_HOST = '127.0.0.1', LEGGERO_NAMES = '' } = process.env;
 const { LEGGERO_HTTPS, LEGGERO_TLS_FOLDER, TLS_CERT, TLS_KEY } = process.env;
+/** By which address others reach it, where something stands in front; which of those in front are believed; what signs. */
+const { LEGGERO_URL, LEGGERO_PROXIES = '', LEGGERO_SECRET } = process.env;
 
 /** How long a request may take to arrive, ms: a hand that sends a byte a minute does not keep a place for others. */
 const TIME_LIMITS = { headersTimeout: 10_000, requestTimeout: 120_000, connectionsCheckingInterval: 5_000 };
@@ -56,11 +60,19 @@ async function main(): Promise<void> {
   await forgetOldKeys(database);
   if (stopWanted) process.exit(0);
   const studioId = LEGGERO_DEMO === '1' ? await fillDemo({ database }) : await openStudio({ database });
-  const names = [hostname(), ...LEGGERO_NAMES.split(',').filter(Boolean)];
-  const open = !isLoopback(LEGGERO_HOST);
+  const own = LEGGERO_NAMES.split(',').filter(Boolean);
+  const address = addressOf(LEGGERO_URL);
+  const names = [hostname(), ...own, ...(address ? [address.hostname] : [])];
+  const listens = !isLoopback(LEGGERO_HOST);
   const certificate = await certificateFor(names);
+  // Who gives it a name or an address of its own has others in mind, though something else listens to them.
+  const open = listens || own.length > 0 || address !== null;
+  const setUpCode = open && !(await anyAccounts(database)) ? freshCode() : null;
   const app = createApp({
-    ...{ database, studioId, logger, guard: { names, open }, authority: certificate?.authority ?? null },
+    ...{ database, studioId, logger, setUpCode, authority: certificate?.authority ?? null },
+    ...{ guard: { names, open, anyAddress: listens }, proxies: LEGGERO_PROXIES.split(',').filter(Boolean) },
+    secure: certificate !== null || address?.protocol === 'https:',
+    ...(LEGGERO_SECRET ? { secret: LEGGERO_SECRET } : {}),
     ...(WEB_FOLDER ? { webFolder: WEB_FOLDER } : {}),
     ...(LEGGERO_DATA ? { hasRoom: roomOf(LEGGERO_DATA) } : {}),
   });
@@ -87,6 +99,11 @@ async function main(): Promise<void> {
       at: at(everywhere ? 'localhost' : address),
       others: everywhere ? ownAddresses().map(at) : [],
     });
+    if (setUpCode) {
+      const said = `Nobody owns this studio yet: open it, and own it with the code ${setUpCode}`;
+      if (process.send) process.send({ said });
+      else process.stdout.write(`${said}\n`);
+    }
   });
 
   stop = () => {
@@ -96,6 +113,15 @@ async function main(): Promise<void> {
     setTimeout(() => server.closeAllConnections(), 2000).unref();
   };
   if (stopWanted) stop();
+}
+
+/** The address by which others reach it; null where none is named. */
+function addressOf(text: string | undefined): URL | null {
+  if (!text) return null;
+  const address = URL.canParse(text) ? new URL(text) : null;
+  if (address === null || !['http:', 'https:'].includes(address.protocol))
+    refuse(`LEGGERO_URL is "${text}": give a whole address, such as https://leggero.example.org.`);
+  return address;
 }
 
 /** Addresses of this machine in the networks it is in. */

@@ -13,6 +13,7 @@ import { TradeProvider } from '@/data/tradeProvider';
 import { createQueryClient, RecordsProvider, useDelivery } from '@/data/records';
 import { comeAhead } from '@/device/ahead';
 import { keepApp } from '@/device/newVersion';
+import { Door } from '@/features/crew/Door';
 import { Frame } from '@/features/frame/Frame';
 import { SettledMark } from '@/features/frame/SettledMark';
 import { followTheme } from '@/ui/theme';
@@ -33,13 +34,15 @@ export default function RootLayout() {
   if (!fontsReady && !fontsFailed) return null;
   return (
     <RecordsProvider client={client}>
-      <Delivery />
       <SettledMark />
       <TradeProvider>
         <KnowledgeProvider>
-          <Frame>
-            <Slot />
-          </Frame>
+          <Door>
+            <Delivery />
+            <Frame>
+              <Slot />
+            </Frame>
+          </Door>
         </KnowledgeProvider>
       </TradeProvider>
     </RecordsProvider>

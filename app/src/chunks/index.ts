@@ -8,11 +8,13 @@ import { lazy } from 'react';
  */
 const pages = () => import('./pages');
 
+export const AccountPage = lazy(async () => ({ default: (await pages()).AccountPage }));
 export const BalloonLogPage = lazy(async () => ({ default: (await pages()).BalloonLogPage }));
 export const BubblePage = lazy(async () => ({ default: (await pages()).BubblePage }));
 export const BuildList = lazy(async () => ({ default: (await pages()).BuildList }));
 export const CheckPage = lazy(async () => ({ default: (await pages()).CheckPage }));
 export const ComparePage = lazy(async () => ({ default: (await pages()).ComparePage }));
+export const CrewPage = lazy(async () => ({ default: (await pages()).CrewPage }));
 export const Elsewhere = lazy(async () => ({ default: (await pages()).Elsewhere }));
 export const EventPage = lazy(async () => ({ default: (await pages()).EventPage }));
 export const EventSheetPage = lazy(async () => ({ default: (await pages()).EventSheetPage }));
@@ -24,9 +26,11 @@ export const FindPage = lazy(async () => ({ default: (await pages()).FindPage })
 export const FinishPage = lazy(async () => ({ default: (await pages()).FinishPage }));
 export const FoilPage = lazy(async () => ({ default: (await pages()).FoilPage }));
 export const GaugeList = lazy(async () => ({ default: (await pages()).GaugeList }));
+export const HelpPage = lazy(async () => ({ default: (await pages()).HelpPage }));
 export const HoldPage = lazy(async () => ({ default: (await pages()).HoldPage }));
 export const HoleFinderPage = lazy(async () => ({ default: (await pages()).HoleFinderPage }));
 export const InflationPage = lazy(async () => ({ default: (await pages()).InflationPage }));
+export const JoinPage = lazy(async () => ({ default: (await pages()).JoinPage }));
 export const LogbookPage = lazy(async () => ({ default: (await pages()).LogbookPage }));
 export const ModelForm = lazy(async () => ({ default: (await pages()).ModelForm }));
 export const ModelPage = lazy(async () => ({ default: (await pages()).ModelPage }));
@@ -34,9 +38,12 @@ export const ModellingPage = lazy(async () => ({ default: (await pages()).Modell
 export const MoneyPage = lazy(async () => ({ default: (await pages()).MoneyPage }));
 export const MorningPage = lazy(async () => ({ default: (await pages()).MorningPage }));
 export const NewEventPage = lazy(async () => ({ default: (await pages()).NewEventPage }));
+export const NewPasswordPage = lazy(async () => ({ default: (await pages()).NewPasswordPage }));
 export const NewPiecePage = lazy(async () => ({ default: (await pages()).NewPiecePage }));
+export const NowherePage = lazy(async () => ({ default: (await pages()).NowherePage }));
 export const NumbersPage = lazy(async () => ({ default: (await pages()).NumbersPage }));
 export const OrbPage = lazy(async () => ({ default: (await pages()).OrbPage }));
+export const OwnerPage = lazy(async () => ({ default: (await pages()).OwnerPage }));
 export const PairPage = lazy(async () => ({ default: (await pages()).PairPage }));
 export const PiecePage = lazy(async () => ({ default: (await pages()).PiecePage }));
 export const PumpPage = lazy(async () => ({ default: (await pages()).PumpPage }));
@@ -46,6 +53,7 @@ export const SchedulePage = lazy(async () => ({ default: (await pages()).Schedul
 export const SearchPage = lazy(async () => ({ default: (await pages()).SearchPage }));
 export const SheetPage = lazy(async () => ({ default: (await pages()).SheetPage }));
 export const ShoppingPage = lazy(async () => ({ default: (await pages()).ShoppingPage }));
+export const SignInPage = lazy(async () => ({ default: (await pages()).SignInPage }));
 export const SitePage = lazy(async () => ({ default: (await pages()).SitePage }));
 export const SizerCheckPage = lazy(async () => ({ default: (await pages()).SizerCheckPage }));
 export const SizerPage = lazy(async () => ({ default: (await pages()).SizerPage }));

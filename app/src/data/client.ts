@@ -10,6 +10,8 @@ import {
 } from '@leggero/contract';
 import type { z } from 'zod';
 
+import { inStudio } from './place';
+
 /** How long an answer may take, ms: a network that swallows what is sent must not hold up all that comes after. */
 const MOST_MS = 30_000;
 /** Refusals of the moment: sign in, time out, too early, too many. */
@@ -40,6 +42,13 @@ export class ApiError extends Error {
   }
 }
 
+let shut = (): void => {};
+
+/** Says what is done once the server lets this device in no longer, or not to this. */
+export function onShut(then: () => void): void {
+  shut = then;
+}
+
 interface Asked {
   method: string;
   body?: unknown;
@@ -52,7 +61,7 @@ export function call<R extends Route>(
   { id, body, signal }: { id?: string | undefined; body?: unknown; signal?: AbortSignal } = {},
 ): Promise<z.output<SchemaOf<R, 'response'>>> {
   const { method } = route;
-  return ask(pathOf(route, id), { method, body, signal }, (response) => answerOf(route, response)) as Promise<
+  return ask(inStudio(pathOf(route, id)), { method, body, signal }, (response) => answerOf(route, response)) as Promise<
     z.output<SchemaOf<R, 'response'>>
   >;
 }
@@ -60,7 +69,7 @@ export function call<R extends Route>(
 /** What was written since a cursor, a page of it. */
 export function readChanges(since: string, signal: AbortSignal): Promise<Changes> {
   const path = `${CHANGES_PATH}?since=${encodeURIComponent(since)}`;
-  return ask(path, { method: 'GET', signal }, async (response) => {
+  return ask(inStudio(path), { method: 'GET', signal }, async (response) => {
     const read = changesSchema.safeParse(await response.json());
     if (!read.success) throw new ApiError(0);
     return read.data as Changes;
@@ -93,6 +102,7 @@ async function ask<T>(
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
       signal: end.signal,
     });
+    if (response.status === 401 || response.status === 403) shut();
     if (!response.ok) throw new ApiError(response.status, await readProblem(response));
     return await read(response);
   } catch (error) {

@@ -1,5 +1,7 @@
 import { LIVE_PATH } from '@leggero/contract';
 
+import { inStudio } from './place';
+
 /** How often the server is asked where it cannot give word by itself, ms. */
 const POLL_MS = 5000;
 
@@ -15,7 +17,7 @@ export function follow(told: (revision: number | null) => void): () => void {
     const hears = live && navigator.onLine;
     if (document.visibilityState === 'visible' && !hears) missed();
   };
-  const source = typeof EventSource === 'undefined' ? null : new EventSource(LIVE_PATH);
+  const source = typeof EventSource === 'undefined' ? null : new EventSource(inStudio(LIVE_PATH));
   if (source) {
     // The first it tells is where the records are: nothing is missed in between.
     source.onopen = () => {

@@ -1,5 +1,5 @@
 import { changedSince, KEPT_NOUNS, NO_ROWS, NOUNS, type NounName, type Rows } from '@leggero/contract';
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 import { unkeptBy, type Unkept } from '@/device/storage';
 import type { Entry } from '@/views/entries';
@@ -18,7 +18,6 @@ interface Kept extends DBSchema {
   outbox: { key: number; value: Entry };
 }
 
-const NAME = 'leggero';
 /** Of the stores; what is in them is `FORM`. */
 const VERSION = 1;
 /** Which rows are kept, and with which fields: what is kept in another form is read anew from the server. */
@@ -61,11 +60,11 @@ export interface Step {
 export class Keep {
   private constructor(private readonly database: IDBPDatabase<Kept>) {}
 
-  /** Opens what is kept; answers why not, where nothing can be. */
-  static async open(): Promise<Keep | Unkept> {
+  /** Opens what is kept under a name; answers why not, where nothing can be. */
+  static async open(name: string): Promise<Keep | Unkept> {
     if (typeof indexedDB === 'undefined') return 'missing';
     try {
-      const database = await openDB<Kept>(NAME, VERSION, {
+      const database = await openDB<Kept>(name, VERSION, {
         upgrade(made) {
           made.createObjectStore('few', { autoIncrement: true });
           made.createObjectStore('many', { autoIncrement: true });
@@ -159,6 +158,13 @@ export class Keep {
     for (const seq of done) asked.push(outbox.delete(seq));
     for (const entry of changed) if (entry.seq !== undefined) asked.push(outbox.put(entry));
     await Promise.all(asked);
+  }
+
+  /** Takes away all that is kept. */
+  async destroy(): Promise<void> {
+    const { name } = this.database;
+    this.database.close();
+    await deleteDB(name);
   }
 
   /** Packs the many small pages that steps leave behind into few large ones. */

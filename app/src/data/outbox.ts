@@ -1,16 +1,21 @@
-import { writeSchema, type ProblemDocument, type Write } from '@leggero/contract';
+import { nounOf, writeSchema, type ProblemDocument, type Write } from '@leggero/contract';
 
 import { newId } from '@/device/id';
 import type { Entry, Refusal } from '@/views/entries';
 
+import { may, useBarred } from './access';
 import { enter, take, withdraw } from './replica';
 
 /**
  * Does something: one command, kept and shown at once, and sent as soon as it can be. What is wrong in itself is among
- * what was refused. Resolves once it is kept.
+ * what was refused. What whoever is at this device may not do is told, and not done: pages may be tried out by all.
+ * Resolves once it is kept.
  */
 export function write(...writes: readonly Write[]): Promise<void> {
-  return enter([entryOf(writes)]);
+  const barred = writes.map(nounOf).find((noun) => !may(noun));
+  if (barred === undefined) return enter([entryOf(writes)]);
+  useBarred.setState({ noun: barred });
+  return Promise.resolve();
 }
 
 function entryOf(writes: readonly Write[]): Entry {

@@ -6,6 +6,7 @@ import {
 } from '@leggero/contract/readingFile';
 
 import { ApiError, readProblem } from './client';
+import { inStudio } from './place';
 
 export interface ImportStep {
   phase: 'sending' | 'reading' | 'writing';
@@ -15,7 +16,7 @@ export interface ImportStep {
 
 /** Where the readings can be had as a file. */
 export function readingFileAddress(modelId?: string): string {
-  return modelId === undefined ? READING_FILE_PATHS.write : `${READING_FILE_PATHS.write}?model=${modelId}`;
+  return inStudio(modelId === undefined ? READING_FILE_PATHS.write : `${READING_FILE_PATHS.write}?model=${modelId}`);
 }
 
 /**
@@ -28,7 +29,7 @@ export async function sendReadingFile(
 ): Promise<ImportReport> {
   onStep({ phase: 'sending', share: 0 });
   const address = write ? READING_FILE_PATHS.read : READING_FILE_PATHS.look;
-  const response = await fetch(`${address}?encoding=${encoding}`, {
+  const response = await fetch(inStudio(`${address}?encoding=${encoding}`), {
     method: 'POST',
     headers: { 'Content-Type': 'text/csv' },
     body: file,

@@ -5,6 +5,7 @@ import {
   layWrites,
   NO_ROWS,
   NOUN_NAMES,
+  nounOf,
   NOUNS,
   type Changes,
   type NounName,
@@ -13,12 +14,14 @@ import {
 } from '@leggero/contract';
 import { replaceEqualDeep } from '@tanstack/react-query';
 
+import { beginAnew } from '@/device/begin';
 import { unkeptBy } from '@/device/storage';
 import { pause } from '@/device/pause';
 import { GROUPED_AHEAD } from '@/views/ahead';
 import type { Entry } from '@/views/entries';
 
 import { Keep, MANY_ROWS } from './keep';
+import { here, nameOf, type Place } from './place';
 import { useRecords, type RecordsState, type Standing } from './state';
 import { listenToTabs, openChannel, type Channel, type Message } from './tabs';
 
@@ -45,15 +48,30 @@ export function openReplica(): Promise<void> {
 }
 
 async function open(): Promise<void> {
-  const keep = await Keep.open();
+  const keep = await Keep.open(nameOf(here()));
   if (!(keep instanceof Keep)) return useRecords.setState({ unkept: keep });
   // Listening first: what another tab writes while this one reads is heard of.
   listenToTabs(heard);
-  replica = { keep, channel: openChannel(), behind: false };
+  replica = { keep, channel: openChannel(nameOf(here())), behind: false };
   // What is heard meanwhile waits until all is read.
   const reading = reload();
   lastStep = reading.then(() => keep.pack()).catch(() => undefined);
   await reading;
+}
+
+/** Takes away all that this device keeps: it is for someone else from now on, and the page is left. */
+export async function forget(): Promise<void> {
+  const { keep, channel } = replica;
+  replica = { keep: null, channel: null, behind: false };
+  await lastStep;
+  await keep?.destroy();
+  channel?.tell({ kind: 'left' });
+}
+
+/** Keeps what waits for a place that this device goes to: it is sent from there. */
+export async function handOn(entries: readonly Entry[], to: Place): Promise<void> {
+  const keep = await Keep.open(nameOf(to));
+  if (keep instanceof Keep) await keep.add(entries);
 }
 
 /** Says how the way to the server is, in every tab. */
@@ -100,10 +118,11 @@ async function reload(): Promise<void> {
 function heard(message: Message): void {
   // In turn with this tab's own steps, so that neither undoes what the other did.
   if (message.kind === 'standing') useRecords.setState(message.standing);
+  else if (message.kind === 'left') beginAnew('/');
   else if (message.kind !== 'pull') lastStep = lastStep.then(() => hear(message)).catch(() => undefined);
 }
 
-async function hear(message: Exclude<Message, { kind: 'pull' | 'standing' }>): Promise<void> {
+async function hear(message: Exclude<Message, { kind: 'pull' | 'standing' | 'left' }>): Promise<void> {
   if (message.kind === 'private') return rereadPrivate();
   const { keep } = replica;
   if (!keep) return;
@@ -310,10 +329,7 @@ function countOf({ rows }: Changes): number {
 
 /** Whether a command writes what the feed never tells of. */
 function isPrivate({ writes }: Entry): boolean {
-  return writes.some((write) => {
-    const noun = 'put' in write ? write.put : 'change' in write ? write.change : write.remove;
-    return NOUNS[noun].replica === 'never';
-  });
+  return writes.some((write) => NOUNS[nounOf(write)].replica === 'never');
 }
 
 /** Reads anew what the feed never tells of; set by whoever shows it. */

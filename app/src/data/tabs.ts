@@ -4,6 +4,7 @@ import { newId } from '@/device/id';
 import { pause } from '@/device/pause';
 
 import type { Keep } from './keep';
+import { here, nameOf } from './place';
 import type { Standing } from './state';
 
 /** What tabs of one device tell one another. */
@@ -17,19 +18,20 @@ export type Message =
   /** How the way to the server is. */
   | { kind: 'standing'; standing: Standing }
   /** The server should be asked what is new. */
-  | { kind: 'pull' };
+  | { kind: 'pull' }
+  /** This device is for someone else from now on. */
+  | { kind: 'left' };
 
 export interface Channel {
   tell(message: Message): void;
 }
 
-const NAME = 'leggero';
 const listeners = new Set<(message: Message) => void>();
 
-/** Opens the way to the other tabs; null where there is none. */
-export function openChannel(): Channel | null {
+/** Opens the way to the other tabs of a name; null where there is none. */
+export function openChannel(name: string): Channel | null {
   if (typeof BroadcastChannel === 'undefined') return null;
-  const channel = new BroadcastChannel(NAME);
+  const channel = new BroadcastChannel(name);
   channel.onmessage = ({ data }: MessageEvent<Message>) => {
     for (const listen of listeners) listen(data);
   };
@@ -66,7 +68,7 @@ function leadByLock(work: (signal: AbortSignal) => Promise<void>, ended: AbortSi
   const lead = async (steal: boolean): Promise<void> => {
     const own = (turn = new AbortController());
     try {
-      await navigator.locks.request(NAME, steal ? { steal } : { signal: own.signal }, async () => {
+      await navigator.locks.request(nameOf(here()), steal ? { steal } : { signal: own.signal }, async () => {
         leading = true;
         await work(own.signal);
       });

@@ -10,20 +10,22 @@ interface DeleteButtonProps {
   what: string;
   /** What goes with it, and that it cannot come back. */
   consequence: string;
+  /** What is done to it, where that is not to delete it: "End". */
+  verb?: string;
   onDelete: () => void;
 }
 
 /** Deletes what cannot be brought back, after asking once. */
-export function DeleteButton({ what, consequence, onDelete }: DeleteButtonProps) {
+export function DeleteButton({ what, consequence, verb = 'Delete', onDelete }: DeleteButtonProps) {
   const [asking, setAsking] = useState(false);
   return (
     <>
-      <Button title="Delete" look="danger" tall onPress={() => setAsking(true)} />
-      <Sheet title={`Delete ${what}?`} open={asking} onClose={() => setAsking(false)}>
+      <Button title={verb} look="danger" tall onPress={() => setAsking(true)} />
+      <Sheet title={`${verb} ${what}?`} open={asking} onClose={() => setAsking(false)}>
         <Words>{consequence}</Words>
         <View className="flex-row gap-3">
           <Button title="Keep it" tall className="flex-1" onPress={() => setAsking(false)} />
-          <Button title="Delete for good" look="danger" tall className="flex-1" onPress={onDelete} />
+          <Button title={`${verb} for good`} look="danger" tall className="flex-1" onPress={onDelete} />
         </View>
       </Sheet>
     </>

@@ -13,10 +13,12 @@ interface FormPart<Values extends FieldValues> {
 }
 
 interface FormFieldProps<Values extends FieldValues> extends FormPart<Values> {
-  /** What to say when the value cannot be used. */
-  wrong: string;
-  /** Words, or a figure that may be left empty: null then. */
-  holds?: 'words' | 'figure';
+  /** What to say when the value cannot be used; what its schema says where nothing else is. */
+  wrong?: string;
+  /** Words, words or a figure that may be left empty: null then. */
+  holds?: 'words' | 'words or nothing' | 'figure';
+  /** How it is typed: what a browser fills in, which keys a phone shows. */
+  typing?: TextInputProps;
 }
 
 /** A text field of a form. */
@@ -25,6 +27,7 @@ export function FormField<Values extends FieldValues>({
   name,
   wrong,
   holds = 'words',
+  typing,
   ...labelled
 }: FormFieldProps<Values>) {
   return (
@@ -32,16 +35,22 @@ export function FormField<Values extends FieldValues>({
       control={control}
       name={name}
       render={({ field: { value, onChange, onBlur }, fieldState }) => {
-        const typing: TextInputProps =
-          holds === 'words'
-            ? { value: value as string, onChangeText: onChange }
+        const holding: TextInputProps =
+          holds !== 'figure'
+            ? {
+                value: (value as string | null) ?? '',
+                onChangeText: (text) => onChange(text === '' && holds === 'words or nothing' ? null : text),
+              }
             : {
                 inputMode: 'decimal',
                 // What was typed stays in the field, also when it is no number.
                 defaultValue: value === null ? '' : String(value),
                 onChangeText: (text) => onChange(text.trim() === '' ? null : readNumber(text)),
               };
-        return <Field {...labelled} {...typing} onBlur={onBlur} error={fieldState.error ? wrong : undefined} />;
+        const { error } = fieldState;
+        return (
+          <Field {...labelled} {...typing} {...holding} onBlur={onBlur} error={error && (wrong ?? error.message)} />
+        );
       }}
     />
   );

@@ -33,6 +33,18 @@ const STUDIO_PAGES: readonly PageWords[] = [
       'constants constant assumptions coefficients parameters default defaults tolerance limit aspect loss joint stroke ' +
       'margin uncertainty rules advanced',
   },
+  {
+    href: '/studio/crew',
+    title: 'Who works here',
+    note: 'Parts, invitations, codes for a new password',
+    called: 'crew team members people roles permissions invite users accounts sharing',
+  },
+  {
+    href: '/studio/account',
+    title: 'Your account',
+    note: 'Devices, password, your studios',
+    called: 'sign out log out logout password profile session sessions devices security',
+  },
 ];
 
 const NEW_PAGES: readonly PageWords[] = [

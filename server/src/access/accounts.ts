@@ -7,10 +7,18 @@ import { eq, or } from 'drizzle-orm';
 import { databaseError, type Database } from '../db/connect';
 import { accounts, credentials } from '../db/tables';
 import { HttpProblem } from '../http/problem';
-import { NO_MAIL } from './who';
+
+/** The end of an address that no mail goes to: of accounts that gave none, which the package needs (RFC 2606). */
+export const NO_MAIL = '@leggero.invalid';
 
 /** A name to sign in with as accounts are found by it. */
 const plainName = (name: string): string => name.toLowerCase();
+
+/** Whether anyone can sign in. */
+export async function anyAccounts(database: Database): Promise<boolean> {
+  const [first] = await database.select({ id: accounts.id }).from(accounts).limit(1);
+  return first !== undefined;
+}
 
 /** The account that someone means by a name or an e-mail address; null where there is none. */
 export async function accountOf(database: Database, who: string): Promise<{ id: string; username: string } | null> {

@@ -4,9 +4,10 @@ import type { Request, RequestHandler, Response } from 'express';
 
 import type { Database } from '../db/connect';
 import { WHOLE, type Scope } from '../db/records';
-import { accounts, members, people, studios } from '../db/tables';
+import { members, people, studios } from '../db/tables';
 import { HttpProblem } from '../http/problem';
 import type { Viewer } from '../person/sessions';
+import { anyAccounts, NO_MAIL } from './accounts';
 import { sessionOf } from './askAuth';
 import type { Auth } from './auth';
 
@@ -60,9 +61,7 @@ export class Gate {
   /** Whether anyone can sign in. */
   async anyAccounts(): Promise<boolean> {
     if (this.hasAccounts) return true;
-    const [first] = await this.options.database.select({ id: accounts.id }).from(accounts).limit(1);
-    this.hasAccounts = first !== undefined;
-    return this.hasAccounts;
+    return (this.hasAccounts = await anyAccounts(this.options.database));
   }
 
   /** Whether a request is from this very machine, and not by way of something that hands on those of others. */
@@ -76,9 +75,6 @@ export class Gate {
 
 /** What proxies say of whom they ask for. */
 const HANDED_ON = ['forwarded', 'via', 'x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto', 'x-real-ip'];
-
-/** The end of an address that no mail goes to: of accounts that gave none, which the package needs (RFC 2606). */
-export const NO_MAIL = '@leggero.invalid';
 
 const nobody = (state: 'setUp' | 'out'): Who => ({
   access: { state, account: null, studios: [], at: null },

@@ -1,6 +1,5 @@
 import type { Router } from 'express';
 
-import type { Scope } from '../db/records';
 import { mountWriting } from '../http/route';
 import { makeRow } from '../records/commands';
 import { withResults } from './store';

@@ -1,6 +1,5 @@
 import type { Router } from 'express';
 
-import type { Scope } from '../db/records';
 import { mount, mountWriting } from '../http/route';
 import { makeRow } from '../records/commands';
 import { listEyeChecks, readEyeCheck } from './store';

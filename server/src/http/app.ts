@@ -52,6 +52,8 @@ interface AppOptions {
   secure?: boolean;
   /** What whoever sets up an open service has to know. */
   setUpCode?: string | null;
+  /** Which of those that hand requests on are believed for whom: addresses, or networks as 10.0.0.0/8. */
+  proxies?: readonly string[];
   logger?: Logger;
   /** Folder of the built web app, served beside the API; none in tests of the API. */
   webFolder?: string;
@@ -65,9 +67,10 @@ interface AppOptions {
 
 /** The whole service: API under /api, the app everywhere else. */
 export function createApp(options: AppOptions): Express {
-  const { logger, webFolder, guard, hasRoom, authority } = options;
+  const { logger, webFolder, guard, hasRoom, authority, proxies = [] } = options;
   const app = express();
   app.disable('x-powered-by');
+  app.set('trust proxy', proxies.length > 0 ? [...proxies] : false);
   if (logger) app.use(pinoHttp({ logger, quietReqLogger: true, wrapSerializers: false, serializers: LOGGED }));
   app.use(...securityHeaders(), onlyOwnPages(guard));
   app.use(compression());

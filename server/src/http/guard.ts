@@ -9,8 +9,10 @@ const OWN_NAMES = ['localhost', '127.0.0.1', '[::1]'];
 export interface GuardOptions {
   /** Other names the service is called by, such as that of the machine in the studio's network. */
   names?: readonly string[];
-  /** Whether it listens to other machines, which may call it by any of its addresses. */
+  /** Whether others than this machine reach it. */
   open?: boolean;
+  /** Whether it listens to them itself, and so may be called by any of its addresses. */
+  anyAddress?: boolean;
 }
 
 /**
@@ -20,13 +22,13 @@ export interface GuardOptions {
  * Host, so only known names and bare addresses are answered. A page on another port of this machine is told by its
  * Origin, or by what the browser says of where a request comes from (Fetch Metadata).
  */
-export function onlyOwnPages({ names = [], open = false }: GuardOptions = {}): RequestHandler {
+export function onlyOwnPages({ names = [], open = false, anyAddress = open }: GuardOptions = {}): RequestHandler {
   const known = new Set([...OWN_NAMES, ...names].map((name) => name.toLowerCase()));
   return ({ headers, path }, _, next) => {
     const host = headers.host?.toLowerCase() ?? '';
     const name = host.replace(/:\d+$/, '');
     const bare = name.replace(/^\[|\]$/g, '');
-    if (!known.has(name) && !(open && isIP(bare) !== 0)) {
+    if (!known.has(name) && !(anyAddress && isIP(bare) !== 0)) {
       throw new HttpProblem(421, 'Leggero is not called by this name.');
     }
     const { origin } = headers;

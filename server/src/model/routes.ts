@@ -1,6 +1,5 @@
 import type { Router } from 'express';
 
-import type { Scope } from '../db/records';
 import { mount } from '../http/route';
 import { listModels, readModel } from './store';
 

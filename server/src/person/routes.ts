@@ -1,7 +1,6 @@
 import type { Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
 
-import type { Scope } from '../db/records';
 import { mount } from '../http/route';
 import { listRows } from '../records/store';
 import { listTurnHands, openAs, setPin } from './store';

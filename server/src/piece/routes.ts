@@ -1,6 +1,5 @@
 import type { Router } from 'express';
 
-import type { Scope } from '../db/records';
 import { mount, mountWriting } from '../http/route';
 import { changeRow, makeRow } from '../records/commands';
 import { listRows } from '../records/store';

@@ -13,7 +13,6 @@ import { openApi } from '@leggero/contract/openApi';
 import type { Response, Router } from 'express';
 import type { z } from 'zod';
 
-import type { Scope } from '../db/records';
 import { allow, scopeOf } from '../access/who';
 import { download } from '../http/download';
 import { answer, idOf, mount, mountWriting, parsed, viewerOf } from '../http/route';

@@ -1,6 +1,5 @@
 import type { Router } from 'express';
 
-import type { Scope } from '../db/records';
 import { mount, mountWriting } from '../http/route';
 import { changeRow } from '../records/commands';
 import { listRows, readRow } from '../records/store';

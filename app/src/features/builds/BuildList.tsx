@@ -4,6 +4,7 @@ import CalendarPlus from 'lucide-react-native/icons/calendar-plus';
 import Plus from 'lucide-react-native/icons/plus';
 import { FlatList, View } from 'react-native';
 
+import { may } from '@/data/access';
 import { useEvents, usePieces } from '@/data/records';
 import { PieceStill } from '@/parts/PieceStill';
 import { SearchLink } from '@/parts/SearchLink';
@@ -30,7 +31,7 @@ export function BuildList() {
   const pieces = usePieces();
   const events = useEvents();
   const path = usePathname();
-  useKeys(path === '/builds' ? { n: draw } : {});
+  useKeys(path === '/builds' && may('piece') ? { n: draw } : {});
   const rows = pieces.data && events.data ? rowsOf(events.data, pieces.data) : null;
   return (
     <Page
@@ -38,10 +39,12 @@ export function BuildList() {
       subtitle={rows ? `${counted(events.data!.length, 'event')}, ${counted(pieces.data!.length, 'piece')}` : undefined}
       ownScroll={rows !== null}
       aside={
-        <View className="flex-row">
-          <IconButton label="Plan an event" icon={CalendarPlus} onPress={plan} />
-          <IconButton label="Draw up a piece" icon={Plus} onPress={draw} />
-        </View>
+        may('piece') ? (
+          <View className="flex-row">
+            <IconButton label="Plan an event" icon={CalendarPlus} onPress={plan} />
+            <IconButton label="Draw up a piece" icon={Plus} onPress={draw} />
+          </View>
+        ) : null
       }
     >
       {rows ? (

@@ -5,6 +5,7 @@ import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { View } from 'react-native';
 
+import { may } from '@/data/access';
 import { useLengths } from '@/data/lengths';
 import { write } from '@/data/outbox';
 import { useFixings } from '@/data/records';
@@ -123,13 +124,17 @@ function Shown({ event: stored, pieces, studio }: ShownEvent) {
               ))}
             </>
           )}
-          <Button title="Draw up a piece" icon={Plus} look="primary" tall onPress={draw} />
-          <Button title="Copy this event with its pieces" icon={Copy} onPress={copy} />
-          <DeleteButton
-            what={stored.name}
-            consequence="What was said of it goes and does not come back. Its pieces stay, as sketches."
-            onDelete={remove}
-          />
+          {may('piece') ? (
+            <>
+              <Button title="Draw up a piece" icon={Plus} look="primary" tall onPress={draw} />
+              <Button title="Copy this event with its pieces" icon={Copy} onPress={copy} />
+              <DeleteButton
+                what={stored.name}
+                consequence="What was said of it goes and does not come back. Its pieces stay, as sketches."
+                onDelete={remove}
+              />
+            </>
+          ) : null}
         </View>
         <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
           <EventDetails event={event} studio={studio} lengths={lengths} now={now} change={change} />

@@ -8,6 +8,7 @@ import { call } from '@/data/client';
 import { chooseFile } from '@/device/download';
 import { modelName } from '@/views/modelView';
 import { pullSoon } from '@/data/delivery';
+import { inStudio } from '@/data/place';
 import { readingFileAddress } from '@/data/readingFile';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
@@ -45,7 +46,11 @@ export function FilesPage() {
               Every record of the studio in one JSON file, but for what is private to a person. Keep it somewhere else
               than on this machine.
             </Words>
-            <Button title="Save everything as JSON" tall onPress={() => window.location.assign(EVERYTHING_PATH)} />
+            <Button
+              title="Save everything as JSON"
+              tall
+              onPress={() => window.location.assign(inStudio(EVERYTHING_PATH))}
+            />
           </View>
         </Card>
       </View>

@@ -1,14 +1,16 @@
-import { Link, router, usePathname } from 'expo-router';
+import { Link, Redirect, router, usePathname } from 'expo-router';
 import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { Pressable, View } from 'react-native';
 
+import { roleHere } from '@/data/access';
 import { useWide } from '@/ui/layout';
 import { usePalette } from '@/ui/theme';
 import { useKeys } from '@/ui/useKeys';
 import { Words } from '@/ui/Words';
 
+import { BarredNotice } from './BarredNotice';
 import { ConnectionNotice } from './ConnectionNotice';
-import { PLACES, SEARCH, STUDIO, type Place } from './places';
+import { maySee, placesFor, SEARCH, STUDIO, type Place } from './places';
 import { VersionNotice } from './VersionNotice';
 
 const KeysSheet = lazy(async () => ({ default: (await import('./KeysSheet')).KeysSheet }));
@@ -16,6 +18,7 @@ const KeysSheet = lazy(async () => ({ default: (await import('./KeysSheet')).Key
 /** What stands around every page: the bottom bar on a phone, the rail when wide. */
 export function Frame({ children }: { children: ReactNode }) {
   const wide = useWide();
+  const pathname = usePathname();
   const [keysOpen, setKeysOpen] = useState(false);
   useKeys({ '?': () => setKeysOpen(true), '/': () => router.navigate('/search') }, { elsewhere: true });
   return (
@@ -23,8 +26,9 @@ export function Frame({ children }: { children: ReactNode }) {
       {wide ? <Rail /> : null}
       <View className="flex-1">
         <ConnectionNotice />
+        <BarredNotice />
         <VersionNotice />
-        <View className="flex-1">{children}</View>
+        <View className="flex-1">{maySee(roleHere(), pathname) ? children : <Redirect href="/help" />}</View>
       </View>
       {wide ? null : <BottomBar />}
       {keysOpen ? (
@@ -37,17 +41,18 @@ export function Frame({ children }: { children: ReactNode }) {
 }
 
 function Rail() {
+  const isHelper = roleHere() === 'helper';
   return (
     <View role="navigation" aria-label="Places" className="w-[148px] gap-1 border-r border-line px-3 py-5">
       <Words look="title" className="mb-4 px-2">
         Leggero
       </Words>
-      <PlaceLink place={SEARCH} wide />
-      {PLACES.map((place) => (
+      {isHelper ? null : <PlaceLink place={SEARCH} wide />}
+      {placesFor(roleHere()).map((place) => (
         <PlaceLink key={place.path} place={place} wide />
       ))}
       <View className="flex-1" />
-      <PlaceLink place={STUDIO} wide />
+      {isHelper ? null : <PlaceLink place={STUDIO} wide />}
     </View>
   );
 }
@@ -55,7 +60,7 @@ function Rail() {
 function BottomBar() {
   return (
     <View role="navigation" aria-label="Places" className="flex-row border-t border-line bg-surface">
-      {PLACES.map((place) => (
+      {placesFor(roleHere()).map((place) => (
         <PlaceLink key={place.path} place={place} wide={false} />
       ))}
     </View>

@@ -2,6 +2,7 @@ import { useIsFetching } from '@tanstack/react-query';
 import { usePathname } from 'expo-router';
 import { useEffect } from 'react';
 
+import { doorAt, useAccess } from '@/data/access';
 import { useRecords, type RecordsState } from '@/data/state';
 
 /** Whether what is here is what the server has, or the server is out of reach. */
@@ -11,14 +12,16 @@ function isAtRest({ filled, fresh, struggling, stuck, entering, waiting, settlin
 }
 
 /**
- * Marks the document with the path shown while nothing is on its way: no records asked for, no entry being delivered.
+ * Marks the document with the path shown while nothing is on its way: no records asked for, no entry being delivered; of
+ * a page before the app, once it is there.
  * Whoever drives the app from outside waits for the mark, and for nothing being `aria-busy`, instead of guessing.
  */
 export function SettledMark() {
   const fetching = useIsFetching() > 0;
   const atRest = useRecords(isAtRest);
   const path = usePathname();
-  const settled = !fetching && atRest;
+  const shut = useAccess(({ access }) => doorAt(access, path) !== null);
+  const settled = shut || (!fetching && atRest);
   useEffect(() => {
     if (settled) document.documentElement.dataset['settled'] = path;
     else delete document.documentElement.dataset['settled'];

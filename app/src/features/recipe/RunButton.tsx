@@ -2,11 +2,13 @@ import type { Write } from '@leggero/contract';
 import { router } from 'expo-router';
 import { View } from 'react-native';
 
+import { may } from '@/data/access';
 import { write } from '@/data/outbox';
 import { useModels } from '@/data/records';
 import { useRunBatches } from '@/data/runBatches';
 import { useOpenRun } from '@/data/runs';
 import { Button } from '@/ui/Button';
+import { Words } from '@/ui/Words';
 import { inCommands } from '@/views/inCommands';
 
 import { batchTargets } from './batchHow';
@@ -35,9 +37,10 @@ export function RunButton({ eventId, work }: { eventId: string; work: EventWork 
     if (!going) writeAll(runOf(eventId, batches, about));
     router.navigate(`/builds/events/${eventId}/run`);
   };
+  if (!going && !may('inflation')) return <Words>Its run has not begun yet: who works in the studio begins it.</Words>;
   return (
     <View className="flex-1 gap-2">
-      {changes.length > 0 ? (
+      {changes.length > 0 && may('inflationBatch') ? (
         <Button
           title="Take what changed since into the run"
           onPress={() => {

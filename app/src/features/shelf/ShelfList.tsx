@@ -5,6 +5,7 @@ import Plus from 'lucide-react-native/icons/plus';
 import { Suspense, useRef, useState } from 'react';
 import { FlatList, View, type TextInput } from 'react-native';
 
+import { may } from '@/data/access';
 import { useKnowledge } from '@/data/knowledge';
 import { useModels, useShelf, useStudio, useTiers } from '@/data/records';
 import { Elsewhere } from '@/chunks';
@@ -39,7 +40,7 @@ export function ShelfList() {
   const onShelf = path === '/shelf';
   useKeys({
     '/': () => (field.current ? field.current.focus() : router.navigate('/search')),
-    ...(onShelf ? { n: addBalloon } : {}),
+    ...(onShelf && may('model') ? { n: addBalloon } : {}),
   });
 
   // The names stand there at once; what is known of each comes as it is worked out.
@@ -56,7 +57,7 @@ export function ShelfList() {
       title="Shelf"
       subtitle={ready ? counted(models.length, 'balloon') : undefined}
       ownScroll={Boolean(ready && models.length > 0)}
-      aside={<IconButton label="Add a balloon" icon={Plus} onPress={addBalloon} />}
+      aside={may('model') ? <IconButton label="Add a balloon" icon={Plus} onPress={addBalloon} /> : null}
     >
       {names.error && !ready ? (
         <Failed sentence="The shelf could not be read." onRetry={names.refetch} />

@@ -15,6 +15,7 @@ import { useThemeChoice, type ThemeChoice } from '@/ui/theme';
 import { Words } from '@/ui/Words';
 import { counted } from '@/wording/trade';
 
+import { CrewCard } from './CrewCard';
 import { Currency } from './Currency';
 import { StudioName } from './StudioName';
 import { TierList } from './TierList';
@@ -71,6 +72,7 @@ export function StudioPage() {
             </Labelled>
           </View>
         </Card>
+        <CrewCard />
         <Workroom studio={studio.data} />
         <TierList tiers={tiers.data} />
         <RowLink href="/studio/numbers" title="Numbers of the trade" note={numbersText(constants)} />

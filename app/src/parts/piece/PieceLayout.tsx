@@ -4,6 +4,7 @@ import Copy from 'lucide-react-native/icons/copy';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 
+import { may } from '@/data/access';
 import { write } from '@/data/outbox';
 import { useEvents } from '@/data/records';
 import { nowUtc } from '@/device/id';
@@ -39,7 +40,7 @@ export function PieceLayout({ piece, subtitle, first, second }: PieceLayoutProps
       title={pieceTitle(piece)}
       subtitle={`${FORM_WORDS[piece.design.form].title} · ${subtitle}`}
       back={eventId ? `/builds/events/${eventId}` : wide ? undefined : '/builds'}
-      aside={<Button title="More" look="plain" onPress={() => setNaming(true)} />}
+      aside={may('piece') ? <Button title="More" look="plain" onPress={() => setNaming(true)} /> : null}
     >
       {copies > 1 ? <Words look="strong">{`Everything here is for one of the ${copies} that are made.`}</Words> : null}
       <View className={wide ? 'flex-row items-start gap-6' : 'gap-4'}>

@@ -1,0 +1,5 @@
+import { HelpPage } from '@/chunks';
+
+export default function Help() {
+  return <HelpPage />;
+}

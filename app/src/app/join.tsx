@@ -1,0 +1,5 @@
+import { JoinPage } from '@/chunks';
+
+export default function Join() {
+  return <JoinPage />;
+}

@@ -1,0 +1,5 @@
+import { NewPasswordPage } from '@/chunks';
+
+export default function NewPassword() {
+  return <NewPasswordPage />;
+}

@@ -1,0 +1,5 @@
+import { AccountPage } from '@/chunks';
+
+export default function Account() {
+  return <AccountPage />;
+}

@@ -1,0 +1,5 @@
+import { CrewPage } from '@/chunks';
+
+export default function Crew() {
+  return <CrewPage />;
+}

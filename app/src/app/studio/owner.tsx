@@ -1,0 +1,5 @@
+import { OwnerPage } from '@/chunks';
+
+export default function Owner() {
+  return <OwnerPage />;
+}

@@ -1,0 +1,102 @@
+import { APP_ROUTES, mayWrite, type Access, type NounName, type Role } from '@leggero/contract';
+import { useEffect } from 'react';
+import { create } from 'zustand';
+
+import { beginAnew, OPENED_AT } from '@/device/begin';
+
+import { ApiError, call, onShut } from './client';
+import { here, remember, type Place } from './place';
+import { forget, handOn } from './replica';
+import { useRecords } from './state';
+
+/** Who this device is for, as the server said last; null until it has. */
+export const useAccess = create<{ access: Access | null }>()(() => ({ access: null }));
+
+/** What whoever is at this device may do in its studio. */
+export const roleHere = (): Role => here()?.role ?? 'owner';
+
+/** Whether whoever is at this device may write a noun. */
+export const may = (noun: NounName): boolean => mayWrite(roleHere(), noun);
+
+/** Pages before the app itself, each with what brings it up. */
+export type DoorName = 'join' | 'new-password' | 'set-up' | 'sign-in' | 'nowhere';
+
+/** What stands in the way of the app at an address; null where nothing does. */
+export function doorAt(access: Access | null, pathname: string): DoorName | null {
+  if (pathname === '/join') return 'join';
+  if (pathname === '/new-password') return 'new-password';
+  if (access?.state === 'setUp') return 'set-up';
+  if (access?.state === 'out') return 'sign-in';
+  return access?.state === 'in' && access.studios.length === 0 ? 'nowhere' : null;
+}
+
+/** Where whoever signs in goes on: the page that was asked for, where that is one of the app itself. */
+const OPENED = doorAt(null, OPENED_AT.replace(/\?.*/, '')) === null ? OPENED_AT : '/';
+
+/** What was tried and is not for whoever is at this device to do; null once that was told. */
+export const useBarred = create<{ noun: NounName | null }>()(() => ({ noun: null }));
+
+let asking: Promise<void> | null = null;
+
+/** Asks who this device is for; while nobody answers it is for whom it was. */
+export function learnAccess(): Promise<void> {
+  return (asking ??= call(APP_ROUTES.readAccess)
+    .then(settle)
+    .catch((error: unknown) => {
+      if (!(error instanceof ApiError)) throw error;
+    })
+    .finally(() => (asking = null)));
+}
+
+/**
+ * Takes in who this device is for. Where that is another studio, or another part in it, the page begins anew: at the
+ * address it was opened by, where it was the door that stood in its way.
+ */
+export async function settle(access: Access): Promise<void> {
+  const next = placeIn(access);
+  if (next !== 'as it was' && !isSame(next, here())) return moveTo(next);
+  // The same as before the door was shut.
+  if (useAccess.getState().access?.state === 'out' && access.state === 'in') return beginAnew(OPENED);
+  useAccess.setState({ access });
+}
+
+/**
+ * Works somewhere else from now on. What this device kept of the place before goes; what waits there goes along within
+ * the same studio, and else stays until someone signs in there again.
+ */
+export async function moveTo(next: Place | null): Promise<void> {
+  const { waiting, rows } = useRecords.getState();
+  const [studioId] = rows.studio.keys();
+  const along = next !== null && next.studioId === studioId;
+  if (waiting.length === 0 || along) await forget();
+  if (along) await handOn(waiting, next);
+  const signedIn = useAccess.getState().access?.state === 'out';
+  remember(next);
+  beginAnew(signedIn ? OPENED : '/');
+}
+
+/** Leaves after signing out: nothing of the studio stays on this device but what still waits. */
+export const leave = (): Promise<void> => moveTo(null);
+
+function placeIn({ state, account, studios, at }: Access): Place | null | 'as it was' {
+  if (state === 'alone') return null;
+  const before = here();
+  const studio = studios.find(({ id }) => id === before?.studioId) ?? studios.find(({ id }) => id === at);
+  // Who has to sign in may be the one that this device is for: what waits here is theirs.
+  if (!account || !studio) return 'as it was';
+  return { studioId: studio.id, accountId: account.id, role: studio.role, eventId: studio.eventId };
+}
+
+function isSame(one: Place | null, other: Place | null): boolean {
+  if (!one || !other) return one === other;
+  const fields = ['studioId', 'accountId', 'role', 'eventId'] as const;
+  return fields.every((field) => one[field] === other[field]);
+}
+
+/** Learns who this device is for, now and whenever the server shuts it out. */
+export function useAccessLearned(): void {
+  useEffect(() => {
+    onShut(() => void learnAccess());
+    void learnAccess();
+  }, []);
+}

@@ -1,0 +1,78 @@
+import { CREW_ROUTES, type GivenCode, type Member } from '@leggero/contract/crew';
+import { useState } from 'react';
+
+import { learnAccess, roleHere } from '@/data/access';
+import { useEvents } from '@/data/records';
+import { Button } from '@/ui/Button';
+import { DeleteButton } from '@/ui/DeleteButton';
+import { Sheet } from '@/ui/Sheet';
+import { Words } from '@/ui/Words';
+
+import { CodeShown } from './CodeShown';
+import { isWhole, PartFields, type PartValues } from './PartFields';
+import { SendButton } from './SendButton';
+import { useSending } from './useSending';
+
+/** Someone who works here: what they are, a code for a new password, and the end of it. */
+export function MemberSheet({ member, onClose }: { member: Member; onClose: () => void }) {
+  const { id, name, me } = member;
+  const owns = roleHere() === 'owner';
+  const [part, setPart] = useState<PartValues>(member);
+  const [given, setGiven] = useState<GivenCode | null>(null);
+  const changing = useSending(CREW_ROUTES.changeMember);
+  const resetting = useSending(CREW_ROUTES.resetMember);
+  const removing = useSending(CREW_ROUTES.removeMember);
+  const events = (useEvents().data ?? []).filter((event) => event.state !== 'down' || event.id === member.eventId);
+  const { role, eventId, until } = part;
+  const isOther = role !== member.role || eventId !== member.eventId || until !== member.until;
+  const done = () => {
+    onClose();
+    // What is mine may be another by now.
+    if (me) void learnAccess();
+  };
+  if (given)
+    return (
+      <Sheet title={name} open onClose={onClose}>
+        <CodeShown page="/new-password" given={given} says={`${name} sets a new password with this, once.`} />
+      </Sheet>
+    );
+  return (
+    <Sheet title={me ? 'You' : name} open onClose={onClose}>
+      {owns ? (
+        <>
+          <PartFields part={part} events={events} onChange={setPart} />
+          <SendButton
+            title="Save"
+            sending={changing}
+            disabled={!isOther || !isWhole(part)}
+            onPress={() => void changing.send({ id, body: { role, eventId, until } }).then((sent) => sent && done())}
+          />
+        </>
+      ) : null}
+      {owns && !me && member.role !== 'owner' ? (
+        <Button
+          title="Give a code for a new password"
+          disabled={resetting.busy}
+          onPress={() => void resetting.send({ id }).then((sent) => sent && setGiven(sent.answer))}
+        />
+      ) : null}
+      {[resetting.wrong, removing.wrong].map((wrong) =>
+        wrong ? (
+          <Words key={wrong} look="error" role="alert">
+            {wrong}
+          </Words>
+        ) : null,
+      )}
+      <DeleteButton
+        what={me ? 'this studio' : `${name}’s part here`}
+        verb={me ? 'Leave' : 'End'}
+        consequence={
+          me
+            ? 'You see nothing of this studio any more. What you did stays with it.'
+            : `${name} sees nothing of this studio any more. What they did stays.`
+        }
+        onDelete={() => void removing.send({ id }).then((sent) => sent && done())}
+      />
+    </Sheet>
+  );
+}

@@ -1,0 +1,23 @@
+import { Button } from '@/ui/Button';
+import { Words } from '@/ui/Words';
+
+interface SendButtonProps {
+  title: string;
+  sending: { busy: boolean; wrong: string | null };
+  disabled?: boolean;
+  onPress: () => void;
+}
+
+/** The action of a form that only the server can say yes to, and above it why it did not. */
+export function SendButton({ title, sending: { busy, wrong }, disabled = false, onPress }: SendButtonProps) {
+  return (
+    <>
+      {wrong ? (
+        <Words look="error" role="alert">
+          {wrong}
+        </Words>
+      ) : null}
+      <Button title={title} look="primary" tall disabled={busy || disabled} onPress={onPress} />
+    </>
+  );
+}

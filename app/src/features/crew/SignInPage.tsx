@@ -1,0 +1,58 @@
+import { CREW_ROUTES } from '@leggero/contract/crew';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { router } from 'expo-router';
+import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
+
+import { settle } from '@/data/access';
+import { useRecords } from '@/data/state';
+import { Button } from '@/ui/Button';
+import { FormField } from '@/ui/FormField';
+import { Words } from '@/ui/Words';
+import { counted } from '@/wording/trade';
+
+import { DoorPage } from './DoorPage';
+import { SendButton } from './SendButton';
+import { useSending } from './useSending';
+
+/** Who has an account signs in. */
+export function SignInPage() {
+  const waiting = useRecords((state) => state.waiting.length);
+  const { control, handleSubmit, setError } = useForm({
+    resolver: zodResolver(CREW_ROUTES.signIn.request),
+    defaultValues: { who: '', password: '' },
+  });
+  const sending = useSending(CREW_ROUTES.signIn, setError);
+  const signIn = handleSubmit(async (body) => {
+    const sent = await sending.send({ body });
+    if (sent) await settle(sent.answer);
+  });
+  return (
+    <DoorPage title="Sign in" says="By the name or the e-mail address that you joined with.">
+      <FormField
+        control={control}
+        name="who"
+        label="Name or e-mail"
+        typing={{ autoComplete: 'username', autoCapitalize: 'none' }}
+      />
+      <FormField
+        control={control}
+        name="password"
+        label="Password"
+        typing={{ secureTextEntry: true, autoComplete: 'current-password', onSubmitEditing: () => void signIn() }}
+      />
+      <SendButton title="Sign in" sending={sending} onPress={() => void signIn()} />
+      <Words look="quiet">
+        Who owns the studio invites you, by a link or a code to scan, and gives you a code for another password where
+        you forgot yours.
+      </Words>
+      <View className="flex-row flex-wrap justify-center gap-1">
+        <Button title="Join by a code" look="plain" onPress={() => router.navigate('/join')} />
+        <Button title="Another password by a code" look="plain" onPress={() => router.navigate('/new-password')} />
+      </View>
+      {waiting > 0 ? (
+        <Words look="quiet">{`${counted(waiting, 'entry waits', 'entries wait')} on this device until you are signed in.`}</Words>
+      ) : null}
+    </DoorPage>
+  );
+}

@@ -1,0 +1,169 @@
+import { randomUUID } from 'node:crypto';
+
+import { EVENT_DEFAULTS, type DesignOf, type ModelRecord } from '@leggero/contract';
+
+import { standardEleven } from '../views';
+import { PHONE, WIDE, type Visitor } from '../visitor';
+import { worldOf } from '../world';
+
+jest.setTimeout(240_000);
+
+const world = worldOf('demo');
+const EVENT_ID = randomUUID();
+const RUN = `/builds/events/${EVENT_ID}/run`;
+const DAY_MS = 86_400_000;
+const PASSWORD = 'kelp and a rope of roe';
+
+let laptop: Visitor;
+let maker: Visitor;
+let helper: Visitor;
+beforeAll(async () => {
+  const eleven = standardEleven((await world.get<ModelRecord[]>('models')) as never);
+  const colour = { modelId: eleven.id, colourHex: eleven.colourHex, finish: eleven.finish };
+  const column: DesignOf<'column'> = {
+    ...{ form: 'column', count: 4, open: 'height', layers: 12, heightMm: 1829, standMm: 13, widthMm: 241.3 },
+    ...{ topper: null, heldBy: 'pole', ceilingMm: null, painted: [], colours: [colour] },
+    pattern: { kind: 'spiral', order: [0, 0, 0, 0], to: 'right', every: 4 },
+  };
+  const createdAt = new Date().toISOString();
+  const opensAt = new Date(Date.now() + 3 * DAY_MS).toISOString();
+  const about = { id: EVENT_ID, name: 'Neap tide', client: 'The aquarium', daysStanding: 1, createdAt, opensAt };
+  await world.put('events', { ...EVENT_DEFAULTS, ...about });
+  await world.put('pieces', {
+    id: randomUUID(),
+    name: 'Posts',
+    design: column,
+    copies: 1,
+    eventId: EVENT_ID,
+    createdAt,
+  });
+  laptop = await world.visit('/studio', WIDE);
+});
+
+/** So many keys, one after another, as a foot pedal sends them. */
+async function press({ page }: Visitor, key: 'PageDown' | '1', times = 1): Promise<void> {
+  for (let i = 0; i < times; i += 1) await page.keyboard.press(key);
+}
+
+/** Makes an invitation on the laptop; answers the address of its link. */
+async function linkFor(name: string, choose: () => Promise<void>): Promise<string> {
+  await laptop.goTo('/studio/crew');
+  await laptop.tap('button', 'Invite someone');
+  await laptop.type('Their name', name);
+  await choose();
+  await laptop.tap('button', 'Make the invitation');
+  await laptop.sees('shown only now');
+  const [code] = /(?:[A-Z2-9]{5}-){3}[A-Z2-9]{5}/.exec(await laptop.text())!;
+  return `/join#${code}`;
+}
+
+/** Takes up an invitation on a phone of its own. */
+async function joined(link: string, signInName: string): Promise<Visitor> {
+  const phone = await world.visit(link, PHONE);
+  await phone.type('Name to sign in with', signInName);
+  await phone.type('Password', PASSWORD);
+  await phone.tap('button', 'Join Saltmarsh Balloon Works');
+  return phone;
+}
+
+describe('two phones and a laptop on one event', () => {
+  it('begins with somebody who owns the studio: from then on nobody is let in who does not sign in', async () => {
+    const other = await world.visit('/shelf', PHONE);
+    await other.sees('balloons');
+    await laptop.tapText('Work here with others');
+    await laptop.type('Your name', 'Wren');
+    await laptop.type('Name to sign in with', 'wren');
+    await laptop.type('Password', PASSWORD);
+    await laptop.tap('button', 'Own this studio');
+    await laptop.sees(/Fennimore Standard|Who works here/);
+    await other.goTo('/shelf');
+    await other.sees('By the name or the e-mail address');
+    expect(await other.text()).not.toContain('Fennimore');
+    await other.leave();
+  });
+
+  it('a maker and a helper join by their links, and see what their parts let them', async () => {
+    maker = await joined(await linkFor('Teal', () => laptop.tap('radio', 'Maker Runs, measures and checks')), 'teal');
+    await maker.sees('Fennimore Standard');
+    const link = await linkFor('Sprat', async () => {
+      await laptop.tap('radio', 'Helper One event: its recipe, its run and its site list, until a day');
+      await laptop.tap('radio', 'Neap tide');
+    });
+    helper = await joined(link, 'sprat');
+    await helper.sees('You help Saltmarsh Balloon Works here until');
+    await helper.goTo('/shelf');
+    await helper.sees('You help Saltmarsh Balloon Works');
+    expect(helper.path()).toBe('/help');
+    const rows = await helper.page.evaluate(async () => {
+      const kept = await indexedDB.databases();
+      return kept.map(({ name }) => name);
+    });
+    expect(rows).toHaveLength(1);
+    await helper.tapText('What to inflate, tie and build');
+    await helper.sees('48 balloons in 1 batch');
+    expect(await helper.text()).not.toContain('The aquarium');
+  });
+
+  it('fill balloons side by side, one of them without a network, and the laptop sees both', async () => {
+    await maker.goTo(`/builds/events/${EVENT_ID}/recipe`);
+    await maker.tap('button', 'Begin the inflation run');
+    await maker.tap('button', 'Begin here');
+    await maker.sees('0 of 48');
+    await press(maker, 'PageDown', 4);
+    await maker.sees('4 of 48');
+    await helper.goTo(RUN);
+    await helper.tap('radio', 'Table 2');
+    await helper.tap('button', 'Begin here');
+    await helper.sees('4 of 48');
+    await helper.page.setOfflineMode(true);
+    await press(helper, 'PageDown', 5);
+    await press(helper, '1');
+    await helper.sees('9 of 48');
+    await helper.page.setOfflineMode(false);
+    await maker.sees('9 of 48');
+    await laptop.goTo(RUN);
+    await laptop.sees('39 balloons left');
+  });
+
+  it('a maker may try what is a planner’s to keep, and is told so', async () => {
+    await maker.goTo('/studio');
+    await maker.tap('radio', 'cm');
+    await maker.sees('As a maker you may try this, but only owners keep it.');
+    await laptop.goTo('/studio');
+    await laptop.find('radio', 'cm').then(async (radio) => {
+      expect(await radio.evaluate((node) => node.getAttribute('aria-checked'))).toBe('false');
+    });
+  });
+
+  it('ends for a helper when the owner ends it: nothing of the studio stays on their phone', async () => {
+    await laptop.goTo('/studio/crew');
+    await laptop.tapText('signs in as sprat');
+    await laptop.tap('button', 'End');
+    await laptop.tap('button', 'End for good');
+    await helper.goTo('/help');
+    await helper.sees('You work in no studio by now');
+    await laptop.sees('signs in as teal');
+  });
+
+  it('signs out and in again, and a code of the owner sets another password', async () => {
+    await maker.goTo('/studio/account');
+    await maker.tap('button', 'Sign out here');
+    await maker.sees('By the name or the e-mail address');
+    await laptop.tapText('signs in as teal');
+    await laptop.tap('button', 'Give a code for a new password');
+    await laptop.sees('shown only now');
+    const [code] = /(?:[A-Z2-9]{5}-){3}[A-Z2-9]{5}/.exec(await laptop.text())!;
+    await maker.goTo(`/new-password#${code}`);
+    await maker.type('New password', 'another one entirely');
+    await maker.tap('button', 'Set it');
+    await maker.tap('button', 'To sign in');
+    await maker.type('Name or e-mail', 'teal');
+    await maker.type('Password', PASSWORD);
+    await maker.tap('button', 'Sign in');
+    await maker.sees('do not belong together');
+    await maker.type('Password', 'another one entirely');
+    await maker.tap('button', 'Sign in');
+    await maker.sees('Fennimore Standard');
+    expect([...laptop.complaints, ...maker.complaints, ...helper.complaints]).toEqual([]);
+  });
+});
