@@ -89,6 +89,16 @@ const signedInDeviceSchema = z.object({
 });
 export type SignedInDevice = z.infer<typeof signedInDeviceSchema>;
 
+const passkeySchema = z.object({
+  id: idSchema,
+  name: z.string(),
+  madeAt: instantSchema.nullable(),
+});
+export type Passkey = z.infer<typeof passkeySchema>;
+
+/** What passes between a browser and the package that keeps passkeys, as WebAuthn has it. */
+const webAuthnSchema = z.looseObject({});
+
 /** A code, in full this once. */
 const givenCodeSchema = z.object({ code: z.string(), expiresAt: instantSchema });
 export type GivenCode = z.infer<typeof givenCodeSchema>;
@@ -111,6 +121,20 @@ export const CREW_ROUTES = {
       who: z.string().trim().min(1, 'Give your name').max(255),
       password: z.string().max(MOST_PASSWORD),
     }),
+    response: accessSchema,
+    least: null,
+  },
+  /** What a browser is asked to sign with a passkey, and what it answers. */
+  passkeySignInOptions: {
+    method: 'GET',
+    path: '/api/sign-in/passkey',
+    response: webAuthnSchema,
+    least: null,
+  },
+  passkeySignIn: {
+    method: 'POST',
+    path: '/api/sign-in/passkey',
+    request: z.object({ response: webAuthnSchema }),
     response: accessSchema,
     least: null,
   },
@@ -151,6 +175,16 @@ export const CREW_ROUTES = {
     least: 'helper',
   },
   endDevice: { method: 'DELETE', path: '/api/account/devices/:id', least: 'helper' },
+  listPasskeys: { method: 'GET', path: '/api/account/passkeys', response: z.array(passkeySchema), least: 'helper' },
+  /** What a browser is asked to make a passkey of, and what it answers. */
+  passkeyOptions: { method: 'GET', path: '/api/account/passkeys/options', response: webAuthnSchema, least: 'helper' },
+  keepPasskey: {
+    method: 'POST',
+    path: '/api/account/passkeys',
+    request: z.object({ name: nameSchema, response: webAuthnSchema }),
+    least: 'helper',
+  },
+  removePasskey: { method: 'DELETE', path: '/api/account/passkeys/:id', least: 'helper' },
   /** Another studio on this server, owned by who makes it. */
   makeStudio: {
     method: 'POST',

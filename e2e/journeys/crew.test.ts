@@ -164,6 +164,29 @@ describe('two phones and a laptop on one event', () => {
     await maker.type('Password', 'another one entirely');
     await maker.tap('button', 'Sign in');
     await maker.sees('Fennimore Standard');
+  });
+
+  it('signs in by a passkey that a device keeps', async () => {
+    // Keys belong to a name: an address has none (WebAuthn, section 5.1.3).
+    const named = (address: string) => `${world.url.replace('127.0.0.1', 'localhost')}${address}`;
+    const phone = await world.visit('', PHONE);
+    const device = await phone.page.createCDPSession();
+    await device.send('WebAuthn.enable');
+    await device.send('WebAuthn.addVirtualAuthenticator', {
+      options: {
+        ...{ protocol: 'ctap2', transport: 'internal', hasResidentKey: true, hasUserVerification: true },
+        ...{ isUserVerified: true, automaticPresenceSimulation: true },
+      },
+    });
+    await phone.page.goto(named('/studio/account'));
+    await phone.type('Name or e-mail', 'teal');
+    await phone.type('Password', 'another one entirely');
+    await phone.tap('button', 'Sign in');
+    await phone.tap('button', 'Add a passkey of this device');
+    await phone.find('button', 'Remove');
+    await phone.tap('button', 'Sign out here');
+    await phone.tap('button', 'Sign in by a passkey');
+    await phone.sees('Fennimore Standard');
     expect([...laptop.complaints, ...maker.complaints, ...helper.complaints]).toEqual([]);
   });
 });

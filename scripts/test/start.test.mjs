@@ -256,6 +256,17 @@ describe('the network', () => {
     try {
       const page = await browser.newPage();
       await page.goto(`${home}/shelf`);
+      // Open to a network it answers nobody until somebody owns it, by the code that the start says.
+      await page.waitForFunction(() => document.body.innerText.includes('Code of the start'));
+      const [, code] = /own it with the code ([A-Z0-9-]+)/.exec(opened.output());
+      const status = await page.evaluate(async (code) => {
+        const account = { name: 'Wren', signInName: 'wren', email: null, password: 'kelp and a rope of roe', code };
+        const headers = { 'Content-Type': 'application/json' };
+        return (await fetch('/api/owner', { method: 'POST', headers, body: JSON.stringify(account) })).status;
+      }, code);
+      expect(status).toBe(200);
+      await page.goto(`${home}/shelf`);
+      await page.waitForFunction(() => document.documentElement.dataset.settled === '/shelf');
       await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
       const sent = await page.evaluate(async () => {
         const answer = await fetch('/leggero.crt');

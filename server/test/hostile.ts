@@ -261,6 +261,8 @@ export async function crewTargetsOf(request: Request): Promise<Target[]> {
     { name: 'join', good: { code, account: { ...account, signInName: 'sprat', email: null } } },
     { name: 'newPassword', good: { code, password: PASSWORD } },
     { name: 'changePassword', good: { before: 'not mine', password: PASSWORD } },
+    { name: 'passkeySignIn', good: { response: { id: 'a', rawId: 'a', type: 'public-key', response: {} } } },
+    { name: 'keepPasskey', good: { name: 'Phone', response: { id: 'a', rawId: 'a', response: {} } } },
     { name: 'makeStudio', good: { id: randomUUID(), name: 'Brine and Barge' } },
     { name: 'changeMember', id: me!.id, good: { role: 'owner', eventId: null, until: null } },
     { name: 'invite', good: { ...helper, id: randomUUID() } },

@@ -59,7 +59,7 @@ it('gives a new password by a code of the owner, which ends what was open', asyn
   const { body } = await owner.post(`/api/members/${teal.id}/reset`).expect(200);
   const { code } = body as { code: string };
   await supertest(service.app).post('/api/new-password').send({ code, password: 'another one entirely' }).expect(204);
-  await supertest(service.app).post('/api/new-password').send({ code, password: 'and once more, no' }).expect(404);
+  await supertest(service.app).post('/api/new-password').send({ code, password: 'and once more, no' }).expect(403);
   await before.get('/api/changes').expect(401);
   await supertest(service.app).post('/api/sign-in').send({ who: 'teal', password: PASSWORD }).expect(403);
   await (await signedIn(service.app, 'teal', 'another one entirely')).get('/api/changes').expect(200);

@@ -4,7 +4,12 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client';
 
 /** What is asked of the server each time: who may sign in is kept on no device. */
-const KEYS = { members: ['members'], invitations: ['invitations'], devices: ['devices'] } as const;
+const KEYS = {
+  members: ['members'],
+  invitations: ['invitations'],
+  devices: ['devices'],
+  passkeys: ['passkeys'],
+} as const;
 
 export const useMembers = () => useQuery({ queryKey: KEYS.members, queryFn: () => call(CREW_ROUTES.listMembers) });
 
@@ -23,7 +28,9 @@ export const useInvited = (code: string) =>
 /** The devices on which one is signed in. */
 export const useDevices = () => useQuery({ queryKey: KEYS.devices, queryFn: () => call(CREW_ROUTES.listDevices) });
 
-/** Asks anew for who works here and who is invited, or for devices. */
+export const usePasskeys = () => useQuery({ queryKey: KEYS.passkeys, queryFn: () => call(CREW_ROUTES.listPasskeys) });
+
+/** Asks anew for who works here and who is invited, or for devices and passkeys. */
 export function useCrewRenewed(): (what: keyof typeof KEYS) => void {
   const client = useQueryClient();
   return (what) => void client.invalidateQueries({ queryKey: KEYS[what] });

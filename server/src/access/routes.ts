@@ -15,6 +15,7 @@ import { accountOf, makeAccount } from './accounts';
 import { askAuth, RefusedByAuth } from './askAuth';
 import type { Auth } from './auth';
 import { endDevice, listDevices } from './devices';
+import { listPasskeys, removePasskey } from './passkeys';
 import { isSame, plainCode } from './secret';
 import { Tries } from './tries';
 import { whoOf, type Gate } from './who';
@@ -35,7 +36,18 @@ interface Exchange {
 }
 
 const OWNS: Part = { role: 'owner', eventId: null, until: null };
+const LONG_AGO = 'You signed in here too long ago for that: sign out and in again, then add it.';
 const WRONG = 'Name and password do not belong together';
+
+/** Asks the package of accounts; where it refuses, in words of ours, and beside a field where one is to blame. */
+async function asRefused<T>(title: string, ask: () => Promise<T>, field?: string): Promise<T> {
+  try {
+    return await ask();
+  } catch (error) {
+    if (!(error instanceof RefusedByAuth) || error.status >= 500) throw error;
+    throw new HttpProblem(403, title, field ? [{ path: field, message: title }] : []);
+  }
+}
 
 /** Lets someone work in a studio: who has an account, or with a new one. */
 async function join(
@@ -95,6 +107,35 @@ export function accessRoutes(router: Router, options: AccessOptions): void {
     return accessOf(request, response);
   });
 
+  mountOpen(router, 'passkeySignInOptions', async ({ request, response }) => {
+    const path = '/passkey/generate-authenticate-options';
+    return (await askAuth(auth, { request, response, path, method: 'GET' })) as Record<string, unknown>;
+  });
+  mountOpen(router, 'passkeySignIn', async ({ request, response, body }) => {
+    await asRefused('This passkey is not known here.', () =>
+      askAuth(auth, { request, response, path: '/passkey/verify-authentication', body }),
+    );
+    return accessOf(request, response);
+  });
+  mountOpen(router, 'listPasskeys', async ({ response }) => {
+    const { account } = (await whoOf(response)).access;
+    return account ? listPasskeys(database, account.id) : [];
+  });
+  mountOpen(router, 'passkeyOptions', async ({ request, response }) => {
+    const path = '/passkey/generate-register-options';
+    return (await asRefused(LONG_AGO, () => askAuth(auth, { request, response, path, method: 'GET' }))) as Record<
+      string,
+      unknown
+    >;
+  });
+  mountOpen(router, 'keepPasskey', async ({ request, response, body }) => {
+    await asRefused(LONG_AGO, () => askAuth(auth, { request, response, path: '/passkey/verify-registration', body }));
+  });
+  mountOpen(router, 'removePasskey', async ({ response, id }) => {
+    const { account } = (await whoOf(response)).access;
+    if (account) await removePasskey(database, account.id, id);
+  });
+
   mountOpen(router, 'signOut', async ({ request, response }) => {
     (response.locals['viewer'] as Viewer).close();
     await askAuth(auth, { request, response, path: '/sign-out', body: {} });
@@ -115,27 +156,15 @@ export function accessRoutes(router: Router, options: AccessOptions): void {
   });
 
   mountOpen(router, 'newPassword', async ({ request, response, body: { code, password } }) => {
-    try {
-      const body = { token: plainCode(code), newPassword: password };
-      await askAuth(auth, { request, response, path: '/reset-password', body });
-    } catch (error) {
-      if (!(error instanceof RefusedByAuth) || error.status >= 500) throw error;
-      throw new HttpProblem(404, 'This code was used, or is too old: ask for another.', [
-        { path: 'code', message: 'This code was used, or is too old: ask for another' },
-      ]);
-    }
+    const body = { token: plainCode(code), newPassword: password };
+    const spent = 'This code was used, or is too old: ask for another';
+    await asRefused(spent, () => askAuth(auth, { request, response, path: '/reset-password', body }), 'code');
   });
 
   mountOpen(router, 'changePassword', async ({ request, response, body: { before, password } }) => {
-    try {
-      const body = { currentPassword: before, newPassword: password, revokeOtherSessions: true };
-      await askAuth(auth, { request, response, path: '/change-password', body });
-    } catch (error) {
-      if (!(error instanceof RefusedByAuth) || error.status >= 500) throw error;
-      throw new HttpProblem(403, 'This is not your password so far.', [
-        { path: 'before', message: 'This is not your password so far' },
-      ]);
-    }
+    const body = { currentPassword: before, newPassword: password, revokeOtherSessions: true };
+    const notIt = 'This is not your password so far';
+    await asRefused(notIt, () => askAuth(auth, { request, response, path: '/change-password', body }), 'before');
   });
 
   mountOpen(router, 'listDevices', async ({ response }) => {

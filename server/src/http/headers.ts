@@ -15,7 +15,6 @@ const UNUSED = [
   'microphone',
   'midi',
   'payment',
-  'publickey-credentials-get',
   'serial',
   'usb',
   'xr-spatial-tracking',

@@ -19,6 +19,7 @@ import { Words } from '@/ui/Words';
 import { deviceText, ROLE_WORDS, usedText } from '@/wording/crew';
 import { counted } from '@/wording/trade';
 
+import { PasskeysCard } from './PasskeysCard';
 import { SendButton } from './SendButton';
 import { useSending } from './useSending';
 
@@ -38,6 +39,7 @@ export function AccountPage() {
       <View className="w-full max-w-[640px] gap-4">
         <Studios studios={studios} />
         <Devices />
+        <PasskeysCard />
         <Password />
         <SignOut />
       </View>

@@ -6,6 +6,7 @@ import { View } from 'react-native';
 
 import { settle } from '@/data/access';
 import { useRecords } from '@/data/state';
+import { hasPasskeys, signByPasskey } from '@/device/passkey';
 import { Button } from '@/ui/Button';
 import { FormField } from '@/ui/FormField';
 import { Words } from '@/ui/Words';
@@ -42,6 +43,7 @@ export function SignInPage() {
         typing={{ secureTextEntry: true, autoComplete: 'current-password', onSubmitEditing: () => void signIn() }}
       />
       <SendButton title="Sign in" sending={sending} onPress={() => void signIn()} />
+      {hasPasskeys() ? <PasskeySignIn /> : null}
       <Words look="quiet">
         Who owns the studio invites you, by a link or a code to scan, and gives you a code for another password where
         you forgot yours.
@@ -54,5 +56,27 @@ export function SignInPage() {
         <Words look="quiet">{`${counted(waiting, 'entry waits', 'entries wait')} on this device until you are signed in.`}</Words>
       ) : null}
     </DoorPage>
+  );
+}
+
+function PasskeySignIn() {
+  const asking = useSending(CREW_ROUTES.passkeySignInOptions);
+  const signing = useSending(CREW_ROUTES.passkeySignIn);
+  const signIn = async () => {
+    const asked = await asking.send({});
+    const response = asked && (await signByPasskey(asked.answer));
+    const sent = response && (await signing.send({ body: { response } }));
+    if (sent) await settle(sent.answer);
+  };
+  const wrong = asking.wrong ?? signing.wrong;
+  return (
+    <>
+      <Button title="Sign in by a passkey" tall disabled={asking.busy || signing.busy} onPress={() => void signIn()} />
+      {wrong ? (
+        <Words look="error" role="alert">
+          {wrong}
+        </Words>
+      ) : null}
+    </>
   );
 }

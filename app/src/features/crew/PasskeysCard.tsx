@@ -1,0 +1,71 @@
+import { CREW_ROUTES, type Passkey } from '@leggero/contract/crew';
+import { View } from 'react-native';
+
+import { useCrewRenewed, usePasskeys } from '@/data/crew';
+import { hasPasskeys, makePasskey } from '@/device/passkey';
+import { Button } from '@/ui/Button';
+import { Card } from '@/ui/Card';
+import { Words } from '@/ui/Words';
+import { deviceText } from '@/wording/crew';
+import { dayText } from '@/wording/day';
+
+import { useSending } from './useSending';
+
+/** Keys that one's devices keep: to sign in by a finger or a glance instead of a password. */
+export function PasskeysCard() {
+  const passkeys = usePasskeys().data ?? [];
+  const renew = useCrewRenewed();
+  const asking = useSending(CREW_ROUTES.passkeyOptions);
+  const keeping = useSending(CREW_ROUTES.keepPasskey);
+  const add = async () => {
+    const asked = await asking.send({});
+    const response = asked && (await makePasskey(asked.answer));
+    if (!response) return;
+    await keeping.send({ body: { name: deviceText(navigator.userAgent), response } });
+    renew('passkeys');
+  };
+  const wrong = asking.wrong ?? keeping.wrong;
+  return (
+    <Card title="Passkeys">
+      <View className="gap-3">
+        <Words look="quiet">
+          {hasPasskeys()
+            ? 'This device keeps a key, and you sign in by finger, face or its PIN.'
+            : 'They need https, or the name localhost on this machine.'}
+        </Words>
+        <View role="list" className="gap-3">
+          {passkeys.map((passkey) => (
+            <View key={passkey.id} role="listitem">
+              <PasskeyRow passkey={passkey} onGone={() => renew('passkeys')} />
+            </View>
+          ))}
+        </View>
+        {wrong ? (
+          <Words look="error" role="alert">
+            {wrong}
+          </Words>
+        ) : null}
+        {hasPasskeys() ? (
+          <Button
+            title="Add a passkey of this device"
+            disabled={asking.busy || keeping.busy}
+            onPress={() => void add()}
+          />
+        ) : null}
+      </View>
+    </Card>
+  );
+}
+
+function PasskeyRow({ passkey: { id, name, madeAt }, onGone }: { passkey: Passkey; onGone: () => void }) {
+  const { send, busy } = useSending(CREW_ROUTES.removePasskey);
+  return (
+    <View className="flex-row items-center gap-3">
+      <View className="flex-1">
+        <Words look="strong">{name}</Words>
+        {madeAt ? <Words look="quiet">{`since ${dayText(madeAt)}`}</Words> : null}
+      </View>
+      <Button title="Remove" disabled={busy} onPress={() => void send({ id }).then(onGone)} />
+    </View>
+  );
+}
