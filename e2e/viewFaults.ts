@@ -22,6 +22,25 @@ interface Tour {
   way: 'goTo' | 'follow';
 }
 
+/** What is wrong with the page that somebody is on, by day and in the evening: accessibility and width. */
+export async function faultsHere(visitor: Visitor): Promise<string[]> {
+  const faults: string[] = [];
+  // A page that was there before has it already.
+  if (!(await visitor.page.evaluate(() => 'axe' in window))) await visitor.page.evaluate(AXE);
+  for (const theme of ['light', 'dark'] as const) {
+    await visitor.device(theme);
+    await visitor.page.waitForFunction(
+      (dark) => document.documentElement.classList.contains('dark') === dark,
+      {},
+      theme === 'dark',
+    );
+    faults.push(...(await faultsOf(visitor, theme)).map((fault) => `${theme}: ${fault}`));
+  }
+  const over = await visitor.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  if (over > 0) faults.push(`${over} px wider than the window`);
+  return faults;
+}
+
 /** What is wrong with any view in a window of this size: accessibility by day and evening, width, lengths, errors. */
 export async function faultsOfViews({ world, viewport, way }: Tour): Promise<string[]> {
   const faults: string[] = [];
@@ -33,20 +52,10 @@ export async function faultsOfViews({ world, viewport, way }: Tour): Promise<str
   for (const [name, address] of await viewsOf(world)) {
     await visitor.device('light');
     await visitor[way](address);
-    for (const theme of ['light', 'dark'] as const) {
-      await visitor.device(theme);
-      await visitor.page.waitForFunction(
-        (dark) => document.documentElement.classList.contains('dark') === dark,
-        {},
-        theme === 'dark',
-      );
-      faults.push(...(await faultsOf(visitor, theme)).map((fault) => `${name}, ${theme}: ${fault}`));
-    }
+    faults.push(...(await faultsHere(visitor)).map((fault) => `${name}, ${fault}`));
     const lengths = await lengthsSaid(visitor, address);
     read += lengths.read;
     faults.push(...lengths.faults.map((fault) => `${name}: ${fault}`));
-    const over = await visitor.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-    if (over > 0) faults.push(`${name}: ${over} px wider than the window`);
     faults.push(...visitor.complaints.splice(0).map((complaint) => `${name}: ${complaint}`));
   }
   await visitor.leave();

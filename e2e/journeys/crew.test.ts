@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 
 import { EVENT_DEFAULTS, type DesignOf, type ModelRecord } from '@leggero/contract';
 
+import { faultsHere } from '../viewFaults';
 import { standardEleven } from '../views';
 import { PHONE, WIDE, type Visitor } from '../visitor';
 import { worldOf } from '../world';
@@ -53,6 +54,7 @@ async function linkFor(name: string, choose: () => Promise<void>): Promise<strin
   await choose();
   await laptop.tap('button', 'Make the invitation');
   await laptop.sees('shown only now');
+  expect(await faultsHere(laptop)).toEqual([]);
   const [code] = /(?:[A-Z2-9]{5}-){3}[A-Z2-9]{5}/.exec(await laptop.text())!;
   return `/join#${code}`;
 }
@@ -60,6 +62,7 @@ async function linkFor(name: string, choose: () => Promise<void>): Promise<strin
 /** Takes up an invitation on a phone of its own. */
 async function joined(link: string, signInName: string): Promise<Visitor> {
   const phone = await world.visit(link, PHONE);
+  expect(await faultsHere(phone)).toEqual([]);
   await phone.type('Name to sign in with', signInName);
   await phone.type('Password', PASSWORD);
   await phone.tap('button', 'Join Saltmarsh Balloon Works');
@@ -78,6 +81,7 @@ describe('two phones and a laptop on one event', () => {
     await laptop.sees(/Fennimore Standard|Who works here/);
     await other.goTo('/shelf');
     await other.sees('By the name or the e-mail address');
+    expect(await faultsHere(other)).toEqual([]);
     expect(await other.text()).not.toContain('Fennimore');
     await other.leave();
   });
@@ -91,6 +95,7 @@ describe('two phones and a laptop on one event', () => {
     });
     helper = await joined(link, 'sprat');
     await helper.sees('You help Saltmarsh Balloon Works here until');
+    expect(await faultsHere(helper)).toEqual([]);
     await helper.goTo('/shelf');
     await helper.sees('You help Saltmarsh Balloon Works');
     expect(helper.path()).toBe('/help');
@@ -137,6 +142,7 @@ describe('two phones and a laptop on one event', () => {
 
   it('ends for a helper when the owner ends it: nothing of the studio stays on their phone', async () => {
     await laptop.goTo('/studio/crew');
+    expect(await faultsHere(laptop)).toEqual([]);
     await laptop.tapText('signs in as sprat');
     await laptop.tap('button', 'End');
     await laptop.tap('button', 'End for good');
@@ -147,6 +153,7 @@ describe('two phones and a laptop on one event', () => {
 
   it('signs out and in again, and a code of the owner sets another password', async () => {
     await maker.goTo('/studio/account');
+    expect(await faultsHere(maker)).toEqual([]);
     await maker.tap('button', 'Sign out here');
     await maker.sees('By the name or the e-mail address');
     await laptop.tapText('signs in as teal');

@@ -18,6 +18,13 @@ export async function ensureServer() {
   return SERVER;
 }
 
+/** The program that gives codes for new passwords, as one file beside the server. */
+export async function ensureNewPassword() {
+  const file = path.join(path.dirname(SERVER), 'newPassword.mjs');
+  await ensureBundle('server/src/newPassword.ts', file);
+  return file;
+}
+
 async function ensureBundle(entry, file) {
   const code = await bundle(path.join(ROOT, entry));
   if (existsSync(file) && readFileSync(file, 'utf8') === code) return;

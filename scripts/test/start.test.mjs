@@ -209,6 +209,39 @@ describe('a forgotten PIN', () => {
   });
 });
 
+describe('a forgotten password of an owner', () => {
+  const give = (name) =>
+    runCommand(process.execPath, ['scripts/new-password.mjs', name], {
+      env: { LEGGERO_STATE: starts.state },
+      quiet: true,
+    });
+  const post = ({ api }, route, body) =>
+    api(route, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+
+  it('is set anew by a code from the machine itself; who was signed in stays so over a start, and not over that', async () => {
+    const first = await start();
+    const account = { name: 'Wren', signInName: 'wren', email: null, password: 'kelp and a rope of roe' };
+    const owned = await post(first, 'owner', account);
+    const cookie = owned.headers
+      .getSetCookie()
+      .map((each) => each.split(';')[0])
+      .join('; ');
+    const status = async ({ api }) => (await api('changes', { headers: { Cookie: cookie } })).status;
+    expect([owned.status, await status(first)]).toEqual([200, 200]);
+    await stop(first);
+    const second = await start();
+    expect(await status(second)).toBe(200);
+    await stop(second);
+    expect(statSync(folder('secret')).mode & 0o777).toBe(0o600);
+    expect(await give('nobody')).toMatchObject({ code: 1, output: expect.stringMatching('Nobody signs in here as') });
+    const [code] = /([A-Z2-9]{5}-){3}[A-Z2-9]{5}/.exec((await give('wren')).output);
+    const third = await start();
+    expect((await post(third, 'new-password', { code, password: 'another one entirely' })).status).toBe(204);
+    expect(await status(third)).toBe(401);
+    expect((await post(third, 'sign-in', { who: 'wren', password: 'another one entirely' })).status).toBe(200);
+  });
+});
+
 describe('two first starts at once', () => {
   it('of one studio: one opens and the other is refused in a sentence', async () => {
     const both = await Promise.all([starts.begin(), starts.begin()]);

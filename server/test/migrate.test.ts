@@ -40,6 +40,9 @@ async function tablesOf(database: Database): Promise<string[]> {
   return (await rows(database, 'show tables')).map((row) => String(Object.values(row)[0]));
 }
 
+/** Migrations that a version of some time may have left half done. */
+const NEWEST = 5;
+
 const isKey = (line: string) => line.startsWith('  KEY ');
 
 /** How a table was made, its keys by name: one of a foreign key that was put back stands last. */
@@ -126,7 +129,8 @@ describe('migrations', () => {
     expect(await madeAs(database)).toEqual(asDrizzleMakesIt);
   });
 
-  it.each(STATEMENTS.map((_, i) => i))(
+  // Committed migrations stay as they are: those before were looked at like this while they were the newest.
+  it.each(STATEMENTS.map((_, i) => i).slice(-NEWEST))(
     'that an older version left half done, without a mark, are finished (migration %i)',
     async (at) => {
       const database = await fresh();

@@ -25,6 +25,11 @@ export async function resetCode(auth: Auth, scope: Scope, memberId: string): Pro
     .limit(1);
   if (elsewhere)
     throw new HttpProblem(403, 'They work in another studio too: who keeps this server gives them a new password.');
+  return passwordCode(auth, accountId);
+}
+
+/** A code by which an account's password is set anew, once. */
+export async function passwordCode(auth: Auth, accountId: string): Promise<GivenCode> {
   const code = freshCode();
   const expiresAt = new Date(Date.now() + LASTS_MS);
   const { internalAdapter } = await auth.$context;

@@ -1,5 +1,6 @@
 import { CREW_ROUTES, type SignedInDevice } from '@leggero/contract/crew';
 import { zodResolver } from '@hookform/resolvers/zod';
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
@@ -14,7 +15,7 @@ import { Card } from '@/ui/Card';
 import { Field } from '@/ui/Field';
 import { FormField } from '@/ui/FormField';
 import { Page } from '@/ui/Page';
-import { Loading } from '@/ui/States';
+import { Empty, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { deviceText, ROLE_WORDS, usedText } from '@/wording/crew';
 import { counted } from '@/wording/trade';
@@ -34,8 +35,17 @@ export function AccountPage() {
       </Page>
     );
   const { account, studios } = access;
+  if (!account)
+    return (
+      <Page title="Your account" back={back}>
+        <Empty
+          sentence="Nobody signs in here so far: whoever is at this machine sees all of it."
+          action={<Button title="Work here with others" tall onPress={() => router.navigate('/studio/owner')} />}
+        />
+      </Page>
+    );
   return (
-    <Page title={account?.name ?? 'Your account'} subtitle={account?.signInName ?? undefined} back={back}>
+    <Page title={account.name} subtitle={account.signInName ?? undefined} back={back}>
       <View className="w-full max-w-[640px] gap-4">
         <Studios studios={studios} />
         <Devices />

@@ -4,6 +4,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
+import { roleHere } from '@/data/access';
 import { call } from '@/data/client';
 import { chooseFile } from '@/device/download';
 import { modelName } from '@/views/modelView';
@@ -40,19 +41,21 @@ export function FilesPage() {
           </View>
         </Card>
         <CalibrationIn />
-        <Card title="Everything out">
-          <View className="gap-3">
-            <Words look="quiet">
-              Every record of the studio in one JSON file, but for what is private to a person. Keep it somewhere else
-              than on this machine.
-            </Words>
-            <Button
-              title="Save everything as JSON"
-              tall
-              onPress={() => window.location.assign(inStudio(EVERYTHING_PATH))}
-            />
-          </View>
-        </Card>
+        {roleHere() === 'owner' ? (
+          <Card title="Everything out">
+            <View className="gap-3">
+              <Words look="quiet">
+                Every record of the studio in one JSON file, but for what is private to a person. Keep it somewhere else
+                than on this machine.
+              </Words>
+              <Button
+                title="Save everything as JSON"
+                tall
+                onPress={() => window.location.assign(inStudio(EVERYTHING_PATH))}
+              />
+            </View>
+          </Card>
+        ) : null}
       </View>
     </Page>
   );
