@@ -18,7 +18,6 @@ await run(async () => {
   const { url } = await new Promise((resolve) => world.once('message', resolve));
   const models = await (await fetch(`${url}/api/models`)).json();
   const eleven = models.find(({ line, nominalMm }) => line === 'Fennimore Standard' && Math.round(nominalMm) === 279);
-  const fresh = models.find(({ line, nominalMm }) => line === 'Fennimore Mirror' && Math.round(nominalMm) === 279);
   const [check] = (await (await fetch(`${url}/api/models/${eleven.id}`)).json()).checks;
   const pieces = await (await fetch(`${url}/api/pieces`)).json();
   const pieceOf = (form) => pieces.find(({ design }) => design.form === form).id;
@@ -31,7 +30,6 @@ await run(async () => {
     ['shelf-phone', '/shelf', PHONE],
     ['model-phone', model, PHONE],
     ['model-evening-phone', model, PHONE, 'dark'],
-    ['reading-phone', `/shelf/${fresh.id}/reading`, PHONE],
     ['check-phone', `${model}/check/${half}`, PHONE],
     ['basket-phone', `/builds/${pieceOf('basket')}`, PHONE],
     ['logbook-phone', `/logbook/${eleven.id}`, PHONE],
@@ -47,6 +45,8 @@ await run(async () => {
     ['garland-wide', `/builds/${pieceOf('garland')}`, WIDE],
     // Last, for its event stands then.
     ['repair-phone', `/builds/${pieceOf('column')}`, PHONE],
+    // The very last: from then on nobody is answered who has not signed in.
+    ['crew-phone', '/studio/crew', PHONE],
   ];
   mkdirSync(FOLDER, { recursive: true });
   const browser = await launchChromium();
@@ -58,6 +58,7 @@ await run(async () => {
     await page.evaluateOnNewDocument((value) => localStorage.setItem('leggero-theme', value), theme);
     // What is private is shown as its owner sees it.
     if (name.startsWith('eye')) await page.setExtraHTTPHeaders({ cookie });
+    if (name.startsWith('crew')) await page.setExtraHTTPHeaders({ cookie: await crewOf(url, pieces[0].eventId) });
     await page.goto(`${url}${address}`, { waitUntil: 'domcontentloaded' });
     await settled(page);
     await page.evaluate(() => document.fonts.ready);
@@ -89,6 +90,34 @@ async function standsSince(url, eventId, days) {
     body: JSON.stringify({ state: 'up', opensAt }),
   });
   if (!changed.ok) throw new Error(`the event is not up: ${changed.status}`);
+}
+
+/** Has the studio owned, and others work in it; answers the owner's cookie. */
+async function crewOf(url, eventId) {
+  const account = (name) => ({ name, signInName: name.toLowerCase(), email: null, password: 'kelp and a rope of roe' });
+  const send = async (route, body, cookie = '') => {
+    const headers = { 'Content-Type': 'application/json', cookie };
+    const answer = await fetch(`${url}/api/${route}`, { method: 'POST', headers, body: JSON.stringify(body) });
+    if (!answer.ok) throw new Error(await answer.text());
+    return answer;
+  };
+  const owned = await send('owner', account('Wren'));
+  const cookie = owned.headers
+    .getSetCookie()
+    .map((line) => line.split(';')[0])
+    .join('; ');
+  const until = new Date(Date.now() + 4 * 86_400_000).toISOString();
+  for (const [name, role, helps] of [
+    ['Moss', 'planner', {}],
+    ['Teal', 'maker', {}],
+    ['Sprat', 'helper', { eventId, until }],
+  ]) {
+    const asked = { id: crypto.randomUUID(), name, role, ...helps };
+    const { code } = await (await send('invitations', asked, cookie)).json();
+    await send('invitations/join', { code, account: account(name) });
+  }
+  await send('invitations', { id: crypto.randomUUID(), name: 'Heron', role: 'maker' }, cookie);
+  return cookie;
 }
 
 /** All of the page is there: the network never rests, since a device goes on listening. */

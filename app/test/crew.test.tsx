@@ -368,6 +368,24 @@ describe('a part in a studio', () => {
     expect([begun, useAccess.getState().access]).toEqual([1, OUT]);
   });
 
+  it('that has ended leaves no studio to be in', async () => {
+    remember(placeAs('helper'));
+    await settle(accessAs('helper', { studios: [], at: null }));
+    expect([begun, localStorage.getItem('leggero-place')]).toEqual([1, null]);
+    // Begun anew in none, it stays there.
+    await settle(accessAs('helper', { studios: [], at: null }));
+    expect(begun).toBe(1);
+  });
+
+  it('in another studio that was joined is gone to', async () => {
+    remember(placeAs('maker'));
+    const [first] = accessAs('maker').studios;
+    const joined = { ...first!, id: id(9), name: 'Next door' };
+    await settle(accessAs('maker', { studios: [first!, joined], at: id(9) }));
+    expect(JSON.parse(localStorage.getItem('leggero-place')!)).toMatchObject({ studioId: id(9) });
+    expect(begun).toBe(1);
+  });
+
   it('has a store of its own on the device, and names its studio in each address', () => {
     expect(nameOf(null)).toBe('leggero');
     expect(inStudio('/api/changes?since=a')).toBe('/api/changes?since=a');

@@ -125,8 +125,9 @@ describe('the schedule of an event', () => {
   });
 
   it('says that it opened once it has', async () => {
-    await open({ opensAt: inDays(-2) });
-    expect((await screen.findByRole('status')).textContent).toBe('It opened 2 days ago.');
+    await open({ opensAt: inDays(-3) });
+    // By the hour at which this is looked at.
+    expect((await screen.findByRole('status')).textContent).toMatch(/^It opened [23] days ago\.$/);
   });
 
   it('that cannot be kept says what would have to give, and plans it so', async () => {

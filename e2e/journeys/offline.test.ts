@@ -113,7 +113,8 @@ describe('in a hall without a network', () => {
     expect(asked[0]!.bytes).toBeLessThan(2048);
     asked.length = 0;
     await phone.reload();
-    expect(asked.map(({ path }) => path)).toEqual(['/api/changes']);
+    // Whom this device is for, and what is new.
+    expect(asked.map(({ path }) => path).sort()).toEqual(['/api/access', '/api/changes']);
     expect(asked.reduce((sum, { bytes }) => sum + bytes, 0)).toBeLessThan(2048);
   });
 });

@@ -374,6 +374,12 @@ describe('a start is refused in one sentence, with exit code 1, when', () => {
     );
   });
 
+  it('LEGGERO_URL is no address, or LEGGERO_SECRET is short', async () => {
+    const by = (env) => start({ env });
+    refused(await by({ LEGGERO_URL: 'leggero.example.org' }), /LEGGERO_URL is "leggero\.example\.org": give a whole/);
+    refused(await by({ LEGGERO_SECRET: 'kelp' }), /LEGGERO_SECRET is too short: 32 characters or more/);
+  });
+
   it('the certificate is half given, or cannot be read', async () => {
     refused(await start({ env: { TLS_CERT: 'tin.crt' } }), /TLS_CERT and TLS_KEY belong together/);
     refused(await start({ env: { TLS_CERT: 'tin.crt', TLS_KEY: 'tin.key' } }), /TLS_CERT is "tin.crt", which cannot/);

@@ -26,6 +26,9 @@ const { LEGGERO_HTTPS, LEGGERO_TLS_FOLDER, TLS_CERT, TLS_KEY } = process.env;
 /** By which address others reach it, where something stands in front; which of those in front are believed; what signs. */
 const { LEGGERO_URL, LEGGERO_PROXIES = '', LEGGERO_SECRET } = process.env;
 
+/** Characters of what signs who is signed in. */
+const SHORTEST_SECRET = 32;
+
 /** How long a request may take to arrive, ms: a hand that sends a byte a minute does not keep a place for others. */
 const TIME_LIMITS = { headersTimeout: 10_000, requestTimeout: 120_000, connectionsCheckingInterval: 5_000 };
 
@@ -39,6 +42,8 @@ function refuse(sentence: string): never {
 
 async function main(): Promise<void> {
   if (!DATABASE_URL) refuse('DATABASE_URL is not set: start with npm start or npm run demo.');
+  if (LEGGERO_SECRET !== undefined && LEGGERO_SECRET.length < SHORTEST_SECRET)
+    refuse(`LEGGERO_SECRET is too short: ${SHORTEST_SECRET} characters or more, such as those of a password manager.`);
   const logger = pino({ level: LOG_LEVEL });
   const database = connect({ url: DATABASE_URL });
   // Until it is open, a wish to stop waits for the step at hand: a set-up is not left half done.

@@ -251,6 +251,17 @@ describe('a helper', () => {
     await by.helper.get('/api/changes').expect(403);
     expect((await by.helper.get('/api/access').expect(200)).body).toMatchObject({ state: 'in', studios: [], at: null });
   });
+
+  it('whose date is over joins anew by another invitation, and who works there already does not', async () => {
+    const join = async (browser: Browser, code: string) =>
+      (await browser.post('/api/invitations/join').send({ code, account: null })).status;
+    const code = await codeFor(by.owner, { role: 'helper', eventId: sampleId('event'), until: FAR });
+    expect(await join(by.maker, code)).toBe(409);
+    // It is as good as before: nothing of it was used up.
+    expect(await join(by.helper, code)).toBe(200);
+    await by.helper.get('/api/changes').expect(200);
+    expect(await join(by.helper, code)).toBe(404);
+  });
 });
 
 describe('owners', () => {

@@ -30,8 +30,10 @@ export function doorAt(access: Access | null, pathname: string): DoorName | null
   return access?.state === 'in' && access.studios.length === 0 ? 'nowhere' : null;
 }
 
-/** Where whoever signs in goes on: the page that was asked for, where that is one of the app itself. */
-const OPENED = doorAt(null, OPENED_AT.replace(/\?.*/, '')) === null ? OPENED_AT : '/';
+/** Where whoever signs in goes on: the page that was asked for, where that is not one that leads here. */
+const OPENED_PAGE = OPENED_AT.replace(/\?.*/, '');
+const LEADS_HERE = doorAt(null, OPENED_PAGE) !== null || OPENED_PAGE === '/studio/owner';
+const OPENED = LEADS_HERE ? '/' : OPENED_AT;
 
 /** What was tried and is not for whoever is at this device to do; null once that was told. */
 export const useBarred = create<{ noun: NounName | null }>()(() => ({ noun: null }));
@@ -54,7 +56,14 @@ export function learnAccess(): Promise<void> {
  */
 export async function settle(access: Access): Promise<void> {
   const next = placeIn(access);
-  if (next !== 'as it was' && !isSame(next, here())) return moveTo(next);
+  const before = here();
+  const ended = before !== null && access.state === 'in' && access.studios.every(({ id }) => id !== before.studioId);
+  // Nothing of a studio stays with who works there no longer, nor would it take what waits.
+  if (ended) await forget();
+  if (next !== 'as it was' && !isSame(next, before)) {
+    const same = before === null || before.studioId === next?.studioId;
+    return moveTo(next, same ? OPENED : '/');
+  }
   // The same as before the door was shut.
   if (useAccess.getState().access?.state === 'out' && access.state === 'in') return beginAnew(OPENED);
   useAccess.setState({ access });
@@ -64,27 +73,26 @@ export async function settle(access: Access): Promise<void> {
  * Works somewhere else from now on. What this device kept of the place before goes; what waits there goes along within
  * the same studio, and else stays until someone signs in there again.
  */
-export async function moveTo(next: Place | null): Promise<void> {
+export async function moveTo(next: Place | null, address = '/'): Promise<void> {
   const { waiting, rows } = useRecords.getState();
   const [studioId] = rows.studio.keys();
   const along = next !== null && next.studioId === studioId;
   if (waiting.length === 0 || along) await forget();
   if (along) await handOn(waiting, next);
-  const signedIn = useAccess.getState().access?.state === 'out';
   remember(next);
-  beginAnew(signedIn ? OPENED : '/');
+  beginAnew(address);
 }
 
 /** Leaves after signing out: nothing of the studio stays on this device but what still waits. */
 export const leave = (): Promise<void> => moveTo(null);
 
+/** The place that someone has by the server's word: the studio it answers from, or the first of theirs. */
 function placeIn({ state, account, studios, at }: Access): Place | null | 'as it was' {
   if (state === 'alone') return null;
-  const before = here();
-  const studio = studios.find(({ id }) => id === before?.studioId) ?? studios.find(({ id }) => id === at);
   // Who has to sign in may be the one that this device is for: what waits here is theirs.
-  if (!account || !studio) return 'as it was';
-  return { studioId: studio.id, accountId: account.id, role: studio.role, eventId: studio.eventId };
+  if (!account) return 'as it was';
+  const studio = studios.find(({ id }) => id === at) ?? studios[0];
+  return studio ? { studioId: studio.id, accountId: account.id, role: studio.role, eventId: studio.eventId } : null;
 }
 
 function isSame(one: Place | null, other: Place | null): boolean {

@@ -43,16 +43,24 @@ export async function memberOf(scope: Scope, id: string) {
 
 /**
  * Lets someone work in a studio, as one of its people: the owner that it was set up with, where nobody is that one yet,
- * or someone new by their name.
+ * or someone new by their name. A 409 problem where they do already; a time as a helper that is over gives way.
  */
 export async function addMember(
   writing: Writing,
   { accountId, name, part }: { accountId: string; name: string; part: Part },
 ): Promise<void> {
   const { role, eventId, until } = part;
+  const { database, studioId } = writing;
+  const [before] = await database
+    .select({ id: members.id, until: members.until })
+    .from(members)
+    .where(and(eq(members.studioId, studioId), eq(members.accountId, accountId)));
+  if (before && (before.until === null || Date.parse(before.until) > Date.now()))
+    throw HttpProblem.conflict('You work in this studio already: an owner changes as what.');
+  if (before) await database.delete(members).where(eq(members.id, before.id));
   const personId = role === 'helper' ? null : await personFor(writing, { name, role });
-  await writing.database.insert(members).values({
-    ...{ id: randomUUID(), studioId: writing.studioId, accountId, role, personId, eventId, until },
+  await database.insert(members).values({
+    ...{ id: randomUUID(), studioId, accountId, role, personId, eventId, until },
     since: new Date().toISOString(),
   });
 }

@@ -14,6 +14,7 @@ import { Words } from '@/ui/Words';
 import { memberNote, partText, ROLE_WORDS } from '@/wording/crew';
 import { dayText } from '@/wording/day';
 
+import { ActionRow } from './ActionRow';
 import { InviteSheet } from './InviteSheet';
 import { MemberSheet } from './MemberSheet';
 import { useSending } from './useSending';
@@ -137,13 +138,12 @@ function InvitationRow({
   onGone: () => void;
 }) {
   const { send, busy } = useSending(CREW_ROUTES.withdrawInvitation);
+  const withdraw = () => void send({ id }).then(onGone);
   return (
-    <View className="flex-row items-center gap-3">
-      <View className="flex-1">
-        <Words look="strong">{name}</Words>
-        <Words look="quiet">{`${part}; the code is good until ${dayText(expiresAt)}`}</Words>
-      </View>
-      <Button title="Withdraw" disabled={busy} onPress={() => void send({ id }).then(onGone)} />
-    </View>
+    <ActionRow
+      title={name}
+      note={`${part}; the code is good until ${dayText(expiresAt)}`}
+      action={{ title: 'Withdraw', busy, onPress: withdraw }}
+    />
   );
 }

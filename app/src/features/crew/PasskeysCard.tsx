@@ -9,6 +9,7 @@ import { Words } from '@/ui/Words';
 import { deviceText } from '@/wording/crew';
 import { dayText } from '@/wording/day';
 
+import { ActionRow } from './ActionRow';
 import { useSending } from './useSending';
 
 /** Keys that one's devices keep: to sign in by a finger or a glance instead of a password. */
@@ -59,13 +60,12 @@ export function PasskeysCard() {
 
 function PasskeyRow({ passkey: { id, name, madeAt }, onGone }: { passkey: Passkey; onGone: () => void }) {
   const { send, busy } = useSending(CREW_ROUTES.removePasskey);
+  const remove = () => void send({ id }).then(onGone);
   return (
-    <View className="flex-row items-center gap-3">
-      <View className="flex-1">
-        <Words look="strong">{name}</Words>
-        {madeAt ? <Words look="quiet">{`since ${dayText(madeAt)}`}</Words> : null}
-      </View>
-      <Button title="Remove" disabled={busy} onPress={() => void send({ id }).then(onGone)} />
-    </View>
+    <ActionRow
+      title={name}
+      note={madeAt && `since ${dayText(madeAt)}`}
+      action={{ title: 'Remove', busy, onPress: remove }}
+    />
   );
 }

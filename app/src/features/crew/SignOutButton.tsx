@@ -1,0 +1,27 @@
+import { CREW_ROUTES } from '@leggero/contract/crew';
+
+import { leave } from '@/data/access';
+import { Button } from '@/ui/Button';
+import { Words } from '@/ui/Words';
+
+import { useSending } from './useSending';
+
+/** Signs out on this device, and takes the studio's records off it. */
+export function SignOutButton() {
+  const { send, busy, wrong } = useSending(CREW_ROUTES.signOut);
+  return (
+    <>
+      <Button
+        title="Sign out here"
+        tall
+        disabled={busy}
+        onPress={() => void send({ body: {} }).then((sent) => sent && leave())}
+      />
+      {wrong ? (
+        <Words look="error" role="alert">
+          {wrong}
+        </Words>
+      ) : null}
+    </>
+  );
+}
