@@ -386,6 +386,15 @@ describe('a part in a studio', () => {
     expect(begun).toBe(1);
   });
 
+  it('is known for as long as the page is open where a browser keeps nothing', async () => {
+    const set = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    await settle(accessAs('maker'));
+    set.mockRestore();
+    expect([begun, may('piece'), may('tally'), useAccess.getState().access?.state]).toEqual([0, false, true, 'in']);
+  });
+
   it('has a store of its own on the device, and names its studio in each address', () => {
     expect(nameOf(null)).toBe('leggero');
     expect(inStudio('/api/changes?since=a')).toBe('/api/changes?since=a');

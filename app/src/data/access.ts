@@ -62,10 +62,11 @@ export async function settle(access: Access): Promise<void> {
   if (ended) await forget();
   if (next !== 'as it was' && !isSame(next, before)) {
     const same = before === null || before.studioId === next?.studioId;
-    return moveTo(next, same ? OPENED : '/');
+    await moveTo(next, same ? OPENED : '/');
+  } else if (useAccess.getState().access?.state === 'out' && access.state === 'in') {
+    // The same as before the door was shut.
+    beginAnew(OPENED);
   }
-  // The same as before the door was shut.
-  if (useAccess.getState().access?.state === 'out' && access.state === 'in') return beginAnew(OPENED);
   useAccess.setState({ access });
 }
 
@@ -79,8 +80,8 @@ export async function moveTo(next: Place | null, address = '/'): Promise<void> {
   const along = next !== null && next.studioId === studioId;
   if (waiting.length === 0 || along) await forget();
   if (along) await handOn(waiting, next);
-  remember(next);
-  beginAnew(address);
+  // Begun anew without knowing where, it would go there again and again.
+  if (remember(next)) beginAnew(address);
 }
 
 /** Leaves after signing out: nothing of the studio stays on this device but what still waits. */

@@ -25,11 +25,19 @@ function read(): Place | null {
 /** Where this device works. */
 export const here = (): Place | null => place;
 
-/** Remembers where this device works: as it is known without the network too. */
-export function remember(next: Place | null): void {
+/**
+ * Remembers where this device works: as it is known without the network too. Answers whether it will know after a
+ * reload; a browser that keeps nothing works there for as long as the page is open.
+ */
+export function remember(next: Place | null): boolean {
   place = next;
-  if (next) localStorage.setItem(KEPT_AS, JSON.stringify(next));
-  else localStorage.removeItem(KEPT_AS);
+  try {
+    if (next) localStorage.setItem(KEPT_AS, JSON.stringify(next));
+    else localStorage.removeItem(KEPT_AS);
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 /** What this device keeps of a place, and what its tabs tell one another of it, is called; of nobody's the plain name. */
