@@ -50,6 +50,9 @@ const placeAs = (role: Role): Place => ({
   eventId: role === 'helper' ? EVENT_ID : null,
 });
 
+// All later pages are one file of code, which takes a while to come on a busy machine.
+beforeAll(() => import('@/chunks/pages'), 120_000);
+
 /** What was asked of the server, and what it answers: by method and path, without the studio. */
 const asked: { what: string; studio: string | null; body: unknown }[] = [];
 let answers: Record<string, { status?: number; body?: unknown }>;

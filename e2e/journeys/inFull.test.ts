@@ -58,6 +58,7 @@ describe('a target on a phone', () => {
     await visitor.sees(/Made 9.* in; shown (9|10)/);
     expect(await widthShown()).not.toBe(before);
     await visitor.tap('button', 'Why this target');
+    await visitor.sees('40 °C at the venue after 21 °C here');
     expect(await stateOf('40 °C at the venue after 21 °C here')).toMatch(/^holds.*made .* smaller for it/);
     await visitor.tap('button', 'Close');
   });

@@ -160,11 +160,14 @@ export class Keep {
     await Promise.all(asked);
   }
 
-  /** Takes away all that is kept. */
-  async destroy(): Promise<void> {
-    const { name } = this.database;
+  /** Lets go of what is kept, so that it can be taken away. */
+  close(): void {
     this.database.close();
-    await deleteDB(name);
+  }
+
+  /** Takes away all that is kept under a name. */
+  static destroy(name: string): Promise<void> {
+    return deleteDB(name);
   }
 
   /** Packs the many small pages that steps leave behind into few large ones. */

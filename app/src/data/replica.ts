@@ -61,10 +61,14 @@ async function open(): Promise<void> {
 
 /** Takes away all that this device keeps: it is for someone else from now on, and the page is left. */
 export async function forget(): Promise<void> {
+  if (typeof indexedDB === 'undefined') return;
+  // It may be just being opened.
+  await opening;
   const { keep, channel } = replica;
   replica = { keep: null, channel: null, behind: false };
   await lastStep;
-  await keep?.destroy();
+  keep?.close();
+  await Keep.destroy(nameOf(here()));
   channel?.tell({ kind: 'left' });
 }
 
