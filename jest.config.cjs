@@ -35,6 +35,10 @@ module.exports = {
     ...['core', 'contract', 'scripts', 'e2e'].map((name) => node(name, { testPathIgnorePatterns: HARD })),
     node('server', { ...SERVER, testPathIgnorePatterns: HARD }),
     '<rootDir>/app',
-    node('hard', { rootDir: __dirname, testMatch: ['<rootDir>/{core,server,scripts}/hard/**/*.test.{ts,mjs}'] }),
+    node('hard', {
+      ...SERVER,
+      rootDir: __dirname,
+      testMatch: ['<rootDir>/{core,server,scripts}/hard/**/*.test.{ts,mjs}'],
+    }),
   ],
 };
