@@ -3,6 +3,7 @@ import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 
 import { launchChromium } from './lib/chromium.mjs';
+import { cookieOf } from './lib/cookies.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { run, say } from './lib/refusal.mjs';
@@ -101,11 +102,7 @@ async function crewOf(url, eventId) {
     if (!answer.ok) throw new Error(await answer.text());
     return answer;
   };
-  const owned = await send('owner', account('Wren'));
-  const cookie = owned.headers
-    .getSetCookie()
-    .map((line) => line.split(';')[0])
-    .join('; ');
+  const cookie = cookieOf(await send('owner', account('Wren')));
   const until = new Date(Date.now() + 4 * 86_400_000).toISOString();
   for (const [name, role, helps] of [
     ['Moss', 'planner', {}],
@@ -144,10 +141,7 @@ async function ownersEye(url, personId) {
     headers: { 'Content-Type': 'application/json' },
     body: JSON.stringify({ personId }),
   });
-  const cookie = session.headers
-    .getSetCookie()
-    .map((line) => line.split(';')[0])
-    .join('; ');
+  const cookie = cookieOf(session);
   const checks = await (await fetch(`${url}/api/people/${personId}/eye-checks`, { headers: { cookie } })).json();
   return { cookie, eyeCheck: checks.find(({ mode }) => mode === 'one') };
 }

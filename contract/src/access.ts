@@ -3,18 +3,17 @@ import { z } from 'zod';
 import { idSchema, instantSchema, nameSchema } from './common';
 import { ROLES } from './noun';
 
-const roleSchema = z.enum(ROLES);
-
-/** A studio that someone works in, and as what. */
-const placeSchema = z.object({
-  id: idSchema,
-  name: nameSchema,
-  memberId: idSchema,
-  role: roleSchema,
+/** As what someone works in a studio. */
+export const memberPartSchema = z.object({
+  role: z.enum(ROLES),
   /** Of a helper: which event, and until when. */
   eventId: idSchema.nullable(),
   until: instantSchema.nullable(),
 });
+export type MemberPart = z.infer<typeof memberPartSchema>;
+
+/** A studio that someone works in, and as what. */
+const placeSchema = memberPartSchema.extend({ id: idSchema, name: nameSchema, memberId: idSchema });
 export type StudioPlace = z.infer<typeof placeSchema>;
 
 /** Who asks: someone signed in, or whoever is at a machine where nobody signs in. */

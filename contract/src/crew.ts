@@ -1,8 +1,7 @@
 import { z } from 'zod';
 
-import { accessSchema } from './access';
+import { accessSchema, memberPartSchema, type MemberPart } from './access';
 import { idSchema, instantSchema, nameSchema } from './common';
-import { ROLES } from './noun';
 import type { Route } from './route';
 
 /** Characters of a password; ASVS 5.0, 6.2.1 and 6.2.9. */
@@ -36,44 +35,40 @@ export type AccountMake = z.input<typeof accountMakeSchema>;
 /** What an invitation, or a code for a new password, is known by. */
 const codeSchema = z.string().trim().min(1, 'Give the code').max(80);
 
-/** Of which event one is a helper, and until when. */
-const helpFields = { eventId: idSchema.nullable().default(null), until: instantSchema.nullable().default(null) };
-/** A helper has an event and a date; nobody else has. */
-const helps = ({ role, eventId, until }: { role: string; eventId: string | null; until: string | null }) =>
+/** What one is to be: nothing has to be said of an event where none is meant. */
+const memberPartMakeSchema = memberPartSchema.extend({
+  eventId: memberPartSchema.shape.eventId.default(null),
+  until: memberPartSchema.shape.until.default(null),
+});
+/** Whether a part says all that it has to: a helper has an event and a date; nobody else has. */
+export const isWholePart = ({ role, eventId, until }: MemberPart): boolean =>
   role === 'helper' ? eventId !== null && until !== null : eventId === null && until === null;
 const HELPS = { message: 'A helper is for one event, until a date', path: ['eventId'] };
 
-const memberSchema = z.object({
+const memberSchema = memberPartSchema.extend({
   id: idSchema,
   name: nameSchema,
   signInName: z.string().nullable(),
-  role: z.enum(ROLES),
-  eventId: idSchema.nullable(),
-  until: instantSchema.nullable(),
   since: instantSchema,
   /** Whether it is who asks. */
   me: z.boolean(),
 });
 export type Member = z.infer<typeof memberSchema>;
 
-const invitationSchema = z.object({
+const invitationSchema = memberPartSchema.extend({
   id: idSchema,
   /** For whom, in the words of who invites. */
   name: nameSchema,
-  role: z.enum(ROLES),
-  eventId: idSchema.nullable(),
-  until: instantSchema.nullable(),
   expiresAt: instantSchema,
 });
 export type Invitation = z.infer<typeof invitationSchema>;
 
 /** What is told of an invitation to whoever holds its code. */
-const invitedSchema = z.object({
+const invitedSchema = memberPartSchema.omit({ eventId: true }).extend({
   studio: nameSchema,
   name: nameSchema,
-  role: z.enum(ROLES),
+  /** Its name. */
   event: z.string().nullable(),
-  until: instantSchema.nullable(),
 });
 export type Invited = z.infer<typeof invitedSchema>;
 
@@ -197,7 +192,7 @@ export const CREW_ROUTES = {
   changeMember: {
     method: 'PATCH',
     path: '/api/members/:id',
-    request: z.object({ role: z.enum(ROLES), ...helpFields }).refine(helps, HELPS),
+    request: memberPartMakeSchema.refine(isWholePart, HELPS),
     response: memberSchema,
     least: 'owner',
   },
@@ -209,7 +204,7 @@ export const CREW_ROUTES = {
   invite: {
     method: 'POST',
     path: '/api/invitations',
-    request: z.object({ id: idSchema, name: nameSchema, role: z.enum(ROLES), ...helpFields }).refine(helps, HELPS),
+    request: memberPartMakeSchema.extend({ id: idSchema, name: nameSchema }).refine(isWholePart, HELPS),
     response: givenCodeSchema,
     least: 'owner',
   },

@@ -20,6 +20,7 @@ import mysql from 'mysql2/promise';
 import puppeteer from 'puppeteer-core';
 
 import { ensureChromium, QUIET } from '../lib/chromium.mjs';
+import { cookieOf } from '../lib/cookies.mjs';
 import { startMariadb } from '../lib/mariadb.mjs';
 import { isAlive, pause, runCommand } from '../lib/processes.mjs';
 
@@ -198,8 +199,8 @@ describe('a forgotten PIN', () => {
     const first = await start();
     const [{ id: personId, name }] = await (await first.api('people')).json();
     const opened = await send(first, 'session', { personId });
-    const cookie = opened.headers.getSetCookie().map((each) => each.split(';')[0]);
-    expect((await send(first, `people/${personId}/pin`, { pin: 'barge-4711' }, cookie.join('; '))).status).toBe(200);
+    const cookie = cookieOf(opened);
+    expect((await send(first, `people/${personId}/pin`, { pin: 'barge-4711' }, cookie)).status).toBe(200);
     expect((await send(first, 'session', { personId })).status).toBe(403);
     expect((await forget(name)).output).toMatch('already runs from this folder');
     await stop(first);
@@ -222,10 +223,7 @@ describe('a forgotten password of an owner', () => {
     const first = await start();
     const account = { name: 'Wren', signInName: 'wren', email: null, password: 'kelp and a rope of roe' };
     const owned = await post(first, 'owner', account);
-    const cookie = owned.headers
-      .getSetCookie()
-      .map((each) => each.split(';')[0])
-      .join('; ');
+    const cookie = cookieOf(owned);
     const status = async ({ api }) => (await api('changes', { headers: { Cookie: cookie } })).status;
     expect([owned.status, await status(first)]).toEqual([200, 200]);
     await stop(first);

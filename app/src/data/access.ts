@@ -51,18 +51,16 @@ export function learnAccess(): Promise<void> {
 }
 
 /**
- * Takes in who this device is for. Where that is another studio, or another part in it, the page begins anew: at the
- * address it was opened by, where it was the door that stood in its way.
+ * Takes in who this device is for. Where that is another studio, or another part in it, the page begins anew: within a
+ * studio at the address it was opened by.
  */
 export async function settle(access: Access): Promise<void> {
   const next = placeIn(access);
   const before = here();
   const ended = before !== null && access.state === 'in' && access.studios.every(({ id }) => id !== before.studioId);
-  // Nothing of a studio stays with who works there no longer, nor would it take what waits.
-  if (ended) await forget();
   if (next !== 'as it was' && !isSame(next, before)) {
     const same = before === null || before.studioId === next?.studioId;
-    await moveTo(next, same ? OPENED : '/');
+    await moveTo(next, { address: same ? OPENED : '/', ended });
   } else if (useAccess.getState().access?.state === 'out' && access.state === 'in') {
     // The same as before the door was shut.
     beginAnew(OPENED);
@@ -72,13 +70,14 @@ export async function settle(access: Access): Promise<void> {
 
 /**
  * Works somewhere else from now on. What this device kept of the place before goes; what waits there goes along within
- * the same studio, and else stays until someone signs in there again.
+ * the same studio, and else stays until someone signs in there again. `ended`: they work there no longer, so that nothing
+ * of it stays, nor would the studio take what waits.
  */
-export async function moveTo(next: Place | null, address = '/'): Promise<void> {
+export async function moveTo(next: Place | null, { address = '/', ended = false } = {}): Promise<void> {
   const { waiting, rows } = useRecords.getState();
   const [studioId] = rows.studio.keys();
   const along = next !== null && next.studioId === studioId;
-  if (waiting.length === 0 || along) await forget();
+  if (waiting.length === 0 || along || ended) await forget();
   if (along) await handOn(waiting, next);
   // Begun anew without knowing where, it would go there again and again.
   if (remember(next)) beginAnew(address);

@@ -1,4 +1,4 @@
-import type { Role } from '@leggero/contract';
+import type { MemberPart, Role } from '@leggero/contract';
 import type { Invited, Member, SignedInDevice } from '@leggero/contract/crew';
 
 import { dayText, momentText } from './day';
@@ -12,10 +12,7 @@ export const ROLE_WORDS: Record<Role, { title: string; note: string }> = {
 };
 
 /** "Helper at Tidepool Night, until Sat, 5 Dec, 23:00"; `eventOf`: the name of an event. */
-export function partText(
-  { role, eventId, until }: { role: Role; eventId: string | null; until: string | null },
-  eventOf: (id: string) => string,
-): string {
+export function partText({ role, eventId, until }: MemberPart, eventOf: (id: string) => string): string {
   const { title } = ROLE_WORDS[role];
   if (eventId === null || until === null) return title;
   return `${title} at ${eventOf(eventId)}, until ${momentText(until)}`;

@@ -51,24 +51,25 @@ export async function askAuth(
     }),
   );
   passCookies(answered.headers, response);
-  const said = (await answered.json().catch(() => null)) as { code?: string; message?: string } | null;
-  if (answered.ok) return said;
+  if (answered.ok) return answered.json().catch(() => null);
   if (answered.status === 429) {
     const seconds = Number(answered.headers.get('x-retry-after') ?? 60);
     response.setHeader('Retry-After', String(seconds));
     throw new HttpProblem(429, `Too many tries from here: wait ${seconds} s.`);
   }
-  throw new RefusedByAuth(answered.status, said?.code ?? '');
+  throw new RefusedByAuth(answered.status);
 }
 
-/** What the package of accounts refused, by its code. */
-export class RefusedByAuth extends HttpProblem {
-  constructor(
-    status: number,
-    readonly code: string,
-  ) {
+/** What the package of accounts refused. */
+class RefusedByAuth extends HttpProblem {
+  constructor(status: number) {
     super(status >= 500 ? 500 : status, 'This was refused: sign in again, and try once more.');
   }
+}
+
+/** Whether the package of accounts said no, and did not just stumble. */
+export function isRefusal(error: unknown): boolean {
+  return error instanceof RefusedByAuth && error.status < 500;
 }
 
 function passCookies(from: Headers, response: Response): void {

@@ -1,9 +1,9 @@
-import type { Access } from '@leggero/contract';
+import type { Access, MemberPart } from '@leggero/contract';
 import type { AccountMake } from '@leggero/contract/crew';
 import type { Request, Response, Router } from 'express';
 
 import { invitationOf, invitedBy, useUp } from '../crew/invitations';
-import { addMember, type Part } from '../crew/members';
+import { addMember } from '../crew/members';
 import type { Database } from '../db/connect';
 import { WHOLE } from '../db/records';
 import { HttpProblem } from '../http/problem';
@@ -12,7 +12,7 @@ import type { Viewer } from '../person/sessions';
 import { inWriting, type Writing } from '../records/writing';
 import { foundStudio } from '../studio/store';
 import { accountOf, makeAccount } from './accounts';
-import { askAuth, RefusedByAuth } from './askAuth';
+import { askAuth, isRefusal } from './askAuth';
 import type { Auth } from './auth';
 import { endDevice, listDevices } from './devices';
 import { listPasskeys, removePasskey } from './passkeys';
@@ -35,7 +35,7 @@ interface Exchange {
   response: Response;
 }
 
-const OWNS: Part = { role: 'owner', eventId: null, until: null };
+const OWNS: MemberPart = { role: 'owner', eventId: null, until: null };
 const LONG_AGO = 'You signed in here too long ago for that: sign out and in again, then add it.';
 const WRONG = 'Name and password do not belong together';
 
@@ -44,7 +44,7 @@ async function asRefused<T>(title: string, ask: () => Promise<T>, field?: string
   try {
     return await ask();
   } catch (error) {
-    if (!(error instanceof RefusedByAuth) || error.status >= 500) throw error;
+    if (!isRefusal(error)) throw error;
     throw new HttpProblem(403, title, field ? [{ path: field, message: title }] : []);
   }
 }
@@ -52,7 +52,11 @@ async function asRefused<T>(title: string, ask: () => Promise<T>, field?: string
 /** Lets someone work in a studio: who has an account, or with a new one. */
 async function join(
   writing: Writing,
-  { account, part, path }: { account: Required<AccountMake> | { id: string; name: string }; part: Part; path?: string },
+  {
+    account,
+    part,
+    path,
+  }: { account: Required<AccountMake> | { id: string; name: string }; part: MemberPart; path?: string },
 ): Promise<void> {
   const { name } = account;
   const accountId = 'id' in account ? account.id : await makeAccount(writing.database, account, path);
@@ -98,8 +102,7 @@ export function accessRoutes(router: Router, options: AccessOptions): void {
     try {
       await signIn({ request, response }, account?.username ?? who, password);
     } catch (error) {
-      if (!(error instanceof RefusedByAuth)) throw error;
-      if (error.status >= 500) throw error;
+      if (!isRefusal(error)) throw error;
       await tries.wrong(key);
       throw new HttpProblem(403, WRONG, [{ path: 'password', message: WRONG }]);
     }

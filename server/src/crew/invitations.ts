@@ -1,3 +1,4 @@
+import type { MemberPart } from '@leggero/contract';
 import type { GivenCode, Invitation, Invited } from '@leggero/contract/crew';
 import { and, asc, eq, gt, lt } from 'drizzle-orm';
 
@@ -6,7 +7,6 @@ import type { Database } from '../db/connect';
 import type { Scope } from '../db/records';
 import { events, invitations, studios } from '../db/tables';
 import { HttpProblem } from '../http/problem';
-import type { Part } from './members';
 
 /** How long an invitation may be taken up. */
 const LASTS_MS = 7 * 86_400_000;
@@ -26,7 +26,7 @@ export async function listInvitations({ database, studioId }: Scope): Promise<In
 /** Invites someone; the code is told this once, and kept as its hash alone. */
 export async function invite(
   { database, studioId }: Scope,
-  { id, name, role, eventId, until }: { id: string; name: string } & Part,
+  { id, name, role, eventId, until }: { id: string; name: string } & MemberPart,
 ): Promise<GivenCode> {
   const code = freshCode();
   const expiresAt = new Date(Date.now() + LASTS_MS).toISOString();

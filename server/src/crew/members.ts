@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 
-import type { Role } from '@leggero/contract';
+import type { MemberPart, Role } from '@leggero/contract';
 import type { Member } from '@leggero/contract/crew';
 import { and, asc, eq } from 'drizzle-orm';
 
@@ -9,14 +9,7 @@ import { accounts, members, people } from '../db/tables';
 import { HttpProblem } from '../http/problem';
 import type { Writing } from '../records/writing';
 
-/** As what someone works in a studio: a helper of which event, and until when. */
-export interface Part {
-  role: Role;
-  eventId: string | null;
-  until: string | null;
-}
-
-/** Who works in a studio, owners and those who came first in front. `accountId`: who asks. */
+/** Who works in a studio, the first who came in front. `accountId`: who asks. */
 export async function listMembers({ database, studioId }: Scope, accountId: string | null): Promise<Member[]> {
   const { id, role, eventId, until, since } = members;
   const rows = await database
@@ -47,7 +40,7 @@ export async function memberOf(scope: Scope, id: string) {
  */
 export async function addMember(
   writing: Writing,
-  { accountId, name, part }: { accountId: string; name: string; part: Part },
+  { accountId, name, part }: { accountId: string; name: string; part: MemberPart },
 ): Promise<void> {
   const { role, eventId, until } = part;
   const { database, studioId } = writing;
@@ -87,7 +80,7 @@ async function personFor(writing: Writing, { name, role }: { name: string; role:
 }
 
 /** Changes as what someone works in a studio; a 409 problem where nobody would own it. */
-export async function changeMember(writing: Writing, id: string, part: Part): Promise<void> {
+export async function changeMember(writing: Writing, id: string, part: MemberPart): Promise<void> {
   const { database } = writing;
   const member = await keptOwned(writing, id, part.role);
   const [account] = await database

@@ -22,11 +22,11 @@ function ofEvent(name: NounName, eventId: string): SQL | undefined {
   return sql`${column} in (select ${TABLES[parent].id} from ${TABLES[parent]} where ${ofEvent(parent, eventId)})`;
 }
 
-/** A row as whoever asks sees it: a helper without what is not theirs to know. */
-export function asSeen<Row>(name: NounName, { role }: Reach, row: Row): Row {
+/** Rows as whoever asks sees them: a helper without what is not theirs to know, everyone else the very same. */
+export function asSeen<Row>(name: NounName, { role }: Reach, rows: Row[]): Row[] {
   const { forHelper } = NOUNS[name];
-  if (role !== 'helper' || typeof forHelper !== 'object' || !forHelper.shown) return row;
-  return (forHelper.shown as (row: Row) => Row)(row);
+  if (role !== 'helper' || typeof forHelper !== 'object' || !forHelper.shown) return rows;
+  return rows.map(forHelper.shown as (row: Row) => Row);
 }
 
 /** Refuses with 403 unless whoever asks may write a noun. */

@@ -29,7 +29,7 @@ export async function listRows<N extends NounName>(scope: Scope, name: N, which?
     .from(TABLES[name] as MySqlTable)
     .where(and(inReach(name, scope), which))
     .orderBy(...orderOf(name))) as RowOf<N>[];
-  return rows.map((row) => asSeen(name, scope.reach, row));
+  return asSeen(name, scope.reach, rows);
 }
 
 /**
@@ -61,7 +61,7 @@ export async function rowsAfter<N extends NounName>(
     .where(and(inReach(name, scope), gt(id, last)))
     .orderBy(asc(id))
     .limit(most)) as RowOf<N>[];
-  return rows.map((row) => asSeen(name, scope.reach, row));
+  return asSeen(name, scope.reach, rows);
 }
 
 /** One row of the studio's, or null. */
@@ -71,7 +71,7 @@ export async function findRow<N extends NounName>(scope: Scope, name: N, id: str
     .from(TABLES[name] as MySqlTable)
     .where(ownedBy(name, scope, id))
     .limit(1);
-  return row ? asSeen(name, scope.reach, row as RowOf<N>) : null;
+  return row ? asSeen(name, scope.reach, [row as RowOf<N>])[0]! : null;
 }
 
 /** One row of the studio's; a 404 problem when it is not there or not the studio's. */

@@ -1,4 +1,5 @@
-import { CREW_ROUTES, type GivenCode } from '@leggero/contract/crew';
+import type { MemberPart } from '@leggero/contract';
+import { CREW_ROUTES, isWholePart, type GivenCode } from '@leggero/contract/crew';
 import { useState } from 'react';
 
 import { useEvents } from '@/data/records';
@@ -7,7 +8,7 @@ import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 
 import { CodeShown } from './CodeShown';
-import { isWhole, PartFields, type PartValues } from './PartFields';
+import { PartFields } from './PartFields';
 import { SendButton } from './SendButton';
 import { useSending } from './useSending';
 
@@ -16,13 +17,13 @@ export function InviteSheet({ onClose }: { onClose: () => void }) {
   const events = (useEvents().data ?? []).filter(({ state }) => state !== 'down');
   const [name, setName] = useState('');
   const [tried, setTried] = useState(false);
-  const [part, setPart] = useState<PartValues>({ role: 'maker', eventId: null, until: null });
+  const [part, setPart] = useState<MemberPart>({ role: 'maker', eventId: null, until: null });
   const [given, setGiven] = useState<GivenCode | null>(null);
   const sending = useSending(CREW_ROUTES.invite);
   const named = name.trim().length >= 1 && name.trim().length <= 80;
   const invite = async () => {
     setTried(true);
-    if (!named || !isWhole(part)) return;
+    if (!named || !isWholePart(part)) return;
     setGiven((await sending.send({ body: { id: newId(), name: name.trim(), ...part } }))?.answer ?? null);
   };
   if (given)
@@ -48,7 +49,7 @@ export function InviteSheet({ onClose }: { onClose: () => void }) {
       <SendButton
         title="Make the invitation"
         sending={sending}
-        disabled={!isWhole(part)}
+        disabled={!isWholePart(part)}
         onPress={() => void invite()}
       />
     </Sheet>

@@ -1,4 +1,5 @@
-import { CREW_ROUTES, type GivenCode, type Member } from '@leggero/contract/crew';
+import type { MemberPart } from '@leggero/contract';
+import { CREW_ROUTES, isWholePart, type GivenCode, type Member } from '@leggero/contract/crew';
 import { useState } from 'react';
 
 import { learnAccess, roleHere } from '@/data/access';
@@ -6,18 +7,18 @@ import { useEvents } from '@/data/records';
 import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { Sheet } from '@/ui/Sheet';
-import { Words } from '@/ui/Words';
 
 import { CodeShown } from './CodeShown';
-import { isWhole, PartFields, type PartValues } from './PartFields';
+import { PartFields } from './PartFields';
 import { SendButton } from './SendButton';
 import { useSending } from './useSending';
+import { WrongLine } from './WrongLine';
 
 /** Someone who works here: what they are, a code for a new password, and the end of it. */
 export function MemberSheet({ member, onClose }: { member: Member; onClose: () => void }) {
   const { id, name, me } = member;
   const owns = roleHere() === 'owner';
-  const [part, setPart] = useState<PartValues>(member);
+  const [part, setPart] = useState<MemberPart>(member);
   const [given, setGiven] = useState<GivenCode | null>(null);
   const changing = useSending(CREW_ROUTES.changeMember);
   const resetting = useSending(CREW_ROUTES.resetMember);
@@ -44,7 +45,7 @@ export function MemberSheet({ member, onClose }: { member: Member; onClose: () =
           <SendButton
             title="Save"
             sending={changing}
-            disabled={!isOther || !isWhole(part)}
+            disabled={!isOther || !isWholePart(part)}
             onPress={() => void changing.send({ id, body: { role, eventId, until } }).then((sent) => sent && done())}
           />
         </>
@@ -56,13 +57,8 @@ export function MemberSheet({ member, onClose }: { member: Member; onClose: () =
           onPress={() => void resetting.send({ id }).then((sent) => sent && setGiven(sent.answer))}
         />
       ) : null}
-      {[resetting.wrong, removing.wrong].map((wrong) =>
-        wrong ? (
-          <Words key={wrong} look="error" role="alert">
-            {wrong}
-          </Words>
-        ) : null,
-      )}
+      <WrongLine wrong={resetting.wrong} />
+      <WrongLine wrong={removing.wrong} />
       <DeleteButton
         what={me ? 'this studio' : `${name}’s part here`}
         verb={me ? 'Leave' : 'End'}

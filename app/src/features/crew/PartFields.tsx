@@ -1,4 +1,4 @@
-import type { EventRecord, Role } from '@leggero/contract';
+import type { EventRecord, MemberPart, Role } from '@leggero/contract';
 
 import { Labelled } from '@/ui/Field';
 import { MomentField } from '@/ui/MomentField';
@@ -6,13 +6,6 @@ import { PickChips } from '@/ui/PickChips';
 import { Words } from '@/ui/Words';
 
 import { RoleChoice } from './RoleChoice';
-
-/** As what someone works here. */
-export interface PartValues {
-  role: Role;
-  eventId: string | null;
-  until: string | null;
-}
 
 const DAY_MS = 86_400_000;
 
@@ -23,10 +16,10 @@ function usualUntil({ opensAt, daysStanding }: EventRecord): string {
 }
 
 interface PartFieldsProps {
-  part: PartValues;
+  part: MemberPart;
   /** The ones that one can help at. */
   events: readonly EventRecord[];
-  onChange: (part: PartValues) => void;
+  onChange: (part: MemberPart) => void;
 }
 
 /** What someone is to be, and of a helper at which event and until when. */
@@ -65,7 +58,3 @@ export function PartFields({ part, events, onChange }: PartFieldsProps) {
     </>
   );
 }
-
-/** Whether it says all that it has to. */
-export const isWhole = ({ role, eventId, until }: PartValues): boolean =>
-  role !== 'helper' || (eventId !== null && until !== null);

@@ -11,6 +11,7 @@ import { dayText } from '@/wording/day';
 
 import { ActionRow } from './ActionRow';
 import { useSending } from './useSending';
+import { WrongLine } from './WrongLine';
 
 /** Keys that one's devices keep: to sign in by a finger or a glance instead of a password. */
 export function PasskeysCard() {
@@ -41,11 +42,7 @@ export function PasskeysCard() {
             </View>
           ))}
         </View>
-        {wrong ? (
-          <Words look="error" role="alert">
-            {wrong}
-          </Words>
-        ) : null}
+        <WrongLine wrong={wrong} />
         {hasPasskeys() ? (
           <Button
             title="Add a passkey of this device"

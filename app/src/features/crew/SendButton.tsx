@@ -1,5 +1,6 @@
 import { Button } from '@/ui/Button';
-import { Words } from '@/ui/Words';
+
+import { WrongLine } from './WrongLine';
 
 interface SendButtonProps {
   title: string;
@@ -12,11 +13,7 @@ interface SendButtonProps {
 export function SendButton({ title, sending: { busy, wrong }, disabled = false, onPress }: SendButtonProps) {
   return (
     <>
-      {wrong ? (
-        <Words look="error" role="alert">
-          {wrong}
-        </Words>
-      ) : null}
+      <WrongLine wrong={wrong} />
       <Button title={title} look="primary" tall disabled={busy || disabled} onPress={onPress} />
     </>
   );

@@ -15,6 +15,7 @@ import { counted } from '@/wording/trade';
 import { DoorPage } from './DoorPage';
 import { SendButton } from './SendButton';
 import { useSending } from './useSending';
+import { WrongLine } from './WrongLine';
 
 /** Who has an account signs in. */
 export function SignInPage() {
@@ -72,11 +73,7 @@ function PasskeySignIn() {
   return (
     <>
       <Button title="Sign in by a passkey" tall disabled={asking.busy || signing.busy} onPress={() => void signIn()} />
-      {wrong ? (
-        <Words look="error" role="alert">
-          {wrong}
-        </Words>
-      ) : null}
+      <WrongLine wrong={wrong} />
     </>
   );
 }

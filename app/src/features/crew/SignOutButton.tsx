@@ -2,9 +2,9 @@ import { CREW_ROUTES } from '@leggero/contract/crew';
 
 import { leave } from '@/data/access';
 import { Button } from '@/ui/Button';
-import { Words } from '@/ui/Words';
 
 import { useSending } from './useSending';
+import { WrongLine } from './WrongLine';
 
 /** Signs out on this device, and takes the studio's records off it. */
 export function SignOutButton() {
@@ -17,11 +17,7 @@ export function SignOutButton() {
         disabled={busy}
         onPress={() => void send({ body: {} }).then((sent) => sent && leave())}
       />
-      {wrong ? (
-        <Words look="error" role="alert">
-          {wrong}
-        </Words>
-      ) : null}
+      <WrongLine wrong={wrong} />
     </>
   );
 }
