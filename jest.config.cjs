@@ -38,7 +38,7 @@ module.exports = {
     node('hard', {
       ...SERVER,
       rootDir: __dirname,
-      testMatch: ['<rootDir>/{core,server,scripts}/hard/**/*.test.{ts,mjs}'],
+      testMatch: ['<rootDir>/{core,server,scripts,e2e}/hard/**/*.test.{ts,mjs}'],
     }),
   ],
 };

@@ -91,6 +91,8 @@ export async function viewsOf(world: World): Promise<[name: string, address: str
     ['the logbook', '/logbook'],
     ['the log of a balloon', `/logbook/${eleven.id}`],
     ['studio', '/studio'],
+    ['who changed what', '/studio/trail'],
+    ['backups', '/studio/backups'],
     ['the numbers of the trade', '/studio/numbers'],
     ['one of them', '/studio/numbers/workTolerance'],
   ];

@@ -145,6 +145,43 @@ export class Visitor {
     throw new Error(`${role} called ${name} never stays where it is tapped, or lies under something else`);
   }
 
+  /** Drags a row of a list by its grip onto another, and lets go once it is said to be there. */
+  async drag(row: string, onto: string): Promise<void> {
+    await (await this.find('button', `Drag ${row}`)).evaluate(inReach);
+    const { mouse } = this.page;
+    const from = await this.middleOf(`Drag ${row}`);
+    await mouse.move(from.x, from.y);
+    await mouse.down();
+    // Rows may still grow while they are dragged over: then it is aimed anew.
+    for (let over = false, tries = 0; !over; tries += 1) {
+      if (tries === MOST_TRIES) throw new Error(`${row} never comes over ${onto}`);
+      const to = await this.middleOf(`Drag ${onto}`);
+      await mouse.move(to.x, to.y, { steps: 12 });
+      over = await this.hears(`${row} is over ${onto}.`);
+    }
+    await mouse.up();
+    if (!(await this.hears(`${row} is put where ${onto} was.`))) throw new Error(`${row} was not put down`);
+  }
+
+  /** Whether who listens to the page is soon told this. */
+  private hears(text: string): Promise<boolean> {
+    return this.page
+      .waitForFunction(
+        (told) => [...document.querySelectorAll('[role=status]')].some(({ textContent }) => textContent === told),
+        { timeout: PATIENCE_MS / MOST_TRIES, polling: LOOK_MS },
+        text,
+      )
+      .then(
+        () => true,
+        () => false,
+      );
+  }
+
+  private async middleOf(name: string): Promise<{ x: number; y: number }> {
+    const box = await (await this.find('button', name)).boundingBox();
+    return box ? { x: box.x + box.width / 2, y: box.y + box.height / 2 } : { x: 0, y: 0 };
+  }
+
   /** Clicks on the first thing that shows this text. */
   async tapText(text: string): Promise<void> {
     const found = await this.page.waitForSelector(`::-p-text(${text})`, { visible: true });

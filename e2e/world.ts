@@ -7,7 +7,14 @@ import puppeteer, { type Browser } from 'puppeteer-core';
 import { Visitor, type Viewport } from './visitor';
 
 /** What a world does when told to. */
-type Order = 'stop-database' | 'start-database' | 'restart-service' | 'stop-service' | 'start-service' | 'new-version';
+type Order =
+  | 'stop-database'
+  | 'start-database'
+  | 'restart-service'
+  | 'stop-service'
+  | 'start-service'
+  | 'new-version'
+  | 'restore-elsewhere';
 
 /** A whole Leggero of its own, driven from outside. */
 export interface World {

@@ -3,19 +3,32 @@ import path from 'node:path';
 
 import { bundle } from './lib/bundle.mjs';
 import { ensureChromium, QUIET } from './lib/chromium.mjs';
+import { ensureProgram } from './lib/debian.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { runCommand } from './lib/processes.mjs';
 import { run } from './lib/refusal.mjs';
+import { ensureProgramOf } from './lib/server.mjs';
 import { ensureWeb } from './lib/web.mjs';
 
 /** Prints every figure of speed and size beside its yardstick. */
 await run(async () => {
   await ensurePackages();
   const chromium = await ensureChromium();
+  const dump = await ensureProgram({
+    names: ['mariadb-dump', 'mysqldump'],
+    debianPackages: ['mariadb-client'],
+    title: 'The dump of MariaDB',
+  });
   await ensureWeb();
   const { code } = await runCommand(process.execPath, [await bundled(), ...process.argv.slice(2)], {
-    env: { LEGGERO_CHROMIUM: chromium, LEGGERO_CHROMIUM_FLAGS: JSON.stringify(QUIET), NODE_ENV: 'production' },
+    env: {
+      LEGGERO_CHROMIUM: chromium,
+      LEGGERO_CHROMIUM_FLAGS: JSON.stringify(QUIET),
+      LEGGERO_DUMP: dump,
+      LEGGERO_KEEP: await ensureProgramOf('keep'),
+      NODE_ENV: 'production',
+    },
   });
   process.exitCode = code;
 });

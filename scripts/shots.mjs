@@ -32,7 +32,6 @@ await run(async () => {
     ['model-phone', model, PHONE],
     ['model-evening-phone', model, PHONE, 'dark'],
     ['check-phone', `${model}/check/${half}`, PHONE],
-    ['basket-phone', `/builds/${pieceOf('basket')}`, PHONE],
     ['logbook-phone', `/logbook/${eleven.id}`, PHONE],
     ['schedule-phone', `/builds/events/${pieces[0].eventId}/schedule`, PHONE],
     ['run-phone', await stationOf(url, pieces[0].eventId, eleven), PHONE],
@@ -48,7 +47,9 @@ await run(async () => {
     ['repair-phone', `/builds/${pieceOf('column')}`, PHONE],
     // The very last: from then on nobody is answered who has not signed in.
     ['crew-phone', '/studio/crew', PHONE],
+    ['trail-phone', '/studio/trail', PHONE],
   ];
+  let crew = {};
   mkdirSync(FOLDER, { recursive: true });
   const browser = await launchChromium();
   for (const [name, address, viewport, choice = 'light'] of views) {
@@ -59,7 +60,10 @@ await run(async () => {
     await page.evaluateOnNewDocument((value) => localStorage.setItem('leggero-theme', value), theme);
     // What is private is shown as its owner sees it.
     if (name.startsWith('eye')) await page.setExtraHTTPHeaders({ cookie });
-    if (name.startsWith('crew')) await page.setExtraHTTPHeaders({ cookie: await crewOf(url, pieces[0].eventId) });
+    if (name.startsWith('crew')) crew = await crewOf(url, pieces[0].eventId);
+    if (name.startsWith('trail'))
+      await workOf(url, crew, { model: models.find(({ line }) => line === 'Tarn Satin').id, piece: pieceOf('column') });
+    if (crew.Wren) await page.setExtraHTTPHeaders({ cookie: crew.Wren });
     await page.goto(`${url}${address}`, { waitUntil: 'domcontentloaded' });
     await settled(page);
     await page.evaluate(() => document.fonts.ready);
@@ -93,7 +97,7 @@ async function standsSince(url, eventId, days) {
   if (!changed.ok) throw new Error(`the event is not up: ${changed.status}`);
 }
 
-/** Has the studio owned, and others work in it; answers the owner's cookie. */
+/** Has the studio owned, and others work in it; answers the cookie of each by their name. */
 async function crewOf(url, eventId) {
   const account = (name) => ({ name, signInName: name.toLowerCase(), email: null, password: 'kelp and a rope of roe' });
   const send = async (route, body, cookie = '') => {
@@ -102,7 +106,7 @@ async function crewOf(url, eventId) {
     if (!answer.ok) throw new Error(await answer.text());
     return answer;
   };
-  const cookie = cookieOf(await send('owner', account('Wren')));
+  const cookies = { Wren: cookieOf(await send('owner', account('Wren'))) };
   const until = new Date(Date.now() + 4 * 86_400_000).toISOString();
   for (const [name, role, helps] of [
     ['Moss', 'planner', {}],
@@ -110,11 +114,29 @@ async function crewOf(url, eventId) {
     ['Sprat', 'helper', { eventId, until }],
   ]) {
     const asked = { id: crypto.randomUUID(), name, role, ...helps };
-    const { code } = await (await send('invitations', asked, cookie)).json();
-    await send('invitations/join', { code, account: account(name) });
+    const { code } = await (await send('invitations', asked, cookies.Wren)).json();
+    cookies[name] = cookieOf(await send('invitations/join', { code, account: account(name) }));
   }
-  await send('invitations', { id: crypto.randomUUID(), name: 'Heron', role: 'maker' }, cookie);
-  return cookie;
+  await send('invitations', { id: crypto.randomUUID(), name: 'Heron', role: 'maker' }, cookies.Wren);
+  return cookies;
+}
+
+/** Has each of them do something that can be taken back. */
+async function workOf(url, { Wren, Moss, Teal }, { model, piece }) {
+  const send = async (cookie, method, route, body) => {
+    const headers = { 'Content-Type': 'application/json', cookie };
+    const answer = await fetch(`${url}/api/${route}`, {
+      method,
+      headers,
+      ...(body ? { body: JSON.stringify(body) } : {}),
+    });
+    if (!answer.ok) throw new Error(await answer.text());
+  };
+  await send(Wren, 'PATCH', 'studio', { workroomTempC: 23.5 });
+  const step = { id: crypto.randomUUID(), text: 'Count the weights twice', createdAt: new Date().toISOString() };
+  await send(Teal, 'PUT', `own-steps/${step.id}`, step);
+  await send(Moss, 'PATCH', `pieces/${piece}`, { name: 'Kelp by the door', copies: 3 });
+  await send(Moss, 'DELETE', `models/${model}`);
 }
 
 /** All of the page is there: the network never rests, since a device goes on listening. */

@@ -23,7 +23,7 @@ const PROJECTS = {
   scripts: ['web'],
   app: [],
   e2e: ['database', 'browser', 'web', 'server'],
-  hard: ['database', 'web', 'server'],
+  hard: ['database', 'browser', 'web', 'server'],
 };
 
 /** One tool that passes or fails as a whole; told once it has ended, so that two at once do not mix their words. */

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 
+import { keep } from './lib/keep.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { keepOffline } from './lib/offline.mjs';
 import { STATE } from './lib/paths.mjs';
@@ -10,7 +11,7 @@ import { ensureWeb } from './lib/web.mjs';
 
 /**
  * A whole Leggero of its own for a test or a screenshot run, ended with its parent. Started as a child process with
- * `demo` or `empty`; tells its parent `{ url, databaseUrl }`, and obeys the commands below. Its records are a database
+ * `demo` or `empty`; tells its parent `{ url, databaseUrl, pid }`, and obeys the commands below. Its records are a database
  * of their own on the server that LEGGERO_TEST_DATABASE names; where none is named, or with `alone`, on a database
  * server of its own, which alone can be stopped.
  */
@@ -78,6 +79,16 @@ const commands = {
   async 'start-service'() {
     service = await startService({ url: database.url, port, demo, webFolder, logLevel: 'silent' });
   },
+  /** Goes on with what a backup of its records brought into a database that was empty. */
+  async 'restore-elsewhere'() {
+    const { made } = await keep(database.url, 'backup', passingFolder('backup'));
+    await commands['stop-service']();
+    const before = database;
+    const fresh = await databaseOn(before.url);
+    database = { ...fresh, stop: () => fresh.stop().then(() => before.stop()) };
+    await keep(database.url, 'restore', made[0].file);
+    await commands['start-service']();
+  },
   async 'new-version'() {
     webFolder = await nextVersion(webFolder);
     await commands['restart-service']();
@@ -100,4 +111,4 @@ process.on('message', ({ command, id }) => {
 process.once('disconnect', end);
 process.once('SIGTERM', end);
 process.on('SIGINT', () => {});
-process.send({ url: `http://127.0.0.1:${port}`, databaseUrl: database.url });
+process.send({ url: `http://127.0.0.1:${port}`, databaseUrl: database.url, pid: service.pid });

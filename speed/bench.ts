@@ -13,6 +13,8 @@ const HERE = path.dirname(fileURLToPath(import.meta.url));
 export interface World {
   url: string;
   databaseUrl: string;
+  /** The server's process. */
+  pid: number;
 }
 
 export interface Window {
@@ -35,8 +37,8 @@ export interface Bench {
   report(figure: Figure): void;
   /** A demo that parts share which leave it as it is. */
   world(): Promise<World>;
-  /** A demo of its own, for a part that changes it. */
-  freshWorld(): Promise<World>;
+  /** A demo of its own, for a part that changes it; `env`: what its server is told besides. */
+  freshWorld(env?: Record<string, string>): Promise<World>;
   /** An empty page in a browser of its own. */
   blank(): Promise<Page>;
   /** A page in a browser of its own, once the network is quiet. */
@@ -61,10 +63,10 @@ export function benchOf({ chromium, flags, smoke }: BenchOptions) {
     rounds: (full) => (smoke ? 1 : full),
     report: (figure) => void figures.push(figure),
     world: () => (shared ??= startWorld()),
-    async freshWorld() {
+    async freshWorld(env) {
       // What a smoke changes nobody measures.
-      if (smoke) return bench.world();
-      const { end, ...world } = await startWorld();
+      if (smoke && !env) return bench.world();
+      const { end, ...world } = await startWorld(env);
       fresh.push(end);
       return world;
     },
@@ -94,8 +96,11 @@ export function benchOf({ chromium, flags, smoke }: BenchOptions) {
   return { bench, figures, endPart, end };
 }
 
-async function startWorld(): Promise<World & { end: () => Promise<void> }> {
-  const child: ChildProcess = fork(path.join(HERE, '../scripts/world.mjs'), ['demo', 'alone'], { execArgv: [] });
+async function startWorld(env = {}): Promise<World & { end: () => Promise<void> }> {
+  const child: ChildProcess = fork(path.join(HERE, '../scripts/world.mjs'), ['demo', 'alone'], {
+    execArgv: [],
+    env: { ...process.env, ...env },
+  });
   const place = await new Promise<World>((resolve, reject) => {
     child.once('message', (message) => resolve(message as World));
     child.once('exit', () => reject(new Error('the world ended as it started')));

@@ -149,10 +149,15 @@ async function bareWrite(
   await connection.execute('select * from calibrations where id = ?', [calibrationId]);
   await connection.execute('select * from models where id = ?', [modelId]);
   await connection.execute(
-    'insert into readings (id, studio_id, calibration_id, dose, width_mm, outcome, taken_at) values (?, ?, ?, ?, ?, ?, ?)',
+    'insert into readings (id, studio_id, calibration_id, dose, width_mm, outcome, taken_at) values (?, ?, ?, ?, ?, ?, ?) returning *',
     [id, studioId, calibrationId, like!.dose, 200, 'ok', new Date(like!.takenAt)],
   );
-  await connection.execute('select * from readings where id = ?', [id]);
+  const told = JSON.stringify([{ noun: 'reading', id, was: null, is: like }]);
+  await connection.execute(
+    'insert into deeds (id, studio_id, revision, at, told, kept, row_count, is_private) ' +
+      'values (?, ?, last_insert_id(), now(3), ?, ?, 1, 0)',
+    [randomUUID(), studioId, told, told],
+  );
   await connection.execute(
     'insert into changes (studio_id, noun, row_id, there, revision) values (?, ?, ?, 1, last_insert_id()) ' +
       'on duplicate key update revision = values(revision)',

@@ -1,5 +1,7 @@
+import { measureBackup } from './backup';
 import type { Bench } from './bench';
 import { measureBow, measureColumn, measureCrescent, measureSimulated, measureTaper } from './building';
+import { measureCrowd } from './crowd';
 import { measureDial } from './dial';
 import { measureFiles } from './files';
 import { measureBrackets, measureFits } from './fits';
@@ -47,6 +49,8 @@ export const PARTS: readonly Part[] = [
   { name: 'http', measure: measureHttp },
   { name: 'writes', measure: measureWrites },
   { name: 'store', measure: measureStore },
+  { name: 'backup', measure: measureBackup },
+  { name: 'crowd', measure: measureCrowd },
   { name: 'replica', measure: measureReplica },
   { name: 'station', measure: measureStation },
   { name: 'log', measure: measureLog },

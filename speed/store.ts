@@ -7,7 +7,7 @@ import { inWriting } from '../server/src/records/writing';
 import type { Bench } from './bench';
 import { anotherOf, besideBareWrites } from './http';
 
-const nothing = () => undefined;
+const nothing = () => Promise.resolve();
 /** Whoever writes has no private pages open. */
 const NOBODY = { personId: null, signedIn: false, open: nothing, close: nothing, closeElsewhere: nothing };
 

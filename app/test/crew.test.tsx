@@ -11,10 +11,13 @@ import { write } from '@/data/outbox';
 import { createQueryClient, RecordsProvider } from '@/data/records';
 import { NOTHING_YET, useRecords } from '@/data/state';
 import { AccountPage } from '@/features/crew/AccountPage';
+import { ConfirmPage } from '@/features/crew/ConfirmPage';
 import { CrewPage } from '@/features/crew/CrewPage';
 import { Door } from '@/features/crew/Door';
 import { HelpPage } from '@/features/crew/HelpPage';
 import { JoinPage } from '@/features/crew/JoinPage';
+import { NewPasswordPage } from '@/features/crew/NewPasswordPage';
+import { SignInPage } from '@/features/crew/SignInPage';
 import { BarredNotice } from '@/features/frame/BarredNotice';
 import { maySee, placesFor } from '@/features/frame/places';
 import { deviceText } from '@/wording/crew';
@@ -24,13 +27,21 @@ import { feedOf, someRecords, type Records } from './studio';
 let begun = 0;
 jest.mock('@/device/begin', () => ({ OPENED_AT: '/logbook', beginAnew: () => (begun += 1) }));
 
+/** A device that has passkeys only where a test says so, and of which nobody ever gets one. */
+const passkeys = { there: false };
+jest.mock('@/device/passkey', () => ({
+  hasPasskeys: () => passkeys.there,
+  makePasskey: async () => null,
+  signByPasskey: async () => null,
+}));
+
 const id = (n: number) => `00000000-0000-4000-8000-0000000081${String(n).padStart(2, '0')}`;
 const [STUDIO_ID, ACCOUNT_ID, MEMBER_ID, EVENT_ID] = [id(1), id(2), id(3), id(4)];
 const UNTIL = '2026-12-07T18:00:00.000Z';
 
 const accessAs = (role: Role, by: Partial<Access> = {}): Access => ({
   state: 'in',
-  account: { id: ACCOUNT_ID, name: 'Maren', signInName: 'maren', email: null },
+  account: { id: ACCOUNT_ID, name: 'Maren', signInName: 'maren', email: null, confirmed: false },
   studios: [
     {
       ...{ id: STUDIO_ID, name: 'Saltmarsh', memberId: MEMBER_ID, role },
@@ -38,9 +49,10 @@ const accessAs = (role: Role, by: Partial<Access> = {}): Access => ({
     },
   ],
   at: STUDIO_ID,
+  mails: false,
   ...by,
 });
-const OUT: Access = { state: 'out', account: null, studios: [], at: null };
+const OUT: Access = { state: 'out', account: null, studios: [], at: null, mails: false };
 const EVENT = {
   ...{ ...EVENT_DEFAULTS, id: EVENT_ID, name: 'Low Tide', daysStanding: 1, demo: false },
   createdAt: '2026-11-20T10:00:00.000Z',
@@ -125,6 +137,8 @@ describe('the door', () => {
     answers['POST /api/sign-in'] = { body: accessAs('planner') };
     await click('Sign in');
     await waitFor(() => expect(begun).toBe(1));
+    // What would be tapped before that would be lost.
+    expect(screen.queryByText('the app itself')).toBeNull();
     expect(bodyOf('POST /api/sign-in')).toEqual({ who: 'maren', password: 'no idea' });
     expect(JSON.parse(localStorage.getItem('leggero-place')!)).toEqual(placeAs('planner'));
   });
@@ -243,7 +257,9 @@ describe('who works here', () => {
   };
 
   it('is listed, and an owner invites: the code is shown as a picture, to read out and as a link', async () => {
-    answering({ 'POST /api/invitations': { body: { code: 'K7WQX-ABCDE-FGHJK-MNPQR', expiresAt: UNTIL } } });
+    answering({
+      'POST /api/invitations': { body: { code: 'K7WQX-ABCDE-FGHJK-MNPQR', expiresAt: UNTIL, mailed: false } },
+    });
     open('owner');
     expect(await screen.findByText('Maren, you')).toBeTruthy();
     expect(await screen.findByText(/^Planner; the code is good until/)).toBeTruthy();
@@ -287,6 +303,112 @@ describe('who works here', () => {
   });
 });
 
+describe('mails, where some go from the server', () => {
+  const own = { id: ACCOUNT_ID, name: 'Maren', signInName: 'maren', email: 'maren@example.org', confirmed: false };
+  const at = (page: string) => window.history.replaceState(null, '', page);
+
+  it('take an invitation along, and where none was taken the code is given by hand', async () => {
+    const given = { code: 'K7WQX-ABCDE-FGHJK-MNPQR', expiresAt: UNTIL };
+    answers = {
+      'GET /api/members': { body: MEMBERS },
+      'GET /api/invitations': { body: [] },
+      'POST /api/invitations': { body: { ...given, mailed: false } },
+    };
+    remember(placeAs('owner'));
+    useAccess.setState({ access: accessAs('owner', { mails: true }) });
+    over(<CrewPage />);
+    await click('Invite someone');
+    await type('Their name', 'Brine');
+    await type('Their e-mail, if it should go by mail', 'brine at the quay');
+    await click('Make the invitation');
+    expect(await screen.findByText('This is no e-mail address.')).toBeTruthy();
+    expect(bodyOf('POST /api/invitations')).toBeUndefined();
+    await userEvent.clear(screen.getByLabelText(/^Their e-mail/));
+    await type('Their e-mail, if it should go by mail', 'brine@example.org');
+    await click('Make the invitation');
+    expect(await screen.findByText(/^No mail could be sent to brine@example.org. Let Brine scan this/)).toBeTruthy();
+    expect(bodyOf('POST /api/invitations')).toMatchObject({ name: 'Brine', email: 'brine@example.org' });
+  });
+
+  it('bring a link for a new password to who forgot theirs; where none go an owner gives a code', async () => {
+    at('/');
+    answers = { 'GET /api/access': { body: { ...OUT, mails: true } }, 'POST /api/new-password/mail': { status: 204 } };
+    const { unmount } = door();
+    expect(await screen.findByRole('button', { name: 'I forgot my password' })).toBeTruthy();
+    unmount();
+    at('/new-password');
+    bare(<NewPasswordPage />);
+    await type('Name or e-mail', 'maren');
+    await click('Mail me a link');
+    expect(await screen.findByText(/^If this account has an address that was confirmed/)).toBeTruthy();
+    expect(bodyOf('POST /api/new-password/mail')).toEqual({ who: 'maren' });
+  });
+
+  it('do not ask for a name where the link has the code, and a code of another page is none', async () => {
+    useAccess.setState({ access: { ...OUT, mails: true } });
+    at('/join#K7WQX-ABCDE');
+    const { unmount } = bare(<JoinPage />);
+    await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('Code').value).toBe('K7WQX-ABCDE'));
+    unmount();
+    at('/new-password');
+    const without = bare(<NewPasswordPage />);
+    expect((await screen.findByLabelText<HTMLInputElement>('Code')).value).toBe('');
+    expect(screen.getByLabelText('Name or e-mail')).toBeTruthy();
+    without.unmount();
+    at('/new-password#ROE22-ABCDE');
+    bare(<NewPasswordPage />);
+    expect((await screen.findByLabelText<HTMLInputElement>('Code')).value).toBe('ROE22-ABCDE');
+    expect(screen.queryByLabelText('Name or e-mail')).toBeNull();
+  });
+
+  it('ask whether an address is theirs, which a tap says', async () => {
+    at('/confirm#K7WQX-ABCDE');
+    const spent = 'This code was used, or is too old';
+    answers = {
+      'POST /api/account/address/confirm': {
+        status: 403,
+        body: problem(403, spent, [{ path: 'code', message: spent }]),
+      },
+      'GET /api/access': { body: accessAs('maker', { mails: true }) },
+    };
+    bare(<ConfirmPage />);
+    await screen.findByRole('button', { name: 'Confirm it' });
+    expect(asked).toEqual([]);
+    await click('Confirm it');
+    expect(await screen.findByText(spent)).toBeTruthy();
+    answers['POST /api/account/address/confirm'] = { status: 204 };
+    await click('Confirm it');
+    expect(await screen.findByRole('heading', { name: 'It is your address' })).toBeTruthy();
+    expect(bodyOf('POST /api/account/address/confirm')).toEqual({ code: 'K7WQX-ABCDE' });
+  });
+
+  it('go to an address that one sets by the password, again where it is the one there is', async () => {
+    answers = {
+      'GET /api/account/devices': { body: [] },
+      'POST /api/account/address': { status: 403, body: problem(403, 'no', [{ path: 'password', message: 'not it' }]) },
+    };
+    remember(placeAs('maker'));
+    useAccess.setState({ access: accessAs('maker', { mails: true, account: own }) });
+    over(<AccountPage />);
+    expect(
+      await screen.findByText('maren@example.org is not confirmed yet: a mail with a link went there.'),
+    ).toBeTruthy();
+    await type('Your password', 'kelp');
+    await click('Mail the link again');
+    expect(await screen.findByText('not it')).toBeTruthy();
+    expect(bodyOf('POST /api/account/address')).toEqual({ email: 'maren@example.org', password: 'kelp' });
+    const next = { ...own, email: 'quay@example.org', confirmed: false };
+    answers['POST /api/account/address'] = { body: accessAs('maker', { mails: true, account: next }) };
+    await userEvent.clear(screen.getByLabelText('Address'));
+    await type('Address', 'quay@example.org');
+    await click('Keep it');
+    expect(
+      await screen.findByText('quay@example.org is not confirmed yet: a mail with a link went there.'),
+    ).toBeTruthy();
+    expect(screen.getByLabelText<HTMLInputElement>('Your password').value).toBe('');
+  });
+});
+
 describe('one’s own account', () => {
   it('signs another device out, and says why a password was not changed', async () => {
     const phone = { userAgent: 'Mozilla/5.0 (Linux; Android 15) Chrome/140', address: '203.0.113.7', here: false };
@@ -307,6 +429,54 @@ describe('one’s own account', () => {
     await type('From now on', 'kelp and roe');
     await click('Change it');
     expect(await screen.findByText('not it')).toBeTruthy();
+  });
+
+  it('says that no passkey was made, or used, where the device gave none', async () => {
+    passkeys.there = true;
+    answers = {
+      'GET /api/account/devices': { body: [] },
+      'GET /api/account/passkeys': { body: [] },
+      'GET /api/account/passkeys/options': { body: {} },
+      'GET /api/sign-in/passkey': { body: {} },
+    };
+    remember(placeAs('maker'));
+    useAccess.setState({ access: accessAs('maker') });
+    over(<AccountPage />);
+    await click('Add a passkey of this device');
+    expect(await screen.findByText(/^No passkey was made: /)).toBeTruthy();
+    over(<SignInPage />);
+    await click('Sign in by a passkey');
+    expect(await screen.findByText(/^No passkey was used: /)).toBeTruthy();
+    passkeys.there = false;
+  });
+
+  it('deletes the account by its password, and says where that is not it', async () => {
+    answers = {
+      'GET /api/account/devices': { body: [] },
+      'POST /api/account/forget': {
+        status: 403,
+        body: problem(403, 'no', [{ path: 'password', message: 'This is not your password' }]),
+      },
+    };
+    const page = bare(<AccountPage />);
+    act(() => useAccess.setState({ access: accessAs('maker') }));
+    await userEvent.type(await screen.findByLabelText('Your password, to delete the account'), 'kelp and roe');
+    const ask = async () => {
+      await userEvent.click(screen.getByRole('button', { name: 'Delete' }));
+      await userEvent.click(await screen.findByRole('button', { name: 'Delete for good' }));
+    };
+    await ask();
+    expect(await screen.findByText('This is not your password')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Delete for good' })).toBeNull();
+    expect(begun).toBe(0);
+    answers['POST /api/account/forget'] = { status: 204 };
+    await ask();
+    await waitFor(() => expect(begun).toBe(1));
+    expect(asked.filter(({ what }) => what === 'POST /api/account/forget').map(({ body }) => body)).toEqual([
+      { password: 'kelp and roe' },
+      { password: 'kelp and roe' },
+    ]);
+    page.unmount();
   });
 
   it('leaves nothing of the studio behind when it signs out', async () => {

@@ -13,6 +13,7 @@ const NOT_SHOWN = [
     'BalloonChoice',
     'BalloonPick',
     'BatchPick',
+    'CodeShown',
     'EditDetails',
     'Elsewhere',
     'FirstStepsCard',

@@ -75,6 +75,8 @@ export interface Records {
   tallies?: TallyRecord[];
   ownSteps?: OwnStep[];
   siteTicks?: SiteTick[];
+  /** What the server says of what is on no device, by method and address. */
+  answers?: (asked: string) => { status?: number; body: unknown } | undefined;
   /** Of nouns that few pages know. */
   more?: { [N in NounName]?: RowOf<N>[] };
   pieces: PieceRecord[];
@@ -316,8 +318,10 @@ export function feedOf(records: Records): Changes {
 
 /** Answers reads from the records; writes are left to wait in the outbox, where tests look at them. */
 export function serve(records: Records): void {
-  globalThis.fetch = (async (url: unknown) => {
+  globalThis.fetch = (async (url: unknown, init?: RequestInit) => {
     const path = String(url).replace('/api/', '');
+    const own = records.answers?.(`${init?.method} ${String(url)}`);
+    if (own) return answer(own.status ?? 200, own.body);
     if (path.endsWith('/eye-checks')) return answer(200, records.eyeChecks);
     const eyeCheck = records.eyeChecks.find(({ id }) => path === `eye-checks/${id}`);
     if (eyeCheck) return answer(200, eyeCheck);

@@ -24,10 +24,16 @@ export const accessSchema = z.object({
    */
   state: z.enum(['alone', 'setUp', 'out', 'in']),
   account: z
-    .object({ id: idSchema, name: nameSchema, signInName: z.string().nullable(), email: z.string().nullable() })
+    .object({
+      ...{ id: idSchema, name: nameSchema, signInName: z.string().nullable(), email: z.string().nullable() },
+      /** Whether somebody reads at that address who said so. */
+      confirmed: z.boolean(),
+    })
     .nullable(),
   studios: z.array(placeSchema),
   /** The one that is answered from where none is named; null where there is none. */
   at: idSchema.nullable(),
+  /** Whether mails go from here. */
+  mails: z.boolean(),
 });
 export type Access = z.infer<typeof accessSchema>;

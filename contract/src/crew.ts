@@ -23,17 +23,21 @@ const passwordSchema = z
   .min(LEAST_PASSWORD, `${LEAST_PASSWORD} characters or more`)
   .max(MOST_PASSWORD, `At most ${MOST_PASSWORD} characters`);
 
+export const emailSchema = z.email('This is no e-mail address').max(200);
+/** Whom somebody means: a name to sign in with, or an address. */
+export const whoSchema = z.string().trim().min(1, 'Give your name').max(255);
+
 /** What makes an account. */
 export const accountMakeSchema = z.object({
   name: nameSchema,
   signInName: signInNameSchema,
-  email: z.email('This is no e-mail address').max(200).nullable().default(null),
+  email: emailSchema.nullable().default(null),
   password: passwordSchema,
 });
 export type AccountMake = z.input<typeof accountMakeSchema>;
 
 /** What an invitation, or a code for a new password, is known by. */
-const codeSchema = z.string().trim().min(1, 'Give the code').max(80);
+export const codeSchema = z.string().trim().min(1, 'Give the code').max(80);
 
 /** What one is to be: nothing has to be said of an event where none is meant. */
 const memberPartMakeSchema = memberPartSchema.extend({
@@ -72,7 +76,7 @@ const invitedSchema = memberPartSchema.omit({ eventId: true }).extend({
 });
 export type Invited = z.infer<typeof invitedSchema>;
 
-const signedInDeviceSchema = z.object({
+export const signedInDeviceSchema = z.object({
   id: idSchema,
   /** What its browser calls itself, and from where it was last heard. */
   userAgent: z.string().nullable(),
@@ -95,7 +99,7 @@ export type Passkey = z.infer<typeof passkeySchema>;
 const webAuthnSchema = z.looseObject({});
 
 /** A code, in full this once. */
-const givenCodeSchema = z.object({ code: z.string(), expiresAt: instantSchema });
+export const givenCodeSchema = z.object({ code: z.string(), expiresAt: instantSchema });
 export type GivenCode = z.infer<typeof givenCodeSchema>;
 
 /** Signing in, and who works in a studio. */
@@ -113,7 +117,7 @@ export const CREW_ROUTES = {
     method: 'POST',
     path: '/api/sign-in',
     request: z.object({
-      who: z.string().trim().min(1, 'Give your name').max(255),
+      who: whoSchema,
       password: z.string().max(MOST_PASSWORD),
     }),
     response: accessSchema,
@@ -204,8 +208,11 @@ export const CREW_ROUTES = {
   invite: {
     method: 'POST',
     path: '/api/invitations',
-    request: memberPartMakeSchema.extend({ id: idSchema, name: nameSchema }).refine(isWholePart, HELPS),
-    response: givenCodeSchema,
+    /** `email`: where it goes by mail too. */
+    request: memberPartMakeSchema
+      .extend({ id: idSchema, name: nameSchema, email: emailSchema.nullable().default(null) })
+      .refine(isWholePart, HELPS),
+    response: givenCodeSchema.extend({ mailed: z.boolean() }),
     least: 'owner',
   },
   withdrawInvitation: { method: 'DELETE', path: '/api/invitations/:id', least: 'owner' },

@@ -11,4 +11,6 @@ export const problemSchema = z.object({
 });
 export type ProblemDocument = z.infer<typeof problemSchema>;
 
+/** Whether a process can be sent requests: not while it stops, nor while the records cannot be written. */
+export const readySchema = z.object({ status: z.literal('ready') });
 export const healthSchema = z.object({ status: z.literal('ok'), database: z.literal('ok') });

@@ -12,6 +12,8 @@ export interface Route {
   /** Express style; parameters are ids. */
   path: string;
   request?: z.ZodType;
+  /** What its address may ask besides the studio that is meant. */
+  query?: z.ZodType;
   /** What a success carries; none for 204. */
   response?: z.ZodType;
   /** The least of those who may ask it, a maker where none is said; null of one that needs no studio, nor that someone signed in. */

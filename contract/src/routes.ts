@@ -1,16 +1,21 @@
 import { z } from 'zod';
 
+import { BACKUP_ROUTES } from './backup';
 import { calibrationSchema } from './calibration';
 import { IMPORT_CALIBRATION } from './calibrationFile';
 import { checkSchema } from './check';
 import { CREW_ROUTES } from './crew';
+import { DEED_ROUTES } from './deed';
 import { eyeCheckSchema } from './eye';
 import { holdTestCreateSchema, holdTestSchema } from './hold';
+import { MAIL_ROUTES } from './mail';
 import { modelDetailSchema, shelfModelSchema } from './model';
 import { CHANGES, MAKES, NOUNS } from './nouns';
+import { OWN_DATA_ROUTES } from './ownData';
 import { pieceSchema } from './piece';
-import { healthSchema } from './problem';
+import { healthSchema, readySchema } from './problem';
 import { APP_ROUTES, type Route, type SchemaOf } from './route';
+import { SHARE_ROUTES } from './share';
 import { sizerCreateSchema, sizerPatchSchema, sizerSchema } from './sizer';
 import { studyCreateSchema, studySchema } from './study';
 
@@ -21,8 +26,14 @@ import { studyCreateSchema, studySchema } from './study';
 export const ROUTES = {
   ...APP_ROUTES,
   ...CREW_ROUTES,
+  ...MAIL_ROUTES,
+  ...BACKUP_ROUTES,
+  ...DEED_ROUTES,
+  ...SHARE_ROUTES,
+  ...OWN_DATA_ROUTES,
   importCalibration: IMPORT_CALIBRATION,
   health: { method: 'GET', path: '/api/health', response: healthSchema, least: null },
+  ready: { method: 'GET', path: '/api/ready', response: readySchema, least: null },
   readStudio: { method: 'GET', path: '/api/studio', response: NOUNS.studio.row },
   changeStudio: { method: 'PATCH', path: '/api/studio', request: CHANGES.studio, response: NOUNS.studio.row },
   listTiers: { method: 'GET', path: '/api/tiers', response: z.array(NOUNS.tier.row) },
@@ -155,5 +166,7 @@ export type RouteName = keyof typeof ROUTES;
 type Of<Name extends RouteName, Key extends string> = SchemaOf<(typeof ROUTES)[Name], Key>;
 /** What a route takes, once parsed: defaults filled in. */
 export type ParsedRequestOf<Name extends RouteName> = z.output<Of<Name, 'request'>>;
+/** What an address of a route asks, once it is parsed. */
+export type QueryOf<Name extends RouteName> = z.output<Of<Name, 'query'>>;
 /** What a route answers. */
 export type ResponseOf<Name extends RouteName> = z.output<Of<Name, 'response'>>;

@@ -140,6 +140,36 @@ describe('two phones and a laptop on one event', () => {
     });
   });
 
+  it('is shared by a link: its client looks at it, another studio takes a copy, until somebody ends it', async () => {
+    const share = async (button: string): Promise<string> => {
+      await laptop.goTo(`/builds/events/${EVENT_ID}/sheet?for=client`);
+      await laptop.tap('button', button);
+      await laptop.sees('shown only now');
+      expect(await faultsHere(laptop)).toEqual([]);
+      const [code] = /(?:[A-Z2-9]{5}-){3}[A-Z2-9]{5}/.exec(await laptop.text())!;
+      return `/shared#${code}`;
+    };
+    const sheet = await share('Share with the client');
+    for (const size of [PHONE, WIDE]) {
+      const client = await world.visit(sheet, size);
+      await client.sees('Neap tide');
+      await client.sees('Shared by Saltmarsh Balloon Works');
+      expect(await faultsHere(client)).toEqual([]);
+      expect(await client.text()).not.toMatch(/€|cost|price/i);
+      expect(client.path()).toBe('/shared');
+      expect(client.complaints).toEqual([]);
+    }
+    // Who is signed in elsewhere takes it in; here it is the same studio, which has the event already.
+    await maker.goTo(await share('Share with another studio'));
+    await maker.sees('An event to be taken in');
+    expect(await faultsHere(maker)).toEqual([]);
+    await laptop.goTo(`/builds/events/${EVENT_ID}/sheet?for=client`);
+    await laptop.tap('button', 'End it');
+    await laptop.tap('button', 'End it');
+    const late = await world.visit(sheet, PHONE);
+    await late.sees('What was shared by this link is over');
+  });
+
   it('ends for a helper when the owner ends it: nothing of the studio stays on their phone', async () => {
     await laptop.goTo('/studio/crew');
     expect(await faultsHere(laptop)).toEqual([]);
@@ -161,7 +191,12 @@ describe('two phones and a laptop on one event', () => {
     await laptop.tap('button', 'Give a code for a new password');
     await laptop.sees('shown only now');
     const [code] = /(?:[A-Z2-9]{5}-){3}[A-Z2-9]{5}/.exec(await laptop.text())!;
+    await maker.goTo('/confirm#AAAAA-AAAAA-AAAAA-AAAAA');
+    expect(await faultsHere(maker)).toEqual([]);
+    await maker.tap('button', 'Confirm it');
+    await maker.sees('This code was used');
     await maker.goTo(`/new-password#${code}`);
+    expect(await faultsHere(maker)).toEqual([]);
     await maker.type('New password', 'another one entirely');
     await maker.tap('button', 'Set it');
     await maker.tap('button', 'To sign in');

@@ -1,9 +1,9 @@
 import { pause } from '../lib/processes.mjs';
 import { startsForTests } from '../test/starts.mjs';
 
-jest.setTimeout(540_000);
+const KILLS = Number(process.env.LEGGERO_KILLS ?? 40);
+jest.setTimeout(KILLS * 15_000);
 
-const KILLS = 40;
 const starts = startsForTests();
 
 /** Writes one record after another until told to stop; answers the ids of those that were acknowledged. */

@@ -60,7 +60,13 @@ export async function serve({ name, demo, url: existing }) {
       ({ url } = await startMariadb({ folder, name: `leggero_${name}`, notPort: port, kept: true, onStop }));
     }
     const dumps = path.join(folder, 'dumps');
-    const place = { dumps, tls: path.join(folder, 'tls'), ...(existing ? {} : { data: path.join(folder, 'data') }) };
+    const backups = path.join(folder, 'backups');
+    const place = {
+      dumps,
+      backups,
+      tls: path.join(folder, 'tls'),
+      ...(existing ? {} : { data: path.join(folder, 'data') }),
+    };
     const secret = secretIn(folder);
     const service = await startService({ url, port, demo, webFolder: await built, ...place, secret, onStop });
     say(`Leggero is open at ${service.at}  (Ctrl-C stops it)`);

@@ -18,10 +18,10 @@ export async function ensureServer() {
   return SERVER;
 }
 
-/** The program that gives codes for new passwords, as one file beside the server. */
-export async function ensureNewPassword() {
-  const file = path.join(path.dirname(SERVER), 'newPassword.mjs');
-  await ensureBundle('server/src/newPassword.ts', file);
+/** Another program of the server's, by the name of its source, as one file beside the server. */
+export async function ensureProgramOf(name) {
+  const file = path.join(path.dirname(SERVER), `${name}.mjs`);
+  await ensureBundle(`server/src/${name}.ts`, file);
   return file;
 }
 

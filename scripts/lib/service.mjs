@@ -5,10 +5,10 @@ import { Refusal, say } from './refusal.mjs';
 import { ensureServer } from './server.mjs';
 
 /**
- * Starts the server process; answers its port and address, a promise of its end, and `stop`, of which `onStop` is told
+ * Starts the server process; answers its number, port and address, a promise of its end, and `stop`, of which `onStop` is told
  * as soon as there is anything to end. Before it changes the tables of a database it leaves a dump of it in `dumps`;
- * `data` is the folder of the records, where they are on this machine, `tls` that of a certificate of its own; `secret`
- * signs who is signed in.
+ * each night it leaves backups in `backups`; `data` is the folder of the records, where they are on this machine, `tls`
+ * that of a certificate of its own; `secret` signs who is signed in.
  */
 export async function startService({
   url,
@@ -16,6 +16,7 @@ export async function startService({
   demo = false,
   webFolder,
   dumps,
+  backups,
   data,
   tls,
   secret,
@@ -38,6 +39,7 @@ export async function startService({
       NODE_ENV: process.env.NODE_ENV ?? 'production',
       ...(webFolder ? { WEB_FOLDER: webFolder } : {}),
       ...(dumps ? { LEGGERO_DUMPS: dumps } : {}),
+      ...(backups && process.env.LEGGERO_BACKUPS === undefined ? { LEGGERO_BACKUPS: backups } : {}),
       ...(data ? { LEGGERO_DATA: data } : {}),
       ...(tls ? { LEGGERO_TLS_FOLDER: tls } : {}),
       ...(secret && !process.env.LEGGERO_SECRET ? { LEGGERO_SECRET: secret } : {}),
@@ -63,5 +65,5 @@ export async function startService({
   const first = await Promise.race([listening, ended.then(() => null)]);
   if (first === null) throw new Refusal(said.trim().split('\n')[0] || 'The server ended as it started.');
   open = true;
-  return { port: first.listening, at: first.at, others: first.others, ended, stop };
+  return { pid: child.pid, port: first.listening, at: first.at, others: first.others, ended, stop };
 }

@@ -24,7 +24,7 @@ import { cookieOf } from '../lib/cookies.mjs';
 import { startMariadb } from '../lib/mariadb.mjs';
 import { isAlive, pause, runCommand } from '../lib/processes.mjs';
 
-import { addTier, startsForTests, stop, tierNames } from './starts.mjs';
+import { addTier, send, startsForTests, stop, tierNames, withCookie } from './starts.mjs';
 
 jest.setTimeout(240_000);
 
@@ -188,19 +188,13 @@ describe('a forgotten PIN', () => {
       env: { LEGGERO_STATE: starts.state },
       quiet: true,
     });
-  const send = async ({ api }, route, body, cookie = '') =>
-    api(route, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json', Cookie: cookie },
-      body: JSON.stringify(body),
-    });
 
   it('is taken away on the machine itself, and nobody else’s', async () => {
     const first = await start();
     const [{ id: personId, name }] = await (await first.api('people')).json();
     const opened = await send(first, 'session', { personId });
     const cookie = cookieOf(opened);
-    expect((await send(first, `people/${personId}/pin`, { pin: 'barge-4711' }, cookie)).status).toBe(200);
+    expect((await send(withCookie(first, cookie), `people/${personId}/pin`, { pin: 'barge-4711' })).status).toBe(200);
     expect((await send(first, 'session', { personId })).status).toBe(403);
     expect((await forget(name)).output).toMatch('already runs from this folder');
     await stop(first);
@@ -216,15 +210,13 @@ describe('a forgotten password of an owner', () => {
       env: { LEGGERO_STATE: starts.state },
       quiet: true,
     });
-  const post = ({ api }, route, body) =>
-    api(route, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
 
   it('is set anew by a code from the machine itself; who was signed in stays so over a start, and not over that', async () => {
     const first = await start();
     const account = { name: 'Wren', signInName: 'wren', email: null, password: 'kelp and a rope of roe' };
-    const owned = await post(first, 'owner', account);
+    const owned = await send(first, 'owner', account);
     const cookie = cookieOf(owned);
-    const status = async ({ api }) => (await api('changes', { headers: { Cookie: cookie } })).status;
+    const status = async (started) => (await withCookie(started, cookie).api('changes')).status;
     expect([owned.status, await status(first)]).toEqual([200, 200]);
     await stop(first);
     const second = await start();
@@ -234,9 +226,36 @@ describe('a forgotten password of an owner', () => {
     expect(await give('nobody')).toMatchObject({ code: 1, output: expect.stringMatching('Nobody signs in here as') });
     const [code] = /([A-Z2-9]{5}-){3}[A-Z2-9]{5}/.exec((await give('wren')).output);
     const third = await start();
-    expect((await post(third, 'new-password', { code, password: 'another one entirely' })).status).toBe(204);
+    expect((await send(third, 'new-password', { code, password: 'another one entirely' })).status).toBe(204);
     expect(await status(third)).toBe(401);
-    expect((await post(third, 'sign-in', { who: 'wren', password: 'another one entirely' })).status).toBe(200);
+    expect((await send(third, 'sign-in', { who: 'wren', password: 'another one entirely' })).status).toBe(200);
+  });
+});
+
+describe('a backup', () => {
+  const inFolder = (state, script, ...words) =>
+    runCommand(process.execPath, [`scripts/${script}.mjs`, ...words], { env: { LEGGERO_STATE: state }, quiet: true });
+  it('is made while Leggero runs, tried without a trace, and opens in another folder by one command', async () => {
+    const first = await start();
+    const account = { name: 'Wren', signInName: 'wren', email: null, password: 'kelp and a rope of roe' };
+    const cookie = cookieOf(await send(first, 'owner', account));
+    expect(await addTier(withCookie(first, cookie), 'Kept safe')).toBe(201);
+    const made = await inFolder(starts.state, 'backup');
+    const [file] = /\S+\.ndjson\.gz/.exec(made.output);
+    expect(statSync(file).mode & 0o777).toBe(0o600);
+    expect((await inFolder(starts.state, 'restore', file)).output).toMatch('already runs from this folder');
+    const trial = await inFolder(starts.state, 'restore', file, '--trial');
+    expect(trial).toMatchObject({ code: 0, output: expect.stringMatching(/can be restored: My studio as of/) });
+    await stop(first);
+    expect(await inFolder(starts.state, 'restore', file)).toMatchObject({
+      code: 1,
+      output: expect.stringMatching('is here already'),
+    });
+    const elsewhere = path.join(starts.state, 'elsewhere');
+    expect((await inFolder(elsewhere, 'restore', file)).output).toMatch(/^Restored: My studio as of/m);
+    const second = await start({ env: { LEGGERO_STATE: elsewhere } });
+    const there = cookieOf(await send(second, 'sign-in', { who: 'wren', password: account.password }));
+    expect(await tierNames(withCookie(second, there))).toContain('Kept safe');
   });
 });
 

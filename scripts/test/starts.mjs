@@ -77,12 +77,25 @@ export async function stop({ child, ended }, signal = 'SIGINT') {
   return ended;
 }
 
+/** Sends a body to a start. */
+export function send({ api }, route, body) {
+  return api(route, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+}
+
+/** The same start as asked by whoever has a cookie. */
+export function withCookie({ api }, Cookie) {
+  return { api: (route, init = {}) => api(route, { ...init, headers: { ...init.headers, Cookie } }) };
+}
+
 /** Adds a tier of this name, and answers the status. */
-export async function addTier({ api }, name, leastFraction = 0.35) {
+export async function addTier(started, name, leastFraction = 0.35) {
   const range = { leastFraction, fraction: leastFraction + 0.01, mostFraction: leastFraction + 0.02 };
   const tier = { id: crypto.randomUUID(), name, ...range, purpose: '', position: 5 };
-  const init = { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(tier) };
-  return (await api('tiers', init)).status;
+  return (await send(started, 'tiers', tier)).status;
 }
 
 /** The names of the studio's tiers. */

@@ -1,6 +1,6 @@
 import { accountOf } from './access/accounts';
 import { createAuth } from './access/auth';
-import { passwordCode } from './crew/reset';
+import { passwordCode } from './access/codes';
 import { connect } from './db/connect';
 
 /** Gives a code for a new password of an account, by its name: for who keeps the records on their machine anyway. */

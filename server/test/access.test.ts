@@ -13,11 +13,9 @@ import {
 } from '@leggero/contract';
 import { everythingSchema } from '@leggero/contract/everything';
 import { ROUTES } from '@leggero/contract/routes';
-import { eq } from 'drizzle-orm';
 import type { Express } from 'express';
 import supertest from 'supertest';
 
-import { members } from '../src/db/tables';
 import { codeFor, joinedBy, membersOf, ownerOf, type Browser } from './crew';
 import { sample, sampleId } from './samples';
 import { serviceForTests } from './service';
@@ -247,7 +245,12 @@ describe('a helper', () => {
   });
 
   it('is nobody there after their date', async () => {
-    await service.database.update(members).set({ until: '2026-01-01T00:00:00.000Z' }).where(eq(members.role, 'helper'));
+    const helper = (await membersOf(by.owner)).find(({ role }) => role === 'helper')!;
+    const until = new Date(Date.now() + 700).toISOString();
+    const part = { role: 'helper', eventId: helper.eventId, until };
+    await by.owner.patch(`/api/members/${helper.id}`).send(part).expect(200);
+    await by.helper.get('/api/changes').expect(200);
+    await new Promise((resolve) => setTimeout(resolve, 800));
     await by.helper.get('/api/changes').expect(403);
     expect((await by.helper.get('/api/access').expect(200)).body).toMatchObject({ state: 'in', studios: [], at: null });
   });

@@ -23,11 +23,11 @@ import {
 import { sql } from 'drizzle-orm';
 import fc from 'fast-check';
 
-import type { Viewer } from '../src/person/sessions';
+import type { Viewer } from '../src/person/openPages';
 import { carryOut } from '../src/records/batch';
 import { changesSince } from '../src/records/feed';
 import { forgetOldKeys } from '../src/records/once';
-import { listRows } from '../src/records/store';
+import { findRow, listRows } from '../src/records/store';
 import { sample, sampleId } from './samples';
 import { serviceForTests } from './service';
 
@@ -87,6 +87,7 @@ describe('every noun', () => {
       const { id: _, ...body } = sample(name);
       const made = await request.put(at).send(body).expect(201);
       expect(NOUNS[name].row.parse(made.body)).toEqual(made.body);
+      if (!isPrivate(name)) expect(made.body).toEqual(await findRow(service, name, sampleId(name)));
       await request.put(at).send(body).expect(200);
       // What may not be changed is not. Nobody's private pages are open here.
       const nothing = { id: randomUUID(), takenAt: '2020-01-01T00:00:00Z' };
@@ -216,11 +217,11 @@ describe('a batch', () => {
       const log = jest.fn();
       const viewer = { personId: null } as Viewer;
       const named = (name: string, at: number) => [{ change: 'pump', id: sampleId('pump', at), by: { name } }];
-      const { answers } = await carryOut({ ...service, viewer, log }, [
-        { key: randomUUID(), writes: named('Pell', 0) },
-        { key: randomUUID(), writes: named('Jory', 0) },
-        { key: randomUUID(), writes: named('Jory', 1) },
-      ]);
+      const commands = [named('Pell', 0), named('Jory', 0), named('Jory', 1)];
+      const { answers } = await carryOut(
+        { ...service, viewer, log },
+        { commands: commands.map((writes) => ({ key: randomUUID(), writes })) },
+      );
       // What hangs on it waits with it.
       expect(answers.map(({ problem }) => problem?.status ?? 'done')).toEqual([500, 424, 'done']);
       expect(log).toHaveBeenCalledTimes(1);
@@ -240,6 +241,73 @@ describe('a batch', () => {
     await service.request.post('/api/batch').send(long).expect(400);
     const large = { commands: [{ ...one, writes: [{ ...remove('pump'), more: 'x'.repeat(2_000_000) }] }] };
     await service.request.post('/api/batch').send(large).expect(413);
+  });
+});
+
+describe('a batch of a device that says where it is', () => {
+  /** A device that follows by what its batches are answered with. */
+  class Tapping extends Device {
+    async tap(...commands: Write[][]): Promise<(number | null)[]> {
+      const body = { commands: commands.map((writes) => ({ key: randomUUID(), writes })), since: this.cursor };
+      return this.answered(body);
+    }
+
+    async answered(body: object): Promise<(number | null)[]> {
+      const response = await service.request.post('/api/batch').send(body).expect(200);
+      const { answers, changes } = batchAnswerSchema.parse(response.body) as { changes: Changes } & BatchAnswer;
+      this.rows = layChanges(this.rows, changes);
+      this.cursor = changes.cursor;
+      expect(changes).toMatchObject({ more: false, anew: false });
+      return answers.map(({ problem }) => problem?.status ?? null);
+    }
+  }
+
+  it('is answered with what it wrote, and what others did: also where its last, or all of it, was refused', async () => {
+    const device = new Tapping();
+    await device.follow();
+    const isUpToDate = async () => expect(kept(device.rows)).toEqual(await stored());
+    await send([put('sizer')]);
+    expect(await device.tap([put('pump')], [put('pump', 1)])).toEqual([null, null]);
+    await isUpToDate();
+    await send([remove('sizer')]);
+    // A hole of a sizer that is gone.
+    expect(await device.tap([put('pump', 2)], [put('hole')])).toEqual([null, 404]);
+    await isUpToDate();
+    expect(device.rows.pump.size).toBeGreaterThanOrEqual(3);
+    await send([{ change: 'pump', id: sampleId('pump'), by: { name: 'Lighter' } }]);
+    expect(await device.tap([put('hole')])).toEqual([404]);
+    await isUpToDate();
+    expect(device.rows.pump.get(sampleId('pump'))).toMatchObject({ name: 'Lighter' });
+    // Nothing is written where it comes again, and it is told what was.
+    const body = { commands: [{ key: randomUUID(), writes: [put('stack')] }], since: device.cursor };
+    const before = device.cursor;
+    expect(await device.answered(body)).toEqual([null]);
+    device.cursor = before;
+    await send([put('tier')]);
+    expect(await device.answered(body)).toEqual([null]);
+    await isUpToDate();
+  });
+
+  it('misses nothing where many tap at once', async () => {
+    await send([put('pump'), put('model'), put('calibration')]);
+    const devices = Array.from({ length: 6 }, () => new Tapping());
+    for (const device of devices) await device.follow();
+    await Promise.all(
+      devices.map(async (device, at) => {
+        for (let i = 0; i < 12; i += 1) {
+          const row = { ...sample('reading'), id: randomUUID(), dose: 1 + at };
+          const by = { name: `by ${at}, ${i}` };
+          await device.tap([{ put: 'reading', row }], [{ change: 'pump', id: sampleId('pump'), by }]);
+          if (i % 4 === 3) await device.tap([{ remove: 'reading', id: row.id }]);
+        }
+      }),
+    );
+    const there = await stored();
+    expect(Object.keys(there['reading']!)).toHaveLength(6 * 9);
+    for (const device of devices) {
+      await device.follow();
+      expect(kept(device.rows)).toEqual(there);
+    }
   });
 });
 
@@ -342,6 +410,16 @@ describe('the change feed', () => {
     const there = await stored();
     expect(Object.keys(there['reading']!)).toHaveLength(8 * 12);
     expect(kept(device.rows)).toEqual(there);
+  });
+
+  it('fills a device with what fits a page at once, and says that this is all', async () => {
+    await send([put('pump'), put('sizer')]);
+    const changes = await changesSince(service, { since: '' });
+    expect(changes.more).toBe(false);
+    expect(kept(layChanges(NO_ROWS, changes))).toEqual(await stored());
+    await send([put('stack')]);
+    const next = await changesSince(service, { since: changes.cursor });
+    expect(next.rows).toEqual({ stack: [expect.objectContaining({ id: sampleId('stack') })] });
   });
 
   it('fills a device while others write, page by page', async () => {

@@ -1,5 +1,6 @@
 import supertest from 'supertest';
 
+import { createApp } from '../src/http/app';
 import { attackRoutes, CREW_NAMES, crewTargetsOf, hostileFiles } from './hostile';
 import { demoForTests, linesOfImport, promised } from './service';
 
@@ -24,7 +25,8 @@ describe('hostile requests', () => {
 
   // The last: from then on nobody is answered who has not signed in.
   it('to sign in, to join and to the crew are refused, or taken as the contract has it', async () => {
-    const request = supertest.agent(service.app);
+    const post = { home: new URL('https://leggero.example.org'), send: async () => undefined, close: () => undefined };
+    const request = supertest.agent(createApp({ database: service.database, studioId: service.studioId, post }));
     const crew = { routes: CREW_NAMES, targets: crewTargetsOf };
     const { sent, faults } = await attackRoutes({ request, perRoute: 40, ...crew });
     expect(faults).toEqual([]);

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 
 import type { BatchAnswer, ModelDetail, PersonRecord, SizerRecord } from '@leggero/contract';
 import { CREW_ROUTES } from '@leggero/contract/crew';
+import { MAIL_ROUTES } from '@leggero/contract/mail';
 import { ROUTES, type RouteName } from '@leggero/contract/routes';
 import { randomFrom } from '@leggero/core';
 import supertest from 'supertest';
@@ -77,8 +78,9 @@ interface Attack {
 }
 
 /** Routes of signing in and of who works in a studio. */
-export const CREW_NAMES = Object.keys(CREW_ROUTES) as (keyof typeof CREW_ROUTES)[];
-const RECORD_NAMES = (Object.keys(ROUTES) as RouteName[]).filter((name) => !(name in CREW_ROUTES));
+const OF_CREW = { ...CREW_ROUTES, ...MAIL_ROUTES };
+export const CREW_NAMES = Object.keys(OF_CREW) as (keyof typeof OF_CREW)[];
+const RECORD_NAMES = (Object.keys(ROUTES) as RouteName[]).filter((name) => !(name in OF_CREW));
 
 /** One route and a body it takes, or none. */
 interface Target {
@@ -185,6 +187,28 @@ async function targetsOf(request: Request): Promise<Target[]> {
   const model = again(single);
   const eyeBalloon = { ...checked.balloons[0]!, widthMm: 254 };
   const idOf = (record: Body) => String(record['id']);
+  const [event] = (await request.get('/api/changes?nouns=event').expect(200)).body.rows.event as { id: string }[];
+  const thing = {
+    key: 'a',
+    name: 'Drift',
+    picture: 'data:image/png;base64,AAAA',
+    wideMm: 1000,
+    highMm: 2000,
+    footMm: 0,
+  };
+  const blocks = [
+    { kind: 'row', things: [thing] },
+    { kind: 'thing', thing, lines: ['1 m wide'], colours: [{ hex: '#3f7a4a', name: 'kelp' }] },
+  ];
+  const content = {
+    kind: 'sheet',
+    sheet: { title: 'Low Tide', subtitle: '', pictures: { a: 'data:image/png;base64,AAAA' }, blocks },
+  };
+  const sharing: Target[] = [
+    { name: 'share', good: { id: randomUUID(), eventId: event!.id, days: 7, content } },
+    { name: 'forgetAccount', good: { password: 'not anybody’s' } },
+    { name: 'openShare', good: { code: 'AAAAA-AAAAA-AAAAA-AAAAA' } },
+  ];
   return [
     { name: 'changeStudio', good: studio },
     { name: 'createTier', good: again(tiers[0], { leastFraction: 0.31, fraction: 0.32, mostFraction: 0.33 }) },
@@ -221,6 +245,7 @@ async function targetsOf(request: Request): Promise<Target[]> {
       good: again(holdTest, { firstReadingId: randomUUID(), firstWidthMm: 254 }),
     },
     { name: 'createHoldReading', good: again(holdTest.readings[0], { hours: 7.123 }) },
+    ...sharing,
     { name: 'acceptTarget', good: again(target) },
     { name: 'createCheck', good: again(check) },
     { name: 'createCheckResult', good: again(check.results[0], { position: 999 }) },
@@ -259,6 +284,9 @@ export async function crewTargetsOf(request: Request): Promise<Target[]> {
     { name: 'signIn', good: { who: 'brine', password: PASSWORD } },
     { name: 'readInvitation', good: { code } },
     { name: 'join', good: { code, account: { ...account, signInName: 'sprat', email: null } } },
+    { name: 'mailPasswordCode', good: { who: 'brine' } },
+    { name: 'setAddress', good: { email: 'brine@example.org', password: 'not mine' } },
+    { name: 'confirmAddress', good: { code } },
     { name: 'newPassword', good: { code, password: PASSWORD } },
     { name: 'changePassword', good: { before: 'not mine', password: PASSWORD } },
     { name: 'passkeySignIn', good: { response: { id: 'a', rawId: 'a', type: 'public-key', response: {} } } },

@@ -106,7 +106,7 @@ describe('headers', () => {
     expect(answer['x-content-type-options']).toBe('nosniff');
     expect(answer['x-powered-by']).toBeUndefined();
     expect(answer['cache-control']).toBe('no-store');
-    const pages = express().use(...securityHeaders());
+    const pages = express().use(...securityHeaders({ strictTransport: false }));
     pages.get('/shelf', (_, response) => void response.send('a page'));
     const { headers } = await supertest(pages).get('/shelf').expect(200);
     expect(headers['content-security-policy']).toMatch("default-src 'none';script-src 'self';style-src 'self';");

@@ -19,6 +19,8 @@ import { openStudio } from '../src/studio/store';
 /** The service over a database of its own on the real server. */
 interface Service {
   database: Database;
+  /** Where it is. */
+  url: string;
   studioId: string;
   reach: Reach;
   app: Express;
@@ -26,17 +28,19 @@ interface Service {
   close(): Promise<void>;
 }
 
-/** A new database without any table, and how it is dropped. */
-export async function emptyDatabase(): Promise<{ database: Database; drop(): Promise<void> }> {
+/** A new database without any table, where it is, and how it is dropped. */
+export async function emptyDatabase(): Promise<Pick<Service, 'database' | 'url'> & { drop(): Promise<void> }> {
   const base = process.env['LEGGERO_TEST_DATABASE'];
   if (!base) throw new Error('run the server tests with npm run test:server');
   const name = `leggero_${randomUUID().replaceAll('-', '')}`;
   const first = connect({ url: base });
   await first.execute(sql.raw(`create database ${name}`));
   await first.$client.end();
-  const database = connect({ url: base.replace(/[^/]+$/, name) });
+  const url = base.replace(/[^/]+$/, name);
+  const database = connect({ url });
   return {
     database,
+    url,
     async drop() {
       await database.execute(sql.raw(`drop database ${name}`));
       await database.$client.end();
@@ -46,7 +50,7 @@ export async function emptyDatabase(): Promise<{ database: Database; drop(): Pro
 
 /** A new database with its migrations and a studio, and the service over it. */
 async function startService(open: (of: { database: Database }) => Promise<string>): Promise<Service> {
-  const { database, drop } = await emptyDatabase();
+  const { database, url, drop } = await emptyDatabase();
   await applyMigrations(database);
   const studioId = await open({ database });
   const app = createApp({ database, studioId });
@@ -55,6 +59,7 @@ async function startService(open: (of: { database: Database }) => Promise<string
   await once(server, 'listening');
   return {
     database,
+    url,
     studioId,
     reach: WHOLE,
     app,
@@ -86,6 +91,9 @@ function serviceWith(open: (of: { database: Database }) => Promise<string>): Omi
   return {
     get database() {
       return service.database;
+    },
+    get url() {
+      return service.url;
     },
     get studioId() {
       return service.studioId;

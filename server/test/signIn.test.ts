@@ -19,7 +19,7 @@ it('answers whoever is at the machine until someone owns it, and then nobody who
   const { body } = await owner.get('/api/access').expect(200);
   expect(body).toMatchObject({
     state: 'in',
-    account: { name: 'Wren', signInName: 'wren', email: null },
+    account: { name: 'Wren', signInName: 'wren', email: null, confirmed: false },
     studios: [{ id: service.studioId, role: 'owner' }],
     at: service.studioId,
   });
@@ -148,6 +148,21 @@ it('lists the devices on which one is signed in, and signs one out', async () =>
   await here.delete(`/api/account/devices/${theirs!.id}`).expect(204);
   await there.get('/api/changes').expect(401);
   await here.get('/api/changes').expect(200);
+});
+
+it('takes no password that guessers try first, wherever one is set', async () => {
+  const owner = await signedIn(service.app, 'Wren');
+  const code = await codeFor(owner, { role: 'maker' });
+  const refused = { path: expect.stringMatching(/password$/), message: expect.stringMatching('guessers try it first') };
+  for (const password of ['password', 'PassWord1', 'qwertyuiop', 'iloveyou1']) {
+    const account = { name: 'Pell', signInName: 'pell', email: null, password };
+    const joined = await supertest(service.app).post('/api/invitations/join').send({ code, account }).expect(400);
+    const changed = await owner.post('/api/account/password').send({ before: PASSWORD, password }).expect(400);
+    const anew = await supertest(service.app).post('/api/new-password').send({ code: 'x', password }).expect(400);
+    for (const { body } of [joined, changed, anew]) expect(body.fields).toEqual([refused]);
+  }
+  // The invitation is still good.
+  await joinedBy(service.app, code, 'Pell');
 });
 
 it('changes a password by the one so far, which signs every other device out', async () => {

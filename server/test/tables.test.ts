@@ -39,10 +39,10 @@ const TIED: { [N in Exclude<NounName, 'studio' | 'person'>]: Same<Kept<N>, RowOf
   },
 };
 /** Of these the table has more than is sent. */
-const STUDIO: Same<Omit<Kept<'studio'>, 'demo' | 'revision'>, RowOf<'studio'>> = true;
+const STUDIO: Same<Omit<Kept<'studio'>, 'demo' | 'revision' | 'filledFrom'>, RowOf<'studio'>> = true;
 const PERSON: Same<Omit<Kept<'person'>, 'pinHash'> & { hasPin: boolean }, RowOf<'person'>> = true;
 const TOLD: { [N in NounName]?: { more: string[]; less: string[] } } = {
-  studio: { more: ['demo', 'revision'], less: [] },
+  studio: { more: ['demo', 'revision', 'filledFrom'], less: [] },
   person: { more: ['pinHash'], less: ['hasPin'] },
 };
 

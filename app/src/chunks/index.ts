@@ -9,12 +9,15 @@ import { lazy } from 'react';
 const pages = () => import('./pages');
 
 export const AccountPage = lazy(async () => ({ default: (await pages()).AccountPage }));
+export const BackupsPage = lazy(async () => ({ default: (await pages()).BackupsPage }));
 export const BalloonLogPage = lazy(async () => ({ default: (await pages()).BalloonLogPage }));
 export const BubblePage = lazy(async () => ({ default: (await pages()).BubblePage }));
 export const BuildList = lazy(async () => ({ default: (await pages()).BuildList }));
 export const CheckPage = lazy(async () => ({ default: (await pages()).CheckPage }));
 export const ComparePage = lazy(async () => ({ default: (await pages()).ComparePage }));
+export const ConfirmPage = lazy(async () => ({ default: (await pages()).ConfirmPage }));
 export const CrewPage = lazy(async () => ({ default: (await pages()).CrewPage }));
+export const DeedsPage = lazy(async () => ({ default: (await pages()).DeedsPage }));
 export const Elsewhere = lazy(async () => ({ default: (await pages()).Elsewhere }));
 export const EventPage = lazy(async () => ({ default: (await pages()).EventPage }));
 export const EventSheetPage = lazy(async () => ({ default: (await pages()).EventSheetPage }));
@@ -51,6 +54,7 @@ export const ReadingPage = lazy(async () => ({ default: (await pages()).ReadingP
 export const RecipePage = lazy(async () => ({ default: (await pages()).RecipePage }));
 export const SchedulePage = lazy(async () => ({ default: (await pages()).SchedulePage }));
 export const SearchPage = lazy(async () => ({ default: (await pages()).SearchPage }));
+export const SharedPage = lazy(async () => ({ default: (await pages()).SharedPage }));
 export const SheetPage = lazy(async () => ({ default: (await pages()).SheetPage }));
 export const ShoppingPage = lazy(async () => ({ default: (await pages()).ShoppingPage }));
 export const SignInPage = lazy(async () => ({ default: (await pages()).SignInPage }));

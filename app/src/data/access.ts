@@ -19,12 +19,14 @@ export const roleHere = (): Role => here()?.role ?? 'owner';
 export const may = (noun: NounName): boolean => mayWrite(roleHere(), noun);
 
 /** Pages before the app itself, each with what brings it up. */
-export type DoorName = 'join' | 'new-password' | 'set-up' | 'sign-in' | 'nowhere';
+export type DoorName = 'confirm' | 'join' | 'new-password' | 'shared' | 'set-up' | 'sign-in' | 'nowhere';
 
 /** What stands in the way of the app at an address; null where nothing does. */
 export function doorAt(access: Access | null, pathname: string): DoorName | null {
+  if (pathname === '/confirm') return 'confirm';
   if (pathname === '/join') return 'join';
   if (pathname === '/new-password') return 'new-password';
+  if (pathname === '/shared') return 'shared';
   if (access?.state === 'setUp') return 'set-up';
   if (access?.state === 'out') return 'sign-in';
   return access?.state === 'in' && access.studios.length === 0 ? 'nowhere' : null;
@@ -34,6 +36,9 @@ export function doorAt(access: Access | null, pathname: string): DoorName | null
 const OPENED_PAGE = OPENED_AT.replace(/\?.*/, '');
 const LEADS_HERE = doorAt(null, OPENED_PAGE) !== null || OPENED_PAGE === '/studio/owner';
 const OPENED = LEADS_HERE ? '/' : OPENED_AT;
+
+/** Whether mails go from this server. */
+export const useMails = (): boolean => useAccess(({ access }) => access?.mails ?? false);
 
 /** What was tried and is not for whoever is at this device to do; null once that was told. */
 export const useBarred = create<{ noun: NounName | null }>()(() => ({ noun: null }));
@@ -60,10 +65,11 @@ export async function settle(access: Access): Promise<void> {
   const ended = before !== null && access.state === 'in' && access.studios.every(({ id }) => id !== before.studioId);
   if (next !== 'as it was' && !isSame(next, before)) {
     const same = before === null || before.studioId === next?.studioId;
-    await moveTo(next, { address: same ? OPENED : '/', ended });
+    // Until it has begun anew the page stays as it is: what would be tapped in it meanwhile would be lost.
+    if (await moveTo(next, { address: same ? OPENED : '/', ended })) return;
   } else if (useAccess.getState().access?.state === 'out' && access.state === 'in') {
     // The same as before the door was shut.
-    beginAnew(OPENED);
+    return beginAnew(OPENED);
   }
   useAccess.setState({ access });
 }
@@ -71,20 +77,22 @@ export async function settle(access: Access): Promise<void> {
 /**
  * Works somewhere else from now on. What this device kept of the place before goes; what waits there goes along within
  * the same studio, and else stays until someone signs in there again. `ended`: they work there no longer, so that nothing
- * of it stays, nor would the studio take what waits.
+ * of it stays, nor would the studio take what waits. Answers whether the page begins anew.
  */
-export async function moveTo(next: Place | null, { address = '/', ended = false } = {}): Promise<void> {
+export async function moveTo(next: Place | null, { address = '/', ended = false } = {}): Promise<boolean> {
   const { waiting, rows } = useRecords.getState();
   const [studioId] = rows.studio.keys();
   const along = next !== null && next.studioId === studioId;
   if (waiting.length === 0 || along || ended) await forget();
   if (along) await handOn(waiting, next);
   // Begun anew without knowing where, it would go there again and again.
-  if (remember(next)) beginAnew(address);
+  const begins = remember(next);
+  if (begins) beginAnew(address);
+  return begins;
 }
 
 /** Leaves after signing out: nothing of the studio stays on this device but what still waits. */
-export const leave = (): Promise<void> => moveTo(null);
+export const leave = (): Promise<boolean> => moveTo(null);
 
 /** The place that someone has by the server's word: the studio it answers from, or the first of theirs. */
 function placeIn({ state, account, studios, at }: Access): Place | null | 'as it was' {

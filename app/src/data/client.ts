@@ -55,15 +55,21 @@ interface Asked {
   signal?: AbortSignal | undefined;
 }
 
-/** Calls a route of the contract. */
+/** Calls a route of the contract; `query`: what its address asks. */
 export function call<R extends Route>(
   route: R,
-  { id, body, signal }: { id?: string | undefined; body?: unknown; signal?: AbortSignal } = {},
+  {
+    id,
+    body,
+    query,
+    signal,
+  }: { id?: string; body?: unknown; query?: Record<string, string>; signal?: AbortSignal } = {},
 ): Promise<z.output<SchemaOf<R, 'response'>>> {
   const { method } = route;
-  return ask(inStudio(pathOf(route, id)), { method, body, signal }, (response) => answerOf(route, response)) as Promise<
-    z.output<SchemaOf<R, 'response'>>
-  >;
+  const asking = query ? `?${String(new URLSearchParams(query))}` : '';
+  return ask(inStudio(`${pathOf(route, id)}${asking}`), { method, body, signal }, (response) =>
+    answerOf(route, response),
+  ) as Promise<z.output<SchemaOf<R, 'response'>>>;
 }
 
 /** What was written since a cursor, a page of it. */

@@ -18,6 +18,10 @@ interface DeleteButtonProps {
 /** Deletes what cannot be brought back, after asking once. */
 export function DeleteButton({ what, consequence, verb = 'Delete', onDelete }: DeleteButtonProps) {
   const [asking, setAsking] = useState(false);
+  const goOn = () => {
+    setAsking(false);
+    onDelete();
+  };
   return (
     <>
       <Button title={verb} look="danger" tall onPress={() => setAsking(true)} />
@@ -25,7 +29,7 @@ export function DeleteButton({ what, consequence, verb = 'Delete', onDelete }: D
         <Words>{consequence}</Words>
         <View className="flex-row gap-3">
           <Button title="Keep it" tall className="flex-1" onPress={() => setAsking(false)} />
-          <Button title={`${verb} for good`} look="danger" tall className="flex-1" onPress={onDelete} />
+          <Button title={`${verb} for good`} look="danger" tall className="flex-1" onPress={goOn} />
         </View>
       </Sheet>
     </>

@@ -71,3 +71,23 @@ export function barredText(role: Role, least: 'maker' | 'planner' | 'owner'): st
 export function helpingText({ name, until }: { name: string; until: string | null }): string {
   return `You help ${name} here${until ? ` until ${momentText(until)}` : ''}.`;
 }
+
+/** How someone gets at an invitation; `to`: where it was to go by mail. */
+export function invitationSays({ name, to, mailed }: { name: string; to: string | null; mailed: boolean }): string {
+  const byHand = `Let ${name} scan this, or send the link. It joins one person.`;
+  if (to === null) return byHand;
+  return mailed ? `A mail is on its way to ${to}. ${byHand}` : `No mail could be sent to ${to}. ${byHand}`;
+}
+
+/** What is known of someone's address; `mails`: whether mails go from here. */
+export function addressText(
+  { email, confirmed }: { email: string | null; confirmed: boolean },
+  mails: boolean,
+): string {
+  if (email === null)
+    return mails ? 'None so far: with one, a new password can be mailed to you.' : 'None so far: you sign in by name.';
+  if (!mails) return `You sign in by ${email} too.`;
+  return confirmed
+    ? `${email} is confirmed: a new password can be mailed there.`
+    : `${email} is not confirmed yet: a mail with a link went there.`;
+}

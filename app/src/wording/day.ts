@@ -16,6 +16,14 @@ export function momentText(instant: string, timeZone: string | null = null): str
     : `${text} (${cityOf(timeZone)})`;
 }
 
+/** "Friday, 4 December", by the clock of a place. */
+export function longDayText(ms: number, timeZone: string | null): string {
+  return new Date(ms).toLocaleDateString(undefined, {
+    ...{ weekday: 'long', day: 'numeric', month: 'long' },
+    ...(timeZone === null ? {} : { timeZone }),
+  });
+}
+
 /** "Lisbon", of Europe/Lisbon. */
 export const cityOf = (timeZone: string): string => timeZone.split('/').at(-1)!.replaceAll('_', ' ');
 

@@ -1,9 +1,13 @@
 import type { NounName } from '@leggero/contract';
+import type { DeedRow } from '@leggero/contract/deed';
 
 import type { Entry } from '@/views/entries';
 
 /** What people call one row of each noun. */
-const CALLED: Record<NounName, string> = {
+const CALLED: Record<DeedRow['noun'] | NounName, string> = {
+  member: 'someone who works here',
+  invitation: 'an invitation',
+  share: 'something shared',
   studio: 'the studio’s settings',
   tier: 'a tier',
   constant: 'a number of the trade',
@@ -53,9 +57,15 @@ const CALLED: Record<NounName, string> = {
 /** What an entry did, by its last write: "New: a reading". */
 export function entryWords({ writes }: Pick<Entry, 'writes'>): string {
   const write = writes.at(-1)!;
-  if ('put' in write) return `New: ${CALLED[write.put]}`;
-  return 'change' in write ? `Changed: ${CALLED[write.change]}` : `Taken away: ${CALLED[write.remove]}`;
+  if ('put' in write) return doneWords('made', write.put);
+  return 'change' in write ? doneWords('changed', write.change) : doneWords('removed', write.remove);
 }
+
+const DONE = { made: 'New', changed: 'Changed', removed: 'Taken away' } as const;
+
+/** What was done to a row: "Taken away: a piece". */
+export const doneWords = (done: keyof typeof DONE, noun: keyof typeof CALLED): string =>
+  `${DONE[done]}: ${CALLED[noun]}`;
 
 /** What people call the fields that may have to be put right; by their own names where nothing better is known. */
 const FIELDS: Record<string, string> = {
@@ -76,6 +86,8 @@ const FIELDS: Record<string, string> = {
   name: 'Name',
   line: 'Maker and line',
   label: 'Label',
+  workroomTempC: 'Workroom',
+  workroomAltitudeM: 'Altitude of the workroom',
 };
 
 export function fieldWords(field: string): string {

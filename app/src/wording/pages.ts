@@ -40,6 +40,18 @@ const STUDIO_PAGES: readonly PageWords[] = [
     called: 'crew team members people roles permissions invite users accounts sharing',
   },
   {
+    href: '/studio/trail',
+    title: 'Who changed what',
+    note: 'Everything that was done, and the way back',
+    called: 'audit trail history undo restore log activity versions deleted mistake revert',
+  },
+  {
+    href: '/studio/backups',
+    title: 'Backups',
+    note: 'One file with everything, and those made each night',
+    called: 'backup save export safe restore recover copy download archive',
+  },
+  {
     href: '/studio/account',
     title: 'Your account',
     note: 'Devices, password, your studios',

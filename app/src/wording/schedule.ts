@@ -110,14 +110,6 @@ export function clockText(ms: number, timeZone: string | null): string {
   });
 }
 
-/** "Friday, 4 December", by the clock of a place. */
-export function longDayText(ms: number, timeZone: string | null): string {
-  return new Date(ms).toLocaleDateString(undefined, {
-    ...{ weekday: 'long', day: 'numeric', month: 'long' },
-    ...(timeZone === null ? {} : { timeZone }),
-  });
-}
-
 /** What follows where a step takes longer. */
 export function slipText(
   { moved, lateMs }: { moved: readonly { id: string; byMs: number }[]; lateMs: number },

@@ -17,9 +17,14 @@ function headersOf({ headers, ip }: Request): Headers {
 /** The address that a request was sent to. */
 const originOf = (request: Request): string => `${request.protocol}://${request.headers.host}`;
 
+/** The cookie of a session, signed; null where a request has none. */
+export function sessionCookieOf({ headers: { cookie = '' } }: Request): string | null {
+  return /(?:^|;\s*)(?:__Secure-)?leggero\.session_token=([^;]+)/.exec(cookie)?.[1] ?? null;
+}
+
 /** The session that a request is of; null where nobody is signed in. Its cookie is renewed where it is time. */
 export async function sessionOf(auth: Auth, request: Request, response: Response) {
-  if (!request.headers.cookie?.includes('leggero.session_token')) return null;
+  if (sessionCookieOf(request) === null) return null;
   const asked = await auth.api.getSession({ headers: headersOf(request), returnHeaders: true });
   passCookies(asked.headers, response);
   return asked.response;

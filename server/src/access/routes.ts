@@ -6,19 +6,25 @@ import { invitationOf, invitedBy, useUp } from '../crew/invitations';
 import { addMember } from '../crew/members';
 import type { Database } from '../db/connect';
 import { WHOLE } from '../db/records';
+import { inBackground } from '../http/background';
 import { HttpProblem } from '../http/problem';
-import { mountOpen } from '../http/route';
-import type { Viewer } from '../person/sessions';
+import { mountOpen, viewerOf } from '../http/route';
+import { forgetAccount, ownData } from '../person/ownData';
+import type { Mailing } from '../mail/mailing';
 import { inWriting, type Writing } from '../records/writing';
 import { foundStudio } from '../studio/store';
 import { accountOf, makeAccount } from './accounts';
 import { askAuth, isRefusal } from './askAuth';
 import type { Auth } from './auth';
+import { refuseCommon } from './commonPasswords';
+import { accountOfPasswordCode } from './codes';
 import { endDevice, listDevices } from './devices';
+import { tell } from './events';
+import type { OwnPassword } from './ownPassword';
 import { listPasskeys, removePasskey } from './passkeys';
 import { isSame, plainCode } from './secret';
 import { Tries } from './tries';
-import { whoOf, type Gate } from './who';
+import { scopeOf, whoOf, type Gate } from './who';
 
 export interface AccessOptions {
   database: Database;
@@ -28,6 +34,9 @@ export interface AccessOptions {
   secure: boolean;
   /** What whoever sets up an open service has to know; null where nobody can. */
   setUpCode: string | null;
+  ownPassword: OwnPassword;
+  /** Null where no mails go from here. */
+  mailing: Mailing | null;
 }
 
 interface Exchange {
@@ -65,7 +74,7 @@ async function join(
 
 /** Signing in and out, joining, and what is one's own of it. */
 export function accessRoutes(router: Router, options: AccessOptions): void {
-  const { database, auth, gate, home, secure, setUpCode } = options;
+  const { database, auth, gate, home, secure, setUpCode, ownPassword, mailing } = options;
   const tries = new Tries(database);
 
   /** Who asks, once they are someone else than the request was of: as the next request will find it. */
@@ -77,6 +86,13 @@ export function accessRoutes(router: Router, options: AccessOptions): void {
   };
   const signIn = async ({ request, response }: Exchange, username: string, password: string) => {
     await askAuth(auth, { request, response, path: '/sign-in/username', body: { username, password } });
+  };
+
+  /** Who came in with an account that was just made: its address is asked to be confirmed. */
+  const madeAccess = async (request: Request, response: Response): Promise<Access> => {
+    const access = await accessOf(request, response);
+    if (access.account) inBackground(request, mailing?.confirmation(access.account.id));
+    return access;
   };
 
   mountOpen(router, 'readAccess', async ({ response }) => (await whoOf(response)).access);
@@ -93,7 +109,8 @@ export function accessRoutes(router: Router, options: AccessOptions): void {
       await join(writing, { account: body, part: OWNS });
     });
     await signIn({ request, response }, body.signInName, body.password);
-    return accessOf(request, response);
+    tell(request, response, 'owned');
+    return madeAccess(request, response);
   });
 
   mountOpen(router, 'signIn', async ({ request, response, body: { who, password } }) => {
@@ -104,9 +121,11 @@ export function accessRoutes(router: Router, options: AccessOptions): void {
     } catch (error) {
       if (!isRefusal(error)) throw error;
       await tries.wrong(key);
+      tell(request, response, 'sign-in refused', { account: account?.id ?? null });
       throw new HttpProblem(403, WRONG, [{ path: 'password', message: WRONG }]);
     }
     await tries.right(key, { request, response, accountId: account!.id, secure });
+    tell(request, response, 'signed in', { account: account!.id });
     return accessOf(request, response);
   });
 
@@ -118,6 +137,7 @@ export function accessRoutes(router: Router, options: AccessOptions): void {
     await asRefused('This passkey is not known here.', () =>
       askAuth(auth, { request, response, path: '/passkey/verify-authentication', body }),
     );
+    tell(request, response, 'signed in');
     return accessOf(request, response);
   });
   mountOpen(router, 'listPasskeys', async ({ response }) => {
@@ -140,8 +160,9 @@ export function accessRoutes(router: Router, options: AccessOptions): void {
   });
 
   mountOpen(router, 'signOut', async ({ request, response }) => {
-    (response.locals['viewer'] as Viewer).close();
+    await viewerOf(response).close();
     await askAuth(auth, { request, response, path: '/sign-out', body: {} });
+    tell(request, response, 'signed out');
   });
 
   mountOpen(router, 'readInvitation', ({ body }) => invitedBy(database, body.code));
@@ -155,19 +176,28 @@ export function accessRoutes(router: Router, options: AccessOptions): void {
       await join(writing, { account: account ?? access.account!, part: { role, eventId, until }, path: 'account' });
     });
     if (account) await signIn({ request, response }, account.signInName, account.password);
-    return accessOf(request, response);
+    tell(request, response, 'joined', { studio: studioId, role });
+    return account ? madeAccess(request, response) : accessOf(request, response);
   });
 
   mountOpen(router, 'newPassword', async ({ request, response, body: { code, password } }) => {
+    refuseCommon(password, 'password');
     const body = { token: plainCode(code), newPassword: password };
     const spent = 'This code was used, or is too old: ask for another';
+    const accountId = await accountOfPasswordCode(auth, code);
     await asRefused(spent, () => askAuth(auth, { request, response, path: '/reset-password', body }), 'code');
+    tell(request, response, 'password set anew');
+    if (accountId) inBackground(request, mailing?.changed(accountId, 'password'));
   });
 
   mountOpen(router, 'changePassword', async ({ request, response, body: { before, password } }) => {
+    refuseCommon(password, 'password');
     const body = { currentPassword: before, newPassword: password, revokeOtherSessions: true };
     const notIt = 'This is not your password so far';
     await asRefused(notIt, () => askAuth(auth, { request, response, path: '/change-password', body }), 'before');
+    tell(request, response, 'password changed');
+    const { account } = (await whoOf(response)).access;
+    if (account) inBackground(request, mailing?.changed(account.id, 'password'));
   });
 
   mountOpen(router, 'listDevices', async ({ response }) => {
@@ -178,6 +208,22 @@ export function accessRoutes(router: Router, options: AccessOptions): void {
   mountOpen(router, 'endDevice', async ({ response, id }) => {
     const { access } = await whoOf(response);
     if (access.account) await endDevice(database, access.account.id, id);
+  });
+
+  mountOpen(router, 'readOwnData', async ({ response }) => {
+    const { access, session } = await whoOf(response);
+    const { id: accountId = null, ...account } = access.account ?? {};
+    const devices = accountId ? await listDevices(database, accountId, session) : [];
+    const own = access.account && { ...(account as Omit<typeof access.account, 'id'>), devices };
+    return ownData(scopeOf(response), { accountId, account: own });
+  });
+  mountOpen(router, 'forgetAccount', async ({ request, response, body: { password } }) => {
+    const { account } = (await whoOf(response)).access;
+    if (!account) throw HttpProblem.signedOut();
+    await ownPassword.ask({ request, response, accountId: account.id, password });
+    await forgetAccount(database, account.id);
+    tell(request, response, 'forgotten', { account: account.id });
+    await viewerOf(response).close();
   });
 
   mountOpen(router, 'makeStudio', async ({ request, response, body: { id, name } }) => {

@@ -1,15 +1,15 @@
-import { isAtLeast, STUDIO_QUERY, type Access, type Role, type StudioPlace } from '@leggero/contract';
-import { and, asc, eq, gt, isNull, or } from 'drizzle-orm';
+import { isAtLeast, STUDIO_QUERY, type Access, type Role } from '@leggero/contract';
 import type { Request, RequestHandler, Response } from 'express';
 
 import type { Database } from '../db/connect';
 import { WHOLE, type Scope } from '../db/records';
-import { members, people, studios } from '../db/tables';
 import { HttpProblem } from '../http/problem';
-import type { Viewer } from '../person/sessions';
-import { anyAccounts, NO_MAIL } from './accounts';
-import { sessionOf } from './askAuth';
+import type { Viewer } from '../person/openPages';
+import { anyAccounts } from './accounts';
+import { sessionCookieOf, sessionOf } from './askAuth';
 import type { Auth } from './auth';
+import { ShortMemory } from './shortMemory';
+import { standingOf, type SignedIn } from './standing';
 
 /** Who asks, where they may, and the studio that is meant. */
 export interface Who {
@@ -28,34 +28,66 @@ export interface GateOptions {
   home: string;
   /** Whether others than this machine can reach it. */
   open: boolean;
+  /** Whether mails go from here. */
+  mails: boolean;
 }
+
+/** How long is known who a device is for, ms: what another process ended is ended here by then. */
+const KNOWN_MS = 5000;
+/** How long a cookie is known to be of a session, ms: so often the package of accounts is asked, which renews cookies. */
+const SIGNED_MS = 3_600_000;
+const MOST_KNOWN = 10_000;
 
 /** Answers who asks. */
 export class Gate {
   /** Once someone has signed in, someone always has. */
   private hasAccounts = false;
+  private readonly tokens = new ShortMemory<string | null>(SIGNED_MS, MOST_KNOWN);
+  private readonly known = new ShortMemory<SignedIn | null>(KNOWN_MS, MOST_KNOWN);
 
   constructor(private readonly options: GateOptions) {}
 
   async whoAsks(request: Request, response: Response): Promise<Who> {
-    const { database, auth, home } = this.options;
-    if (!(await this.anyAccounts())) return this.isAlone(request) ? alone(database, home) : nobody('setUp');
-    const signedIn = await sessionOf(auth, request, response);
-    if (!signedIn) return nobody('out');
-    const { user, session } = signedIn;
-    const places = await placesOf(database, user.id);
+    const { database, home, mails } = this.options;
+    if (!(await this.anyAccounts()))
+      return this.isAlone(request) ? alone(database, home, mails) : nobody('setUp', mails);
+    const cookie = sessionCookieOf(request);
+    const signedIn =
+      cookie === null ? null : await this.known.get(cookie, () => this.signedIn(cookie, request, response));
+    if (!signedIn) return nobody('out', mails);
+    const { account, session } = signedIn;
+    // A part that ends by the clock ends then.
+    const places = signedIn.places.filter(({ place: { until } }) => until === null || Date.parse(until) > Date.now());
     const asked = request.query[STUDIO_QUERY];
     const at = asked === undefined ? places[0] : places.find(({ place }) => place.id === asked);
-    const account = {
-      ...{ id: user.id, name: user.name, signInName: user.displayUsername ?? null },
-      email: user.email.endsWith(NO_MAIL) ? null : user.email,
-    };
     return {
-      access: { state: 'in', account, studios: places.map(({ place }) => place), at: at?.place.id ?? null },
-      scope: at ? { database, studioId: at.place.id, reach: { role: at.place.role, eventId: at.place.eventId } } : null,
+      access: { state: 'in', account, studios: places.map(({ place }) => place), at: at?.place.id ?? null, mails },
+      scope: at
+        ? {
+            ...{ database, studioId: at.place.id, by: { id: account.id, name: account.name } },
+            reach: { role: at.place.role, eventId: at.place.eventId },
+          }
+        : null,
       personId: at?.personId ?? null,
-      session: session.token,
+      session,
     };
+  }
+
+  /** Forgets whom it knew: somebody signs in or out, or their part changes. */
+  forget(): void {
+    this.known.forget();
+  }
+
+  private async signedIn(cookie: string, request: Request, response: Response): Promise<SignedIn | null> {
+    const { database, auth } = this.options;
+    // Whose a cookie is never changes, and takes longer to find out than all that is asked of the records.
+    const token = await this.tokens.get(cookie, async () => {
+      const signed = await sessionOf(auth, request, response);
+      return signed?.session.token ?? null;
+    });
+    const signedIn = token === null ? null : await standingOf(database, token);
+    if (!signedIn) this.tokens.forget(cookie);
+    return signedIn;
   }
 
   /** Whether anyone can sign in. */
@@ -76,41 +108,34 @@ export class Gate {
 /** What proxies say of whom they ask for. */
 const HANDED_ON = ['forwarded', 'via', 'x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto', 'x-real-ip'];
 
-const nobody = (state: 'setUp' | 'out'): Who => ({
-  access: { state, account: null, studios: [], at: null },
+const nobody = (state: 'setUp' | 'out', mails: boolean): Who => ({
+  access: { state, account: null, studios: [], at: null, mails },
   ...{ scope: null, personId: null, session: null },
 });
 
-const alone = (database: Database, studioId: string): Who => ({
-  access: { state: 'alone', account: null, studios: [], at: studioId },
+const alone = (database: Database, studioId: string, mails: boolean): Who => ({
+  access: { state: 'alone', account: null, studios: [], at: studioId, mails },
   scope: { database, studioId, reach: WHOLE },
   ...{ personId: null, session: null },
 });
 
-/** The studios that someone works in by now, the first one joined first. */
-async function placesOf(
-  database: Database,
-  accountId: string,
-): Promise<{ place: StudioPlace; personId: string | null }[]> {
-  const { studioId, role, eventId, until } = members;
-  const rows = await database
-    .select({
-      ...{ memberId: members.id, id: studioId, name: studios.name, role, eventId, until },
-      ...{ personId: members.personId, pinHash: people.pinHash },
-    })
-    .from(members)
-    .innerJoin(studios, eq(studios.id, studioId))
-    .leftJoin(people, eq(people.id, members.personId))
-    .where(and(eq(members.accountId, accountId), or(isNull(until), gt(until, new Date().toISOString()))))
-    .orderBy(asc(members.since), asc(members.id));
-  return rows.map(({ personId, pinHash, ...place }) => ({ place, personId: pinHash === null ? personId : null }));
-}
+/** Routes below /api after which somebody may be somebody else, or no longer be here. */
+const CHANGES_WHO = /^\/(owner|sign-in|sign-out|account|invitations|members|new-password|people|studio|events)/;
 
 /** Lets routes know who asks, once for each request that wants to know. */
 export function asksWho(gate: Gate): RequestHandler {
   return (request, response, next) => {
     let who: Promise<Who> | undefined;
     response.locals['who'] = () => (who ??= gate.whoAsks(request, response));
+    if (request.method !== 'GET' && CHANGES_WHO.test(request.path)) {
+      gate.forget();
+      // Before its answer goes, so that whoever has that is known anew.
+      const { end } = response;
+      response.end = ((...args: Parameters<typeof end>) => {
+        gate.forget();
+        return end.apply(response, args);
+      }) as typeof end;
+    }
     next();
   };
 }

@@ -7,6 +7,7 @@ import type { Database } from '../db/connect';
 import type { Scope } from '../db/records';
 import { events, invitations, studios } from '../db/tables';
 import { HttpProblem } from '../http/problem';
+import type { Writing } from '../records/writing';
 
 /** How long an invitation may be taken up. */
 const LASTS_MS = 7 * 86_400_000;
@@ -25,18 +26,27 @@ export async function listInvitations({ database, studioId }: Scope): Promise<In
 
 /** Invites someone; the code is told this once, and kept as its hash alone. */
 export async function invite(
-  { database, studioId }: Scope,
+  { database, studioId, trail }: Writing,
   { id, name, role, eventId, until }: { id: string; name: string } & MemberPart,
 ): Promise<GivenCode> {
   const code = freshCode();
   const expiresAt = new Date(Date.now() + LASTS_MS).toISOString();
   const codeHash = hashOf(plainCode(code));
   await database.insert(invitations).values({ id, studioId, codeHash, name, role, eventId, until, expiresAt });
+  trail.made('invitation', { id, name, role, eventId, until });
   return { code, expiresAt };
 }
 
-export async function withdrawInvitation({ database, studioId }: Scope, id: string): Promise<void> {
-  await database.delete(invitations).where(and(eq(invitations.id, id), eq(invitations.studioId, studioId)));
+export async function withdrawInvitation({ database, studioId, trail }: Writing, id: string): Promise<void> {
+  const which = and(eq(invitations.id, id), eq(invitations.studioId, studioId));
+  const { name, role, eventId, until } = invitations;
+  const [invitation] = await database
+    .select({ id: invitations.id, name, role, eventId, until })
+    .from(invitations)
+    .where(which);
+  if (!invitation) return;
+  await database.delete(invitations).where(which);
+  trail.removed('invitation', invitation);
 }
 
 /** The invitation of a code; a 404 problem where there is none, or no longer. */

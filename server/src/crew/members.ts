@@ -9,8 +9,8 @@ import { accounts, members, people } from '../db/tables';
 import { HttpProblem } from '../http/problem';
 import type { Writing } from '../records/writing';
 
-/** Who works in a studio, the first who came in front. `accountId`: who asks. */
-export async function listMembers({ database, studioId }: Scope, accountId: string | null): Promise<Member[]> {
+/** Who works in a studio, the first who came in front. */
+export async function listMembers({ database, studioId, by }: Scope): Promise<Member[]> {
   const { id, role, eventId, until, since } = members;
   const rows = await database
     .select({
@@ -21,7 +21,7 @@ export async function listMembers({ database, studioId }: Scope, accountId: stri
     .innerJoin(accounts, eq(accounts.id, members.accountId))
     .where(eq(members.studioId, studioId))
     .orderBy(asc(since), asc(id));
-  return rows.map(({ account, ...member }) => ({ ...member, me: account === accountId }));
+  return rows.map(({ account, ...member }) => ({ ...member, me: account === by?.id }));
 }
 
 /** One of them; a 404 problem where there is none by that id. */
@@ -52,10 +52,13 @@ export async function addMember(
     throw HttpProblem.conflict('You work in this studio already: an owner changes as what.');
   if (before) await database.delete(members).where(eq(members.id, before.id));
   const personId = role === 'helper' ? null : await personFor(writing, { name, role });
+  const id = randomUUID();
   await database.insert(members).values({
-    ...{ id: randomUUID(), studioId, accountId, role, personId, eventId, until },
+    ...{ id, studioId, accountId, role, personId, eventId, until },
     since: new Date().toISOString(),
   });
+  writing.trail.isBy({ id: accountId, name });
+  writing.trail.made('member', { id, name, role, eventId, until });
 }
 
 async function personFor(writing: Writing, { name, role }: { name: string; role: Role }): Promise<string> {
@@ -83,13 +86,10 @@ async function personFor(writing: Writing, { name, role }: { name: string; role:
 export async function changeMember(writing: Writing, id: string, part: MemberPart): Promise<void> {
   const { database } = writing;
   const member = await keptOwned(writing, id, part.role);
-  const [account] = await database
-    .select({ name: accounts.name })
-    .from(accounts)
-    .where(eq(accounts.id, member.accountId));
+  const name = await nameOf(writing, member);
   const { role } = part;
-  const personId =
-    member.personId ?? (role === 'helper' ? null : await personFor(writing, { name: account!.name, role }));
+  const personId = member.personId ?? (role === 'helper' ? null : await personFor(writing, { name, role }));
+  writing.trail.changed('member', id, { was: member, is: part });
   await database
     .update(members)
     .set({ ...part, personId })
@@ -104,8 +104,23 @@ export async function changeMember(writing: Writing, id: string, part: MemberPar
 
 /** Ends someone's work in a studio; what they did stays. A 409 problem where nobody would own it. */
 export async function removeMember(writing: Writing, id: string): Promise<void> {
-  await keptOwned(writing, id, null);
+  const { role, eventId, until, ...member } = await keptOwned(writing, id, null);
   await writing.database.delete(members).where(eq(members.id, id));
+  writing.trail.removed('member', { id, name: await nameOf(writing, member), role, eventId, until });
+}
+
+async function nameOf({ database }: Writing, { accountId }: { accountId: string }): Promise<string> {
+  const [account] = await database.select({ name: accounts.name }).from(accounts).where(eq(accounts.id, accountId));
+  return account!.name;
+}
+
+/** How many own a studio. */
+export async function ownersOf({ database, studioId }: Pick<Scope, 'database' | 'studioId'>): Promise<number> {
+  const owners = await database
+    .select({ id: members.id })
+    .from(members)
+    .where(and(eq(members.studioId, studioId), eq(members.role, 'owner')));
+  return owners.length;
 }
 
 /**
@@ -115,10 +130,7 @@ export async function removeMember(writing: Writing, id: string): Promise<void> 
 async function keptOwned(writing: Writing, id: string, role: Role | null) {
   const member = await memberOf(writing, id);
   if (member.role !== 'owner' || role === 'owner') return member;
-  const owners = await writing.database
-    .select({ id: members.id })
-    .from(members)
-    .where(and(eq(members.studioId, writing.studioId), eq(members.role, 'owner')));
-  if (owners.length === 1) throw HttpProblem.conflict('A studio keeps one owner: make somebody else an owner first.');
+  if ((await ownersOf(writing)) === 1)
+    throw HttpProblem.conflict('A studio keeps one owner: make somebody else an owner first.');
   return member;
 }

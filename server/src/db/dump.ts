@@ -3,8 +3,10 @@ import { mkdir, open, rename } from 'node:fs/promises';
 import path from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { escape, escapeId, type Connection, type TypeCastField } from 'mysql2';
+import { escape, escapeId } from 'mysql2';
 import type { PoolConnection, RowDataPacket } from 'mysql2/promise';
+
+import { cellsOf } from './stream';
 
 /** Rows in one statement. */
 const BATCH = 500;
@@ -43,25 +45,13 @@ async function* statements(connection: PoolConnection): AsyncGenerator<string> {
 }
 
 async function* rowsOf(connection: PoolConnection, table: string): AsyncGenerator<string> {
-  // Every cell in the database's own words: nothing is rounded or moved to another time zone.
-  const query = {
-    sql: `select * from ${escapeId(table)}`,
-    rowsAsArray: true,
-    typeCast: (field: TypeCastField) => field.string(),
-  };
-  const rows = plain(connection).query(query).stream();
   let batch: string[] = [];
   const flush = () => `insert into ${escapeId(table)} values\n${batch.join(',\n')};\n`;
-  for await (const cells of rows as AsyncIterable<(string | null)[]>) {
+  for await (const cells of cellsOf(connection, `select * from ${escapeId(table)}`)) {
     batch.push(`(${cells.map((cell) => escape(cell)).join(', ')})`);
     if (batch.length < BATCH) continue;
     yield flush();
     batch = [];
   }
   if (batch.length > 0) yield flush();
-}
-
-/** The connection without promises, which alone can hand out row after row. */
-function plain({ connection }: PoolConnection): Connection {
-  return connection as unknown as Connection;
 }

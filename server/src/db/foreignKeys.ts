@@ -37,7 +37,7 @@ export async function checkRows(connection: PoolConnection, statement: string): 
 }
 
 /** The foreign keys that are there once these statements are through: what adds each, by table and name. */
-function foreignKeysAfter(statements: readonly string[]): Map<string, string> {
+export function foreignKeysAfter(statements: readonly string[]): Map<string, string> {
   const keys = new Map<string, string>();
   for (const statement of statements) {
     const [, addedTo, added] = ADDS.exec(statement) ?? [];

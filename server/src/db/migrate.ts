@@ -3,7 +3,7 @@ import type { PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/prom
 
 import { workspaceFile } from '../workspace';
 import { databaseError, type Database } from './connect';
-import { addForeignKey, addsForeignKey, checkRows, restoreForeignKeys } from './foreignKeys';
+import { addForeignKey, addsForeignKey, checkRows, foreignKeysAfter, restoreForeignKeys } from './foreignKeys';
 
 /** One server may have several databases; each is changed by one process at a time. */
 const LOCK = "concat('leggero_migrations ', database())";
@@ -29,6 +29,8 @@ const ALREADY = new Set([
 const FOREIGN_KEY_THERE = /errno: 121\b/;
 
 interface MigrateOptions {
+  /** The last one to be applied, as they are dated; all of them by default. */
+  upTo?: number;
   /** Called before tables that hold records are changed. */
   beforeUpgrade?: (connection: PoolConnection) => Promise<void>;
 }
@@ -41,12 +43,15 @@ interface MigrateOptions {
  *
  * Throws when another process has been at it for a minute.
  */
-export async function applyMigrations(database: Database, { beforeUpgrade }: MigrateOptions = {}): Promise<void> {
+export async function applyMigrations(
+  database: Database,
+  { beforeUpgrade, upTo = Infinity }: MigrateOptions = {},
+): Promise<void> {
   const connection = await database.$client.getConnection();
   try {
     await lock(connection);
     await prepare(connection);
-    const all = readMigrationFiles({ migrationsFolder: workspaceFile('src/db/migrations') });
+    const all = migrations().filter(({ folderMillis }) => folderMillis <= upTo);
     const pending = await missing(connection, all);
     if (pending.length > 0 && (await holdsRecords(connection))) await beforeUpgrade?.(connection);
     for (const migration of pending) {
@@ -62,6 +67,17 @@ export async function applyMigrations(database: Database, { beforeUpgrade }: Mig
     // Closed, not given back: whatever it still holds, the lock among it, goes with it.
     connection.destroy();
   }
+}
+
+const migrations = () => readMigrationFiles({ migrationsFolder: workspaceFile('src/db/migrations') });
+
+/** The newest change of the tables that this version knows, as migrations are dated, ms. */
+export const newestMigration = (): number => migrations().at(-1)!.folderMillis;
+
+/** Throws when a row of any table points to one that is not there: where rows came in without the checks of their keys. */
+export async function checkAllRows(connection: PoolConnection): Promise<void> {
+  const statements = foreignKeysAfter(migrations().flatMap(({ sql }) => sql)).values();
+  for (const statement of statements) await checkRows(connection, statement);
 }
 
 async function lock(connection: PoolConnection): Promise<void> {

@@ -12,9 +12,17 @@ export interface Reach {
 /** All of a studio's records: an owner's, and the service's own. */
 export const WHOLE: Reach = { role: 'owner', eventId: null };
 
+/** Who writes, by their account and as they are called. */
+export interface By {
+  id: string;
+  name: string;
+}
+
 /** Who asks: every call is scoped to one studio, and to what they may see of it. */
 export interface Scope {
   database: Database;
   studioId: string;
   reach: Reach;
+  /** Who they are, where they signed in. */
+  by?: By | null;
 }

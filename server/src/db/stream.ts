@@ -1,3 +1,4 @@
+import type { Connection, TypeCastField } from 'mysql2';
 import type { PoolConnection } from 'mysql2/promise';
 
 import type { Database } from './connect';
@@ -17,4 +18,28 @@ export async function* onOwnConnection<Piece>(
     if (whole) connection.release();
     else connection.destroy();
   }
+}
+
+/** The same, all of it as of one moment, and without a word written. */
+export function asOfOneMoment<Piece>(
+  database: Database,
+  read: (connection: PoolConnection) => AsyncIterable<Piece>,
+): AsyncGenerator<Piece> {
+  return onOwnConnection(database, async function* (connection) {
+    await connection.query('set transaction isolation level repeatable read');
+    await connection.query('start transaction with consistent snapshot, read only');
+    yield* read(connection);
+    await connection.query('commit');
+  });
+}
+
+/** Row after row of a query, every cell in the database's own words: nothing is rounded or moved to another time zone. */
+export function cellsOf(
+  { connection }: PoolConnection,
+  sql: string,
+  values: string[] = [],
+): AsyncIterable<(string | null)[]> {
+  const query = { sql, values, rowsAsArray: true, typeCast: (field: TypeCastField) => field.string() };
+  // The connection without promises, which alone can hand out row after row.
+  return (connection as unknown as Connection).query(query).stream() as AsyncIterable<(string | null)[]>;
 }

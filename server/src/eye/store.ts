@@ -5,11 +5,11 @@ import type { Scope } from '../db/records';
 import { eyeChecks } from '../db/tables';
 import { HttpProblem } from '../http/problem';
 import { allowOnly } from '../person/private';
-import type { Viewer } from '../person/sessions';
+import type { Viewer } from '../person/openPages';
 import { listHanging, listRows, readRow } from '../records/store';
 
 /** Sessions that meet a condition, newest first, each with its balloons in the order filled. */
-async function checksWhere(scope: Scope, which: SQL | undefined): Promise<EyeCheckRecord[]> {
+export async function checksWhere(scope: Scope, which: SQL | undefined): Promise<EyeCheckRecord[]> {
   const [rows, balloons] = await Promise.all([
     listRows(scope, 'eyeCheck', which),
     listHanging(scope, 'eyeBalloon', 'eyeCheckId', { of: 'eyeCheck', which }),

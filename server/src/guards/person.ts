@@ -1,6 +1,7 @@
 import { eq, or } from 'drizzle-orm';
 
 import { eyeChecks } from '../db/tables';
+import { forgetInDeeds } from '../deed/forget';
 import { HttpProblem } from '../http/problem';
 import { allowOnly, keepPrivate } from '../person/private';
 import type { Guard } from '../records/guard';
@@ -12,5 +13,7 @@ export const person: Guard<'person'> = {
     if (owner) throw HttpProblem.conflict('A studio keeps its owner.');
     if (hasPin) await allowOnly(asked, viewer, [id]);
     await keepPrivate(asked, viewer, or(eq(eyeChecks.personId, id), eq(eyeChecks.secondPersonId, id)), [id]);
+    // Someone who goes is not kept in what was done: it does not come back.
+    await forgetInDeeds(asked, id);
   },
 };

@@ -1,5 +1,6 @@
 import type { ErrorRequestHandler } from 'express';
 
+import { tell } from '../access/events';
 import { databaseError, isAway, isFull, isHeld } from '../db/connect';
 import { HttpProblem } from './problem';
 
@@ -11,6 +12,7 @@ export const answerProblems: ErrorRequestHandler = (error, request, response, ne
   if (response.headersSent) return next(error);
   const known = problemOf(error);
   if (known.status >= 500) request.log?.error({ err: error }, known.message);
+  if (known.status === 403 || known.status === 421) tell(request, response, 'refused');
   if (known.status === 503) response.setHeader('Retry-After', String(RETRY_SECONDS));
   response.status(known.status).type('application/problem+json').json(known.document());
 };

@@ -1,6 +1,8 @@
 import type { Request, RequestHandler } from 'express';
 import helmet from 'helmet';
 
+const YEAR_S = 365 * 86_400;
+
 /** What a device can do that Leggero never asks for. */
 const UNUSED = [
   'accelerometer',
@@ -24,7 +26,8 @@ const UNUSED = [
  * Headers that keep a page of Leggero to what it is made of: its own scripts, styles, fonts and pictures, and nothing
  * from elsewhere.
  */
-export function securityHeaders(): RequestHandler[] {
+export function securityHeaders({ strictTransport }: { strictTransport: boolean }): RequestHandler[] {
+  const strictTransportSecurity = strictTransport && { maxAge: YEAR_S, includeSubDomains: false };
   const self = "'self'";
   const none = "'none'";
   const secure = helmet({
@@ -49,7 +52,7 @@ export function securityHeaders(): RequestHandler[] {
       },
     },
     // The app is served over plain HTTP on loopback, where this would do nothing.
-    strictTransportSecurity: false,
+    strictTransportSecurity,
   });
   const policy = UNUSED.map((feature) => `${feature}=()`).join(', ');
   const permissions: RequestHandler = (_, response, next) => {
@@ -59,7 +62,7 @@ export function securityHeaders(): RequestHandler[] {
   // An answer of the API is no page: nothing of it runs, and it is asked for with every tap.
   const answers = helmet({
     contentSecurityPolicy: { useDefaults: false, directives: { 'default-src': [none], 'frame-ancestors': [none] } },
-    strictTransportSecurity: false,
+    strictTransportSecurity,
   });
   const isAnswer = ({ path }: Request) => path.startsWith('/api/');
   return [

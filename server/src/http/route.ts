@@ -1,12 +1,12 @@
 import { idSchema, type Route } from '@leggero/contract';
-import { ROUTES, type ParsedRequestOf, type ResponseOf, type RouteName } from '@leggero/contract/routes';
+import { ROUTES, type ParsedRequestOf, type QueryOf, type ResponseOf, type RouteName } from '@leggero/contract/routes';
 import type { Request, Response, Router } from 'express';
 import type { z } from 'zod';
 
 import { allow, scopeOf } from '../access/who';
 import { untilUncrossed } from '../db/again';
 import type { Scope } from '../db/records';
-import type { Viewer } from '../person/sessions';
+import type { Viewer } from '../person/openPages';
 import type { Outcome } from '../records/commands';
 import type { Asked } from '../records/guard';
 import { inWriting } from '../records/writing';
@@ -17,6 +17,8 @@ interface Call<Name extends RouteName> extends Scope {
   /** The id of the path; '' where the path has none. */
   id: string;
   body: ParsedRequestOf<Name>;
+  /** What its address asks. */
+  query: QueryOf<Name>;
   /** Who asks, as the device's session has it. */
   viewer: Viewer;
   /** Leaves word of an error that is answered in parts. */
@@ -57,7 +59,9 @@ export function mountOpen<Name extends RouteName>(
 export function mount<Name extends RouteName>(router: Router, name: Name, handle: Handle<Name>): void {
   mountOpen(router, name, (({ request, response, id, body }: OpenCall<Name>) => {
     const log = (error: unknown) => request.log?.error({ err: error }, problemOf(error).message);
-    return handle({ ...scopeOf(response), id, body, viewer: viewerOf(response), log });
+    const route: Route = ROUTES[name];
+    const query = (route.query && parsed(route.query, request.query)) as QueryOf<Name>;
+    return handle({ ...scopeOf(response), id, body, query, viewer: viewerOf(response), log });
   }) as Handle<Name, OpenCall<Name>>);
 }
 

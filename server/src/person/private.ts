@@ -4,7 +4,7 @@ import type { Scope } from '../db/records';
 import { eyeChecks, people } from '../db/tables';
 import { HttpProblem } from '../http/problem';
 import { findRow } from '../records/store';
-import type { Viewer } from './sessions';
+import type { Viewer } from './openPages';
 
 const LOCKED = 'This is private: it opens with the PIN of the person it belongs to, or of the owner.';
 

@@ -8,7 +8,7 @@ import { HttpProblem } from '../http/problem';
 import { listRows, ownedBy, readRow } from '../records/store';
 import { inWriting } from '../records/writing';
 import { allowOnly, isAllowed } from './private';
-import type { Viewer } from './sessions';
+import type { Viewer } from './openPages';
 
 /** What opens someone's pages; null where nothing does. A 404 problem when nobody is meant. */
 async function pinHashOf(scope: Scope, id: string): Promise<string | null> {
@@ -58,7 +58,7 @@ export async function setPin(scope: Scope, viewer: Viewer, id: string, pin: stri
     writing.touch('person', [id]);
     return readRow(writing, 'person', id);
   });
-  viewer.closeElsewhere(id);
+  await viewer.closeElsewhere(id);
   return changed;
 }
 

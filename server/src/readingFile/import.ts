@@ -70,6 +70,7 @@ async function writePlan(
         noun,
         batch.map(({ id }) => id),
       );
+      for (const row of batch) writing.trail.made(noun, row);
       if (noun === 'reading') onProgress(i + batch.length, rows.length);
     }
   }

@@ -3,7 +3,7 @@ import type { Everything } from '@leggero/contract/everything';
 import { drizzle } from 'drizzle-orm/mysql2';
 
 import type { Scope } from '../db/records';
-import { onOwnConnection } from '../db/stream';
+import { asOfOneMoment } from '../db/stream';
 import * as schema from '../db/tables';
 import { revisionOf } from './revision';
 import { rowsAfter } from './store';
@@ -17,12 +17,9 @@ const PAGE = 1000;
  * so that a grown studio never lies in memory whole.
  */
 export function everything(scope: Scope, now: Date): AsyncGenerator<string> {
-  return onOwnConnection(scope.database, async function* (connection) {
-    await connection.query('set transaction isolation level repeatable read');
-    await connection.query('start transaction with consistent snapshot, read only');
+  return asOfOneMoment(scope.database, (connection) => {
     const own = drizzle(connection, { schema, mode: 'planetscale' }) as unknown as Scope['database'];
-    yield* piecesOf({ ...scope, database: own }, now);
-    await connection.query('commit');
+    return piecesOf({ ...scope, database: own }, now);
   });
 }
 

@@ -1,11 +1,11 @@
 import { KEPT_NOUNS, mayRead, type Changes, type NounName } from '@leggero/contract';
-import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, inArray, sql } from 'drizzle-orm';
 
 import type { Scope } from '../db/records';
 import { groupBy } from '../db/shape';
-import { changes } from '../db/tables';
-import { revisionOf } from './revision';
-import { listRows, rowsAfter } from './store';
+import { changes, studios } from '../db/tables';
+import { revisionsOf, type Revisions } from './revision';
+import { listRows, rowsAfter, withRows } from './store';
 import { TABLES } from './tables';
 import { weightOf } from './weight';
 
@@ -41,7 +41,7 @@ function written(scope: Scope, cursor: Cursor): string {
   return [reachOf(scope), filling ? 'fill' : cursor.there ? 'there' : 'gone', revision, noun, id].join('.');
 }
 
-/** The place that a cursor names; null for one of another studio or reach, or that is none. */
+/** The place that a cursor names; null for none, and for one of another studio or reach. */
 function readCursor(scope: Scope, text: string): Cursor | null {
   const [, reach, phase, revisionText, noun = '', id = ''] = CURSOR.exec(text) ?? [];
   if (reach !== reachOf(scope)) return null;
@@ -50,51 +50,60 @@ function readCursor(scope: Scope, text: string): Cursor | null {
   return phase === 'fill' ? { ...at, filling: true } : { ...at, filling: false, there: phase === 'there' };
 }
 
+/** What of the changes is asked for. */
+interface Asking {
+  since: string;
+  nouns?: readonly NounName[] | undefined;
+  page?: number | undefined;
+}
+
+const ANEW: Changes = { cursor: '', revision: 0, more: true, anew: true, rows: {}, gone: {} };
+
 /**
  * The rows and tombstones after a cursor. A device without one is filled first, noun by noun, and then follows the
  * changes since the revision at which its filling began: whatever was written meanwhile comes again, newer. Each page is
  * read in one snapshot, and revisions are in the order of commits (`inWriting`), so that no row is ever skipped.
  */
-export function changesSince(
+export function changesSince(scope: Scope, asking: Asking): Promise<Changes> {
+  return scope.database.transaction((tx) =>
+    changesWithin({ ...scope, database: tx as unknown as Scope['database'] }, asking),
+  );
+}
+
+/** The same within a transaction: one that reads for the first time, or has since it alone may write to the studio (`inWriting`). */
+export async function changesWithin(
   scope: Scope,
-  {
-    since,
-    nouns: asked = KEPT_NOUNS,
-    page = PAGE,
-  }: { since: string; nouns?: readonly NounName[] | undefined; page?: number | undefined },
+  { since, nouns: asked = KEPT_NOUNS, page = PAGE }: Asking,
 ): Promise<Changes> {
   const seen = asked.filter((noun) => mayRead(scope.reach.role, noun));
   const nouns: readonly NounName[] = seen.length > 0 ? seen : ['studio'];
-  return scope.database.transaction(
-    async (tx) => {
-      const within: Scope = { ...scope, database: tx as unknown as Scope['database'] };
-      const now = await revisionOf(within);
-      const start: Cursor = { filling: true, revision: now, noun: nouns[0]!, id: '' };
-      const cursor = since === '' ? start : readCursor(scope, since);
-      const unknown = cursor?.filling && !nouns.includes(cursor.noun as NounName);
-      if (cursor === null || unknown || cursor.revision > after(now).revision) {
-        return { cursor: '', revision: 0, more: true, anew: true, rows: {}, gone: {} };
-      }
-      return cursor.filling ? filled(within, cursor, nouns, page) : changed(within, cursor, { nouns, page, now });
-    },
-    { isolationLevel: 'repeatable read', accessMode: 'read only' },
-  );
+  const cursor = readCursor(scope, since);
+  if (cursor && !cursor.filling) return changed(scope, cursor, { nouns, page });
+  if (since !== '' && !(cursor && nouns.includes(cursor.noun as NounName))) return ANEW;
+  const at = await revisionsOf(scope);
+  const from = cursor ?? { filling: true as const, revision: at.revision, noun: nouns[0]!, id: '' };
+  return isOfThese(from, at) ? filled(scope, from, { nouns, page, now: at.revision }) : ANEW;
 }
+
+/** Whether a place is one of these records: a restored backup may be behind it, or have begun anew after it. */
+const isOfThese = (cursor: Cursor, { revision, filledFrom }: Revisions): boolean =>
+  cursor.revision <= after(revision).revision && cursor.revision >= filledFrom;
 
 /** A page of all rows there are. */
 async function filled(
   scope: Scope,
   { revision, ...from }: Extract<Cursor, { filling: true }>,
-  nouns: readonly NounName[],
-  page: number,
+  { nouns, page, now }: { nouns: readonly NounName[]; page: number; now: number },
 ): Promise<Changes> {
   const rows: Record<string, { id: string }[]> = {};
   let left = page;
   let last = from.id;
   let next: Cursor = after(revision);
-  for (const name of nouns.slice(nouns.indexOf(from.noun as NounName))) {
+  const ahead = nouns.slice(nouns.indexOf(from.noun as NounName));
+  const some = await withRows(scope, ahead);
+  for (const name of ahead) {
     const weight = weightOf(name);
-    const found = await rowsAfter(scope, name, { last, most: Math.ceil(left / weight) });
+    const found = some.has(name) ? await rowsAfter(scope, name, { last, most: Math.ceil(left / weight) }) : [];
     if (found.length > 0) rows[name] = found;
     left -= weight * found.length;
     last = '';
@@ -102,28 +111,23 @@ async function filled(
     next = { filling: true, revision, noun: name, id: found.at(-1)!.id };
     break;
   }
-  return { cursor: written(scope, next), revision, more: true, anew: false, rows, gone: {} } as Changes;
+  // What was written since it began is still to come.
+  const more = next.filling || revision < now;
+  return { cursor: written(scope, next), revision, more, anew: false, rows, gone: {} } as Changes;
 }
 
 /** A page of what was written since. */
 async function changed(
   scope: Scope,
   from: Extract<Cursor, { filling: false }>,
-  { nouns, page, now }: { nouns: readonly NounName[]; page: number; now: number },
+  { nouns, page }: { nouns: readonly NounName[]; page: number },
 ): Promise<Changes> {
-  const { revision, noun, rowId, there } = changes;
-  // What was taken away comes before what was put in its place.
-  const later = sql`(${revision}, ${noun}, ${rowId}, ${there}) > (${from.revision}, ${from.noun}, ${from.id}, ${from.there})`;
-  const read = await scope.database
-    .select({ noun, id: rowId, revision, there })
-    .from(changes)
-    .where(and(eq(changes.studioId, scope.studioId), inArray(noun, [...nouns]), later))
-    .orderBy(asc(revision), asc(noun), asc(rowId), asc(there))
-    .limit(page);
+  const { now, filledFrom, read } = await newsAfter(scope, from, { nouns, page });
+  if (!isOfThese(from, { revision: now, filledFrom })) return ANEW;
   const found = read.slice(0, fitting(read, page));
   const rows: Record<string, unknown[]> = {};
   const gone: Record<string, string[]> = {};
-  for (const [name, own] of groupBy(found, (change) => change.noun) as Map<NounName, typeof found>) {
+  for (const [name, own] of groupBy(found, (change) => change.noun) as Map<NounName, Change[]>) {
     const ids = own.filter((change) => change.there).map(({ id }) => id);
     const now = ids.length === 0 ? [] : await listRows(scope, name, inArray(TABLES[name].id, ids));
     const still = new Set(now.map(({ id }) => id));
@@ -143,6 +147,43 @@ async function changed(
     rows,
     gone,
   } as Changes;
+}
+
+interface Change {
+  noun: NounName;
+  id: string;
+  revision: number;
+  there: boolean;
+}
+
+/** At which revision the records are, and the changes after a place in their order, so many at most: one statement. */
+async function newsAfter(
+  { database, studioId }: Scope,
+  from: Extract<Cursor, { filling: false }>,
+  { nouns, page }: { nouns: readonly NounName[]; page: number },
+): Promise<{ now: number; filledFrom: number; read: Change[] }> {
+  const { revision, noun, rowId, there } = changes;
+  // What was taken away comes before what was put in its place.
+  const later = sql`(${revision}, ${noun}, ${rowId}, ${there}) > (${from.revision}, ${from.noun}, ${from.id}, ${from.there})`;
+  const news = database
+    .select({ noun, id: rowId, revision, there })
+    .from(changes)
+    // The revision by itself too: the database finds no place in an index by several columns at once.
+    .where(and(eq(changes.studioId, studioId), gte(revision, from.revision), later, inArray(noun, [...nouns])))
+    .orderBy(asc(revision), asc(noun), asc(rowId), asc(there))
+    .limit(page)
+    .as('news');
+  const rows = await database
+    .select({
+      ...{ now: studios.revision, filledFrom: studios.filledFrom },
+      change: { noun: news.noun, id: news.id, revision: news.revision, there: news.there },
+    })
+    .from(studios)
+    .leftJoin(news, sql`true`)
+    .where(eq(studios.id, studioId))
+    .orderBy(asc(news.revision), asc(news.noun), asc(news.id), asc(news.there));
+  const { now = 0, filledFrom = 0 } = rows[0] ?? {};
+  return { now, filledFrom, read: rows.flatMap(({ change }) => change ?? []) };
 }
 
 /** How many of some changes fit a page by the weight of their rows; one does always. */

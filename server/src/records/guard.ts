@@ -1,6 +1,6 @@
 import type { ChangeOf, MakeOf, NounName, RowOf } from '@leggero/contract';
 
-import type { Viewer } from '../person/sessions';
+import type { Viewer } from '../person/openPages';
 import type { InsertOf } from './store';
 import type { Writing } from './writing';
 

@@ -65,11 +65,7 @@ export function recordRoutes(router: Router): void {
   }
   for (const [route, name] of Object.entries(POSTED) as [keyof typeof POSTED, NounName][])
     mountWriting(router, route, (asked) => makeRow(asked, name, asked.body as never) as never);
-  mount(router, 'carryOut', async (call) => {
-    const { commands, since } = call.body;
-    const answered = await carryOut(call, commands);
-    return since === undefined ? answered : { ...answered, changes: await changesSince(call, { since }) };
-  });
+  mount(router, 'carryOut', (call) => carryOut(call, call.body));
   router.get(CHANGES_PATH, allow('helper'), async (request, response) => {
     response.json(await changesSince(scopeOf(response), parsed(changesQuerySchema, request.query)));
   });

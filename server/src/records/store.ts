@@ -1,13 +1,14 @@
 import { NOUNS, type ChangeOf, type MakeOf, type NounName, type RowOf } from '@leggero/contract';
-import { and, asc, desc, eq, gt, inArray, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, sql, type SQL } from 'drizzle-orm';
 import type { MySqlTable } from 'drizzle-orm/mysql-core';
 
 import { databaseError } from '../db/connect';
 import type { Scope } from '../db/records';
 import { groupBy } from '../db/shape';
+import { goingWith } from '../deed/going';
 import { HttpProblem } from '../http/problem';
 import { asSeen, inReach } from './reach';
-import { columnOf, columnsOf, TABLES } from './tables';
+import { columnOf, columnsOf, isPlain, plainColumnsOf, TABLES } from './tables';
 import type { Writing } from './writing';
 
 /** The condition that names one row that whoever asks has in reach. */
@@ -64,6 +65,17 @@ export async function rowsAfter<N extends NounName>(
   return asSeen(name, scope.reach, rows);
 }
 
+/** Which of some nouns have rows that whoever asks has in reach: one statement for all of them. */
+export async function withRows(scope: Scope, names: readonly NounName[]): Promise<Set<NounName>> {
+  const asked = names.map(
+    (name) =>
+      sql`select ${name} as noun from dual where exists (select 1 from ${TABLES[name]} where ${inReach(name, scope)})`,
+  );
+  if (asked.length === 0) return new Set();
+  const [rows] = (await scope.database.execute(sql.join(asked, sql` union all `))) as unknown as [{ noun: NounName }[]];
+  return new Set(rows.map(({ noun }) => noun));
+}
+
 /** One row of the studio's, or null. */
 export async function findRow<N extends NounName>(scope: Scope, name: N, id: string): Promise<RowOf<N> | null> {
   const [row] = await scope.database
@@ -86,17 +98,32 @@ export async function readRow<N extends NounName>(scope: Scope, name: N, id: str
  * taken by another studio is a conflict that says nothing of whose it is.
  */
 export async function insertRow<N extends NounName>(writing: Writing, name: N, row: InsertOf<N>): Promise<RowOf<N>> {
-  const { database, studioId } = writing;
+  const values = { ...(await withoutGone(writing, name, row)), studioId: writing.studioId };
+  const stored = await insertReturning(writing, name, values);
+  writing.touch(name, [row.id]);
+  // A helper makes nothing that they would not have in reach.
+  const asIs = isPlain(name) && writing.reach.role !== 'helper';
+  const made = asIs ? (stored as RowOf<N>) : await readRow(writing, name, row.id);
+  writing.trail.made(name, made);
+  return made;
+}
+
+/** Writes a new row, and answers it as its columns have it then: one statement. */
+async function insertReturning({ database }: Scope, name: NounName, values: object): Promise<Record<string, unknown>> {
+  const columns = Object.entries(plainColumnsOf(name));
+  const insert = database.insert(TABLES[name] as MySqlTable).values(values as never);
+  const answer = columns.map(([field, column]) => sql`${sql.identifier(column.name)} as ${sql.identifier(field)}`);
   try {
-    await database
-      .insert(TABLES[name] as MySqlTable)
-      .values({ ...(await withoutGone(writing, name, row)), studioId } as never);
+    const [[row]] = (await database.execute(
+      sql`${insert.getSQL()} returning ${sql.join(answer, sql`, `)}`,
+    )) as unknown as [[Record<string, unknown>]];
+    return Object.fromEntries(
+      columns.map(([field, column]) => [field, row[field] === null ? null : column.mapFromDriverValue(row[field])]),
+    );
   } catch (error) {
     if (databaseError(error)?.code !== 'ER_DUP_ENTRY') throw error;
     throw HttpProblem.conflict('This id, or its place, is already taken.');
   }
-  writing.touch(name, [row.id]);
-  return readRow(writing, name, row.id);
 }
 
 /** What is written of a new row: what its maker gave, and what the server decides. */
@@ -106,28 +133,34 @@ export type InsertOf<N extends NounName> = MakeOf<N> & Partial<RowOf<N>> & { id:
 export async function updateRow<N extends NounName>(
   writing: Writing,
   name: N,
-  id: string,
+  was: RowOf<N>,
   by: ChangeOf<N>,
 ): Promise<RowOf<N>> {
   const given = Object.fromEntries(Object.entries(by).filter(([, value]) => value !== undefined));
   const set = await withoutGone(writing, name, given);
-  if (Object.keys(set).length > 0) {
-    await writing.database
-      .update(TABLES[name] as MySqlTable)
-      .set(set as never)
-      .where(ownedBy(name, writing, id));
-  }
-  const row = await readRow(writing, name, id);
-  if (Object.keys(set).length > 0) writing.touch(name, [id]);
-  return row;
+  if (Object.keys(set).length === 0) return was;
+  const { id } = was;
+  await writing.database
+    .update(TABLES[name] as MySqlTable)
+    .set(set as never)
+    .where(ownedBy(name, writing, id));
+  const is = await readRow(writing, name, id);
+  writing.touch(name, [id]);
+  writing.trail.changed(name, id, { was, is });
+  return is;
 }
 
 /** Takes a row of the studio's away, and what goes with it; nothing to take away is as good. */
 export async function deleteRow(writing: Writing, name: NounName, id: string): Promise<void> {
-  const [{ affectedRows }] = (await writing.database
-    .delete(TABLES[name] as MySqlTable)
-    .where(ownedBy(name, writing, id))) as unknown as [{ affectedRows: number }];
-  if (affectedRows > 0) writing.touch(name, [id], false);
+  const row = await findRow(writing, name, id);
+  if (!row) return;
+  const { removed, cleared } = await goingWith(writing, name, id);
+  await writing.database.delete(TABLES[name] as MySqlTable).where(ownedBy(name, writing, id));
+  writing.touch(name, [id], false);
+  writing.trail.removed(name, row);
+  for (const { noun, row: other } of removed) writing.trail.removed(noun, other);
+  for (const { noun, row: other, field } of cleared)
+    writing.trail.changed(noun, other.id, { was: other, is: { [field]: null } });
 }
 
 /** A row without references to rows that are gone by now, where the noun lets go of them. */

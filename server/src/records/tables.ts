@@ -104,11 +104,17 @@ const SHOWN: { [N in NounName]?: { [Field in keyof RowOf<N>]?: SQL } } = {
 
 /** What is selected for a row of a noun: its fields, and nothing else that its table has. */
 export function columnsOf(name: NounName): Record<string, MySqlColumn | SQL> {
+  return { ...plainColumnsOf(name), ...(SHOWN[name] as Record<string, SQL> | undefined) };
+}
+
+/** Whether every field of a noun is a column as it is. */
+export const isPlain = (name: NounName): boolean => SHOWN[name] === undefined;
+
+/** The columns of a noun's fields, of those that have one. */
+export function plainColumnsOf(name: NounName): Record<string, MySqlColumn> {
   const columns = getTableColumns(TABLES[name]) as Record<string, MySqlColumn>;
-  const shown = SHOWN[name] as Record<string, SQL> | undefined;
-  return Object.fromEntries(
-    Object.keys(NOUNS[name].row.shape).map((field) => [field, shown?.[field] ?? columns[field]!]),
-  );
+  const fields = Object.keys(NOUNS[name].row.shape).filter((field) => field in columns);
+  return Object.fromEntries(fields.map((field) => [field, columns[field]!]));
 }
 
 /** The column that says whose a row is: of the studio itself, its id. */

@@ -1,4 +1,4 @@
-import type { ChangeOf, HoleLabel, SizerCreate, SizerRecord } from '@leggero/contract';
+import type { ChangeOf, HoleLabel, RowOf, SizerCreate, SizerRecord } from '@leggero/contract';
 import { eq, type SQL } from 'drizzle-orm';
 
 import type { Scope } from '../db/records';
@@ -67,14 +67,21 @@ async function replaceHoles(asked: Asked, sizerId: string, holes: readonly HoleL
     const hole = before.get(id);
     return hole && (hole.label !== label || hole.widthMm !== widthMm);
   });
-  // Two holes may trade widths: none stands in the way of another while they move.
-  for (const { id } of changed) await updateRow(asked, 'hole', id, { widthMm: before.get(id)!.widthMm + ASIDE_MM });
+  await moveAside(
+    asked,
+    changed.map(({ id }) => before.get(id)!),
+  );
   for (const { id, label, widthMm } of changed) await changeRow(asked, 'hole', id, { label, widthMm });
   await addHoles(
     asked,
     sizerId,
     holes.filter(({ id }) => !before.has(id)),
   );
+}
+
+/** Lets no hole stand in the way of another while they trade widths. */
+export async function moveAside(asked: Asked, holes: readonly RowOf<'hole'>[]): Promise<void> {
+  for (const hole of holes) await updateRow(asked, 'hole', hole, { widthMm: hole.widthMm + ASIDE_MM });
 }
 
 async function addHoles(asked: Asked, sizerId: string, holes: readonly HoleLabel[]): Promise<void> {

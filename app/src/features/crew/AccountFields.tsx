@@ -2,6 +2,7 @@ import { LEAST_PASSWORD } from '@leggero/contract/crew';
 import type { Control } from 'react-hook-form';
 
 import { FormField } from '@/ui/FormField';
+import { TYPING } from './typing';
 
 /** What is typed of an account. */
 export interface AccountValues {
@@ -38,14 +39,14 @@ export function AccountFields({ control }: { control: Control<AccountValues> }) 
         holds="words or nothing"
         label="E-mail, if you like"
         hint="To sign in with too."
-        typing={{ autoComplete: 'email', inputMode: 'email', autoCapitalize: 'none' }}
+        typing={TYPING.email}
       />
       <FormField
         control={control}
         name="password"
         label="Password"
         hint={`${LEAST_PASSWORD} characters or more: a few words are easy to keep, and hard to guess.`}
-        typing={{ secureTextEntry: true, autoComplete: 'new-password' }}
+        typing={TYPING.newPassword}
       />
     </>
   );

@@ -9,7 +9,9 @@ import { Empty, Loading } from '@/ui/States';
 import { Words } from '@/ui/Words';
 import { counted } from '@/wording/trade';
 
+import { AddressCard } from './AddressCard';
 import { DevicesCard } from './DevicesCard';
+import { OwnDataCard } from './OwnDataCard';
 import { PasskeysCard } from './PasskeysCard';
 import { PasswordCard } from './PasswordCard';
 import { SignOutButton } from './SignOutButton';
@@ -43,10 +45,12 @@ export function AccountPage() {
         <DevicesCard />
         <PasskeysCard />
         <PasswordCard />
+        <AddressCard account={account} />
         {waiting > 0 ? (
           <Words>{`${counted(waiting, 'entry waits', 'entries wait')} here until you sign in on this device again.`}</Words>
         ) : null}
         <SignOutButton />
+        <OwnDataCard />
       </View>
     </Page>
   );

@@ -14,10 +14,10 @@ import { Words } from '@/ui/Words';
 import { memberNote, partText, ROLE_WORDS } from '@/wording/crew';
 import { dayText } from '@/wording/day';
 
-import { ActionRow } from './ActionRow';
+import { ActionRow } from '@/ui/ActionRow';
 import { InviteSheet } from './InviteSheet';
 import { MemberSheet } from './MemberSheet';
-import { useSending } from './useSending';
+import { useSending } from '@/data/useSending';
 
 /** Who works in the studio, and who is asked to. */
 export function CrewPage() {

@@ -5,8 +5,8 @@ import { useCrewRenewed, useDevices } from '@/data/crew';
 import { Card } from '@/ui/Card';
 import { deviceText, usedText } from '@/wording/crew';
 
-import { ActionRow } from './ActionRow';
-import { useSending } from './useSending';
+import { ActionRow } from '@/ui/ActionRow';
+import { useSending } from '@/data/useSending';
 
 /** The devices on which one is signed in, each to be signed out from here. */
 export function DevicesCard() {

@@ -1,7 +1,7 @@
 import { usePathname } from 'expo-router';
 import { Suspense, type ReactNode } from 'react';
 
-import { JoinPage, NewPasswordPage, NowherePage, OwnerPage, SignInPage } from '@/chunks';
+import { ConfirmPage, JoinPage, NewPasswordPage, NowherePage, OwnerPage, SharedPage, SignInPage } from '@/chunks';
 import { doorAt, useAccess, useAccessLearned } from '@/data/access';
 
 /**
@@ -18,10 +18,14 @@ export function Door({ children }: { children: ReactNode }) {
 function useShut(): ReactNode {
   const access = useAccess((state) => state.access);
   switch (doorAt(access, usePathname())) {
+    case 'confirm':
+      return <ConfirmPage />;
     case 'join':
       return <JoinPage />;
     case 'new-password':
       return <NewPasswordPage />;
+    case 'shared':
+      return <SharedPage />;
     case 'set-up':
       return <OwnerPage withCode />;
     case 'sign-in':

@@ -1,16 +1,18 @@
 import type { MemberPart } from '@leggero/contract';
-import { CREW_ROUTES, isWholePart, type GivenCode } from '@leggero/contract/crew';
+import { CREW_ROUTES, emailSchema, isWholePart, type GivenCode } from '@leggero/contract/crew';
 import { useState } from 'react';
 
+import { useMails } from '@/data/access';
 import { useEvents } from '@/data/records';
 import { newId } from '@/device/id';
 import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
+import { invitationSays } from '@/wording/crew';
 
-import { CodeShown } from './CodeShown';
+import { CodeShown } from '@/parts/CodeShown';
 import { PartFields } from './PartFields';
 import { SendButton } from './SendButton';
-import { useSending } from './useSending';
+import { useSending } from '@/data/useSending';
 
 /** Invites someone: for whom it is and as what, then the code, this once. */
 export function InviteSheet({ onClose }: { onClose: () => void }) {
@@ -18,22 +20,23 @@ export function InviteSheet({ onClose }: { onClose: () => void }) {
   const [name, setName] = useState('');
   const [tried, setTried] = useState(false);
   const [part, setPart] = useState<MemberPart>({ role: 'maker', eventId: null, until: null });
-  const [given, setGiven] = useState<GivenCode | null>(null);
+  const mails = useMails();
+  const [email, setEmail] = useState('');
+  const [given, setGiven] = useState<(GivenCode & { mailed: boolean }) | null>(null);
   const sending = useSending(CREW_ROUTES.invite);
   const named = name.trim().length >= 1 && name.trim().length <= 80;
+  const to = email.trim() || null;
+  const reached = to === null || emailSchema.safeParse(to).success;
   const invite = async () => {
     setTried(true);
-    if (!named || !isWholePart(part)) return;
-    setGiven((await sending.send({ body: { id: newId(), name: name.trim(), ...part } }))?.answer ?? null);
+    if (!named || !reached || !isWholePart(part)) return;
+    const body = { id: newId(), name: name.trim(), email: to, ...part };
+    setGiven((await sending.send({ body }))?.answer ?? null);
   };
   if (given)
     return (
       <Sheet title={`Invite ${name.trim()}`} open onClose={onClose}>
-        <CodeShown
-          page="/join"
-          given={given}
-          says={`Let ${name.trim()} scan this, or send the link. It joins one person.`}
-        />
+        <CodeShown page="/join" given={given} says={invitationSays({ name: name.trim(), to, mailed: given.mailed })} />
       </Sheet>
     );
   return (
@@ -45,6 +48,17 @@ export function InviteSheet({ onClose }: { onClose: () => void }) {
         autoComplete="off"
         error={tried && !named ? 'A name of 1 to 80 characters.' : undefined}
       />
+      {mails ? (
+        <Field
+          label="Their e-mail, if it should go by mail"
+          value={email}
+          onChangeText={setEmail}
+          autoComplete="off"
+          autoCapitalize="none"
+          inputMode="email"
+          error={tried && !reached ? 'This is no e-mail address.' : undefined}
+        />
+      ) : null}
       <PartFields part={part} events={events} onChange={setPart} />
       <SendButton
         title="Make the invitation"

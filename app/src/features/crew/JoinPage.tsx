@@ -15,7 +15,7 @@ import { invitedText } from '@/wording/crew';
 import { AccountFields, NO_ACCOUNT, type AccountValues } from './AccountFields';
 import { DoorPage } from './DoorPage';
 import { SendButton } from './SendButton';
-import { useSending } from './useSending';
+import { useSending } from '@/data/useSending';
 
 /** Takes up an invitation: by its link, or by its code typed in. */
 export function JoinPage() {

@@ -8,11 +8,11 @@ import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { Sheet } from '@/ui/Sheet';
 
-import { CodeShown } from './CodeShown';
+import { CodeShown } from '@/parts/CodeShown';
 import { PartFields } from './PartFields';
 import { SendButton } from './SendButton';
-import { useSending } from './useSending';
-import { WrongLine } from './WrongLine';
+import { useSending } from '@/data/useSending';
+import { WrongLine } from '@/ui/WrongLine';
 
 /** Someone who works here: what they are, a code for a new password, and the end of it. */
 export function MemberSheet({ member, onClose }: { member: Member; onClose: () => void }) {

@@ -4,17 +4,22 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 
+import { useMails } from '@/data/access';
 import { takeHash } from '@/device/hash';
 import { Button } from '@/ui/Button';
 import { FormField } from '@/ui/FormField';
+import { Words } from '@/ui/Words';
 
 import { DoorPage } from './DoorPage';
+import { MailCode } from './MailCode';
 import { SendButton } from './SendButton';
-import { useSending } from './useSending';
+import { useSending } from '@/data/useSending';
+import { TYPING } from './typing';
 
-/** Sets a new password by the code that an owner gave. */
+/** Sets a new password by a code: an owner gave it, or it was mailed. */
 export function NewPasswordPage() {
   const [code] = useState(takeHash);
+  const asksMail = useMails() && code === '';
   const [set, setSet] = useState(false);
   const { control, handleSubmit, setError } = useForm({
     resolver: zodResolver(CREW_ROUTES.newPassword.request),
@@ -31,19 +36,22 @@ export function NewPasswordPage() {
       </DoorPage>
     );
   return (
-    <DoorPage title="A new password" says="By the code that an owner of your studio gave you.">
-      <FormField
-        control={control}
-        name="code"
-        label="Code"
-        typing={{ autoCapitalize: 'characters', autoComplete: 'off' }}
-      />
-      <FormField
-        control={control}
-        name="password"
-        label="New password"
-        typing={{ secureTextEntry: true, autoComplete: 'new-password' }}
-      />
+    <DoorPage
+      title="A new password"
+      says={
+        asksMail
+          ? 'By a link that is mailed to you, or a code that an owner of your studio gave you.'
+          : 'By the code that you were given.'
+      }
+    >
+      {asksMail ? (
+        <>
+          <MailCode />
+          <Words look="strong">Or by a code that you have</Words>
+        </>
+      ) : null}
+      <FormField control={control} name="code" label="Code" typing={TYPING.code} />
+      <FormField control={control} name="password" label="New password" typing={TYPING.newPassword} />
       <SendButton title="Set it" sending={sending} onPress={() => void keep()} />
     </DoorPage>
   );

@@ -10,7 +10,8 @@ import { Words } from '@/ui/Words';
 import { AccountFields, NO_ACCOUNT, type AccountValues } from './AccountFields';
 import { DoorPage } from './DoorPage';
 import { SendButton } from './SendButton';
-import { useSending } from './useSending';
+import { useSending } from '@/data/useSending';
+import { TYPING } from './typing';
 
 /**
  * The first account, which owns the studio: from then on everybody signs in. `withCode`: the service is open to a
@@ -39,7 +40,7 @@ export function OwnerPage({ withCode = false }: { withCode?: boolean }) {
           holds="words or nothing"
           label="Code of the start"
           hint="Where Leggero was started it says: nobody owns this studio yet."
-          typing={{ autoComplete: 'off', autoCapitalize: 'characters' }}
+          typing={TYPING.code}
         />
       ) : null}
       <AccountFields control={control} />

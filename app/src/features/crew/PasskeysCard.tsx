@@ -1,17 +1,20 @@
 import { CREW_ROUTES, type Passkey } from '@leggero/contract/crew';
+import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useCrewRenewed, usePasskeys } from '@/data/crew';
+import { useSending } from '@/data/useSending';
 import { hasPasskeys, makePasskey } from '@/device/passkey';
+import { ActionRow } from '@/ui/ActionRow';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
+import { WrongLine } from '@/ui/WrongLine';
 import { deviceText } from '@/wording/crew';
 import { dayText } from '@/wording/day';
 
-import { ActionRow } from './ActionRow';
-import { useSending } from './useSending';
-import { WrongLine } from './WrongLine';
+/** The device does not say which. */
+const UNMADE = 'No passkey was made: it was called off, or this device has one already.';
 
 /** Keys that one's devices keep: to sign in by a finger or a glance instead of a password. */
 export function PasskeysCard() {
@@ -19,14 +22,17 @@ export function PasskeysCard() {
   const renew = useCrewRenewed();
   const asking = useSending(CREW_ROUTES.passkeyOptions);
   const keeping = useSending(CREW_ROUTES.keepPasskey);
+  const [unmade, setUnmade] = useState(false);
   const add = async () => {
+    setUnmade(false);
     const asked = await asking.send({});
-    const response = asked && (await makePasskey(asked.answer));
-    if (!response) return;
+    if (!asked) return;
+    const response = await makePasskey(asked.answer);
+    if (!response) return setUnmade(true);
     await keeping.send({ body: { name: deviceText(navigator.userAgent), response } });
     renew('passkeys');
   };
-  const wrong = asking.wrong ?? keeping.wrong;
+  const wrong = asking.wrong ?? keeping.wrong ?? (unmade ? UNMADE : null);
   return (
     <Card title="Passkeys">
       <View className="gap-3">

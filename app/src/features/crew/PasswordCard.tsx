@@ -9,7 +9,8 @@ import { FormField } from '@/ui/FormField';
 import { Words } from '@/ui/Words';
 
 import { SendButton } from './SendButton';
-import { useSending } from './useSending';
+import { useSending } from '@/data/useSending';
+import { TYPING } from './typing';
 
 /** Changes one's password, by the one so far. */
 export function PasswordCard() {
@@ -27,18 +28,13 @@ export function PasswordCard() {
   return (
     <Card title="Password">
       <View className="gap-4">
-        <FormField
-          control={control}
-          name="before"
-          label="So far"
-          typing={{ secureTextEntry: true, autoComplete: 'current-password' }}
-        />
+        <FormField control={control} name="before" label="So far" typing={TYPING.password} />
         <FormField
           control={control}
           name="password"
           label="From now on"
           hint="Every other device is signed out by it."
-          typing={{ secureTextEntry: true, autoComplete: 'new-password' }}
+          typing={TYPING.newPassword}
         />
         {changed ? (
           <View role="status">

@@ -1,6 +1,6 @@
 import { Button } from '@/ui/Button';
 
-import { WrongLine } from './WrongLine';
+import { WrongLine } from '@/ui/WrongLine';
 
 interface SendButtonProps {
   title: string;

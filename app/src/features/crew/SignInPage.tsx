@@ -1,24 +1,30 @@
 import { CREW_ROUTES } from '@leggero/contract/crew';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { router } from 'expo-router';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 
-import { settle } from '@/data/access';
+import { settle, useMails } from '@/data/access';
 import { useRecords } from '@/data/state';
+import { useSending } from '@/data/useSending';
 import { hasPasskeys, signByPasskey } from '@/device/passkey';
 import { Button } from '@/ui/Button';
 import { FormField } from '@/ui/FormField';
 import { Words } from '@/ui/Words';
+import { WrongLine } from '@/ui/WrongLine';
 import { counted } from '@/wording/trade';
 
 import { DoorPage } from './DoorPage';
 import { SendButton } from './SendButton';
-import { useSending } from './useSending';
-import { WrongLine } from './WrongLine';
+import { TYPING } from './typing';
+
+/** Where no mails go from here. */
+const FORGOTTEN = ', and gives you a code for another password where you forgot yours';
 
 /** Who has an account signs in. */
 export function SignInPage() {
+  const mails = useMails();
   const waiting = useRecords((state) => state.waiting.length);
   const { control, handleSubmit, setError } = useForm({
     resolver: zodResolver(CREW_ROUTES.signIn.request),
@@ -41,17 +47,20 @@ export function SignInPage() {
         control={control}
         name="password"
         label="Password"
-        typing={{ secureTextEntry: true, autoComplete: 'current-password', onSubmitEditing: () => void signIn() }}
+        typing={{ ...TYPING.password, onSubmitEditing: () => void signIn() }}
       />
       <SendButton title="Sign in" sending={sending} onPress={() => void signIn()} />
       {hasPasskeys() ? <PasskeySignIn /> : null}
       <Words look="quiet">
-        Who owns the studio invites you, by a link or a code to scan, and gives you a code for another password where
-        you forgot yours.
+        {`Who owns the studio invites you, by a link or a code to scan${mails ? '' : FORGOTTEN}.`}
       </Words>
       <View className="flex-row flex-wrap justify-center gap-1">
         <Button title="Join by a code" look="plain" onPress={() => router.navigate('/join')} />
-        <Button title="Another password by a code" look="plain" onPress={() => router.navigate('/new-password')} />
+        <Button
+          title={mails ? 'I forgot my password' : 'Another password by a code'}
+          look="plain"
+          onPress={() => router.navigate('/new-password')}
+        />
       </View>
       {waiting > 0 ? (
         <Words look="quiet">{`${counted(waiting, 'entry waits', 'entries wait')} on this device until you are signed in.`}</Words>
@@ -60,16 +69,23 @@ export function SignInPage() {
   );
 }
 
+/** The device does not say which. */
+const UNUSED = 'No passkey was used: it was called off, or this device keeps none for here.';
+
 function PasskeySignIn() {
   const asking = useSending(CREW_ROUTES.passkeySignInOptions);
   const signing = useSending(CREW_ROUTES.passkeySignIn);
+  const [unused, setUnused] = useState(false);
   const signIn = async () => {
+    setUnused(false);
     const asked = await asking.send({});
-    const response = asked && (await signByPasskey(asked.answer));
-    const sent = response && (await signing.send({ body: { response } }));
+    if (!asked) return;
+    const response = await signByPasskey(asked.answer);
+    if (!response) return setUnused(true);
+    const sent = await signing.send({ body: { response } });
     if (sent) await settle(sent.answer);
   };
-  const wrong = asking.wrong ?? signing.wrong;
+  const wrong = asking.wrong ?? signing.wrong ?? (unused ? UNUSED : null);
   return (
     <>
       <Button title="Sign in by a passkey" tall disabled={asking.busy || signing.busy} onPress={() => void signIn()} />

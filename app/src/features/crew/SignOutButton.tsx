@@ -3,8 +3,8 @@ import { CREW_ROUTES } from '@leggero/contract/crew';
 import { leave } from '@/data/access';
 import { Button } from '@/ui/Button';
 
-import { useSending } from './useSending';
-import { WrongLine } from './WrongLine';
+import { useSending } from '@/data/useSending';
+import { WrongLine } from '@/ui/WrongLine';
 
 /** Signs out on this device, and takes the studio's records off it. */
 export function SignOutButton() {

@@ -11,9 +11,9 @@ import { Card } from '@/ui/Card';
 import { Field } from '@/ui/Field';
 import { ROLE_WORDS } from '@/wording/crew';
 
-import { ActionRow } from './ActionRow';
+import { ActionRow } from '@/ui/ActionRow';
 import { SendButton } from './SendButton';
-import { useSending } from './useSending';
+import { useSending } from '@/data/useSending';
 
 /** The studios that one works in: another one is opened, or started. */
 export function StudiosCard({ accountId, studios }: { accountId: string; studios: Access['studios'] }) {

@@ -1,9 +1,10 @@
-import { readEventFile, type EventFile } from '@leggero/contract/eventFile';
+import { readEventFile } from '@leggero/contract/eventFile';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useModels } from '@/data/records';
+import { useHeldCopy } from '@/data/shares';
 import { write } from '@/data/outbox';
 import { chooseFile } from '@/device/download';
 import { newId, nowUtc } from '@/device/id';
@@ -17,7 +18,8 @@ import { counted } from '@/wording/trade';
 /** An event from another studio’s file: looked at first, then taken in. */
 export function EventFileIn() {
   const models = useModels().data;
-  const [found, setFound] = useState<EventFile | null>(null);
+  // What somebody shared comes this way too.
+  const [found, setFound] = useState(useHeldCopy.getState().file);
   const [wrong, setWrong] = useState<string | null>(null);
   const choose = async () => {
     const file = await chooseFile('.json,application/json');
@@ -30,6 +32,7 @@ export function EventFileIn() {
   const take = async () => {
     if (!taken) return;
     for (const command of taken.commands) await write(...command);
+    useHeldCopy.setState({ file: null });
     router.replace(`/builds/events/${taken.eventId}`);
   };
   return (

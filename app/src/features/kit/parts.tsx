@@ -12,6 +12,7 @@ import { Balloon } from '@/parts/Balloon';
 import { BarFields } from '@/parts/BarFields';
 import { Button, IconButton, StepButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
+import { ActionRow } from '@/ui/ActionRow';
 import { Cautions } from '@/parts/Cautions';
 import { Chip } from '@/ui/Chip';
 import { ColourChoice } from '@/parts/ColourChoice';
@@ -45,6 +46,7 @@ import { Steps } from '@/ui/Steps';
 import { SwitchRow } from '@/ui/SwitchRow';
 import { Tool } from '@/ui/Tool';
 import { UndoLine } from '@/ui/UndoLine';
+import { WrongLine } from '@/ui/WrongLine';
 import { Words } from '@/ui/Words';
 import type { Hit } from '@/wording/search';
 import { WrapsChoice } from '@/parts/WrapsChoice';
@@ -309,6 +311,13 @@ export const KIT: readonly KitPart[] = [
   { name: 'Progress', Shown: () => <Progress label="Importing" share={0.62} /> },
   { name: 'Steps', Shown: () => <Steps steps={['Fill past the hole.', 'Let air out until it just passes.']} /> },
   { name: 'RowLink', Shown: () => <RowLink href="/shelf" title="Hold tests" note="Tie one, measure it tomorrow" /> },
+  {
+    name: 'ActionRow',
+    Shown: () => (
+      <ActionRow title="Phone" note="used on Sat, 5 Dec, 18:00" action={{ title: 'Sign it out', onPress: nothing }} />
+    ),
+  },
+  { name: 'WrongLine', Shown: () => <WrongLine wrong="This is not the code." /> },
   { name: 'UndoLine', Shown: () => <UndoLine sentence="Reading of 4 strokes deleted." onUndo={nothing} /> },
   {
     name: 'DeleteButton',

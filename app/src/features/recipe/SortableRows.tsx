@@ -5,7 +5,9 @@ import {
   PointerSensor,
   useSensor,
   useSensors,
+  type Announcements,
   type DragEndEvent,
+  type UniqueIdentifier,
 } from '@dnd-kit/core';
 import {
   arrayMove,
@@ -34,6 +36,9 @@ interface SortableRowsProps {
 /** A drag begins after so many px: a tap does not. */
 const BEGINS_PX = 6;
 
+/** What who cannot see the grips is told of them. */
+const HOW = { draggable: 'Space takes it, arrows move it, space puts it down, escape leaves it where it was.' };
+
 /** Rows that are dragged into another order by their grips, by hand or by keys (space, then arrows). */
 export function SortableRows({ order, nameOf, labelOf, row, onOrder }: SortableRowsProps) {
   const sensors = useSensors(
@@ -44,8 +49,22 @@ export function SortableRows({ order, nameOf, labelOf, row, onOrder }: SortableR
     const [from, to] = [order.indexOf(String(active.id)), order.indexOf(String(over?.id))];
     if (from >= 0 && to >= 0 && from !== to) onOrder(arrayMove([...order], from, to));
   };
+  const named = (id: UniqueIdentifier) => nameOf(String(id));
+  const left = (id: UniqueIdentifier) => `${named(id)} stays where it was.`;
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `Took ${named(active.id)}.`,
+    onDragOver: ({ active, over }) => (over ? `${named(active.id)} is over ${named(over.id)}.` : undefined),
+    onDragEnd: ({ active, over }) =>
+      over && over.id !== active.id ? `${named(active.id)} is put where ${named(over.id)} was.` : left(active.id),
+    onDragCancel: ({ active }) => left(active.id),
+  };
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={end}
+      accessibility={{ announcements, screenReaderInstructions: HOW }}
+    >
       <SortableContext items={[...order]} strategy={verticalListSortingStrategy}>
         <View role="list">
           {order.map((key) => (

@@ -6,7 +6,8 @@ import { usePalette } from '@/ui/theme';
 import { Words } from '@/ui/Words';
 import type { EventDay, StepGroup } from '@/views/eventPlan';
 import { dayOf } from '@/views/workHours';
-import { airText, clockText, groupText, handsText, longDayText, spanText } from '@/wording/schedule';
+import { longDayText } from '@/wording/day';
+import { airText, clockText, groupText, handsText, spanText } from '@/wording/schedule';
 
 import { StepSheet } from './StepSheet';
 

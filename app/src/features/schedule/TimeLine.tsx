@@ -7,7 +7,8 @@ import { Picture } from '@/ui/Picture';
 import { usePalette } from '@/ui/theme';
 import type { EventDay } from '@/views/eventPlan';
 import { dayOf } from '@/views/workHours';
-import { groupText, longDayText, spanText } from '@/wording/schedule';
+import { longDayText } from '@/wording/day';
+import { groupText, spanText } from '@/wording/schedule';
 
 interface TimeLineProps {
   day: EventDay;

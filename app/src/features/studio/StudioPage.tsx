@@ -1,7 +1,8 @@
+import { isAtLeast, type RowOf, type Studio } from '@leggero/contract';
 import { STEP_MM } from '@leggero/core';
-import type { RowOf, Studio } from '@leggero/contract';
 import { View } from 'react-native';
 
+import { roleHere } from '@/data/access';
 import { write } from '@/data/outbox';
 import { useConstants, useStudio, useTiers } from '@/data/records';
 import { SearchLink } from '@/parts/SearchLink';
@@ -50,6 +51,7 @@ export function StudioPage() {
       </Page>
     );
   }
+  const role = roleHere();
   const { id, unit, stepMm } = studio.data;
   const rounding = ROUNDINGS.find(({ patch }) => patch.unit === unit && Math.abs(patch.stepMm - stepMm) < 0.01);
   const round = (value: Rounding) => {
@@ -75,6 +77,18 @@ export function StudioPage() {
         <CrewCard />
         <Workroom studio={studio.data} />
         <TierList tiers={tiers.data} />
+        <View className="gap-2">
+          {isAtLeast(role, 'planner') ? (
+            <RowLink href="/studio/trail" title="Who changed what" note="Everything that was done, and the way back" />
+          ) : null}
+          {role === 'owner' ? (
+            <RowLink
+              href="/studio/backups"
+              title="Backups"
+              note="One file with everything, and those made each night"
+            />
+          ) : null}
+        </View>
         <RowLink href="/studio/numbers" title="Numbers of the trade" note={numbersText(constants)} />
         <Words look="quiet">
           Leggero gives estimates, not engineering approval. Local rules and licensed practice come first.

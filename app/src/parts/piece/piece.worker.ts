@@ -1,6 +1,7 @@
 import type { PieceDesign } from '@leggero/contract';
 
 import { answerWith } from '@/device/answer';
+import { addressOf } from '@/device/smallPicture';
 
 import type { DrawnStill } from '@/data/stills';
 import { materialFrom, type PlainMaterial } from './material';
@@ -36,15 +37,6 @@ async function draw({ jobs, px }: StillQuestion): Promise<StillAnswer> {
     });
   }
   return pictures;
-}
-
-function addressOf(picture: Blob): Promise<string> {
-  return new Promise((resolve, reject) => {
-    const reader = new FileReader();
-    reader.onload = () => resolve(reader.result as string);
-    reader.onerror = () => reject(new Error('the picture could not be read'));
-    reader.readAsDataURL(picture);
-  });
 }
 
 /** What the worker is sent to draw pieces as lines. */

@@ -135,3 +135,14 @@ export const knownDevices = mysqlTable(
   { accountId: accountId(), device: char('device', { length: 64 }).notNull(), at: instant('at').notNull() },
   (t) => [primaryKey({ columns: [t.accountId, t.device] })],
 );
+
+/** How often something was tried within a time, by what it is counted, over all processes. */
+export const counters = mysqlTable(
+  'counters',
+  {
+    key: char('counted_key', { length: 64 }).primaryKey(),
+    count: int('count').notNull(),
+    until: instant('until_at').notNull(),
+  },
+  (t) => [index('counters_until').on(t.until)],
+);

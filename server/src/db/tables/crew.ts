@@ -1,9 +1,10 @@
 import { ROLES } from '@leggero/contract';
+import type { SharedContent } from '@leggero/contract/share';
 import { char, index, mysqlEnum, mysqlTable, unique, varchar } from 'drizzle-orm/mysql-core';
 
 import { accounts } from './accounts';
 import { events } from './builds';
-import { id, instant, owned } from './columns';
+import { document, id, instant, owned } from './columns';
 import { people, studioId } from './studio';
 
 /** Of which event one is a helper, and until when. */
@@ -49,4 +50,36 @@ export const invitations = mysqlTable(
     index('invitations_list').on(t.studioId),
     owned('invitations_event', [t.eventId, t.studioId], [events.id, events.studioId], 'cascade'),
   ],
+);
+
+/** What is shared of an event, as it was then, with whoever has the code; that is kept as its hash alone. */
+export const shares = mysqlTable(
+  'shares',
+  {
+    id: id(),
+    studioId: studioId(),
+    eventId: char('event_id', { length: 36 }).notNull(),
+    kind: mysqlEnum('kind', ['sheet', 'copy']).notNull(),
+    codeHash: char('code_hash', { length: 64 }).notNull(),
+    content: document<SharedContent>()('content').notNull(),
+    expiresAt: instant('expires_at').notNull(),
+  },
+  (t) => [
+    unique('shares_code').on(t.codeHash),
+    index('shares_list').on(t.studioId, t.expiresAt),
+    owned('shares_event', [t.eventId, t.studioId], [events.id, events.studioId], 'cascade'),
+  ],
+);
+
+/** Whose private pages are open on which device, by the hash of what the device is known by. */
+export const openPages = mysqlTable(
+  'open_pages',
+  {
+    token: char('token', { length: 64 }).primaryKey(),
+    personId: char('person_id', { length: 36 })
+      .notNull()
+      .references(() => people.id, { onDelete: 'cascade' }),
+    until: instant('until_at').notNull(),
+  },
+  (t) => [index('open_pages_until').on(t.until)],
 );

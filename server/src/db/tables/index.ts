@@ -3,6 +3,7 @@ export * from './accounts';
 export * from './builds';
 export * from './checks';
 export * from './crew';
+export * from './deeds';
 export * from './eyes';
 export * from './gauges';
 export * from './inflation';

@@ -30,6 +30,8 @@ export const studios = mysqlTable('studios', {
   demo: demo(),
   /** Counts the writes; each raises it first, so that the order of revisions is the order of commits. */
   revision: bigint('revision', { mode: 'number' }).notNull().default(0),
+  /** Devices that were filled before this one are filled anew: the records came from a backup. */
+  filledFrom: bigint('filled_from', { mode: 'number' }).notNull().default(0),
 });
 
 /** Whose a row is. */

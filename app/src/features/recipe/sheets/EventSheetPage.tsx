@@ -2,11 +2,13 @@ import { useLocalSearchParams, router } from 'expo-router';
 import { View } from 'react-native';
 
 import { useLengths } from '@/data/lengths';
-import { useModels } from '@/data/records';
+import { useChains, useModels } from '@/data/records';
+import { smallPicture } from '@/device/smallPicture';
 import type { Paper } from '@/parts/paper/paper';
 import { paperPdf } from '@/parts/paper/paperPdf';
 import { PaperView } from '@/parts/paper/PaperView';
 import { PrintButtons } from '@/parts/paper/PrintButtons';
+import { sharedSheetOf } from '@/parts/paper/sharedSheet';
 import type { ShownEvent } from '@/parts/WithEvent';
 import { Segmented } from '@/ui/Segmented';
 import { Loading } from '@/ui/States';
@@ -17,7 +19,9 @@ import type { EventWork } from '@/parts/useEventWork';
 import { WithEventWork } from '@/parts/WithEventWork';
 import { benchSheet } from './benchSheet';
 import { clientSheet } from './clientSheet';
+import { fileOfEvent } from './filesOf';
 import { SaveFiles } from './SaveFiles';
+import { ShareCard } from './ShareCard';
 import { siteSheet } from './siteSheet';
 import { useThings } from './useThings';
 
@@ -41,6 +45,7 @@ function Sheets({ event, pieces, studio, work }: ShownEvent & { work: EventWork 
   const { for: wanted } = useLocalSearchParams<{ for?: string }>();
   const lengths = useLengths();
   const models = useModels().data ?? [];
+  const chains = useChains().data ?? [];
   const things = useThings(pieces);
   const sheet = SHEETS.find(({ value }) => value === wanted)?.value ?? 'bench';
   const of = { name: event.name, where: whenAndWhere(event), pieces, models, work, lengths };
@@ -73,6 +78,15 @@ function Sheets({ event, pieces, studio, work }: ShownEvent & { work: EventWork 
       ) : (
         <Loading what="the pictures" />
       )}
+      <ShareCard
+        eventId={event.id}
+        contents={{
+          sheet:
+            pictured &&
+            (async () => ({ kind: 'sheet', sheet: await sharedSheetOf(clientSheet(pictured), smallPicture) })),
+          copy: async () => ({ kind: 'copy', file: fileOfEvent({ event, pieces, models, chains, work }) }),
+        }}
+      />
       <SaveFiles {...{ event, pieces, work, things }} />
     </View>
   );

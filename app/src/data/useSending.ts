@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { FieldPath, FieldValues, UseFormSetError } from 'react-hook-form';
 import type { z } from 'zod';
 
-import { ApiError, call } from '@/data/client';
+import { ApiError, call } from './client';
 
 /** Sending something that only the server can say yes to: whether it is on its way, and why it was not taken. */
 export interface Sending<R extends Route> {

@@ -1,4 +1,4 @@
-import { Words } from '@/ui/Words';
+import { Words } from './Words';
 
 /** Why something was not taken; nothing where it was. */
 export function WrongLine({ wrong }: { wrong: string | null }) {

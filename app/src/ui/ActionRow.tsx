@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 
-import { Button } from '@/ui/Button';
-import { Words } from '@/ui/Words';
+import { Button } from './Button';
+import { Words } from './Words';
 
 interface ActionRowProps {
   title: string;

@@ -10,7 +10,7 @@ import { momentText } from '@/wording/day';
 
 interface CodeShownProps {
   /** Where the code is taken. */
-  page: '/join' | '/new-password';
+  page: '/join' | '/new-password' | '/shared';
   given: GivenCode;
   says: string;
 }
@@ -40,8 +40,8 @@ export function CodeShown({ page, given: { code, expiresAt }, says }: CodeShownP
       </View>
       {OWN_NAMES.includes(hostname) ? (
         <Words look="error" role="alert">
-          This page is open by a name that only this machine knows. Open Leggero by its address in your network, and
-          invite from there.
+          This page is open by a name that only this machine knows. Open Leggero by its address in your network, and do
+          this from there.
         </Words>
       ) : null}
       {navigator.clipboard ? (

@@ -1,0 +1,5 @@
+import { ConfirmPage } from '@/chunks';
+
+export default function Confirm() {
+  return <ConfirmPage />;
+}

@@ -1,0 +1,5 @@
+import { SharedPage } from '@/chunks';
+
+export default function Shared() {
+  return <SharedPage />;
+}

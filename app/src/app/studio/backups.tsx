@@ -1,0 +1,5 @@
+import { BackupsPage } from '@/chunks';
+
+export default function Backups() {
+  return <BackupsPage />;
+}

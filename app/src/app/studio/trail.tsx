@@ -1,0 +1,5 @@
+import { DeedsPage } from '@/chunks';
+
+export default function Trail() {
+  return <DeedsPage />;
+}

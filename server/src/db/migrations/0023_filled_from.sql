@@ -1,0 +1,1 @@
+ALTER TABLE `studios` ADD `filled_from` bigint DEFAULT 0 NOT NULL;
