@@ -3,7 +3,9 @@ import { randomUUID } from 'node:crypto';
 import { NOUNS, type NounName } from '@leggero/contract';
 import { CREW_THINGS, MOST_TOLD } from '@leggero/contract/deed';
 
+import { givenFor, insertInto } from '../db/insert';
 import type { By, Scope } from '../db/records';
+import { ask, statements } from '../db/statement';
 import { deeds } from '../db/tables';
 
 type Fields = Record<string, unknown>;
@@ -25,6 +27,8 @@ const MOST_STEPS = 10_000;
 /** Characters of a field that is told, and of one by which a row that was made is known again. */
 const MOST_FIELD = 400;
 const MOST_COMPARED = 20_000;
+
+const WRITE = statements((...fields: string[]) => insertInto(deeds, fields));
 
 /** What is done within one transaction, to be told and taken back later. */
 export class Trail {
@@ -63,7 +67,7 @@ export class Trail {
     const steps = forgetful([...this.steps.values()]);
     if (steps.length === 0) return;
     const shown = steps.filter(({ noun }) => !isPrivate(noun));
-    await database.insert(deeds).values({
+    const given = givenFor(deeds, {
       ...{ id: this.id, studioId, revision, at: new Date().toISOString() },
       ...{ accountId: by?.id ?? null, name: by?.name ?? null },
       told: shown.slice(0, MOST_TOLD).map(told),
@@ -72,6 +76,7 @@ export class Trail {
       isPrivate: shown.length === 0,
       undoes: this.undoes,
     });
+    await ask(database, WRITE(...Object.keys(given)), given);
   }
 
   /** Takes in a step; several to the same row are one. */

@@ -33,6 +33,7 @@ import { personRoutes } from '../person/routes';
 import { OpenPages } from '../person/openPages';
 import { pieceRoutes } from '../piece/routes';
 import { readingFileRoutes } from '../readingFile/routes';
+import { followingRoutes } from '../records/following';
 import { recordRoutes } from '../records/routes';
 import { shareRoutes } from '../share/routes';
 import { sizerRoutes } from '../sizer/routes';
@@ -168,6 +169,8 @@ function apiRouter({
   });
   healthRoutes(router, { database, isOpen, hasRoom });
   router.use('/api', ...limits(database));
+  // Asked for by every tap: the routes before are looked through each time.
+  followingRoutes(router);
   accessRoutes(router, { database, auth, gate, home, secure, setUpCode, ownPassword, mailing });
   mailRoutes(router, { database, auth, gate, ownPassword, mailing });
   crewRoutes(router, { auth, mailing });

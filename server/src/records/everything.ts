@@ -1,10 +1,9 @@
 import { KEPT_NOUNS } from '@leggero/contract';
 import type { Everything } from '@leggero/contract/everything';
-import { drizzle } from 'drizzle-orm/mysql2';
 
+import { databaseOn } from '../db/connect';
 import type { Scope } from '../db/records';
 import { asOfOneMoment } from '../db/stream';
-import * as schema from '../db/tables';
 import { revisionOf } from './revision';
 import { rowsAfter } from './store';
 import { weightOf } from './weight';
@@ -17,10 +16,7 @@ const PAGE = 1000;
  * so that a grown studio never lies in memory whole.
  */
 export function everything(scope: Scope, now: Date): AsyncGenerator<string> {
-  return asOfOneMoment(scope.database, (connection) => {
-    const own = drizzle(connection, { schema, mode: 'planetscale' }) as unknown as Scope['database'];
-    return piecesOf({ ...scope, database: own }, now);
-  });
+  return asOfOneMoment(scope.database, (connection) => piecesOf({ ...scope, database: databaseOn(connection) }, now));
 }
 
 async function* piecesOf(scope: Scope, now: Date): AsyncGenerator<string> {

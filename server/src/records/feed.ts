@@ -1,12 +1,15 @@
 import { KEPT_NOUNS, mayRead, type Changes, type NounName } from '@leggero/contract';
-import { and, asc, eq, gte, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, sql } from 'drizzle-orm';
+import { QueryBuilder } from 'drizzle-orm/mysql-core';
+import type { RowDataPacket } from 'mysql2';
 
 import type { Scope } from '../db/records';
 import { groupBy } from '../db/shape';
+import { ask, statements } from '../db/statement';
 import { changes, studios } from '../db/tables';
+import { transact } from '../db/transact';
 import { revisionsOf, type Revisions } from './revision';
-import { listRows, rowsAfter, withRows } from './store';
-import { TABLES } from './tables';
+import { rowsAfter, rowsAmong, withRows } from './store';
 import { weightOf } from './weight';
 
 /** Rows and tombstones of a page, where nothing else is asked for. */
@@ -65,9 +68,7 @@ const ANEW: Changes = { cursor: '', revision: 0, more: true, anew: true, rows: {
  * read in one snapshot, and revisions are in the order of commits (`inWriting`), so that no row is ever skipped.
  */
 export function changesSince(scope: Scope, asking: Asking): Promise<Changes> {
-  return scope.database.transaction((tx) =>
-    changesWithin({ ...scope, database: tx as unknown as Scope['database'] }, asking),
-  );
+  return transact(scope.database, (database) => changesWithin({ ...scope, database }, asking));
 }
 
 /** The same within a transaction: one that reads for the first time, or has since it alone may write to the studio (`inWriting`). */
@@ -129,7 +130,7 @@ async function changed(
   const gone: Record<string, string[]> = {};
   for (const [name, own] of groupBy(found, (change) => change.noun) as Map<NounName, Change[]>) {
     const ids = own.filter((change) => change.there).map(({ id }) => id);
-    const now = ids.length === 0 ? [] : await listRows(scope, name, inArray(TABLES[name].id, ids));
+    const now = await rowsAmong(scope, name, ids);
     const still = new Set(now.map(({ id }) => id));
     // What went with the row it hung on has no tombstone of its own.
     const lost = own.filter((change) => !(change.there && still.has(change.id)));
@@ -156,34 +157,54 @@ interface Change {
   there: boolean;
 }
 
-/** At which revision the records are, and the changes after a place in their order, so many at most: one statement. */
-async function newsAfter(
-  { database, studioId }: Scope,
-  from: Extract<Cursor, { filling: false }>,
-  { nouns, page }: { nouns: readonly NounName[]; page: number },
-): Promise<{ now: number; filledFrom: number; read: Change[] }> {
+/** Of a studio, and the changes of some nouns after a place in their order: what is selected of each. */
+const NEWS = statements((...nouns: NounName[]) => {
   const { revision, noun, rowId, there } = changes;
-  // What was taken away comes before what was put in its place.
-  const later = sql`(${revision}, ${noun}, ${rowId}, ${there}) > (${from.revision}, ${from.noun}, ${from.id}, ${from.there})`;
-  const news = database
+  const [from, studioId] = [sql.placeholder('revision'), sql.placeholder('studioId')];
+  const place = sql`(${from}, ${sql.placeholder('noun')}, ${sql.placeholder('id')}, ${sql.placeholder('there')})`;
+  const builder = new QueryBuilder();
+  const news = builder
     .select({ noun, id: rowId, revision, there })
     .from(changes)
-    // The revision by itself too: the database finds no place in an index by several columns at once.
-    .where(and(eq(changes.studioId, studioId), gte(revision, from.revision), later, inArray(noun, [...nouns])))
+    .where(
+      and(
+        eq(changes.studioId, studioId),
+        // The revision by itself too: the database finds no place in an index by several columns at once.
+        gte(revision, from),
+        // What was taken away comes before what was put in its place.
+        sql`(${revision}, ${noun}, ${rowId}, ${there}) > ${place}`,
+        // Said in the statement itself: there are many, and mostly the same.
+        sql`${noun} in (${sql.raw(nouns.map((name) => `'${name}'`).join())})`,
+      ),
+    )
     .orderBy(asc(revision), asc(noun), asc(rowId), asc(there))
-    .limit(page)
+    .limit(sql.placeholder('page'))
     .as('news');
-  const rows = await database
+  return builder
     .select({
       ...{ now: studios.revision, filledFrom: studios.filledFrom },
-      change: { noun: news.noun, id: news.id, revision: news.revision, there: news.there },
+      ...{ noun: news.noun, id: news.id, revision: news.revision, there: news.there },
     })
     .from(studios)
     .leftJoin(news, sql`true`)
     .where(eq(studios.id, studioId))
     .orderBy(asc(news.revision), asc(news.noun), asc(news.id), asc(news.there));
-  const { now = 0, filledFrom = 0 } = rows[0] ?? {};
-  return { now, filledFrom, read: rows.flatMap(({ change }) => change ?? []) };
+});
+type News = [now: number, filledFrom: number, ...([NounName, string, number, number] | [null, null, null, null])];
+
+/** At which revision the records are, and the changes after a place in their order, so many at most: one statement. */
+async function newsAfter(
+  { database, studioId }: Scope,
+  { revision, noun, id, there }: Extract<Cursor, { filling: false }>,
+  { nouns, page }: { nouns: readonly NounName[]; page: number },
+): Promise<{ now: number; filledFrom: number; read: Change[] }> {
+  const given = { studioId, revision, noun, id, there, page };
+  const rows = (await ask<RowDataPacket[][]>(database, NEWS(...nouns), given)) as unknown as News[];
+  const [now = 0, filledFrom = 0] = rows[0] ?? [];
+  const read = rows.flatMap(([, , noun, id, revision, there]) =>
+    noun === null ? [] : { noun, id, revision, there: there === 1 },
+  );
+  return { now, filledFrom, read };
 }
 
 /** How many of some changes fit a page by the weight of their rows; one does always. */

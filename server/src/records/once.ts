@@ -1,6 +1,9 @@
 import { lt } from 'drizzle-orm';
+import type { ResultSetHeader } from 'mysql2';
 
 import type { Database } from '../db/connect';
+import { givenFor, insertInto } from '../db/insert';
+import { ask, statements } from '../db/statement';
 import { carriedOut } from '../db/tables';
 import type { Writing } from './writing';
 
@@ -8,15 +11,15 @@ import type { Writing } from './writing';
 const KEPT_DAYS = 90;
 const DAY_MS = 86_400_000;
 
+const NOTE = statements((...fields: string[]) => insertInto(carriedOut, fields, { orLeave: true }));
+
 /**
  * Whether a command comes for the first time; notes that it came, within its own transaction. An answer may be lost on its
  * way: what comes again after another device wrote must not take that back.
  */
 export async function isFirst({ database, studioId }: Writing, commandKey: string): Promise<boolean> {
-  const [{ affectedRows }] = (await database
-    .insert(carriedOut)
-    .ignore()
-    .values({ studioId, commandKey, at: new Date().toISOString() })) as unknown as [{ affectedRows: number }];
+  const given = givenFor(carriedOut, { studioId, commandKey, at: new Date().toISOString() });
+  const { affectedRows } = await ask<ResultSetHeader>(database, NOTE(...Object.keys(given)), given);
   return affectedRows === 1;
 }
 

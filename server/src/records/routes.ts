@@ -1,27 +1,14 @@
-import {
-  CHANGES,
-  CHANGES_PATH,
-  EVERYTHING_PATH,
-  changesQuerySchema,
-  LIVE_PATH,
-  MAKES,
-  NOUN_NAMES,
-  NOUNS,
-  type NounName,
-} from '@leggero/contract';
+import { CHANGES, EVERYTHING_PATH, MAKES, NOUN_NAMES, NOUNS, type NounName } from '@leggero/contract';
 import { openApi } from '@leggero/contract/openApi';
 import type { Response, Router } from 'express';
 import type { z } from 'zod';
 
 import { allow, scopeOf } from '../access/who';
 import { download } from '../http/download';
-import { answer, idOf, mount, mountWriting, parsed, viewerOf } from '../http/route';
-import { carryOut } from './batch';
+import { answer, idOf, mountWriting, parsed, viewerOf } from '../http/route';
 import { changeRow, makeRow, removeRow } from './commands';
 import { everything } from './everything';
-import { changesSince } from './feed';
 import type { Asked } from './guard';
-import { listen } from './live';
 import { inWriting } from './writing';
 
 /** Creates as they are posted: to be put under their ids instead. */
@@ -65,10 +52,6 @@ export function recordRoutes(router: Router): void {
   }
   for (const [route, name] of Object.entries(POSTED) as [keyof typeof POSTED, NounName][])
     mountWriting(router, route, (asked) => makeRow(asked, name, asked.body as never) as never);
-  mount(router, 'carryOut', (call) => carryOut(call, call.body));
-  router.get(CHANGES_PATH, allow('helper'), async (request, response) => {
-    response.json(await changesSince(scopeOf(response), parsed(changesQuerySchema, request.query)));
-  });
   router.get(EVERYTHING_PATH, allow('owner'), (_, response) =>
     download(response, everything(scopeOf(response), new Date()), {
       name: 'leggero-everything.json',
@@ -77,13 +60,4 @@ export function recordRoutes(router: Router): void {
   );
   let document: object | undefined;
   router.get('/api/openapi.json', allow('helper'), (_, response) => void response.json((document ??= openApi())));
-  router.get(LIVE_PATH, allow('helper'), (request, response) => {
-    // Not compressed: a word waits for no other.
-    response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' });
-    response.flushHeaders();
-    request.on(
-      'close',
-      listen(scopeOf(response), (text) => void response.write(text)),
-    );
-  });
 }

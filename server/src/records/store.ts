@@ -1,18 +1,21 @@
-import { NOUNS, type ChangeOf, type MakeOf, type NounName, type RowOf } from '@leggero/contract';
-import { and, asc, desc, eq, gt, inArray, sql, type SQL } from 'drizzle-orm';
-import type { MySqlTable } from 'drizzle-orm/mysql-core';
+import { NOUNS, type ChangeOf, type MakeOf, type NounName, type Role, type RowOf } from '@leggero/contract';
+import { and, asc, desc, eq, gt, inArray, sql, type Placeholder, type SQL } from 'drizzle-orm';
+import { QueryBuilder, type MySqlTable } from 'drizzle-orm/mysql-core';
+import type { RowDataPacket } from 'mysql2';
 
 import { databaseError } from '../db/connect';
+import { givenFor, insertInto } from '../db/insert';
 import type { Scope } from '../db/records';
 import { groupBy } from '../db/shape';
+import { ask, statements, type Statement } from '../db/statement';
 import { goingWith } from '../deed/going';
 import { HttpProblem } from '../http/problem';
-import { asSeen, inReach } from './reach';
-import { columnOf, columnsOf, isPlain, plainColumnsOf, TABLES } from './tables';
+import { asSeen, inReach, type Whose } from './reach';
+import { columnOf, columnsOf, fieldsOf, rowFrom, TABLES } from './tables';
 import type { Writing } from './writing';
 
 /** The condition that names one row that whoever asks has in reach. */
-export function ownedBy(name: NounName, scope: Scope, id: string): SQL {
+export function ownedBy(name: NounName, scope: Whose, id: string | Placeholder): SQL {
   return and(eq(TABLES[name].id, id), inReach(name, scope))!;
 }
 
@@ -76,14 +79,61 @@ export async function withRows(scope: Scope, names: readonly NounName[]): Promis
   return new Set(rows.map(({ noun }) => noun));
 }
 
-/** One row of the studio's, or null. */
-export async function findRow<N extends NounName>(scope: Scope, name: N, id: string): Promise<RowOf<N> | null> {
-  const [row] = await scope.database
+/** Places for whose rows are asked for. */
+const placesOf = (role: Role): Whose => ({
+  studioId: sql.placeholder('studioId'),
+  reach: { role, eventId: sql.placeholder('eventId') },
+});
+
+/** Rows by a statement that is kept, as whoever asks sees them. */
+async function rowsBy<N extends NounName>(
+  { database, studioId, reach }: Scope,
+  name: N,
+  { statement, given }: { statement: Statement; given: Record<string, unknown> },
+): Promise<RowOf<N>[]> {
+  const whose = { studioId, eventId: reach.eventId ?? '' };
+  const found = await ask<RowDataPacket[][]>(database, statement, { ...whose, ...given });
+  return asSeen(
+    name,
+    reach,
+    found.map((answered) => rowFrom(name, answered)),
+  );
+}
+
+const FIND = statements((name: NounName, role: Role) =>
+  new QueryBuilder()
     .select(columnsOf(name))
     .from(TABLES[name] as MySqlTable)
-    .where(ownedBy(name, scope, id))
-    .limit(1);
-  return row ? asSeen(name, scope.reach, [row as RowOf<N>])[0]! : null;
+    .where(ownedBy(name, placesOf(role), sql.placeholder('id'))),
+);
+
+/** One row of the studio's, or null. */
+export async function findRow<N extends NounName>(scope: Scope, name: N, id: string): Promise<RowOf<N> | null> {
+  const [row] = await rowsBy(scope, name, { statement: FIND(name, scope.reach.role), given: { id } });
+  return row ?? null;
+}
+
+/** So many rows by their ids, in the noun's order. */
+const AMONG = statements((name: NounName, role: Role, count: number) => {
+  const ids = Array.from({ length: count }, (_, i) => sql.placeholder(`id${i}`));
+  return new QueryBuilder()
+    .select(columnsOf(name))
+    .from(TABLES[name] as MySqlTable)
+    .where(and(inArray(TABLES[name].id, ids), inReach(name, placesOf(role))))
+    .orderBy(...orderOf(name));
+});
+
+/** Those of some rows that are there, in the noun's order. */
+export async function rowsAmong<N extends NounName>(
+  scope: Scope,
+  name: N,
+  ids: readonly string[],
+): Promise<RowOf<N>[]> {
+  if (ids.length === 0) return [];
+  // A few statements are enough for any number: the last id is named again until they are as many.
+  const count = 2 ** Math.ceil(Math.log2(ids.length));
+  const named = Array.from({ length: count }, (_, i) => [`id${i}`, ids[i] ?? ids.at(-1)]);
+  return rowsBy(scope, name, { statement: AMONG(name, scope.reach.role, count), given: Object.fromEntries(named) });
 }
 
 /** One row of the studio's; a 404 problem when it is not there or not the studio's. */
@@ -102,24 +152,22 @@ export async function insertRow<N extends NounName>(writing: Writing, name: N, r
   const stored = await insertReturning(writing, name, values);
   writing.touch(name, [row.id]);
   // A helper makes nothing that they would not have in reach.
-  const asIs = isPlain(name) && writing.reach.role !== 'helper';
-  const made = asIs ? (stored as RowOf<N>) : await readRow(writing, name, row.id);
+  const made = writing.reach.role === 'helper' ? await readRow(writing, name, row.id) : stored;
   writing.trail.made(name, made);
   return made;
 }
 
+const INSERT = statements((name: NounName, ...fields: string[]) => {
+  const answer = fieldsOf(name).map(({ of }) => of);
+  return sql`${insertInto(TABLES[name], fields)} returning ${sql.join(answer, sql`, `)}`;
+});
+
 /** Writes a new row, and answers it as its columns have it then: one statement. */
-async function insertReturning({ database }: Scope, name: NounName, values: object): Promise<Record<string, unknown>> {
-  const columns = Object.entries(plainColumnsOf(name));
-  const insert = database.insert(TABLES[name] as MySqlTable).values(values as never);
-  const answer = columns.map(([field, column]) => sql`${sql.identifier(column.name)} as ${sql.identifier(field)}`);
+async function insertReturning<N extends NounName>({ database }: Scope, name: N, row: object): Promise<RowOf<N>> {
+  const given = givenFor(TABLES[name], row);
   try {
-    const [[row]] = (await database.execute(
-      sql`${insert.getSQL()} returning ${sql.join(answer, sql`, `)}`,
-    )) as unknown as [[Record<string, unknown>]];
-    return Object.fromEntries(
-      columns.map(([field, column]) => [field, row[field] === null ? null : column.mapFromDriverValue(row[field])]),
-    );
+    const [stored] = await ask<RowDataPacket[][]>(database, INSERT(name, ...Object.keys(given)), given);
+    return rowFrom(name, stored!);
   } catch (error) {
     if (databaseError(error)?.code !== 'ER_DUP_ENTRY') throw error;
     throw HttpProblem.conflict('This id, or its place, is already taken.');
@@ -176,7 +224,7 @@ async function withoutGone(scope: Scope, name: NounName, given: object): Promise
   }
   for (const [noun, named] of loose) {
     const ids = named.map(({ id }) => id);
-    const there = new Set((await listRows(scope, noun, inArray(TABLES[noun].id, ids))).map(({ id }) => id));
+    const there = new Set((await rowsAmong(scope, noun, ids)).map(({ id }) => id));
     for (const { field, id } of named) if (!there.has(id)) row[field] = null;
   }
   return row;

@@ -1,5 +1,5 @@
 import { NOUNS, type NounName, type RowOf } from '@leggero/contract';
-import { getTableColumns, sql, type SQL } from 'drizzle-orm';
+import { getTableColumns, is, SQL, sql } from 'drizzle-orm';
 import type { MySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core';
 
 import {
@@ -98,24 +98,48 @@ export const TABLES = {
 } as const satisfies Record<NounName, MySqlTable & { id: MySqlColumn }>;
 
 /** Fields that no column holds as they are sent: a PIN never leaves the server. */
-const SHOWN: { [N in NounName]?: { [Field in keyof RowOf<N>]?: SQL } } = {
-  person: { hasPin: sql`${people.pinHash} is not null`.mapWith(Boolean) },
+const SHOWN: { [N in NounName]?: { [Field in keyof RowOf<N>]?: { of: SQL; read: (answered: unknown) => unknown } } } = {
+  person: { hasPin: { of: sql`${people.pinHash} is not null`, read: Boolean } },
 };
 
-/** What is selected for a row of a noun: its fields, and nothing else that its table has. */
-export function columnsOf(name: NounName): Record<string, MySqlColumn | SQL> {
-  return { ...plainColumnsOf(name), ...(SHOWN[name] as Record<string, SQL> | undefined) };
+/** How a field of a row is selected, and read from what the driver answers. */
+interface Field {
+  name: string;
+  of: MySqlColumn | SQL;
+  read: (answered: unknown) => unknown;
 }
 
-/** Whether every field of a noun is a column as it is. */
-export const isPlain = (name: NounName): boolean => SHOWN[name] === undefined;
+const FIELDS = new Map<NounName, Field[]>();
 
-/** The columns of a noun's fields, of those that have one. */
-export function plainColumnsOf(name: NounName): Record<string, MySqlColumn> {
+/** The fields of a noun's rows, in an order of their own. */
+export function fieldsOf(name: NounName): Field[] {
+  const kept = FIELDS.get(name);
+  if (kept) return kept;
   const columns = getTableColumns(TABLES[name]) as Record<string, MySqlColumn>;
-  const fields = Object.keys(NOUNS[name].row.shape).filter((field) => field in columns);
-  return Object.fromEntries(fields.map((field) => [field, columns[field]!]));
+  const plain = Object.keys(NOUNS[name].row.shape).flatMap((field) => {
+    const column = columns[field];
+    return column
+      ? [{ name: field, of: column, read: (answered: unknown) => column.mapFromDriverValue(answered) }]
+      : [];
+  });
+  const shown = Object.entries(SHOWN[name] ?? {}).map(([field, how]) => ({
+    name: field,
+    ...(how as Omit<Field, 'name'>),
+  }));
+  const fields = [...plain, ...shown];
+  FIELDS.set(name, fields);
+  return fields;
 }
+
+/** A row of a noun, from its fields as the driver answers them. */
+export const rowFrom = <N extends NounName>(name: N, answered: readonly unknown[]): RowOf<N> =>
+  Object.fromEntries(
+    fieldsOf(name).map(({ name: field, read }, i) => [field, answered[i] === null ? null : read(answered[i])]),
+  ) as RowOf<N>;
+
+/** What is selected for a row of a noun: its fields, and nothing else that its table has. */
+export const columnsOf = (name: NounName): Record<string, MySqlColumn | SQL> =>
+  Object.fromEntries(fieldsOf(name).map(({ name: field, of, read }) => [field, is(of, SQL) ? of.mapWith(read) : of]));
 
 /** The column that says whose a row is: of the studio itself, its id. */
 export function ownerOf(name: NounName): MySqlColumn {

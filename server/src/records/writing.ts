@@ -1,10 +1,12 @@
 import type { NounName } from '@leggero/contract';
-import { eq, sql } from 'drizzle-orm';
+import { eq, sql, type Placeholder } from 'drizzle-orm';
 import type { ResultSetHeader } from 'mysql2';
 
 import { LOCK_SECONDS } from '../db/connect';
 import type { Scope } from '../db/records';
+import { ask, statements } from '../db/statement';
 import { changes, studios } from '../db/tables';
+import { transact } from '../db/transact';
 import { Turns } from '../db/turns';
 import { Trail } from '../deed/trail';
 import { announce } from './live';
@@ -17,6 +19,30 @@ export interface Writing extends Scope {
   /** What is done, to be told and taken back later. */
   trail: Trail;
 }
+
+const RAISE = statements(
+  () =>
+    sql`update ${studios} set revision = last_insert_id(revision + 1) where ${eq(studios.id, sql.placeholder('studioId'))}`,
+);
+
+/** What is noted of a row; in a statement that is put together once, with places for it. */
+type Noted = { [Field in keyof typeof changes.$inferInsert]: (typeof changes.$inferInsert)[Field] | Placeholder };
+
+/** Notes rows as written or gone, once each: what was noted of them before is past. */
+const noting = (rows: Noted[]) =>
+  sql`insert into ${changes} (studio_id, noun, row_id, there, revision) values ${sql.join(
+    rows.map(
+      ({ studioId, noun, rowId, there, revision }) => sql`(${studioId}, ${noun}, ${rowId}, ${there}, ${revision})`,
+    ),
+    sql`, `,
+  )} on duplicate key update revision = values(revision)`;
+
+/** A tap writes one row. */
+const NOTE = statements(() => {
+  const place = (name: string) => sql.placeholder(name);
+  const [studioId, noun, rowId] = [place('studioId'), place('noun'), place('rowId')];
+  return noting([{ studioId, noun, rowId, there: place('there'), revision: place('revision') }]);
+});
 
 /** Whoever writes to a studio is the only one meanwhile. */
 const turns = new Turns(LOCK_SECONDS * 1000);
@@ -36,13 +62,10 @@ export async function inWriting<S extends Scope, T>(
 ): Promise<T> {
   const { studioId } = scope;
   const { result, revision } = await turns.take(studioId, () =>
-    scope.database.transaction(async (tx) => {
-      const within: S = { ...scope, database: tx as unknown as Scope['database'] };
+    transact(scope.database, async (database) => {
+      const within: S = { ...scope, database };
       const touched = new Map<string, { noun: NounName; rowId: string; there: boolean }>();
-      const [raised] = (await tx
-        .update(studios)
-        .set({ revision: sql`last_insert_id(${studios.revision} + 1)` })
-        .where(eq(studios.id, studioId))) as unknown as [ResultSetHeader];
+      const raised = await ask<ResultSetHeader>(database, RAISE(), { studioId });
       const trail = new Trail();
       const result = await work({
         ...within,
@@ -54,12 +77,8 @@ export async function inWriting<S extends Scope, T>(
         trail,
       });
       const rows = [...touched.values()].map((row) => ({ ...row, studioId, revision: raised.insertId }));
-      for (let i = 0; i < rows.length; i += BATCH) {
-        await tx
-          .insert(changes)
-          .values(rows.slice(i, i + BATCH))
-          .onDuplicateKeyUpdate({ set: { revision: sql`values(revision)` } });
-      }
+      if (rows.length === 1) await ask(database, NOTE(), rows[0]);
+      else for (let i = 0; i < rows.length; i += BATCH) await database.execute(noting(rows.slice(i, i + BATCH)));
       await trail.write(within, raised.insertId);
       await last?.(within);
       return { result, revision: rows.length > 0 ? raised.insertId : null };

@@ -7,11 +7,13 @@ export const dose = (name: string) => decimal(name, { precision: 7, scale: 3, mo
 export const tempC = (name: string) => decimal(name, { precision: 5, scale: 2, mode: 'number' });
 export const altitudeM = (name: string) => decimal(name, { precision: 7, scale: 2, mode: 'number' });
 export const share = (name: string) => decimal(name, { precision: 6, scale: 4, mode: 'number' });
+const WHOLE_SECONDS = 'YYYY-MM-DD HH:MM:SS'.length;
 /** A moment as the contract has it, ISO 8601 in UTC, to the millisecond. */
 export const instant = customType<{ data: string; driverData: string }>({
   dataType: () => 'datetime(3)',
   toDriver: (iso) => new Date(iso).toISOString().slice(0, -1).replace('T', ' '),
-  fromDriver: (text) => `${text.replace(' ', 'T')}Z`,
+  // A prepared statement answers no thousandths where there are none.
+  fromDriver: (text) => `${text.replace(' ', 'T')}${text.length === WHOLE_SECONDS ? '.000' : ''}Z`,
 });
 /** A word that is the same only letter for letter: nobody else's opens by another case. */
 export const exactly = (name: string, length: number) =>
