@@ -125,3 +125,49 @@ export function changedSince(
     for (const id of ids) if (before.get(id) !== rows.get(id)) changed.add(id);
   return changed;
 }
+
+/** Rows of a ground by what they are in some fields, found once for a ground and those fields. */
+const ALIKE = new WeakMap<object, Map<string, ReadonlyMap<string, readonly string[]>>>();
+
+/** What a row is in some fields, as one text. */
+const kindOf = (row: object, fields: readonly string[]): string =>
+  fields.map((field) => String((row as Record<string, unknown>)[field])).join('\n');
+
+/** Ids of a ground's rows, by what they are in some fields. */
+function kindsOf(
+  ground: ReadonlyMap<string, object>,
+  fields: readonly string[],
+): ReadonlyMap<string, readonly string[]> {
+  const name = fields.join();
+  let found = ALIKE.get(ground);
+  if (!found) ALIKE.set(ground, (found = new Map()));
+  const known = found.get(name);
+  if (known) return known;
+  const kinds = new Map<string, string[]>();
+  for (const [id, row] of ground) {
+    const kind = kindOf(row, fields);
+    const own = kinds.get(kind);
+    if (own) own.push(id);
+    else kinds.set(kind, [id]);
+  }
+  found.set(name, kinds);
+  return kinds;
+}
+
+/**
+ * The rows that are as one is in some fields. All of a ground are looked through once; after that it costs what became of
+ * them since.
+ */
+export function rowsLike<Row extends object>(
+  rows: ReadonlyMap<string, Row>,
+  fields: readonly string[],
+  row: object,
+): Row[] {
+  const kind = kindOf(row, fields);
+  const ids = new Set(kindsOf(groundOf(rows) as ReadonlyMap<string, Row>, fields).get(kind));
+  for (const id of idsOf(rows)) ids.add(id);
+  return [...ids].flatMap((id) => {
+    const now = rows.get(id);
+    return now && kindOf(now, fields) === kind ? now : [];
+  });
+}

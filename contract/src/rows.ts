@@ -1,6 +1,6 @@
 import type { ParsedWrite } from './command';
 import type { Changes } from './feed';
-import { LayeredMap } from './layeredMap';
+import { LayeredMap, rowsLike } from './layeredMap';
 import type { Gone, Numbered } from './noun';
 import { NOUN_NAMES, NOUNS, type NounName, type RowOf } from './nouns';
 
@@ -109,10 +109,7 @@ function numberedIn(draft: Draft, name: NounName, row: AnyRow): AnyRow {
   const numbered = NOUNS[name].numbered as Numbered<AnyRow> | null;
   if (!numbered) return row;
   const { field, among } = numbered;
-  const taken = new Set<number>();
-  draft.of(name).forEach((other) => {
-    if (among.every((alike) => other[alike] === row[alike])) taken.add(other[field] as number);
-  });
+  const taken = new Set(rowsLike(draft.of(name), among, row).map((other) => other[field] as number));
   return { ...row, [field]: numberAmong(numbered, taken, row[field] as number) };
 }
 

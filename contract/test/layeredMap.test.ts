@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 
-import { changedSince, LayeredMap } from '../src/layeredMap';
+import { changedSince, LayeredMap, rowsLike } from '../src/layeredMap';
 
 const step = fc.record({ id: fc.integer({ min: 0, max: 30 }).map(String), row: fc.option(fc.integer()) });
 type Step = { id: string; row: number | null };
@@ -87,5 +87,26 @@ describe('a map in layers', () => {
     expect(changedSince(grown, after)).toEqual(new Set(['n7']));
     expect(changedSince(after, grown)).toEqual(new Set(['n7']));
     expect(changedSince(ground, after)?.size).toBe(4999);
+  });
+
+  it('tells which rows are as another in some fields, whatever became of them', () => {
+    const kinds = fc.record({ hue: fc.constantFrom('kelp', 'roe', null), size: fc.integer({ min: 0, max: 2 }) });
+    const steps = fc.array(fc.record({ id: fc.integer({ min: 0, max: 30 }).map(String), row: fc.option(kinds) }));
+    const sorted = (rows: { hue: string | null; size: number }[]) => rows.map((row) => JSON.stringify(row)).sort();
+    fc.assert(
+      fc.property(fc.array(kinds), steps, kinds, (first, later, sought) => {
+        const rows = LayeredMap.on(new Map(first.map((row, i) => [String(i), row])));
+        // Asked before and after, so that what was found before is not told for what is.
+        rowsLike(rows, ['hue', 'size'], sought);
+        for (const { id, row } of later) {
+          if (row) rows.put(id, row);
+          else rows.drop(id);
+        }
+        for (const fields of [['hue'], ['size'], ['hue', 'size']] as const) {
+          const alike = [...rows.values()].filter((row) => fields.every((field) => row[field] === sought[field]));
+          expect(sorted(rowsLike(rows, fields, sought))).toEqual(sorted(alike));
+        }
+      }),
+    );
   });
 });

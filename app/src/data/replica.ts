@@ -15,8 +15,9 @@ import {
 import { replaceEqualDeep } from '@tanstack/react-query';
 
 import { beginAnew } from '@/device/begin';
-import { unkeptBy } from '@/device/storage';
+import { whenIdle } from '@/device/idle';
 import { pause } from '@/device/pause';
+import { unkeptBy } from '@/device/storage';
 import { GROUPED_AHEAD } from '@/views/ahead';
 import type { Entry } from '@/views/entries';
 
@@ -95,6 +96,9 @@ export function kept(): Keep | null {
 /** Tells the other tabs. */
 export const tell: Channel['tell'] = (message) => replica.channel?.tell(message);
 
+/** How long the first rows are waited for to be drawn, before the many others come, ms. */
+const DRAWN_MS = 400;
+
 /** Everything as the device keeps it now. */
 async function reload(): Promise<void> {
   const before = useRecords.getState();
@@ -107,7 +111,11 @@ async function reload(): Promise<void> {
         const laid = filled ? sameWhereEqual(state.rows, layWrites(base, writesOf(waiting))) : state.rows;
         return { base, rows: laid, cursor, revision, filled, lacking, waiting, refused, settling: [] };
       });
-    if (!before.filled) show(rows, MANY_ROWS);
+    if (!before.filled) {
+      show(rows, MANY_ROWS);
+      // Pages draw these first: what comes now would come between.
+      if (filled) await new Promise<void>((drawn) => whenIdle(drawn, DRAWN_MS));
+    }
     const all = { ...rows, ...(await replica.keep!.loadMany()) };
     for (const group of GROUPED_AHEAD) {
       group(all);

@@ -1,3 +1,5 @@
+import { whenIdle } from './idle';
+
 /** How long the page is left alone first, ms. */
 const LEFT_ALONE_MS = 3000;
 
@@ -29,9 +31,4 @@ export function comeAhead(): () => void {
     ended = true;
     clearTimeout(timer);
   };
-}
-
-function whenIdle(work: () => void): void {
-  if (typeof requestIdleCallback === 'function') requestIdleCallback(work);
-  else setTimeout(work, 50);
 }

@@ -4,13 +4,20 @@ import { weakMapMemoize } from 'reselect';
 /** Some rows of one noun, by id. */
 export type RowMap<N extends NounName> = ReadonlyMap<string, RowOf<N>>;
 
-/** As people sort names: whatever the case, whatever the accent. */
-const { compare: compareNames } = new Intl.Collator('en', { sensitivity: 'base' });
+/** As people sort names: whatever the case, whatever the accent. Made with the first list: it takes a while. */
+let names: Intl.Collator | undefined;
+const compareNames = (a: string, b: string): number =>
+  (names ??= new Intl.Collator('en', { sensitivity: 'base' })).compare(a, b);
 
 type Compare<Row> = (a: Row, b: Row) => number;
 
-/** How rows of a noun stand in lists. */
+/** How rows of a noun stand in lists; worked out with the first of them, for a page sorts few of all nouns. */
 function orderOf<N extends NounName>(name: N): Compare<RowOf<N>> {
+  let compare: Compare<RowOf<N>> | undefined;
+  return (a, b) => (compare ??= comparingOf(name))(a, b);
+}
+
+function comparingOf<N extends NounName>(name: N): Compare<RowOf<N>> {
   const { order, row } = NOUNS[name];
   const shape = row.shape as Record<string, unknown>;
   const fields = order.map((text): Compare<RowOf<N>> => {
