@@ -91,22 +91,24 @@ export function RecordsProvider({ client, children }: { client: QueryClient; chi
   return <QueryClientProvider client={client}>{children}</QueryClientProvider>;
 }
 
+const asked = <N extends NounName>(nouns: readonly N[]) => ({
+  queries: nouns.map((noun) => ({
+    queryKey: rowsKey(noun),
+    queryFn: () => rowsOf(noun),
+    staleTime: Infinity,
+    gcTime: Infinity,
+    structuralSharing: false as const,
+  })),
+  combine: (results: readonly { data: unknown }[]) =>
+    results.every(({ data }) => data !== undefined)
+      ? (Object.fromEntries(nouns.map((noun, i) => [noun, results[i]!.data])) as unknown as Pick<Rows, N>)
+      : undefined,
+});
+/** What is asked for the rows of some nouns: the very same each time, so that a tap puts nothing together anew. */
+const askedFor = weakMapMemoize(asked) as typeof asked;
+
 /** The rows of some nouns, by noun; undefined until they have come. */
-function useRows<N extends NounName>(nouns: readonly N[]): Pick<Rows, N> | undefined {
-  return useQueries({
-    queries: nouns.map((noun) => ({
-      queryKey: rowsKey(noun),
-      queryFn: () => rowsOf(noun),
-      staleTime: Infinity,
-      gcTime: Infinity,
-      structuralSharing: false,
-    })),
-    combine: (results) =>
-      results.every(({ data }) => data !== undefined)
-        ? (Object.fromEntries(nouns.map((noun, i) => [noun, results[i]!.data])) as unknown as Pick<Rows, N>)
-        : undefined,
-  });
-}
+const useRows = <N extends NounName>(nouns: readonly N[]): Pick<Rows, N> | undefined => useQueries(askedFor(nouns));
 
 /** A page's view of some records. */
 export interface Records<Data> {
