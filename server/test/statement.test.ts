@@ -5,19 +5,17 @@ import { sql } from 'drizzle-orm';
 import type { RowDataPacket } from 'mysql2';
 
 import { databaseError } from '../src/db/connect';
-import { givenFor, insertInto } from '../src/db/insert';
-import { ask, statements } from '../src/db/statement';
+import { inserter } from '../src/db/insert';
+import { statements } from '../src/db/statement';
 import { pumps, sizers } from '../src/db/tables';
 import { transact } from '../src/db/transact';
 import { findRow, listRows, rowsAmong } from '../src/records/store';
 import { demoForTests } from './service';
 
 const demo = demoForTests();
-const ADD = statements((...fields: string[]) => insertInto(pumps, fields));
-const addPump = (database: typeof demo.database, by: object) => {
-  const given = givenFor(pumps, { id: randomUUID(), studioId: demo.studioId, name: 'Foot pump', kind: 'hand', ...by });
-  return ask(database, ADD(...Object.keys(given)), given);
-};
+const pump = inserter(pumps);
+const addPump = (database: typeof demo.database, by: object) =>
+  pump(database, { id: randomUUID(), studioId: demo.studioId, name: 'Foot pump', kind: 'hand', ...by });
 
 const byId = <Row extends { id: string }>(rows: Row[]) => rows.toSorted((a, b) => (a.id < b.id ? -1 : 1));
 
@@ -73,12 +71,12 @@ describe('a statement that is kept', () => {
   });
 
   it('writes what is given alone, null where that is given, and leaves a row that is there as it is where it should', async () => {
-    const given = givenFor(pumps, { id: 'x', doseVolumeL: null, mostKPa: undefined, elsewhere: 1 });
-    expect(given).toEqual({ id: 'x', doseVolumeL: null });
+    const id = randomUUID();
+    await addPump(demo.database, { id, doseVolumeL: null, mostKPa: undefined, elsewhere: 1 });
+    expect(await findRow(demo, 'pump', id)).toMatchObject({ doseVolumeL: null, mostKPa: null, demo: false });
     const [sizer] = await listRows(demo, 'sizer');
-    const again = givenFor(sizers, { ...sizer!, studioId: demo.studioId, name: 'Renamed' });
-    const or = statements((...fields: string[]) => insertInto(sizers, fields, { orLeave: true }));
-    await ask(demo.database, or(...Object.keys(again)), again);
+    const again = { ...sizer!, studioId: demo.studioId, name: 'Renamed' };
+    expect(await inserter(sizers, { orLeave: true })(demo.database, again)).toMatchObject({ affectedRows: 0 });
     expect(await findRow(demo, 'sizer', sizer!.id)).toEqual(sizer);
   });
 

@@ -3,9 +3,8 @@ import { randomUUID } from 'node:crypto';
 import { NOUNS, type NounName } from '@leggero/contract';
 import { CREW_THINGS, MOST_TOLD } from '@leggero/contract/deed';
 
-import { givenFor, insertInto } from '../db/insert';
+import { inserter } from '../db/insert';
 import type { By, Scope } from '../db/records';
-import { ask, statements } from '../db/statement';
 import { deeds } from '../db/tables';
 
 type Fields = Record<string, unknown>;
@@ -28,7 +27,7 @@ const MOST_STEPS = 10_000;
 const MOST_FIELD = 400;
 const MOST_COMPARED = 20_000;
 
-const WRITE = statements((...fields: string[]) => insertInto(deeds, fields));
+const writeDeed = inserter(deeds);
 
 /** What is done within one transaction, to be told and taken back later. */
 export class Trail {
@@ -67,7 +66,7 @@ export class Trail {
     const steps = forgetful([...this.steps.values()]);
     if (steps.length === 0) return;
     const shown = steps.filter(({ noun }) => !isPrivate(noun));
-    const given = givenFor(deeds, {
+    await writeDeed(database, {
       ...{ id: this.id, studioId, revision, at: new Date().toISOString() },
       ...{ accountId: by?.id ?? null, name: by?.name ?? null },
       told: shown.slice(0, MOST_TOLD).map(told),
@@ -76,7 +75,6 @@ export class Trail {
       isPrivate: shown.length === 0,
       undoes: this.undoes,
     });
-    await ask(database, WRITE(...Object.keys(given)), given);
   }
 
   /** Takes in a step; several to the same row are one. */

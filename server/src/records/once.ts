@@ -1,9 +1,7 @@
 import { lt } from 'drizzle-orm';
-import type { ResultSetHeader } from 'mysql2';
 
 import type { Database } from '../db/connect';
-import { givenFor, insertInto } from '../db/insert';
-import { ask, statements } from '../db/statement';
+import { inserter } from '../db/insert';
 import { carriedOut } from '../db/tables';
 import type { Writing } from './writing';
 
@@ -11,15 +9,14 @@ import type { Writing } from './writing';
 const KEPT_DAYS = 90;
 const DAY_MS = 86_400_000;
 
-const NOTE = statements((...fields: string[]) => insertInto(carriedOut, fields, { orLeave: true }));
+const note = inserter(carriedOut, { orLeave: true });
 
 /**
  * Whether a command comes for the first time; notes that it came, within its own transaction. An answer may be lost on its
  * way: what comes again after another device wrote must not take that back.
  */
 export async function isFirst({ database, studioId }: Writing, commandKey: string): Promise<boolean> {
-  const given = givenFor(carriedOut, { studioId, commandKey, at: new Date().toISOString() });
-  const { affectedRows } = await ask<ResultSetHeader>(database, NOTE(...Object.keys(given)), given);
+  const { affectedRows } = await note(database, { studioId, commandKey, at: new Date().toISOString() });
   return affectedRows === 1;
 }
 

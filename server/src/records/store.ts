@@ -1,10 +1,10 @@
-import { NOUNS, type ChangeOf, type MakeOf, type NounName, type Role, type RowOf } from '@leggero/contract';
+import { NOUN_NAMES, NOUNS, type ChangeOf, type MakeOf, type NounName, type Role, type RowOf } from '@leggero/contract';
 import { and, asc, desc, eq, gt, inArray, sql, type Placeholder, type SQL } from 'drizzle-orm';
 import { QueryBuilder, type MySqlTable } from 'drizzle-orm/mysql-core';
 import type { RowDataPacket } from 'mysql2';
 
 import { databaseError } from '../db/connect';
-import { givenFor, insertInto } from '../db/insert';
+import { inserter } from '../db/insert';
 import type { Scope } from '../db/records';
 import { groupBy } from '../db/shape';
 import { ask, statements, type Statement } from '../db/statement';
@@ -157,16 +157,17 @@ export async function insertRow<N extends NounName>(writing: Writing, name: N, r
   return made;
 }
 
-const INSERT = statements((name: NounName, ...fields: string[]) => {
-  const answer = fieldsOf(name).map(({ of }) => of);
-  return sql`${insertInto(TABLES[name], fields)} returning ${sql.join(answer, sql`, `)}`;
-});
+const INSERT = Object.fromEntries(
+  NOUN_NAMES.map((name) => {
+    const answer = fieldsOf(name).map(({ of }) => of);
+    return [name, inserter<RowDataPacket[][]>(TABLES[name], { then: sql` returning ${sql.join(answer, sql`, `)}` })];
+  }),
+) as Record<NounName, ReturnType<typeof inserter<RowDataPacket[][]>>>;
 
 /** Writes a new row, and answers it as its columns have it then: one statement. */
 async function insertReturning<N extends NounName>({ database }: Scope, name: N, row: object): Promise<RowOf<N>> {
-  const given = givenFor(TABLES[name], row);
   try {
-    const [stored] = await ask<RowDataPacket[][]>(database, INSERT(name, ...Object.keys(given)), given);
+    const [stored] = await INSERT[name](database, row);
     return rowFrom(name, stored!);
   } catch (error) {
     if (databaseError(error)?.code !== 'ER_DUP_ENTRY') throw error;

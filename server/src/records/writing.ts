@@ -1,8 +1,9 @@
 import type { NounName } from '@leggero/contract';
-import { eq, sql, type Placeholder } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { ResultSetHeader } from 'mysql2';
 
-import { LOCK_SECONDS } from '../db/connect';
+import { LOCK_SECONDS, type Database } from '../db/connect';
+import { inserter } from '../db/insert';
 import type { Scope } from '../db/records';
 import { ask, statements } from '../db/statement';
 import { changes, studios } from '../db/tables';
@@ -25,30 +26,25 @@ const RAISE = statements(
     sql`update ${studios} set revision = last_insert_id(revision + 1) where ${eq(studios.id, sql.placeholder('studioId'))}`,
 );
 
-/** What is noted of a row; in a statement that is put together once, with places for it. */
-type Noted = { [Field in keyof typeof changes.$inferInsert]: (typeof changes.$inferInsert)[Field] | Placeholder };
-
-/** Notes rows as written or gone, once each: what was noted of them before is past. */
-const noting = (rows: Noted[]) =>
-  sql`insert into ${changes} (studio_id, noun, row_id, there, revision) values ${sql.join(
-    rows.map(
-      ({ studioId, noun, rowId, there, revision }) => sql`(${studioId}, ${noun}, ${rowId}, ${there}, ${revision})`,
-    ),
-    sql`, `,
-  )} on duplicate key update revision = values(revision)`;
-
-/** A tap writes one row. */
-const NOTE = statements(() => {
-  const place = (name: string) => sql.placeholder(name);
-  const [studioId, noun, rowId] = [place('studioId'), place('noun'), place('rowId')];
-  return noting([{ studioId, noun, rowId, there: place('there'), revision: place('revision') }]);
-});
+/** Notes a row as written, or gone. What was noted of it before is past. */
+const note = inserter(changes, { then: sql` on duplicate key update revision = values(revision)` });
 
 /** Whoever writes to a studio is the only one meanwhile. */
 const turns = new Turns(LOCK_SECONDS * 1000);
 
-/** Changes noted at once. */
+/** A tap writes one row, seldom more: so many are noted one by one. */
+const FEW = 2;
+/** Notes more, so many at once. */
 const BATCH = 1000;
+
+async function noteMany(database: Database, rows: (typeof changes.$inferInsert)[]): Promise<void> {
+  for (let i = 0; i < rows.length; i += BATCH) {
+    await database
+      .insert(changes)
+      .values(rows.slice(i, i + BATCH))
+      .onDuplicateKeyUpdate({ set: { revision: sql`values(revision)` } });
+  }
+}
 
 /**
  * Does some work in one transaction and notes which rows it touched, with the studio's next revision. The revision is
@@ -77,8 +73,8 @@ export async function inWriting<S extends Scope, T>(
         trail,
       });
       const rows = [...touched.values()].map((row) => ({ ...row, studioId, revision: raised.insertId }));
-      if (rows.length === 1) await ask(database, NOTE(), rows[0]);
-      else for (let i = 0; i < rows.length; i += BATCH) await database.execute(noting(rows.slice(i, i + BATCH)));
+      if (rows.length <= FEW) for (const row of rows) await note(database, row);
+      else await noteMany(database, rows);
       await trail.write(within, raised.insertId);
       await last?.(within);
       return { result, revision: rows.length > 0 ? raised.insertId : null };
