@@ -5,7 +5,7 @@ import userEvent from '@testing-library/user-event';
 import jsQR from 'jsqr';
 import { Suspense } from 'react';
 
-import { may, settle, useAccess, useBarred } from '@/data/access';
+import { leave, may, settle, useAccess, useBarred } from '@/data/access';
 import { inStudio, nameOf, remember, type Place } from '@/data/place';
 import { write } from '@/data/outbox';
 import { createQueryClient, RecordsProvider } from '@/data/records';
@@ -25,7 +25,7 @@ import { deviceText } from '@/wording/crew';
 import { feedOf, someRecords, type Records } from './studio';
 
 let begun = 0;
-jest.mock('@/device/begin', () => ({ OPENED_AT: '/logbook', beginAnew: () => (begun += 1) }));
+jest.mock('@/device/begin', () => ({ OPENED_AT: '/logbook', beginAnew: () => (begun += 1), isBegun: () => false }));
 
 /** A device that has passkeys only where a test says so, and of which nobody ever gets one. */
 const passkeys = { there: false };
@@ -539,6 +539,16 @@ describe('a part in a studio', () => {
     // Who has to sign in is perhaps the one it was: what waits here is theirs.
     await settle(OUT);
     expect([begun, useAccess.getState().access]).toEqual([1, OUT]);
+  });
+
+  it('that is being left shows no door meanwhile: what is tapped there would be lost', async () => {
+    remember(placeAs('maker'));
+    useAccess.setState({ access: accessAs('maker') });
+    const left = leave();
+    // The server shuts the device out while it still lets go of what it kept.
+    await settle(OUT);
+    expect([begun, useAccess.getState().access]).toEqual([1, accessAs('maker')]);
+    await left;
   });
 
   it('that has ended leaves no studio to be in', async () => {

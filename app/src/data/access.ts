@@ -2,7 +2,7 @@ import { APP_ROUTES, mayWrite, type Access, type NounName, type Role } from '@le
 import { useEffect } from 'react';
 import { create } from 'zustand';
 
-import { beginAnew, OPENED_AT } from '@/device/begin';
+import { beginAnew, isBegun, OPENED_AT } from '@/device/begin';
 
 import { ApiError, call, onShut } from './client';
 import { here, remember, type Place } from './place';
@@ -44,6 +44,8 @@ export const useMails = (): boolean => useAccess(({ access }) => access?.mails ?
 export const useBarred = create<{ noun: NounName | null }>()(() => ({ noun: null }));
 
 let asking: Promise<void> | null = null;
+/** Goes on while this device moves elsewhere; whether the page begins anew then. */
+let moving: Promise<boolean> | null = null;
 
 /** Asks who this device is for; while nobody answers it is for whom it was. */
 export function learnAccess(): Promise<void> {
@@ -60,12 +62,13 @@ export function learnAccess(): Promise<void> {
  * studio at the address it was opened by.
  */
 export async function settle(access: Access): Promise<void> {
+  // Until it has begun anew the page stays as it is: what would be tapped in it meanwhile would be lost.
+  if (isBegun() || (await moving?.catch(() => false))) return;
   const next = placeIn(access);
   const before = here();
   const ended = before !== null && access.state === 'in' && access.studios.every(({ id }) => id !== before.studioId);
   if (next !== 'as it was' && !isSame(next, before)) {
     const same = before === null || before.studioId === next?.studioId;
-    // Until it has begun anew the page stays as it is: what would be tapped in it meanwhile would be lost.
     if (await moveTo(next, { address: same ? OPENED : '/', ended })) return;
   } else if (useAccess.getState().access?.state === 'out' && access.state === 'in') {
     // The same as before the door was shut.
@@ -79,7 +82,14 @@ export async function settle(access: Access): Promise<void> {
  * the same studio, and else stays until someone signs in there again. `ended`: they work there no longer, so that nothing
  * of it stays, nor would the studio take what waits. Answers whether the page begins anew.
  */
-export async function moveTo(next: Place | null, { address = '/', ended = false } = {}): Promise<boolean> {
+export function moveTo(next: Place | null, how: { address?: string; ended?: boolean } = {}): Promise<boolean> {
+  return (moving = move(next, how).finally(() => (moving = null)));
+}
+
+async function move(
+  next: Place | null,
+  { address = '/', ended = false }: { address?: string; ended?: boolean },
+): Promise<boolean> {
   const { waiting, rows } = useRecords.getState();
   const [studioId] = rows.studio.keys();
   const along = next !== null && next.studioId === studioId;
