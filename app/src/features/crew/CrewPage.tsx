@@ -6,6 +6,8 @@ import { Pressable, View } from 'react-native';
 import { roleHere, useAccess } from '@/data/access';
 import { useCrewRenewed, useInvitations, useMembers } from '@/data/crew';
 import { useEvents } from '@/data/records';
+import { useSending } from '@/data/useSending';
+import { ActionRow } from '@/ui/ActionRow';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Page } from '@/ui/Page';
@@ -14,10 +16,8 @@ import { Words } from '@/ui/Words';
 import { memberNote, partText, ROLE_WORDS } from '@/wording/crew';
 import { dayText } from '@/wording/day';
 
-import { ActionRow } from '@/ui/ActionRow';
 import { InviteSheet } from './InviteSheet';
 import { MemberSheet } from './MemberSheet';
-import { useSending } from '@/data/useSending';
 
 /** Who works in the studio, and who is asked to. */
 export function CrewPage() {

@@ -2,11 +2,10 @@ import { CREW_ROUTES, type SignedInDevice } from '@leggero/contract/crew';
 import { View } from 'react-native';
 
 import { useCrewRenewed, useDevices } from '@/data/crew';
+import { useSending } from '@/data/useSending';
+import { ActionRow } from '@/ui/ActionRow';
 import { Card } from '@/ui/Card';
 import { deviceText, usedText } from '@/wording/crew';
-
-import { ActionRow } from '@/ui/ActionRow';
-import { useSending } from '@/data/useSending';
 
 /** The devices on which one is signed in, each to be signed out from here. */
 export function DevicesCard() {

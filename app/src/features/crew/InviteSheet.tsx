@@ -4,15 +4,15 @@ import { useState } from 'react';
 
 import { useMails } from '@/data/access';
 import { useEvents } from '@/data/records';
+import { useSending } from '@/data/useSending';
 import { newId } from '@/device/id';
+import { CodeShown } from '@/parts/CodeShown';
 import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { invitationSays } from '@/wording/crew';
 
-import { CodeShown } from '@/parts/CodeShown';
 import { PartFields } from './PartFields';
 import { SendButton } from './SendButton';
-import { useSending } from '@/data/useSending';
 
 /** Invites someone: for whom it is and as what, then the code, this once. */
 export function InviteSheet({ onClose }: { onClose: () => void }) {

@@ -6,6 +6,7 @@ import { View } from 'react-native';
 
 import { settle, useAccess } from '@/data/access';
 import { useInvited } from '@/data/crew';
+import { useSending } from '@/data/useSending';
 import { takeHash } from '@/device/hash';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
@@ -15,7 +16,6 @@ import { invitedText } from '@/wording/crew';
 import { AccountFields, NO_ACCOUNT, type AccountValues } from './AccountFields';
 import { DoorPage } from './DoorPage';
 import { SendButton } from './SendButton';
-import { useSending } from '@/data/useSending';
 
 /** Takes up an invitation: by its link, or by its code typed in. */
 export function JoinPage() {

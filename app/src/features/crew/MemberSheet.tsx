@@ -4,15 +4,15 @@ import { useState } from 'react';
 
 import { learnAccess, roleHere } from '@/data/access';
 import { useEvents } from '@/data/records';
+import { useSending } from '@/data/useSending';
+import { CodeShown } from '@/parts/CodeShown';
 import { Button } from '@/ui/Button';
 import { DeleteButton } from '@/ui/DeleteButton';
 import { Sheet } from '@/ui/Sheet';
+import { WrongLine } from '@/ui/WrongLine';
 
-import { CodeShown } from '@/parts/CodeShown';
 import { PartFields } from './PartFields';
 import { SendButton } from './SendButton';
-import { useSending } from '@/data/useSending';
-import { WrongLine } from '@/ui/WrongLine';
 
 /** Someone who works here: what they are, a code for a new password, and the end of it. */
 export function MemberSheet({ member, onClose }: { member: Member; onClose: () => void }) {

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 
 import { useMails } from '@/data/access';
+import { useSending } from '@/data/useSending';
 import { takeHash } from '@/device/hash';
 import { Button } from '@/ui/Button';
 import { FormField } from '@/ui/FormField';
@@ -13,7 +14,6 @@ import { Words } from '@/ui/Words';
 import { DoorPage } from './DoorPage';
 import { MailCode } from './MailCode';
 import { SendButton } from './SendButton';
-import { useSending } from '@/data/useSending';
 import { TYPING } from './typing';
 
 /** Sets a new password by a code: an owner gave it, or it was mailed. */

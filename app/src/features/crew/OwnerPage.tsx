@@ -4,13 +4,13 @@ import { useForm } from 'react-hook-form';
 
 import { settle } from '@/data/access';
 import { useRecords } from '@/data/state';
+import { useSending } from '@/data/useSending';
 import { FormField } from '@/ui/FormField';
 import { Words } from '@/ui/Words';
 
 import { AccountFields, NO_ACCOUNT, type AccountValues } from './AccountFields';
 import { DoorPage } from './DoorPage';
 import { SendButton } from './SendButton';
-import { useSending } from '@/data/useSending';
 import { TYPING } from './typing';
 
 /**

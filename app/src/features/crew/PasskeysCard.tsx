@@ -1,5 +1,4 @@
 import { CREW_ROUTES, type Passkey } from '@leggero/contract/crew';
-import { useState } from 'react';
 import { View } from 'react-native';
 
 import { useCrewRenewed, usePasskeys } from '@/data/crew';
@@ -13,26 +12,25 @@ import { WrongLine } from '@/ui/WrongLine';
 import { deviceText } from '@/wording/crew';
 import { dayText } from '@/wording/day';
 
-/** The device does not say which. */
-const UNMADE = 'No passkey was made: it was called off, or this device has one already.';
+import { usePasskey } from './usePasskey';
 
 /** Keys that one's devices keep: to sign in by a finger or a glance instead of a password. */
 export function PasskeysCard() {
   const passkeys = usePasskeys().data ?? [];
   const renew = useCrewRenewed();
-  const asking = useSending(CREW_ROUTES.passkeyOptions);
+  const making = usePasskey({
+    options: CREW_ROUTES.passkeyOptions,
+    device: makePasskey,
+    nothing: 'No passkey was made: it was called off, or this device has one already.',
+  });
   const keeping = useSending(CREW_ROUTES.keepPasskey);
-  const [unmade, setUnmade] = useState(false);
   const add = async () => {
-    setUnmade(false);
-    const asked = await asking.send({});
-    if (!asked) return;
-    const response = await makePasskey(asked.answer);
-    if (!response) return setUnmade(true);
+    const response = await making.ask();
+    if (!response) return;
     await keeping.send({ body: { name: deviceText(navigator.userAgent), response } });
     renew('passkeys');
   };
-  const wrong = asking.wrong ?? keeping.wrong ?? (unmade ? UNMADE : null);
+  const wrong = making.wrong ?? keeping.wrong;
   return (
     <Card title="Passkeys">
       <View className="gap-3">
@@ -52,7 +50,7 @@ export function PasskeysCard() {
         {hasPasskeys() ? (
           <Button
             title="Add a passkey of this device"
-            disabled={asking.busy || keeping.busy}
+            disabled={making.busy || keeping.busy}
             onPress={() => void add()}
           />
         ) : null}

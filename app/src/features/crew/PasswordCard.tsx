@@ -4,12 +4,12 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 
+import { useSending } from '@/data/useSending';
 import { Card } from '@/ui/Card';
 import { FormField } from '@/ui/FormField';
 import { Words } from '@/ui/Words';
 
 import { SendButton } from './SendButton';
-import { useSending } from '@/data/useSending';
 import { TYPING } from './typing';
 
 /** Changes one's password, by the one so far. */

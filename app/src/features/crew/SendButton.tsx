@@ -1,5 +1,4 @@
 import { Button } from '@/ui/Button';
-
 import { WrongLine } from '@/ui/WrongLine';
 
 interface SendButtonProps {

@@ -1,7 +1,6 @@
 import { CREW_ROUTES } from '@leggero/contract/crew';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { router } from 'expo-router';
-import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 
@@ -18,6 +17,7 @@ import { counted } from '@/wording/trade';
 import { DoorPage } from './DoorPage';
 import { SendButton } from './SendButton';
 import { TYPING } from './typing';
+import { usePasskey } from './usePasskey';
 
 /** Where no mails go from here. */
 const FORGOTTEN = ', and gives you a code for another password where you forgot yours';
@@ -69,26 +69,28 @@ export function SignInPage() {
   );
 }
 
-/** The device does not say which. */
-const UNUSED = 'No passkey was used: it was called off, or this device keeps none for here.';
-
 function PasskeySignIn() {
-  const asking = useSending(CREW_ROUTES.passkeySignInOptions);
+  const signature = usePasskey({
+    options: CREW_ROUTES.passkeySignInOptions,
+    device: signByPasskey,
+    nothing: 'No passkey was used: it was called off, or this device keeps none for here.',
+  });
   const signing = useSending(CREW_ROUTES.passkeySignIn);
-  const [unused, setUnused] = useState(false);
   const signIn = async () => {
-    setUnused(false);
-    const asked = await asking.send({});
-    if (!asked) return;
-    const response = await signByPasskey(asked.answer);
-    if (!response) return setUnused(true);
+    const response = await signature.ask();
+    if (!response) return;
     const sent = await signing.send({ body: { response } });
     if (sent) await settle(sent.answer);
   };
-  const wrong = asking.wrong ?? signing.wrong ?? (unused ? UNUSED : null);
+  const wrong = signature.wrong ?? signing.wrong;
   return (
     <>
-      <Button title="Sign in by a passkey" tall disabled={asking.busy || signing.busy} onPress={() => void signIn()} />
+      <Button
+        title="Sign in by a passkey"
+        tall
+        disabled={signature.busy || signing.busy}
+        onPress={() => void signIn()}
+      />
       <WrongLine wrong={wrong} />
     </>
   );

@@ -1,9 +1,9 @@
 import { CREW_ROUTES } from '@leggero/contract/crew';
 
 import { leave } from '@/data/access';
+import { useSending } from '@/data/useSending';
 import { Button } from '@/ui/Button';
 
-import { useSending } from '@/data/useSending';
 import { WrongLine } from '@/ui/WrongLine';
 
 /** Signs out on this device, and takes the studio's records off it. */

@@ -5,15 +5,15 @@ import { View } from 'react-native';
 
 import { moveTo } from '@/data/access';
 import { here } from '@/data/place';
+import { useSending } from '@/data/useSending';
 import { newId } from '@/device/id';
+import { ActionRow } from '@/ui/ActionRow';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Field } from '@/ui/Field';
 import { ROLE_WORDS } from '@/wording/crew';
 
-import { ActionRow } from '@/ui/ActionRow';
 import { SendButton } from './SendButton';
-import { useSending } from '@/data/useSending';
 
 /** The studios that one works in: another one is opened, or started. */
 export function StudiosCard({ accountId, studios }: { accountId: string; studios: Access['studios'] }) {

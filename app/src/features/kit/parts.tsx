@@ -12,7 +12,6 @@ import { Balloon } from '@/parts/Balloon';
 import { BarFields } from '@/parts/BarFields';
 import { Button, IconButton, StepButton } from '@/ui/Button';
 import { Card } from '@/ui/Card';
-import { ActionRow } from '@/ui/ActionRow';
 import { Cautions } from '@/parts/Cautions';
 import { Chip } from '@/ui/Chip';
 import { ColourChoice } from '@/parts/ColourChoice';
@@ -50,6 +49,7 @@ import { WrongLine } from '@/ui/WrongLine';
 import { Words } from '@/ui/Words';
 import type { Hit } from '@/wording/search';
 import { WrapsChoice } from '@/parts/WrapsChoice';
+import { ActionRow } from '@/ui/ActionRow';
 
 const lengths = lengthsOf();
 const inch = (inches: number) => inches * MM_PER.in;
