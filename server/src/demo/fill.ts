@@ -26,6 +26,7 @@ import {
   studios,
   tiers,
 } from '../db/tables';
+import { transact } from '../db/transact';
 import { ensureOwner } from '../studio/store';
 import { isoAt } from './moment';
 import { byTape, measure } from './balloon';
@@ -51,8 +52,6 @@ const EARLIER = [
   { day: 5.1, leanMm: 4 },
 ];
 
-type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
-
 /** Fills the demo studio once, whole or not at all; answers its id. */
 export async function fillDemo({ database }: { database: Database }): Promise<string> {
   const [existing] = await database.select({ id: studios.id }).from(studios).where(eq(studios.demo, true));
@@ -61,7 +60,7 @@ export async function fillDemo({ database }: { database: Database }): Promise<st
     return existing.id;
   }
   const studioId = randomUUID();
-  await database.transaction(async (tx) => {
+  await transact(database, async (tx) => {
     await tx.insert(studios).values({ ...DEMO_STUDIO, id: studioId, demo: true });
     await tx
       .insert(tiers)
@@ -83,7 +82,7 @@ export async function fillDemo({ database }: { database: Database }): Promise<st
 
 export type PumpIds = Record<keyof typeof DEMO_PUMPS, string>;
 
-async function fillPumps(tx: Transaction, studioId: string): Promise<PumpIds> {
+async function fillPumps(tx: Database, studioId: string): Promise<PumpIds> {
   const ids = { hand: randomUUID(), floor: randomUUID(), timed: randomUUID(), twin: randomUUID() };
   for (const key of ['hand', 'floor', 'timed', 'twin'] as const) {
     const { name, kind, doseVolumeL } = DEMO_PUMPS[key];
@@ -100,7 +99,7 @@ interface FillModel {
   random: () => number;
 }
 
-async function fillModel(tx: Transaction, options: FillModel): Promise<string> {
+async function fillModel(tx: Database, options: FillModel): Promise<string> {
   const { studioId, pumpIds, model, index, random } = options;
   const { roundTo: _, calibrations: made, held = [], ...record } = model;
   const modelId = randomUUID();
@@ -176,10 +175,7 @@ interface FillHold extends FillModel {
   test: NonNullable<DemoModel['held']>[number];
 }
 
-async function fillHoldTest(
-  tx: Transaction,
-  { studioId, modelId, model, index, test, random }: FillHold,
-): Promise<void> {
+async function fillHoldTest(tx: Database, { studioId, modelId, model, index, test, random }: FillHold): Promise<void> {
   const holdTestId = randomUUID();
   const startedMs = FIRST_DAY + index * DAY_MS + 60 * MINUTE_MS;
   await tx.insert(holdTests).values({
@@ -221,7 +217,7 @@ interface FillCheck {
   measured?: { day: number; leanMm: number };
 }
 
-async function fillCheck(tx: Transaction, { studioId, modelId, target, random, measured }: FillCheck): Promise<void> {
+async function fillCheck(tx: Database, { studioId, modelId, target, random, measured }: FillCheck): Promise<void> {
   const { widthMm: targetMm, toleranceMm } = target;
   const { size, tierName, sdMm, small } = DEMO_BATCH;
   const checkId = randomUUID();

@@ -19,14 +19,12 @@ import {
 import { isoAt } from './moment';
 import { DEMO_SIZERS } from './scenario';
 
-type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
-
 const DAY_MS = 86_400_000;
 const BALLOON_MS = 45_000;
 const INCH = 25.4;
 
 interface Fill {
-  tx: Transaction;
+  tx: Database;
   studioId: string;
   /** The first evening. */
   firstDay: number;

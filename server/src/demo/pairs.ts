@@ -13,7 +13,7 @@ const SEED = 20261205;
 const MINUTE_MS = 60_000;
 
 interface Fill {
-  tx: Parameters<Parameters<Database['transaction']>[0]>[0];
+  tx: Database;
   studioId: string;
   pumpIds: PumpIds;
   /** The evening the readings were taken. */

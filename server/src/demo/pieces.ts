@@ -16,7 +16,7 @@ const MINUTE_MS = 60_000;
 const SEED = 20261206;
 
 interface Fill {
-  tx: Parameters<Parameters<Database['transaction']>[0]>[0];
+  tx: Database;
   studioId: string;
   pumpIds: PumpIds;
   /** The evening they were drawn up. */

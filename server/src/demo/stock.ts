@@ -9,7 +9,7 @@ import { bags, events, losses, models } from '../db/tables';
 import { isoAt } from './moment';
 
 interface Fill {
-  tx: Parameters<Parameters<Database['transaction']>[0]>[0];
+  tx: Database;
   studioId: string;
   /** The evening they came in, ms since 1970. */
   evening: number;

@@ -1,8 +1,8 @@
 import { BALLOON_KINDS } from '@leggero/core';
 import { and, asc, eq, inArray } from 'drizzle-orm';
-import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2';
 import Papa from 'papaparse';
 
+import { databaseOn, type Database } from '../db/connect';
 import type { Scope } from '../db/records';
 import { onOwnConnection } from '../db/stream';
 import { calibrations, models, pumps, readings } from '../db/tables';
@@ -43,12 +43,12 @@ const FORMAT = { escapeFormulae: true, newline: '\r\n', header: false };
  * one never lies in memory whole. The header comes with the first of them.
  */
 export function readingLines({ database, studioId }: Scope, modelId?: string): AsyncGenerator<string> {
-  return onOwnConnection(database, (connection) => linesOf(rowsOf(drizzle(connection), { studioId, modelId })));
+  return onOwnConnection(database, (connection) => linesOf(rowsOf(databaseOn(connection), { studioId, modelId })));
 }
 
 /** The rows of a file, in its order, as the database hands them out. */
 function rowsOf(
-  database: MySql2Database,
+  database: Database,
   { studioId, modelId }: { studioId: string; modelId: string | undefined },
 ): AsyncIterable<Row> {
   return database

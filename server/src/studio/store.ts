@@ -6,6 +6,7 @@ import { eq } from 'drizzle-orm';
 import type { Database } from '../db/connect';
 import type { Scope } from '../db/records';
 import { people, pumps, studios, tiers } from '../db/tables';
+import { transact } from '../db/transact';
 
 /** The studio of this installation; the first start makes it, with the standard tiers, one hand pump and its owner. */
 export async function openStudio({ database }: { database: Database }): Promise<string> {
@@ -24,7 +25,7 @@ export async function foundStudio(
   { database }: { database: Database },
   { id: studioId, name }: { id: string; name: string },
 ): Promise<void> {
-  await database.transaction(async (tx) => {
+  await transact(database, async (tx) => {
     await tx.insert(studios).values({ id: studioId, name, unit: 'in', stepMm: STEP_MM.eighthInch, daysStanding: 0 });
     await tx
       .insert(tiers)
