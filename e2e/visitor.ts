@@ -192,7 +192,10 @@ export class Visitor {
 
   async type(name: string, text: string): Promise<void> {
     const field = await this.find('textbox', name);
-    await field.click({ count: 3 });
+    await field.evaluate(inReach);
+    await field.click();
+    // What is said of the field before may have moved this one from under a second click.
+    await field.evaluate((node) => (node as HTMLInputElement).select());
     await field.type(text);
   }
 

@@ -6,7 +6,7 @@ import jsQR from 'jsqr';
 import { Suspense } from 'react';
 
 import { leave, may, settle, useAccess, useBarred } from '@/data/access';
-import { inStudio, nameOf, remember, type Place } from '@/data/place';
+import { here, inStudio, nameOf, remember, type Place } from '@/data/place';
 import { write } from '@/data/outbox';
 import { createQueryClient, RecordsProvider } from '@/data/records';
 import { NOTHING_YET, useRecords } from '@/data/state';
@@ -544,11 +544,25 @@ describe('a part in a studio', () => {
   it('that is being left shows no door meanwhile: what is tapped there would be lost', async () => {
     remember(placeAs('maker'));
     useAccess.setState({ access: accessAs('maker') });
-    const left = leave();
-    // The server shuts the device out while it still lets go of what it kept.
-    await settle(OUT);
+    let answer = (_sent: object | null) => {};
+    const left = leave(new Promise((resolve) => (answer = resolve)));
+    // The server shuts the device out before it has told so.
+    const told = settle(OUT);
+    await Promise.resolve();
+    expect([begun, useAccess.getState().access]).toEqual([0, accessAs('maker')]);
+    answer({});
+    await told;
     expect([begun, useAccess.getState().access]).toEqual([1, accessAs('maker')]);
     await left;
+  });
+
+  it('that is not let go of stays, and learns what the server says', async () => {
+    remember(placeAs('maker'));
+    useAccess.setState({ access: accessAs('maker') });
+    const left = leave(Promise.resolve(null));
+    await settle(OUT);
+    expect([begun, await left, useAccess.getState().access]).toEqual([0, false, OUT]);
+    expect(nameOf(here())).toContain(STUDIO_ID);
   });
 
   it('that has ended leaves no studio to be in', async () => {

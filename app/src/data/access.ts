@@ -44,7 +44,7 @@ export const useMails = (): boolean => useAccess(({ access }) => access?.mails ?
 export const useBarred = create<{ noun: NounName | null }>()(() => ({ noun: null }));
 
 let asking: Promise<void> | null = null;
-/** Goes on while this device moves elsewhere; whether the page begins anew then. */
+/** Goes on while this device is on its way elsewhere; whether the page begins anew then. */
 let moving: Promise<boolean> | null = null;
 
 /** Asks who this device is for; while nobody answers it is for whom it was. */
@@ -82,13 +82,23 @@ export async function settle(access: Access): Promise<void> {
  * the same studio, and else stays until someone signs in there again. `ended`: they work there no longer, so that nothing
  * of it stays, nor would the studio take what waits. Answers whether the page begins anew.
  */
-export function moveTo(next: Place | null, how: { address?: string; ended?: boolean } = {}): Promise<boolean> {
-  return (moving = move(next, how).finally(() => (moving = null)));
+export const moveTo = (next: Place | null, how: { address?: string; ended?: boolean } = {}): Promise<boolean> =>
+  onItsWay(move(next, how));
+
+/**
+ * Leaves once the server has let go of whoever is signed in: nothing of the studio stays on this device but what still
+ * waits. `asked` answers null where it does not. From the asking on, for the server shuts a device out before it answers.
+ */
+export const leave = (asked: Promise<unknown>): Promise<boolean> =>
+  onItsWay(asked.then((answer) => answer !== null && move(null)));
+
+function onItsWay(going: Promise<boolean>): Promise<boolean> {
+  return (moving = going.finally(() => (moving = null)));
 }
 
 async function move(
   next: Place | null,
-  { address = '/', ended = false }: { address?: string; ended?: boolean },
+  { address = '/', ended = false }: { address?: string; ended?: boolean } = {},
 ): Promise<boolean> {
   const { waiting, rows } = useRecords.getState();
   const [studioId] = rows.studio.keys();
@@ -100,9 +110,6 @@ async function move(
   if (begins) beginAnew(address);
   return begins;
 }
-
-/** Leaves after signing out: nothing of the studio stays on this device but what still waits. */
-export const leave = (): Promise<boolean> => moveTo(null);
 
 /** The place that someone has by the server's word: the studio it answers from, or the first of theirs. */
 function placeIn({ state, account, studios, at }: Access): Place | null | 'as it was' {

@@ -31,9 +31,7 @@ export function OwnDataCard() {
     if (!read) return;
     keepFile(JSON.stringify(read.answer, null, 2), { name: 'leggero-my-data.json', type: 'application/json' });
   };
-  const forget = handleSubmit(async (body) => {
-    if (await forgetting.send({ body })) await leave();
-  });
+  const forget = handleSubmit((body) => leave(forgetting.send({ body })));
   return (
     <Card title="What is kept of you">
       <View className="gap-4">

@@ -11,12 +11,7 @@ export function SignOutButton() {
   const { send, busy, wrong } = useSending(CREW_ROUTES.signOut);
   return (
     <>
-      <Button
-        title="Sign out here"
-        tall
-        disabled={busy}
-        onPress={() => void send({ body: {} }).then((sent) => sent && leave())}
-      />
+      <Button title="Sign out here" tall disabled={busy} onPress={() => void leave(send({ body: {} }))} />
       <WrongLine wrong={wrong} />
     </>
   );
