@@ -33,6 +33,8 @@ export interface World {
 interface WorldOptions {
   /** With a database server of its own, which can be stopped. */
   alone?: boolean;
+  /** A dump that it begins with, packed: the records of another version. */
+  from?: string;
   /** Its visitors' browsers keep the app, and fetch its pages ahead. */
   keepsApp?: boolean;
 }
@@ -58,14 +60,15 @@ async function answerOf(address: string): Promise<unknown> {
  * A world for the tests of one file, there before the first and ended after the last: with the demo, or with an empty
  * studio. All files share one Chromium and, unless they stop it, one database server.
  */
-export function worldOf(kind: 'demo' | 'empty', { alone = false, keepsApp = false }: WorldOptions = {}): World {
+export function worldOf(kind: 'demo' | 'empty', { alone = false, from, keepsApp = false }: WorldOptions = {}): World {
   let child: ChildProcess;
   let browser: Browser;
   let url = '';
   let orders = 0;
   const visitors: Visitor[] = [];
   beforeAll(async () => {
-    child = fork(path.join(__dirname, '../scripts/world.mjs'), alone ? [kind, 'alone'] : [kind], { execArgv: [] });
+    const how = [...(alone ? ['alone'] : []), ...(from ? [from] : [])];
+    child = fork(path.join(__dirname, '../scripts/world.mjs'), [kind, ...how], { execArgv: [] });
     const told = new Promise<{ url: string }>((resolve, reject) => {
       child.once('message', (message) => resolve(message as { url: string }));
       child.once('exit', () => reject(new Error('the world ended as it started')));

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { gunzipSync } from 'node:zlib';
 
 import { keep } from './lib/keep.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
@@ -11,16 +12,20 @@ import { ensureWeb } from './lib/web.mjs';
 
 /**
  * A whole Leggero of its own for a test or a screenshot run, ended with its parent. Started as a child process with
- * `demo` or `empty`; tells its parent `{ url, databaseUrl, pid }`, and obeys the commands below. Its records are a database
- * of their own on the server that LEGGERO_TEST_DATABASE names; where none is named, or with `alone`, on a database
- * server of its own, which alone can be stopped.
+ * `demo` or `empty`, and perhaps a packed dump of an earlier version's records, with which it begins; tells its parent
+ * `{ url, databaseUrl, pid }`, and obeys the commands below. Its records are a database of their own on the server that
+ * LEGGERO_TEST_DATABASE names; where none is named, or with `alone`, on a database server of its own, which alone can
+ * be stopped.
  */
-const demo = process.argv[2] === 'demo';
-const shared = process.argv[3] === 'alone' ? undefined : process.env.LEGGERO_TEST_DATABASE;
+const [kind, ...how] = process.argv.slice(2);
+const demo = kind === 'demo';
+const shared = how.includes('alone') ? undefined : process.env.LEGGERO_TEST_DATABASE;
+const dump = how.find((word) => word.endsWith('.sql.gz'));
 const name = demo ? 'leggero_demo' : 'leggero_studio';
 let webFolder = await ensureWeb();
 
 let database = shared ? await databaseOn(shared) : await ownDatabase();
+if (dump) await fillFrom(dump, database.url);
 let service = await startService({ url: database.url, port: 0, demo, webFolder, logLevel: 'silent' });
 const port = service.port;
 
@@ -35,6 +40,13 @@ async function databaseOn(url) {
   };
   await once(`create database ${fresh}`);
   return { url: url.replace(/[^/]+$/, fresh), stop: () => once(`drop database ${fresh}`) };
+}
+
+async function fillFrom(file, url) {
+  const { createConnection } = await import('mysql2/promise');
+  const connection = await createConnection({ uri: url, multipleStatements: true });
+  await connection.query(gunzipSync(readFileSync(file)).toString());
+  await connection.end();
 }
 
 /** A folder that goes with this process. */
