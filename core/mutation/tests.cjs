@@ -26,6 +26,7 @@ const TESTS = {
     'journey',
   ],
   consistency: [
+    'eyeFigures.outside',
     'eye',
     'figures',
     'goNoGo.outside',
