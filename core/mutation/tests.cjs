@@ -60,6 +60,7 @@ const TESTS = {
     'target',
     'targetReasons',
     'trade.outside',
+    'environment.outside',
     'expectShape',
     'figures',
     'firsts',

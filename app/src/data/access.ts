@@ -87,7 +87,7 @@ export const moveTo = (next: Place | null, how: { address?: string; ended?: bool
 
 /**
  * Leaves once the server has let go of whoever is signed in: nothing of the studio stays on this device but what still
- * waits. `asked` answers null where it does not. From the asking on, for the server shuts a device out before it answers.
+ * waits. `asked` answers null where it does not. It is on its way from then on: the server shuts it out before it answers.
  */
 export const leave = (asked: Promise<unknown>): Promise<boolean> =>
   onItsWay(asked.then((answer) => answer !== null && move(null)));
