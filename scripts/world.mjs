@@ -25,27 +25,21 @@ const name = demo ? 'leggero_demo' : 'leggero_studio';
 let webFolder = await ensureWeb();
 
 let database = shared ? await databaseOn(shared) : await ownDatabase();
-if (dump) await fillFrom(dump, database.url);
+if (dump) await carryOut(database.url, gunzipSync(readFileSync(dump)).toString());
 let service = await startService({ url: database.url, port: 0, demo, webFolder, logLevel: 'silent' });
 const port = service.port;
 
 /** A new database on a server that others use too. */
 async function databaseOn(url) {
-  const { createConnection } = await import('mysql2/promise');
   const fresh = `leggero_${randomUUID().replaceAll('-', '')}`;
-  const once = async (statement) => {
-    const connection = await createConnection({ uri: url });
-    await connection.query(statement);
-    await connection.end();
-  };
-  await once(`create database ${fresh}`);
-  return { url: url.replace(/[^/]+$/, fresh), stop: () => once(`drop database ${fresh}`) };
+  await carryOut(url, `create database ${fresh}`);
+  return { url: url.replace(/[^/]+$/, fresh), stop: () => carryOut(url, `drop database ${fresh}`) };
 }
 
-async function fillFrom(file, url) {
+async function carryOut(url, statements) {
   const { createConnection } = await import('mysql2/promise');
   const connection = await createConnection({ uri: url, multipleStatements: true });
-  await connection.query(gunzipSync(readFileSync(file)).toString());
+  await connection.query(statements);
   await connection.end();
 }
 
