@@ -275,7 +275,7 @@ describe('inflators', () => {
   it('stand beside how sure each way of measuring is', async () => {
     show(<GaugeList />);
     const table = within(await screen.findByRole('table', { name: 'How sure a reading is' }));
-    expect(table.getByText('7 readings, 1/16 in assumed')).toBeTruthy();
+    expect(table.getByText('7 readings, 0.063 in assumed')).toBeTruthy();
     expect(table.getAllByText('assumed, from memory')).toHaveLength(9);
     expect(table.getByText('7 readings, 6.5 % assumed')).toBeTruthy();
   });

@@ -140,7 +140,7 @@ describe('a basket', () => {
     for (const title of sizes)
       expect(screen.getByRole('button', { name: new RegExp(`^${title}.*\\d+ ×`) })).toBeTruthy();
     expect(screen.getAllByText(/^Looks like .*: keep apart$/).length).toBeGreaterThan(1);
-    expect(screen.getByText(/^95 of 100 close when nearly all balloons are within 1\/16 in\.$/)).toBeTruthy();
+    expect(screen.getByText(/^95 of 100 close when nearly all balloons keep to ±1\/16 in\.$/)).toBeTruthy();
     expect(screen.getByText(/^Of 25 sets of steps the best uses up/)).toBeTruthy();
     expect(screen.getByText(/The twist goes between the second and the third balloon/)).toBeTruthy();
   });

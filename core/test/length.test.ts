@@ -174,6 +174,12 @@ describe('a deviation', () => {
     [2.3, 'mm', '2 mm'],
     [0.3, 'mm', 'under 1 mm'],
   ] as const)('of %d mm is %s: %s', (mm, unit, text) => expect(formatFine({ mm, unit })).toBe(text));
+
+  it.each([
+    [0, '±0 in'],
+    [0.5, 'under ±1/16 in'],
+    [-3.2, '±⅛ in'],
+  ] as const)('of %d mm either way: %s', (mm, text) => expect(formatFine({ mm, unit: 'in', sign: '±' })).toBe(text));
 });
 
 describe('readNumber', () => {

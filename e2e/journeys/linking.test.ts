@@ -95,7 +95,7 @@ describe('linking work, drawn up on a phone', () => {
     await visitor.type('Spoke balloons, inches', '3');
     await visitor.sees(/Its tying balloons would be/);
     await visitor.type('Spoke balloons, inches', '5');
-    await visitor.sees(/95 of 100 close when nearly all balloons are within/);
+    await visitor.sees(/95 of 100 close when nearly all balloons keep to/);
     await visitor.sees(/10,000 simulated builds bear/);
     const before = await visitor.balloonsIn('A basket of');
     // A tap in the picture asks for the balloon that is there: the last drawn is nearest.

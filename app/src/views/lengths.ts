@@ -21,6 +21,8 @@ export interface Lengths {
   long: (mm: number) => string;
   /** "3/16 in", "under 0.1 cm": a deviation, spread, tolerance or clearance. */
   fine: (mm: number) => string;
+  /** "±3/16 in", "under ±0.1 cm": how far something may be off. */
+  eitherWay: (mm: number) => string;
   /** "5.031 in": between the studio's steps, where the exact size matters. */
   exact: (mm: number) => string;
   parts: (mm: number) => LengthParts;
@@ -39,6 +41,7 @@ export function lengthsOf({
     text: (mm) => formatLength({ mm, unit, step: stepMm }),
     long: (mm) => formatLong({ mm, unit, step: stepMm }),
     fine: (mm) => formatFine({ mm, unit }),
+    eitherWay: (mm) => formatFine({ mm, unit, sign: '±' }),
     exact: (mm) => formatExactly({ mm, unit }),
     bare: (mm) => {
       const { sign, whole, fraction } = parts(mm);

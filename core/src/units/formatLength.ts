@@ -84,13 +84,14 @@ const NOTHING_MM = 0.05;
 
 /**
  * A deviation, spread, tolerance or clearance, unsigned: to a sixteenth of an inch ("3/16 in", "under 1/16 in") or a
- * tenth of a centimetre ("0.2 cm", "under 0.1 cm").
+ * tenth of a centimetre ("0.2 cm", "under 0.1 cm"). `sign`: what stands before the figure ("±3/16 in", "under ±1/16 in").
  */
-export function formatFine({ mm, unit }: Pick<FormatOptions, 'mm' | 'unit'>): string {
+export function formatFine({ mm, unit, sign = '' }: Pick<FormatOptions, 'mm' | 'unit'> & { sign?: string }): string {
   const size = Math.abs(mm);
   const step = FINE_STEP_MM[unit];
-  if (size < NOTHING_MM) return `0 ${unit}`;
-  return size < step / 2 ? `under ${formatLength({ mm: step, unit, step })}` : formatLength({ mm: size, unit, step });
+  if (size < NOTHING_MM) return `${sign}0 ${unit}`;
+  const told = `${sign}${formatLength({ mm: Math.max(size, step), unit, step })}`;
+  return size < step / 2 ? `under ${told}` : told;
 }
 
 function inchParts(count: number, perInch: number): { whole: string; fraction: string } {

@@ -105,7 +105,7 @@ const ROWS: readonly { name: string; of: (at: ModelAtWidth, kind: Kind, lengths:
             ? `below ${text(roundLimit.widthMm)}`
             : 'not known',
   },
-  { name: 'Spread', of: ({ spreadMm }, _, { fine }) => (spreadMm === null ? 'not known' : `±${fine(spreadMm)}`) },
+  { name: 'Spread', of: ({ spreadMm }, _, { eitherWay }) => (spreadMm === null ? 'not known' : eitherWay(spreadMm)) },
   { name: 'Loss a day', of: ({ lostADayMm }, _, { fine }) => fine(lostADayMm) },
   {
     name: 'Bursts',

@@ -19,19 +19,19 @@ interface Row {
 /** What makes readings differ: measuring, balloons and inflators, each kept apart; assumed first, then learned. */
 export function WaysCard() {
   const knowledge = useKnowledge();
-  const { fine } = useLengths();
+  const { exact } = useLengths();
   if (!knowledge) return null;
   const { ways, height, balloon, doses } = knowledge.shelf.errors;
   const rows: Row[] = WAYS.map((way) => {
     const { sdMm, assumedMm, readings } = ways[way];
-    return { key: way, ...WAY_WORDS[way], sd: `±${fine(sdMm)}`, assumed: fine(assumedMm), readings };
+    return { key: way, ...WAY_WORDS[way], sd: `±${exact(sdMm)}`, assumed: exact(assumedMm), readings };
   });
   rows.push({
     key: 'height',
     title: 'Height',
     means: 'crown to neck',
-    sd: `±${fine(height.sd)}`,
-    assumed: fine(height.assumed),
+    sd: `±${exact(height.sd)}`,
+    assumed: exact(height.assumed),
     readings: height.readings,
   });
   rows.push({ key: 'balloon', title: 'Balloons', means: 'one to the next, of its width', ...share(balloon) });

@@ -24,7 +24,7 @@ const HANDS = [
  */
 export function ToleranceCard({ closing, form }: { closing: Closing; form: PieceForm }) {
   const trade = useTrade();
-  const { fine } = useLengths();
+  const { fine, eitherWay } = useLengths();
   const formula = closingTolerance({ closing, trade });
   const simulated = useSimulation(closing);
   if (formula.sdMm === null) {
@@ -46,7 +46,7 @@ export function ToleranceCard({ closing, form }: { closing: Closing; form: Piece
         ) : (
           <>
             <Words look="strong" role="status">
-              {`95 of 100 close when nearly all balloons are within ${fine(2 * formula.sdMm)}.`}
+              {`95 of 100 close when nearly all balloons keep to ${eitherWay(2 * formula.sdMm)}.`}
             </Words>
             <Words look="quiet">
               {`A spread of ${fine(formula.sdMm)} by formula; ` +

@@ -103,7 +103,7 @@ function Learn({ sizer, sizers }: { sizer: SizerRecord; sizers: readonly SizerRe
           </Words>
           <Words look="quiet">
             {squeeze.origin === 'measured'
-              ? `From ${counted(squeeze.sizings, 'balloon')} of all sizers, ±${lengths.fine(expected.sdMm)} from one ` +
+              ? `From ${counted(squeeze.sizings, 'balloon')} of all sizers, ${lengths.eitherWay(expected.sdMm)} from one ` +
                 'to the next. Holes are chosen with it.'
               : 'Until a balloon was measured after sizing, holes are chosen without it.'}
           </Words>

@@ -41,7 +41,7 @@ export function TargetCard({ piece, size, basis, shape = 'linked' }: TargetCardP
       >
         <LengthFigure parts={lengths.parts(widthMm)} size={56} />
         <View className="flex-1">
-          <Words>{`${lengths.unit} across, ±${lengths.fine(toleranceMm)}`}</Words>
+          <Words>{`${lengths.unit} across, ${lengths.eitherWay(toleranceMm)}`}</Words>
           {found?.heldMm || Math.abs(widthMm - size.widthMm) < basis.studio.stepMm / 2 ? null : (
             <Words look="quiet">{`so that it is ${lengths.text(size.widthMm)} at the opening`}</Words>
           )}
