@@ -20,6 +20,7 @@ const TESTS = {
     'inflator',
     'firsts',
     'targetReasons',
+    'slips',
     'censored.outside',
     'leastSquares.outside',
     'stuffing.outside',
