@@ -33,10 +33,19 @@ export interface World {
 interface WorldOptions {
   /** With a database server of its own, which can be stopped. */
   alone?: boolean;
+  /** With a browser of its own: another file that ends switches off what is set up in a shared one, such as keys. */
+  ownBrowser?: boolean;
   /** A dump that it begins with, packed: the records of another version. */
   from?: string;
   /** Its visitors' browsers keep the app, and fetch its pages ahead. */
   keepsApp?: boolean;
+}
+
+/** What a world tells once it is there. */
+interface Told {
+  url: string;
+  /** Where its own browser listens. */
+  browser?: string;
 }
 
 /** So often, and so long apart, is asked again what is told "try again". */
@@ -60,20 +69,24 @@ async function answerOf(address: string): Promise<unknown> {
  * A world for the tests of one file, there before the first and ended after the last: with the demo, or with an empty
  * studio. All files share one Chromium and, unless they stop it, one database server.
  */
-export function worldOf(kind: 'demo' | 'empty', { alone = false, from, keepsApp = false }: WorldOptions = {}): World {
+export function worldOf(
+  kind: 'demo' | 'empty',
+  { alone = false, ownBrowser = false, from, keepsApp = false }: WorldOptions = {},
+): World {
   let child: ChildProcess;
   let browser: Browser;
   let url = '';
   let orders = 0;
   const visitors: Visitor[] = [];
   beforeAll(async () => {
-    const how = [...(alone ? ['alone'] : []), ...(from ? [from] : [])];
+    const how = [...(alone ? ['alone'] : []), ...(ownBrowser ? ['browser'] : []), ...(from ? [from] : [])];
     child = fork(path.join(__dirname, '../scripts/world.mjs'), [kind, ...how], { execArgv: [] });
-    const told = new Promise<{ url: string }>((resolve, reject) => {
-      child.once('message', (message) => resolve(message as { url: string }));
+    const told = new Promise<Told>((resolve, reject) => {
+      child.once('message', (message) => resolve(message as Told));
       child.once('exit', () => reject(new Error('the world ended as it started')));
     });
-    [browser, { url }] = await Promise.all([connect(), told]);
+    const { url: at, browser: own } = await told;
+    [url, browser] = [at, await connect(own)];
   });
   afterAll(async () => {
     // Pages that are left open go on drawing and asking, beside whatever is tested next.
@@ -126,8 +139,7 @@ export function worldOf(kind: 'demo' | 'empty', { alone = false, from, keepsApp 
   };
 }
 
-function connect(): Promise<Browser> {
-  const browserWSEndpoint = process.env['LEGGERO_BROWSER'];
+function connect(browserWSEndpoint = process.env['LEGGERO_BROWSER']): Promise<Browser> {
   if (!browserWSEndpoint) throw new Error('run the journeys with npm run test:e2e');
   return puppeteer.connect({ browserWSEndpoint });
 }

@@ -3,6 +3,7 @@ import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } f
 import path from 'node:path';
 import { gunzipSync } from 'node:zlib';
 
+import { launchChromium } from './lib/chromium.mjs';
 import { keep } from './lib/keep.mjs';
 import { startMariadb } from './lib/mariadb.mjs';
 import { keepOffline } from './lib/offline.mjs';
@@ -15,11 +16,12 @@ import { ensureWeb } from './lib/web.mjs';
  * `demo` or `empty`, and perhaps a packed dump of an earlier version's records, with which it begins; tells its parent
  * `{ url, databaseUrl, pid }`, and obeys the commands below. Its records are a database of their own on the server that
  * LEGGERO_TEST_DATABASE names; where none is named, or with `alone`, on a database server of its own, which alone can
- * be stopped.
+ * be stopped. With `browser` it tells where a Chromium of its own listens, too.
  */
 const [kind, ...how] = process.argv.slice(2);
 const demo = kind === 'demo';
 const shared = how.includes('alone') ? undefined : process.env.LEGGERO_TEST_DATABASE;
+const browser = how.includes('browser') ? await launchChromium() : null;
 const dump = how.find((word) => word.endsWith('.sql.gz'));
 const name = demo ? 'leggero_demo' : 'leggero_studio';
 let webFolder = await ensureWeb();
@@ -102,6 +104,7 @@ const commands = {
 };
 
 async function end() {
+  await browser?.close();
   await service.stop();
   await database.stop();
   process.exit(0);
@@ -117,4 +120,9 @@ process.on('message', ({ command, id }) => {
 process.once('disconnect', end);
 process.once('SIGTERM', end);
 process.on('SIGINT', () => {});
-process.send({ url: `http://127.0.0.1:${port}`, databaseUrl: database.url, pid: service.pid });
+process.send({
+  url: `http://127.0.0.1:${port}`,
+  databaseUrl: database.url,
+  pid: service.pid,
+  browser: browser?.wsEndpoint(),
+});

@@ -9,7 +9,7 @@ import { worldOf } from '../world';
 
 jest.setTimeout(240_000);
 
-const world = worldOf('demo');
+const world = worldOf('demo', { ownBrowser: true });
 const EVENT_ID = randomUUID();
 const RUN = `/builds/events/${EVENT_ID}/run`;
 const DAY_MS = 86_400_000;

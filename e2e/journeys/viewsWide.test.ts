@@ -2,7 +2,8 @@ import { faultsOfViews } from '../viewFaults';
 import { WIDE } from '../visitor';
 import { worldOf } from '../world';
 
-jest.setTimeout(400_000);
+// Some hundred pages, each drawn twice: on a busy machine they take a while.
+jest.setTimeout(900_000);
 
 const world = worldOf('demo');
 
