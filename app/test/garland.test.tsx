@@ -53,7 +53,7 @@ describe('the page of a garland', () => {
   it('packs it, says how long it is, what its path leaves and what the trade says, and takes what fills it', async () => {
     await open({ path: { ...GARLAND.path, wideMm: inch(120) } });
     expect(screen.getByText('Garland · 6 clusters, 24 balloons')).toBeTruthy();
-    expect(await screen.findByText(/^[67] ft .* long: 6 clusters$/, {}, { timeout: 5000 })).toBeTruthy();
+    expect(await screen.findByText(/^[67] ft .* long: 6 clusters$/)).toBeTruthy();
     expect(screen.getByText(/^Its path is 10 ft: 3 ft .* stay bare\.$/)).toBeTruthy();
     expect(
       screen.getByText(/^By the rule of the trade such clusters cover 6 ft: packed it is \d+ % longer\.$/),
@@ -64,20 +64,18 @@ describe('the page of a garland', () => {
 
   it('is measured once it is finished: what no such garland is as long as is refused, and its clusters are kept', async () => {
     await open();
-    await screen.findByText(/long: 6 clusters$/, {}, { timeout: 5000 });
+    await screen.findByText(/long: 6 clusters$/);
     expect(screen.getByText(/^How soft balloons of a garland are is the trade’s number/)).toBeTruthy();
     await click('Measure it once it is finished');
     await click('Keep this measure');
     expect(await screen.findByText('How long it is from its first balloon to its last.')).toBeTruthy();
     await type('Length along it', '2 ft');
-    expect(
-      await screen.findByText(/^Clusters like these come out \d ft .* to \d+ ft .* long\.$/, {}, { timeout: 8000 }),
-    ).toBeTruthy();
+    expect(await screen.findByText(/^Clusters like these come out \d ft .* to \d+ ft .* long\.$/)).toBeTruthy();
     await click('Keep this measure');
     expect(lastDone()).toBeUndefined();
     await type('Length along it', '5 ft 8 in');
     await waitFor(() => expect(screen.queryByText(/^Clusters like these come out/)).toBeNull());
-    await click(await screen.findByRole('button', { name: 'Keep this measure' }, { timeout: 8000 }));
+    await click(await screen.findByRole('button', { name: 'Keep this measure' }));
     expect(lastDone()).toMatchObject({
       put: 'finishedGarland',
       row: {
@@ -110,15 +108,13 @@ describe('the page of a garland', () => {
     expect(
       await screen.findByText(
         /^Packed as soft as the 3 of yours that were measured: balloons press into one another by [5-8]\.\d %/,
-        {},
-        { timeout: 15_000 },
       ),
     ).toBeTruthy();
     // 9.57 ft of 12 by the rule.
     expect(screen.getByText(/^Your 3 measured garlands came to 0\.80 of that rule, here 9 ft 6\S+ in: /)).toBeTruthy();
     expect(screen.getByRole('listitem', { name: /^As yours came out: 9 ft 6/ })).toBeTruthy();
     // By the trade's own number it is 12 ft.
-    expect(await screen.findByText(/^(9|10) ft.* long: 12 clusters$/, {}, { timeout: 8000 })).toBeTruthy();
+    expect(await screen.findByText(/^(9|10) ft.* long: 12 clusters$/)).toBeTruthy();
     await click('Take it back');
     expect(lastDone()).toMatchObject({ remove: 'finishedGarland' });
     expect(await screen.findByText(/^Your 2 measured garlands came to /)).toBeTruthy();
@@ -143,9 +139,7 @@ describe('the page of a garland', () => {
     await kept(({ decorators }) => decorators!.count > 9 && decorators!.count < 15);
     await click('Decorators uneven', 'switch');
     await kept(({ decorators }) => decorators!.uneven === null);
-    expect(
-      await screen.findByText(/^\d+ hollows take a balloon of 4 in; the widest is /, {}, { timeout: 5000 }),
-    ).toBeTruthy();
+    expect(await screen.findByText(/^\d+ hollows take a balloon of 4 in; the widest is /)).toBeTruthy();
     await click(/^Put one in each: \d+$/);
     const many = Number(/\d+/.exec(screen.getByText(/hollows take a balloon of 4 in/).textContent!)![0]);
     await kept(({ decorators }) => decorators!.count === many);
@@ -197,7 +191,7 @@ describe('the page of a garland', () => {
     await click('Place 2', 'radio');
     await click('Door');
     await kept(({ wall }) => wall?.things.length === 1 && wall.things[0]!.leftMm === inch(66));
-    expect(await screen.findByText(/^\d+ balloons before the door: keep doors/, {}, { timeout: 5000 })).toBeTruthy();
+    expect(await screen.findByText(/^\d+ balloons before the door: keep doors/)).toBeTruthy();
     await type('From the left of 1', '0 in');
     await kept(({ wall }) => wall?.things[0]!.leftMm === 0);
     await type('Wall, width', '7 ft');
@@ -229,9 +223,7 @@ describe('the page of a garland', () => {
     await type('Nearly all within, either way, inches', '1');
     await kept(({ uneven }) => Math.abs(uneven! - 0.05) < 1e-9);
     await click('By eye, or sized? Find out');
-    expect(
-      await screen.findByText(/^By eye is fine: it comes out \d ft .* to \d ft /, {}, { timeout: 15_000 }),
-    ).toBeTruthy();
+    expect(await screen.findByText(/^By eye is fine: it comes out \d ft .* to \d ft /)).toBeTruthy();
     const range = screen.getByRole('listitem', { name: /^With a sizer: \d ft .* to \d ft / });
     expect(range).toBeTruthy();
     // The smaller ones, which lie between, matter more.
@@ -282,12 +274,12 @@ describe('the page of a garland', () => {
 
   it('keeps what was packed last in sight while fewer clusters are packed', async () => {
     await open();
-    await screen.findByText(/long: 6 clusters$/, {}, { timeout: 5000 });
+    await screen.findByText(/long: 6 clusters$/);
     // Of its second kind there is none any more.
     await type('Clusters', '1');
     expect(screen.getByText('Garland · 1 cluster, 4 balloons')).toBeTruthy();
     expect(screen.getByText(/long: 6 clusters$/)).toBeTruthy();
-    expect(await screen.findByText(/long: 1 cluster$/, {}, { timeout: 5000 })).toBeTruthy();
+    expect(await screen.findByText(/long: 1 cluster$/)).toBeTruthy();
   });
 
   it('has kinds of cluster put in and taken out, and their balloons counted', async () => {

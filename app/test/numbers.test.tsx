@@ -57,7 +57,7 @@ describe('the list of the trade’s numbers', () => {
     expect(seen).toHaveLength(Object.keys(TRADE).length);
     await userEvent.click(screen.getByRole('radio', { name: 'Targets' }));
     expect(screen.getByRole('link', { name: /^Smallest fill Under it a nominal/ }).textContent).toContain('45 %');
-    expect(await screen.findByText(/moves targets of 2 balloons by up to/, undefined, { timeout: 5000 })).toBeTruthy();
+    expect(await screen.findByText(/moves targets of 2 balloons by up to/)).toBeTruthy();
     await userEvent.click(screen.getByRole('link', { name: /^Smallest fill Under it a nominal/ }));
     expect(visited.at(-1)).toBe('/studio/numbers/smallestFraction');
   });
@@ -97,9 +97,7 @@ describe('one number', () => {
     });
     expect(button('Use these numbers').getAttribute('aria-disabled')).toBe('true');
     await retype('A day, % of nominal', '86');
-    expect(
-      await screen.findByText(/This would move targets of 2 balloons by up to .* in/, undefined, { timeout: 5000 }),
-    ).toBeTruthy();
+    expect(await screen.findByText(/This would move targets of 2 balloons by up to .* in/)).toBeTruthy();
     expect(figures()).toEqual(before);
     await userEvent.click(button('Use these numbers'));
     expect(done()).toMatchObject([{ put: 'constant', row: { key: 'standing.1.fraction', value: 0.86 } }]);

@@ -4,9 +4,9 @@ import React from 'react';
 import { cleanup, configure } from '@testing-library/react';
 
 // Whole pages are slow to draw on a machine that does other things beside.
-jest.setTimeout(60_000);
+jest.setTimeout(120_000);
 // What is awaited may come late there, too: the library's own second is not enough.
-configure({ asyncUtilTimeout: 15_000 });
+configure({ asyncUtilTimeout: 60_000 });
 
 // Browsers have it, the test page has not.
 globalThis.TextEncoder ??= TextEncoder as typeof globalThis.TextEncoder;
