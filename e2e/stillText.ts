@@ -3,8 +3,8 @@ import type { Visitor } from './visitor';
 /** How long a page says the same before it is taken at its word, ms: long lists grow by and by. */
 const STILL_MS = 400;
 
-/** What is counted from now on goes on between two looks: how long there is to spare. */
-const COUNTED_DOWN = /\d+(?= (?:h|min)\b)/g;
+/** What is counted from now on goes on between two looks: how long there is to spare, in hours, minutes or both. */
+const COUNTED_DOWN = /\d+ (?:h(?: \d+ min)?|min)\b/g;
 
 /** What a page says while a worker is at it. */
 const AT_WORK = /are running|Working (it|out)|^(Building .*|Packing|Making it again and again)\s\d+\s%$/m;
