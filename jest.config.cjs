@@ -31,6 +31,8 @@ const HARD = ['/node_modules/', '/hard/'];
 /** The app's project has a set-up of its own. */
 module.exports = {
   testSequencer: '<rootDir>/scripts/jest-sequencer.cjs',
+  // No test depends on an idle machine: what takes so long hangs.
+  testTimeout: 900_000,
   projects: [
     ...['core', 'contract', 'scripts', 'e2e'].map((name) => node(name, { testPathIgnorePatterns: HARD })),
     node('server', { ...SERVER, testPathIgnorePatterns: HARD }),

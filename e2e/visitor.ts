@@ -1,17 +1,11 @@
-import { readdirSync } from 'node:fs';
-import path from 'node:path';
-import { setTimeout as pause } from 'node:timers/promises';
+import type { Browser, BrowserContext, ElementHandle, Page, Protocol } from 'puppeteer-core';
 
-import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core';
+import { LOOK_MS, PATIENCE_MS, until } from './waiting';
 
 export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true, deviceScaleFactor: 1 };
 export const WIDE = { width: 1280, height: 800 };
 export type Viewport = typeof PHONE | typeof WIDE;
 
-/** How long something may take to appear, ms: long, since a machine may have other work. */
-const PATIENCE_MS = 60_000;
-/** How often it is looked for, ms: looking at each frame would take the machine from what is waited for. */
-const LOOK_MS = 60;
 /** So often something is tapped that moves away under the finger. */
 const MOST_TRIES = 8;
 
@@ -120,14 +114,14 @@ export class Visitor {
   }
 
   /** The visible element of this role and name. */
-  async find(role: string, name: string): Promise<ElementHandle<Element>> {
-    const until = Date.now() + PATIENCE_MS;
-    for (;;) {
-      const found = await this.page.$(`::-p-aria([name="${name}"][role="${role}"])`).catch(passing);
-      if (await found?.isVisible().catch(passing)) return found!;
-      if (Date.now() > until) throw new Error(`no ${role} called ${name} in:\n${await this.text()}`);
-      await pause(LOOK_MS);
-    }
+  find(role: string, name: string): Promise<ElementHandle<Element>> {
+    return until(
+      async () => {
+        const found = await this.page.$(`::-p-aria([name="${name}"][role="${role}"])`).catch(passing);
+        return (await found?.isVisible().catch(passing)) ? found : null;
+      },
+      async () => `no ${role} called ${name} in:\n${await this.text()}`,
+    );
   }
 
   async tap(role: string, name: string): Promise<void> {
@@ -157,18 +151,18 @@ export class Visitor {
       if (tries === MOST_TRIES) throw new Error(`${row} never comes over ${onto}`);
       const to = await this.middleOf(`Drag ${onto}`);
       await mouse.move(to.x, to.y, { steps: 12 });
-      over = await this.hears(`${row} is over ${onto}.`);
+      over = await this.hears(`${row} is over ${onto}.`, PATIENCE_MS / MOST_TRIES);
     }
     await mouse.up();
     if (!(await this.hears(`${row} is put where ${onto} was.`))) throw new Error(`${row} was not put down`);
   }
 
   /** Whether who listens to the page is soon told this. */
-  private hears(text: string): Promise<boolean> {
+  private hears(text: string, timeout = PATIENCE_MS): Promise<boolean> {
     return this.page
       .waitForFunction(
         (told) => [...document.querySelectorAll('[role=status]')].some(({ textContent }) => textContent === told),
-        { timeout: PATIENCE_MS / MOST_TRIES, polling: LOOK_MS },
+        { timeout, polling: LOOK_MS },
         text,
       )
       .then(
@@ -263,23 +257,28 @@ export class Visitor {
     return (await this.find('slider', name)).evaluate((node) => Number(node.getAttribute('aria-valuenow')));
   }
 
-  /** Lets what the page saves land in a folder, and waits for the next file there. */
+  /** Lets what the page saves land in a folder, and waits until all of it is there. */
   async saved(folder: string, save: () => Promise<void>): Promise<string> {
     const session = await this.page.createCDPSession();
     const browserContextId = this.page.browserContext().id;
     await session.send('Browser.setDownloadBehavior', {
       behavior: 'allow',
       downloadPath: folder,
+      eventsEnabled: true,
       ...(browserContextId ? { browserContextId } : {}),
     });
-    const before = new Set(readdirSync(folder));
+    let now: Protocol.Browser.DownloadProgressEvent | undefined;
+    session.on('Browser.downloadProgress', (progress) => {
+      now = progress;
+    });
     await save();
-    for (let i = 0; i < 100; i += 1) {
-      const fresh = readdirSync(folder).find((name) => !before.has(name) && !name.endsWith('.crdownload'));
-      if (fresh) return path.join(folder, fresh);
-      await pause(100);
-    }
-    throw new Error('nothing was saved');
+    const { filePath } = await until(
+      () => now?.state === 'completed' && now,
+      async () => `nothing was saved${now ? ` (${now.state})` : ''} in:\n${await this.text()}`,
+    );
+    await session.detach();
+    if (!filePath) throw new Error('the browser does not tell where it saved');
+    return filePath;
   }
 
   /** Taps a button that asks for a file, and gives it one. */

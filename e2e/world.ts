@@ -5,6 +5,7 @@ import type { Changes, NounName, RowOf } from '@leggero/contract';
 import puppeteer, { type Browser } from 'puppeteer-core';
 
 import { Visitor, type Viewport } from './visitor';
+import { until } from './waiting';
 
 /** What a world does when told to. */
 type Order =
@@ -50,9 +51,6 @@ interface Told {
 
 /** So often, and so long apart, is asked again what is told "try again". */
 const AGAIN = { times: 20, afterMs: 500 };
-
-/** So often, and so long apart, it is looked whether the server has what was done. */
-const KEPT = { times: 50, afterMs: 100 };
 
 /** What an address answers. A busy database is told as "try again" (503), which a page does too; else it is told whole. */
 async function answerOf(address: string): Promise<unknown> {
@@ -110,15 +108,14 @@ export function worldOf(
       });
       if (!answer.ok) throw new Error(`${route}: ${await answer.text()}`);
     },
-    async kept(noun, is) {
-      for (let i = 0; i < KEPT.times; i += 1) {
-        const { rows } = await get<Changes>(`changes?since=&nouns=${noun}`);
-        const found = (rows[noun] as RowOf<typeof noun>[] | undefined)?.find(is);
-        if (found) return found;
-        await new Promise((resolve) => setTimeout(resolve, KEPT.afterMs));
-      }
-      throw new Error(`${noun}: not kept`);
-    },
+    kept: (noun, is) =>
+      until(
+        async () => {
+          const { rows } = await get<Changes>(`changes?since=&nouns=${noun}`);
+          return (rows[noun] as RowOf<typeof noun>[] | undefined)?.find(is);
+        },
+        () => `${noun}: not kept`,
+      ),
     async visit(address, viewport) {
       const visitor = await Visitor.open({ browser, home: url, address, viewport, keepsApp });
       visitors.push(visitor);

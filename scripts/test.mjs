@@ -94,8 +94,6 @@ async function jest(projects, more = []) {
   const args = [
     ...['--selectProjects', ...projects, '--json', `--outputFile=${file}`, '--ci', '--testLocationInResults'],
     ...['--cacheDirectory', cache('jest'), `--maxWorkers=${workers(projects)}`],
-    // No test depends on an idle machine: what takes so long hangs.
-    '--testTimeout=120000',
   ];
   const { code } = await runCommand(process.execPath, [bin('jest/bin/jest.js'), ...args, ...more], { env });
   await end();

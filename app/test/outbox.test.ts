@@ -7,6 +7,7 @@ import { refusalsOf } from '@/views/entries';
 
 import { FakeServer, problem } from './server';
 import { feedOf, MODEL_ID, someRecords } from './studio';
+import { until } from './until';
 
 const uuid = (n: number) => `5b8f2c9e-7d4a-4c0e-9b1a-2f6d5e4c30${String(n).padStart(2, '0')}`;
 const pump = (n: number, name = `Pump ${n}`) => ({
@@ -15,11 +16,6 @@ const pump = (n: number, name = `Pump ${n}`) => ({
 });
 const state = () => useRecords.getState();
 const names = () => [...state().rows.pump.values()].map(({ name }) => name);
-
-const until = async (ready: () => boolean) => {
-  for (let i = 0; i < 1500 && !ready(); i += 1) await new Promise((resolve) => setTimeout(resolve, 20));
-  expect(ready()).toBe(true);
-};
 
 let server: FakeServer;
 let stop = () => {};
@@ -76,7 +72,7 @@ describe('what the user does', () => {
     expect(server.asked.length).toBeLessThanOrEqual(5);
     expect(server.carriedOut).toHaveLength(500);
     expect(state().rows.tier.size).toBe(500 + someRecords().tiers.length);
-  }, 20_000);
+  });
 
   it('that cannot be read by its noun is not sent, and can be put right', async () => {
     await start();
@@ -193,7 +189,7 @@ describe('an answer that is none', () => {
     await until(() => state().waiting.length === 0);
     expect(server.rows.pump.get(uuid(1))!.name).toBe('Barge');
     expect(state()).toMatchObject({ aside: 0, stuck: false });
-  }, 20_000);
+  });
 
   it('for a request of many finds the one that it is for', async () => {
     await start();
@@ -209,7 +205,7 @@ describe('an answer that is none', () => {
     globalThis.fetch = fetched;
     await until(() => state().waiting.length === 0);
     expect(server.rows.pump.size).toBe(6);
-  }, 40_000);
+  });
 });
 
 describe('what others do', () => {

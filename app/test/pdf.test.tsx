@@ -59,14 +59,14 @@ describe('target sheets', () => {
     }
     expect(text).toContain('Saltmarsh');
     expect(text).toContain('not engineering approval');
-  }, 30_000);
+  });
 
   it('go on to further pages, a sheet never split', async () => {
     const many = Array.from({ length: 7 }, (_, i) => ({ ...sheets[0]!, title: `Line ${i}` }));
     const { text, numpages } = await read(many);
     expect(numpages).toBe(4);
     expect(text.match(/Line \d/g)).toHaveLength(7);
-  }, 30_000);
+  });
 });
 
 describe('sheets of an event', () => {
@@ -119,7 +119,7 @@ describe('sheets of an event', () => {
       expect(text).toContain(word);
     // The long note is broken, none of it lost.
     expect(text.match(/a note so long/g)).toHaveLength(160);
-  }, 30_000);
+  });
 
   it('put pieces side by side, each on the floor', () => {
     const { wideMm, highMm, lefts } = sideBySide([thing('a', 600, 1800), { ...thing('b', 2400, 900), footMm: 1200 }]);

@@ -4,8 +4,7 @@ import { openDB } from 'idb';
 import { closeTabs, newDevice, openTab, type Tab } from './device';
 import { FakeServer, problem } from './server';
 import { CHECK_ID, feedOf, someRecords } from './studio';
-
-jest.setTimeout(60_000);
+import { until } from './until';
 
 const uuid = (n: number) => `5b8f2c9e-7d4a-4c0e-9b1a-2f6d5e4c${String(n).padStart(4, '0')}`;
 const pump = (n: number) => ({
@@ -24,10 +23,6 @@ const tap = (n: number, position = 0) => ({
   },
 });
 
-const until = async (ready: () => boolean) => {
-  for (let i = 0; i < 1500 && !ready(); i += 1) await new Promise((resolve) => setTimeout(resolve, 20));
-  expect(ready()).toBe(true);
-};
 /** Every row is there, from the disk too. */
 const isOpen = ({ filled, lacking }: ReturnType<Tab['state']>) => filled && lacking.length === 0;
 const opened = (...tabs: Tab[]) => until(() => tabs.every((tab) => isOpen(tab.state())));

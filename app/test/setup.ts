@@ -3,8 +3,6 @@ import { TextEncoder } from 'node:util';
 import React from 'react';
 import { cleanup, configure } from '@testing-library/react';
 
-// Whole pages are slow to draw on a machine that does other things beside.
-jest.setTimeout(120_000);
 // What is awaited may come late there, too: the library's own second is not enough.
 configure({ asyncUtilTimeout: 60_000 });
 

@@ -5,8 +5,6 @@ import type { ModelDetail, PieceRecord } from '@leggero/contract';
 import { PHONE, type Visitor } from '../visitor';
 import { worldOf } from '../world';
 
-jest.setTimeout(180_000);
-
 const world = worldOf('demo');
 
 const { kept } = world;

@@ -3,8 +3,6 @@ import type { ModelDetail } from '@leggero/contract';
 import { PHONE, type Visitor } from '../visitor';
 import { worldOf } from '../world';
 
-jest.setTimeout(180_000);
-
 const world = worldOf('empty', { alone: true });
 let visitor: Visitor;
 let modelPath: string;

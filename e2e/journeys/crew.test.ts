@@ -7,8 +7,6 @@ import { standardEleven } from '../views';
 import { PHONE, WIDE, type Visitor } from '../visitor';
 import { worldOf } from '../world';
 
-jest.setTimeout(240_000);
-
 const world = worldOf('demo', { ownBrowser: true });
 const EVENT_ID = randomUUID();
 const RUN = `/builds/events/${EVENT_ID}/run`;

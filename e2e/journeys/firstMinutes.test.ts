@@ -3,8 +3,6 @@ import type { ModelRecord, SizerRecord } from '@leggero/contract';
 import { PHONE, type Visitor } from '../visitor';
 import { worldOf } from '../world';
 
-jest.setTimeout(180_000);
-
 const world = worldOf('empty');
 
 /** Choosing and pointing, s (Card, Moran and Newell, The keystroke-level model, CACM 23, 1980: M 1.35 and P 1.1). */

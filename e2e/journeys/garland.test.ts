@@ -3,8 +3,6 @@ import type { DesignOf } from '@leggero/contract';
 import { PHONE, type Visitor } from '../visitor';
 import { worldOf } from '../world';
 
-jest.setTimeout(180_000);
-
 type Garland = DesignOf<'garland'>;
 
 const world = worldOf('demo');

@@ -7,8 +7,6 @@ import type { PersonRecord, ShelfModel, SizerRecord, StudyRecord } from '@legger
 import { PHONE, WIDE } from '../visitor';
 import { worldOf } from '../world';
 
-jest.setTimeout(240_000);
-
 const world = worldOf('demo');
 let folder: string;
 beforeAll(async () => {

@@ -7,8 +7,6 @@ import type { CalibrationRecord, ModelDetail, ShelfModel } from '@leggero/contra
 import { PHONE, type Visitor, WIDE } from '../visitor';
 import { worldOf } from '../world';
 
-jest.setTimeout(180_000);
-
 const world = worldOf('demo');
 let folder: string;
 let shelf: ShelfModel[];

@@ -16,8 +16,6 @@ import { PHONE, type Visitor } from '../visitor';
 import { standardEleven } from '../views';
 import { worldOf } from '../world';
 
-jest.setTimeout(240_000);
-
 const world = worldOf('demo');
 const EVENT_ID = randomUUID();
 const POSTS_ID = randomUUID();

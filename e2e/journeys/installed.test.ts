@@ -4,8 +4,6 @@ import { PHONE, type Visitor } from '../visitor';
 import { standardEleven } from '../views';
 import { worldOf } from '../world';
 
-jest.setTimeout(240_000);
-
 const world = worldOf('demo', { keepsApp: true });
 let model: ShelfModel;
 beforeAll(async () => {

@@ -5,8 +5,6 @@ import { standardEleven } from '../views';
 import { PHONE, WIDE } from '../visitor';
 import { worldOf } from '../world';
 
-jest.setTimeout(180_000);
-
 const world = worldOf('demo');
 let eleven: ShelfModel;
 beforeAll(async () => {

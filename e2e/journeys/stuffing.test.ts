@@ -3,8 +3,6 @@ import type { ShelfModel } from '@leggero/contract';
 import { PHONE, type Visitor, WIDE } from '../visitor';
 import { worldOf } from '../world';
 
-jest.setTimeout(180_000);
-
 const world = worldOf('demo');
 
 const shelf = () => world.get<ShelfModel[]>('models');

@@ -2,23 +2,19 @@ import { mkdtempSync, readFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { randomUUID } from 'node:crypto';
-import { setTimeout as pause } from 'node:timers/promises';
 
 import { EVENT_DEFAULTS, type ModelRecord, type PieceRecord } from '@leggero/contract';
 import parsePdf from 'pdf-parse/lib/pdf-parse.js';
 
 import { PHONE, WIDE, type Visitor } from '../visitor';
+import { until } from '../waiting';
 import { worldOf } from '../world';
-
-jest.setTimeout(240_000);
 
 const world = worldOf('demo');
 const elsewhere = worldOf('empty');
 const folder = mkdtempSync(path.join(os.tmpdir(), 'leggero-supply-'));
 
 const EVENT_ID = randomUUID();
-/** How often, and how many ms apart, is looked whether rows have moved. */
-const [MOST_LOOKS, LOOK_MS] = [200, 100];
 /** A column, a taper, a garland and a curtain. */
 const FORMS = ['column', 'taper', 'garland', 'curtain'];
 const pageOf = (page: string) => `/builds/events/${EVENT_ID}/${page}`;
@@ -157,12 +153,8 @@ describe('what goes out of an event', () => {
     const before = (await batchesOf(wide)).map(bare);
     await wide.drag('batch A', 'batch C');
     const moved = [before[1], before[2], before[0], ...before.slice(3)];
-    let now = before;
-    for (let looks = 0; looks < MOST_LOOKS && now.join() !== moved.join(); looks += 1) {
-      await pause(LOOK_MS);
-      now = (await batchesOf(wide)).map(bare);
-    }
-    expect(now).toEqual(moved);
+    const order = async () => (await batchesOf(wide)).map(bare).join();
+    await until(async () => (await order()) === moved.join(), order);
   });
 
   it('itself, taken into an empty studio: the same recipe is there', async () => {

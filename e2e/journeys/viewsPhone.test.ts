@@ -2,9 +2,6 @@ import { faultsOfViews } from '../viewFaults';
 import { PHONE } from '../visitor';
 import { worldOf } from '../world';
 
-// Some hundred pages, each drawn twice: on a busy machine they take a while.
-jest.setTimeout(900_000);
-
 const world = worldOf('demo');
 
 describe('every view on a phone, opened by its address', () => {

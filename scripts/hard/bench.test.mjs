@@ -1,8 +1,6 @@
 import { ROOT } from '../lib/paths.mjs';
 import { runCommand } from '../lib/processes.mjs';
 
-jest.setTimeout(400_000);
-
 const bench = (...words) => runCommand(process.execPath, ['scripts/bench.mjs', ...words], { quiet: true, cwd: ROOT });
 
 /** The lines of the closing table. */

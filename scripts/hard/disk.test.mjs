@@ -6,8 +6,6 @@ import path from 'node:path';
 import { ROOT } from '../lib/paths.mjs';
 import { freePort, pause } from '../lib/processes.mjs';
 
-jest.setTimeout(240_000);
-
 /** A disk of its own for one start, gone with it; filled and emptied as files beside it say. */
 const SCRIPT = `
 set -e

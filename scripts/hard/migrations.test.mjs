@@ -9,8 +9,6 @@ import { startMariadb } from '../lib/mariadb.mjs';
 import { SERVER } from '../lib/paths.mjs';
 import { pause } from '../lib/processes.mjs';
 
-jest.setTimeout(540_000);
-
 const KILLS = 50;
 /** Kills of one database before it is let through. */
 const IN_A_ROW = 5;

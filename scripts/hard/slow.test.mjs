@@ -2,8 +2,6 @@ import net from 'node:net';
 
 import { startsForTests } from '../test/starts.mjs';
 
-jest.setTimeout(120_000);
-
 const starts = startsForTests();
 
 it('a request that never ends is shut out, and keeps nobody else waiting', async () => {

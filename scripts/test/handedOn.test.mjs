@@ -4,8 +4,6 @@ import path from 'node:path';
 
 import { notHandedOn } from '../lib/handedOn.mjs';
 
-jest.setTimeout(180_000);
-
 describe('the trade’s numbers are handed on', () => {
   it('so that nothing works with the table’s own whatever the studio has', () => {
     const { places, calls } = notHandedOn();

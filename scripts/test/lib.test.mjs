@@ -24,8 +24,6 @@ import { endProcess, freePort, greets, isAlive, isFree, runCommand } from '../li
 import { Refusal } from '../lib/refusal.mjs';
 import { wantedPort } from '../lib/serve.mjs';
 
-jest.setTimeout(120_000);
-
 let folder;
 beforeEach(() => {
   folder = mkdtempSync(path.join(os.tmpdir(), 'leggero-lib-'));

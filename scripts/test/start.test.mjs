@@ -26,8 +26,6 @@ import { isAlive, pause, runCommand } from '../lib/processes.mjs';
 
 import { addTier, send, startsForTests, stop, tierNames, withCookie } from './starts.mjs';
 
-jest.setTimeout(240_000);
-
 const ROOT_USER = process.getuid() === 0;
 /** An ordinary user to start as, when the tests run as root. */
 const NOBODY = 65534;

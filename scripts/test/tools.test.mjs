@@ -7,8 +7,6 @@ import { inLanes } from '../lib/lanes.mjs';
 import { ROOT } from '../lib/paths.mjs';
 import { pause } from '../lib/processes.mjs';
 
-jest.setTimeout(120_000);
-
 describe('lanes', () => {
   it('work at so many tasks at once, begin them in order, and answer in that order', async () => {
     const begun = [];

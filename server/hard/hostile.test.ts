@@ -3,8 +3,6 @@ import supertest from 'supertest';
 import { attackRoutes, hostileFiles } from '../test/hostile';
 import { demoForTests, linesOfImport, promised } from '../test/service';
 
-jest.setTimeout(540_000);
-
 const service = demoForTests();
 
 it('130 hostile bodies to each route, and 400 hostile files, leave no 5xx and no row outside its contract', async () => {

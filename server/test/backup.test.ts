@@ -33,8 +33,6 @@ import { allRows } from './allRows';
 import { codeFor, joinedBy, membersOf, ownerOf, PASSWORD, signedIn, type Browser } from './crew';
 import { demoForTests, emptyDatabase, eyeCheck, model } from './service';
 
-jest.setTimeout(180_000);
-
 const service = demoForTests();
 let folder: string;
 let file: string;
@@ -67,7 +65,7 @@ beforeAll(async () => {
   await owner.put(`/api/photos/${randomUUID()}`).send(photo).expect(201);
   await owner.patch('/api/studio').send({ name: 'Saltmarsh “Ö” Works' }).expect(200);
   file = await save('whole.ndjson.gz');
-}, 180_000);
+});
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 /** Rows of every table that a backup holds. */

@@ -6,8 +6,6 @@ import { untilUncrossed } from '../src/db/again';
 
 import { model, promised, serviceForTests } from './service';
 
-jest.setTimeout(120_000);
-
 const service = serviceForTests();
 
 describe('changes that cross one another', () => {

@@ -11,8 +11,6 @@ import { codeFor, joinedBy, membersOf, ownerOf, type Browser } from './crew';
 import { sample, sampleId } from './samples';
 import { linesOfImport, promised, serviceForTests } from './service';
 
-jest.setTimeout(120_000);
-
 const service = serviceForTests();
 const rows = () => allRows(service.database, ['changes', 'deeds', 'carried_out', 'accounts', 'credentials', 'members']);
 const asker = { current: null as Browser | null };

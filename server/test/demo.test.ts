@@ -23,7 +23,7 @@ let studioId: string;
 beforeAll(async () => {
   studioId = await fillDemo(service);
   request = supertest(createApp({ database: service.database, studioId }));
-}, 60_000);
+});
 
 async function details(): Promise<ModelDetail[]> {
   const shelf = (await request.get('/api/models')).body as ShelfModel[];

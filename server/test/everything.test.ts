@@ -5,8 +5,6 @@ import { sql } from 'drizzle-orm';
 import { changesSince } from '../src/records/feed';
 import { calibration, demoForTests, eyeCheck, model, pump, strangerOf } from './service';
 
-jest.setTimeout(120_000);
-
 const service = demoForTests();
 const asked = async (request = service.request) => (await request.get(EVERYTHING_PATH).expect(200)).body as Everything;
 

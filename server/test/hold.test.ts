@@ -8,7 +8,7 @@ const service = serviceForTests();
 const balloon = model();
 beforeAll(async () => {
   await service.request.post('/api/models').send(balloon).expect(201);
-}, 60_000);
+});
 
 const test = (more: object = {}) => ({
   id: randomUUID(),

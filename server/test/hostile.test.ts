@@ -4,8 +4,6 @@ import { createApp } from '../src/http/app';
 import { attackRoutes, CREW_NAMES, crewTargetsOf, hostileFiles } from './hostile';
 import { demoForTests, linesOfImport, promised } from './service';
 
-jest.setTimeout(240_000);
-
 const service = demoForTests();
 
 describe('hostile requests', () => {

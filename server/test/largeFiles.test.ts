@@ -5,8 +5,6 @@ import { sql } from 'drizzle-orm';
 
 import { calibration, linesOfImport, model, pump, reading, serviceForTests } from './service';
 
-jest.setTimeout(120_000);
-
 const service = serviceForTests();
 const HEADER = 'line,nominal (in),dose (strokes),width (in)\n';
 

@@ -15,8 +15,6 @@ import { fillDemo } from '../src/demo/fill';
 
 import { emptyDatabase } from './service';
 
-jest.setTimeout(120_000);
-
 const MIGRATIONS = path.join(__dirname, '../src/db/migrations');
 const STATEMENTS = readMigrationFiles({ migrationsFolder: MIGRATIONS });
 const MARK = /replace into leggero_migration_steps/;

@@ -23,7 +23,7 @@ beforeAll(async () => {
   await service.request.post('/api/calibrations').send(theCalibration);
   calibrationId = theCalibration.id;
   pumpId = thePump.id;
-}, 60_000);
+});
 
 describe('bad input', () => {
   it.each([

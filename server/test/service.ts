@@ -86,7 +86,7 @@ function serviceWith(open: (of: { database: Database }) => Promise<string>): Omi
   let service: Service;
   beforeAll(async () => {
     service = await startService(open);
-  }, 60_000);
+  });
   afterAll(() => service.close());
   return {
     get database() {

@@ -43,7 +43,7 @@ beforeAll(async () => {
   await applyMigrations(database);
   const studioId = await openStudio({ database });
   request = supertest(createApp({ database, studioId }));
-}, 60_000);
+});
 afterAll(() => drop());
 
 /** The tables after so many migrations, and no later ones. */
