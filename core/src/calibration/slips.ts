@@ -1,23 +1,74 @@
-import type { Trade } from '../trade';
+import { normalDensity, normalQuantile } from '../statistics';
 import { volumeAtDoseL, volumeVariance } from './doseCurve';
 import { fitLaw, type Frame, type Law } from './doseLaw';
 import { measuringVariance, pointsOf } from './point';
 import { widthSeenMm } from './reading';
 import { volumeAtL } from './shapeLaw';
 
-/** The readings that lie too far from what all others say of them, with their deviations; at most one in five. */
+/**
+ * The readings that lie too far from what all others say of them, with their deviations; at most one in five. In few
+ * readings slips hide one another, and the worst are set aside on trial; in many the middle of all squares tells what
+ * honest readings differ by, and the worse half is set aside at once.
+ */
 export function slipsOf(frame: Frame, first: Law): Map<number, number> {
-  const slips = new Map<number, number>();
   const count = first.points.length;
-  const most = count < 4 ? 0 : Math.max(1, Math.floor(count / 5));
-  let law: Law = first;
-  while (slips.size < most) {
-    const far = farPoints(law, frame.trade);
+  if (count < FEWEST) return new Map();
+  const most = Math.max(1, Math.floor(count / ONE_IN));
+  return count < MANY ? slipsOnTrial(frame, first, most) : slipsByHalves(frame, first, most);
+}
+
+/** Of fewer readings nobody can say which was the slip. */
+const FEWEST = 4;
+const ONE_IN = 5;
+/** From so many readings on the middle one of their squares tells the variance, however many are slips. */
+const MANY = 20;
+/** No trial where no reading lies beyond this share of the limit: slips that hide one another still stick out. */
+const DOUBTED = 0.5;
+
+/**
+ * Sets the worst aside, one by one, as long as one is in doubt; then asks those set aside of the clean fit, the least
+ * far first, and takes back whoever lies within the limit (after Hadi and Simonoff, Journal of the American
+ * Statistical Association 88, 1993).
+ */
+function slipsOnTrial(frame: Frame, first: Law, most: number): Map<number, number> {
+  const aside = new Set<number>();
+  for (let law = first; aside.size < most;) {
+    const [worst] = furthest(law, () => 1);
+    if (!worst || worst.deviations < DOUBTED * frame.trade.outlierLimit) break;
+    const next = fitLaw(frame, new Set([...aside, worst.index]));
+    if (next === 'not-rising' || next === 'no-widths') break;
+    aside.add(worst.index);
+    law = next;
+  }
+  while (aside.size > 0) {
+    const asked = [...aside].map((index) => deviationsOf(frame, index, aside));
+    const least = asked.reduce((a, b) => (b.deviations < a.deviations ? b : a));
+    if (least.deviations > frame.trade.outlierLimit)
+      return new Map(asked.map(({ index, deviations }) => [index, deviations]));
+    aside.delete(least.index);
+  }
+  return new Map();
+}
+
+/** How far one of the readings set aside lies from what all others, without those set aside, say of it. */
+function deviationsOf(frame: Frame, index: number, aside: ReadonlySet<number>): Far {
+  const law = fitLaw(frame, new Set([...aside].filter((one) => one !== index)));
+  if (law === 'not-rising' || law === 'no-widths') return { index, deviations: 0 };
+  const kept = varianceWithin(aside.size / (law.points.length + aside.size - 1));
+  const varianceOf = (square: number) => Math.max(1, othersVariance(law, square, kept));
+  return furthest(law, varianceOf).find((one) => one.index === index) ?? { index, deviations: 0 };
+}
+
+function slipsByHalves(frame: Frame, first: Law, most: number): Map<number, number> {
+  const slips = new Map<number, number>();
+  for (let law = first; slips.size < most;) {
+    const middling = middleSquare(law.fit.deletions);
+    const varianceOf = (square: number) => Math.max(1, Math.min(othersVariance(law, square), middling));
+    const far = furthest(law, varianceOf).filter(({ deviations }) => deviations > frame.trade.outlierLimit);
     if (far.length === 0) break;
-    // The worse half at once: a wild slip makes honest readings look far, the others are looked at again.
-    for (const { index, deviations } of far.slice(0, Math.min(most - slips.size, Math.ceil(far.length / 2)))) {
+    // A wild slip makes honest readings look far: the others are looked at again.
+    for (const { index, deviations } of far.slice(0, Math.min(most - slips.size, Math.ceil(far.length / 2))))
       slips.set(index, deviations);
-    }
     const next = fitLaw(frame, new Set(slips.keys()));
     if (next === 'not-rising' || next === 'no-widths') break;
     law = next;
@@ -25,33 +76,50 @@ export function slipsOf(frame: Frame, first: Law): Map<number, number> {
   return slips;
 }
 
-/** Points beyond the limit, the furthest first, by the externally studentised deletion residual. */
-function farPoints({ points, fit, curve }: Law, trade: Trade): { index: number; deviations: number }[] {
-  const prior = curve.errors.worth;
-  const middling = middleSquare(fit.deletions);
-  const far: { index: number; deviations: number }[] = [];
-  points.forEach(({ index }, i) => {
-    const deletion = fit.deletions[i];
-    if (deletion === null || deletion === undefined) return;
-    const square = deletion ** 2;
-    // Never stricter than the assumed uncertainty: readings that happen to agree are no ground for a charge.
-    const others = (prior + fit.chiSquare - square) / (prior + fit.degreesOfFreedom - 1);
-    const variance = Math.max(1, Math.min(others, middling ?? Infinity));
-    const deviations = Math.sqrt(square / variance);
-    if (deviations > trade.outlierLimit) far.push({ index, deviations });
-  });
-  return far.sort((a, b) => b.deviations - a.deviations);
+/** A reading by its index, and its externally studentised deletion residual. */
+interface Far {
+  index: number;
+  deviations: number;
 }
 
-/** From so many readings on, the middle one of their squares tells the variance better than the mean: slips hide. */
-const MANY = 12;
+/**
+ * Points by how far they lie from what all others say, the furthest first.
+ * @param varianceOf the variance ratio to take for a point with this squared deletion residual. Never under 1: readings
+ * that happen to agree are no ground for a charge.
+ */
+function furthest({ points, fit }: Law, varianceOf: (square: number) => number): Far[] {
+  return points
+    .flatMap(({ index }, i): Far[] => {
+      const deletion = fit.deletions[i];
+      if (deletion === null || deletion === undefined) return [];
+      return [{ index, deviations: Math.sqrt(deletion ** 2 / varianceOf(deletion ** 2)) }];
+    })
+    .sort((a, b) => b.deviations - a.deviations);
+}
+
+/** The variance ratio by all points but the one with this squared deletion residual, and by what was assumed. */
+function othersVariance({ fit, curve }: Law, square: number, kept = 1): number {
+  const prior = curve.errors.worth;
+  return (prior + (fit.chiSquare - square) / kept) / (prior + fit.degreesOfFreedom - 1);
+}
+
+/**
+ * What is left of the variance of a normal law once this share of it, the furthest both ways, is set aside: honest
+ * readings are no surer because the worst of them were. (The consistency factor of a trimmed variance: Croux and
+ * Haesbroeck, Journal of Multivariate Analysis 71, 1999, here of one dimension.)
+ */
+function varianceWithin(share: number): number {
+  const end = normalQuantile(1 - share / 2);
+  return 1 - (2 * end * normalDensity(end)) / (1 - share);
+}
+
 /** The middle of a chi-square law with one degree of freedom. */
 const MIDDLE_OF_SQUARES = 0.4549364231195725;
 
-/** Variance by the middle deletion residual (the median absolute deviation); `null` for few readings. */
-function middleSquare(deletions: readonly (number | null)[]): number | null {
+/** Variance by the middle deletion residual (the median absolute deviation). */
+function middleSquare(deletions: readonly (number | null)[]): number {
   const squares = deletions.flatMap((one) => (one === null ? [] : [one * one])).sort((a, b) => a - b);
-  return squares.length < MANY ? null : squares[Math.floor(squares.length / 2)]! / MIDDLE_OF_SQUARES;
+  return squares[Math.floor(squares.length / 2)]! / MIDDLE_OF_SQUARES;
 }
 
 /** Bursts whose width cannot be true for their dose. */
