@@ -4,7 +4,9 @@ import { ADJUSTABLE } from '@leggero/core/constants';
 import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 
+import { useKnowledge } from '@/data/knowledge';
 import { write } from '@/data/outbox';
+import { useTrade } from '@/data/trade';
 import { firstDesign } from '@/features/builds/firstDesign';
 import { NumbersPage } from '@/features/numbers/NumbersPage';
 import { effectText, furthestText } from '@/features/numbers/effectText';
@@ -110,15 +112,21 @@ describe('one number', () => {
   });
 
   it('by which readings are fitted moves the rows of a large shelf at once, before that is learned from anew', async () => {
-    let asked = 0;
+    const asked: (() => void)[] = [];
     class Learner {
       onmessage: ((event: { data: unknown }) => void) | null = null;
       terminate = () => undefined;
       postMessage = (question: KnowledgeQuestion) => {
-        asked += 1;
-        if (asked === 1) setTimeout(() => this.onmessage?.({ data: { answer: learn(question) } }), 0);
+        asked.push(() => this.onmessage?.({ data: { answer: learn(question) } }));
       };
     }
+    /** What the shelf's rows are drawn with. */
+    const drawn = { growth: 0, joint: 0 };
+    const Watch = () => {
+      drawn.growth = useKnowledge()?.learnedWith.aspectGrowth.mean ?? 0;
+      drawn.joint = useTrade().linkJoint;
+      return null;
+    };
     Object.assign(globalThis, { Worker: Learner });
     const records = someRecords();
     const [first] = records.models;
@@ -132,17 +140,29 @@ describe('one number', () => {
       }));
       return { ...first!, id: id(20 + i), line: `Line ${i}`, calibrations, checks: [] };
     });
-    show(<ShelfList />, records);
+    show(
+      <>
+        <ShelfList />
+        <Watch />
+      </>,
+      records,
+    );
+    await waitFor(() => expect(asked).toHaveLength(1));
+    act(asked[0]!);
+    await waitFor(() => expect(drawn.growth).toBe(TRADE.aspectGrowth.mean));
     const outlines = () => [...document.querySelectorAll('path')].map((each) => each.getAttribute('d')).join();
     await waitFor(() => expect(screen.getAllByRole('img', { name: /Classic/ })).toHaveLength(9));
     const before = outlines();
     // Without heights a balloon is as long as such balloons are.
     await act(() => write({ put: 'constant', row: { id: id(1), key: 'aspectGrowth.mean', value: 0.2 } }));
     await waitFor(() => expect(outlines()).not.toEqual(before));
-    expect(asked).toBe(2);
+    expect([asked.length, drawn.growth]).toEqual([2, TRADE.aspectGrowth.mean]);
+    act(asked[1]!);
+    await waitFor(() => expect(drawn.growth).toBe(0.2));
     // One that no reading was fitted with is nothing to learn from.
     await act(() => write({ put: 'constant', row: { id: id(2), key: 'linkJoint', value: 0.06 } }));
-    expect(asked).toBe(2);
+    await waitFor(() => expect(drawn.joint).toBe(0.06));
+    expect(asked).toHaveLength(2);
   });
 
   it('out of what is plausible, or against another, is said beside the field, and what was typed stays', async () => {
