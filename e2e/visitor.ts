@@ -171,6 +171,11 @@ export class Visitor {
       );
   }
 
+  /** Scrolls until this heading is in the middle, as who wants to read on does. */
+  async looksAt(heading: string): Promise<void> {
+    await (await this.find('heading', heading)).evaluate(inReach);
+  }
+
   private async middleOf(name: string): Promise<{ x: number; y: number }> {
     const box = await (await this.find('button', name)).boundingBox();
     return box ? { x: box.x + box.width / 2, y: box.y + box.height / 2 } : { x: 0, y: 0 };

@@ -1,6 +1,6 @@
 import { PIECE_DEFAULTS, type DesignOf } from '@leggero/contract';
 import { howExact, unevenStack, type PieceMeasure } from '@leggero/core/building';
-import { render, screen, waitFor, within } from '@testing-library/react';
+import { act, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import Svg from 'react-native-svg';
 
@@ -26,6 +26,8 @@ const COLUMN: DesignOf<'column'> = {
   pattern: { kind: 'rings', order: [0], to: 'right', every: 1 },
   painted: [],
 };
+/** Longer than the hand rests before a worker is asked. */
+const RESTED_MS = 700;
 /** Enough to tell the ways apart; the page asks for far more. */
 const FEW = 200;
 
@@ -59,7 +61,10 @@ beforeEach(() => {
   Builder.silent = false;
   Object.assign(globalThis, { Worker: Builder });
 });
-afterEach(() => Reflect.deleteProperty(globalThis, 'Worker'));
+afterEach(() => {
+  Reflect.deleteProperty(globalThis, 'Worker');
+  Reflect.deleteProperty(globalThis, 'IntersectionObserver');
+});
 
 async function open(by: Partial<DesignOf<'column'>> = {}) {
   const records = someRecords();
@@ -179,6 +184,35 @@ describe('how exact a column must be', () => {
     Builder.silent = false;
     await click('Build them after all');
     await answer(/^By eye is fine/);
+  });
+
+  it('is worked out only while it is on the screen, or about to be; what was answered stays', async () => {
+    let see: (isIntersecting: boolean) => void = () => undefined;
+    class Observer {
+      constructor(tell: (seen: { isIntersecting: boolean }[]) => void) {
+        see = (isIntersecting) => act(() => tell([{ isIntersecting }]));
+      }
+      observe = () => undefined;
+      disconnect = () => undefined;
+    }
+    Object.assign(globalThis, { IntersectionObserver: Observer });
+    Builder.silent = true;
+    await open();
+    await new Promise((resolve) => setTimeout(resolve, RESTED_MS));
+    expect([Builder.asked.length, screen.queryByRole('progressbar')]).toEqual([0, null]);
+    see(true);
+    await waitFor(() => expect(Builder.asked).toHaveLength(1));
+    const before = Builder.ended;
+    see(false);
+    expect(Builder.ended).toBe(before + 1);
+    Builder.silent = false;
+    see(true);
+    await answer(/^By eye is fine/);
+    see(false);
+    see(true);
+    expect(screen.getByText(/^By eye is fine/)).toBeTruthy();
+    await new Promise((resolve) => setTimeout(resolve, RESTED_MS));
+    expect(Builder.asked).toHaveLength(2);
   });
 
   it('says so when the worker cannot', async () => {

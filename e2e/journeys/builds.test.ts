@@ -70,17 +70,21 @@ describe('an event with its pieces, planned on a phone', () => {
 
   /** Common practice: on a pole nobody notices, on line unequal balloons lean it. */
   it('is told how exact it must be: by eye on a pole, by sizer on line, and each one checked where that is tall', async () => {
+    await visitor.looksAt('How exact must it be?');
     await visitor.sees(/By eye is fine: \d+ of 100 show no fault/);
     await visitor.tap('switch', 'One of the worst in twenty, over the drawing');
     await visitor.sees('In outlines: one of the worst in twenty');
     await visitor.tap('button', 'Away with it');
     await visitor.tap('radio', 'On line');
+    await visitor.looksAt('How exact must it be?');
     await visitor.sees(/Use the sizer: \d+ of 100 show no fault, by eye \d+ of 100/);
     await visitor.type('Height over all', '6 ft');
     await visitor.sees('Column · 10 layers');
+    await visitor.looksAt('How exact must it be?');
     await visitor.sees(/Check every one: \d+ of 100 show no fault, sized without a check \d+ of 100/);
     await visitor.type('Height over all', '5 ft');
     await visitor.tap('radio', 'On a pole');
+    await visitor.looksAt('How exact must it be?');
     await visitor.sees(/By eye is fine/);
     expect(visitor.complaints).toEqual([]);
   });
@@ -164,6 +168,7 @@ describe('an event with its pieces, planned on a phone', () => {
     // Half a circle of 5 ft is 15 ft 8 in: 26 quads of 10 in, 7⅛ in apart.
     await visitor.sees('Arch · 26 layers, 104 balloons');
     await visitor.sees('One passes through');
+    await visitor.looksAt('How exact must it be?');
     await visitor.sees(/\d+ of 100 show no fault/);
     await visitor.tap('radio', 'Free');
     await visitor.tap('radio', 'Height');
@@ -204,6 +209,7 @@ describe('an event with its pieces, planned on a phone', () => {
     await visitor.sees(/8 ft \S+ in across: 35 duplets a side at 7½ in/);
     await visitor.sees('closes at duplet 25');
     await visitor.sees(/Each side is strung on 3 of 260/);
+    await visitor.looksAt('How exact must it be?');
     await visitor.sees(/By eye is fine: \d+ of 100 show no fault/);
     await visitor.tap('radio', 'Duplets');
     await visitor.type('Over both loops', '10 ft');

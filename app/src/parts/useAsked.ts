@@ -25,19 +25,26 @@ export function useSameFigures<Figures extends object>(figures: Figures | null):
   return useMemo(() => JSON.parse(key) as Figures | null, [key]);
 }
 
+interface AskOptions {
+  restMs?: number;
+  /** While it is not, nothing is worked on; what was answered stays. */
+  wanted?: boolean;
+}
+
 /**
- * Asks a worker once the hand has rested for `restMs`, and anew whenever the question is another one; null asks nothing. Which question it
- * is says its identity.
+ * Asks a worker once the hand has rested for `restMs`, and anew whenever the question is another one; null asks
+ * nothing. Which question it is says its identity.
  */
 export function useAsked<Question extends object, Answer>(
   openWorker: () => Worker,
   question: Question | null,
-  restMs = REST_MS,
+  { restMs = REST_MS, wanted = true }: AskOptions = {},
 ): Asked<Answer> {
   const [found, setFound] = useState<{ question: Question; answer: Answer | 'failed' } | null>(null);
   const [done, setDone] = useState<{ question: Question; share: number } | null>(null);
   const [stopped, setStopped] = useState<Question | null>(null);
-  const asks = question !== null && stopped !== question;
+  const answered = found !== null && found.question === question;
+  const asks = question !== null && wanted && !answered && stopped !== question;
   useEffect(() => {
     if (!asks || typeof Worker === 'undefined') return;
     const given = new AbortController();
@@ -53,7 +60,7 @@ export function useAsked<Question extends object, Answer>(
     };
   }, [openWorker, question, asks, restMs]);
   return {
-    answer: found && found.question === question ? found.answer : null,
+    answer: answered ? found.answer : null,
     last: found && found.answer !== 'failed' ? found.answer : null,
     share: done && done.question === question ? done.share : 0,
     stopped: question !== null && stopped === question,

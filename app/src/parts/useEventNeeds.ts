@@ -36,7 +36,7 @@ export function useEventNeeds(alsoId: string | null): OpenEvents | 'failed' | nu
   const events = useEvents().data?.filter((each) => each.id === alsoId || isOpen(each));
   const pieces = all?.filter(({ eventId }) => events?.some(({ id }) => id === eventId));
   const question = useSameFigures(materials && pieces && events ? worksQuestion(pieces, events, materials) : null);
-  const { answer, last } = useAsked<WorksQuestion, WorksAnswer>(openPieceWorker, question, 0);
+  const { answer, last } = useAsked<WorksQuestion, WorksAnswer>(openPieceWorker, question, { restMs: 0 });
   if (answer === 'failed') return 'failed';
   const works = answer ?? last;
   if (!(models && events && pieces && works)) return null;

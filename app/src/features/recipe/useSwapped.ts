@@ -10,5 +10,5 @@ import { worksQuestion } from '@/parts/piece/worksQuestion';
 export function useSwapped(pieces: readonly PieceRecord[], event: EventRecord): WorksAnswer | 'failed' | null {
   const materials = useMaterials();
   const question = useSameFigures(materials ? worksQuestion(pieces, [event], materials) : null);
-  return useAsked<WorksQuestion, WorksAnswer>(openPieceWorker, question, 0).answer;
+  return useAsked<WorksQuestion, WorksAnswer>(openPieceWorker, question, { restMs: 0 }).answer;
 }

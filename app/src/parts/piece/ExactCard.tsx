@@ -7,6 +7,7 @@ import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { NumberField } from '@/ui/NumberField';
 import { Progress } from '@/ui/Progress';
+import { useOnScreen } from '@/ui/useOnScreen';
 import { Words } from '@/ui/Words';
 import { allowedText, exactProblemText, exactText } from '@/wording/exact';
 
@@ -43,14 +44,16 @@ export function ExactCard({ piece, copies, along = 'Height', basis, ghost = null
   const chosen: SizeSpread = { lean: 0, sd: chosenSd };
   const possible = checkSpread(chosen);
   const { packing } = packingOf(basis);
-  const asked = useExact({ piece, packing, chosen: possible.ok ? chosen : null, trials });
+  // A phone does not build pieces ten thousand times for a card that nobody looks at.
+  const { place, onScreen } = useOnScreen();
+  const asked = useExact({ piece, packing, chosen: possible.ok ? chosen : null, trials }, onScreen);
   const { answer, last } = asked;
   const now = answer !== null && answer !== 'failed' && answer.ok ? answer.value : null;
   // While another question is worked on, what is looked at stays where it is.
   const exact = now ?? (last?.ok ? last.value : null);
   return (
     <Card title="How exact must it be?">
-      <View className="gap-3">
+      <View ref={place} className="gap-3">
         {now ? (
           <View>
             <Words look="strong" role="status">
@@ -58,9 +61,9 @@ export function ExactCard({ piece, copies, along = 'Height', basis, ghost = null
             </Words>
             <Words look="quiet">{allowedText(now, meanMm, lengths)}</Words>
           </View>
-        ) : (
+        ) : onScreen ? (
           <Waiting asked={asked} trials={trials} />
-        )}
+        ) : null}
         {exact ? (
           <ExactWays
             exact={exact}

@@ -30,13 +30,16 @@ export const EXACT_SEED = 19;
 
 const openWorker = () => new Worker(new URL('./exact.worker', window.location.href));
 
-/** How exact a piece must be, worked out in a worker; and how balloons are known to come out in these hands. */
-export function useExact(asked: ExactAsked): Asked<ExactAnswer> & { own: ExactQuestion['own'] } {
+/**
+ * How exact a piece must be, worked out in a worker while that is wanted; and how balloons are known to come out in
+ * these hands.
+ */
+export function useExact(asked: ExactAsked, wanted: boolean): Asked<ExactAnswer> & { own: ExactQuestion['own'] } {
   const trade = useTrade();
   const own = useOwnHands();
   const known = useSameFigures({ ...asked, own });
   const question = useMemo((): ExactQuestion | null => known && { ...known, seed: EXACT_SEED, trade }, [known, trade]);
-  return { ...useAsked<ExactQuestion, ExactAnswer>(openWorker, question), own };
+  return { ...useAsked<ExactQuestion, ExactAnswer>(openWorker, question, { wanted }), own };
 }
 
 /** How balloons are known to come out in these hands, as far as that is known. */

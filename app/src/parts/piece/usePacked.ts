@@ -30,7 +30,7 @@ export function usePacked(view: GarlandView | null, trade: Trade | null): Asked<
     if (touches.length + moves.length === 0) return null;
     return { points: asked.points, walls: asked.walls, trade, packed, touches, moves };
   }, [asked, packed, byHands, trade]);
-  const byHand = useAsked<TouchQuestion, PackAnswer>(openGarlandWorker, touched, SHORT_REST_MS);
+  const byHand = useAsked<TouchQuestion, PackAnswer>(openGarlandWorker, touched, { restMs: SHORT_REST_MS });
   if (!touched) return whole;
   return { ...whole, answer: byHand.answer, last: byHand.last ?? whole.last };
 }
@@ -42,7 +42,7 @@ export function useKeptApart(
   packed: PackedWithGaps | null,
 ): KeptApart | null {
   const question = useSameFigures(view && packed && apartQuestion(design, view, packed));
-  const { last } = useAsked<ApartQuestion, KeptApart>(openGarlandWorker, question, SHORT_REST_MS);
+  const { last } = useAsked<ApartQuestion, KeptApart>(openGarlandWorker, question, { restMs: SHORT_REST_MS });
   return question && last;
 }
 
@@ -59,6 +59,6 @@ export function useInHollows(
     () => packed && trade && asked && decorateQuestion(asked, packed, { walls: asked.walls, trade }),
     [packed, trade, asked],
   );
-  const { last } = useAsked<DecorateQuestion, InHollows>(openGarlandWorker, question, SHORT_REST_MS);
+  const { last } = useAsked<DecorateQuestion, InHollows>(openGarlandWorker, question, { restMs: SHORT_REST_MS });
   return (question && last) ?? NOTHING_IN;
 }

@@ -34,7 +34,7 @@ export function useSoftness(): Softness {
     (): LearnQuestion | null => (garlands && garlands.length > 0 ? { garlands, trade } : null),
     [garlands, trade],
   );
-  const { answer } = useAsked<LearnQuestion, LearnAnswer>(openGarlandWorker, question, AT_ONCE_MS);
+  const { answer } = useAsked<LearnQuestion, LearnAnswer>(openGarlandWorker, question, { restMs: AT_ONCE_MS });
   const learned = answer !== null && answer !== 'failed' && answer.ok ? answer.value : null;
   const press = learned?.press ?? trade.garlandPress;
   // Until it is learned a garland is packed by the trade's number: nobody waits for it.

@@ -16,7 +16,7 @@ export function useThings(pieces: readonly PieceRecord[]): ReadonlyMap<string, P
   const question = useSameFigures<StillQuestion>(
     materials && { jobs: pieces.map(({ design }) => ({ design, material: materials(design) })), px: PX },
   );
-  const { answer } = useAsked<StillQuestion, StillAnswer>(openPieceWorker, question, 0);
+  const { answer } = useAsked<StillQuestion, StillAnswer>(openPieceWorker, question, { restMs: 0 });
   if (answer === 'failed') return new Map();
   if (!answer) return null;
   return new Map(
