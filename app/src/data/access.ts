@@ -77,29 +77,33 @@ export async function settle(access: Access): Promise<void> {
   useAccess.setState({ access });
 }
 
+/** Where the page begins anew, and whether whoever worked here works here no longer. */
+interface Way {
+  address: string;
+  ended: boolean;
+}
+const USUAL_WAY: Way = { address: '/', ended: false };
+
 /**
  * Works somewhere else from now on. What this device kept of the place before goes; what waits there goes along within
  * the same studio, and else stays until someone signs in there again. `ended`: they work there no longer, so that nothing
  * of it stays, nor would the studio take what waits. Answers whether the page begins anew.
  */
-export const moveTo = (next: Place | null, how: { address?: string; ended?: boolean } = {}): Promise<boolean> =>
-  onItsWay(move(next, how));
+export const moveTo = (next: Place | null, how: Partial<Way> = {}): Promise<boolean> =>
+  onItsWay(move(next, { ...USUAL_WAY, ...how }));
 
 /**
  * Leaves once the server has let go of whoever is signed in: nothing of the studio stays on this device but what still
  * waits. `asked` answers null where it does not. It is on its way from then on: the server shuts it out before it answers.
  */
 export const leave = (asked: Promise<unknown>): Promise<boolean> =>
-  onItsWay(asked.then((answer) => answer !== null && move(null)));
+  onItsWay(asked.then((answer) => answer !== null && move(null, USUAL_WAY)));
 
 function onItsWay(going: Promise<boolean>): Promise<boolean> {
   return (moving = going.finally(() => (moving = null)));
 }
 
-async function move(
-  next: Place | null,
-  { address = '/', ended = false }: { address?: string; ended?: boolean } = {},
-): Promise<boolean> {
+async function move(next: Place | null, { address, ended }: Way): Promise<boolean> {
   const { waiting, rows } = useRecords.getState();
   const [studioId] = rows.studio.keys();
   const along = next !== null && next.studioId === studioId;

@@ -258,6 +258,10 @@ export function balloonName(model: Parameters<typeof modelName>[0] & Pick<ShelfM
   return (model.outerId ?? null) === null ? `${modelName(model)}, ${model.colourName}` : modelName(model);
 }
 
+/** The same of a balloon that a recipe may only have a look of. */
+export const chosenName = (model: Parameters<typeof balloonName>[0] | null | undefined): string =>
+  model ? balloonName(model) : 'not chosen from the shelf';
+
 /** Nominal sizes are sold in inches everywhere. */
 export function nominalInches(nominalMm: number): string {
   return String(Math.round((nominalMm / MM_PER_INCH) * 10) / 10);

@@ -8,7 +8,7 @@ import { Tool } from '@/ui/Tool';
 import { Words } from '@/ui/Words';
 import type { SizerChoice } from '@/views/holes';
 import type { ShownBatch } from '@/views/inflation';
-import { balloonName, figureOf, modelName } from '@/views/modelView';
+import { chosenName, figureOf, modelName } from '@/views/modelView';
 import { doseNote } from '@/wording/inflation';
 import { capital, doseText } from '@/wording/trade';
 
@@ -29,7 +29,7 @@ export function BatchFigure({ batch, dose, model, hole }: BatchFigureProps) {
   const { parts, text, bare, unit } = useLengths();
   const { fillMm: widthMm, toleranceMm, timed } = batch;
   const kind = timed ? 'timed' : 'hand';
-  const name = model ? balloonName(model) : 'not chosen from the shelf';
+  const name = chosenName(model);
   const look = model
     ? figureOf(model, null, widthMm)
     : {

@@ -7,7 +7,7 @@ import { Button } from '@/ui/Button';
 import { Sheet } from '@/ui/Sheet';
 import { Words } from '@/ui/Words';
 import type { ShownBatch, ShownRun } from '@/views/inflation';
-import { balloonName } from '@/views/modelView';
+import { chosenName } from '@/views/modelView';
 import { madeText } from '@/wording/inflation';
 import { batchMark } from '@/wording/batchMark';
 import { listed } from '@/wording/trade';
@@ -76,7 +76,7 @@ function BatchLine({ run, batch, models, here, onGo }: BatchLineProps) {
       <View className="flex-1">
         <Words look="strong">{`${text(batch.fillMm)} · ${madeText({ done: by.done, wanted })}`}</Words>
         <Words look="quiet" numberOfLines={1}>
-          {model ? balloonName(model) : 'not chosen from the shelf'}
+          {chosenName(model)}
         </Words>
       </View>
       <View className="items-end">

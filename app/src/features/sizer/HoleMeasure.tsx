@@ -84,7 +84,7 @@ export function HoleMeasure({ sizer, hole, way, onKept, onSkip, onBack }: HoleMe
       </View>
       <Words look="label">
         {before.origin === 'rule'
-          ? `Its label claims ${lengths.text(hole.widthMm)}, ${lengths.exact(hole.widthMm)}.`
+          ? `Its label claims ${lengths.exact(hole.widthMm)}.`
           : `Last measured ${lengths.text(before.widthMm)}, ${lengths.exact(before.widthMm)}: ${offText(before, lengths.fine)}.`}
       </Words>
       <View className="flex-row items-start gap-3">
