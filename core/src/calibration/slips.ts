@@ -23,7 +23,7 @@ const ONE_IN = 5;
 /** From so many readings on the middle one of their squares tells the variance, however many are slips. */
 const MANY = 20;
 /** No trial where no reading lies beyond this share of the limit: slips that hide one another still stick out. */
-const DOUBTED = 0.5;
+const DOUBTED = 0.75;
 
 /**
  * Sets the worst aside, one by one, as long as one is in doubt; then asks those set aside of the clean fit, the least
