@@ -41,7 +41,7 @@ function slipsOnTrial(frame: Frame, first: Law, most: number): Map<number, numbe
     law = next;
   }
   while (aside.size > 0) {
-    const asked = [...aside].map((index) => deviationsOf(frame, index, aside));
+    const asked = [...aside].map((index) => deviationsOf(frame, first, index, aside));
     const least = asked.reduce((a, b) => (b.deviations < a.deviations ? b : a));
     if (least.deviations > frame.trade.outlierLimit)
       return new Map(asked.map(({ index, deviations }) => [index, deviations]));
@@ -51,10 +51,11 @@ function slipsOnTrial(frame: Frame, first: Law, most: number): Map<number, numbe
 }
 
 /** How far one of the readings set aside lies from what all others, without those set aside, say of it. */
-function deviationsOf(frame: Frame, index: number, aside: ReadonlySet<number>): Far {
-  const law = fitLaw(frame, new Set([...aside].filter((one) => one !== index)));
+function deviationsOf(frame: Frame, first: Law, index: number, aside: ReadonlySet<number>): Far {
+  const others = new Set([...aside].filter((one) => one !== index));
+  const law = others.size === 0 ? first : fitLaw(frame, others);
   if (law === 'not-rising' || law === 'no-widths') return { index, deviations: 0 };
-  const kept = varianceWithin(aside.size / (law.points.length + aside.size - 1));
+  const kept = varianceWithin(others.size / first.points.length);
   const varianceOf = (square: number) => Math.max(1, othersVariance(law, square, kept));
   return furthest(law, varianceOf).find((one) => one.index === index) ?? { index, deviations: 0 };
 }
@@ -104,11 +105,12 @@ function othersVariance({ fit, curve }: Law, square: number, kept = 1): number {
 }
 
 /**
- * What is left of the variance of a normal law once this share of it, the furthest both ways, is set aside: honest
- * readings are no surer because the worst of them were. (The consistency factor of a trimmed variance: Croux and
+ * What is left of the variance of a normal law once this share of it, the furthest both ways, is set aside: the others
+ * are no surer because the worst of them were. (The consistency factor of a trimmed variance: Croux and
  * Haesbroeck, Journal of Multivariate Analysis 71, 1999, here of one dimension.)
  */
 function varianceWithin(share: number): number {
+  if (share === 0) return 1;
   const end = normalQuantile(1 - share / 2);
   return 1 - (2 * end * normalDensity(end)) / (1 - share);
 }
