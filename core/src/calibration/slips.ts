@@ -22,19 +22,17 @@ const FEWEST = 4;
 const ONE_IN = 5;
 /** From so many readings on the middle one of their squares tells the variance, however many are slips. */
 const MANY = 20;
-/** No trial where no reading lies beyond this share of the limit: slips that hide one another still stick out. */
-const DOUBTED = 0.75;
 
 /**
- * Sets the worst aside, one by one, as long as one is in doubt; then asks those set aside of the clean fit, the least
- * far first, and takes back whoever lies within the limit (after Hadi and Simonoff, Journal of the American
- * Statistical Association 88, 1993).
+ * Sets the worst aside, one by one, while one lies beyond the limit by what was assumed of their errors, as slips that
+ * hide one another still do; then asks those set aside of the clean fit, the least far first, and takes back whoever
+ * lies within the limit (after Hadi and Simonoff, Journal of the American Statistical Association 88, 1993).
  */
 function slipsOnTrial(frame: Frame, first: Law, most: number): Map<number, number> {
   const aside = new Set<number>();
   for (let law = first; aside.size < most;) {
     const [worst] = furthest(law, () => 1);
-    if (!worst || worst.deviations < DOUBTED * frame.trade.outlierLimit) break;
+    if (!worst || worst.deviations <= frame.trade.outlierLimit) break;
     const next = fitLaw(frame, new Set([...aside, worst.index]));
     if (next === 'not-rising' || next === 'no-widths') break;
     aside.add(worst.index);
