@@ -19,6 +19,7 @@ export function slipsOf(frame: Frame, first: Law): Map<number, number> {
 
 /** Of fewer readings nobody can say which was the slip. */
 const FEWEST = 4;
+/** No more than one of so many is set aside. */
 const ONE_IN = 5;
 /** From so many readings on the middle one of their squares tells the variance, however many are slips. */
 const MANY = 20;
@@ -116,10 +117,13 @@ function varianceWithin(share: number): number {
 /** The middle of a chi-square law with one degree of freedom. */
 const MIDDLE_OF_SQUARES = 0.4549364231195725;
 
-/** Variance by the middle deletion residual (the median absolute deviation). */
+/** Of fewer squares the middle one says little; brackets have none. */
+const FEWEST_SQUARES = 12;
+
+/** Variance by the middle deletion residual (the median absolute deviation); no bound by few of them. */
 function middleSquare(deletions: readonly (number | null)[]): number {
   const squares = deletions.flatMap((one) => (one === null ? [] : [one * one])).sort((a, b) => a - b);
-  return squares[Math.floor(squares.length / 2)]! / MIDDLE_OF_SQUARES;
+  return squares.length < FEWEST_SQUARES ? Infinity : squares[Math.floor(squares.length / 2)]! / MIDDLE_OF_SQUARES;
 }
 
 /** Bursts whose width cannot be true for their dose. */
