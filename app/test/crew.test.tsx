@@ -63,7 +63,7 @@ const placeAs = (role: Role): Place => ({
 });
 
 // All later pages are one file of code, which takes a while to come on a busy machine.
-beforeAll(() => import('@/chunks/pages'), 120_000);
+beforeAll(() => import('@/chunks/pages'));
 
 /** What was asked of the server, and what it answers: by method and path, without the studio. */
 const asked: { what: string; studio: string | null; body: unknown }[] = [];
@@ -477,6 +477,30 @@ describe('one’s own account', () => {
       { password: 'kelp and roe' },
     ]);
     page.unmount();
+  });
+
+  it('of a helper leaves the studio, after asking once; everyone else does so from the crew’s page', async () => {
+    const removal = `DELETE /api/members/${MEMBER_ID}`;
+    answers = {
+      'GET /api/account/devices': { body: [] },
+      [removal]: { status: 204 },
+      'GET /api/access': { body: accessAs('helper', { studios: [], at: null }) },
+    };
+    remember(placeAs('maker'));
+    useAccess.setState({ access: accessAs('maker') });
+    const { unmount } = over(<AccountPage />);
+    await screen.findByText('Your studios');
+    expect(screen.queryByRole('button', { name: 'Leave' })).toBeNull();
+    unmount();
+    remember(placeAs('helper'));
+    useAccess.setState({ access: accessAs('helper') });
+    over(<AccountPage />);
+    await click('Leave');
+    expect(asked.map(({ what }) => what)).not.toContain(removal);
+    await click('Leave for good');
+    await waitFor(() => expect(begun).toBe(1));
+    expect(asked.map(({ what }) => what)).toContain(removal);
+    expect(localStorage.getItem('leggero-place')).toBeNull();
   });
 
   it('leaves nothing of the studio behind when it signs out', async () => {

@@ -11,6 +11,7 @@ import { DeleteButton } from '@/ui/DeleteButton';
 import { Sheet } from '@/ui/Sheet';
 import { WrongLine } from '@/ui/WrongLine';
 
+import { LeaveButton } from './LeaveButton';
 import { PartFields } from './PartFields';
 import { SendButton } from './SendButton';
 
@@ -58,17 +59,19 @@ export function MemberSheet({ member, onClose }: { member: Member; onClose: () =
         />
       ) : null}
       <WrongLine wrong={resetting.wrong} />
-      <WrongLine wrong={removing.wrong} />
-      <DeleteButton
-        what={me ? 'this studio' : `${name}’s part here`}
-        verb={me ? 'Leave' : 'End'}
-        consequence={
-          me
-            ? 'You see nothing of this studio any more. What you did stays with it.'
-            : `${name} sees nothing of this studio any more. What they did stays.`
-        }
-        onDelete={() => void removing.send({ id }).then((sent) => sent && done())}
-      />
+      {me ? (
+        <LeaveButton memberId={id} onLeft={onClose} />
+      ) : (
+        <>
+          <WrongLine wrong={removing.wrong} />
+          <DeleteButton
+            what={`${name}’s part here`}
+            verb="End"
+            consequence={`${name} sees nothing of this studio any more. What they did stays.`}
+            onDelete={() => void removing.send({ id }).then((sent) => sent && onClose())}
+          />
+        </>
+      )}
     </Sheet>
   );
 }

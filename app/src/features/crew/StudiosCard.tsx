@@ -13,6 +13,7 @@ import { Card } from '@/ui/Card';
 import { Field } from '@/ui/Field';
 import { ROLE_WORDS } from '@/wording/crew';
 
+import { LeaveButton } from './LeaveButton';
 import { SendButton } from './SendButton';
 
 /** The studios that one works in: another one is opened, or started. */
@@ -26,6 +27,7 @@ export function StudiosCard({ accountId, studios }: { accountId: string; studios
   };
   const open = ({ id: studioId, role, eventId }: Access['studios'][number]) =>
     void moveTo({ studioId, accountId, role, eventId });
+  const opened = studios.find(({ id }) => id === here()?.studioId);
   return (
     <Card title="Your studios">
       <View className="gap-3">
@@ -34,9 +36,11 @@ export function StudiosCard({ accountId, studios }: { accountId: string; studios
             key={studio.id}
             title={studio.name}
             note={ROLE_WORDS[studio.role].title}
-            action={studio.id === here()?.studioId ? 'open here' : { title: 'Open', onPress: () => open(studio) }}
+            action={studio === opened ? 'open here' : { title: 'Open', onPress: () => open(studio) }}
           />
         ))}
+        {/* Everyone else does so from the crew's page, which a helper does not see. */}
+        {opened?.role === 'helper' ? <LeaveButton memberId={opened.memberId} /> : null}
         {name === null ? (
           <Button title="Start another studio" look="plain" onPress={() => setName('')} />
         ) : (
