@@ -1,8 +1,11 @@
-import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync } from 'node:fs';
 import path from 'node:path';
 
 import { bundle } from './bundle.mjs';
 import { ROOT, SERVER } from './paths.mjs';
+import { isBuiltFrom, putFile, sourcesHash } from './sources.mjs';
+
+const SOURCES = ['server/src', 'core/src', 'contract/src', 'scripts/lib/bundle.mjs', 'package-lock.json'];
 
 /** What runs in a thread of its own, each bundled beside the server. */
 const WORKERS = ['server/src/readingFile/read.worker.ts'];
@@ -14,23 +17,26 @@ const WORKERS = ['server/src/readingFile/read.worker.ts'];
 export async function ensureServer() {
   const folder = path.dirname(SERVER);
   const workers = WORKERS.map((entry) => [entry, path.join(folder, path.basename(entry).replace(/\.ts$/, '.mjs'))]);
-  await Promise.all([['server/src/main.ts', SERVER], ...workers].map(([entry, file]) => ensureBundle(entry, file)));
+  await ensureBundles([['server/src/main.ts', SERVER], ...workers]);
   return SERVER;
 }
 
 /** Another program of the server's, by the name of its source, as one file beside the server. */
 export async function ensureProgramOf(name) {
   const file = path.join(path.dirname(SERVER), `${name}.mjs`);
-  await ensureBundle(`server/src/${name}.ts`, file);
+  await ensureBundles([[`server/src/${name}.ts`, file]]);
   return file;
 }
 
-async function ensureBundle(entry, file) {
-  const code = await bundle(path.join(ROOT, entry));
-  if (existsSync(file) && readFileSync(file, 'utf8') === code) return;
-  mkdirSync(path.dirname(file), { recursive: true });
-  // Several starts may bundle at once: each puts a whole file in place.
-  const own = `${file}.${process.pid}`;
-  writeFileSync(own, code);
-  renameSync(own, file);
+/** Bundles programs into files, but for those that were bundled from these very sources. */
+async function ensureBundles(programs) {
+  const hash = sourcesHash(SOURCES);
+  const ensure = async ([entry, file]) => {
+    const stamp = `${file}.built-from`;
+    if (existsSync(file) && isBuiltFrom(stamp, hash)) return;
+    mkdirSync(path.dirname(file), { recursive: true });
+    putFile(file, await bundle(path.join(ROOT, entry)));
+    putFile(stamp, hash);
+  };
+  await Promise.all(programs.map(ensure));
 }

@@ -1,5 +1,4 @@
-import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 
@@ -8,6 +7,7 @@ import { inTurn } from './owner.mjs';
 import { ROOT, TURNS, WEB } from './paths.mjs';
 import { runCommand } from './processes.mjs';
 import { Refusal, say } from './refusal.mjs';
+import { isBuiltFrom, sourcesHash } from './sources.mjs';
 
 const STAMP = path.join(WEB, '.built-from');
 const SOURCES = [
@@ -19,34 +19,6 @@ const SOURCES = [
   'package-lock.json',
 ];
 const CORES = os.availableParallelism();
-const LEFT_OUT = new Set(['node_modules', 'dist', '.expo', 'test', 'expo-env.d.ts', 'nativewind-env.d.ts']);
-
-/** What the web app is built from, as one number. */
-function sourcesHash() {
-  const hash = createHash('sha256');
-  const take = (file) => hash.update(file).update(readFileSync(path.join(ROOT, file)));
-  const walk = (entry) => {
-    const full = path.join(ROOT, entry);
-    if (path.extname(entry) && existsSync(full) && !isFolder(full)) return take(entry);
-    for (const child of readdirSync(full, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
-      if (LEFT_OUT.has(child.name)) continue;
-      const inner = `${entry}/${child.name}`;
-      if (child.isDirectory()) walk(inner);
-      else take(inner);
-    }
-  };
-  SOURCES.forEach(walk);
-  return hash.digest('hex');
-}
-
-function isFolder(full) {
-  try {
-    readdirSync(full);
-    return true;
-  } catch {
-    return false;
-  }
-}
 
 /** The environment Expo's tools run in: no calls outside. */
 export const EXPO_ENV = { EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', CI: '1' };
@@ -54,7 +26,7 @@ export const EXPO_CLI = path.join(ROOT, 'node_modules/expo/bin/cli');
 
 /** Builds the web app unless it was built from these very sources. Answers its folder. */
 export async function ensureWeb() {
-  const there = () => existsSync(STAMP) && readFileSync(STAMP, 'utf8') === sourcesHash();
+  const there = () => isBuiltFrom(STAMP, sourcesHash(SOURCES));
   if (there()) return WEB;
   await inTurn(
     path.join(TURNS, 'web.pid'),
@@ -76,7 +48,7 @@ async function build() {
     throw new Refusal(`The web app could not be built:\n${output.trim().split('\n').slice(-25).join('\n')}`);
   writeHead();
   await keepOffline(WEB);
-  writeFileSync(STAMP, sourcesHash());
+  writeFileSync(STAMP, sourcesHash(SOURCES));
 }
 
 /** What an installed app shows of itself. */

@@ -22,7 +22,9 @@ import { startMariadb } from '../lib/mariadb.mjs';
 import { own } from '../lib/owner.mjs';
 import { endProcess, freePort, greets, isAlive, isFree, runCommand } from '../lib/processes.mjs';
 import { Refusal } from '../lib/refusal.mjs';
+import { ROOT } from '../lib/paths.mjs';
 import { wantedPort } from '../lib/serve.mjs';
+import { isBuiltFrom, putFile, sourcesHash } from '../lib/sources.mjs';
 
 let folder;
 beforeEach(() => {
@@ -163,5 +165,29 @@ describe('a private database server', () => {
     const [aside] = readdirSync(folder).filter((name) => name.startsWith('data-aside-'));
     expect(existsSync(path.join(folder, aside, 'half'))).toBe(true);
     await database.stop();
+  });
+});
+
+describe('what is built from sources', () => {
+  it('is known by every name and byte of them, but for what no build takes', () => {
+    const at = (...parts) => path.join(folder, ...parts);
+    const hash = () => sourcesHash([path.relative(ROOT, folder)]);
+    mkdirSync(at('inner'));
+    writeFileSync(at('inner', 'one.ts'), 'kelp');
+    const first = hash();
+    mkdirSync(at('dist'));
+    writeFileSync(at('dist', 'one.js'), 'built');
+    expect(hash()).toBe(first);
+    writeFileSync(at('inner', 'one.ts'), 'roe');
+    const second = hash();
+    writeFileSync(at('inner', 'two.ts'), '');
+    expect(new Set([first, second, hash()]).size).toBe(3);
+  });
+
+  it('counts as built only from the very sources that are written beside it', () => {
+    const stamp = path.join(folder, 'stamp');
+    expect(isBuiltFrom(stamp, 'kelp')).toBe(false);
+    putFile(stamp, 'kelp');
+    expect([isBuiltFrom(stamp, 'kelp'), isBuiltFrom(stamp, 'roe')]).toEqual([true, false]);
   });
 });
