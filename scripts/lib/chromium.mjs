@@ -22,9 +22,12 @@ export const QUIET = [
   '--disable-sync',
 ];
 
+/** How long it may take to start, ms: a busy machine has other work. */
+const START_MS = 180_000;
+
 /** Starts Chromium for a test, a measurement or a screenshot. */
 export async function launchChromium(options = {}) {
   const executablePath = await ensureChromium();
   const { default: puppeteer } = await import('puppeteer-core');
-  return puppeteer.launch({ executablePath, args: QUIET, ...options });
+  return puppeteer.launch({ executablePath, args: QUIET, timeout: START_MS, ...options });
 }

@@ -14,8 +14,13 @@ const TITLE = 'MariaDB';
 /** The programs alone, without the system's own service; the set-up needs one of the client's. */
 const DEBIAN_PACKAGES = ['mariadb-server-core', 'mariadb-client-core'];
 const program = (name) => ensureProgram({ names: [name], debianPackages: DEBIAN_PACKAGES, title: TITLE });
-/** A start on a healthy folder takes half a second; after a crash, recovery may take a while. */
-const START_SECONDS = 60;
+/**
+ * A start on a healthy folder takes half a second. After a crash there may be much to put right, on a slow machine:
+ * ended in the middle of that it would begin anew.
+ */
+const START_SECONDS = 600;
+/** Somebody who waits this long is told why. */
+const TELL_SECONDS = 20;
 /** It writes what it holds in memory; a full disk makes it wait for room that may never come. */
 const STOP_MS = 8000;
 /** Deaths within a minute after which a server is left alone. */
@@ -106,9 +111,15 @@ function launch({ mariadbd, args, place }) {
 
 /** Waits until a server answers; refuses one that has ended, or that does not answer in time. */
 async function answering({ server, port, place }) {
-  const until = Date.now() + START_SECONDS * 1000;
+  const since = Date.now();
+  let told = false;
   while (server.isRunning() && !(await greets(port, 'MariaDB'))) {
-    if (Date.now() > until) {
+    const seconds = (Date.now() - since) / 1000;
+    if (!told && seconds > TELL_SECONDS) {
+      say(`${TITLE} is still starting; its log is ${place.log}.`);
+      told = true;
+    }
+    if (seconds > START_SECONDS) {
       await server.stop();
       throw new Refusal(`${TITLE} did not answer within ${START_SECONDS} s; its log is ${place.log}.`);
     }

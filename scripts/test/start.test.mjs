@@ -46,6 +46,7 @@ describe('a start', () => {
   it('opens, ends in order on Ctrl-C, and has everything again the next time', async () => {
     // Many shells set HOST, which opens nothing to the network.
     const first = await start({ env: { HOST: '0.0.0.0' } });
+    expect(first.errors()).toBe('');
     expect(first.output()).toMatch(`is open at http://127.0.0.1:${first.port} `);
     expect(await addTier(first, 'Pea')).toBe(201);
     const pid = databasePid();
