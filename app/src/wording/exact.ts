@@ -106,7 +106,7 @@ const LEAST_MM = 0.5;
 
 /** How far two of a piece stand apart at their tops, nineteen times of twenty: a difference of two like heights. */
 export function pairText({ found: { sd } }: PieceMeasure, along: string, fine: Write): string {
-  return `Two of them differ by up to ${fine(1.96 * Math.SQRT2 * sd)} in ${along.toLowerCase()}.`;
+  return `Two of them differ in ${along.toLowerCase()} by up to ${fine(1.96 * Math.SQRT2 * sd)}.`;
 }
 
 /** What is wrong with what was asked. */
