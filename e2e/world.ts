@@ -49,18 +49,18 @@ interface Told {
   browser?: string;
 }
 
-/** So often, and so long apart, is asked again what is told "try again". */
-const AGAIN = { times: 20, afterMs: 500 };
-
 /** What an address answers. A busy database is told as "try again" (503), which a page does too; else it is told whole. */
 async function answerOf(address: string): Promise<unknown> {
-  for (let time = 0; ; time += 1) {
-    const answer = await fetch(address);
-    if (answer.ok) return answer.json();
-    if (answer.status !== 503 || time === AGAIN.times)
-      throw new Error(`${address} answers ${answer.status}: ${await answer.text()}`);
-    await new Promise((resolve) => setTimeout(resolve, AGAIN.afterMs));
-  }
+  const { body } = await until(
+    async () => {
+      const answer = await fetch(address);
+      if (answer.ok) return { body: (await answer.json()) as unknown };
+      if (answer.status !== 503) throw new Error(`${address} answers ${answer.status}: ${await answer.text()}`);
+      return null;
+    },
+    () => `${address} answers nothing but "try again"`,
+  );
+  return body;
 }
 
 /**
