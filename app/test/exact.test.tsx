@@ -272,9 +272,9 @@ describe('how exact a piece must be, in words', () => {
     expect(measureText('height', height, { text, fine })).toMatch(/ in to .* in; /);
     const alike = { ...height, found: { ...height.found, low: inch(45), high: inch(45.01) }, seen: 0 };
     expect(measureText('height', alike, { text, fine })).toBe('about 45 in; never seen');
-    expect(
-      pairText({ ...height, found: { ...height.found, sd: inch(1) / (1.96 * Math.SQRT2) } }, 'Height', fine),
-    ).toBe('Two of them differ in height by up to 1 in.');
+    expect(pairText({ ...height, found: { ...height.found, sd: inch(1) / (1.96 * Math.SQRT2) } }, 'Height', fine)).toBe(
+      'Two of them differ in height by up to 1 in.',
+    );
     const none = { ...height, found: { ...height.found, high: 0.1 }, seen: 0 };
     expect(measureText('gap', none, { text, fine })).toBe('none; never seen');
     expect(measureText('opening', alike, { text, fine })).toMatch(/^up to .* wider; never seen$/);
