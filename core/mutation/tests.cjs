@@ -20,6 +20,7 @@ const TESTS = {
     'inflator',
     'firsts',
     'targetReasons',
+    'slips.outside',
     'slips',
     'censored.outside',
     'leastSquares.outside',

@@ -1,7 +1,7 @@
 import { normalDensity, normalQuantile } from '../statistics';
 import { volumeAtDoseL, volumeVariance } from './doseCurve';
 import { fitLaw, type Frame, type Law } from './doseLaw';
-import { measuringVariance, pointsOf } from './point';
+import { measuringVariance, pointsOf, sharedCovariance } from './point';
 import { widthSeenMm } from './reading';
 import { volumeAtL } from './shapeLaw';
 
@@ -60,17 +60,18 @@ function deviationsOf(frame: Frame, first: Law, index: number, aside: ReadonlySe
 }
 
 function slipsByHalves(frame: Frame, first: Law, most: number): Map<number, number> {
-  const slips = new Map<number, number>();
+  let slips = new Map<number, number>();
   for (let law = first; slips.size < most;) {
     const middling = middleSquare(law.fit.deletions);
     const varianceOf = (square: number) => Math.max(1, Math.min(othersVariance(law, square), middling));
     const far = furthest(law, varianceOf).filter(({ deviations }) => deviations > frame.trade.outlierLimit);
     if (far.length === 0) break;
     // A wild slip makes honest readings look far: the others are looked at again.
-    for (const { index, deviations } of far.slice(0, Math.min(most - slips.size, Math.ceil(far.length / 2))))
-      slips.set(index, deviations);
-    const next = fitLaw(frame, new Set(slips.keys()));
+    const worse = far.slice(0, Math.min(most - slips.size, Math.ceil(far.length / 2)));
+    const more = new Map([...slips, ...worse.map(({ index, deviations }): [number, number] => [index, deviations])]);
+    const next = fitLaw(frame, new Set(more.keys()));
     if (next === 'not-rising' || next === 'no-widths') break;
+    slips = more;
     law = next;
   }
   return slips;
@@ -140,7 +141,7 @@ export function burstSlips({ readings, nominalMm, errors, trade }: Frame, { curv
       nominalMm,
       marksMm: 0,
     });
-    const own = measuringVariance(point!, errors, trade) + dose * (errors.doseShare * curve.doseVolumeL) ** 2;
+    const own = measuringVariance(point!, errors, trade) + sharedCovariance(point!, point!, errors, curve.doseVolumeL);
     const sdL = Math.sqrt(volumeVariance(curve, { dose, nozzle, widthMm }) + curve.varianceRatio * own);
     const deviations = Math.abs(volumeAtL({ law: shape, widthMm }) - volumeAtDoseL(curve, dose, nozzle)) / sdL;
     return deviations > trade.outlierLimit ? [[index, deviations]] : [];
