@@ -86,6 +86,7 @@ const answers = { round: 1.01, oval: 1.09, pear: 1.25 };
 const shape = (i: number) => (['round', 'round', 'oval', 'oval', 'pear'] as const)[i];
 
 const tall = read([4, 7, 10, 13, 16], (i) => ({ heightMm: 150 + 32 * i }));
+const someTall = read([4, 7, 10, 13, 16], (i) => (i % 2 ? { heightMm: 150 + 32 * i } : {}));
 const CASES: [string, Case][] = [
   [
     'heights, one balloon filled on, nothing known of the pump',
@@ -94,6 +95,20 @@ const CASES: [string, Case][] = [
       known: { inflator: null },
       terms: ['dead', 'dose'],
       base: carriedOn({ law: fitShapeLaw({ readings: tall, errors: assumedErrors('hand') }), nominalMm: NOMINAL_MM }),
+      prior: [],
+      lost: { mean: 0, sd: firstDoseSd.hand },
+    },
+  ],
+  [
+    'heights of some, which tell the shape of all',
+    {
+      readings: someTall,
+      known: { inflator: null },
+      terms: ['dead', 'dose'],
+      base: carriedOn({
+        law: fitShapeLaw({ readings: someTall, errors: assumedErrors('hand') }),
+        nominalMm: NOMINAL_MM,
+      }),
       prior: [],
       lost: { mean: 0, sd: firstDoseSd.hand },
     },
@@ -151,6 +166,17 @@ const CASES: [string, Case][] = [
     'one nozzle of two, which speaks for the inflator',
     {
       readings: read([2, 3, 4, 5], () => ({ nozzle: 'left' }), 1.3),
+      pump: { kind: 'twin' },
+      terms: ['dead', 'dose', 'growth'],
+      base: SPHERE,
+      prior: [{ term: 'growth', value: usualGrowth.mean, sd: usualGrowth.sd }],
+      lost: { mean: 0, sd: firstDoseSd.twin },
+    },
+  ],
+  [
+    'one nozzle of two, where some readings do not say which',
+    {
+      readings: read([2, 3, 4, 5, 6], (i) => (i % 2 ? { nozzle: 'left' } : {}), 1.3),
       pump: { kind: 'twin' },
       terms: ['dead', 'dose', 'growth'],
       base: SPHERE,

@@ -207,18 +207,14 @@ function fitDoses({
   prior: (strokeL: number) => PriorRow[];
   trade: Trade;
 }): GeneralFit | null {
-  const bracketed = points.some(({ bounds }) => bounds);
   const firstL = strokeAtFirst(points);
-  const slopeL = plainSlopeL(points);
-  let strokeL = slopeL > firstL / 2 && slopeL < 2 * firstL ? slopeL : firstL;
-  let start: readonly number[] | undefined;
+  let strokeL = firstL;
   let fit: GeneralFit | null = null;
   const once = (rough: boolean): GeneralFit | null => {
-    const law = fit?.coefficients ?? [0, firstL];
-    if (terms.includes('growth')) {
-      const growth = fit?.coefficients[terms.indexOf('growth')] ?? trade.aspectGrowth.mean;
+    if (fit && terms.includes('growth')) {
+      const growth = fit.coefficients[terms.indexOf('growth')]!;
       const shape = grownLaw({ base, growth, nominalMm, sd: 0 });
-      for (const point of points) point.row = rowExpected(point, terms, law, shape, nominalMm);
+      for (const point of points) point.row = rowExpected(point, terms, fit.coefficients, shape, nominalMm);
     }
     const { observations, groups } = observationsOf(points, errors, strokeL, trade);
     return generalLeastSquares({
@@ -228,15 +224,13 @@ function fitDoses({
       prior: prior(Math.max(strokeL, LEAST_OF_FIRST * firstL)),
       priorWorth: errors.worth,
       rough,
-      ...(bracketed && start ? { start } : {}),
+      start: fit?.coefficients,
     });
   };
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     fit = once(true);
     if (!fit) return null;
-    start = fit.coefficients;
     const next = fit.coefficients[1]!;
-    if (!(next > 0)) return once(false);
     const moved = Math.abs(next / strokeL - 1);
     strokeL = next;
     if (moved < SETTLED_SHARE) break;
@@ -248,11 +242,11 @@ function fitDoses({
 function rowExpected(
   { reading: { dose, nozzle }, widthMm }: Point,
   terms: readonly CurveTerm[],
-  [dead = 0, perDose = 0]: readonly number[],
+  [dead, perDose]: readonly number[],
   shape: ShapeLaw,
   nominalMm: number,
 ): number[] {
-  const volumeL = dead + perDose * dose;
+  const volumeL = dead! + perDose! * dose;
   const expectedMm = volumeL > 0 ? widthAtVolumeMm({ law: shape, volumeL }) : widthMm;
   return designRow(terms, { dose, nozzle, widthMm: expectedMm, nominalMm });
 }
@@ -274,27 +268,16 @@ function falls(points: readonly Point[], errors: ReadingErrors, { coefficients }
     ways.size > 1 ? [...ways].map((way) => points.filter(({ reading }) => reading.nozzle === way)) : [points];
   return apart.some((some) => {
     // Where widths rise by and large they cannot surely fall.
-    if (plainSlopeL(some) > 0) return false;
+    if (rises(some)) return false;
     const slope = slopeAlone(some, errors, strokeL, trade);
     return slope !== null && slope.perDoseL + FALLS_DEVIATIONS * slope.sdL < 0;
   });
 }
 
-/** The slope of the plain line through points, litres a dose; 0 for one dose. */
-function plainSlopeL(points: readonly Point[]): number {
-  let dose = 0;
-  let volume = 0;
-  for (const { reading, volumeL } of points) {
-    dose += reading.dose / points.length;
-    volume += volumeL / points.length;
-  }
-  let up = 0;
-  let along = 0;
-  for (const { reading, volumeL } of points) {
-    up += (reading.dose - dose) * (volumeL - volume);
-    along += (reading.dose - dose) ** 2;
-  }
-  return along > 0 ? up / along : 0;
+/** Whether more air by and large makes wider: the sign of the plain line's slope. */
+function rises(points: readonly Point[]): boolean {
+  const middle = points.reduce((sum, { reading }) => sum + reading.dose, 0) / points.length;
+  return points.reduce((sum, { reading, volumeL }) => sum + (reading.dose - middle) * volumeL, 0) > 0;
 }
 
 /** How surely widths must fall to be refused. */

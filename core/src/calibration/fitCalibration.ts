@@ -167,8 +167,7 @@ function notesOf({ pump, known, errors, trade }: Frame, { points, curve }: Law, 
   if (distinctDoses === 1 && !knownInflator(pump, known, trade)) notes.push({ code: 'dead-volume-assumed-zero' });
   if (!slopeKnown(curve)) notes.push({ code: 'slope-unknown' });
   const onRecordL = pump.doseVolumeL;
-  const alone =
-    distinctDoses > 1 && onRecordL !== undefined ? slopeAlone(points, errors, curve.doseVolumeL, trade) : null;
+  const alone = onRecordL === undefined ? null : slopeAlone(points, errors, curve.doseVolumeL, trade);
   if (alone && onRecordL !== undefined && Math.abs(alone.perDoseL - onRecordL) > 3 * alone.sdL + 0.1 * onRecordL) {
     notes.push({ code: 'stroke-unlike-pump', fittedL: curve.doseVolumeL, onRecordL });
   }

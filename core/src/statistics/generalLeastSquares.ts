@@ -85,7 +85,7 @@ export function generalLeastSquares({
   priorWorth: number;
   varianceRatio?: number | undefined;
   /** Coefficients to begin with; only intervals need them. */
-  start?: readonly number[];
+  start?: readonly number[] | undefined;
   /** For one of several rounds: a few steps, and no deletion residuals. */
   rough?: boolean;
 }): GeneralFit | null {
