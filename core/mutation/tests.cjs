@@ -6,6 +6,7 @@
 const TESTS = {
   calibration: [
     'learnErrors.outside',
+    'errorParts.outside',
     'shapeLaw.outside',
     'doseLaw.outside',
     'poolInflator.outside',

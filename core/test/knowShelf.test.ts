@@ -5,6 +5,7 @@ import {
   fitCalibration,
   knowShelf,
   poolInflator,
+  sameLine,
   TRADE,
   type Inflator,
   type Reading,
@@ -185,6 +186,17 @@ describe('a balloon of a line', () => {
     const oneLine = sure(shaped('x', 'Ketteridge'), shaped('y', 'Ketteridge'));
     expect(sure(shaped('x', 'Ketteridge'), shaped('y', 'Ardith'))).toBeLessThan(oneLine);
     expect(oneLine).toBeLessThan(sure(shaped('x', 'Ketteridge')));
+  });
+
+  it.each([
+    ['another size of it', own(), true],
+    ['its name written otherwise', own({ line: ' FENNIMORE standard ' }), true],
+    ['itself', own({ id: 'asked' }), false],
+    ['another line', own({ line: 'Ketteridge' }), false],
+    ['another kind', own({ kind: 'linking' }), false],
+    ['a pair', own({ stuffed: true }), false],
+  ])('teaches its other sizes and is taught by them: %s', (_, other, together) => {
+    expect(sameLine(balloon('asked'), other)).toBe(together);
   });
 
   it('is fitted with what its line says of the pump', () => {

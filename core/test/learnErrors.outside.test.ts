@@ -54,10 +54,18 @@ const CASES: Case[] = [
       taken(26, 14, { balloon: 6, outcome: 'burst' }),
     ],
   },
-  // Two balloons, each filled on, as wide as tall.
+  // Two balloons, each filled on, as wide as tall; one width is unsure by its own word.
   {
     ...hand,
-    readings: [3, 6, 9, 3, 6, 9].map((dose, i) => taken(30 + i, dose, { balloon: i < 3 ? 0 : 1, ...HEIGHT })),
+    readings: [3, 6, 9, 3, 6, 9].map((dose, i) =>
+      taken(30 + i, dose, { balloon: i < 3 ? 0 : 1, ...HEIGHT, ...(i === 4 ? { sdMm: 6 } : {}) }),
+    ),
+  },
+  // Widths that say how sure they are: what is left is the strokes', which hardly anything else tells of.
+  {
+    ...hand,
+    inflatorId: 'fifth pump',
+    readings: [4, 6, 9, 11, 13].map((dose, i) => taken(65 + i, dose, { sdMm: i === 2 ? 0.4 : 0.2 })),
   },
   // One dose three times: no line to take out but its own mean.
   { ...hand, inflatorId: 'other pump', readings: [6, 6, 6].map((dose, i) => taken(40 + i, dose, { balloon: i })) },
@@ -155,7 +163,7 @@ function aspectsTold({ readings: all }: Case, shape: ShapeLaw): Told | null {
     return from.aspect + ((widthMm - from.widthMm) / (to.widthMm - from.widthMm)) * (to.aspect - from.aspect);
   };
   const parts = new Map<string, Matrix>();
-  parts.set('way tape', Matrix.diag(kept.map(({ widthMm }) => widthMm! ** -2)));
+  parts.set('way tape', Matrix.diag(kept.map(({ widthMm, sdMm }) => (sdMm === undefined ? widthMm! ** -2 : 0))));
   parts.set('height', Matrix.diag(kept.map(({ heightMm }) => heightMm! ** -2)));
   return {
     seen: Matrix.columnVector(
@@ -165,7 +173,7 @@ function aspectsTold({ readings: all }: Case, shape: ShapeLaw): Told | null {
       }),
     ),
     line: null,
-    fixed: Matrix.diag(kept.map(() => TRADE.aspectLawSd ** 2 / 4)),
+    fixed: Matrix.diag(kept.map(({ widthMm, sdMm = 0 }) => (sdMm / widthMm!) ** 2 + TRADE.aspectLawSd ** 2 / 4)),
     parts,
     worth: free / kept.length,
   };
