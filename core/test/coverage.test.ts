@@ -8,6 +8,7 @@ const SOME = [
   'filled on, strokes 8 %, mild heights',
   'fresh, strokes 4 %, strong answers',
   'fresh, strokes 8 %, mild none',
+  'fresh, strong, heights from 0.85 on',
   'half a stroke in it before',
   'a 5 in',
   'a tape of 3 mm',

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { inverse, Matrix } from 'ml-matrix';
 
 import {
   aspectAt,
@@ -292,12 +293,13 @@ describe('how a balloon lengthens that nobody measured', () => {
     };
     const nominalMm = 280;
     const carried = carriedOn({ law, nominalMm, growth: { mean: 0.12, sd: 0.05 } });
-    expect(carried.knots.slice(0, 2)).toEqual(law.knots);
+    const seen = carried.knots.findIndex(({ widthMm }) => widthMm === 180);
+    expect(carried.knots.slice(seen, seen + 2)).toEqual(law.knots);
     const further = corners.filter((share) => share * nominalMm > 220);
-    expect(carried.knots.slice(2)).toHaveLength(further.length);
+    expect(carried.knots.slice(seen + 2)).toHaveLength(further.length);
     further.forEach((share, i) => {
       const more = square(share) - growthAt(220 / nominalMm);
-      const knot = carried.knots[2 + i]!;
+      const knot = carried.knots[seen + 2 + i]!;
       expect(knot.widthMm).toBeCloseTo(share * nominalMm, 12);
       expect(knot.aspect).toBeCloseTo(1.03 + 0.12 * more, 12);
       expect(knot.sd).toBeCloseTo(Math.hypot(0.02, 0.05 * more), 12);
@@ -306,8 +308,54 @@ describe('how a balloon lengthens that nobody measured', () => {
     expect(usual.aspect).toBeCloseTo(1.03 + TRADE.aspectGrowth.mean * (square(1.3) - growthAt(220 / nominalMm)), 12);
     expect(carriedOn({ law: { ...law, knots: [] }, nominalMm }).knots).toEqual([]);
     const atCorner = { ...law, knots: [{ widthMm: 0.75 * nominalMm, aspect: 1, sd: 0.02 }] };
-    expect(widths(carriedOn({ law: atCorner, nominalMm }))).toEqual(
-      [0.75, 0.85, 0.95, 1.05, 1.15, 1.3].map((share) => share * nominalMm),
+    expect(widths(carriedOn({ law: atCorner, nominalMm }))).toEqual(corners.map((share) => share * nominalMm));
+  });
+
+  it('is carried back under the first shape, which was seen long, to a body as high as wide', () => {
+    const nominalMm = 280;
+    const first = { widthMm: 0.92 * nominalMm, aspect: 1.16, sd: 0.018 };
+    const law: ShapeLaw = { knots: [first], seen: true, roundLimit: { kind: 'below', widthMm: first.widthMm } };
+    const [growth, slackSd] = [{ mean: 0.09, sd: 0.05 }, TRADE.unseenAspectSd];
+    const { knots } = carriedOn({ law, nominalMm, growth });
+
+    // The normal equations of two beliefs and what was seen of their sum.
+    const [row, sure] = [[1, growthAt(0.92)], 1 / first.sd ** 2];
+    const precision = new Matrix([
+      [1 / slackSd ** 2 + sure * row[0]! ** 2, sure * row[0]! * row[1]!],
+      [sure * row[0]! * row[1]!, 1 / growth.sd ** 2 + sure * row[1]! ** 2],
+    ]);
+    const spread = inverse(precision);
+    const [slack, lengthens] = spread
+      .mmul(
+        Matrix.columnVector([
+          1 / slackSd ** 2 + sure * row[0]! * first.aspect,
+          growth.mean / growth.sd ** 2 + sure * row[1]! * first.aspect,
+        ]),
+      )
+      .to1DArray() as [number, number];
+    const before = corners.filter((share) => share < 0.92);
+    expect(knots.filter(({ widthMm }) => widthMm < first.widthMm).map(({ widthMm }) => widthMm / nominalMm)).toEqual(
+      before,
     );
+    const misses = Math.hypot(TRADE.grownLawSd.least, TRADE.grownLawSd.share * lengthens);
+    before.forEach((share, i) => {
+      const at = Matrix.columnVector([1, square(share)]);
+      expect(knots[i]!.aspect).toBeCloseTo(slack + lengthens * square(share), 9);
+      const left = at.transpose().mmul(spread).mmul(at).get(0, 0);
+      expect(knots[i]!.sd).toBeCloseTo(Math.hypot(Math.sqrt(left), misses), 9);
+    });
+    expect(knots[0]!.aspect).toBeLessThan(1.02);
+  });
+
+  it('is level under a first shape that was seen slack, and never longer there than what was seen', () => {
+    const nominalMm = 280;
+    const seen = (share: number, aspect: number): ShapeLaw => ({
+      knots: [{ widthMm: share * nominalMm, aspect, sd: 0.02 }],
+      seen: true,
+      roundLimit: { kind: 'no-shapes-seen' },
+    });
+    expect(carriedOn({ law: seen(0.5, 1.03), nominalMm }).knots[0]).toMatchObject({ widthMm: 140, aspect: 1.03 });
+    for (const { aspect } of carriedOn({ law: seen(0.9, 0.97), nominalMm }).knots.slice(0, 5))
+      expect(aspect).toBeLessThanOrEqual(0.97);
   });
 });

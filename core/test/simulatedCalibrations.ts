@@ -16,8 +16,8 @@ export interface World {
   heightMm: number;
   /** What widths are read to. */
   marksMm: number;
-  /** What is said of the shape. */
-  shapes: 'heights' | 'answers' | 'none';
+  /** What is said of the shape: also heights only once it is large, when it looks long. */
+  shapes: 'heights' | 'late heights' | 'answers' | 'none';
   /** One balloon filled on, or a fresh one each time. */
   filledOn: boolean;
 }
@@ -95,6 +95,9 @@ export class Balloon {
   }
 }
 
+/** From this share of nominal on a balloon's length strikes the eye. */
+const LATE = 0.85;
+
 export const toMarks = (mm: number, marksMm: number) => (marksMm > 0 ? Math.round(mm / marksMm) * marksMm : mm);
 
 /** Someone who fills and measures: each call gives the next dose and reads it. */
@@ -112,7 +115,7 @@ export function reader(world: World, seed: number): (dose: number, fresh: boolea
       widthMm: toMarks(widthMm + world.tapeMm * normalFrom(random), world.marksMm),
       outcome: 'ok',
     };
-    if (world.shapes === 'heights') {
+    if (world.shapes === 'heights' || (world.shapes === 'late heights' && widthMm > LATE * world.nominalMm)) {
       reading.heightMm = toMarks(widthMm * aspect + world.heightMm * normalFrom(random), world.marksMm);
     }
     if (world.shapes === 'answers') {

@@ -214,6 +214,8 @@ export const WORLDS: readonly [string, World][] = [
     ),
   ),
   ...Object.entries<Partial<World>>({
+    'strong, heights from 0.85 of nominal on': { growth: STRONG, shapes: 'late heights' },
+    'fresh, strong, heights from 0.85 on': { growth: STRONG, shapes: 'late heights', filledOn: false },
     'half a stroke in it before': { lostStrokes: -0.5 },
     '0.6 strokes lost': { lostStrokes: 0.6 },
     'a 5 in': { nominalMm: 5 * INCH, strokeL: 0.18 },

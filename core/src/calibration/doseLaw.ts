@@ -13,6 +13,7 @@ import {
   fitShapeLaw,
   growthAt,
   grownLaw,
+  grownSd,
   joinLimits,
   widthAtVolumeMm,
   type Lengthening,
@@ -158,12 +159,6 @@ function priorOf(
     }
   }
   return rows;
-}
-
-/** How far a law that lengthens by one term may pass by the true one. */
-function grownSd(growth: number, trade: Trade): number {
-  const { least: always, share } = trade.grownLawSd;
-  return Math.hypot(always, share * growth);
 }
 
 /** How much a balloon may lengthen over a law of another size of its line. */

@@ -1,5 +1,5 @@
 import type { InflatorKind } from '../inflator';
-import { quadraticForm, sdInterval } from '../statistics';
+import { least, most, quadraticForm, sdInterval } from '../statistics';
 import { TRADE, type Trade } from '../trade';
 import { measuringVariance, sharedCovariance, type Point } from './point';
 import { aspectAt, type ShapeLaw } from './shapeLaw';
@@ -173,8 +173,9 @@ function aspectSet({ points: all, shape }: LearningCalibration, trade: Trade): L
   const points = all
     .filter(({ reading }) => reading.heightMm !== undefined && reading.widthMm !== undefined)
     .slice(0, MOST_POINTS);
-  const widestMm = Math.max(...points.map(({ widthMm }) => widthMm));
-  const levels = new Set(shape.knots.flatMap((knot) => (knot.widthMm <= widestMm ? [knot.aspect] : []))).size;
+  const widths = points.map(({ widthMm }) => widthMm);
+  const within = shape.knots.filter(({ widthMm }) => least(widths) <= widthMm && widthMm <= most(widths));
+  const levels = new Set(within.map(({ aspect }) => aspect)).size;
   const free = points.length - levels;
   if (free < 1) return null;
   const grown = Math.sqrt(points.length / free);

@@ -108,29 +108,67 @@ export function fitShapeLaw({
 }
 
 /**
- * A measured law carried on past its last shape, as such balloons lengthen (as is usual when nothing else is known):
- * without it a height measured while the balloon was small would leave more open than none.
+ * A measured law carried on past its first and last shape, as such balloons lengthen (as is usual when nothing else is
+ * known): without it a height measured while the balloon was small would leave more open than none, and one measured
+ * when it was long would have it as long while slack.
  */
 export function carriedOn({
   trade = TRADE,
   law,
   nominalMm,
-  growth: { mean, sd } = trade.aspectGrowth,
+  growth = trade.aspectGrowth,
 }: {
   law: ShapeLaw;
   nominalMm: number;
   growth?: Lengthening | undefined;
   trade?: Trade | undefined;
 }): ShapeLaw {
+  const [first] = law.knots;
   const last = law.knots.at(-1);
-  if (!last) return law;
+  if (!first || !last) return law;
   const from = growthAt(last.widthMm / nominalMm);
-  const further = GROWTH.filter(({ share }) => share * nominalMm > last.widthMm).map(({ share, growth }) => ({
+  const further = GROWTH.filter(({ share }) => share * nominalMm > last.widthMm).map(({ share, growth: grown }) => ({
     widthMm: share * nominalMm,
-    aspect: last.aspect + mean * (growth - from),
-    sd: Math.hypot(last.sd, sd * (growth - from)),
+    aspect: last.aspect + growth.mean * (grown - from),
+    sd: Math.hypot(last.sd, growth.sd * (grown - from)),
   }));
-  return { ...law, knots: [...law.knots, ...further] };
+  return { ...law, knots: [...knotsBefore({ first, nominalMm, growth, trade }), ...law.knots, ...further] };
+}
+
+/**
+ * The law under its first shape: of a body that is about as high as wide while slack, and of how much it lengthens, what
+ * that shape leaves (a normal law of both, given their sum there: Gelman et al., Bayesian Data Analysis, section 3.5).
+ */
+function knotsBefore({
+  first,
+  nominalMm,
+  growth,
+  trade,
+}: {
+  first: ShapeKnot;
+  nominalMm: number;
+  growth: Lengthening;
+  trade: Trade;
+}): ShapeKnot[] {
+  const shown = growthAt(first.widthMm / nominalMm);
+  const [slackVariance, growthVariance] = [trade.unseenAspectSd ** 2, growth.sd ** 2];
+  const variance = slackVariance + growthVariance * shown ** 2 + first.sd ** 2;
+  const off = first.aspect - 1 - growth.mean * shown;
+  const lengthens = growth.mean + (growthVariance * shown * off) / variance;
+  return GROWTH.filter(({ share }) => share * nominalMm < first.widthMm).map(({ share, growth: grown }) => {
+    const told = slackVariance + growthVariance * shown * grown;
+    const left = slackVariance + growthVariance * grown ** 2 - told ** 2 / variance;
+    return {
+      widthMm: share * nominalMm,
+      aspect: Math.min(first.aspect, 1 + growth.mean * grown + (told * off) / variance),
+      sd: Math.hypot(Math.sqrt(left), grownSd(lengthens, trade)),
+    };
+  });
+}
+
+/** How far a law that lengthens by one term may pass by the true one. */
+export function grownSd(growth: number, { grownLawSd: { least, share } }: Trade): number {
+  return Math.hypot(least, share * growth);
 }
 
 /** Widths nearer than this share of them are one place: between them no law can be told to rise. */
