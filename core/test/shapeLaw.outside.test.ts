@@ -311,6 +311,17 @@ describe('how a balloon lengthens that nobody measured', () => {
     expect(widths(carriedOn({ law: atCorner, nominalMm }))).toEqual(corners.map((share) => share * nominalMm));
   });
 
+  it('was seen up to the very width that was read, though twice and not as surely', () => {
+    const widthMm = 115.8875;
+    for (const sdMm of [0.3, 0.7, 1.9]) {
+      const { roundLimit } = fitShapeLaw({
+        readings: [measured(90, 1), measured(widthMm, 1.01), measured(widthMm, 1.02, { sdMm })],
+        errors,
+      });
+      expect(roundLimit).toEqual({ kind: 'above', widthMm });
+    }
+  });
+
   it('is carried back under the first shape, which was seen long, to a body as high as wide', () => {
     const nominalMm = 280;
     const first = { widthMm: 0.92 * nominalMm, aspect: 1.16, sd: 0.018 };

@@ -183,10 +183,10 @@ function pooledNeighbours(sorted: readonly AspectSeen[]): AspectSeen[] {
       pooled.push({ ...one });
       continue;
     }
-    const weight = last.weight + one.weight;
-    last.x = (last.x * last.weight + one.x * one.weight) / weight;
-    last.value = (last.value * last.weight + one.value * one.weight) / weight;
-    last.weight = weight;
+    last.weight += one.weight;
+    // By steps towards the newer one: what is the very same stays so, to the last digit.
+    last.x += ((one.x - last.x) * one.weight) / last.weight;
+    last.value += ((one.value - last.value) * one.weight) / last.weight;
   }
   return pooled;
 }
