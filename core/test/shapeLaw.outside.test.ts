@@ -311,6 +311,13 @@ describe('how a balloon lengthens that nobody measured', () => {
     expect(widths(carriedOn({ law: atCorner, nominalMm }))).toEqual(corners.map((share) => share * nominalMm));
   });
 
+  it('holds more air the wider it is, whatever growth readings that cannot be true come to', () => {
+    const round: ShapeLaw = { knots: [], seen: false, roundLimit: { kind: 'no-shapes-seen' } };
+    const law = grownLaw({ base: round, growth: -0.75, nominalMm: 280, sd: 0.02 });
+    const volumes = Array.from({ length: 80 }, (_, i) => volumeAtL({ law, widthMm: 100 + 4 * i }));
+    volumes.slice(1).forEach((volumeL, i) => expect(volumeL).toBeGreaterThan(volumes[i]!));
+  });
+
   it('was seen up to the very width that was read, though twice and not as surely', () => {
     const widthMm = 115.8875;
     for (const sdMm of [0.3, 0.7, 1.9]) {

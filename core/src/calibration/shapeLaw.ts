@@ -213,6 +213,9 @@ export function growthAt(share: number): number {
   return from.growth + ((share - from.share) / (to.share - from.share)) * (to.growth - from.growth);
 }
 
+/** No body of latex is flatter (from memory), whatever growth readings that cannot be true come to. */
+const FLATTEST = 0.8;
+
 /**
  * A law that grows by `growth` at nominal on top of another: of a balloon whose shape nobody measured, `base` being
  * what is known of its like.
@@ -232,7 +235,7 @@ export function grownLaw({
   const sorted = [...new Set(widths)].sort((a, b) => a - b);
   const knots = sorted.map((widthMm) => ({
     widthMm,
-    aspect: aspectAt({ law: base, widthMm }).aspect + growth * growthAt(widthMm / nominalMm),
+    aspect: Math.max(FLATTEST, aspectAt({ law: base, widthMm }).aspect + growth * growthAt(widthMm / nominalMm)),
     sd,
   }));
   return { ...base, knots };
