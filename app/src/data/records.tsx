@@ -33,7 +33,7 @@ import {
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { weakMapMemoize } from 'reselect';
 
-import { CHECK_NOUNS, checksOf, PIECE_NOUNS, piecesOf, STUDY_NOUNS, studiesOf } from '@/views/checks';
+import { CHECK_NOUNS, checksOf, PIECE_NOUNS, pieceOf, piecesOf, STUDY_NOUNS, studiesOf } from '@/views/checks';
 import { eyeChecksOf, rowsOfEyeChecks } from '@/views/eyes';
 import { SIZER_NOUNS, sizersOf } from '@/views/gauges';
 import { correctedCalibrations, holesById } from '@/views/holes';
@@ -203,6 +203,13 @@ export function useEvents(): Records<EventRecord[]> {
 /** Pieces of every event and sketches, newest first, each with its checks. */
 export function usePieces(): Records<PieceRecord[]> {
   return useView(PIECE_NOUNS, piecesOf);
+}
+
+/** One piece with its checks; of no piece there is none. */
+export function usePiece(id: string | null): Records<PieceRecord> {
+  const rows = useView(PIECE_NOUNS, asTheyAre);
+  const piece = useMemo(() => (rows.data && id !== null ? pieceOf(rows.data, id) : undefined), [rows.data, id]);
+  return useOne(rows, piece);
 }
 
 /** Every check of a batch, newest first. */

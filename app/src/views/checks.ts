@@ -40,10 +40,21 @@ export const PIECE_NOUNS = ['piece', 'check', 'checkResult'] as const;
 const pieces = listOf('piece');
 const withChecks = withRows<RowOf<'piece'>, 'checks'>('checks');
 
+type PieceRows = Pick<Rows, (typeof PIECE_NOUNS)[number]>;
+
+function pieceInFull(rows: PieceRows, piece: RowOf<'piece'>): PieceRecord {
+  return withChecks(piece, inFull(rows, ofPiece(rows.check).of(piece.id)));
+}
+
+/** One piece with the checks of its balloons; undefined where there is none. */
+export function pieceOf(rows: PieceRows, id: string): PieceRecord | undefined {
+  const piece = rows.piece.get(id);
+  return piece && pieceInFull(rows, piece);
+}
+
 /** Pieces, newest first, each with the checks of its balloons. */
-export function piecesOf(rows: Pick<Rows, (typeof PIECE_NOUNS)[number]>): PieceRecord[] {
-  const checks = ofPiece(rows.check);
-  return listed(...pieces(rows.piece).map((piece) => withChecks(piece, inFull(rows, checks.of(piece.id)))));
+export function piecesOf(rows: PieceRows): PieceRecord[] {
+  return listed(...pieces(rows.piece).map((piece) => pieceInFull(rows, piece)));
 }
 
 export const STUDY_NOUNS = ['study', 'studyPerson', 'studyWidth'] as const;

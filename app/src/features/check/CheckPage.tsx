@@ -11,7 +11,7 @@ import { newId, nowUtc } from '@/device/id';
 import { useLengths } from '@/data/lengths';
 import { modelName } from '@/views/modelView';
 import { write } from '@/data/outbox';
-import { usePieces } from '@/data/records';
+import { usePiece } from '@/data/records';
 import { useTrade } from '@/data/trade';
 import { AnswerButtons } from '@/parts/check/AnswerButtons';
 import type { ShownModel } from '@/parts/WithModel';
@@ -57,7 +57,7 @@ function Run(props: ShownModel & { check: CheckRecord }) {
   const view = viewCheck(late.check, late.sizers);
   const { judgement } = view;
   const done = results.length >= size || view.lot?.state === 'rejected';
-  const piece = usePieces().data?.find(({ id }) => id === check.pieceId);
+  const piece = usePiece(check.pieceId).data;
   const rest = restOf(piece, check);
   const hole = bestHole(sizers, { targetMm, toleranceMm, nominalMm: model.nominalMm }, trade);
   const around = holesAround(hole, targetMm, trade);

@@ -1,7 +1,7 @@
 import type { PieceRecord } from '@leggero/contract';
 import type { ReactNode } from 'react';
 
-import { usePieces } from '@/data/records';
+import { usePiece } from '@/data/records';
 import { Page } from '@/ui/Page';
 import { Empty, Failed, Loading } from '@/ui/States';
 
@@ -14,16 +14,16 @@ interface WithPieceProps {
 
 /** Finds a piece and what it is worked out from, and shows the page once they are there. */
 export function WithPiece({ pieceId, children }: WithPieceProps) {
-  const pieces = usePieces();
-  const piece = pieces.data?.find(({ id }) => id === pieceId);
+  const { data: piece, error, refetch } = usePiece(pieceId);
   const basis = useBasis(piece?.eventId ?? null);
   if (piece && basis) return <>{children({ piece, basis })}</>;
+  const missing = error?.status === 404;
   return (
-    <Page title={pieces.data && !piece ? 'No such piece' : ' '} back="/builds">
-      {pieces.data && !piece ? (
+    <Page title={missing ? 'No such piece' : ' '} back="/builds">
+      {missing ? (
         <Empty sentence="No piece is known at this address. It may have been deleted." />
-      ) : pieces.error ? (
-        <Failed sentence="This piece could not be read." onRetry={pieces.refetch} />
+      ) : error ? (
+        <Failed sentence="This piece could not be read." onRetry={refetch} />
       ) : (
         <Loading what="the piece" />
       )}
