@@ -23,6 +23,8 @@ const TESTS = {
     'targetReasons',
     'slips.outside',
     'slips',
+    'calibrationOrder',
+    'compareModels',
     'censored.outside',
     'leastSquares.outside',
     'stuffing.outside',

@@ -63,16 +63,18 @@ function taskOf(candidate: Candidate): CalibrationTask {
   const { id, fit, uses, sizesThatLearn, daysSince } = candidate;
   const reasons: CalibrationNeed[] = [];
   const unsure = unsureness(candidate);
+  const missed = unsure && unsure.halfWidthMm > unsure.toleranceMm ? unsure : null;
+  const tellsNothing =
+    (candidate.curve !== null && !slopeKnown(candidate.curve)) ||
+    (missed !== null && missed.halfWidthMm > UNKNOWN_SHARE * missed.widthMm);
   let need = 0;
   if (!fit) reasons.push({ code: 'never-measured' });
   else if (fit.distinctDoses === 1) reasons.push({ code: 'one-dose' });
-  if (candidate.curve && !slopeKnown(candidate.curve)) reasons.push({ code: 'not-known-yet' });
-  if (unsure && unsure.halfWidthMm > unsure.toleranceMm) {
-    const { widthMm, ...known } = unsure;
-    const open = known.halfWidthMm > UNKNOWN_SHARE * widthMm;
-    reasons.push(open ? { code: 'not-known-yet' } : { code: 'unsure', ...known });
+  if (tellsNothing) reasons.push({ code: 'not-known-yet' });
+  else if (missed) {
+    reasons.push({ code: 'unsure', halfWidthMm: missed.halfWidthMm, toleranceMm: missed.toleranceMm });
   }
-  if (!fit || fit.distinctDoses === 1 || (unsure && unsure.halfWidthMm > unsure.toleranceMm)) {
+  if (!fit || fit.distinctDoses === 1 || tellsNothing || missed) {
     const tolerances = unsure ? unsure.halfWidthMm / unsure.toleranceMm : UNKNOWN_TOLERANCES;
     need += Math.min(UNKNOWN_TOLERANCES, tolerances) / UNKNOWN_TOLERANCES + (fit ? 0 : LEARNING_GAIN);
   }
