@@ -25,6 +25,8 @@ const TESTS = {
     'slips',
     'calibrationOrder',
     'compareModels',
+    'estimateCurve.outside',
+    'preparation',
     'censored.outside',
     'leastSquares.outside',
     'stuffing.outside',

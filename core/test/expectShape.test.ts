@@ -2,6 +2,7 @@ import {
   expectShape,
   fitCalibration,
   aspectAt,
+  growthAt,
   knowShelf,
   normalFrom,
   poolEstimates,
@@ -81,6 +82,39 @@ describe('what other balloons let expect of a shape', () => {
     expect(limit(strong.slice(0, 1))).toBeGreaterThan(limit(strong));
     expect(growth([])).toBeLessThan(growth(strong.slice(0, 1)));
     expect(growth(strong.slice(0, 1))).toBeLessThan(growth(strong));
+  });
+
+  it('is told by heights as they grew: what the largest showed, brought to nominal', () => {
+    const grown = 0.2;
+    /** Measured to a share of nominal, where it is so much longer, nearly for sure. */
+    const tall = (share: number, sd = 0.001): CalibrationFit => {
+      const widthMm = share * NOMINAL;
+      const aspect = 1 + grown * growthAt(share);
+      const knots = [
+        { widthMm: 0.5 * NOMINAL, aspect: 1, sd },
+        { widthMm, aspect, sd },
+      ];
+      const shape: ShapeLaw = { knots, seen: true, roundLimit: { kind: 'no-shapes-seen' } };
+      return { ...mild[0]!, nominalMm: NOMINAL, terms: ['dead', 'dose'], largestWidthMm: widthMm, shape };
+    };
+    const growthOf = (...siblings: CalibrationFit[]) => expectShape({ nominalMm: NOMINAL, siblings }).growth;
+    const sure = growthOf(tall(0.95), tall(0.9), tall(0.95), tall(1.05), tall(0.9));
+    expect(Math.abs(sure.mean / grown - 1)).toBeLessThan(0.1);
+    // An aspect that is off by so much is off by more in what all growth would be.
+    const unsure = growthOf(tall(0.9, 0.08));
+    const own = (0.08 / growthAt(0.9)) ** 2;
+    const { sizes, lines } = TRADE.growthBetween;
+    const { mean, sd } = TRADE.aspectGrowth;
+    const shelf = { value: mean, variance: sd ** 2 };
+    const line = { value: grown, variance: own };
+    const by = poolEstimates({
+      estimates: [line, shelf],
+      expected: { variance: sizes ** 2, worth: TRADE.betweenWorth },
+    })!;
+    expect(lines).toBeGreaterThan(0);
+    expect(unsure.mean).toBeCloseTo(by.mean, 2);
+    // Slack as it was, it tells nothing of how it would have grown.
+    expect(growthOf(tall(0.6)).mean).toBeCloseTo(TRADE.aspectGrowth.mean, 9);
   });
 
   it('is told by doses, too, where no shape was ever seen', () => {
