@@ -8,6 +8,7 @@ const TESTS = {
     'learnErrors.outside',
     'errorParts.outside',
     'shapeLaw.outside',
+    'lateShapes',
     'doseLaw.outside',
     'poolInflator.outside',
     'predict',

@@ -229,7 +229,7 @@ export function roundLimitText(limit: RoundLimit, text: Write): string {
     case 'above':
       return `Round as far as it was filled, ${text(limit.widthMm)}.`;
     case 'below':
-      return `Oval already at ${text(limit.widthMm)}, the smallest reading.`;
+      return `Oval already at ${text(limit.widthMm)}, the smallest that was looked at.`;
     case 'no-shapes-seen':
       return 'The readings do not show where it turns oval.';
   }

@@ -15,6 +15,7 @@ import {
   grownLaw,
   grownSd,
   joinLimits,
+  limitsBefore,
   widthAtVolumeMm,
   type Lengthening,
   type ShapeLaw,
@@ -89,9 +90,7 @@ export function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-wi
   if (!fit || falls(points, errors, fit, frame.trade)) return 'not-rising';
   const of = (term: CurveTerm) => fit.coefficients[terms.indexOf(term)] ?? 0;
   if (!(of('dose') > Math.abs(of('nozzle')))) return 'not-rising';
-  const law = measured
-    ? base
-    : grownLaw({ base, growth: of('growth'), nominalMm, sd: grownSd(of('growth'), frame.trade) });
+  const law = measured ? base : grownBy(base, fit, terms.indexOf('growth'), frame);
   const shape = known.shape?.expected ? joinLimits({ law, expected: known.shape.expected }) : law;
   return {
     points,
@@ -112,6 +111,18 @@ export function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-wi
       shape,
     },
   };
+}
+
+/** The law of a balloon that nobody measured, with its limits where it was seen past them alone. */
+function grownBy(base: ShapeLaw, fit: GeneralFit, at: number, { nominalMm, trade }: Frame): ShapeLaw {
+  const growth = fit.coefficients[at]!;
+  const law = grownLaw({ base, growth, nominalMm, sd: grownSd(growth, trade) });
+  const growthSd = Math.sqrt(fit.covariance[at]![at]!);
+  const unsure = law.knots.map((knot) => ({
+    ...knot,
+    sd: Math.hypot(knot.sd, growthSd * growthAt(knot.widthMm / nominalMm)),
+  }));
+  return { ...law, ...limitsBefore(law, unsure, trade) };
 }
 
 /** Round or as the line's other sizes are, before its own growth; the round limit is what its own answers show. */

@@ -132,7 +132,43 @@ export function carriedOn({
     aspect: last.aspect + growth.mean * (grown - from),
     sd: Math.hypot(last.sd, growth.sd * (grown - from)),
   }));
-  return { ...law, knots: [...knotsBefore({ first, nominalMm, growth, trade }), ...law.knots, ...further] };
+  const knots = [...knotsBefore({ first, nominalMm, growth, trade }), ...law.knots, ...further];
+  return { ...law, knots, ...limitsBefore(law, knots, trade) };
+}
+
+/**
+ * A limit that was passed before the first shape was seen, as the law under it has it: where it passes `limit`, give or
+ * take half the way between where it does so moved up and down by a deviation. As it was where the law does not pass it.
+ */
+function limitBefore(seen: RoundLimit, knots: readonly ShapeKnot[], limit: number): RoundLimit {
+  const widthMm = seen.kind === 'below' ? passing(knots, limit, 0) : null;
+  if (seen.kind !== 'below' || widthMm === null || widthMm > seen.widthMm) return seen;
+  // Slack it was round, and where it was seen it no longer was.
+  const lowMm = passing(knots, limit, 1) ?? knots[0]!.widthMm;
+  const highMm = Math.min(seen.widthMm, passing(knots, limit, -1) ?? Infinity);
+  return { kind: 'shown', widthMm, sdMm: (highMm - lowMm) / 2 };
+}
+
+/** The limits of a law, where they were passed before any shape was seen, as it has them with these deviations. */
+export function limitsBefore(
+  { roundLimit, pearLimit }: Pick<ShapeLaw, 'roundLimit' | 'pearLimit'>,
+  knots: readonly ShapeKnot[],
+  { roundAspect, ovalAspect }: Trade,
+): Pick<ShapeLaw, 'roundLimit' | 'pearLimit'> {
+  return {
+    roundLimit: limitBefore(roundLimit, knots, roundAspect),
+    pearLimit: pearLimit && limitBefore(pearLimit, knots, ovalAspect),
+  };
+}
+
+/** Where a law through these knots, moved up by so many of its deviations, passes an aspect; `null` for nowhere. */
+function passing(knots: readonly ShapeKnot[], limit: number, deviations: number): number | null {
+  const moved = knots.map(({ aspect, sd }) => aspect + deviations * sd);
+  const right = moved.findIndex((aspect) => aspect > limit);
+  if (right <= 0) return null;
+  const [from, to] = [knots[right - 1]!, knots[right]!];
+  const along = (limit - moved[right - 1]!) / (moved[right]! - moved[right - 1]!);
+  return from.widthMm + along * (to.widthMm - from.widthMm);
 }
 
 /**
