@@ -1,7 +1,8 @@
 import type { InflatorKind, Nozzle } from '../inflator';
 import { quadraticForm, t95 } from '../statistics';
 import type { ReadingErrors } from './readingErrors';
-import { growthAt, type ShapeLaw } from './shapeLaw';
+import { growthAt } from './lengthening';
+import type { ShapeLaw } from './shapeLaw';
 
 /**
  * What a curve is made of, in the order of its covariance: the dead volume, what a dose adds, half of what the left

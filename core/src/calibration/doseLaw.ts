@@ -3,23 +3,13 @@ import type { Inflator } from '../inflator';
 import { generalLeastSquares, least, most, type GeneralFit, type PriorRow } from '../statistics';
 import { TRADE, type Trade } from '../trade';
 import { designRow, type CurveTerm, type DoseCurve } from './doseCurve';
+import { fitShapeLaw, joinLimits } from './fitShapeLaw';
+import { carriedOn, growthAt, grownLaw, grownSd, limitsBefore, type Lengthening } from './lengthening';
 import { observationsOf, pointsOf, type Point } from './point';
 import { poolInflator, type InflatorKnowledge } from './poolInflator';
 import { widthSeenMm, type Reading } from './reading';
 import type { ReadingErrors } from './readingErrors';
-import {
-  aspectAt,
-  carriedOn,
-  fitShapeLaw,
-  growthAt,
-  grownLaw,
-  grownSd,
-  joinLimits,
-  limitsBefore,
-  widthAtVolumeMm,
-  type Lengthening,
-  type ShapeLaw,
-} from './shapeLaw';
+import { aspectAt, widthAtVolumeMm, type ShapeLaw } from './shapeLaw';
 
 /** What is known of a balloon and its inflator before its own readings. */
 export interface KnownBefore {

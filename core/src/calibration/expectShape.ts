@@ -1,17 +1,8 @@
 import { poolEstimates, withoutPrior, type Estimate } from '../statistics';
 import { TRADE, type Trade } from '../trade';
 import type { CalibrationFit } from './fitCalibration';
-import {
-  aspectAt,
-  carriedOn,
-  growthAt,
-  SLACK_SHARE,
-  trustOf,
-  type ExpectedLimits,
-  type Lengthening,
-  type RoundLimit,
-  type ShapeLaw,
-} from './shapeLaw';
+import { carriedOn, growthAt, SLACK_SHARE, type Lengthening } from './lengthening';
+import { aspectAt, trustOf, type ExpectedLimits, type RoundLimit, type ShapeLaw } from './shapeLaw';
 
 /** What other balloons let expect of the shape of one. */
 export interface ExpectedShape {
