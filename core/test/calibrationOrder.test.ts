@@ -1,12 +1,12 @@
 import { calibrationOrder, predictWidth, type CalibrationFit, type Candidate } from '../src';
 
-import { sphereL, sure, sureFit } from './sureCurve';
+import { value } from './results';
+import { ROUND, sphereL, sure, sureFit } from './sureCurve';
 
 /* What is worth an artist's time at the bench, and why: the shares by hand. */
 
 const WANTED = { widthMm: 230, toleranceMm: 6 };
-const SHOWN = { knots: [{ widthMm: 200, aspect: 1, sd: 0 }], seen: true } as const;
-const ROUND_SHOWN = { ...SHOWN, knots: [...SHOWN.knots], roundLimit: { kind: 'above' as const, widthMm: 240 } };
+const ROUND_SHOWN = { ...ROUND, roundLimit: { kind: 'above' as const, widthMm: 240 } };
 
 /** A calibration whose stroke is off by this share, standard deviation; its round limit is known. */
 const off = (share: number, more: Partial<CalibrationFit> = {}) =>
@@ -19,9 +19,8 @@ const off = (share: number, more: Partial<CalibrationFit> = {}) =>
     ...more,
   });
 const halfOf = (fit: CalibrationFit, widthMm: number) => {
-  const width = predictWidth({ fit, dose: sphereL(widthMm) / 0.5 });
-  if (!width.ok) throw new Error(width.problem.code);
-  return (width.value.highMm - width.value.lowMm) / 2;
+  const { lowMm, highMm } = value(predictWidth({ fit, dose: sphereL(widthMm) / 0.5 }));
+  return (highMm - lowMm) / 2;
 };
 
 const candidate = (more: Partial<Candidate>): Candidate => {
@@ -101,8 +100,11 @@ describe('what is worth calibrating', () => {
   });
 
   it('is what has no round limit, and what is older than a year', () => {
-    const unseen = off(0.01, { shape: { ...ROUND_SHOWN, roundLimit: { kind: 'no-shapes-seen' } } });
-    expect(taskOf({ fit: unseen })).toEqual({ id: 'a', need: 0.35, reasons: [{ code: 'round-limit-unknown' }] });
+    expect(taskOf({ fit: off(0.01, { shape: ROUND }) })).toEqual({
+      id: 'a',
+      need: 0.35,
+      reasons: [{ code: 'round-limit-unknown' }],
+    });
     expect(taskOf({ daysSince: 366 })).toEqual({ id: 'a', need: 0.3, reasons: [{ code: 'old', days: 366 }] });
     expect(taskOf({ daysSince: null })).toBeUndefined();
   });

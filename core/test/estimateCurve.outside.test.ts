@@ -2,7 +2,8 @@ import jstat from 'jstat';
 
 import { estimateCurve, normalFrom, predictWidth, randomFrom, type InflatorKnowledge } from '../src';
 
-import { sphereL } from './sureCurve';
+import { value } from './results';
+import { ROUND, sphereL } from './sureCurve';
 
 /*
  * The volume that a dose gives where stroke and lost strokes are known only so far: s (d - lost), drawn many times
@@ -18,10 +19,10 @@ const KNOWN: InflatorKnowledge = {
   calibrations: 3,
 };
 const DRAWS = 200_000;
-const ROUND = 279.4;
+const NOMINAL_MM = 279.4;
 
 const curveOf = (known: { line: InflatorKnowledge | null; all: InflatorKnowledge | null }) =>
-  estimateCurve({ nominalMm: ROUND, siblings: [], ...known })!;
+  estimateCurve({ nominalMm: NOMINAL_MM, siblings: [], ...known })!;
 
 describe('a curve that nobody measured', () => {
   it.each([2, 8, 16])('gives what stroke and lost strokes leave of %d strokes', (dose) => {
@@ -34,15 +35,8 @@ describe('a curve that nobody measured', () => {
       square += volumeL ** 2 / DRAWS;
     }
     // A sphere that is known for one, so that volume alone is unsure.
-    const shape = {
-      knots: [{ widthMm: 200, aspect: 1, sd: 0 }],
-      seen: true,
-      roundLimit: { kind: 'no-shapes-seen' as const },
-    };
-    const fit = { ...curveOf({ line: null, all: KNOWN }), shape };
-    const width = predictWidth({ fit, dose });
-    if (!width.ok) throw new Error(width.problem.code);
-    const { widthMm, lowMm, highMm } = width.value;
+    const fit = { ...curveOf({ line: null, all: KNOWN }), shape: ROUND };
+    const { widthMm, lowMm, highMm } = value(predictWidth({ fit, dose }));
     expect(sphereL(widthMm) / mean).toBeCloseTo(1, 2);
     const half = jstat.studentt.inv(0.975, 8 + KNOWN.calibrations) * Math.sqrt(square - mean ** 2);
     expect((sphereL(highMm) - sphereL(lowMm)) / 2 / half).toBeCloseTo(1, 1);
@@ -55,6 +49,6 @@ describe('a curve that nobody measured', () => {
     expect(curveOf({ line: KNOWN, all })).toMatchObject({ dosesFrom: 'line', doseVolumeL: 0.5, doseCalibrations: 3 });
     expect(curveOf({ line: none, all })).toMatchObject({ dosesFrom: 'inflator', doseVolumeL: 0.4 });
     expect(curveOf({ line: null, all: none })).toMatchObject({ dosesFrom: 'record', doseVolumeL: 0.7 });
-    expect(estimateCurve({ nominalMm: ROUND, siblings: [], line: null, all: null })).toBeNull();
+    expect(estimateCurve({ nominalMm: NOMINAL_MM, siblings: [], line: null, all: null })).toBeNull();
   });
 });

@@ -1,14 +1,13 @@
 import { fitCalibration, resolveTarget, STANDARD_TIERS, STEP_MM, upperLimits, type Reading } from '../src';
 
 import { value } from './results';
-import { spreadReadings, USUAL, type World } from './simulatedCalibrations';
+import { LATE, spreadReadings, USUAL, type World } from './simulatedCalibrations';
 
 /*
  * Balloons that nobody looked at before they had grown long, as happens: a height is measured, or oval is answered, once
  * it strikes the eye. By bodies that lengthen in other ways than the law assumes.
  */
 
-const LATE = 0.85;
 const BODIES: [string, World['growth']][] = [
   ['strongly', { atNominal: 0.2, from: 0.6, power: 1.5 }],
   ['late and straight', { atNominal: 0.2, from: 0.75, power: 1 }],

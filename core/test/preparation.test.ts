@@ -1,6 +1,7 @@
 import { predictWidth, type CalibrationFit, type ShapeLaw } from '../src';
 import { comparePreparations } from '../src/calibration/calibrating';
 
+import { value } from './results';
 import { sureFit } from './sureCurve';
 
 /* What preparing a balloon otherwise changes: only where both were seen, and only of equal air. */
@@ -37,11 +38,7 @@ describe('what preparing a balloon changes', () => {
   it('is told of the doses that both were given, by one inflator alone', () => {
     const first = sureFit({ lowestDose: 4, highestDose: 12 });
     const second = sureFit({ lowestDose: 8, highestDose: 20, deadVolumeL: 0.6 });
-    const widthAt = (fit: CalibrationFit, dose: number) => {
-      const width = predictWidth({ fit, dose });
-      if (!width.ok) throw new Error(width.problem.code);
-      return width.value.widthMm;
-    };
+    const widthAt = (fit: CalibrationFit, dose: number) => value(predictWidth({ fit, dose })).widthMm;
     const doses = Array.from({ length: 9 }, (_, i) => 8 + i / 2);
     const mean = doses.reduce((sum, dose) => sum + widthAt(second, dose) - widthAt(first, dose), 0) / 9;
     expect(mean).toBeGreaterThan(2);

@@ -96,7 +96,7 @@ export class Balloon {
 }
 
 /** From this share of nominal on a balloon's length strikes the eye. */
-const LATE = 0.85;
+export const LATE = 0.85;
 
 export const toMarks = (mm: number, marksMm: number) => (marksMm > 0 ? Math.round(mm / marksMm) * marksMm : mm);
 

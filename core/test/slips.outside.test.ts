@@ -10,6 +10,7 @@ import {
   type Reading,
 } from '../src';
 import { inch, value } from './results';
+import { sphereL } from './sureCurve';
 
 /*
  * How far a reading lies from what all others say of it, by leaving it out in truth: a weighted line of volume over
@@ -23,7 +24,6 @@ const WORTH = ERRORS.worth;
 /** So much may be lost at first that it says nothing. */
 const NOTHING_KNOWN = { ...TRADE, firstDoseSd: { ...TRADE.firstDoseSd, hand: 1e4 } };
 
-const volumeOf = (widthMm: number) => ((Math.PI / 6) * widthMm ** 3) / 1e6;
 const widthOf = (volumeL: number) => Math.cbrt((6e6 * volumeL) / Math.PI);
 const errorOf = (widthMm: number) => (((Math.PI / 2) * widthMm ** 2) / 1e6) * TAPE_MM;
 
@@ -59,8 +59,8 @@ function line(points: readonly { dose: number; widthMm: number }[]) {
     s += weight;
     sx += weight * dose;
     sxx += weight * dose * dose;
-    sy += weight * volumeOf(widthMm);
-    sxy += weight * dose * volumeOf(widthMm);
+    sy += weight * sphereL(widthMm);
+    sxy += weight * dose * sphereL(widthMm);
   }
   const determinant = s * sxx - sx * sx;
   const slope = (s * sxy - sx * sy) / determinant;
@@ -69,7 +69,7 @@ function line(points: readonly { dose: number; widthMm: number }[]) {
     at: (dose: number) => start + slope * dose,
     varianceAt: (dose: number) => (sxx - 2 * dose * sx + dose * dose * s) / determinant,
     squares: points.reduce(
-      (sum, { dose, widthMm }) => sum + ((volumeOf(widthMm) - start - slope * dose) / errorOf(widthMm)) ** 2,
+      (sum, { dose, widthMm }) => sum + ((sphereL(widthMm) - start - slope * dose) / errorOf(widthMm)) ** 2,
       0,
     ),
     free: points.length - 2,
@@ -82,7 +82,7 @@ function leftOut(readings: readonly Reading[], index: number, aside: readonly nu
   const { dose, widthMm } = points[index]!;
   const others = line(points.filter((_, i) => i !== index && !aside.includes(i)));
   const sd = Math.sqrt(errorOf(widthMm) ** 2 + others.varianceAt(dose));
-  return { raw: Math.abs(volumeOf(widthMm) - others.at(dose)) / sd, squares: others.squares, free: others.free };
+  return { raw: Math.abs(sphereL(widthMm) - others.at(dose)) / sd, squares: others.squares, free: others.free };
 }
 
 /** The variance of a normal law within what is left when this share of it is cut off at both ends, by adding up. */
@@ -196,11 +196,11 @@ describe('a burst', () => {
       const { outliers, covariance, deadVolumeL, doseVolumeL, varianceRatio } = fitted(readings, errors);
       const [a, b, c] = [covariance[0]![0]!, covariance[0]![1]!, covariance[1]![1]!];
       const strokes = 8 * (errors.doseShare * doseVolumeL) ** 2;
-      const made = (3 * volumeOf(burstMm) * errors.balloonShare) ** 2;
+      const made = (3 * sphereL(burstMm) * errors.balloonShare) ** 2;
       const own = varianceRatio * (errorOf(burstMm) ** 2 + strokes + made);
       const sd = Math.sqrt(a + 16 * b + 64 * c + own);
       expect(outliers.map(({ index }) => index)).toEqual([8]);
-      const off = Math.abs(volumeOf(burstMm) - deadVolumeL - 8 * doseVolumeL);
+      const off = Math.abs(sphereL(burstMm) - deadVolumeL - 8 * doseVolumeL);
       expect(outliers[0]!.deviations / (off / sd)).toBeCloseTo(1, 3);
     },
   );

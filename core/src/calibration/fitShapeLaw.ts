@@ -3,7 +3,7 @@ import { monotoneRegression, type MonotoneBlock } from '../statistics';
 import { TRADE, type Trade } from '../trade';
 import { widthSdOf, widthSeenMm, type Reading } from './reading';
 import type { ReadingErrors } from './readingErrors';
-import { trustOf, type ExpectedLimits, type RoundLimit, type ShapeLaw } from './shapeLaw';
+import { crossing, trustOf, type ExpectedLimits, type RoundLimit, type ShapeLaw } from './shapeLaw';
 
 interface AspectSeen {
   x: number;
@@ -87,13 +87,17 @@ function limitOf(
 ): RoundLimit {
   const smallestMm = seen[0]!.x;
   const largestMm = seen.at(-1)!.x;
-  const best = crossing(blocks, limit, 0);
+  // Each stretch moves by what it leaves open itself, without what any law of straight stretches may miss.
+  const stretches = blocks.flatMap(({ from, to, value, weight }) =>
+    [from, to].map((widthMm) => ({ widthMm, aspect: value, sd: 1 / Math.sqrt(weight) })),
+  );
+  const best = crossing(stretches, limit, 0);
   if (!best) return { kind: 'above', widthMm: largestMm };
   if (best.gapMm === 0) return { kind: 'below', widthMm: smallestMm };
   // Where the law rises fast, one deviation says little of two: the wider of both measures counts.
   const reach = (deviations: number) => {
-    const lowMm = crossing(blocks, limit, deviations)?.widthMm ?? smallestMm;
-    const highMm = crossing(blocks, limit, -deviations)?.widthMm ?? largestMm + best.gapMm;
+    const lowMm = crossing(stretches, limit, deviations)?.widthMm ?? smallestMm;
+    const highMm = crossing(stretches, limit, -deviations)?.widthMm ?? largestMm + best.gapMm;
     return (highMm - lowMm) / (2 * deviations);
   };
   return {
@@ -136,26 +140,6 @@ function joinedLimit(seen: RoundLimit, expected: RoundLimit): RoundLimit {
 function meanRise(seen: readonly AspectSeen[], trade: Trade): number {
   const [first, last] = [seen[0]!, seen.at(-1)!];
   return Math.max(last.value - first.value, trade.answerEdgeSd) / Math.max(last.x - first.x, 1);
-}
-
-/** Where the law, moved up by so many of its own uncertainties, passes `limit`; gap 0 when it starts above. */
-function crossing(
-  blocks: readonly MonotoneBlock[],
-  limit: number,
-  deviations: number,
-): { widthMm: number; gapMm: number } | null {
-  const moved = blocks.map(({ from, to, value, weight }) => ({
-    from,
-    to,
-    value: value + deviations / Math.sqrt(weight),
-  }));
-  const above = moved.findIndex((block) => block.value > limit);
-  if (above < 0) return null;
-  const right = moved[above]!;
-  const left = moved[above - 1];
-  if (!left) return { widthMm: right.from, gapMm: 0 };
-  const gapMm = right.from - left.to;
-  return { widthMm: left.to + (gapMm * (limit - left.value)) / (right.value - left.value), gapMm };
 }
 
 function aspectSeen(

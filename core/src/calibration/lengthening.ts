@@ -1,5 +1,5 @@
 import { TRADE, type Trade } from '../trade';
-import { aspectAt, type RoundLimit, type ShapeKnot, type ShapeLaw } from './shapeLaw';
+import { aspectAt, crossing, type RoundLimit, type ShapeKnot, type ShapeLaw } from './shapeLaw';
 
 /** How much longer a balloon is at nominal than while slack (height / width), give or take `sd`. */
 export interface Lengthening {
@@ -91,12 +91,12 @@ export function carriedOn({
  * take half the way between where it does so moved up and down by a deviation. As it was where the law does not pass it.
  */
 function limitBefore(seen: RoundLimit, knots: readonly ShapeKnot[], limit: number): RoundLimit {
-  const widthMm = seen.kind === 'below' ? passing(knots, limit, 0) : null;
-  if (seen.kind !== 'below' || widthMm === null || widthMm > seen.widthMm) return seen;
+  const best = seen.kind === 'below' ? crossing(knots, limit, 0) : null;
+  if (seen.kind !== 'below' || !best || best.gapMm === 0 || best.widthMm > seen.widthMm) return seen;
   // Slack it was round, and where it was seen it no longer was.
-  const lowMm = passing(knots, limit, 1) ?? knots[0]!.widthMm;
-  const highMm = Math.min(seen.widthMm, passing(knots, limit, -1) ?? Infinity);
-  return { kind: 'shown', widthMm, sdMm: (highMm - lowMm) / 2 };
+  const lowMm = crossing(knots, limit, 1)!.widthMm;
+  const highMm = Math.min(seen.widthMm, crossing(knots, limit, -1)?.widthMm ?? Infinity);
+  return { kind: 'shown', widthMm: best.widthMm, sdMm: (highMm - lowMm) / 2 };
 }
 
 /** The limits of a law, where they were passed before any shape was seen, as it has them with these deviations. */
@@ -109,16 +109,6 @@ export function limitsBefore(
     roundLimit: limitBefore(roundLimit, knots, roundAspect),
     pearLimit: pearLimit && limitBefore(pearLimit, knots, ovalAspect),
   };
-}
-
-/** Where a law through these knots, moved up by so many of its deviations, passes an aspect; `null` for nowhere. */
-function passing(knots: readonly ShapeKnot[], limit: number, deviations: number): number | null {
-  const moved = knots.map(({ aspect, sd }) => aspect + deviations * sd);
-  const right = moved.findIndex((aspect) => aspect > limit);
-  if (right <= 0) return null;
-  const [from, to] = [knots[right - 1]!, knots[right]!];
-  const along = (limit - moved[right - 1]!) / (moved[right]! - moved[right - 1]!);
-  return from.widthMm + along * (to.widthMm - from.widthMm);
 }
 
 /**

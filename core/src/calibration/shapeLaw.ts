@@ -86,6 +86,22 @@ export function aspectAt({ law, widthMm }: { law: ShapeLaw; widthMm: number }): 
   };
 }
 
+/** Where a law through knots, moved up by so many of their deviations, passes an aspect; gap 0 when it starts above. */
+export function crossing(
+  knots: readonly ShapeKnot[],
+  limit: number,
+  deviations: number,
+): { widthMm: number; gapMm: number } | null {
+  const moved = knots.map(({ aspect, sd }) => aspect + deviations * sd);
+  const right = moved.findIndex((aspect) => aspect > limit);
+  if (right < 0) return null;
+  const to = knots[right]!;
+  if (right === 0) return { widthMm: to.widthMm, gapMm: 0 };
+  const [from, below] = [knots[right - 1]!, moved[right - 1]!];
+  const gapMm = to.widthMm - from.widthMm;
+  return { widthMm: from.widthMm + (gapMm * (limit - below)) / (moved[right]! - below), gapMm };
+}
+
 /** A deviation freed of what any law of straight stretches may pass by the true one. */
 function withoutLaw(sd: number, { aspectLawSd }: LawTrust): number {
   return Math.sqrt(Math.max(0, sd * sd - aspectLawSd ** 2));
