@@ -26,7 +26,7 @@ describe.each(WORLDS)('%s', (_, world) => {
     held.push(found.mean);
   });
 
-  it.each([2, 4, 8])('a newcomer, %d readings', (count) => {
+  it.each([2, 4, 8, 'proposed'] as const)('a newcomer, %s readings', (count) => {
     const found = coverageOf({ studio: newcomer(world), count, runs: RUNS });
     expect(found.mean).toBeGreaterThan(0.92 - slack(ANSWERS));
     expect(found.next).toBeGreaterThan(0.92 - slack(ANSWERS));

@@ -52,6 +52,14 @@ it('bands are no wider than they need be: with eight fresh readings they miss no
   expect(halfMm).toBeLessThan(4.5);
 });
 
+it('no bands are right for all hands at once before readings tell them apart', () => {
+  // What bands of two readings would have to be multiplied by to hold 98 times in 100 for the steadiest hands, and 92
+  // for the least steady ones.
+  const first = (name: string) =>
+    coverageOf({ studio: newcomer(new Map(WORLDS).get(name)!), count: 2, runs: 200 }).factorFor;
+  expect(first('a tape of 0.8 mm read to ⅛ in')(0.98)).toBeLessThan(0.9 * first('a tape of 3 mm')(0.92));
+});
+
 it('what a studio has learned makes first bands narrower, and they hold', () => {
   const two = (studio: typeof newcomer) => coverageOf({ studio: studio(USUAL), count: 2, runs: 200 });
   const [new2, grown2] = [two(newcomer), two(grownStudios)];

@@ -15,6 +15,7 @@ import {
   type Inflator,
   type InflatorKnowledge,
   type Reading,
+  type Shape,
   type ShapeLaw,
 } from '../src';
 import { inch, problemOf, value } from './results';
@@ -87,6 +88,14 @@ const shape = (i: number) => (['round', 'round', 'oval', 'oval', 'pear'] as cons
 
 const tall = read([4, 7, 10, 13, 16], (i) => ({ heightMm: 150 + 32 * i }));
 const someTall = read([4, 7, 10, 13, 16], (i) => (i % 2 ? { heightMm: 150 + 32 * i } : {}));
+const ORDERED = ['round', 'round', 'round', 'round', 'oval', 'oval', 'oval', 'pear', 'pear'] as const;
+const answered = read([3, 4, 6, 8, 10, 12, 14, 15, 16], (i) => ({ shape: ORDERED[i]! }));
+/** What answers tell of the growth of a sphere. */
+const toldBy = (readings: readonly Reading[], stand: Readonly<Record<Shape, number>>) =>
+  readings.map(({ widthMm, shape: given }) => ({
+    growth: growthAt(widthMm! / NOMINAL_MM),
+    value: stand[given!] - 1,
+  }));
 const CASES: [string, Case][] = [
   [
     'heights, one balloon filled on, nothing known of the pump',
@@ -142,10 +151,22 @@ const CASES: [string, Case][] = [
         { term: 'growth', value: 0.2, sd: 0.05 },
       ],
       lost: { mean: 0.3, sd: 0.25 },
-      told: read([5, 8, 12, 14, 17]).map(({ widthMm }, i) => ({
-        growth: growthAt(widthMm! / NOMINAL_MM),
-        value: answers[shape(i)!] - 1,
-      })),
+      told: toldBy(read([5, 8, 12, 14, 17], (i) => ({ shape: shape(i) })).slice(1), answers),
+    },
+  ],
+  [
+    'many answers, of which the last round, the first and last oval and the first pear tell',
+    {
+      readings: answered,
+      known: { inflator: null },
+      terms: ['dead', 'dose', 'growth'],
+      base: SPHERE,
+      prior: [{ term: 'growth', value: usualGrowth.mean, sd: usualGrowth.sd }],
+      lost: { mean: 0, sd: firstDoseSd.hand },
+      told: toldBy(
+        [3, 4, 6, 7].map((i) => answered[i]!),
+        TRADE.shapeAnswerAspect,
+      ),
     },
   ],
   [

@@ -104,7 +104,7 @@ describe('a studio’s own numbers', () => {
       detail: { most: 0.92, by: 'standing.1.fraction' },
     });
     expect(code([], 'standing.2.fraction', 0.92)).toBeNull();
-    expect(code([], 'growthBetween.lines', 0.05)).toMatchObject({
+    expect(code([], 'growthBetween.lines', 0.06)).toMatchObject({
       code: 'contradicts',
       detail: { by: 'aspectGrowth.sd' },
     });

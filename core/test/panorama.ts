@@ -106,7 +106,7 @@ const BALLOONS: readonly ShelfBalloon[] = [
     })),
   ]),
   balloon('slip', 'Moon', inch(16), [
-    filled(inch(16), 'hand', (i) => ({ shape: SHAPES[i]!, ...(i === 2 ? { widthMm: inch(16) * 0.62 } : {}) })),
+    filled(inch(16), 'hand', (i) => ({ shape: SHAPES[i]!, ...(i === 2 ? { widthMm: inch(16) * 0.65 } : {}) })),
   ]),
   balloon('one', 'Roe', inch(7), [
     { id: 'once', inflatorId: 'new', readings: [{ dose: 3, widthMm: 130, outcome: 'ok' }] },

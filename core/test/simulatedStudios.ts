@@ -145,9 +145,11 @@ export interface Coverage {
   known: number;
   /** Half width of the mean's interval, mm, on average. */
   halfMm: number;
+  /** What intervals of the mean would have to be multiplied by to hold such a share of the time. */
+  factorFor: (share: number) => number;
 }
 
-/** Simulates `runs` calibrations of so many readings (or as the app proposes them), asked at every standard tier. */
+/** Simulates `runs` calibrations of so many readings (or as the app proposes them), asked near every standard tier. */
 export function coverageOf({
   studio,
   count,
@@ -163,6 +165,8 @@ export function coverageOf({
   let sure = 0;
   let within = 0;
   let half = 0;
+  /** By how much of its half width, on its side, each interval of the mean missed. */
+  const off: number[] = [];
   for (let run = 1; run <= runs; run += 1) {
     const world = studio.worldOf(run);
     const toleranceMm = (0.25 / 11) * world.nominalMm;
@@ -170,13 +174,16 @@ export function coverageOf({
     const fit = studio.fitOf(run, readings);
     const random = randomFrom(run + 900_000);
     for (const { fraction } of STANDARD_TIERS) {
-      const targetMm = fraction * world.nominalMm;
+      // Widths on a mark would be read as that mark more often than any band expects.
+      const targetMm = fraction * world.nominalMm + (random() - 0.5) * world.marksMm;
       const dose = doseForMm(world, targetMm);
       const width = predictWidth({ fit, dose });
       if (!width.ok) throw new Error(width.problem.code);
       asked += 1;
-      half += (width.value.highMm - width.value.lowMm) / 2;
-      if (width.value.lowMm <= targetMm && targetMm <= width.value.highMm) mean += 1;
+      const { widthMm, lowMm, highMm } = width.value;
+      half += (highMm - lowMm) / 2;
+      if (lowMm <= targetMm && targetMm <= highMm) mean += 1;
+      off.push((targetMm - widthMm) / (targetMm < widthMm ? lowMm - widthMm : highMm - widthMm));
       const balloon = new Balloon(world, random, 1);
       const seen = toMarks(balloon.fillTo(dose) + world.tapeMm * normalFrom(random), world.marksMm);
       if (width.value.nextLowMm <= seen && seen <= width.value.nextHighMm) next += 1;
@@ -188,7 +195,9 @@ export function coverageOf({
       if (Math.abs(meanWidthMm(world, proposed.value.dose) - targetMm) <= toleranceMm) within += 1;
     }
   }
+  off.sort((a, b) => a - b);
   return {
+    factorFor: (share) => off[Math.ceil(share * asked) - 1]!,
     mean: mean / asked,
     next: next / asked,
     within: sure > 0 ? within / sure : 1,

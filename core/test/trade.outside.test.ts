@@ -24,8 +24,8 @@ describe('what decorators know', () => {
       const width = predictWidth({ fit: fit.value, dose });
       return width.ok ? width.value.widthMm / 25.4 : 0;
     });
-    // 4 in x cube root of strokes / 3, worked by hand to a hundredth of an inch.
-    [2.77, 3.49, 4.0, 4.4, 4.74].forEach((inches, i) => expect(found[i]).toBeCloseTo(inches, 1));
+    // 4 in x cube root of strokes / 3, worked by hand to a hundredth of an inch; as near as an eighth can be read.
+    [2.77, 3.49, 4.0, 4.4, 4.74].forEach((inches, i) => expect(Math.abs(found[i]! - inches)).toBeLessThan(1 / 16));
   });
 
   it('10 in is the classic target of an 11 in, at a quarter and at an eighth of an inch', () => {

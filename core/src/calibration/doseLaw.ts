@@ -1,31 +1,14 @@
-import type { Shape } from '../balloon';
 import type { Inflator } from '../inflator';
 import { generalLeastSquares, least, most, type GeneralFit, type PriorRow } from '../statistics';
 import { TRADE, type Trade } from '../trade';
 import { designRow, type CurveTerm, type DoseCurve } from './doseCurve';
 import { fitShapeLaw, joinLimits } from './fitShapeLaw';
-import { carriedOn, growthAt, grownLaw, grownSd, limitsBefore, type Lengthening } from './lengthening';
+import { priorOf, type KnownBefore } from './knownBefore';
+import { carriedOn, growthAt, grownLaw, grownSd, limitsBefore } from './lengthening';
 import { observationsOf, pointsOf, type Point } from './point';
-import { poolInflator, type InflatorKnowledge } from './poolInflator';
-import { widthSeenMm, type Reading } from './reading';
+import type { Reading } from './reading';
 import type { ReadingErrors } from './readingErrors';
-import { aspectAt, widthAtVolumeMm, type ShapeLaw } from './shapeLaw';
-
-/** What is known of a balloon and its inflator before its own readings. */
-export interface KnownBefore {
-  /** What the inflator does with other balloons; its figure on record when absent, nothing when `null`. */
-  inflator?: InflatorKnowledge | null | undefined;
-  /**
-   * The shape that the line's other sizes, or the shelf, let expect: its law is taken where no height was measured (a
-   * sphere that lengthens when it was not seen either), its limits join those seen.
-   */
-  shape?: ShapeLaw | undefined;
-  /** How much such balloons lengthen; as usual when absent. */
-  growth?: Lengthening | undefined;
-  /** What answers on the shape stand for, and how far to stay under what felt hard or burst; as assumed when absent. */
-  answers?: Readonly<Record<Shape, number>> | undefined;
-  margins?: { hard: number; burst: number } | undefined;
-}
+import { widthAtVolumeMm, type ShapeLaw } from './shapeLaw';
 
 /** What a fit is made in. */
 export interface Frame {
@@ -74,7 +57,7 @@ export function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-wi
     base,
     nominalMm,
     errors,
-    prior: (strokeL) => priorOf(frame, terms, kept, base, strokeL),
+    prior: (strokeL) => priorOf({ ...frame, terms, readings: kept, base, strokeL }),
     trade: frame.trade,
   });
   if (!fit || falls(points, errors, fit, frame.trade)) return 'not-rising';
@@ -118,62 +101,6 @@ function grownBy(base: ShapeLaw, fit: GeneralFit, at: number, { nominalMm, trade
 /** Round or as the line's other sizes are, before its own growth; the round limit is what its own answers show. */
 function expectedShape(seen: ShapeLaw, known: ShapeLaw | undefined): ShapeLaw {
   return { ...seen, knots: known?.seen ? known.knots : [] };
-}
-
-/** How far the Student laws of what is known beforehand reach: few other calibrations stand behind them. */
-const PRIOR_FREEDOM = 4;
-
-/** What is known of the terms before the readings, for a stroke of about `strokeL`. */
-function priorOf(
-  { pump, known, nominalMm, trade }: Frame,
-  terms: readonly CurveTerm[],
-  kept: readonly Reading[],
-  base: ShapeLaw,
-  strokeL: number,
-): PriorRow[] {
-  const row = (values: Partial<Record<CurveTerm, number>>) => terms.map((term) => values[term] ?? 0);
-  const inflator = knownInflator(pump, known, trade);
-  const lost = inflator
-    ? { mean: inflator.lostDoses, sd: inflator.lostSd }
-    : { mean: 0, sd: trade.firstDoseSd[pump.kind] };
-  const rows: PriorRow[] = [
-    { row: row({ dead: 1, dose: lost.mean }), value: 0, sd: lost.sd * strokeL, degreesOfFreedom: PRIOR_FREEDOM },
-  ];
-  if (inflator) {
-    const { doseVolumeL, doseSdL } = inflator;
-    rows.push({ row: row({ dose: 1 }), value: doseVolumeL, sd: doseSdL, degreesOfFreedom: PRIOR_FREEDOM });
-  }
-  if (terms.includes('nozzle')) {
-    rows.push({ row: row({ nozzle: 1 }), value: 0, sd: trade.nozzleShare * strokeL });
-  }
-  if (terms.includes('growth')) {
-    const { mean, sd } =
-      base.knots.length > 0 ? growthOver(base, nominalMm, trade) : (known.growth ?? trade.aspectGrowth);
-    rows.push({ row: row({ growth: 1 }), value: mean, sd });
-    for (const reading of kept) {
-      const widthMm = widthSeenMm(reading);
-      if (reading.shape === undefined || widthMm === undefined) continue;
-      const growth = growthAt(widthMm / nominalMm);
-      const answers = known.answers ?? trade.shapeAnswerAspect;
-      const value = answers[reading.shape] - aspectAt({ law: base, widthMm }).aspect;
-      rows.push({ row: row({ growth }), value, sd: trade.shapeAnswerSd });
-    }
-  }
-  return rows;
-}
-
-/** How much a balloon may lengthen over a law of another size of its line. */
-function growthOver(base: ShapeLaw, nominalMm: number, trade: Trade): Lengthening {
-  return { mean: 0, sd: Math.hypot(trade.growthBetween.sizes, aspectAt({ law: base, widthMm: nominalMm }).sd) };
-}
-
-/** What is known of the inflator: as given, or by its figure on record. */
-export function knownInflator(
-  pump: Inflator,
-  { inflator }: KnownBefore,
-  trade: Trade = TRADE,
-): InflatorKnowledge | null {
-  return inflator === undefined ? poolInflator({ inflator: pump, fits: [], trade }) : inflator;
 }
 
 const MOST_ROUNDS = 6;

@@ -1,6 +1,6 @@
 export * from './calibrationOrder';
 export * from './doseCurve';
-export type { KnownBefore } from './doseLaw';
+export type { KnownBefore } from './knownBefore';
 export * from './estimateCurve';
 export * from './expectShape';
 export * from './fitCalibration';

@@ -3,7 +3,7 @@ import type { Inflator } from '../inflator';
 import { TRADE, type Trade } from '../trade';
 import { estimateCurve, type EstimatedCurve } from './estimateCurve';
 import { expectShape } from './expectShape';
-import type { KnownBefore } from './doseLaw';
+import type { KnownBefore } from './knownBefore';
 import { fitCalibration, fitWithPoints, type CalibrationFit, type FitProblemCode } from './fitCalibration';
 import { errorsOf, learnErrors, type LearnedErrors, type LearningCalibration } from './learnErrors';
 import { aspectsOf, learnAnswers, learnMargin, type LearnedAnswer, type LearnedMargin } from './learnHabits';

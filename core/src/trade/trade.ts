@@ -9,7 +9,7 @@ export const TRADE = {
   balloonShare: 0.004,
   doseShare: { hand: 0.065, timed: 0.02, twin: 0.02 },
   nozzleShare: 0.1,
-  aspectGrowth: { mean: 0.07, sd: 0.065 },
+  aspectGrowth: { mean: 0.1, sd: 0.08 },
   holeSdMm: { caliper: 0.3, tape: 0.8, bar: 0.4, label: 1.5 },
   squeeze: { share: 0.004, softShare: 0.05, sdShare: 0.012, worth: 6 },
   heightSdMm: 3,
