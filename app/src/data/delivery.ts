@@ -7,6 +7,7 @@ import {
   type ProblemDocument,
 } from '@leggero/contract';
 
+import { painted } from '@/device/painted';
 import { pause } from '@/device/pause';
 import type { Entry } from '@/views/entries';
 
@@ -76,7 +77,8 @@ async function lead(signal: AbortSignal): Promise<void> {
     wake();
   });
   const endWatching = useRecords.subscribe((state, before) => {
-    if (state.waiting !== before.waiting) wake();
+    // Sending comes after what was entered is seen: it costs the time of half a frame.
+    if (state.waiting !== before.waiting) void painted().then(() => wake());
   });
   let patience = FIRST_PAUSE_MS;
   while (!signal.aborted) {
