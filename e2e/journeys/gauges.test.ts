@@ -64,7 +64,7 @@ describe('a sizer is made', () => {
     await visitor.sees('Write the sizes from small to large: 8 stands after 9');
     await visitor.type('Sizes, inches', '8, 9');
     await visitor.sees('1 sheet, 1 piece');
-    await visitor.page.waitForFunction(() => location.search.includes('sizes=8'));
+    await visitor.page.waitForFunction(() => new URLSearchParams(location.search).get('sizes') === '8, 9');
     await visitor.reload();
     const svg = readFileSync(await visitor.saved(folder, () => visitor.tap('button', 'SVG')), 'utf8');
     expect(svg).toContain('width="800mm"');
