@@ -34,6 +34,18 @@ const start = async () => {
   await until(() => state().filled);
 };
 
+it('the first time pages are given the nouns of few rows, then those of many', async () => {
+  const seen: string[] = [];
+  const end = useRecords.subscribe(({ filled, lacking }) => {
+    const now = !filled ? 'nothing' : lacking.length > 0 ? 'few' : 'all';
+    if (now !== seen.at(-1)) seen.push(now);
+  });
+  await start();
+  await until(() => seen.at(-1) === 'all');
+  end();
+  expect(seen.slice(-2)).toEqual(['few', 'all']);
+});
+
 describe('what the user does', () => {
   it('is shown at once, sent in order, and known by one request for all of it', async () => {
     await start();
@@ -46,6 +58,21 @@ describe('what the user does', () => {
     expect(server.asked.filter((each) => each.startsWith('GET'))).toEqual([]);
     expect(server.asked.length).toBeLessThanOrEqual(3);
     expect(names()).toEqual(['Barge', 'Pump 2']);
+  });
+
+  it('is sent once the frame that shows it is painted', async () => {
+    await start();
+    await until(() => state().lacking.length === 0);
+    server.asked.length = 0;
+    const frames: FrameRequestCallback[] = [];
+    const asked = jest.spyOn(globalThis, 'requestAnimationFrame').mockImplementation((frame) => frames.push(frame));
+    await write(pump(1));
+    for (let turn = 0; turn < 5; turn += 1) await Promise.resolve();
+    expect([names(), server.asked]).toEqual([['Pump 1'], []]);
+    asked.mockRestore();
+    frames.forEach((frame) => frame(0));
+    await until(() => state().waiting.length === 0);
+    expect(server.asked).toEqual(['POST /api/batch']);
   });
 
   it('that the server takes as it was shown changes nothing on the page again', async () => {

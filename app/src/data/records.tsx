@@ -83,9 +83,11 @@ export function RecordsProvider({ client, children }: { client: QueryClient; chi
       await Promise.race([client.invalidateQueries({ queryKey: [PRIVATE] }), late]);
     });
     return useRecords.subscribe(({ rows, filled, lacking }, before) => {
-      if (!filled || rows === before.rows) return;
-      for (const noun of NOUN_NAMES)
-        if (rows[noun] !== before.rows[noun] && !lacking.includes(noun)) client.setQueryData(rowsKey(noun), rows[noun]);
+      if (!filled || (rows === before.rows && lacking === before.lacking)) return;
+      for (const noun of NOUN_NAMES) {
+        const isNew = rows[noun] !== before.rows[noun] || before.lacking.includes(noun);
+        if (isNew && !lacking.includes(noun)) client.setQueryData(rowsKey(noun), rows[noun]);
+      }
     });
   }, [client]);
   return <QueryClientProvider client={client}>{children}</QueryClientProvider>;

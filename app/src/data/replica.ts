@@ -20,6 +20,7 @@ import { pause } from '@/device/pause';
 import { unkeptBy } from '@/device/storage';
 import { GROUPED_AHEAD } from '@/views/ahead';
 import type { Entry } from '@/views/entries';
+import { readyToSort } from '@/views/rows';
 
 import { Keep, MANY_ROWS } from './keep';
 import { here, nameOf, type Place } from './place';
@@ -103,7 +104,9 @@ const DRAWN_MS = 400;
 async function reload(): Promise<void> {
   const before = useRecords.getState();
   try {
-    const { rows, cursor, revision, filled, entries } = await replica.keep!.load();
+    const loading = replica.keep!.load();
+    readyToSort();
+    const { rows, cursor, revision, filled, entries } = await loading;
     // The first time pages show what is there; later they show what they had until all is there.
     const show = (base: Rows, lacking: readonly NounName[]) =>
       useRecords.setState((state) => {
@@ -260,10 +263,21 @@ async function takeNow({ changes, done = [], changed = [] }: News): Promise<void
     ]);
     const settling = changes && !changes.more ? [] : [...state.settling, ...done];
     const come = changes && !filled ? state.come + countOf(changes) : state.come;
-    return { ...next, waiting, refused, settling, come, rows: shown(state, { base, filled, waiting, settling }) };
+    // The first time pages draw what they can of few rows, then what takes many.
+    const lacking = filled && !state.filled ? MANY_ROWS : state.lacking;
+    const rows = shown(state, { base, filled, waiting, settling });
+    return { ...next, waiting, refused, settling, come, lacking, rows };
   });
   tell(changes ? { kind: 'changes', changes } : { kind: 'outbox' });
-  if (!filled) for (const group of GROUPED_AHEAD) group(base);
+  if (!filled) {
+    for (const group of GROUPED_AHEAD) {
+      await pause(0);
+      group(base);
+    }
+  } else if (!before.filled) {
+    await pause(0);
+    useRecords.setState({ lacking: [] });
+  }
 }
 
 /** At this address is another studio by now, such as the demo: what was meant for the one before is not for this one. */

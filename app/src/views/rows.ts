@@ -4,10 +4,15 @@ import { weakMapMemoize } from 'reselect';
 /** Some rows of one noun, by id. */
 export type RowMap<N extends NounName> = ReadonlyMap<string, RowOf<N>>;
 
-/** As people sort names: whatever the case, whatever the accent. Made with the first list: it takes a while. */
+/** As people sort names: whatever the case, whatever the accent. */
 let names: Intl.Collator | undefined;
-const compareNames = (a: string, b: string): number =>
-  (names ??= new Intl.Collator('en', { sensitivity: 'base' })).compare(a, b);
+const compareNames = (a: string, b: string): number => (names ??= namesCompared()).compare(a, b);
+const namesCompared = () => new Intl.Collator('en', { sensitivity: 'base' });
+
+/** Makes what names are sorted with, for a moment with nothing else to do: it takes longer than a list. */
+export function readyToSort(): void {
+  names ??= namesCompared();
+}
 
 type Compare<Row> = (a: Row, b: Row) => number;
 
@@ -69,7 +74,7 @@ interface Grouping<Row> {
 }
 
 /** Where one row of so many changed, or more, all are grouped anew. */
-const ROWS_PER_CHANGE = 4;
+const ROWS_PER_CHANGE = 2;
 
 /**
  * Rows of a noun by the one they hang on, each group in the noun's order. A group whose rows are the very same as before

@@ -2,7 +2,7 @@ import type { CheckRecord, PieceRecord } from '@leggero/contract';
 import { HOLE_ANSWERS, type Trade } from '@leggero/core';
 import { router } from 'expo-router';
 import Undo from 'lucide-react-native/icons/undo-2';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 
 import { runOf, viewCheck } from '@/views/checkView';
@@ -14,6 +14,7 @@ import { write } from '@/data/outbox';
 import { usePiece } from '@/data/records';
 import { useTrade } from '@/data/trade';
 import { AnswerButtons } from '@/parts/check/AnswerButtons';
+import { useLate } from '@/parts/useLate';
 import type { ShownModel } from '@/parts/WithModel';
 import { Button, IconButton } from '@/ui/Button';
 import { useWide } from '@/ui/layout';
@@ -52,7 +53,7 @@ function Run(props: ShownModel & { check: CheckRecord }) {
   const [planning, setPlanning] = useState(false);
   const { results, size, targetMm, toleranceMm, lotSize, acceptMost, pairs } = check;
   // The next balloon is on at once; what is made of the answers follows, so that no tap but the last waits for it.
-  const deferred = useDeferredValue(props);
+  const deferred = useLate(props);
   const late = results.length < size ? deferred : props;
   const view = viewCheck(late.check, late.sizers);
   const { judgement } = view;
