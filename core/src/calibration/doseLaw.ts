@@ -57,7 +57,7 @@ export function fitLaw(frame: Frame, without: ReadonlySet<number>): Law | 'no-wi
     base,
     nominalMm,
     errors,
-    prior: (strokeL) => priorOf({ ...frame, terms, readings: kept, base, strokeL }),
+    prior: priorOf({ ...frame, terms, readings: kept, base }),
     trade: frame.trade,
   });
   if (!fit || falls(points, errors, fit, frame.trade)) return 'not-rising';

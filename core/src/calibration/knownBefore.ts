@@ -27,7 +27,7 @@ export interface KnownBefore {
 /** How far the Student laws of what is known beforehand reach: few other calibrations stand behind them. */
 const PRIOR_FREEDOM = 4;
 
-/** What is known of the terms before the readings, for a stroke of about `strokeL`. */
+/** What is known of the terms before the readings, by what a stroke holds about, litres. */
 export function priorOf({
   pump,
   known,
@@ -36,7 +36,6 @@ export function priorOf({
   terms,
   readings,
   base,
-  strokeL,
 }: {
   pump: Inflator;
   known: KnownBefore;
@@ -47,22 +46,18 @@ export function priorOf({
   readings: readonly Reading[];
   /** The law of the shape before growth. */
   base: ShapeLaw;
-  strokeL: number;
-}): PriorRow[] {
+}): (strokeL: number) => PriorRow[] {
   const row = (values: Partial<Record<CurveTerm, number>>) => terms.map((term) => values[term] ?? 0);
   const inflator = knownInflator(pump, known, trade);
   const lost = inflator
     ? { mean: inflator.lostDoses, sd: inflator.lostSd }
     : { mean: 0, sd: trade.firstDoseSd[pump.kind] };
-  const rows: PriorRow[] = [
-    { row: row({ dead: 1, dose: lost.mean }), value: 0, sd: lost.sd * strokeL, degreesOfFreedom: PRIOR_FREEDOM },
-  ];
+  const lostRow = row({ dead: 1, dose: lost.mean });
+  const nozzleRow = terms.includes('nozzle') ? row({ nozzle: 1 }) : null;
+  const rows: PriorRow[] = [];
   if (inflator) {
     const { doseVolumeL, doseSdL } = inflator;
     rows.push({ row: row({ dose: 1 }), value: doseVolumeL, sd: doseSdL, degreesOfFreedom: PRIOR_FREEDOM });
-  }
-  if (terms.includes('nozzle')) {
-    rows.push({ row: row({ nozzle: 1 }), value: 0, sd: trade.nozzleShare * strokeL });
   }
   if (terms.includes('growth')) {
     const { mean, sd } =
@@ -75,7 +70,11 @@ export function priorOf({
       rows.push({ row: row({ growth }), value, sd: trade.shapeAnswerSd });
     }
   }
-  return rows;
+  return (strokeL) => [
+    { row: lostRow, value: 0, sd: lost.sd * strokeL, degreesOfFreedom: PRIOR_FREEDOM },
+    ...(nozzleRow ? [{ row: nozzleRow, value: 0, sd: trade.nozzleShare * strokeL }] : []),
+    ...rows,
+  ];
 }
 
 interface Answer {
