@@ -77,8 +77,10 @@ async function lead(signal: AbortSignal): Promise<void> {
     wake();
   });
   const endWatching = useRecords.subscribe((state, before) => {
+    if (state.waiting === before.waiting) return;
+    const known = new Set(before.waiting.map(({ key }) => key));
     // Sending comes after what was entered is seen: it costs the time of half a frame.
-    if (state.waiting !== before.waiting) void painted().then(() => wake());
+    if (state.waiting.some(({ key }) => !known.has(key))) void painted().then(() => wake());
   });
   let patience = FIRST_PAUSE_MS;
   while (!signal.aborted) {
