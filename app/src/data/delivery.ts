@@ -77,10 +77,7 @@ async function lead(signal: AbortSignal): Promise<void> {
     wake();
   });
   const endWatching = useRecords.subscribe((state, before) => {
-    if (state.waiting === before.waiting) return;
-    const known = new Set(before.waiting.map(({ key }) => key));
-    // Sending comes after what was entered is seen: it costs the time of half a frame.
-    if (state.waiting.some(({ key }) => !known.has(key))) void painted().then(() => wake());
+    if (state.waiting !== before.waiting) wake();
   });
   let patience = FIRST_PAUSE_MS;
   while (!signal.aborted) {
@@ -115,6 +112,8 @@ class Courier {
 
   /** One request, where there is anything to ask. */
   async turn(): Promise<'done' | 'failed' | 'idle'> {
+    // Sending comes after what was entered is seen: it costs the time of half a frame.
+    if (useRecords.getState().waiting.length > 0) await painted();
     const { next, aside } = this.sorted();
     stand({ aside: aside.length });
     try {
