@@ -120,14 +120,20 @@ async function reload(): Promise<void> {
       if (filled) await new Promise<void>((drawn) => whenIdle(drawn, DRAWN_MS));
     }
     const all = { ...rows, ...(await replica.keep!.loadMany()) };
-    for (const group of GROUPED_AHEAD) {
-      group(all);
-      await pause(0);
-    }
+    await groupAhead(all);
     show(all, []);
   } catch (error) {
     useRecords.setState({ unkept: unkeptBy(error) });
   }
+}
+
+/** Groups the nouns of many rows, each in a task of its own; what follows is in another. */
+async function groupAhead(rows: Rows): Promise<void> {
+  for (const group of GROUPED_AHEAD) {
+    await pause(0);
+    group(rows);
+  }
+  await pause(0);
 }
 
 function heard(message: Message): void {
@@ -269,12 +275,8 @@ async function takeNow({ changes, done = [], changed = [] }: News): Promise<void
     return { ...next, waiting, refused, settling, come, lacking, rows };
   });
   tell(changes ? { kind: 'changes', changes } : { kind: 'outbox' });
-  if (!filled) {
-    for (const group of GROUPED_AHEAD) {
-      await pause(0);
-      group(base);
-    }
-  } else if (!before.filled) {
+  if (!filled) await groupAhead(base);
+  else if (!before.filled) {
     await pause(0);
     useRecords.setState({ lacking: [] });
   }
