@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { get } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { setTimeout as pause } from 'node:timers/promises';
 
 import {
   batchAnswerSchema,
@@ -26,6 +27,7 @@ import fc from 'fast-check';
 import type { Viewer } from '../src/person/openPages';
 import { carryOut } from '../src/records/batch';
 import { changesSince } from '../src/records/feed';
+import { announce, listen, listening } from '../src/records/live';
 import { forgetOldKeys } from '../src/records/once';
 import { findRow, listRows } from '../src/records/store';
 import { sample, sampleId } from './samples';
@@ -515,5 +517,23 @@ describe('the change feed', () => {
     expect(words).toEqual([`data: ${before}\n\n`, `data: ${await revision()}\n\n`]);
     server.closeAllConnections();
     await new Promise((resolve) => server.close(resolve));
+  });
+
+  it('tells the last of several that come close together, once', async () => {
+    const words: string[] = [];
+    const end = listen(service, (word) => void words.push(word));
+    const heard = async (count: number) => {
+      while (words.length < count) await pause(5);
+    };
+    await heard(1);
+    const { revision } = await changesSince(service, { since: '', page: 1 });
+    for (let more = 1; more <= 12; more += 1) announce(service.studioId, revision + more);
+    await heard(2);
+    // One that is older than what was told is no news.
+    announce(service.studioId, revision + 5);
+    await pause(600);
+    end();
+    expect(words).toEqual([`data: ${revision}\n\n`, `data: ${revision + 12}\n\n`]);
+    expect(listening()).toBe(0);
   });
 });

@@ -11,6 +11,8 @@ import { revisionOf } from './revision';
 const WORD_MS = 20_000;
 /** How often it is looked for what other processes wrote, ms: a second device follows within a second. */
 const LOOK_MS = 500;
+/** How long a listener is left in peace after a word, ms: a crew's taps are asked for together. */
+const REST_MS = 250;
 
 const written = new EventEmitter().setMaxListeners(0);
 
@@ -67,16 +69,22 @@ class Lookout {
 const lookout = new Lookout();
 
 /**
- * Server-sent events (WHATWG HTML, section 9.2): at which revision the records are, and each newer one. Answers how it
- * ends.
+ * Server-sent events (WHATWG HTML, section 9.2): at which revision the records are, and a newer one at once; of several
+ * that follow one another closely, the last. Answers how it ends.
  */
 export function listen(scope: Scope, send: (text: string) => void): () => void {
   const { database, studioId } = scope;
-  let newest = 0;
+  let [newest, told] = [0, 0];
+  let rest: NodeJS.Timeout | null = null;
   const tell = (revision: number) => {
-    if (revision <= newest) return;
-    newest = revision;
-    send(`data: ${revision}\n\n`);
+    newest = Math.max(newest, revision);
+    if (rest !== null || newest === told) return;
+    told = newest;
+    send(`data: ${told}\n\n`);
+    rest = setTimeout(() => {
+      rest = null;
+      tell(newest);
+    }, REST_MS).unref();
   };
   // Where they cannot be read just now, whoever listens finds out by asking.
   revisionOf(scope).then(tell, () => undefined);
@@ -86,6 +94,7 @@ export function listen(scope: Scope, send: (text: string) => void): () => void {
   const leave = lookout.join(database);
   return () => {
     clearInterval(word);
+    if (rest !== null) clearTimeout(rest);
     written.off(studioId, tell);
     leave();
   };
