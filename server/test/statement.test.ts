@@ -1,16 +1,21 @@
 import { randomUUID } from 'node:crypto';
 
 import { NOUN_NAMES } from '@leggero/contract';
-import { sql } from 'drizzle-orm';
+import { getTableColumns, sql } from 'drizzle-orm';
 import type { RowDataPacket } from 'mysql2';
 
 import { databaseError } from '../src/db/connect';
 import { inserter } from '../src/db/insert';
 import { statements } from '../src/db/statement';
-import { pumps, sizers } from '../src/db/tables';
+import { pumps, readings, sizers } from '../src/db/tables';
 import { transact } from '../src/db/transact';
 import { findRow, listRows, rowsAmong } from '../src/records/store';
 import { demoForTests } from './service';
+
+/** One of the database's own counters. */
+interface Status extends RowDataPacket {
+  Value: string;
+}
 
 const demo = demoForTests();
 const pump = inserter(pumps);
@@ -52,6 +57,29 @@ describe('a statement that is kept', () => {
     const tiers = await listRows(demo, 'tier');
     const ids = tiers.slice(1, 4).map(({ id }) => id);
     expect((await rowsAmong(demo, 'tier', ids.reverse())).map(({ position }) => position)).toEqual([1, 2, 3]);
+  });
+
+  it('reads few rows where few are asked for, also right after very many came', async () => {
+    const { id, ...others } = getTableColumns(readings);
+    const columns = Object.values(others).map(({ name }) => sql.identifier(name));
+    const all = sql.join(columns, sql`, `);
+    const many = sql`insert into readings (${sql.identifier(id.name)}, ${all}) select uuid(), ${all} from readings`;
+    while ((await demo.database.$count(readings)) < 5000) await demo.database.execute(many);
+    const some = (await listRows(demo, 'reading')).slice(0, 8).map((reading) => reading.id);
+    const [rows, read] = await transact(demo.database, async (within) => {
+      // Of its connection alone: what it reads from here on.
+      const readSoFar = async () => {
+        const [counts] = (await within.execute(
+          sql`show session status where Variable_name regexp '^Handler_(read|icp_attempts)'`,
+        )) as unknown as [Status[]];
+        return counts.reduce((sum, { Value }) => sum + Number(Value), 0);
+      };
+      const before = await readSoFar();
+      const found = await rowsAmong({ ...demo, database: within }, 'reading', some);
+      return [found.length, (await readSoFar()) - before];
+    });
+    expect(rows).toBe(8);
+    expect(read).toBeLessThan(100);
   });
 
   it('finds nothing of another studio, and nothing among none', async () => {

@@ -10,6 +10,12 @@ export interface Statement {
   params: unknown[];
 }
 
+/**
+ * Rows of a studio by several of their ids: by these. After many came at once the database takes a studio's rows for few,
+ * and would look through all of them.
+ */
+export const BY_IDS = { forceIndex: 'PRIMARY' };
+
 const dialect = new MySqlDialect();
 
 /** More than there are; where whoever asks may choose, they choose no more of them than this. */

@@ -3,6 +3,7 @@ import { and, eq, inArray } from 'drizzle-orm';
 import { v5 } from 'uuid';
 
 import type { Scope } from '../db/records';
+import { BY_IDS } from '../db/statement';
 import { calibrations, models, pumps, readings } from '../db/tables';
 import type { ReadLine } from './line';
 
@@ -57,7 +58,7 @@ async function idsThere({ database, studioId }: Scope, ids: readonly string[]): 
   for (let i = 0; i < ids.length; i += ASKED) {
     const rows = await database
       .select({ id: readings.id })
-      .from(readings)
+      .from(readings, BY_IDS)
       .where(and(eq(readings.studioId, studioId), inArray(readings.id, ids.slice(i, i + ASKED))));
     for (const { id } of rows) there.push(id);
   }

@@ -7,7 +7,7 @@ import { databaseError } from '../db/connect';
 import { inserter } from '../db/insert';
 import type { Scope } from '../db/records';
 import { groupBy } from '../db/shape';
-import { ask, statements, type Statement } from '../db/statement';
+import { ask, BY_IDS, statements, type Statement } from '../db/statement';
 import { goingWith } from '../deed/going';
 import { HttpProblem } from '../http/problem';
 import { asSeen, inReach, type Whose } from './reach';
@@ -118,7 +118,7 @@ const AMONG = statements((name: NounName, role: Role, count: number) => {
   const ids = Array.from({ length: count }, (_, i) => sql.placeholder(`id${i}`));
   return new QueryBuilder()
     .select(columnsOf(name))
-    .from(TABLES[name] as MySqlTable)
+    .from(TABLES[name] as MySqlTable, BY_IDS)
     .where(and(inArray(TABLES[name].id, ids), inReach(name, placesOf(role))))
     .orderBy(...orderOf(name));
 });
