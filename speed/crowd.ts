@@ -36,15 +36,16 @@ interface Sent {
 
 /**
  * Two hundred people of twenty studios, each of whom reads a build, as a device does that is filled, and then taps once a
- * second for a minute, each tap answered with what others wrote meanwhile: how long the slowest in a hundred waits,
- * whether anybody is refused, and whether memory stays.
+ * second for a minute, each tap answered with what others wrote meanwhile; in between a device asks when it hears that
+ * others wrote. How long the slowest in a hundred waits, whether anybody is refused, and whether memory stays.
  */
 export async function measureCrowd(bench: Bench): Promise<void> {
   const full = { studios: STUDIOS, people: PEOPLE, seconds: SECONDS, coming: COMING };
   const { studios, people, seconds, coming } = bench.smoke ? SMALL : full;
   // Each has an address of their own, as behind something that hands their requests on.
   const { url, pid } = await bench.freshWorld({ LEGGERO_PROXIES: '127.0.0.1' });
-  const agent = new Agent({ keepAlive: true, maxSockets: 400 });
+  // Let go before the server does, which would cut off what is just being asked.
+  const agent = new Agent({ keepAlive: true, maxSockets: 400, timeout: 3000 });
   const send = (person: Partial<Person>, method: string, path: string, body?: unknown) =>
     ask(agent, `${url}${path}`, { person, method, body });
   try {
@@ -58,31 +59,27 @@ export async function measureCrowd(bench: Bench): Promise<void> {
       if (performance.now() - begun < (coming + SETTLED * seconds) * 1000) settled = Math.max(settled, rss);
       else most = Math.max(most, rss);
     }, 250);
-    const once = async <Answer>(person: Person, method: string, path: string, body?: unknown): Promise<Answer> => {
+    const once: Once = async (person, method, path, body) => {
       const start = performance.now();
       const { status, body: answer } = await send(person, method, path, body);
       took.push(performance.now() - start);
       if (status >= 300) refused += 1;
-      return answer as Answer;
+      return answer as never;
     };
     await Promise.all(
       crowd.map(async (person, i) => {
         // Not all in the same instant.
         const begun = performance.now() + (1000 * coming * i) / crowd.length;
         await pause(begun - performance.now());
-        const here = `?studio=${person.studioId}`;
-        let since = '';
-        for (let more = true; more;) {
-          const { cursor, more: next } = await once<Changes>(person, 'GET', `/api/changes${here}&since=${since}`);
-          [since, more] = [cursor, next];
-        }
+        const phone = new Phone(person, once);
+        const ends = listenAt(`${url}/api/changes/live?studio=${person.studioId}`, person, (word) => phone.hear(word));
+        await phone.fill();
         for (let second = 0; second < seconds; second += 1) {
           const next = begun + 1000 * (second + 1);
-          const answer = await once<BatchAnswer>(person, 'POST', `/api/batch${here}`, { ...tap(person), since });
-          if (answer.answers.some(({ problem }) => problem !== null)) refused += 1;
-          since = answer.changes?.cursor ?? since;
+          if (!(await phone.tap())) refused += 1;
           await pause(next - performance.now());
         }
+        ends();
       }),
     );
     clearInterval(watching);
@@ -118,6 +115,84 @@ export async function measureCrowd(bench: Bench): Promise<void> {
     agent.destroy();
   }
 }
+
+type Once = <Answer>(person: Person, method: string, path: string, body?: unknown) => Promise<Answer>;
+
+/** What a device asks: one thing at a time, and what others wrote only where no answer on its way tells it already. */
+class Phone {
+  private since = '';
+  private revision = 0;
+  private heard = 0;
+  private last: Promise<unknown> = Promise.resolve();
+  private readonly here: string;
+
+  constructor(
+    private readonly person: Person,
+    private readonly once: Once,
+  ) {
+    this.here = `?studio=${person.studioId}`;
+  }
+
+  fill(): Promise<void> {
+    return this.after(() => this.pull());
+  }
+
+  /** Whether it was taken. */
+  tap(): Promise<boolean> {
+    return this.after(async () => {
+      const body = { ...tap(this.person), since: this.since };
+      const { answers, changes } = await this.once<BatchAnswer>(this.person, 'POST', `/api/batch${this.here}`, body);
+      if (changes) this.take(changes);
+      return answers.every(({ problem }) => problem === null);
+    });
+  }
+
+  /** The server told of a newer revision. */
+  hear(revision: number): void {
+    this.heard = revision;
+    void this.after(async () => {
+      if (this.heard > this.revision) await this.pull();
+    });
+  }
+
+  private async pull(): Promise<void> {
+    for (let more = true; more;) {
+      const changes = await this.once<Changes>(this.person, 'GET', `/api/changes${this.here}&since=${this.since}`);
+      this.take(changes);
+      ({ more } = changes);
+    }
+  }
+
+  private take({ cursor, revision }: Pick<Changes, 'cursor' | 'revision'>): void {
+    [this.since, this.revision] = [cursor, revision];
+  }
+
+  private after<Done>(what: () => Promise<Done>): Promise<Done> {
+    const done = this.last.then(what);
+    this.last = done;
+    return done;
+  }
+}
+
+/** Hears which revisions the server tells of; answers how it ends. */
+function listenAt(address: string, person: Person, told: (revision: number) => void): () => void {
+  const asked = request(address, { agent: false, headers: headersOf(person) }, (response) => {
+    response.setEncoding('utf8').on('data', (word: string) => {
+      const [, revision] = /^data: (\d+)/.exec(word) ?? [];
+      if (revision) told(Number(revision));
+    });
+    // It is cut off at the end.
+    response.on('error', () => undefined);
+  });
+  asked.on('error', () => undefined);
+  asked.end();
+  return () => asked.destroy();
+}
+
+const headersOf = ({ cookie, address }: Partial<Person>) => ({
+  ...(cookie ? { Cookie: cookie } : {}),
+  ...(address ? { 'X-Forwarded-For': address } : {}),
+});
 
 type Send = (person: Partial<Person>, method: string, path: string, body?: unknown) => Promise<Sent>;
 
@@ -177,8 +252,7 @@ function ask(
   const text = body === undefined ? null : JSON.stringify(body);
   const headers = {
     ...(text === null ? {} : { 'Content-Type': 'application/json', 'Content-Length': Buffer.byteLength(text) }),
-    ...(person.cookie ? { Cookie: person.cookie } : {}),
-    ...(person.address ? { 'X-Forwarded-For': person.address } : {}),
+    ...headersOf(person),
   };
   return new Promise((resolve, reject) => {
     const asked = request(address, { agent, method, headers }, (response) => {

@@ -536,4 +536,20 @@ describe('the change feed', () => {
     expect(words).toEqual([`data: ${revision}\n\n`, `data: ${revision + 12}\n\n`]);
     expect(listening()).toBe(0);
   });
+
+  it('leaves each who listens the longer in peace the more there are', async () => {
+    const [MANY, REST_MS] = [30, 600];
+    const heard = Array.from({ length: MANY }, (): number[] => []);
+    const ends = heard.map((at) => listen(service, () => void at.push(performance.now())));
+    const { revision } = await changesSince(service, { since: '', page: 1 });
+    const all = async (words: number) => {
+      while (heard.some((at) => at.length < words)) await pause(5);
+    };
+    await all(1);
+    announce(service.studioId, revision + 1);
+    await all(2);
+    for (const end of ends) end();
+    // Timers keep time to the millisecond.
+    for (const [first, then] of heard) expect(then! - first!).toBeGreaterThan(REST_MS - 2);
+  });
 });

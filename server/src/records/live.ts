@@ -13,6 +13,8 @@ const WORD_MS = 20_000;
 const LOOK_MS = 500;
 /** How long a listener is left in peace after a word, ms: a crew's taps are asked for together. */
 const REST_MS = 250;
+/** So many words a second at most, however many listen: each is answered by a question. */
+const MOST_WORDS = 50;
 
 const written = new EventEmitter().setMaxListeners(0);
 
@@ -81,10 +83,11 @@ export function listen(scope: Scope, send: (text: string) => void): () => void {
     if (rest !== null || newest === told) return;
     told = newest;
     send(`data: ${told}\n\n`);
+    const restMs = Math.max(REST_MS, (1000 * listening()) / MOST_WORDS);
     rest = setTimeout(() => {
       rest = null;
       tell(newest);
-    }, REST_MS).unref();
+    }, restMs).unref();
   };
   // Where they cannot be read just now, whoever listens finds out by asking.
   revisionOf(scope).then(tell, () => undefined);
