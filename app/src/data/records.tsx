@@ -33,6 +33,7 @@ import {
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { weakMapMemoize } from 'reselect';
 
+import { painted } from '@/device/painted';
 import { CHECK_NOUNS, checksOf, PIECE_NOUNS, pieceOf, piecesOf, STUDY_NOUNS, studiesOf } from '@/views/checks';
 import { eyeChecksOf, rowsOfEyeChecks } from '@/views/eyes';
 import { SIZER_NOUNS, sizersOf } from '@/views/gauges';
@@ -41,6 +42,7 @@ import { dresserOf } from '@/views/pairs';
 import { groupsOf, listed, listOf } from '@/views/rows';
 import { DETAIL_NOUNS, detailOf, SHELF_NOUNS, shelfOf } from '@/views/shelf';
 
+import { isShownAtOnce } from './atOnce';
 import { ApiError, call } from './client';
 import { deliver, pullSoon } from './delivery';
 import { onPrivate } from './replica';
@@ -82,15 +84,37 @@ export function RecordsProvider({ client, children }: { client: QueryClient; chi
       await client.cancelQueries({ queryKey: [PRIVATE] });
       await Promise.race([client.invalidateQueries({ queryKey: [PRIVATE] }), late]);
     });
-    return useRecords.subscribe(({ rows, filled, lacking }, before) => {
-      if (!filled || (rows === before.rows && lacking === before.lacking)) return;
-      for (const noun of NOUN_NAMES) {
-        const isNew = rows[noun] !== before.rows[noun] || before.lacking.includes(noun);
-        if (isNew && !lacking.includes(noun)) client.setQueryData(rowsKey(noun), rows[noun]);
-      }
-    });
+    return renewing(client);
   }, [client]);
   return <QueryClientProvider client={client}>{children}</QueryClientProvider>;
+}
+
+/**
+ * Renews the queries of the nouns that change: at once, or after the frame that shows some of it already. Answers how it
+ * ends.
+ */
+function renewing(client: QueryClient): () => void {
+  let told = useRecords.getState();
+  let late = false;
+  const renew = () => {
+    const { rows, filled, lacking } = useRecords.getState();
+    const before = told;
+    told = useRecords.getState();
+    if (!filled || (rows === before.rows && lacking === before.lacking)) return;
+    for (const noun of NOUN_NAMES) {
+      const isNew = rows[noun] !== before.rows[noun] || before.lacking.includes(noun);
+      if (isNew && !lacking.includes(noun)) client.setQueryData(rowsKey(noun), rows[noun]);
+    }
+  };
+  return useRecords.subscribe(() => {
+    if (late) return;
+    if (!isShownAtOnce()) return renew();
+    late = true;
+    void painted().then(() => {
+      late = false;
+      renew();
+    });
+  });
 }
 
 const asked = <N extends NounName>(nouns: readonly N[]) => ({

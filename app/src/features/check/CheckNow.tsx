@@ -2,7 +2,9 @@ import type { CheckRecord } from '@leggero/contract';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 
+import { useAtOnce } from '@/data/atOnce';
 import { useLengths } from '@/data/lengths';
+import { resultsOf } from '@/views/checks';
 import type { SizerChoice } from '@/views/holes';
 import { figureOf } from '@/views/modelView';
 import type { ShownModel } from '@/parts/WithModel';
@@ -20,19 +22,28 @@ interface CheckNowProps {
 }
 
 /** Which balloon of the batch is on, and how to hold it. */
-export function CheckNow({ check: { size, results }, hole, left, children }: CheckNowProps) {
+export function CheckNow({ check, hole, left, children }: CheckNowProps) {
   const { text } = useLengths();
   return (
     <View className="items-center gap-2">
-      <View role="status" className="flex-row items-baseline gap-2">
-        <Words look="quiet">Balloon</Words>
-        <Words look="figure" className="text-[44px] leading-[50px]">
-          {results.length + 1}
-        </Words>
-        <Words look="quiet">{left === null ? `of ${size}` : `of ${size} · ${left} left in the piece`}</Words>
-      </View>
+      <Place check={check} left={left} />
       {children}
       <Words className="text-center">{howTo(hole, text)}</Words>
+    </View>
+  );
+}
+
+/** Which balloon is on: told as soon as the last answer is kept. */
+function Place({ check: { id, size, results }, left }: Pick<CheckNowProps, 'check' | 'left'>) {
+  const answered = useAtOnce(({ checkResult }) => resultsOf(checkResult).of(id).length);
+  const leftNow = left === null ? null : left - (answered - results.length);
+  return (
+    <View role="status" className="flex-row items-baseline gap-2">
+      <Words look="quiet">Balloon</Words>
+      <Words look="figure" className="text-[44px] leading-[50px]">
+        {Math.min(answered + 1, size)}
+      </Words>
+      <Words look="quiet">{leftNow === null ? `of ${size}` : `of ${size} · ${leftNow} left in the piece`}</Words>
     </View>
   );
 }

@@ -18,13 +18,17 @@ function isAtRest({ filled, fresh, struggling, stuck, entering, waiting, settlin
  */
 export function SettledMark() {
   const fetching = useIsFetching() > 0;
-  const atRest = useRecords(isAtRest);
   const path = usePathname();
   const shut = useAccess(({ access }) => doorAt(access, path) !== null);
-  const settled = shut || (!fetching && atRest);
   useEffect(() => {
-    if (settled) document.documentElement.dataset['settled'] = path;
-    else delete document.documentElement.dataset['settled'];
-  }, [settled, path]);
+    // Nothing of it is drawn: it costs a tap no render.
+    const mark = () => {
+      const settled = shut || (!fetching && isAtRest(useRecords.getState()));
+      if (settled) document.documentElement.dataset['settled'] = path;
+      else delete document.documentElement.dataset['settled'];
+    };
+    mark();
+    return useRecords.subscribe(mark);
+  }, [fetching, path, shut]);
   return null;
 }
