@@ -90,7 +90,7 @@ describe('in a hall without a network', () => {
     expect(tab.complaints).toEqual([]);
   });
 
-  it('opens with what it knew, asks only what is new, and a tap costs one small request', async () => {
+  it('opens with what it knew, asks only what is new, and a tap costs one small request and draws what it changes once', async () => {
     const phone = await world.visit(`/shelf/${model.id}`, PHONE);
     await phone.tap('button', 'Check a batch');
     await phone.settled();
@@ -105,10 +105,15 @@ describe('in a hall without a network', () => {
       const path = paths.get(requestId);
       if (path) asked.push({ path, bytes: encodedDataLength });
     });
+    await phone.page.evaluate(countDrawings, '[role=button]');
     await phone.tap('button', 'Just passes: right');
     await phone.settled();
     expect(asked.map(({ path }) => path)).toEqual(['/api/batch']);
     expect(asked[0]!.bytes).toBeLessThan(2048);
+    // The balloon that is on, its picture and the verdict: whatever changed, once.
+    const drawn = await phone.page.evaluate(() => (window as unknown as Drawing).leggeroDrawn);
+    expect(drawn.length).toBeGreaterThan(2);
+    expect(drawn.filter(({ times }) => times !== 1)).toEqual([]);
     asked.length = 0;
     await phone.reload();
     // Whom this device is for, and what is new.
@@ -116,3 +121,30 @@ describe('in a hall without a network', () => {
     expect(asked.reduce((sum, { bytes }) => sum + bytes, 0)).toBeLessThan(2048);
   });
 });
+
+interface Drawing extends Window {
+  /** What was drawn anew, and how often. */
+  leggeroDrawn: { what: string; times: number }[];
+}
+
+/** Counts from now on how often each thing of a page is drawn anew, but for what a finger presses. */
+function countDrawings(pressed: string): void {
+  const drawing = window as unknown as Drawing;
+  drawing.leggeroDrawn = [];
+  const known = new Map<Node, Map<string, Drawing['leggeroDrawn'][number]>>();
+  new MutationObserver((changes) => {
+    const now = new Set<Drawing['leggeroDrawn'][number]>();
+    for (const { target, type, attributeName } of changes) {
+      const element = target instanceof Element ? target : target.parentElement;
+      if (element === null || element.closest(pressed)) continue;
+      const of = known.get(target) ?? new Map<string, Drawing['leggeroDrawn'][number]>();
+      known.set(target, of);
+      const name = attributeName ?? type;
+      const seen = of.get(name) ?? { what: `${name} of ${element.outerHTML.slice(0, 200)}`, times: 0 };
+      if (seen.times === 0) drawing.leggeroDrawn.push(seen);
+      of.set(name, seen);
+      now.add(seen);
+    }
+    for (const seen of now) seen.times += 1;
+  }).observe(document.body, { subtree: true, childList: true, characterData: true, attributes: true });
+}
