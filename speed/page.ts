@@ -2,7 +2,9 @@ import type { ElementHandle, Page } from 'puppeteer-core';
 
 interface Watched extends Window {
   leggeroTasks: { at: number; ms: number }[];
+  /** What the browser tells of taps, and when what shows them was drawn, ms from each. */
   leggeroTaps: number[];
+  leggeroShown: number[];
   leggeroDraws: number[];
 }
 
@@ -47,16 +49,20 @@ export async function tapsOn(page: Page, { selector, shows, rounds, pauseMs }: T
   for (let round = 0; round < rounds; round += 1) {
     await touch(page, selector);
     await new Promise((resolve) => setTimeout(resolve, pauseMs));
-    const seen = await page.evaluate(() => (window as unknown as Watched).leggeroTaps.splice(0));
+    const { told, shown } = await page.evaluate(() => {
+      const { leggeroTaps, leggeroShown } = window as unknown as Watched;
+      return { told: leggeroTaps.splice(0), shown: leggeroShown.splice(0) };
+    });
+    if (shows !== undefined && shown.length === 0) throw new Error(`a tap on ${selector} is not shown by ${shows}`);
     // A quicker one leaves no entry: it counts as that.
-    taps.push(Math.max(SHORTEST_MS, ...seen));
+    taps.push(Math.max(SHORTEST_MS, ...told, ...shown));
   }
   return taps;
 }
 
 function noteTaps(shortest: number, shows: string | null): void {
   const watched = window as unknown as Watched;
-  watched.leggeroTaps = [];
+  [watched.leggeroTaps, watched.leggeroShown] = [[], []];
   new PerformanceObserver((list) => {
     for (const { name, duration } of list.getEntries()) if (name === 'click') watched.leggeroTaps.push(duration);
   }).observe({ type: 'event', durationThreshold: shortest } as PerformanceObserverInit);
@@ -70,7 +76,7 @@ function noteTaps(shortest: number, shows: string | null): void {
     tapped = null;
     requestAnimationFrame(() => {
       // The first thing after this frame is drawn.
-      const note = () => watched.leggeroTaps.push(performance.now() - at);
+      const note = () => watched.leggeroShown.push(performance.now() - at);
       void scheduler.postTask(note, { priority: 'user-blocking' });
     });
   }).observe(document.body, { subtree: true, childList: true, characterData: true });

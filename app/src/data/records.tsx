@@ -97,9 +97,9 @@ function renewing(client: QueryClient): () => void {
   let told = useRecords.getState();
   let late = false;
   const renew = () => {
-    const { rows, filled, lacking } = useRecords.getState();
     const before = told;
     told = useRecords.getState();
+    const { rows, filled, lacking } = told;
     if (!filled || (rows === before.rows && lacking === before.lacking)) return;
     for (const noun of NOUN_NAMES) {
       const isNew = rows[noun] !== before.rows[noun] || before.lacking.includes(noun);
