@@ -64,6 +64,15 @@ export class Visitor {
     return visitor;
   }
 
+  /** Has every page that is opened from now on begin at this moment, ms since 1970: what it counts by days stands still. */
+  async beginAt(moment: number): Promise<void> {
+    await this.page.evaluateOnNewDocument((at) => {
+      const now = Date.now.bind(Date);
+      const off = at - now();
+      Date.now = () => now() + off;
+    }, moment);
+  }
+
   /** Opens a page of the world by its address, and waits until all of it has come. */
   async goTo(address: string): Promise<void> {
     await this.page.goto(`${this.home}${address}`, { waitUntil: 'domcontentloaded' });
