@@ -153,11 +153,27 @@ function merged<Row>(many: readonly Row[], few: readonly Row[], compare: Compare
   const all: Row[] = [];
   let from = 0;
   for (const row of few) {
-    while (from < many.length && compare(many[from]!, row) <= 0) all.push(many[from++]!);
+    const to = placeAfter(many, { row, from, compare });
+    while (from < to) all.push(many[from++]!);
     all.push(row);
   }
   while (from < many.length) all.push(many[from++]!);
   return all;
+}
+
+/** Where a row comes to stand in a sorted list, `from` a place on: after all that stands alike. Mostly it is the last. */
+function placeAfter<Row>(
+  many: readonly Row[],
+  { row, from, compare }: { row: Row; from: number; compare: Compare<Row> },
+): number {
+  let [low, high] = [from, many.length];
+  if (low < high && compare(many[high - 1]!, row) <= 0) return high;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (compare(many[middle]!, row) <= 0) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 /** A row with the rows that hang on it; the very same for the very same rows. */
