@@ -148,7 +148,7 @@ async function hear(message: Exclude<Message, { kind: 'pull' | 'standing' | 'lef
   const { keep } = replica;
   if (!keep) return;
   const before = useRecords.getState();
-  if (message.kind === 'changes' && (!before.filled || message.changes.anew || message.changes.more)) return reload();
+  if (message.kind === 'much' || (message.kind === 'changes' && !before.filled)) return reload();
   const { entries, revision: kept } = await keep.entries();
   useRecords.setState((state) => {
     const { waiting, refused } = asRead(state, { entries, before });
@@ -274,7 +274,8 @@ async function takeNow({ changes, done = [], changed = [] }: News): Promise<void
     const rows = shown(state, { base, filled, waiting, settling });
     return { ...next, waiting, refused, settling, come, lacking, rows };
   });
-  tell(changes ? { kind: 'changes', changes } : { kind: 'outbox' });
+  if (!changes) tell({ kind: 'outbox' });
+  else tell(changes.anew || changes.more ? { kind: 'much' } : { kind: 'changes', changes });
   if (!filled) await groupAhead(base);
   else if (!before.filled) {
     await pause(0);

@@ -13,6 +13,8 @@ export type Message =
   | { kind: 'outbox'; withdrawn?: string[] }
   /** The server told this. */
   | { kind: 'changes'; changes: Changes }
+  /** It told so much that it is better read from what the device keeps. */
+  | { kind: 'much' }
   /** Something private was written. */
   | { kind: 'private' }
   /** How the way to the server is. */
