@@ -45,6 +45,7 @@ import { DETAIL_NOUNS, detailOf, SHELF_NOUNS, shelfOf } from '@/views/shelf';
 import { isShownAtOnce } from './atOnce';
 import { ApiError, call } from './client';
 import { deliver, pullSoon } from './delivery';
+import { LackingProvider, useLacking } from './lacking';
 import { onPrivate } from './replica';
 import { rowsOf, useRecords } from './state';
 import { useTrade } from './trade';
@@ -86,7 +87,11 @@ export function RecordsProvider({ client, children }: { client: QueryClient; chi
     });
     return renewing(client);
   }, [client]);
-  return <QueryClientProvider client={client}>{children}</QueryClientProvider>;
+  return (
+    <QueryClientProvider client={client}>
+      <LackingProvider>{children}</LackingProvider>
+    </QueryClientProvider>
+  );
 }
 
 /**
@@ -134,7 +139,11 @@ const asked = <N extends NounName>(nouns: readonly N[]) => ({
 const askedFor = weakMapMemoize(asked) as typeof asked;
 
 /** The rows of some nouns, by noun; undefined until they have come. */
-const useRows = <N extends NounName>(nouns: readonly N[]): Pick<Rows, N> | undefined => useQueries(askedFor(nouns));
+function useRows<N extends NounName>(nouns: readonly N[]): Pick<Rows, N> | undefined {
+  const rows = useQueries(askedFor(nouns));
+  const lacking = useLacking();
+  return lacking === null || nouns.some((noun) => lacking.includes(noun)) ? undefined : rows;
+}
 
 /** A page's view of some records. */
 export interface Records<Data> {

@@ -3,6 +3,7 @@ import { usePathname } from 'expo-router';
 import { useEffect } from 'react';
 
 import { doorAt, useAccess } from '@/data/access';
+import { useLacking } from '@/data/lacking';
 import { useRecords, type RecordsState } from '@/data/state';
 
 /** Whether what is here is what the server has, or the server is out of reach. */
@@ -18,17 +19,20 @@ function isAtRest({ filled, fresh, struggling, stuck, entering, waiting, settlin
  */
 export function SettledMark() {
   const fetching = useIsFetching() > 0;
+  const lacking = useLacking();
   const path = usePathname();
   const shut = useAccess(({ access }) => doorAt(access, path) !== null);
   useEffect(() => {
     // Nothing of it is drawn: it costs a tap no render.
     const mark = () => {
-      const settled = shut || (!fetching && isAtRest(useRecords.getState()));
+      const state = useRecords.getState();
+      const drawn = !state.filled || lacking?.length === 0;
+      const settled = shut || (!fetching && drawn && isAtRest(state));
       if (settled) document.documentElement.dataset['settled'] = path;
       else delete document.documentElement.dataset['settled'];
     };
     mark();
     return useRecords.subscribe(mark);
-  }, [fetching, path, shut]);
+  }, [fetching, lacking, path, shut]);
   return null;
 }
