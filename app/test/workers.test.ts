@@ -1,5 +1,10 @@
+import { TRADE } from '@leggero/core';
+
 import { answerWith } from '@/device/answer';
 import { ask } from '@/device/ask';
+import { learn, learnInParts, questionInParts, questionOf } from '@/views/knowledge';
+
+import { someRecords } from './studio';
 
 type Listener = (event: { data: unknown }) => void;
 
@@ -61,6 +66,31 @@ describe('a question to a worker', () => {
     expect(handedOver).toEqual([question, answer.buffer]);
   });
 
+  it('may be sent in parts, which come before it in their order, each by itself', async () => {
+    const { worker, scope } = pretended();
+    within(scope, () =>
+      answerWith<string, string, string>({ work: (question, _, ahead) => [...ahead, question].join(' ') }),
+    );
+    const made: string[] = [];
+    function* parts() {
+      for (const part of ['five', 'six']) {
+        made.push(part);
+        yield part;
+      }
+    }
+    const asked = ask<string, string>(worker, { ahead: parts(), question: 'seven' });
+    expect(made).toEqual(['five']);
+    expect(await asked).toBe('five six seven');
+  });
+
+  it('is rejected when it cannot be sent', async () => {
+    const { worker } = pretended();
+    worker.postMessage = () => {
+      throw new Error('could not be cloned');
+    };
+    await expect(ask(worker, { question: () => 1 })).rejects.toThrow('could not be cloned');
+  });
+
   it('is rejected with the words of what went wrong, at once or later', async () => {
     const first = pretended();
     const broken = () => {
@@ -92,4 +122,21 @@ describe('a question to a worker', () => {
     await new Promise((resolve) => setTimeout(resolve, 20));
     expect([isEnded(), settled]).toEqual([true, false]);
   });
+});
+
+it('a large shelf is sent in parts, and teaches what it teaches at once', () => {
+  const [first] = someRecords().models;
+  const models = Array.from({ length: 90 }, (_, i) => ({
+    ...first!,
+    id: `balloon ${i}`,
+    nominalMm: 250 + i,
+    calibrations: first!.calibrations.map((each) => ({ ...each, id: `calibration ${i}` })),
+  }));
+  const { ahead, question } = questionInParts(models, [], TRADE);
+  const parts = [...ahead];
+  expect(parts.map(({ length }) => length)).toEqual([40, 40]);
+  expect(question.balloons).toHaveLength(10);
+  const { shelf } = learnInParts(question, parts);
+  expect(shelf.outcomes.size).toBe(90);
+  expect(shelf).toEqual(learn(questionOf(models, [], TRADE)).shelf);
 });

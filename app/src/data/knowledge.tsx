@@ -6,6 +6,7 @@ import { ask } from '@/device/ask';
 import {
   learn,
   learnedOf,
+  questionInParts,
   questionOf,
   readingsIn,
   standsWith,
@@ -67,7 +68,6 @@ function useLearned(models: ShelfModel[] | undefined, pumps: PumpRecord[] | unde
   const stands = later !== null && later.models === models && later.pumps === pumps && standsWith(later.learned, trade);
   useEffect(() => {
     if (stands || !models || !pumps || readingsIn(models) <= MOST_AT_ONCE) return;
-    const question = questionOf(models, pumps, trade);
     let given: AbortController;
     let timer: ReturnType<typeof setTimeout>;
     const askOne = (patienceMs: number) => {
@@ -78,9 +78,9 @@ function useLearned(models: ShelfModel[] | undefined, pumps: PumpRecord[] | unde
         given.abort();
         askOne(2 * patienceMs);
       }, patienceMs);
-      void ask<KnowledgeQuestion, Lesson>(worker, { question, signal: given.signal })
+      void ask<KnowledgeQuestion, Lesson>(worker, { ...questionInParts(models, pumps, trade), signal: given.signal })
         // A worker whose code is gone, since a newer version was opened in another tab: the page does it, if slower.
-        .catch(() => learn(question))
+        .catch(() => learn(questionOf(models, pumps, trade)))
         .then((lesson) => {
           clearTimeout(timer);
           // Every row of a large shelf is worked out anew with it: in between, the page goes on.

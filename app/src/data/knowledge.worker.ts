@@ -1,5 +1,9 @@
+import type { ShelfBalloon } from '@leggero/core';
+
 import { answerWith } from '@/device/answer';
-import { learn, type KnowledgeQuestion, type Lesson } from '@/views/knowledge';
+import { learnInParts, type KnowledgeQuestion, type Lesson } from '@/views/knowledge';
 
 /** Works out what a large shelf teaches, off the page's own thread. */
-answerWith<KnowledgeQuestion, Lesson>({ work: learn });
+answerWith<KnowledgeQuestion, Lesson, ShelfBalloon[]>({
+  work: (question, _, ahead) => learnInParts(question, ahead),
+});

@@ -1,7 +1,10 @@
-import type { WorkerAnswer } from './answer';
+import type { Ahead, WorkerAnswer } from './answer';
+import { pause } from './pause';
 
 interface Asking<Question> {
   question: Question;
+  /** What is sent before the question, each in a task of its own: to copy all at once would hold the page up. */
+  ahead?: Iterable<unknown>;
   /** What of the question is handed over instead of copied. */
   handOver?: Transferable[];
   /** Told how far the worker is, a share, where it says so. */
@@ -13,7 +16,7 @@ interface Asking<Question> {
 /** Asks a worker of its own one question, and ends it with the answer. Rejects with what the worker could not do. */
 export function ask<Question, Answer>(
   worker: Worker,
-  { question, handOver = [], onShare, signal }: Asking<Question>,
+  { question, ahead = [], handOver = [], onShare, signal }: Asking<Question>,
 ): Promise<Answer> {
   return new Promise<Answer>((resolve, reject) => {
     const end = () => worker.terminate();
@@ -28,6 +31,14 @@ export function ask<Question, Answer>(
       end();
       reject(new Error(message));
     };
-    worker.postMessage(question, handOver);
+    const send = async () => {
+      for (const part of ahead) {
+        worker.postMessage({ ahead: part } satisfies Ahead);
+        await pause(0);
+        if (signal?.aborted) return;
+      }
+      worker.postMessage(question, handOver);
+    };
+    send().catch(reject);
   });
 }

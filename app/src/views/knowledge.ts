@@ -63,6 +63,27 @@ export function questionOf(
   };
 }
 
+/** So many balloons are put together and copied for a worker without holding the page up. */
+const BALLOONS_AT_ONCE = 40;
+
+/** The same in parts: balloons that are sent ahead, many at a time, and the question with those that are left. */
+export function questionInParts(
+  models: readonly ShelfModel[],
+  pumps: readonly PumpRecord[],
+  trade: Trade,
+): { ahead: Iterable<ShelfBalloon[]>; question: KnowledgeQuestion } {
+  const sent = models.length - (models.length % BALLOONS_AT_ONCE);
+  function* ahead() {
+    for (let i = 0; i < sent; i += BALLOONS_AT_ONCE) yield models.slice(i, i + BALLOONS_AT_ONCE).map(coreBalloon);
+  }
+  return { ahead: ahead(), question: questionOf(models.slice(sent), pumps, trade) };
+}
+
+/** What a shelf teaches; `ahead`: balloons of it that were sent before the question. */
+export function learnInParts(question: KnowledgeQuestion, ahead: readonly ShelfBalloon[][]): Lesson {
+  return learn({ ...question, balloons: [...ahead.flat(), ...question.balloons] });
+}
+
 /** What a shelf teaches. */
 export function learn({ trade, ...question }: KnowledgeQuestion): Lesson {
   const watched = watchedTrade(trade);

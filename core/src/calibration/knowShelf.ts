@@ -18,14 +18,18 @@ export interface ShelfCalibration {
   readings: readonly Reading[];
 }
 
-/** A balloon on the shelf, its calibrations newest first. */
-export interface ShelfBalloon {
+/** What a balloon is, whatever was read of it. */
+interface BalloonSort {
   id: string;
   line: string;
   kind: ModelKind;
   nominalMm: number;
   /** Two balloons, one in the other: it fills unlike any other of its line. */
   stuffed: boolean;
+}
+
+/** A balloon on the shelf, its calibrations newest first. */
+export interface ShelfBalloon extends BalloonSort {
   calibrations: readonly ShelfCalibration[];
 }
 
@@ -35,7 +39,7 @@ export type FitOutcome = { fit: CalibrationFit; problem: null } | { fit: null; p
 /** A fitted calibration and whose it is. */
 interface Fitted {
   id: string;
-  balloon: ShelfBalloon;
+  balloon: BalloonSort;
   inflatorId: string;
   fit: CalibrationFit;
 }
@@ -89,9 +93,10 @@ export function knowShelf({
   eachCalibration(balloons, (balloon, { id, inflatorId, readings }) => {
     const { kind } = inflatorOf(inflatorId);
     const own = errorsOf(errors, { inflatorId, kind }, trade);
-    const { nominalMm } = balloon;
+    const { calibrations, ...sort } = balloon;
+    const { nominalMm } = sort;
     const made = fitCalibration({ nominalMm, readings, pump: { kind }, errors: own, known: { inflator: null }, trade });
-    if (made.ok) alone.push({ id, balloon, inflatorId, fit: made.value });
+    if (made.ok) alone.push({ id, balloon: sort, inflatorId, fit: made.value });
   });
   const known = new Map<string, InflatorKnowledge | null>();
   for (const [id, inflator] of inflators) {
@@ -174,7 +179,7 @@ export function fitOnShelf({
   shelf,
   trade = TRADE,
 }: {
-  balloon: Pick<ShelfBalloon, 'id' | 'line' | 'kind' | 'nominalMm' | 'stuffed'>;
+  balloon: BalloonSort;
   calibration: ShelfCalibration;
   inflator: Inflator;
   shelf: Pick<ShelfKnowledge, 'errors' | 'alone' | 'answers' | 'margins'>;
@@ -201,7 +206,7 @@ function knownOf({
   shelf,
   trade,
 }: {
-  balloon: Pick<ShelfBalloon, 'id' | 'line' | 'kind' | 'nominalMm' | 'stuffed'>;
+  balloon: BalloonSort;
   calibrationId: string | null;
   inflatorId: string;
   inflator: Inflator;
@@ -254,13 +259,13 @@ function linesOf(all: readonly Fitted[]): Lines {
 }
 
 /** Calibrations of a balloon's line in its kind, its own among them. */
-function lineOf(balloon: Pick<ShelfBalloon, 'line' | 'kind'>, all: readonly Fitted[]): readonly Fitted[] {
+function lineOf(balloon: Pick<BalloonSort, 'line' | 'kind'>, all: readonly Fitted[]): readonly Fitted[] {
   return linesOf(all).get(balloon.kind)?.get(nameOf(balloon))?.fitted ?? [];
 }
 
 /** Calibrations of the other lines of a balloon's kind, line by line. */
 function otherLines(
-  balloon: Pick<ShelfBalloon, 'line' | 'kind'>,
+  balloon: Pick<BalloonSort, 'line' | 'kind'>,
   all: readonly Fitted[],
 ): (readonly CalibrationFit[])[] {
   const own = nameOf(balloon);
@@ -273,12 +278,12 @@ function tellOfInflator(fits: readonly CalibrationFit[]): boolean {
 }
 
 /** The other sizes of a balloon's line: one line in one kind behaves alike, balloon by balloon. */
-export function sameLine(a: Pick<ShelfBalloon, 'id' | 'line' | 'kind'>, b: ShelfBalloon): boolean {
+export function sameLine(a: Pick<BalloonSort, 'id' | 'line' | 'kind'>, b: Omit<BalloonSort, 'nominalMm'>): boolean {
   return a.id !== b.id && !b.stuffed && a.kind === b.kind && nameOf(a) === nameOf(b);
 }
 
 /** A line's name without what differs in writing only. */
-function nameOf({ line }: Pick<ShelfBalloon, 'line'>): string {
+function nameOf({ line }: Pick<BalloonSort, 'line'>): string {
   return line.trim().toLowerCase();
 }
 
@@ -293,7 +298,7 @@ export function estimateFor({
   shelf,
   trade = TRADE,
 }: {
-  balloon: Pick<ShelfBalloon, 'id' | 'line' | 'kind' | 'nominalMm'>;
+  balloon: Pick<BalloonSort, 'id' | 'line' | 'kind' | 'nominalMm'>;
   inflatorId: string;
   inflator: Inflator;
   shelf: ShelfKnowledge;
