@@ -17,8 +17,9 @@ const isLess = (now: Lacking, before: Lacking) =>
   before === null ? now !== null : now !== null && now.length < before.length;
 
 /**
- * Has pages draw the first rows part by part, between which the browser does other things: it is a whole page that
- * comes with them. What changes later is drawn with the next frame; what was drawn once is not taken away again.
+ * Has pages draw the first rows of a device part by part, between which the browser does other things: it is a whole
+ * page that comes with them. What the device keeps already is drawn in one go, which is sooner, and what changes later
+ * with the next frame; what was drawn once is not taken away again.
  */
 export function LackingProvider({ children }: { children: ReactNode }) {
   const [lacking, setLacking] = useState(lackingNow);
@@ -26,7 +27,9 @@ export function LackingProvider({ children }: { children: ReactNode }) {
     if (lacking?.length === 0) return;
     const follow = () => {
       const now = lackingNow();
-      if (isLess(now, lacking)) startTransition(() => setLacking(now));
+      if (!isLess(now, lacking)) return;
+      if (useRecords.getState().come > 0) startTransition(() => setLacking(now));
+      else setLacking(now);
     };
     follow();
     return useRecords.subscribe(follow);

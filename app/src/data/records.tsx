@@ -172,9 +172,9 @@ export const asTheyAre = <Given,>(rows: Given): Given => rows;
 
 const NOT_THERE = new ApiError(404);
 
-/** One of some records: not there once all have come, nothing is on its way, and it is not among them. */
-function useOne<Data>(found: Records<unknown>, data: Data | undefined): Records<Data> {
-  const missing = found.data !== undefined && data === undefined;
+/** One of some records: not there once all have come, nothing is on its way, and the one `asked` for is not among them. */
+function useOne<Data>(found: Records<unknown>, data: Data | undefined, asked = true): Records<Data> {
+  const missing = asked && found.data !== undefined && data === undefined;
   const gone = useRecords(({ fresh, struggling, entering }) => missing && (fresh || struggling) && entering === 0);
   return { data, error: gone ? NOT_THERE : found.error, refetch: found.refetch };
 }
@@ -244,7 +244,7 @@ export function usePieces(): Records<PieceRecord[]> {
 export function usePiece(id: string | null): Records<PieceRecord> {
   const rows = useView(PIECE_NOUNS, asTheyAre);
   const piece = useMemo(() => (rows.data && id !== null ? pieceOf(rows.data, id) : undefined), [rows.data, id]);
-  return useOne(rows, piece);
+  return useOne(rows, piece, id !== null);
 }
 
 /** Every check of a batch, newest first. */
