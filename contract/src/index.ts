@@ -16,7 +16,7 @@ export * from './problem';
 export * from './pump';
 export * from './role';
 export * from './route';
-export { changedSince } from './layeredMap';
+export { changedSince, LayeredMap } from './layeredMap';
 export * from './rows';
 export * from './sizer';
 export * from './study';

@@ -76,12 +76,17 @@ async function lead(signal: AbortSignal): Promise<void> {
     else heard = revision;
     wake();
   });
+  // Sending comes after what was entered is seen: it costs the time of half a frame.
+  let seen: Promise<void> = Promise.resolve();
   const endWatching = useRecords.subscribe((state, before) => {
-    if (state.waiting !== before.waiting) wake();
+    if (state.waiting === before.waiting) return;
+    seen = painted();
+    void seen.then(wake);
   });
   let patience = FIRST_PAUSE_MS;
   while (!signal.aborted) {
     nap = new AbortController();
+    await seen;
     const outcome = await courier.turn();
     if (signal.aborted) break;
     if (outcome === 'failed') {
@@ -112,8 +117,6 @@ class Courier {
 
   /** One request, where there is anything to ask. */
   async turn(): Promise<'done' | 'failed' | 'idle'> {
-    // Sending comes after what was entered is seen: it costs the time of half a frame.
-    if (useRecords.getState().waiting.length > 0) await painted();
     const { next, aside } = this.sorted();
     stand({ aside: aside.length });
     try {

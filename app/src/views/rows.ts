@@ -1,4 +1,4 @@
-import { changedSince, idSchema, instantSchema, NOUNS, type NounName, type RowOf } from '@leggero/contract';
+import { changedSince, idSchema, instantSchema, LayeredMap, NOUNS, type NounName, type RowOf } from '@leggero/contract';
 import { weakMapMemoize } from 'reselect';
 
 /** Some rows of one noun, by id. */
@@ -126,7 +126,7 @@ function regrouped<Row>(
   { rows, changed }: { rows: ReadonlyMap<string, Row>; changed: ReadonlySet<string> },
   { parentOf, compare }: Grouping<Row>,
 ): Grouped<Row> {
-  const groups = new Map(last.groups);
+  const groups = LayeredMap.on(last.groups);
   const parents = new Map<string, { left: Set<Row>; come: Row[] }>();
   const at = (row: Row) => {
     const parent = parentOf(row);
@@ -143,7 +143,7 @@ function regrouped<Row>(
   for (const [parent, { left, come }] of parents) {
     const all = groups.get(parent) ?? NOTHING;
     const stay = left.size === 0 ? all : all.filter((row) => !left.has(row));
-    groups.set(parent, merged(stay, come.sort(compare), compare));
+    groups.put(parent, merged(stay, come.sort(compare), compare));
   }
   return groups;
 }
