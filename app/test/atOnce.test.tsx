@@ -72,6 +72,12 @@ describe('what a hand waits for', () => {
     await screen.findByText('0 in all');
   });
 
+  it('waits for no frame where no row changed', async () => {
+    await open(true);
+    act(() => useRecords.setState({ entering: 1 }));
+    expect(frames).toHaveLength(0);
+  });
+
   it('makes nothing wait where it is not on the page', async () => {
     const ids = await open(false);
     lay({ remove: 'tier', id: ids[0]! });

@@ -47,7 +47,7 @@ import { ApiError, call } from './client';
 import { deliver, pullSoon } from './delivery';
 import { LackingProvider, useLacking } from './lacking';
 import { onPrivate } from './replica';
-import { rowsOf, useRecords } from './state';
+import { rowsOf, useRecords, type RecordsState } from './state';
 import { useTrade } from './trade';
 
 const LONGEST_PAUSE_MS = 3000;
@@ -101,23 +101,24 @@ export function RecordsProvider({ client, children }: { client: QueryClient; chi
 function renewing(client: QueryClient): () => void {
   let told = useRecords.getState();
   let late = false;
+  const isNews = ({ rows, filled, lacking }: RecordsState) =>
+    filled && (rows !== told.rows || lacking !== told.lacking);
   const renew = () => {
     const before = told;
     told = useRecords.getState();
-    const { rows, filled, lacking } = told;
-    if (!filled || (rows === before.rows && lacking === before.lacking)) return;
+    const { rows, lacking } = told;
     for (const noun of NOUN_NAMES) {
       const isNew = rows[noun] !== before.rows[noun] || before.lacking.includes(noun);
       if (isNew && !lacking.includes(noun)) client.setQueryData(rowsKey(noun), rows[noun]);
     }
   };
-  return useRecords.subscribe(() => {
-    if (late) return;
+  return useRecords.subscribe((state) => {
+    if (late || !isNews(state)) return;
     if (!isShownAtOnce()) return renew();
     late = true;
     void painted().then(() => {
       late = false;
-      renew();
+      if (isNews(useRecords.getState())) renew();
     });
   });
 }

@@ -38,7 +38,11 @@ function Place({ check: { id, size, results }, left }: Pick<CheckNowProps, 'chec
   const answered = useAtOnce(({ checkResult }) => resultsOf(checkResult).of(id).length);
   const leftNow = left === null ? null : left - (answered - results.length);
   return (
-    <View role="status" className="flex-row items-baseline gap-2">
+    // Of a size of its own, so that another number lays out nothing around it.
+    <View
+      role="status"
+      className="h-[50px] flex-row items-baseline justify-center gap-2 self-stretch [contain:size_layout_style]"
+    >
       <Words look="quiet">Balloon</Words>
       <Words look="figure" className="text-[44px] leading-[50px]">
         {Math.min(answered + 1, size)}
