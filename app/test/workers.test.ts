@@ -83,6 +83,19 @@ describe('a question to a worker', () => {
     expect(await asked).toBe('five six seven');
   });
 
+  it('that failed is sent no further', async () => {
+    const { worker, raw } = pretended();
+    let made = 0;
+    function* parts() {
+      while (made < 5) yield (made += 1);
+    }
+    const asked = ask(worker, { ahead: parts(), question: 1 });
+    raw.onerror?.({ message: 'script error' });
+    await expect(asked).rejects.toThrow('script error');
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(made).toBe(1);
+  });
+
   it('is rejected when it cannot be sent', async () => {
     const { worker } = pretended();
     worker.postMessage = () => {

@@ -173,9 +173,12 @@ export const asTheyAre = <Given,>(rows: Given): Given => rows;
 
 const NOT_THERE = new ApiError(404);
 
-/** One of some records: not there once all have come, nothing is on its way, and the one `asked` for is not among them. */
-function useOne<Data>(found: Records<unknown>, data: Data | undefined, asked = true): Records<Data> {
-  const missing = asked && found.data !== undefined && data === undefined;
+/**
+ * One of some records: not there once all have come, nothing is on its way, and it is not among them. Where none is
+ * `wanted`, none is missing.
+ */
+function useOne<Data>(found: Records<unknown>, data: Data | undefined, wanted = true): Records<Data> {
+  const missing = wanted && found.data !== undefined && data === undefined;
   const gone = useRecords(({ fresh, struggling, entering }) => missing && (fresh || struggling) && entering === 0);
   return { data, error: gone ? NOT_THERE : found.error, refetch: found.refetch };
 }

@@ -19,7 +19,11 @@ export function ask<Question, Answer>(
   { question, ahead = [], handOver = [], onShare, signal }: Asking<Question>,
 ): Promise<Answer> {
   return new Promise<Answer>((resolve, reject) => {
-    const end = () => worker.terminate();
+    let ended = false;
+    const end = () => {
+      ended = true;
+      worker.terminate();
+    };
     signal?.addEventListener('abort', end, { once: true });
     worker.onmessage = ({ data }: MessageEvent<WorkerAnswer<Answer>>) => {
       if ('share' in data) return onShare?.(data.share);
@@ -35,7 +39,7 @@ export function ask<Question, Answer>(
       for (const part of ahead) {
         worker.postMessage({ ahead: part } satisfies Ahead);
         await pause(0);
-        if (signal?.aborted) return;
+        if (ended) return;
       }
       worker.postMessage(question, handOver);
     };
