@@ -45,7 +45,7 @@ import { judgeEye } from '../src/consistency/eye';
 import { printShift, shineAdvice } from '../src/finish';
 import { foilHeadroom } from '../src/foil';
 import { foilMassG, helium, latexMassG } from '../src/helium';
-import { alikeSizes, basket, closingOf, closingTolerance, curtain, jointFor } from '../src/linking';
+import { alikeSizes, basket, closingOf, closingTolerance, curtain, jointFor, standingAcross } from '../src/linking';
 import { joinersFor, sprayOf, tailFor, wrapPole } from '../src/modelling';
 import { partedPair, skinStuffing, sphereInClear } from '../src/stuffing';
 import { stuffedCurve } from '../src/stuffing/pair';
@@ -321,6 +321,7 @@ export function panoramaBeside(trade: Trade): Record<string, unknown> {
     linking: [
       made,
       made.ok ? closingTolerance({ closing: closingOf(made.value.snapped), trade }) : null,
+      made.ok ? standingAcross(made.value.exact, trade) : null,
       jointFor({ nominalMm: inch(6), chains: [], trade }),
       jointFor({ nominalMm: inch(6), chains: [{ count: 5, widthMm: 127, lengthMm: 660 }], trade }),
       alikeSizes(

@@ -1,4 +1,4 @@
-import { cross, dot, plus, unit } from '../numeric/space';
+import { cross, dot, placeOf, plus, unit } from '../numeric/space';
 import { neighboursOf } from './neighbours';
 import type { Place } from './knotLine';
 import { ballsOf, type PackedGarland } from './soft';
@@ -85,7 +85,6 @@ export function nestIn(
 /** Three of them. */
 type Three = readonly [Ball, Ball, Ball];
 
-const placeOf = ({ xMm, yMm, zMm }: { xMm: number; yMm: number; zMm: number }): Place => [xMm, yMm, zMm];
 const minus = (a: Place, b: Place): Place => plus(a, b, -1);
 
 const isClear = (ball: Ball, other: Ball): boolean =>

@@ -24,6 +24,8 @@ export interface Relaxing {
   besideMm?: Float64Array | undefined;
   /** What spheres are tied to each other by. */
   bonds?: readonly Bond[] | undefined;
+  /** Pairs that do not slide on one another. */
+  grips?: readonly Grip[] | undefined;
   /** So many of the first spheres, and of the first knots, stay where they are. */
   held?: number | undefined;
   heldKnots?: number | undefined;
@@ -37,6 +39,14 @@ export interface Bond {
   restMm: number;
 }
 
+/** Two spheres that stick where they touch: they may come nearer and go apart, and resist being moved sideways. */
+export interface Grip {
+  a: number;
+  b: number;
+  /** From a to b where they touched, of length 1. */
+  towards: readonly [x: number, y: number, z: number];
+}
+
 export interface RelaxHow {
   /**
    * Done once no two press into one another by more than this share of how far apart they belong; where something draws
@@ -48,6 +58,8 @@ export interface RelaxHow {
   pull?: number | undefined;
   /** Downwards on each, the same share. */
   weight?: number | undefined;
+  /** The spring of necks and bonds beside that of two that press; `NECK` where it is not said. */
+  neck?: number | undefined;
   walls?: readonly Wall[] | undefined;
 }
 
@@ -63,19 +75,25 @@ const FIRE = { wait: 8, faster: 1.1, slower: 0.5, alpha: 0.15, fade: 0.99, first
 const SKIN = 0.5;
 /** A neck gives more easily than balloons that press: its spring beside theirs. */
 const NECK = 0.2;
+/**
+ * What resists sliding beside what resists pressing, of bodies that keep their volume: 2 (1 - ν) / (2 - ν) at ν = ½.
+ *
+ * Source: Mindlin, Journal of Applied Mechanics 16, 259 (1949).
+ */
+const GRIP = 2 / 3;
 /** Of the greatest force that is there at rest, what is left is nothing. */
 const AT_REST = 1e-4;
 
 /**
  * Lets spheres come to rest: where two are nearer than they reach they push apart in proportion, what is tied is held at
  * its knot, what is tied to another by a bond to that one, knots slide along their line where something draws on them.
- * Every mass is 1, as is every spring but those of necks and bonds, which are `NECK`.
+ * Every mass is 1, as is every spring but those of necks and bonds (`neck`) and of what sticks (`GRIP`).
  *
  * Source: Bitzek et al., Physical Review Letters 97, 170201 (2006): FIRE.
  */
 export function relax(spheres: Relaxing, how: RelaxHow): Relaxed {
   const { at, reachMm, knot, tetherMm, held = 0 } = spheres;
-  if (reachMm.length < SORTED_FROM || held > 0 || spheres.bonds) return relaxed(spheres, how);
+  if (reachMm.length < SORTED_FROM || held > 0 || spheres.bonds || spheres.grips) return relaxed(spheres, how);
   const order = orderInSpace(at, reachMm);
   const sorted = {
     ...spheres,
@@ -92,8 +110,10 @@ export function relax(spheres: Relaxing, how: RelaxHow): Relaxed {
 /** From so many on they are worked on in the order in which they lie. */
 const SORTED_FROM = 2000;
 
-function relaxed(spheres: Relaxing, { within, mostSteps, pull = 0, weight = 0, walls = [] }: RelaxHow): Relaxed {
-  const { at, reachMm, knot, tetherMm, alongMm, line, besideMm, bonds = [], held = 0, heldKnots = 0 } = spheres;
+function relaxed(spheres: Relaxing, how: RelaxHow): Relaxed {
+  const { within, mostSteps, pull = 0, weight = 0, walls = [], neck = NECK } = how;
+  const { at, reachMm, knot, tetherMm, alongMm, line, besideMm, held = 0, heldKnots = 0 } = spheres;
+  const { bonds = [], grips = [] } = spheres;
   const { abs, sqrt } = Math;
   const n = reachMm.length;
   const knots = alongMm?.length ?? 0;
@@ -165,7 +185,7 @@ function relaxed(spheres: Relaxing, { within, mostSteps, pull = 0, weight = 0, w
         const d = sqrt(dx * dx + dy * dy + dz * dz);
         const long = d - tetherMm![i]!;
         if (long > 0) {
-          const by = (NECK * long) / d;
+          const by = (neck * long) / d;
           fx -= by * dx;
           fy -= by * dy;
           fz -= by * dz;
@@ -183,13 +203,31 @@ function relaxed(spheres: Relaxing, { within, mostSteps, pull = 0, weight = 0, w
       const dz = at[b + 2]! - at[a + 2]!;
       const d = sqrt(dx * dx + dy * dy + dz * dz);
       if (d <= restMm) continue;
-      const by = (NECK * (d - restMm)) / d;
+      const by = (neck * (d - restMm)) / d;
       f[a]! += by * dx;
       f[a + 1]! += by * dy;
       f[a + 2]! += by * dz;
       f[b]! -= by * dx;
       f[b + 1]! -= by * dy;
       f[b + 2]! -= by * dz;
+    }
+    for (const { a: one, b: other, towards } of grips) {
+      const [a, b] = [3 * one, 3 * other];
+      const [tx, ty, tz] = towards;
+      const dx = at[b]! - at[a]!;
+      const dy = at[b + 1]! - at[a + 1]!;
+      const dz = at[b + 2]! - at[a + 2]!;
+      // What is left of it beside the way from one to the other.
+      const along = dx * tx + dy * ty + dz * tz;
+      const fx = GRIP * (dx - along * tx);
+      const fy = GRIP * (dy - along * ty);
+      const fz = GRIP * (dz - along * tz);
+      f[a]! += fx;
+      f[a + 1]! += fy;
+      f[a + 2]! += fz;
+      f[b]! -= fx;
+      f[b + 1]! -= fy;
+      f[b + 2]! -= fz;
     }
     if (slides) {
       if (heldKnots === 0) f[3 * n]! += pull * meanMm;
@@ -210,7 +248,8 @@ function relaxed(spheres: Relaxing, { within, mostSteps, pull = 0, weight = 0, w
       vv += v[i]! * v[i]!;
       ff += f[i]! * f[i]!;
     }
-    if (!slides && weight === 0 && bonds.length === 0 ? worst <= within : ff <= still * still * size) break;
+    if (!slides && weight === 0 && bonds.length + grips.length === 0 ? worst <= within : ff <= still * still * size)
+      break;
     if (power > 0) {
       const mix = alpha * sqrt(vv / (ff || 1));
       for (let i = 0; i < size; i += 1) v[i] = (1 - alpha) * v[i]! + mix * f[i]!;

@@ -1,14 +1,14 @@
 import { ok, problem, type Result } from '../result';
 import { formOf, usualLeanDeg, type Form } from './form';
-import { rootWithin } from '../numeric';
 import { TRADE, type Trade } from '../trade';
 import { snapForm, type SnappedForm, type SnapProblemCode } from './snapForm';
+import { standingForm } from './standingForm';
 
 /** A basket by its spokes' size or by the opening it shall have: one of the two. */
 export interface BasketAsked {
   spokes: number;
   baseMm?: number | undefined;
-  /** Clear width of the opening, mm. */
+  /** Clear width of the opening as it stands, mm. */
   mouthMm?: number | undefined;
   rings: number;
   stepMm: number;
@@ -69,18 +69,24 @@ export function basket({
   const nearest = formOf(of(detail.nearestMm), trade);
   return problem('tie-too-small', {
     field: 'mouthMm',
-    detail: { ...detail, nearestMm: nearest.ok ? nearest.value.mouthMm : mouthMm! },
+    detail: { ...detail, nearestMm: nearest.ok ? standingForm(nearest.value, trade).mouthMm : mouthMm! },
   });
 }
 
+/** How near the opening comes to what was asked, mm, and after how many tries it does not. */
+const NEAR_MM = 0.02;
+const TRIES = 12;
+
+/** Everything scales but joints, so that each try is off by what they take up alone. */
 function baseForMouth(of: (baseMm: number) => Form['shape'], mouthMm: number, trade: Trade): number | null {
   if (!(mouthMm > 0 && Number.isFinite(mouthMm))) return null;
-  const off = (baseMm: number) => {
+  let baseMm = Math.max(mouthMm, 2.1 * Math.abs(of(1).jointMm) + 1);
+  for (let tries = 0; tries < TRIES; tries += 1) {
     const form = formOf(of(baseMm), trade);
-    return form.ok ? form.value.mouthMm - mouthMm : -mouthMm;
-  };
-  const least = 2.1 * Math.abs(of(1).jointMm) + 1;
-  const most = 20 * mouthMm;
-  if (off(least) > 0 || off(most) < 0) return null;
-  return rootWithin({ of: off, low: least, high: most, within: 1e-9 * mouthMm });
+    const opensMm = form.ok ? standingForm(form.value, trade).mouthMm : 0;
+    if (!(opensMm > 0)) return null;
+    if (Math.abs(opensMm - mouthMm) < NEAR_MM) return baseMm;
+    baseMm *= mouthMm / opensMm;
+  }
+  return null;
 }

@@ -158,7 +158,8 @@ export function formOf(shape: FormShape, trade: Trade = TRADE): Result<Form, For
     layers.push(cap);
   }
   const whole = kind === 'ball' ? mirrored(layers) : layers;
-  return ok({ shape, layers: whole, ties: based ? tiesOf(whole, trade) : [], ...extentOf(kind, whole) });
+  const ties = based ? tiesOf(whole, trade) : [];
+  return ok({ shape, layers: whole, ties, ...extentOf(kind, whole, ties) });
 }
 
 /**
@@ -281,15 +282,17 @@ function mirrored(layers: readonly FormLayer[]): FormLayer[] {
   return [...below.reverse(), ...layers];
 }
 
-function extentOf(kind: FormKind, layers: readonly FormLayer[]) {
+/** What a form takes up in all, and its opening, mm. */
+export function extentOf(kind: FormKind, layers: readonly FormLayer[], ties: readonly TieLayer[]) {
   const top = layers.at(-1)!;
-  const low = Math.min(...layers.map(({ heightMm, widthMm }) => heightMm - widthMm / 2));
-  const high = Math.max(...layers.map(({ heightMm, widthMm }) => heightMm + widthMm / 2));
+  const all = [...layers, ...ties];
+  const low = Math.min(...all.map(({ heightMm, widthMm }) => heightMm - widthMm / 2));
+  const high = Math.max(...all.map(({ heightMm, widthMm }) => heightMm + widthMm / 2));
   // A wreath opens at its first ring.
   const open = kind === 'wreath' ? layers[0]! : top;
   return {
     mouthMm: top.role === 'cap' ? 0 : Math.max(0, 2 * open.radiusMm - open.widthMm),
-    acrossMm: Math.max(...layers.map(({ radiusMm, widthMm }) => 2 * radiusMm + widthMm)),
+    acrossMm: Math.max(...all.map(({ radiusMm, widthMm }) => 2 * radiusMm + widthMm)),
     heightMm: high - low,
   };
 }

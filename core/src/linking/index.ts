@@ -17,4 +17,5 @@ export * from './simulateClosing';
 export * from './snapForm';
 export * from './softForm';
 export * from './spheres';
+export * from './standingForm';
 export * from './swag';

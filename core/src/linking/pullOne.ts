@@ -2,8 +2,8 @@ import { TRADE, type Trade } from '../trade';
 import type { Closing } from './closing';
 import type { Form, FormLayer } from './form';
 import { oneWrong, type OneWrong } from './oneWrong';
-import { formAsMade } from './softForm';
 import type { Sphere } from './spheres';
+import { formAsMade } from './standingForm';
 
 /** Where a ring stands open: between the skins of two balloons, mm. */
 export interface RingGap {
@@ -14,11 +14,20 @@ export interface RingGap {
 /** Thinner no gap is seen, mm. */
 const LEAST_GAP_MM = 1;
 
+/** What one balloon off its size does. */
+export interface PulledOne {
+  spheres: Sphere[];
+  /** How far it moves itself, mm. */
+  movedMm: number;
+  gap: RingGap | null;
+  wrong: OneWrong | null;
+}
+
 /**
  * One balloon of a closed form off its size: how all of it then lies (`formAsMade`), and, in a ring, what that does to it:
  * whether it still closes, and where it stands open.
  *
- * `spheres`: of the form, as `spheresOf` has them. `at`: which of them, by `offMm`.
+ * `spheres`: of the form as it stands, as `spheresOf` has them. `at`: which of them, by `offMm`.
  */
 export function pullOne({
   spheres,
@@ -34,17 +43,23 @@ export function pullOne({
   at: number;
   offMm: number;
   trade?: Trade | undefined;
-}): { spheres: Sphere[]; gap: RingGap | null; wrong: OneWrong | null } {
+}): PulledOne {
   const sphere = spheres[at]!;
   const closes = ({ role }: FormLayer) => role === 'ring' || role === 'inner-spokes';
   const layer = form.layers[sphere.layer];
   const widthsMm = spheres.map(({ widthMm }, i) => (i === at ? widthMm + offMm : widthMm));
   const lies = formAsMade(form, widthsMm, trade);
-  if (sphere.tie || !layer || !closes(layer)) return { spheres: lies, gap: null, wrong: null };
+  const movedMm = apartMm(sphere, lies[at]!);
+  const pulled = { spheres: lies, movedMm };
+  if (sphere.tie || !layer || !closes(layer)) return { ...pulled, gap: null, wrong: null };
   const ring = form.layers.slice(0, sphere.layer).filter(closes).length;
   const wrong = oneWrong({ closing, ring, offMm, trade });
-  return { spheres: lies, gap: wrong.state === 'opens' ? gapBeside(lies, at) : null, wrong };
+  // Around its spokes a basket's rings lie apart anyway, on pulled necks.
+  const opens = wrong.state === 'opens' && form.shape.kind !== 'basket';
+  return { ...pulled, gap: opens ? gapBeside(lies, at) : null, wrong };
 }
+
+const apartMm = (a: Sphere, b: Sphere) => Math.hypot(b.xMm - a.xMm, b.yMm - a.yMm, b.zMm - a.zMm);
 
 /** The wider of the gaps to its neighbours in its ring, from skin to skin; null where it touches both. */
 function gapBeside(spheres: readonly Sphere[], at: number): RingGap | null {
@@ -53,7 +68,7 @@ function gapBeside(spheres: readonly Sphere[], at: number): RingGap | null {
   const place = ring.indexOf(own);
   const gaps = [1, ring.length - 1].map((step) => {
     const other = ring[(place + step) % ring.length]!;
-    const apart = Math.hypot(other.xMm - own.xMm, other.yMm - own.yMm, other.zMm - own.zMm);
+    const apart = apartMm(own, other);
     const openMm = apart - (own.widthMm + other.widthMm) / 2;
     const on = (share: number) => ({
       xMm: own.xMm + (other.xMm - own.xMm) * share,

@@ -1,6 +1,9 @@
 /** A place, or a direction, in space: x to the right, y to the back, z up; mm where it is a place. */
 export type Vec = readonly [x: number, y: number, z: number];
 
+/** Where something lies. */
+export const placeOf = ({ xMm, yMm, zMm }: { xMm: number; yMm: number; zMm: number }): Vec => [xMm, yMm, zMm];
+
 export const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 
 /** From a so many times along b. */

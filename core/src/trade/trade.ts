@@ -114,6 +114,8 @@ export const TRADE = {
   glueDots: 2,
   linkJoint: 0.04,
   linkJointSd: 0.02,
+  linkNeck: 1,
+  linkNeckSd: 0.5,
   practisedBasket: { spokes: 3.5, firstRing: 3.75, upperRing: 4.25, ties: 2.5 },
   ringGive: 0.006,
   tieGive: 0.06,

@@ -16,6 +16,20 @@ export const linking = {
     about: 'how far that may be off for one balloon, and how much joints of one chain differ',
     range: [0.005, 0.06],
   },
+  linkNeck: {
+    title: 'Neck of a linking balloon',
+    unit: 'of what resists pressing',
+    origin: 'from memory',
+    about: 'how hard the neck or tail of a linked balloon pulls, beside how hard two of them press into one another',
+    range: [0.2, 4],
+  },
+  linkNeckSd: {
+    title: 'From neck to neck',
+    unit: 'of its logarithm',
+    origin: 'from memory',
+    about: 'how far that may be off: what a basket’s width across is known to follows from it',
+    range: [0.05, 1],
+  },
   practisedBasket: {
     title: 'Basket as practised',
     unit: 'inch',
