@@ -132,6 +132,18 @@ describe('builds', () => {
   });
 });
 
+describe('another closed form', () => {
+  it('keeps its contacts, and is also seen as soft bodies come to rest', async () => {
+    await open({ ...BASKET, form: 'cup', rings: 2, leanDeg: 0 });
+    expect(screen.getByText(/^As drawn \d+\S* in across/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('radio', { name: 'At rest' }));
+    expect(
+      screen.getByText(/^As soft bodies .* comes to rest \d+\S* in across, .* in high; no neck is pulled\.$/),
+    ).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Build it once more' })).toBeNull();
+  });
+});
+
 describe('a basket', () => {
   it('has its sizes on the steps, says which look alike, and how exact they must be', async () => {
     await open(BASKET);
@@ -154,21 +166,51 @@ describe('a basket', () => {
     await userEvent.click(more);
     expect(screen.getByText('+¼ in')).toBeTruthy();
     expect(screen.getByText('buckles')).toBeTruthy();
-    expect(screen.getByText(/this balloon is pushed out by 1/)).toBeTruthy();
+    expect(
+      screen.getByText(/Left free this balloon is pushed out by 1.* in; among soft ones, .* moves by \S+ in\./),
+    ).toBeTruthy();
     const fewer = screen.getByRole('button', { name: 'Fewer: this balloon alone' });
     for (let i = 0; i < 5; i += 1) await userEvent.click(fewer);
     expect(screen.getByText('stays open')).toBeTruthy();
   });
 
-  it('comes to rest as soft bodies, larger than it is drawn, its necks pulled', async () => {
-    await open(BASKET);
-    await userEvent.click(screen.getByRole('radio', { name: 'At rest' }));
-    const [, across] =
-      /comes to rest (\d+)\S* in across, .* in high; the longest neck is pulled by \d+ % of its balloon\.$/.exec(
-        screen.getByText(/^As soft bodies/).textContent!,
-      )!;
-    expect(Number(across)).toBeGreaterThan(13);
-    expect(screen.queryByRole('button', { name: 'Build it once more' })).toBeNull();
+  it('stands as its soft balloons rest, its rings sized for the wall it then has', async () => {
+    await open({ ...BASKET, baseMm: inch(3.5) });
+    const inches = (text: string | null) =>
+      text!.match(/\d+(?=\S* in (?:across|high|clear))/g)!.map((each) => Number(each));
+    const [across, high, opening] = inches(screen.getByText(/^As it stands/).textContent);
+    expect(across).toBeGreaterThan(12);
+    expect(across).toBeLessThan(16);
+    expect(high).toBeLessThan(across!);
+    const [, most, well] = /(\d+)\S* in across, .*; (\d+)\S* in clear between/.exec(
+      screen.getByText(/clear between its spokes, where it is narrowest\.$/).textContent!,
+    )!;
+    expect(Number(most)).toBeGreaterThanOrEqual(across!);
+    expect(Number(well)).toBeLessThan(opening!);
+    expect(
+      screen.getByText('Its rings are sized for a wall that leans out by 8°, and about so it rests.'),
+    ).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /^Size its rings for/ })).toBeNull();
+    expect(screen.queryByRole('radio', { name: 'At rest' })).toBeNull();
+  });
+
+  it('with eight spokes rests wider, and sizes its rings for that', async () => {
+    await open({ ...BASKET, count: 8 });
+    const resting = () => screen.getByText(/^Its rings are sized for a wall that leans out by \d+°/).textContent!;
+    const [sized, rests] = /by (\d+)°; at rest it leans by (\d+)°\.$/.exec(resting())!.slice(1).map(Number);
+    expect(rests).toBeGreaterThan(sized! + 5);
+    await userEvent.click(screen.getByRole('button', { name: /^Size its rings for \d+°$/ }));
+    expect(resting()).toMatch(/, and about so it rests\.$/);
+    await rest();
+    expect(lastDone()).toMatchObject({ change: 'piece', by: { design: { count: 8 } } });
+    const { leanDeg } = (lastDone() as { by: { design: ClosedDesign } }).by.design;
+    expect(leanDeg).toBeGreaterThan(sized! + 5);
+  });
+
+  it('whose balloons would press further into one another than balloons do says that it is drawn by its knots', async () => {
+    await open({ ...BASKET, count: 8, rings: 6, leanDeg: 15 });
+    expect(screen.getByRole('alert').textContent).toMatch(/^Drawn by its knots alone/);
+    expect(screen.queryByText(/clear between its spokes/)).toBeNull();
   });
 
   it('shows what cannot be beside its field, keeps what was typed, and names what works', async () => {

@@ -1,13 +1,14 @@
-import type {
-  ClosingSimulation,
-  FittingRing,
-  Form,
-  FormNote,
-  FormStep,
-  HandleProblemCode,
-  LinkProblemCode,
-  OneWrong,
-  SnappedForm,
+import {
+  wellMm,
+  type ClosingSimulation,
+  type FittingRing,
+  type Form,
+  type FormNote,
+  type FormStep,
+  type HandleProblemCode,
+  type LinkProblemCode,
+  type OneWrong,
+  type SnappedForm,
 } from '@leggero/core/linking';
 import type { Problem } from '@leggero/core';
 import type { PieceForm } from '@leggero/contract';
@@ -100,7 +101,7 @@ export const CLOSING_WORDS: Record<OneWrong['state'], { word: string; tone: Tone
 };
 
 /** What one wrong balloon does, in a sentence. */
-export function oneWrongText(wrong: OneWrong, text: Write, fine: Write): string {
+export function oneWrongText(wrong: OneWrong, movedMm: number, text: Write, fine: Write): string {
   const { state, errorMm, liftMm, ties } = wrong;
   const tied =
     ties.unfit === 0
@@ -109,7 +110,8 @@ export function oneWrongText(wrong: OneWrong, text: Write, fine: Write): string 
         `${ties.unfit === 1 ? 'fits' : 'fit'}.`;
   if (state === 'closes') return `The ring’s joints take it up: ${fine(errorMm)} all the way round.${tied}`;
   if (state === 'opens') return `The ring stays open by ${fine(errorMm)} beside it.${tied}`;
-  return `The ring is ${fine(errorMm)} too long: this balloon is pushed out by ${text(liftMm)}.${tied}`;
+  const free = `The ring is ${fine(errorMm)} too long. Left free this balloon is pushed out by ${text(liftMm)}`;
+  return `${free}; among soft ones, tied as it is, it moves by ${fine(movedMm)}.${tied}`;
 }
 
 /** How a stepped size closes. */
@@ -178,17 +180,35 @@ export const FORM_NOTES: Record<FormNote, string> = {
   'keep-layers-apart': 'Put each size in its own bag with its name on: on the table they look alike.',
 };
 
-/** How large a closed form comes out. */
-export function formSizeText({ acrossMm, heightMm, mouthMm }: Form, text: Write): string {
-  const inside = mouthMm > 0 ? `, ${text(mouthMm)} clear inside` : '';
-  return `${text(acrossMm)} across, ${text(heightMm)} high${inside}`;
+/** How large a closed form comes out; a basket as it stands. */
+export function formSizeText({ shape: { kind }, acrossMm, heightMm, mouthMm }: Form, text: Write): string {
+  const inside = mouthMm > 0 ? `, ${text(mouthMm)} clear ${kind === 'wreath' ? 'inside' : 'at its opening'}` : '';
+  return `${kind === 'basket' ? 'As it stands' : 'As drawn'} ${text(acrossMm)} across, ${text(heightMm)} high${inside}`;
+}
+
+/** What is left open of how wide a basket stands, and how much room is in it. */
+export function standsText(form: Form, { leastMm, mostMm }: { leastMm: number; mostMm: number }, text: Write): string {
+  return (
+    `${text(leastMm)} to ${text(mostMm)} across, as hard as its necks may pull; ` +
+    `${text(wellMm(form))} clear between its spokes, where it is narrowest.`
+  );
+}
+
+/** A lean: "8°", outwards; "3° inwards". */
+export function leanText(leanDeg: number): string {
+  const whole = Math.round(Math.abs(leanDeg));
+  return leanDeg < 0 && whole > 0 ? `${whole}° inwards` : `${whole}°`;
+}
+
+/** How a basket's wall leans at rest beside what its rings are sized for. */
+export function restingLeanText(restsDeg: number, sizedDeg: number, oneDeg: number): string {
+  const sized = `Its rings are sized for a wall that leans out by ${leanText(sizedDeg)}`;
+  if (Math.abs(restsDeg - sizedDeg) < oneDeg) return `${sized}, and about so it rests.`;
+  return `${sized}; at rest it leans by ${leanText(restsDeg)}.`;
 }
 
 /** How a closed form lies as soft bodies: "As soft bodies it comes to rest 15 in across, 10 in high; …" */
-export function atRestText(
-  { acrossMm, heightMm, pulled }: { acrossMm: number; heightMm: number; pulled: number },
-  text: Write,
-): string {
+export function atRestText({ acrossMm, heightMm }: Form, pulled: number, text: Write): string {
   const necks =
     pulled < LEAST_PULLED
       ? 'no neck is pulled'

@@ -1,6 +1,14 @@
 import type { ClosedDesign } from '@leggero/contract';
 import { factorsOff, type PieceSpread } from '@leggero/core/building';
-import { countsOf, formAsMade, formAtRest, handleLine, pullOne, workingRings } from '@leggero/core/linking';
+import {
+  countsOf,
+  formAsMade,
+  formAtRest,
+  handleLine,
+  pullOne,
+  restingForm,
+  workingRings,
+} from '@leggero/core/linking';
 import { useCallback, useMemo, useState } from 'react';
 
 import { useTrade } from '@/data/trade';
@@ -22,6 +30,7 @@ import { PieceLayout } from '@/parts/piece/PieceLayout';
 import { PullCard } from './PullCard';
 import type { ShownPiece } from '@/parts/piece/shownPiece';
 import { SizesCard } from '@/parts/piece/SizesCard';
+import { StandsCard } from './StandsCard';
 import { StepsCard } from './StepsCard';
 import { TargetCard } from '@/parts/piece/TargetCard';
 import { ToleranceCard } from './ToleranceCard';
@@ -33,6 +42,7 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
   const trade = useTrade();
   const { piece, basis } = shown;
   const { design, change, view, problem } = usePiece(shown, viewClosed, linkProblemText);
+  const { count, form } = design;
   const [tapped, setTapped] = useState<number | null>(null);
   const [offMm, setOffMm] = useState(0);
   const { text } = basis.lengths;
@@ -58,17 +68,20 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
     setOffMm(0);
   };
   const own = at === null ? [] : spheres.flatMap((sphere, i) => (sphere.key === key ? [i] : []));
-  const rest = useMemo(() => view && (() => formAtRest(view.snapped.form, trade)), [view, trade]);
+  // A basket stands so anyway.
+  const rest = useMemo(() => {
+    if (!view || form === 'basket') return null;
+    return () => formAtRest(view.snapped.form, trade);
+  }, [view, form, trade]);
   const { handle } = design;
   const arch: SceneTube | null =
     view?.handle?.ok && handle
       ? {
-          line: handleLine(view.snapped.form, view.handle.value).map(({ xMm, yMm, zMm }) => [xMm, yMm, zMm]),
+          line: handleLine(view.standing, view.handle.value).map(({ xMm, yMm, zMm }) => [xMm, yMm, zMm]),
           widthMm: view.handle.value.widthMm,
           hex: handle.part.colourHex,
         }
       : null;
-  const { count, form } = design;
   return (
     <PieceLayout
       piece={piece}
@@ -80,7 +93,7 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
               <FormSpace
                 label={pictureText(view, design, text)}
                 spheres={spheres}
-                form={view.snapped.form}
+                form={view.standing}
                 kind={form}
                 partOf={(each) => partOf(design, each)}
                 basis={basis}
@@ -90,7 +103,7 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
                 gap={pulled?.gap ?? null}
                 laidAnew={laidAnew}
                 rest={rest}
-                restText={(soft) => atRestText(soft, text)}
+                restText={(soft) => atRestText(restingForm(view.snapped.form, trade), soft.pulled, text)}
                 handle={arch}
                 wrong={at !== null && offMm !== 0 ? at : null}
                 onTap={(sphere) => {
@@ -99,7 +112,7 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
                 }}
               />
               <Words look="quiet">
-                {`As drawn ${formSizeText(view.snapped.form, text)}. Drag it round; tap a balloon for its target.`}
+                {`${formSizeText(view.standing, text)}. Drag it round; tap a balloon for its target.`}
               </Words>
             </>
           ) : null}
@@ -128,6 +141,7 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
             <PullCard
               offMm={offMm}
               wrong={pulled.wrong}
+              movedMm={pulled.movedMm}
               tie={spheres[at]!.tie || spheres[at]!.key === 'cap'}
               lengths={basis.lengths}
               onOff={setOffMm}
@@ -145,6 +159,9 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
                 text={text}
               />
             </>
+          ) : null}
+          {view && form === 'basket' ? (
+            <StandsCard view={view} basis={basis} onLean={(leanDeg) => change({ leanDeg })} />
           ) : null}
           {form === 'basket' ? (
             <HandleCard
@@ -171,10 +188,10 @@ const FIRST: Camera = { turn: -0.42, tilt: 0.3, zoom: 1, push: [0, 0] };
 const FIELDS = new Set(['baseMm', 'mouthMm', 'stepMm', 'leanDeg', 'rings', 'count']);
 
 function pictureText(
-  { snapped, sizes, balloons }: ClosedView,
+  { standing, sizes, balloons }: ClosedView,
   { form }: ClosedDesign,
   text: (mm: number) => string,
 ): string {
   const parts = sizes.map(({ title, count, widthMm }) => `${title} ${count} of ${text(widthMm)}`).join(', ');
-  return `A ${form} of ${balloons} balloons, ${text(snapped.form.acrossMm)} across: ${parts}`;
+  return `A ${form} of ${balloons} balloons, ${text(standing.acrossMm)} across: ${parts}`;
 }

@@ -13,6 +13,8 @@ interface PullCardProps {
   offMm: number;
   /** None for a balloon that is in no ring. */
   wrong: OneWrong | null;
+  /** How far it moves for it, mm. */
+  movedMm: number;
   tie: boolean;
   lengths: Lengths;
   onOff: (mm: number) => void;
@@ -22,7 +24,7 @@ interface PullCardProps {
 const MOST_STEPS = 8;
 
 /** The tapped balloon pulled off its size: what its ring does. */
-export function PullCard({ offMm, wrong, tie, lengths, onOff }: PullCardProps) {
+export function PullCard({ offMm, wrong, movedMm, tie, lengths, onOff }: PullCardProps) {
   const step = lengths.unit === 'in' ? STEP_MM.eighthInch : 2 * STEP_MM.millimetre;
   const steps = Math.round(offMm / step);
   const shown = steps === 0 ? 'exact' : `${steps > 0 ? '+' : '−'}${lengths.text(Math.abs(offMm))}`;
@@ -41,7 +43,7 @@ export function PullCard({ offMm, wrong, tie, lengths, onOff }: PullCardProps) {
         {wrong ? (
           <View role="status" className="gap-1">
             <Chip {...CLOSING_WORDS[wrong.state]} />
-            <Words>{oneWrongText(wrong, lengths.text, lengths.fine)}</Words>
+            <Words>{oneWrongText(wrong, movedMm, lengths.text, lengths.fine)}</Words>
             <Words look="quiet">
               {`The others exact, it may be ${lengths.fine(wrong.mostMm.large)} too large or ` +
                 `${lengths.fine(wrong.mostMm.small)} too small.`}

@@ -64,10 +64,10 @@ function stillIn(found: PieceView, material: Material): Still | null {
     }
     case 'closed': {
       const { design, view } = found;
-      const { spheres, handle, snapped } = view;
+      const { spheres, handle, standing } = view;
       const balls = seen(spheres, ({ key }) => partOf(design, key).colourHex);
       if (!handle?.ok || !design.handle) return { balls, handle: null, footMm: 0 };
-      const line = handleLine(snapped.form, handle.value).map(projected);
+      const line = handleLine(standing, handle.value).map(projected);
       const { colourHex: hex } = design.handle.part;
       return { balls, handle: { line, near: nearerHalf(line), widthMm: handle.value.widthMm, hex }, footMm: 0 };
     }

@@ -12,6 +12,7 @@ import {
   ringsFor,
   snapForm,
   spheresOf,
+  standingForm,
   type Closing,
   type FittingRing,
   type Form,
@@ -35,6 +36,8 @@ import { FINEST_MM, jointOf, linkToleranceMm, longOf, modelOf, nominalOf, type M
 export interface ClosedView {
   snapped: SnappedForm;
   exact: Form;
+  /** As it stands on its table: the picture, its sizes and its handle follow from that. */
+  standing: Form;
   spheres: Sphere[];
   sizes: PieceSize[];
   closing: Closing;
@@ -88,19 +91,21 @@ export function viewClosed(
       snap: { ...snap, around },
     };
   });
-  const spheres = spheresOf(snapped.form);
+  const standing = standingForm(snapped.form, trade);
+  const spheres = spheresOf(standing);
   return {
     ok: true,
     value: {
       snapped,
       exact,
+      standing,
       spheres,
       sizes,
       closing,
       balloons: spheres.length,
       handle: handle
         ? handleFor({
-            spanMm: handleSpanMm(snapped.form),
+            spanMm: handleSpanMm(standing),
             riseMm: handle.riseMm,
             size: longOf(basis.longs.find(({ id }) => id === handle.part.modelId)),
             trade,
