@@ -182,7 +182,7 @@ describe('a basket', () => {
     expect(across).toBeGreaterThan(12);
     expect(across).toBeLessThan(16);
     expect(high).toBeLessThan(across!);
-    const [, most, well] = /(\d+)\S* in across, .*; (\d+)\S* in clear between/.exec(
+    const [, most, well] = /(\d+)\S* in across, .*\. (\d+)\S* in clear between/.exec(
       screen.getByText(/clear between its spokes, where it is narrowest\.$/).textContent!,
     )!;
     expect(Number(most)).toBeGreaterThanOrEqual(across!);

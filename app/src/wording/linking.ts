@@ -189,7 +189,7 @@ export function formSizeText({ shape: { kind }, acrossMm, heightMm, mouthMm }: F
 /** What is left open of how wide a basket stands, and how much room is in it. */
 export function standsText(form: Form, { leastMm, mostMm }: { leastMm: number; mostMm: number }, text: Write): string {
   return (
-    `${text(leastMm)} to ${text(mostMm)} across, as hard as its necks may pull; ` +
+    `${text(leastMm)} to ${text(mostMm)} across, by how hard its necks pull. ` +
     `${text(wellMm(form))} clear between its spokes, where it is narrowest.`
   );
 }

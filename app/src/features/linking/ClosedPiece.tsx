@@ -151,6 +151,9 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
             <>
               <SizesCard piece={piece} sizes={view.sizes} basis={basis} chosen={key} onChoose={choose} />
               <Words look="quiet">{snapText(view.snapped)}</Words>
+              {form === 'basket' ? (
+                <StandsCard view={view} basis={basis} onLean={(leanDeg) => change({ leanDeg })} />
+              ) : null}
               <ToleranceCard closing={view.closing} form={form} />
               <StepsCard
                 form={view.snapped.form}
@@ -159,9 +162,6 @@ export function ClosedPiece(shown: ShownPiece<ClosedDesign>) {
                 text={text}
               />
             </>
-          ) : null}
-          {view && form === 'basket' ? (
-            <StandsCard view={view} basis={basis} onLean={(leanDeg) => change({ leanDeg })} />
           ) : null}
           {form === 'basket' ? (
             <HandleCard

@@ -1,5 +1,6 @@
 import { holdsAtRest, ownLeanDeg, restingLeanDeg, standingAcross } from '@leggero/core/linking';
 import { useMemo } from 'react';
+import { View } from 'react-native';
 
 import type { PieceBasis } from '@/parts/piece/useBasis';
 import type { ClosedView } from '@/parts/piece/viewClosed';
@@ -38,20 +39,22 @@ export function StandsCard({ view, basis, onLean }: StandsCardProps) {
     );
   return (
     <Card title="How it stands">
-      <Words look="strong">{standsText(standing, standingAcross(form, trade), basis.lengths.text)}</Words>
-      {rests.leanDeg === null ? null : (
-        <Words>{restingLeanText(rests.leanDeg, form.shape.leanDeg, ONE_LEAN_DEG)}</Words>
-      )}
-      {rests.ownDeg === null ? null : (
-        <Button
-          title={`Size its rings for ${leanText(rests.ownDeg)}`}
-          onPress={() => onLean(Math.round(10 * rests.ownDeg!) / 10)}
-        />
-      )}
-      <Words look="quiet">
-        Worked out with soft balloons that press into one another, stick, and pull on their necks; how hard a neck pulls
-        is an estimate.
-      </Words>
+      <View className="gap-2">
+        <Words look="strong">{standsText(standing, standingAcross(form, trade), basis.lengths.text)}</Words>
+        {rests.leanDeg === null ? null : (
+          <Words>{restingLeanText(rests.leanDeg, form.shape.leanDeg, ONE_LEAN_DEG)}</Words>
+        )}
+        {rests.ownDeg === null ? null : (
+          <Button
+            title={`Size its rings for ${leanText(rests.ownDeg)}`}
+            onPress={() => onLean(Math.round(10 * rests.ownDeg!) / 10)}
+          />
+        )}
+        <Words look="quiet">
+          Worked out with soft balloons that press into one another, stick, and pull on their necks; how hard a neck
+          pulls is an estimate.
+        </Words>
+      </View>
     </Card>
   );
 }
