@@ -1,5 +1,14 @@
 import type { PieceRecord } from '@leggero/contract';
-import { basket, closingOf, simulateClosing, swag } from '@leggero/core/linking';
+import {
+  basket,
+  closingOf,
+  formAsMade,
+  formAtRest,
+  formOf,
+  simulateClosing,
+  spheresOf,
+  swag,
+} from '@leggero/core/linking';
 import type { Page } from 'puppeteer-core';
 import { bisect } from 'simple-statistics';
 
@@ -25,6 +34,46 @@ export function measureSnapping({ report, rounds }: Bench): void {
     unit: 'ms',
     most: 1,
   });
+}
+
+/** A basket as it comes to rest, and with one balloon off its size: a page works both out while it is held. */
+export function measureRest({ report, rounds }: Bench): void {
+  for (const [what, spokes, rings] of [
+    ['a basket of thirty balloons', 6, 2],
+    ['a basket of 78 balloons', 6, 6],
+  ] as const) {
+    let times = 0;
+    // Each a little larger: what is known of one is not asked again.
+    const fresh = () => {
+      const form = formOf({
+        kind: 'basket',
+        count: spokes,
+        rings,
+        baseMm: 127 + 0.01 * times++,
+        leanDeg: 3,
+        jointMm: 5,
+      });
+      if (!form.ok) throw new Error('the basket was refused');
+      return form.value;
+    };
+    report({
+      what: `${what}, come to rest`,
+      ours: median(timesOf(() => formAtRest(fresh()), rounds(ROUNDS))),
+      yardstick: 'what a page may be held up for',
+      theirs: 50,
+      ...{ unit: 'ms', most: 1 },
+    });
+    const form = fresh();
+    const widthsMm = spheresOf(form).map(({ widthMm }, i) => (i === 2 * spokes ? widthMm + inch(0.25) : widthMm));
+    formAtRest(form);
+    report({
+      what: `${what}, one of them off its size`,
+      ours: median(timesOf(() => formAsMade(form, widthsMm), rounds(ROUNDS))),
+      yardstick: 'what a page may be held up for',
+      theirs: 50,
+      ...{ unit: 'ms', most: 1 },
+    });
+  }
 }
 
 /** Swags from span and drop, against the same equation given to a general root finder. */

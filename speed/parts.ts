@@ -8,7 +8,7 @@ import { measureBrackets, measureFits } from './fits';
 import { measureGarland } from './garland';
 import { measureBox, measureGoNoGo, measureTiles } from './gauges';
 import { measureHttp, measureWrites } from './http';
-import { measureBuilds, measureCurtain, measureSnapping, measureSwags } from './linking';
+import { measureBuilds, measureCurtain, measureRest, measureSnapping, measureSwags } from './linking';
 import { measureLog } from './log';
 import { measureReplica } from './replica';
 import { measureSchedule } from './schedule';
@@ -31,6 +31,7 @@ export const PARTS: readonly Part[] = [
   { name: 'go-no-go', measure: measureGoNoGo },
   { name: 'pairings', measure: measurePairings },
   { name: 'snapping', measure: measureSnapping },
+  { name: 'rest', measure: measureRest },
   { name: 'swags', measure: measureSwags },
   { name: 'builds', measure: measureBuilds },
   { name: 'column', measure: measureColumn },
