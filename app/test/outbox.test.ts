@@ -1,7 +1,7 @@
-import { layChanges, NO_ROWS } from '@leggero/contract';
+import { layChanges, NO_ROWS, type RowOf } from '@leggero/contract';
 
 import { deliver, pullSoon } from '@/data/delivery';
-import { drop, sendAgain, write } from '@/data/outbox';
+import { drop, rehearse, sendAgain, write } from '@/data/outbox';
 import { NOTHING_YET, useRecords } from '@/data/state';
 import { refusalsOf } from '@/views/entries';
 
@@ -58,6 +58,44 @@ describe('what the user does', () => {
     expect(server.asked.filter((each) => each.startsWith('GET'))).toEqual([]);
     expect(server.asked.length).toBeLessThanOrEqual(3);
     expect(names()).toEqual(['Barge', 'Pump 2']);
+  });
+
+  it('leaves no trace once rehearsed, and is not looked for among all rows again', async () => {
+    await start();
+    const [checkId] = state().rows.check.keys();
+    const answer = (n: number) => ({
+      put: 'checkResult' as const,
+      row: {
+        id: uuid(n),
+        checkId: checkId!,
+        position: 0,
+        answer: 'passes' as const,
+        widthMm: null,
+        takenAt: '2026-11-20T11:00:00.000Z',
+      },
+    });
+    let read = 0;
+    class Counted extends Map<string, RowOf<'checkResult'>> {
+      override [Symbol.iterator]() {
+        read += 1;
+        return super[Symbol.iterator]();
+      }
+    }
+    const { rows, base } = state();
+    const counted = new Counted(rows.checkResult);
+    useRecords.setState({ rows: { ...rows, checkResult: counted }, base: { ...base, checkResult: counted } });
+    const before = state();
+    read = 0;
+    server.asked.length = 0;
+    rehearse(answer(1));
+    rehearse({ ...pump(2), row: { ...pump(2).row, doseVolumeL: -1 } });
+    expect(read).toBe(1);
+    expect(state()).toBe(before);
+    await write(answer(3));
+    expect(read).toBe(1);
+    expect(state().rows.checkResult.get(uuid(3))).toMatchObject({ checkId });
+    await until(() => state().waiting.length === 0);
+    expect(server.carriedOut).toHaveLength(1);
   });
 
   it('is sent once the frame that shows it is painted', async () => {

@@ -1,10 +1,11 @@
-import { nounOf, writeSchema, type ProblemDocument, type Write } from '@leggero/contract';
+import { layWrites, nounOf, writeSchema, type ProblemDocument, type Write } from '@leggero/contract';
 
 import { newId } from '@/device/id';
 import type { Entry, Refusal } from '@/views/entries';
 
 import { may, useBarred } from './access';
 import { enter, take, withdraw } from './replica';
+import { useRecords } from './state';
 
 /**
  * Does something: one command, kept and shown at once, and sent as soon as it can be. What is wrong in itself is among
@@ -16,6 +17,15 @@ export function write(...writes: readonly Write[]): Promise<void> {
   if (barred === undefined) return enter([entryOf(writes)]);
   useBarred.setState({ noun: barred });
   return Promise.resolve();
+}
+
+/**
+ * Goes through what `write` would do, and does nothing: what it looks through once is looked through, and its code is
+ * there, before a hand waits for it. For a moment with nothing else to do.
+ */
+export function rehearse(...writes: readonly Write[]): void {
+  const { problem, writes: checked } = entryOf(writes);
+  if (problem === null) layWrites(useRecords.getState().rows, checked);
 }
 
 function entryOf(writes: readonly Write[]): Entry {

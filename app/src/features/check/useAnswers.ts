@@ -1,9 +1,11 @@
 import { RESULT_DEFAULTS, type CheckRecord } from '@leggero/contract';
 import type { HoleAnswer } from '@leggero/core';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 
 import { newId, nowUtc } from '@/device/id';
-import { write } from '@/data/outbox';
+import { whenIdle } from '@/device/idle';
+import { rehearse, write } from '@/data/outbox';
+import { useRecords } from '@/data/state';
 import { useStanding } from '@/parts/useStanding';
 
 import type { Between } from './HolesAnswer';
@@ -16,6 +18,7 @@ interface Answers {
 /** Keeps the answers of a check, each in the next free place, so that no two take one place; takes the last one back. */
 export function useAnswers({ id: checkId, size, results }: CheckRecord): Answers {
   const { standing, ownLast, send, takeBack } = useStanding<{ id: string; position: number }>(results);
+  useRehearsal(checkId);
   return useMemo(
     () => ({
       keep(answer, widthMm, between = RESULT_DEFAULTS) {
@@ -39,4 +42,22 @@ export function useAnswers({ id: checkId, size, results }: CheckRecord): Answers
     }),
     [checkId, size, ownLast, send, standing, takeBack],
   );
+}
+
+/** The first answer of a check is as quick as those that follow. */
+function useRehearsal(checkId: string): void {
+  const there = useRecords(({ filled, lacking }) => filled && lacking.length === 0);
+  useEffect(() => {
+    if (!there) return;
+    const row = {
+      id: newId(),
+      checkId,
+      position: 0,
+      answer: 'passes' as const,
+      widthMm: null,
+      ...RESULT_DEFAULTS,
+      takenAt: nowUtc(),
+    };
+    whenIdle(() => rehearse({ put: 'checkResult', row }));
+  }, [there, checkId]);
 }
