@@ -15,9 +15,12 @@ const MOST_RESTS = 40;
 export function formAtRest(form: Form, trade: Trade = TRADE): SoftForm {
   const { layers, ties, shape } = form;
   const asked = JSON.stringify([layers, ties, shape.jointMm, trade.garlandPress, trade.linkNeck]);
-  const rest = rests.get(asked) ?? restOf(form, trade);
+  const known = rests.get(asked);
+  if (known) return known;
+  const rest = restOf(form, trade);
   if (rests.size >= MOST_RESTS) rests.delete(rests.keys().next().value!);
-  return rests.set(asked, rest).get(asked)!;
+  rests.set(asked, rest);
+  return rest;
 }
 
 /** How much wider, and higher, than it is drawn a basket is laid out where bodies that are drawn too close slip past each other. */
@@ -109,12 +112,13 @@ export function ownLeanDeg(shape: FormShape, trade: Trade = TRADE): number | nul
   return null;
 }
 
-/** Between what a basket's width across lies, with 95 in 100, as hard as necks may pull (`linkNeckSd`), mm. */
+/** Between what a basket's width across lies, with 95 in 100, as hard as necks may pull (`linkNeckSd`), mm; of one that holds. */
 export function standingAcross(form: Form, trade: Trade = TRADE): { leastMm: number; mostMm: number } {
-  const by = Math.exp(2 * trade.linkNeckSd);
-  const across = (linkNeck: number) => standingForm(form, { ...trade, linkNeck }).acrossMm;
-  const both = [across(trade.linkNeck * by), across(trade.linkNeck / by)];
-  return { leastMm: Math.min(...both), mostMm: Math.max(...both) };
+  const across = [-2, 0, 2].flatMap((by) => {
+    const other = { ...trade, linkNeck: trade.linkNeck * Math.exp(by * trade.linkNeckSd) };
+    return holdsAtRest(form, other) ? restingForm(form, other).acrossMm : [];
+  });
+  return { leastMm: Math.min(...across), mostMm: Math.max(...across) };
 }
 
 /** The clear width that is left between a basket's outer spokes and rings, where it is narrowest, mm. */
