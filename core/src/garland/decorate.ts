@@ -1,4 +1,4 @@
-import { dot, plus, turned, unit } from '../numeric/space';
+import { distance, dot, plus, turned, unit } from '../numeric/space';
 import { randomFrom, shuffled } from '../statistics';
 import { TRADE, type Trade } from '../trade';
 import { ballOnThree, nestIn, type Ball, type Gap } from './gaps';
@@ -62,7 +62,7 @@ export function decorate(
     first.at = plus(nest, gap.out, pushedOut(there, first, gap.out));
     const knot = plus(first.at, gap.out, -bodies[0]!.tetherMm);
     const farMm = NEAR * Math.max(...bodies.map(({ reachMm }) => reachMm));
-    const near = there.filter(({ at, radiusMm }) => Math.hypot(...plus(at, knot, -1)) < radiusMm + farMm);
+    const near = there.filter(({ at, radiusMm }) => distance(at, knot) < radiusMm + farMm);
     const own = [first];
     for (const body of bodies.slice(1)) own.push(besideIts(own, body, { near, knot, out: gap.out }));
     const clear = ({ at, radiusMm }: Ball) => walls.every(({ into, atMm }) => dot(into, at) - atMm >= radiusMm);
@@ -88,8 +88,7 @@ function besideIts(
   { near, knot, out }: Nest,
 ): Ball {
   const around = [...own, ...near];
-  const isFree = (at: Place) =>
-    around.every((each) => Math.hypot(...plus(each.at, at, -1)) >= each.radiusMm + reachMm - TOUCH_MM);
+  const isFree = (at: Place) => around.every((each) => distance(each.at, at) >= each.radiusMm + reachMm - TOUCH_MM);
   /** Of places on the outer side where it reaches into nothing the nearest to the knot, within some way of it. */
   const nearest = (places: readonly Place[], mostMm: number) => {
     let best: Place | null = null;

@@ -1,4 +1,4 @@
-import { cross, dot, placeOf, plus, unit } from '../numeric/space';
+import { cross, distance, dot, placeOf, plus, unit } from '../numeric/space';
 import { neighboursOf } from './neighbours';
 import type { Place } from './knotLine';
 import { ballsOf, type PackedGarland } from './soft';
@@ -88,10 +88,10 @@ type Three = readonly [Ball, Ball, Ball];
 const minus = (a: Place, b: Place): Place => plus(a, b, -1);
 
 const isClear = (ball: Ball, other: Ball): boolean =>
-  Math.hypot(...minus(ball.at, other.at)) > (1 - PRESSES) * (ball.radiusMm + other.radiusMm);
+  distance(ball.at, other.at) > (1 - PRESSES) * (ball.radiusMm + other.radiusMm);
 
 function apart(one: Ball, other: Ball): boolean {
-  const over = one.radiusMm + other.radiusMm - Math.hypot(...minus(one.at, other.at));
+  const over = one.radiusMm + other.radiusMm - distance(one.at, other.at);
   return over < SAME * 2 * Math.min(one.radiusMm, other.radiusMm);
 }
 

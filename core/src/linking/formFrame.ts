@@ -1,4 +1,4 @@
-import { placeOf, plus, type Vec as Place } from '../numeric/space';
+import { distance, placeOf, plus, type Vec as Place } from '../numeric/space';
 import type { Form } from './form';
 import type { Sphere } from './spheres';
 
@@ -62,7 +62,7 @@ class Frame {
   }
 
   private far(ball: number, joint: number): number {
-    return Math.hypot(...plus(this.at(ball), this.joints[joint]!, -1));
+    return distance(this.at(ball), this.joints[joint]!);
   }
 }
 

@@ -1,3 +1,4 @@
+import { distance, placeOf } from '../numeric/space';
 import { TRADE, type Trade } from '../trade';
 import type { Closing } from './closing';
 import type { Form, FormLayer } from './form';
@@ -49,7 +50,7 @@ export function pullOne({
   const layer = form.layers[sphere.layer];
   const widthsMm = spheres.map(({ widthMm }, i) => (i === at ? widthMm + offMm : widthMm));
   const lies = formAsMade(form, widthsMm, trade);
-  const movedMm = apartMm(sphere, lies[at]!);
+  const movedMm = distance(placeOf(sphere), placeOf(lies[at]!));
   const pulled = { spheres: lies, movedMm };
   if (sphere.tie || !layer || !closes(layer)) return { ...pulled, gap: null, wrong: null };
   const ring = form.layers.slice(0, sphere.layer).filter(closes).length;
@@ -59,8 +60,6 @@ export function pullOne({
   return { ...pulled, gap: opens ? gapBeside(lies, at) : null, wrong };
 }
 
-const apartMm = (a: Sphere, b: Sphere) => Math.hypot(b.xMm - a.xMm, b.yMm - a.yMm, b.zMm - a.zMm);
-
 /** The wider of the gaps to its neighbours in its ring, from skin to skin; null where it touches both. */
 function gapBeside(spheres: readonly Sphere[], at: number): RingGap | null {
   const own = spheres[at]!;
@@ -68,7 +67,7 @@ function gapBeside(spheres: readonly Sphere[], at: number): RingGap | null {
   const place = ring.indexOf(own);
   const gaps = [1, ring.length - 1].map((step) => {
     const other = ring[(place + step) % ring.length]!;
-    const apart = apartMm(own, other);
+    const apart = distance(placeOf(own), placeOf(other));
     const openMm = apart - (own.widthMm + other.widthMm) / 2;
     const on = (share: number) => ({
       xMm: own.xMm + (other.xMm - own.xMm) * share,

@@ -1,6 +1,7 @@
 import { pairsWithin } from '../garland/neighbours';
 import { relax, type Bond, type Grip } from '../garland/relax';
-import { placeOf, plus, unit, type Vec as Place } from '../numeric/space';
+import { softBody } from '../garland/soft';
+import { distance, placeOf, plus, unit, type Vec as Place } from '../numeric/space';
 import { TRADE, type Trade } from '../trade';
 import type { Form } from './form';
 import { frameOf } from './formFrame';
@@ -47,20 +48,20 @@ export function softForm(form: Form, trade: Trade = TRADE): SoftForm {
 }
 
 /**
- * The same once its balloons came out otherwise than they are drawn. What touches at rest sticks, as latex does, and does
- * not slide past one another.
+ * Where its balloons lie once they came out otherwise than they are drawn. What touches at rest sticks, as latex does, and
+ * does not slide past one another.
  *
  * `widthsMm`: of each, in the order of `spheresOf`.
  */
 export function softFormAs(
   form: Form,
   { widthsMm, rest, trade = TRADE }: { widthsMm: readonly number[]; rest: SoftForm; trade?: Trade | undefined },
-): SoftForm {
+): Sphere[] {
   const made = rest.spheres.map((sphere, i) => ({ ...sphere, widthMm: widthsMm[i]! }));
   const bodies = bodiesOf(form, made, trade);
   rest.joints.forEach((joint, i) => bodies.at.set(joint, 3 * (made.length + i)));
-  const still = settle(bodies, ROUNDS * STEPS, trade, gripsIn(rest.spheres, trade));
-  return { ...lying(bodies, made), still };
+  settle(bodies, ROUNDS * STEPS, trade, gripsIn(rest.spheres, trade));
+  return spheresIn(bodies, made);
 }
 
 /** A form's bodies while they come to rest: its balloons, then its joints. */
@@ -74,10 +75,10 @@ interface Bodies {
 }
 
 /** `placed`: its balloons, where they lie and as wide as they are. */
-function bodiesOf(form: Form, placed: readonly Sphere[], { garlandPress }: Trade): Bodies {
+function bodiesOf(form: Form, placed: readonly Sphere[], trade: Trade): Bodies {
   const { joints, ends, around, ofRing } = frameOf(form, spheresOf(form));
   const thinMm = JOINT * Math.min(...placed.map(({ widthMm }) => widthMm / 2));
-  const reaches = placed.map(({ widthMm }) => (widthMm / 2) * (1 - garlandPress));
+  const reaches = placed.map(({ widthMm }) => softBody(widthMm, trade).reachMm);
   let counted = 0;
   const layers = [...form.layers, ...form.ties].map(({ count }) => Array.from({ length: count }, () => counted++));
   return {
@@ -120,9 +121,9 @@ function layEvenly({ at, alike }: Bodies): void {
 }
 
 /** Pairs that press on one another. */
-function gripsIn(spheres: readonly Sphere[], { garlandPress }: Trade): Grip[] {
+function gripsIn(spheres: readonly Sphere[], trade: Trade): Grip[] {
   const places = spheres.map(placeOf);
-  const reachMm = Float64Array.from(spheres, ({ widthMm }) => (widthMm / 2) * (1 - garlandPress));
+  const reachMm = Float64Array.from(spheres, ({ widthMm }) => softBody(widthMm, trade).reachMm);
   const pairs = pairsWithin(Float64Array.from(places.flat()), reachMm, 1);
   return Array.from({ length: pairs.length / 2 }, (_, i) => {
     const [a, b] = [pairs[2 * i]!, pairs[2 * i + 1]!];
@@ -130,10 +131,20 @@ function gripsIn(spheres: readonly Sphere[], { garlandPress }: Trade): Grip[] {
   });
 }
 
+const placeIn = ({ at }: Bodies, i: number): Place => [at[3 * i]!, at[3 * i + 1]!, at[3 * i + 2]!];
+
+/** Its balloons, where they lie now. */
+function spheresIn(bodies: Bodies, placed: readonly Sphere[]): Sphere[] {
+  return placed.map((sphere, i) => {
+    const [xMm, yMm, zMm] = placeIn(bodies, i);
+    return { ...sphere, xMm, yMm, zMm };
+  });
+}
+
 /** What came to rest. */
-function lying({ at, reachMm, bonds, knots }: Bodies, placed: readonly Sphere[]): Omit<SoftForm, 'still'> {
-  const place = (i: number): Place => [at[3 * i]!, at[3 * i + 1]!, at[3 * i + 2]!];
-  const far = (a: number, b: number) => Math.hypot(...plus(place(b), place(a), -1));
+function lying(bodies: Bodies, placed: readonly Sphere[]): Omit<SoftForm, 'still'> {
+  const { at, reachMm, bonds, knots } = bodies;
+  const far = (a: number, b: number) => distance(placeIn(bodies, b), placeIn(bodies, a));
   const balls = placed.length;
   const pairs = pairsWithin(at.subarray(0, 3 * balls), reachMm.subarray(0, balls), 1);
   let pressed = 0;
@@ -142,11 +153,8 @@ function lying({ at, reachMm, bonds, knots }: Bodies, placed: readonly Sphere[])
     pressed = Math.max(pressed, 1 - far(a, b) / (reachMm[a]! + reachMm[b]!));
   }
   return {
-    spheres: placed.map((sphere, i) => {
-      const [xMm, yMm, zMm] = place(i);
-      return { ...sphere, xMm, yMm, zMm };
-    }),
-    joints: Array.from({ length: reachMm.length - balls }, (_, i) => place(balls + i)),
+    spheres: spheresIn(bodies, placed),
+    joints: Array.from({ length: reachMm.length - balls }, (_, i) => placeIn(bodies, balls + i)),
     knots,
     pressed,
     pulled: bonds.reduce(

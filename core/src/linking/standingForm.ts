@@ -143,7 +143,7 @@ export function formAsMade(form: Form, widthsMm: readonly number[], trade: Trade
   if (!holdsAtRest(form, trade)) return stands;
   const rest = formAtRest(form, trade);
   const made = softFormAs(form, { widthsMm, rest, trade });
-  const ways = made.spheres.map((is, i) => plus(placeOf(is), placeOf(rest.spheres[i]!), -1));
+  const ways = made.map((is, i) => plus(placeOf(is), placeOf(rest.spheres[i]!), -1));
   const offMm = Math.max(...drawn.map(({ widthMm }, i) => Math.abs(widthsMm[i]! - widthMm)));
   if (ways.some((way) => Math.hypot(...way) > FALLS * offMm)) return stands;
   return stands.map((each, i) => {

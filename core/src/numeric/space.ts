@@ -9,6 +9,9 @@ export const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] 
 /** From a so many times along b. */
 export const plus = (a: Vec, b: Vec, by = 1): Vec => [a[0] + by * b[0], a[1] + by * b[1], a[2] + by * b[2]];
 
+/** From one place to another, mm. */
+export const distance = (a: Vec, b: Vec): number => Math.hypot(...plus(a, b, -1));
+
 /** Square to both, right-handed. */
 export const cross = (a: Vec, b: Vec): Vec => [
   a[1] * b[2] - a[2] * b[1],

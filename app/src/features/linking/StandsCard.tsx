@@ -24,11 +24,12 @@ export function StandsCard({ view, basis, onLean }: StandsCardProps) {
   const { standing, snapped } = view;
   const { form } = snapped;
   const rests = useMemo(() => {
+    if (!holdsAtRest(form, trade)) return null;
     const leanDeg = restingLeanDeg(form, trade);
     const same = leanDeg === null || Math.abs(leanDeg - form.shape.leanDeg) < ONE_LEAN_DEG;
-    return { leanDeg, ownDeg: same ? null : ownLeanDeg(form.shape, trade) };
+    return { across: standingAcross(form, trade), leanDeg, ownDeg: same ? null : ownLeanDeg(form.shape, trade) };
   }, [form, trade]);
-  if (!holdsAtRest(form, trade))
+  if (!rests)
     return (
       <Card title="How it stands">
         <Words look="error" role="alert">
@@ -40,7 +41,7 @@ export function StandsCard({ view, basis, onLean }: StandsCardProps) {
   return (
     <Card title="How it stands">
       <View className="gap-2">
-        <Words look="strong">{standsText(standing, standingAcross(form, trade), basis.lengths.text)}</Words>
+        <Words look="strong">{standsText(standing, rests.across, basis.lengths.text)}</Words>
         {rests.leanDeg === null ? null : (
           <Words>{restingLeanText(rests.leanDeg, form.shape.leanDeg, ONE_LEAN_DEG)}</Words>
         )}
