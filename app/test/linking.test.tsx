@@ -157,6 +157,14 @@ describe('a basket', () => {
     expect(screen.getByText(/The twist goes between the second and the third balloon/)).toBeTruthy();
   });
 
+  it.each([
+    [6, /^\d.* to \d.* in across, by how hard its necks pull\. \d.* clear between its spokes/],
+    [8, /pull harder than estimated it would not hold .* narrower\. Measure the first one built\. \d.* in clear/],
+  ])('of %i spokes is told as wide as necks may have it, and where some would not hold it', async (count, said) => {
+    await open({ ...BASKET, count });
+    expect(await screen.findByText(said)).toBeTruthy();
+  });
+
   it('one balloon off its size buckles its ring or leaves it open, and exact it closes', async () => {
     await open(BASKET);
     await userEvent.click(screen.getByRole('button', { name: /^First ring.*6 ×/ }));

@@ -148,6 +148,21 @@ describe('the practised basket', () => {
     expect(wellMm(stands)).toBeCloseTo(2 * Math.min(...inside.map((each) => out(each) - each.widthMm / 2)), 6);
   });
 
+  it('is known across for all necks that may be, or said not to hold with some: of eight spokes, with the hardest', () => {
+    expect(standingAcross(PRACTISED).failing).toEqual([]);
+    const eight = made({ ...shape, count: 8, leanDeg: 10 });
+    const { leastMm, mostMm, failing } = standingAcross(eight);
+    expect(failing).toEqual(['harder']);
+    const hardest = TRADE.linkNeck * Math.exp(2 * TRADE.linkNeckSd);
+    expect(holdsAtRest(eight, { ...TRADE, linkNeck: hardest })).toBe(false);
+    // What is told is of the other two alone.
+    for (const linkNeck of [TRADE.linkNeck, TRADE.linkNeck ** 2 / hardest]) {
+      const { acrossMm } = restingForm(eight, { ...TRADE, linkNeck });
+      expect(acrossMm).toBeGreaterThanOrEqual(leastMm - 1e-9);
+      expect(acrossMm).toBeLessThanOrEqual(mostMm + 1e-9);
+    }
+  });
+
   it('has eight spokes lean out more and five less, and says nothing of spokes that cannot be held', () => {
     const leans = [5, 6, 7, 8].map((count) => restingLeanDeg(made({ ...shape, count, leanDeg: 8 }))!);
     leans.slice(1).forEach((lean, i) => expect(lean).toBeGreaterThan(leans[i]! + 2));

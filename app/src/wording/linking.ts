@@ -9,6 +9,7 @@ import {
   type LinkProblemCode,
   type OneWrong,
   type SnappedForm,
+  type StandingAcross,
 } from '@leggero/core/linking';
 import type { Problem } from '@leggero/core';
 import type { PieceForm } from '@leggero/contract';
@@ -187,12 +188,20 @@ export function formSizeText({ shape: { kind }, acrossMm, heightMm, mouthMm }: F
 }
 
 /** What is left open of how wide a basket stands, and how much room is in it. */
-export function standsText(form: Form, { leastMm, mostMm }: { leastMm: number; mostMm: number }, text: Write): string {
-  return (
-    `${text(leastMm)} to ${text(mostMm)} across, by how hard its necks pull. ` +
-    `${text(wellMm(form))} clear between its spokes, where it is narrowest.`
-  );
+export function standsText(form: Form, { leastMm, mostMm, failing }: StandingAcross, text: Write): string {
+  const [least, most] = [text(leastMm), text(mostMm)];
+  const beyond = failing.map((necks) => BEYOND[necks]);
+  return [
+    `${least === most ? `About ${most}` : `${least} to ${most}`} across, by how hard its necks pull.`,
+    ...(beyond.length > 0 ? [`${beyond.join(' ')} Measure the first one built.`] : []),
+    `${text(wellMm(form))} clear between its spokes, where it is narrowest.`,
+  ].join(' ');
 }
+
+const BEYOND: Record<StandingAcross['failing'][number], string> = {
+  harder: 'With necks that pull harder than estimated it would not hold like this, and may come out narrower.',
+  softer: 'With necks that give more than estimated it would not hold like this, and may come out wider.',
+};
 
 /** A lean: "8°", outwards; "3° inwards". */
 export function leanText(leanDeg: number): string {

@@ -112,13 +112,24 @@ export function ownLeanDeg(shape: FormShape, trade: Trade = TRADE): number | nul
   return null;
 }
 
-/** Between what a basket's width across lies, with 95 in 100, as hard as necks may pull (`linkNeckSd`), mm; of one that holds. */
-export function standingAcross(form: Form, trade: Trade = TRADE): { leastMm: number; mostMm: number } {
-  const across = [-2, 0, 2].flatMap((by) => {
+/** Between what a basket's width across lies, and with which necks it would not hold, so that it may be beyond. */
+export interface StandingAcross {
+  leastMm: number;
+  mostMm: number;
+  failing: readonly ('harder' | 'softer')[];
+}
+
+/** A basket's width across with 95 in 100, as hard as necks may pull (`linkNeckSd`), mm; of one that holds. */
+export function standingAcross(form: Form, trade: Trade = TRADE): StandingAcross {
+  const across = ([-2, 0, 2] as const).map((by) => {
     const other = { ...trade, linkNeck: trade.linkNeck * Math.exp(by * trade.linkNeckSd) };
-    return holdsAtRest(form, other) ? restingForm(form, other).acrossMm : [];
+    return { by, mm: holdsAtRest(form, other) ? restingForm(form, other).acrossMm : null };
   });
-  return { leastMm: Math.min(...across), mostMm: Math.max(...across) };
+  const known = across.flatMap(({ mm }) => mm ?? []);
+  const failing = across.flatMap(({ by, mm }) =>
+    mm === null ? (by > 0 ? ['harder' as const] : ['softer' as const]) : [],
+  );
+  return { leastMm: Math.min(...known), mostMm: Math.max(...known), failing };
 }
 
 /** The clear width that is left between a basket's outer spokes and rings, where it is narrowest, mm. */
