@@ -40,8 +40,8 @@ interface Tapping {
 }
 
 /**
- * From taps on something to the frames that follow them, ms: as the browser tells (event timing), and until what shows
- * the tap is drawn where that takes longer.
+ * From a finger's leaving something to the frames that follow it, ms: as the browser tells (event timing, of the click
+ * too where one comes of it), and until what shows the tap is drawn where that takes longer.
  */
 export async function tapsOn(page: Page, { selector, shows, rounds, pauseMs }: Tapping): Promise<number[]> {
   await page.evaluate(noteTaps, SHORTEST_MS, shows ?? null);
@@ -64,12 +64,13 @@ function noteTaps(shortest: number, shows: string | null): void {
   const watched = window as unknown as Watched;
   [watched.leggeroTaps, watched.leggeroShown] = [[], []];
   new PerformanceObserver((list) => {
-    for (const { name, duration } of list.getEntries()) if (name === 'click') watched.leggeroTaps.push(duration);
+    for (const { name, duration } of list.getEntries())
+      if (name === 'touchend' || name === 'click') watched.leggeroTaps.push(duration);
   }).observe({ type: 'event', durationThreshold: shortest } as PerformanceObserverInit);
   if (shows === null) return;
   const says = () => document.querySelector(shows)?.textContent;
   let tapped: { at: number; said: string | null | undefined } | null = null;
-  window.addEventListener('click', ({ timeStamp }) => (tapped = { at: timeStamp, said: says() }), { capture: true });
+  window.addEventListener('touchend', ({ timeStamp }) => (tapped = { at: timeStamp, said: says() }), { capture: true });
   new MutationObserver(() => {
     if (tapped === null || says() === tapped.said) return;
     const { at } = tapped;

@@ -1,11 +1,12 @@
 import { HOLE_ANSWERS, type Tallied } from '@leggero/core';
 import { MISHAPS } from '@leggero/core/inflation';
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 
 import { AnswerButtons } from '@/parts/check/AnswerButtons';
 import { MeasureEntry } from '@/parts/check/MeasureEntry';
 import { Button } from '@/ui/Button';
+import { TapButton } from '@/ui/TapButton';
 import { useKeys } from '@/ui/useKeys';
 import { Words } from '@/ui/Words';
 import { TALLY_WORDS } from '@/wording/inflation';
@@ -66,49 +67,27 @@ function MadeButtons({ atOnce, hearsKeys, onTap, onUndo, onCheck }: ButtonsProps
   useKeys(hearsKeys ? keys : {});
   return (
     <View className="flex-1 gap-2">
-      <TapButton onPress={done} title={atOnce === 2 ? 'Pair done' : 'Done'} />
+      <TapButton onTap={done} className="min-h-[132px] border-kiln bg-kiln active:opacity-80">
+        <Words look="figure" className="text-[34px] leading-10 text-on-kiln">
+          {atOnce === 2 ? 'Pair done' : 'Done'}
+        </Words>
+      </TapButton>
       <View className="flex-row gap-1.5">
         {MISHAPS.map((what) => (
-          <SmallButton key={what} {...TALLY_WORDS[what]} onPress={() => onTap(what)} />
+          <SmallButton key={what} {...TALLY_WORDS[what]} onTap={() => onTap(what)} />
         ))}
-        <SmallButton title="Undo" heard="Undo the last tap" onPress={onUndo} />
+        <SmallButton title="Undo" heard="Undo the last tap" onTap={onUndo} />
       </View>
     </View>
   );
 }
 
-/**
- * The button that is tapped a thousand times. The browser's own: a press is drawn by it alone, where a pressable of the
- * framework draws itself anew as the finger comes and goes, before the tap is heard.
- */
-function TapButton({ title, onPress }: { title: string; onPress: () => void }) {
+function SmallButton({ title, heard, onTap }: { title: string; heard: string; onTap: () => void }) {
   return (
-    <button
-      type="button"
-      onClick={onPress}
-      className={
-        'flex min-h-[132px] touch-manipulation select-none items-center justify-center rounded-card border-0 ' +
-        'bg-kiln active:opacity-80'
-      }
-    >
-      <Words look="figure" className="text-[34px] leading-10 text-on-kiln">
-        {title}
-      </Words>
-    </button>
-  );
-}
-
-function SmallButton({ title, heard, onPress }: { title: string; heard: string; onPress: () => void }) {
-  return (
-    <Pressable
-      role="button"
-      aria-label={heard}
-      onPress={onPress}
-      className="min-h-[60px] flex-1 items-center justify-center rounded-card border border-line bg-surface px-0.5 active:bg-sunk"
-    >
+    <TapButton label={heard} onTap={onTap} className="min-h-[60px] flex-1 border-line bg-surface px-0.5 active:bg-sunk">
       <Words look="label" className="text-center text-ink">
         {title}
       </Words>
-    </Pressable>
+    </TapButton>
   );
 }

@@ -43,6 +43,7 @@ import { Empty, Failed, Loading } from '@/ui/States';
 import { Stepper } from '@/ui/Stepper';
 import { Steps } from '@/ui/Steps';
 import { SwitchRow } from '@/ui/SwitchRow';
+import { TapButton } from '@/ui/TapButton';
 import { Tool } from '@/ui/Tool';
 import { UndoLine } from '@/ui/UndoLine';
 import { WrongLine } from '@/ui/WrongLine';
@@ -158,6 +159,16 @@ export const KIT: readonly KitPart[] = [
         <Chip tone="out" word="outside" />
       </View>
     ),
+  },
+  {
+    name: 'TapButton',
+    Shown: held(12, (count, set) => (
+      <TapButton onTap={() => set(count + 1)} className="min-h-[88px] border-kiln bg-kiln active:opacity-80">
+        <Words look="figure" className="text-on-kiln">
+          {count}
+        </Words>
+      </TapButton>
+    )),
   },
   {
     name: 'Tool',

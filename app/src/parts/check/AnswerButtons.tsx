@@ -1,8 +1,9 @@
 import { HOLE_ANSWERS, type HoleAnswer } from '@leggero/core';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import Svg, { Circle } from 'react-native-svg';
 
 import { Button } from '@/ui/Button';
+import { TapButton } from '@/ui/TapButton';
 import { usePalette } from '@/ui/theme';
 import { Words } from '@/ui/Words';
 import { ANSWER_WORDS } from '@/wording/trade';
@@ -44,13 +45,12 @@ function AnswerButton({ answer, onPress }: { answer: HoleAnswer; onPress: () => 
   const right = answer === 'passes';
   const { r, cy } = BALLOON[answer];
   return (
-    <Pressable
-      role="button"
-      aria-label={`${title}: ${means}`}
-      onPress={onPress}
+    <TapButton
+      label={`${title}: ${means}`}
+      onTap={onPress}
       className={
-        'min-h-[108px] flex-1 items-center justify-center gap-1 rounded-card border px-1 ' +
-        `${right ? 'border-pine bg-pine active:opacity-80' : 'border-line bg-surface active:bg-sunk'}`
+        'min-h-[108px] flex-1 gap-1 px-1 ' +
+        (right ? 'border-pine bg-pine active:opacity-80' : 'border-line bg-surface active:bg-sunk')
       }
     >
       <Svg width={44} height={40} viewBox="0 -4 44 40" aria-hidden>
@@ -63,6 +63,6 @@ function AnswerButton({ answer, onPress }: { answer: HoleAnswer; onPress: () => 
       <Words look="quiet" className={right ? 'text-on-pine' : ''}>
         {means}
       </Words>
-    </Pressable>
+    </TapButton>
   );
 }
