@@ -157,14 +157,6 @@ describe('a basket', () => {
     expect(screen.getByText(/The twist goes between the second and the third balloon/)).toBeTruthy();
   });
 
-  it.each([
-    [6, /^\d.* to \d.* in across, by how hard its necks pull\. \d.* clear between its spokes/],
-    [8, /pull harder than estimated it would not hold .* narrower\. Measure the first one built\. \d.* in clear/],
-  ])('of %i spokes is told as wide as necks may have it, and where some would not hold it', async (count, said) => {
-    await open({ ...BASKET, count });
-    expect(await screen.findByText(said)).toBeTruthy();
-  });
-
   it('one balloon off its size buckles its ring or leaves it open, and exact it closes', async () => {
     await open(BASKET);
     await userEvent.click(screen.getByRole('button', { name: /^First ring.*6 ×/ }));
@@ -190,11 +182,11 @@ describe('a basket', () => {
     expect(across).toBeGreaterThan(12);
     expect(across).toBeLessThan(16);
     expect(high).toBeLessThan(across!);
-    const [, most, well] = /(\d+)\S* in across, .*\. (\d+)\S* in clear between/.exec(
-      screen.getByText(/clear between its spokes, where it is narrowest\.$/).textContent!,
-    )!;
-    expect(Number(most)).toBeGreaterThanOrEqual(across!);
-    expect(Number(well)).toBeLessThan(opening!);
+    const [most] = inches(screen.getByText(/^\d.* to \d.* in across, by how hard its necks pull\.$/).textContent);
+    expect(most).toBeGreaterThanOrEqual(across!);
+    expect(screen.queryByText(/^With necks that/)).toBeNull();
+    const [well] = inches(screen.getByText(/^\d.* in clear between its spokes, where it is narrowest\.$/).textContent);
+    expect(well).toBeLessThan(opening!);
     expect(
       screen.getByText('Its rings are sized for a wall that leans out by 8°, and about so it rests.'),
     ).toBeTruthy();
@@ -207,6 +199,10 @@ describe('a basket', () => {
     const resting = () => screen.getByText(/^Its rings are sized for a wall that leans out by \d+°/).textContent!;
     const [sized, rests] = /by (\d+)°; at rest it leans by (\d+)°\.$/.exec(resting())!.slice(1).map(Number);
     expect(rests).toBeGreaterThan(sized! + 5);
+    // Of what is known of its width the lower end is missing.
+    expect(
+      screen.getByText(/^With necks that pull harder .* would not hold .* narrower: measure the first one built\.$/),
+    ).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: /^Size its rings for \d+°$/ }));
     expect(resting()).toMatch(/, and about so it rests\.$/);
     await rest();

@@ -187,20 +187,21 @@ export function formSizeText({ shape: { kind }, acrossMm, heightMm, mouthMm }: F
   return `${kind === 'basket' ? 'As it stands' : 'As drawn'} ${text(acrossMm)} across, ${text(heightMm)} high${inside}`;
 }
 
-/** What is left open of how wide a basket stands, and how much room is in it. */
-export function standsText(form: Form, { leastMm, mostMm, failing }: StandingAcross, text: Write): string {
+/** How wide a basket stands, what is left open of that, and how much room is in it: the first line says the most. */
+export function standsLines(form: Form, { leastMm, mostMm, failing }: StandingAcross, text: Write): string[] {
   const [least, most] = [text(leastMm), text(mostMm)];
-  const beyond = failing.map((necks) => BEYOND[necks]);
   return [
     `${least === most ? `About ${most}` : `${least} to ${most}`} across, by how hard its necks pull.`,
-    ...(beyond.length > 0 ? [`${beyond.join(' ')} Measure the first one built.`] : []),
+    ...failing.map((necks) => BEYOND[necks]),
     `${text(wellMm(form))} clear between its spokes, where it is narrowest.`,
-  ].join(' ');
+  ];
 }
 
 const BEYOND: Record<StandingAcross['failing'][number], string> = {
-  harder: 'With necks that pull harder than estimated it would not hold like this, and may come out narrower.',
-  softer: 'With necks that give more than estimated it would not hold like this, and may come out wider.',
+  harder:
+    'With necks that pull harder than estimated it would not hold like this, and may come out narrower: measure the first one built.',
+  softer:
+    'With necks that give more than estimated it would not hold like this, and may come out wider: measure the first one built.',
 };
 
 /** A lean: "8°", outwards; "3° inwards". */

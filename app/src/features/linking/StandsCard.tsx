@@ -7,7 +7,7 @@ import type { ClosedView } from '@/parts/piece/viewClosed';
 import { Button } from '@/ui/Button';
 import { Card } from '@/ui/Card';
 import { Words } from '@/ui/Words';
-import { leanText, restingLeanText, standsText } from '@/wording/linking';
+import { leanText, restingLeanText, standsLines } from '@/wording/linking';
 
 interface StandsCardProps {
   view: ClosedView;
@@ -41,7 +41,11 @@ export function StandsCard({ view, basis, onLean }: StandsCardProps) {
   return (
     <Card title="How it stands">
       <View className="gap-2">
-        <Words look="strong">{standsText(standing, rests.across, basis.lengths.text)}</Words>
+        {standsLines(standing, rests.across, basis.lengths.text).map((line, i) => (
+          <Words key={line} look={i === 0 ? 'strong' : 'body'}>
+            {line}
+          </Words>
+        ))}
         {rests.leanDeg === null ? null : (
           <Words>{restingLeanText(rests.leanDeg, form.shape.leanDeg, ONE_LEAN_DEG)}</Words>
         )}
