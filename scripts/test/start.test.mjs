@@ -17,9 +17,8 @@ import os from 'node:os';
 import path from 'node:path';
 
 import mysql from 'mysql2/promise';
-import puppeteer from 'puppeteer-core';
 
-import { ensureChromium, QUIET } from '../lib/chromium.mjs';
+import { launchChromium, QUIET } from '../lib/chromium.mjs';
 import { cookieOf } from '../lib/cookies.mjs';
 import { startMariadb } from '../lib/mariadb.mjs';
 import { isAlive, pause, runCommand } from '../lib/processes.mjs';
@@ -297,11 +296,7 @@ describe('the network', () => {
     const spki = createHash('sha256').update(authority.publicKey.export({ type: 'spki', format: 'der' }));
     const userDataDir = path.join(starts.state, 'profile');
     const trusting = `--ignore-certificate-errors-spki-list=${spki.digest('base64')}`;
-    const browser = await puppeteer.launch({
-      executablePath: await ensureChromium(),
-      args: [...QUIET, trusting],
-      userDataDir,
-    });
+    const browser = await launchChromium({ args: [...QUIET, trusting], userDataDir });
     try {
       const page = await browser.newPage();
       await page.goto(`${home}/shelf`);
