@@ -126,9 +126,7 @@ export function standingAcross(form: Form, trade: Trade = TRADE): StandingAcross
     return { by, mm: holdsAtRest(form, other) ? restingForm(form, other).acrossMm : null };
   });
   const known = across.flatMap(({ mm }) => mm ?? []);
-  const failing = across.flatMap(({ by, mm }) =>
-    mm === null ? (by > 0 ? ['harder' as const] : ['softer' as const]) : [],
-  );
+  const failing = across.filter(({ mm }) => mm === null).map(({ by }) => (by > 0 ? 'harder' : 'softer'));
   return { leastMm: Math.min(...known), mostMm: Math.max(...known), failing };
 }
 
