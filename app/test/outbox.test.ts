@@ -2,7 +2,7 @@ import { layChanges, NO_ROWS, type RowOf } from '@leggero/contract';
 
 import { deliver, pullSoon } from '@/data/delivery';
 import { drop, rehearse, sendAgain, write } from '@/data/outbox';
-import { NOTHING_YET, useRecords } from '@/data/state';
+import { NOTHING_YET, useRecords, type RecordsState } from '@/data/state';
 import { refusalsOf } from '@/views/entries';
 
 import { FakeServer, problem } from './server';
@@ -33,6 +33,16 @@ const start = async () => {
   stop = deliver();
   await until(() => state().filled);
 };
+
+/** What is known the moment that it is so: however late this looks, it does not miss what has passed since. */
+const once = (is: (now: RecordsState) => boolean) =>
+  new Promise<RecordsState>((resolve) => {
+    const end = useRecords.subscribe((now) => {
+      if (!is(now)) return;
+      end();
+      resolve(now);
+    });
+  });
 
 it('the first time pages are given the nouns of few rows, then those of many', async () => {
   const seen: string[] = [];
@@ -111,6 +121,19 @@ describe('what the user does', () => {
     frames.forEach((frame) => frame(0));
     await until(() => state().waiting.length === 0);
     expect(server.asked).toEqual(['POST /api/batch']);
+  });
+
+  it('is not sent by one that stopped while it waited for a frame', async () => {
+    await start();
+    await until(() => state().lacking.length === 0);
+    await write(pump(1));
+    await until(() => state().waiting.length === 0);
+    // What came of that is to be painted.
+    stop();
+    await write(pump(2));
+    server.asked.length = 0;
+    await new Promise((resolve) => setTimeout(resolve, 400));
+    expect([server.asked, state().waiting.length]).toEqual([[], 1]);
   });
 
   it('that the server takes as it was shown changes nothing on the page again', async () => {
@@ -205,10 +228,11 @@ describe('an answer that is none', () => {
     ['a proxy that broke', page(502)],
   ])('keeps what met %s, and sends it again', async (_, instead) => {
     await start();
+    const stuck = once((now) => now.stuck);
     server.instead.push(instead);
     await write(pump(1));
-    await until(() => state().stuck);
-    expect([state().waiting.length, state().refused]).toEqual([1, []]);
+    const { waiting, refused } = await stuck;
+    expect([waiting.length, refused]).toEqual([1, []]);
     await until(() => state().waiting.length === 0);
     expect([state().stuck, names()]).toEqual([false, ['Pump 1']]);
   });

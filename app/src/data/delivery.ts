@@ -87,6 +87,7 @@ async function lead(signal: AbortSignal): Promise<void> {
   while (!signal.aborted) {
     nap = new AbortController();
     await seen;
+    if (signal.aborted) break;
     const outcome = await courier.turn();
     if (signal.aborted) break;
     if (outcome === 'failed') {
