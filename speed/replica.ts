@@ -19,7 +19,7 @@ const REGISTERS = "<script>navigator.serviceWorker.register('/sw.js')</script>";
 const GROWN = { models: 300, readings: 100_000, pieces: 200, checks: 2000 };
 const LITTLE = { models: 6, readings: 60, pieces: 2, checks: 4 };
 const SLOWER = 4;
-const OPENINGS = 5;
+const OPENINGS = 9;
 const TAPS = 7;
 const FIRST_TAPS = 3;
 
@@ -105,14 +105,19 @@ interface Beside {
   empty: string | undefined;
 }
 
+/** A page, and what it says once it is open. */
+interface Opened {
+  address: string;
+  says: string;
+}
+
 /** From asking for the page until the first balloon of the shelf stands there, against the first words of an empty app. */
 async function measureOpening(
   { rounds, report }: Bench,
   page: Page,
   { shelf, empty }: { shelf: string } & Beside,
 ): Promise<void> {
-  const ours = await openings(page, shelf, 'Line', rounds(OPENINGS));
-  const theirs = empty ? await openings(page, empty, 'empty', rounds(OPENINGS)) : ours;
+  const { ours, theirs } = await openings(page, { address: shelf, says: 'Line' }, empty, rounds(OPENINGS));
   report({
     what: `opening the shelf of 300 balloons again (median of ${ours.length})`,
     ours: median(ours),
@@ -123,18 +128,30 @@ async function measureOpening(
   });
 }
 
-async function openings(page: Page, address: string, says: string, times: number): Promise<number[]> {
-  const took: number[] = [];
+/** A page and an empty app opened so many times, by turns: a machine is quicker at one time than at another. */
+async function openings(
+  page: Page,
+  own: Opened,
+  empty: string | undefined,
+  times: number,
+): Promise<{ ours: number[]; theirs: number[] }> {
+  const [ours, theirs]: [number[], number[]] = [[], []];
   for (let i = 0; i < times; i += 1) {
-    await page.goto('about:blank');
-    await page.goto(address, { waitUntil: 'domcontentloaded' });
-    took.push(
-      await page
-        .waitForFunction((text) => document.body?.innerText.includes(text) && performance.now(), { polling: 10 }, says)
-        .then((seen) => seen.jsonValue() as Promise<number>),
-    );
+    ours.push(await opening(page, own));
+    theirs.push(empty ? await opening(page, { address: empty, says: 'empty' }) : ours.at(-1)!);
   }
-  return took;
+  return { ours, theirs };
+}
+
+async function opening(page: Page, { address, says }: Opened): Promise<number> {
+  await page.goto('about:blank');
+  await page.goto(address, { waitUntil: 'domcontentloaded' });
+  const seen = await page.waitForFunction(
+    (text) => document.body?.innerText.includes(text) && performance.now(),
+    { polling: 10 },
+    says,
+  );
+  return (await seen.jsonValue()) as number;
 }
 
 /** The same from what the device keeps, at an address deep in the app and without a network. */
@@ -143,16 +160,13 @@ async function measureOffline(
   page: Page,
   { deep, empty }: { deep: string } & Beside,
 ): Promise<void> {
-  const offline = async (address: string, says: string) => {
+  for (const address of [deep, ...(empty ? [empty] : [])]) {
     await page.goto(address, { waitUntil: 'domcontentloaded' });
     await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-    await page.setOfflineMode(true);
-    const took = await openings(page, address, says, rounds(OPENINGS));
-    await page.setOfflineMode(false);
-    return took;
-  };
-  const ours = await offline(deep, 'Line');
-  const theirs = empty ? await offline(empty, 'empty') : ours;
+  }
+  await page.setOfflineMode(true);
+  const { ours, theirs } = await openings(page, { address: deep, says: 'Line' }, empty, rounds(OPENINGS));
+  await page.setOfflineMode(false);
   report({
     what: `opening a balloon's page without a network (median of ${ours.length})`,
     ours: median(ours),
